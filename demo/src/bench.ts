@@ -1,0 +1,139 @@
+import {
+  type Actor,
+  assess,
+  type CommandOf,
+  type Draft,
+  type EventType,
+  nextStep,
+  type Ticket,
+  ticketOf,
+} from '@nodo/contract';
+import { type FamilyModel, modelOf } from '@nodo/knowledge';
+import { type EventStore, recordDrafts } from '@nodo/server';
+import { idOf } from './ids.ts';
+import { DEMO_PEOPLE, DEMO_SHOP, type DemoLogin } from './people.ts';
+
+const MINUTE_MS = 60_000;
+
+/** The story of one machine, told entry by entry through the same code as the real bench. */
+export class DemoBench {
+  private count = 0;
+
+  constructor(
+    private readonly store: EventStore,
+    private readonly ticket: string,
+    private at: Date,
+  ) {}
+
+  /** Lets time go by. */
+  wait(minutes: number): this {
+    this.at = new Date(this.at.getTime() + minutes * MINUTE_MS);
+    return this;
+  }
+
+  async record<Type extends EventType>(
+    by: DemoLogin,
+    type: Type,
+    command: CommandOf<Type>,
+    customer?: { readonly name: string; readonly phone: string },
+  ): Promise<void> {
+    const { id: person, role } = DEMO_PEOPLE[by];
+    const actor: Actor = { person, role };
+    this.count += 1;
+    const draft = {
+      id: idOf(`${this.ticket} ${this.count}`),
+      type,
+      command,
+      epoch: (await this.now()).epoch,
+      observedAt: this.at.toISOString(),
+      device: by === 'mirra' ? 'counter' : `bench of ${DEMO_PEOPLE[by].name}`,
+    } as unknown as Draft;
+    const recorded = await recordDrafts(
+      this.store,
+      {
+        shop: DEMO_SHOP.id,
+        ticket: this.ticket,
+        drafts: [draft],
+        actor,
+        ...(customer ? { customer: { id: idOf(`customer ${this.ticket}`), ...customer } } : {}),
+      },
+      () => this.at,
+    );
+    if (!recorded.ok) {
+      throw new Error(`Demo ticket ${this.ticket}, ${type}: ${JSON.stringify(recorded.refusal)}`);
+    }
+    this.wait(0.4);
+  }
+
+  async now(): Promise<Ticket> {
+    return ticketOf(this.ticket, await this.store.load(DEMO_SHOP.id, this.ticket));
+  }
+
+  /** Looks at one check: what is named was seen, everything else of it was not. */
+  async look(by: DemoLogin, checkId: string, ...seen: readonly string[]): Promise<void> {
+    const model = await this.model();
+    const check = model.checks.get(checkId);
+    if (!check) throw new Error(`${checkId} is not on this machine`);
+    const ticket = await this.now();
+    if (check.needs === 'sews' && ticket.open.size > 0) await this.closeUp(by);
+    else await this.reach(by, check.access);
+    this.wait(check.minutes);
+    await this.record(by, 'findings-recorded', {
+      check: checkId,
+      answers: Object.fromEntries(
+        check.findings.map(({ id }) => [id, seen.includes(id) ? 'yes' : 'no']),
+      ),
+    });
+  }
+
+  async act(by: DemoLogin, action: string, note?: string): Promise<void> {
+    const minutes = (await this.model()).actions.get(action)?.minutes ?? 1;
+    this.wait(minutes);
+    await this.record(by, 'action-done', { action, ...(note === undefined ? {} : { note }) });
+  }
+
+  /** Pays what is still owed, with clean results, and ties the knot. */
+  async proveAndClose(by: DemoLogin): Promise<void> {
+    const model = await this.model();
+    for (let steps = 0; steps < 40; steps += 1) {
+      const ticket = await this.now();
+      const step = nextStep(ticket, model, { ...assess(ticket, model), risk: 0, beliefs: [] }, []);
+      switch (step.kind) {
+        case 'check':
+          await this.look(by, step.check);
+          break;
+        case 'action':
+          await this.act(by, step.actions[0] ?? '');
+          break;
+        case 'close-machine':
+          await this.closeUp(by);
+          break;
+        case 'close-ticket':
+          await this.record(by, 'ticket-closed', {});
+          return;
+        case 'waive':
+        case 'repair':
+          throw new Error(`${this.ticket}: the demo cannot close over ${JSON.stringify(step)}`);
+      }
+    }
+    throw new Error(`${this.ticket}: the demo never comes to an end`);
+  }
+
+  private async model(): Promise<FamilyModel> {
+    const model = modelOf((await this.now()).intake?.family ?? '');
+    if (!model) throw new Error(`${this.ticket}: no such family`);
+    return model;
+  }
+
+  private async reach(by: DemoLogin, access: string): Promise<void> {
+    const ticket = await this.now();
+    if (access === 'closed' || ticket.open.has(access)) return;
+    if (ticket.power === 'on') await this.act(by, 'power-off-confirmed');
+    await this.record(by, 'machine-opened', { state: access });
+  }
+
+  private async closeUp(by: DemoLogin): Promise<void> {
+    await this.record(by, 'machine-closed', {});
+    await this.act(by, 'power-on');
+  }
+}

@@ -1,0 +1,2 @@
+export { demoTicketId, loadDemo } from './load.ts';
+export { DEMO_PEOPLE, DEMO_SHOP } from './people.ts';

@@ -1,0 +1,30 @@
+export { REFUSAL_CODES, type Refusal, type RefusalCode, refusal, refuse } from './refusal.ts';
+export type { Role } from './roles.ts';
+export {
+  type Endpoint,
+  EVERY_ROLE,
+} from './routes/endpoint.ts';
+export { ENDPOINTS, type EndpointName } from './routes/index.ts';
+export { type LiveFrame, liveFrame } from './routes/live.ts';
+export type { Person, Session } from './routes/session.ts';
+export type { Customer, RackEntry, TicketFile, TicketSummary } from './routes/tickets.ts';
+export { applyTicketEvent, ticketOf } from './tickets/apply.ts';
+export { type Assessment, assess, reportedComplaints } from './tickets/assess.ts';
+export { type DecidedEvent, decide, type Verdict } from './tickets/decide.ts';
+export {
+  type BodyOf,
+  type CommandOf,
+  type Draft,
+  draft,
+  EVENT_TYPES,
+  type EventType,
+  type TicketEvent,
+  ticketEvent,
+} from './tickets/events/index.ts';
+export { gatesUnmet } from './tickets/gates.ts';
+export { checkMinutes, type NextStep, nextStep, proposeChecks } from './tickets/nextStep.ts';
+export type { Contest } from './tickets/readings.ts';
+export { mayRecord, mayTakeIn, mayWorkAtBench } from './tickets/rights.ts';
+export { checkStanding } from './tickets/standing.ts';
+export { summaryOf } from './tickets/summary.ts';
+export { type Actor, newTicket, stateEpoch, type Ticket } from './tickets/ticket.ts';

@@ -1,0 +1,49 @@
+import { z } from 'zod';
+
+/** Why something was not accepted. Words for people are in the interface's catalogue. */
+export const REFUSAL_CODES = [
+  'bad-input',
+  'not-signed-in',
+  'wrong-sign-in',
+  'too-many-attempts',
+  'foreign-origin',
+  'role-may-not',
+  'no-such-route',
+  'no-such-ticket',
+  'not-taken-in',
+  'already-taken-in',
+  'tag-taken',
+  'unknown-family',
+  'not-on-this-machine',
+  'findings-exclude-each-other',
+  'finding-of-another-check',
+  'nothing-answered',
+  'epoch-not-reached',
+  'gate-unmet',
+  'duty-not-owed',
+  'duties-owed',
+  'ticket-closed',
+  'ticket-open',
+  'nothing-to-correct',
+  'already-corrected',
+  'already-so',
+  'id-used-otherwise',
+  'server-fault',
+] as const;
+export type RefusalCode = (typeof REFUSAL_CODES)[number];
+
+export const refusal = z.object({
+  code: z.enum(REFUSAL_CODES),
+  /** The field it is about, `command.answers`; empty when it is about no single one. */
+  path: z.string(),
+  data: z.record(z.string(), z.unknown()),
+});
+export type Refusal = z.infer<typeof refusal>;
+
+export function refuse(
+  code: RefusalCode,
+  path = '',
+  data: Readonly<Record<string, unknown>> = {},
+): Refusal {
+  return { code, path, data: { ...data } };
+}

@@ -1,0 +1,25 @@
+/**
+ * Method and path of every route, and nothing else: what a page needs for its first calls,
+ * without the schemas and the tables behind them. `path` is Express's pattern.
+ */
+export const ADDRESSES = {
+  signIn: { method: 'POST', path: '/api/session' },
+  whoAmI: { method: 'GET', path: '/api/session' },
+  signOut: { method: 'DELETE', path: '/api/session' },
+  listPeople: { method: 'GET', path: '/api/people' },
+  listTickets: { method: 'GET', path: '/api/tickets' },
+  takeIn: { method: 'POST', path: '/api/tickets' },
+  readTicket: { method: 'GET', path: '/api/tickets/:ticket' },
+  recordEvent: { method: 'POST', path: '/api/tickets/:ticket/events' },
+  live: { method: 'GET', path: '/api/live' },
+} as const;
+
+export type Address = (typeof ADDRESSES)[keyof typeof ADDRESSES];
+
+/** The path of an address with its parameters filled in. */
+export function fillAddress(
+  { path }: Address,
+  params: Readonly<Record<string, string>> = {},
+): string {
+  return path.replace(/:([a-z]+)/gi, (_, name: string) => encodeURIComponent(params[name] ?? ''));
+}

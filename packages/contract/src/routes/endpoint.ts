@@ -1,0 +1,27 @@
+import type { z } from 'zod';
+import type { Role } from '../roles.ts';
+
+/** One route, as both sides know it; its address is in `addresses.ts`. */
+export interface Endpoint<
+  Params extends z.ZodType,
+  Body extends z.ZodType,
+  Answer extends z.ZodType,
+> {
+  readonly method: 'GET' | 'POST' | 'DELETE';
+  readonly path: string;
+  /** Who may call it; `anyone` needs no sign-in. */
+  readonly roles: readonly Role[] | 'anyone';
+  readonly params: Params;
+  readonly body: Body;
+  readonly answer: Answer;
+}
+
+export function defineEndpoint<
+  Params extends z.ZodType,
+  Body extends z.ZodType,
+  Answer extends z.ZodType,
+>(endpoint: Endpoint<Params, Body, Answer>): Endpoint<Params, Body, Answer> {
+  return endpoint;
+}
+
+export const EVERY_ROLE: readonly Role[] = ['counter', 'technician', 'lead', 'learner'];

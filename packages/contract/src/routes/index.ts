@@ -1,0 +1,17 @@
+import { live } from './live.ts';
+import { listPeople, signIn, signOut, whoAmI } from './session.ts';
+import { listTickets, readTicket, recordEvent, takeIn } from './tickets.ts';
+
+/** Every route there is. */
+export const ENDPOINTS = {
+  signIn,
+  whoAmI,
+  signOut,
+  listPeople,
+  listTickets,
+  takeIn,
+  readTicket,
+  recordEvent,
+  live,
+} as const;
+export type EndpointName = keyof typeof ENDPOINTS;

@@ -1,0 +1,29 @@
+import { z } from 'zod';
+import { uuid } from '../text.ts';
+import { ticketEvent } from '../tickets/events/index.ts';
+import { ADDRESSES } from './addresses.ts';
+import { defineEndpoint, EVERY_ROLE } from './endpoint.ts';
+import { rackEntry } from './tickets.ts';
+
+/** What the server pushes to a screen. */
+export const liveFrame = z.discriminatedUnion('kind', [
+  /** New events of one ticket, in order, with its line on the Rack. */
+  z.object({
+    kind: z.literal('events'),
+    ticket: uuid,
+    events: z.array(ticketEvent),
+    rack: rackEntry,
+  }),
+  /** Something may have been missed: read again what is on the screen. */
+  z.object({ kind: z.literal('resync') }),
+]);
+export type LiveFrame = z.infer<typeof liveFrame>;
+
+/** A stream of server-sent events for the whole shop; each `data` is a {@link LiveFrame}. */
+export const live = defineEndpoint({
+  ...ADDRESSES.live,
+  roles: EVERY_ROLE,
+  params: z.object({}),
+  body: z.undefined(),
+  answer: liveFrame,
+});

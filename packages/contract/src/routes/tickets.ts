@@ -1,0 +1,81 @@
+import { z } from 'zod';
+import { humanText, instant, tableId, uuid } from '../text.ts';
+import { draft, ticketEvent } from '../tickets/events/index.ts';
+import { ADDRESSES } from './addresses.ts';
+import { defineEndpoint, EVERY_ROLE } from './endpoint.ts';
+
+/** One machine as the Rack shows it; kept beside the events and rebuilt from them at will. */
+export const ticketSummary = z.object({
+  ticket: uuid,
+  seq: z.number().int().positive(),
+  tag: z.number().int().positive(),
+  shelf: z.string(),
+  label: z.string(),
+  family: tableId,
+  status: z.enum(['open', 'closed', 'collected']),
+  words: z.string(),
+  takenInAt: instant,
+  changedAt: instant,
+  /** Who made the last entry at the bench, if anybody has yet. */
+  lastBy: uuid.nullable(),
+  /** Entries above and below the seam's line. */
+  seen: z.number().int().nonnegative(),
+  done: z.number().int().nonnegative(),
+  /** Duties still owed, by id. */
+  owed: z.array(tableId),
+  contested: z.number().int().nonnegative(),
+  likely: z.object({ cause: z.string(), name: z.string(), chance: z.number() }).nullable(),
+  risk: z.number().min(0).max(1),
+});
+export type TicketSummary = z.infer<typeof ticketSummary>;
+
+export const rackEntry = ticketSummary.extend({ customerName: z.string().nullable() });
+export type RackEntry = z.infer<typeof rackEntry>;
+
+const customer = z.object({ id: uuid, name: humanText(120), phone: humanText(40, 0) });
+export type Customer = z.infer<typeof customer>;
+
+const ticketFile = z.object({
+  ticket: uuid,
+  events: z.array(ticketEvent),
+  customer: customer.nullable(),
+});
+export type TicketFile = z.infer<typeof ticketFile>;
+
+export const listTickets = defineEndpoint({
+  ...ADDRESSES.listTickets,
+  roles: EVERY_ROLE,
+  params: z.object({}),
+  body: z.undefined(),
+  answer: z.array(rackEntry),
+});
+
+/** Takes a machine in: customer and first entries together or not at all. */
+export const takeIn = defineEndpoint({
+  ...ADDRESSES.takeIn,
+  roles: ['counter', 'technician', 'lead'],
+  params: z.object({}),
+  body: z.object({
+    ticket: uuid,
+    customer: customer.nullable(),
+    drafts: z.array(draft).min(1).max(6),
+  }),
+  answer: ticketFile,
+});
+
+export const readTicket = defineEndpoint({
+  ...ADDRESSES.readTicket,
+  roles: EVERY_ROLE,
+  params: z.object({ ticket: uuid }),
+  body: z.undefined(),
+  answer: ticketFile,
+});
+
+/** Records one event. Sending the same draft again answers with the stored event. */
+export const recordEvent = defineEndpoint({
+  ...ADDRESSES.recordEvent,
+  roles: ['counter', 'technician', 'lead', 'learner'],
+  params: z.object({ ticket: uuid }),
+  body: draft,
+  answer: ticketEvent,
+});

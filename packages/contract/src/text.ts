@@ -1,0 +1,28 @@
+import { z } from 'zod';
+
+function isStorable(text: string): boolean {
+  return !text.includes('\u0000') && text.isWellFormed();
+}
+
+/**
+ * Text that people type: trimmed, in any script, at most `most` characters. U+0000 and lone
+ * surrogates are refused here, the database can hold neither.
+ */
+export function humanText(most: number, least = 1): z.ZodType<string, string> {
+  return z
+    .string()
+    .refine(isStorable, { message: 'text-not-storable' })
+    .transform((text) => text.trim())
+    .pipe(z.string().min(least).max(most));
+}
+
+/** An id of the knowledge tables: lower case words joined by hyphens. */
+export const tableId = z
+  .string()
+  .regex(/^[a-z0-9]+(-[a-z0-9]+)*$/)
+  .max(60);
+
+export const uuid = z.uuid();
+
+/** An instant in ISO 8601 with time zone. */
+export const instant = z.iso.datetime({ offset: true });

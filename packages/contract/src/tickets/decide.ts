@@ -1,0 +1,55 @@
+import type { Knowledge } from '@nodo/knowledge';
+import { familyModel, KNOWLEDGE, modelOf } from '@nodo/knowledge';
+import { type Refusal, refuse } from '../refusal.ts';
+import { type Draft, kindOf, type TicketEvent } from './events/index.ts';
+import { mayRecord } from './rights.ts';
+import type { Actor, Ticket } from './ticket.ts';
+
+/** An accepted event, still without the instant at which the server received it. */
+export type DecidedEvent = Omit<TicketEvent, 'receivedAt'>;
+
+export type Verdict =
+  | { readonly ok: true; readonly event: DecidedEvent }
+  | { readonly ok: false; readonly refusal: Refusal };
+
+/**
+ * Whether a draft becomes the ticket's next event, and which; the same on the server and on
+ * every screen. Pure: the draft brings its own id and instant.
+ */
+export function decide(
+  ticket: Ticket,
+  draft: Draft,
+  actor: Actor,
+  knowledge: Knowledge = KNOWLEDGE,
+): Verdict {
+  const model = (family: string) =>
+    knowledge === KNOWLEDGE ? modelOf(family) : familyModel(knowledge, family);
+  if (!mayRecord(actor.role, draft.type)) {
+    return { ok: false, refusal: refuse('role-may-not', 'type', { role: actor.role }) };
+  }
+  const kind = kindOf(draft.type);
+  const decision = kind.decide(ticket, draft.command, {
+    actor,
+    epoch: draft.epoch,
+    model: ticket.intake && model(ticket.intake.family),
+    modelOf: model,
+  });
+  if (!decision.ok) return decision;
+  const { id, type, epoch, observedAt, device } = draft;
+  return {
+    ok: true,
+    event: {
+      id,
+      ticket: ticket.id,
+      seq: ticket.seq + 1,
+      type,
+      version: kind.version,
+      actor,
+      device,
+      observedAt,
+      epoch,
+      knowledge: knowledge.hash,
+      body: decision.body,
+    } as DecidedEvent,
+  };
+}

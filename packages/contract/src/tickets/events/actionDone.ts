@@ -1,0 +1,55 @@
+import { z } from 'zod';
+import { refuse } from '../../refusal.ts';
+import { humanText, tableId } from '../../text.ts';
+import { gatesUnmet } from '../gates.ts';
+import { accept, defineEvent, reject } from './define.ts';
+import { atWork } from './guards.ts';
+
+const command = z.object({ action: tableId, note: humanText(500).optional() });
+
+const body = command.extend({
+  /** What it treats, as the tables said when it was done. */
+  treats: z.array(tableId),
+  repair: z.boolean(),
+});
+
+/** Something was done. What treats a cause ends the epoch: later findings are of another state. */
+export const actionDone = defineEvent({
+  type: 'action-done',
+  version: 1,
+  command,
+  body,
+  decide(ticket, given, context) {
+    const { model, refusal } = atWork(ticket, context);
+    if (!model) return reject(refusal);
+    const action = model.actions.get(given.action);
+    if (!action) {
+      return reject(refuse('not-on-this-machine', 'command.action', { id: given.action }));
+    }
+    if (given.action === 'power-on' && ticket.open.size > 0) {
+      return reject(refuse('gate-unmet', 'command.action', { unmet: ['machine-closed'] }));
+    }
+    const unmet = gatesUnmet(ticket, model, `action:${action.id}`);
+    if (unmet.length > 0) return reject(refuse('gate-unmet', 'command.action', { unmet }));
+    return accept({
+      ...given,
+      treats: action.treats.filter((cause) => model.causes.has(cause)),
+      repair: action.repair,
+    });
+  },
+  apply(ticket, { action, treats, repair }, { seq, epoch }) {
+    const startsEpoch = treats.length > 0 ? ticket.epoch + 1 : undefined;
+    return {
+      ...ticket,
+      epoch: startsEpoch ?? ticket.epoch,
+      power: action === 'power-off-confirmed' ? 'off' : action === 'power-on' ? 'on' : ticket.power,
+      deeds: [...ticket.deeds, { action, treats, repair, startsEpoch, epoch, seq }],
+    };
+  },
+  // Later entries name epochs by number, so the number stays although nothing changed.
+  applyCorrected(ticket, { treats }) {
+    if (treats.length === 0) return ticket;
+    const epoch = ticket.epoch + 1;
+    return { ...ticket, epoch, voidEpochs: [...ticket.voidEpochs, epoch] };
+  },
+});

@@ -1,0 +1,41 @@
+import { z } from 'zod';
+import { refuse } from '../../refusal.ts';
+import { uuid } from '../../text.ts';
+import { accept, defineEvent, reject } from './define.ts';
+import { atWork } from './guards.ts';
+
+const body = z.object({ corrects: uuid });
+
+/**
+ * An earlier entry is taken back. Both stay in the record; the ticket is told anew without
+ * the entry that was corrected. The intake and the closing cannot be taken back this way.
+ */
+export const entryCorrected = defineEvent({
+  type: 'entry-corrected',
+  version: 1,
+  command: body,
+  body,
+  decide(ticket, command, context) {
+    const { model, refusal } = atWork(ticket, context);
+    if (!model) return reject(refusal);
+    const earlier = ticket.entries.find(({ id }) => id === command.corrects);
+    if (!earlier || NEVER_CORRECTED.has(earlier.type)) {
+      return reject(refuse('nothing-to-correct', 'command.corrects'));
+    }
+    if (ticket.corrected.has(command.corrects)) {
+      return reject(refuse('already-corrected', 'command.corrects'));
+    }
+    return accept(command);
+  },
+  apply(ticket, { corrects }) {
+    return { ...ticket, corrected: new Set([...ticket.corrected, corrects]) };
+  },
+});
+
+const NEVER_CORRECTED: ReadonlySet<string> = new Set([
+  'intake-taken',
+  'entry-corrected',
+  'ticket-closed',
+  'ticket-reopened',
+  'machine-collected',
+]);

@@ -1,0 +1,81 @@
+import { z } from 'zod';
+import { instant, uuid } from '../../text.ts';
+import { type Envelope, envelope } from '../envelope.ts';
+import { actionDone } from './actionDone.ts';
+import { couldNotTell } from './couldNotTell.ts';
+import type { EventKind } from './define.ts';
+import { dutyWaived } from './dutyWaived.ts';
+import { entryCorrected } from './entryCorrected.ts';
+import { findingsRecorded } from './findingsRecorded.ts';
+import { intakeTaken } from './intakeTaken.ts';
+import { machineClosed } from './machineClosed.ts';
+import { machineCollected } from './machineCollected.ts';
+import { machineOpened } from './machineOpened.ts';
+import { observationNoted } from './observationNoted.ts';
+import { planChosen } from './planChosen.ts';
+import { ticketClosed } from './ticketClosed.ts';
+import { ticketReopened } from './ticketReopened.ts';
+
+/** Every kind of ticket event, one file each: the table of contents of a ticket's life. */
+export const EVENT_KINDS = {
+  'intake-taken': intakeTaken,
+  'findings-recorded': findingsRecorded,
+  'could-not-tell': couldNotTell,
+  'observation-noted': observationNoted,
+  'action-done': actionDone,
+  'machine-opened': machineOpened,
+  'machine-closed': machineClosed,
+  'plan-chosen': planChosen,
+  'duty-waived': dutyWaived,
+  'entry-corrected': entryCorrected,
+  'ticket-closed': ticketClosed,
+  'ticket-reopened': ticketReopened,
+  'machine-collected': machineCollected,
+} as const;
+
+type Kinds = typeof EVENT_KINDS;
+export type EventType = keyof Kinds;
+export type CommandOf<Type extends EventType> = z.infer<Kinds[Type]['command']>;
+export type BodyOf<Type extends EventType> = z.infer<Kinds[Type]['body']>;
+
+/** A stored event of a known kind. */
+export type TicketEvent = {
+  [Type in EventType]: Envelope & { readonly type: Type; readonly body: BodyOf<Type> };
+}[EventType];
+
+/** What a client sends: its own id, so that sending twice is safe. */
+export type Draft = {
+  [Type in EventType]: {
+    readonly id: string;
+    readonly type: Type;
+    readonly command: CommandOf<Type>;
+    readonly epoch: number;
+    readonly observedAt: string;
+    readonly device: string;
+  };
+}[EventType];
+
+export const EVENT_TYPES = Object.keys(EVENT_KINDS) as [EventType, ...EventType[]];
+
+/** Any kind, its command and body seen as plain objects: for code that treats all alike. */
+export function kindOf(type: EventType): EventKind<EventType, object, object> {
+  return EVENT_KINDS[type] as unknown as EventKind<EventType, object, object>;
+}
+
+function variants<Key extends 'command' | 'body'>(key: Key) {
+  const shape = key === 'command' ? draftEnvelope : envelope;
+  const all = EVENT_TYPES.map((type) =>
+    shape.extend({ type: z.literal(type), [key]: EVENT_KINDS[type][key] }),
+  );
+  return z.discriminatedUnion('type', all as [(typeof all)[number], ...(typeof all)[number][]]);
+}
+
+const draftEnvelope = z.object({
+  id: uuid,
+  epoch: z.number().int().nonnegative(),
+  observedAt: instant,
+  device: z.string().min(1).max(64),
+});
+
+export const draft = variants('command') as unknown as z.ZodType<Draft>;
+export const ticketEvent = variants('body') as unknown as z.ZodType<TicketEvent>;

@@ -1,0 +1,17 @@
+import { refuse } from '../../refusal.ts';
+import { accept, defineEvent, nothing, reject } from './define.ts';
+import { atWork } from './guards.ts';
+
+/** Everything is back on the machine. */
+export const machineClosed = defineEvent({
+  type: 'machine-closed',
+  version: 1,
+  command: nothing,
+  body: nothing,
+  decide(ticket, command, context) {
+    const { model, refusal } = atWork(ticket, context);
+    if (!model) return reject(refusal);
+    return ticket.open.size > 0 ? accept(command) : reject(refuse('already-so'));
+  },
+  apply: (ticket) => ({ ...ticket, open: new Set<string>() }),
+});

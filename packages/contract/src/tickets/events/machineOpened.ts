@@ -1,0 +1,41 @@
+import { openingChain } from '@nodo/core';
+import { z } from 'zod';
+import { refuse } from '../../refusal.ts';
+import { tableId } from '../../text.ts';
+import { gatesUnmet } from '../gates.ts';
+import { accept, defineEvent, reject } from './define.ts';
+import { atWork } from './guards.ts';
+
+const command = z.object({ state: tableId });
+
+const body = command.extend({
+  /** Everything that came off on the way, outermost first. */
+  states: z.array(tableId),
+});
+
+/** Parts came off or a door was opened, with what lies before them. Only unplugged. */
+export const machineOpened = defineEvent({
+  type: 'machine-opened',
+  version: 1,
+  command,
+  body,
+  decide(ticket, { state }, context) {
+    const { model, refusal } = atWork(ticket, context);
+    if (!model) return reject(refusal);
+    if (!model.access.some(({ id }) => id === state)) {
+      return reject(refuse('not-on-this-machine', 'command.state', { id: state }));
+    }
+    const states = openingChain(model.access, ticket.open, state).map(({ id }) => id);
+    if (states.length === 0) return reject(refuse('already-so', 'command.state'));
+    const unmet = states.flatMap((id) => gatesUnmet(ticket, model, `access:${id}`));
+    if (unmet.length > 0) return reject(refuse('gate-unmet', 'command.state', { unmet }));
+    return accept({ state, states });
+  },
+  apply(ticket, { states }, { seq, epoch }) {
+    return {
+      ...ticket,
+      open: new Set([...ticket.open, ...states]),
+      opened: [...ticket.opened, ...states.map((state) => ({ state, epoch, seq }))],
+    };
+  },
+});

@@ -1,0 +1,19 @@
+import { z } from 'zod';
+import { humanText } from '../../text.ts';
+import { accept, defineEvent, reject } from './define.ts';
+import { atWork } from './guards.ts';
+
+const body = z.object({ words: humanText(500) });
+
+/** Something that the tables have no word for, kept in the technician's own. */
+export const observationNoted = defineEvent({
+  type: 'observation-noted',
+  version: 1,
+  command: body,
+  body,
+  decide(ticket, command, context) {
+    const { model, refusal } = atWork(ticket, context);
+    return model ? accept(command) : reject(refusal);
+  },
+  apply: (ticket) => ticket,
+});

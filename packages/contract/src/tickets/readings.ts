@@ -1,0 +1,103 @@
+import { type Evidence, MAX_SHARED_POSITIVES, type Reading } from '@nodo/core';
+import type { FamilyModel } from '@nodo/knowledge';
+import { type Answer, stateEpoch, type Ticket } from './ticket.ts';
+
+/** Two people saw different things in the same state of the machine. */
+export interface Contest {
+  readonly finding: string;
+  readonly check: string;
+  readonly epoch: number;
+  /** Each person's last word. */
+  readonly answers: readonly Answer[];
+}
+
+export interface Seen {
+  readonly evidence: Evidence;
+  readonly contested: readonly Contest[];
+  /** Oldest positive readings that the exact pass could not take on; 0 in ordinary work. */
+  readonly leftOut: number;
+}
+
+/**
+ * What the answers on a ticket come to. The same person's second answer replaces the first;
+ * answers of two people that differ are contested and count as unasked, until a third
+ * person or a lead says which.
+ */
+export function readingsOf(ticket: Ticket, model: FamilyModel): Seen {
+  const groups = new Map<string, Answer[]>();
+  for (const answer of ticket.answers) {
+    if (!model.findings.has(answer.finding)) continue;
+    const key = `${stateEpoch(ticket, answer.epoch)} ${answer.finding}`;
+    const group = groups.get(key);
+    if (group) group.push(answer);
+    else groups.set(key, [answer]);
+  }
+  const readings: Reading[] = [];
+  const contested: Contest[] = [];
+  for (const answers of groups.values()) {
+    const first = answers[0];
+    if (!first) continue;
+    const epoch = stateEpoch(ticket, first.epoch);
+    const settled = settle(answers);
+    if (settled) readings.push({ finding: first.finding, epoch, present: settled.present });
+    else {
+      contested.push({
+        finding: first.finding,
+        check: first.check,
+        epoch,
+        answers: lastWords(answers),
+      });
+    }
+  }
+  const { kept, leftOut } = withinReach(readings, model);
+  return {
+    evidence: {
+      readings: kept,
+      treatments: ticket.deeds.flatMap(({ startsEpoch, treats }) =>
+        startsEpoch === undefined
+          ? []
+          : [
+              {
+                startsEpoch: stateEpoch(ticket, startsEpoch),
+                causes: treats.filter((cause) => model.causes.has(cause)),
+              },
+            ],
+      ),
+    },
+    contested,
+    leftOut,
+  };
+}
+
+/** Each person's last answer, in the order in which they first spoke. */
+function lastWords(answers: readonly Answer[]): readonly Answer[] {
+  const byPerson = new Map<string, Answer>();
+  for (const answer of answers) byPerson.set(answer.by.person, answer);
+  return [...byPerson.values()];
+}
+
+function settle(answers: readonly Answer[]): Answer | undefined {
+  const words = lastWords(answers);
+  const [first, , ...others] = words;
+  if (words.every(({ present }) => present === first?.present)) return first;
+  return words.findLast(({ by }) => by.role === 'lead') ?? others.at(-1);
+}
+
+function withinReach(
+  readings: readonly Reading[],
+  model: FamilyModel,
+): { readonly kept: readonly Reading[]; readonly leftOut: number } {
+  const isShared = ({ finding, present }: Reading): boolean => {
+    const place = model.network.findingIndex.get(finding);
+    return present && place !== undefined && (model.network.parents[place]?.length ?? 0) > 1;
+  };
+  const leftOut = Math.max(0, readings.filter(isShared).length - MAX_SHARED_POSITIVES);
+  let toDrop = leftOut;
+  const kept = readings.filter((reading) => {
+    const drop =
+      toDrop > 0 && isShared(reading) && model.findings.get(reading.finding)?.check !== 'complaint';
+    if (drop) toDrop -= 1;
+    return !drop;
+  });
+  return { kept, leftOut };
+}

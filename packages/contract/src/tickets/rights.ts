@@ -1,0 +1,34 @@
+import type { Role } from '../roles.ts';
+import type { EventType } from './events/index.ts';
+
+const AT_THE_COUNTER: readonly Role[] = ['counter', 'technician', 'lead'];
+const AT_THE_BENCH: readonly Role[] = ['technician', 'lead'];
+
+/** Who may record what on a customer's ticket. A learner records on practice machines only. */
+const MAY_RECORD: Readonly<Record<EventType, readonly Role[]>> = {
+  'intake-taken': AT_THE_COUNTER,
+  'findings-recorded': AT_THE_COUNTER,
+  'could-not-tell': AT_THE_COUNTER,
+  'observation-noted': AT_THE_COUNTER,
+  'action-done': AT_THE_BENCH,
+  'machine-opened': AT_THE_BENCH,
+  'machine-closed': AT_THE_BENCH,
+  'plan-chosen': AT_THE_BENCH,
+  'duty-waived': AT_THE_BENCH,
+  'entry-corrected': AT_THE_COUNTER,
+  'ticket-closed': AT_THE_BENCH,
+  'ticket-reopened': AT_THE_BENCH,
+  'machine-collected': AT_THE_COUNTER,
+};
+
+export function mayRecord(role: Role, type: EventType): boolean {
+  return MAY_RECORD[type].includes(role);
+}
+
+export function mayTakeIn(role: Role): boolean {
+  return mayRecord(role, 'intake-taken');
+}
+
+export function mayWorkAtBench(role: Role): boolean {
+  return mayRecord(role, 'action-done');
+}

@@ -1,0 +1,37 @@
+import type { FamilyModel } from '@nodo/knowledge';
+import type { Ticket } from './ticket.ts';
+
+export interface CheckStanding {
+  /** Every finding was answered since anything that could change the answer. */
+  readonly done: boolean;
+  readonly normal: boolean;
+}
+
+/**
+ * Whether what a check showed still holds: an action that treats a cause which the check's
+ * findings can show makes the earlier look worthless, any other action does not.
+ */
+export function checkStanding(ticket: Ticket, model: FamilyModel, checkId: string): CheckStanding {
+  const check = model.checks.get(checkId);
+  if (!check) return { done: false, normal: false };
+  const causes = new Set(
+    check.findings.flatMap(({ id }) => {
+      const place = model.network.findingIndex.get(id);
+      const parents = place === undefined ? [] : (model.network.parents[place] ?? []);
+      return parents.map((parent) => model.network.causes[parent]?.id);
+    }),
+  );
+  const overtaken = Math.max(
+    0,
+    ...ticket.deeds
+      .filter(({ treats }) => treats.some((cause) => causes.has(cause)))
+      .map(({ seq }) => seq),
+  );
+  const latest = new Map<string, boolean>();
+  for (const answer of ticket.answers) {
+    if (answer.check === checkId && answer.seq > overtaken)
+      latest.set(answer.finding, answer.present);
+  }
+  const done = check.findings.every(({ id }) => latest.has(id));
+  return { done, normal: done && ![...latest.values()].includes(true) };
+}

@@ -1,0 +1,60 @@
+import type { FamilyModel } from '@nodo/knowledge';
+import type { TicketSummary } from '../routes/tickets.ts';
+import { assess } from './assess.ts';
+import type { RecordedEvent } from './envelope.ts';
+import { INTERVIEWS } from './interviews.ts';
+import type { Ticket } from './ticket.ts';
+
+const SEEN: ReadonlySet<string> = new Set([
+  'findings-recorded',
+  'could-not-tell',
+  'observation-noted',
+]);
+const DONE: ReadonlySet<string> = new Set([
+  'action-done',
+  'machine-opened',
+  'machine-closed',
+  'duty-waived',
+]);
+
+/** A ticket's line on the Rack. Undefined before the machine is taken in. */
+export function summaryOf(ticket: Ticket, model: FamilyModel): TicketSummary | undefined {
+  const { intake, status } = ticket;
+  const first = ticket.entries[0];
+  const last = ticket.entries.at(-1);
+  if (!intake || status === 'new' || !first || !last) return undefined;
+  const told = ticket.entries.filter(({ id }) => !ticket.corrected.has(id));
+  const { beliefs, duties, contested, risk } = assess(ticket, model);
+  const [likeliest] = beliefs;
+  return {
+    ticket: ticket.id,
+    seq: ticket.seq,
+    tag: intake.tag,
+    shelf: intake.shelf,
+    label: intake.label,
+    family: intake.family,
+    status,
+    words: intake.words,
+    takenInAt: first.receivedAt,
+    changedAt: last.receivedAt,
+    lastBy: told.findLast(isAtTheBench)?.actor.person ?? null,
+    seen: told.filter(({ type }) => SEEN.has(type)).length,
+    done: told.filter(({ type }) => DONE.has(type)).length,
+    owed: duties.filter(({ state }) => state === 'owed').map(({ duty }) => duty),
+    contested: contested.length,
+    likely: likeliest
+      ? {
+          cause: likeliest.cause,
+          name: model.causes.get(likeliest.cause)?.name ?? likeliest.cause,
+          chance: likeliest.is,
+        }
+      : null,
+    risk,
+  };
+}
+
+/** Work on the machine, as against what was asked at the counter. */
+function isAtTheBench({ type, body }: RecordedEvent): boolean {
+  if (DONE.has(type)) return true;
+  return SEEN.has(type) && !('check' in body && INTERVIEWS.has(String(body.check)));
+}

@@ -1,0 +1,119 @@
+import type { Plan } from '@nodo/knowledge';
+import type { Role } from '../roles.ts';
+import type { RecordedEvent } from './envelope.ts';
+import type { ClosingSnapshot } from './snapshot.ts';
+
+export interface Actor {
+  readonly person: string;
+  readonly role: Role;
+}
+
+export interface Intake {
+  readonly family: string;
+  readonly label: string;
+  readonly tag: number;
+  readonly shelf: string;
+  readonly words: string;
+  readonly customer: string | undefined;
+}
+
+/** One person's answer to one finding. */
+export interface Answer {
+  readonly finding: string;
+  readonly check: string;
+  readonly present: boolean;
+  readonly epoch: number;
+  readonly by: Actor;
+  readonly seq: number;
+}
+
+/** One look: which check, whether all of its findings were answered, whether none was seen. */
+export interface Look {
+  readonly check: string;
+  readonly complete: boolean;
+  readonly normal: boolean;
+  readonly epoch: number;
+  readonly seq: number;
+}
+
+export interface Deed {
+  readonly action: string;
+  readonly treats: readonly string[];
+  readonly repair: boolean;
+  /** The epoch that began with it; undefined when it treats nothing and so ends none. */
+  readonly startsEpoch: number | undefined;
+  readonly epoch: number;
+  readonly seq: number;
+}
+
+export interface Waiver {
+  readonly duty: string;
+  readonly reason: string;
+  readonly by: Actor;
+  readonly epoch: number;
+  readonly seq: number;
+}
+
+/**
+ * A ticket as its events tell it. `entries` are all of them in order; everything else
+ * leaves out what was corrected.
+ */
+export interface Ticket {
+  readonly id: string;
+  /** Place of the last event; 0 before the first. */
+  readonly seq: number;
+  readonly entries: readonly RecordedEvent[];
+  /** Ids of events that a later entry takes back. */
+  readonly corrected: ReadonlySet<string>;
+  readonly status: 'new' | 'open' | 'closed' | 'collected';
+  readonly intake: Intake | undefined;
+  readonly plan: Plan;
+  /** Treating actions so far, those corrected since among them. */
+  readonly epoch: number;
+  /** Epochs whose beginning was corrected: the machine was the same before and in them. */
+  readonly voidEpochs: readonly number[];
+  readonly answers: readonly Answer[];
+  readonly looks: readonly Look[];
+  /** Checks that could not be told, by epoch. */
+  readonly untold: readonly { readonly check: string; readonly epoch: number }[];
+  readonly deeds: readonly Deed[];
+  readonly opened: readonly {
+    readonly state: string;
+    readonly epoch: number;
+    readonly seq: number;
+  }[];
+  /** What is off the machine now. */
+  readonly open: ReadonlySet<string>;
+  /** Taken as plugged in until somebody says otherwise. */
+  readonly power: 'on' | 'off';
+  readonly waivers: readonly Waiver[];
+  readonly closing: { readonly snapshot: ClosingSnapshot; readonly seq: number } | undefined;
+}
+
+export function newTicket(id: string): Ticket {
+  return {
+    id,
+    seq: 0,
+    entries: [],
+    corrected: new Set(),
+    status: 'new',
+    intake: undefined,
+    plan: 'per-minute',
+    epoch: 0,
+    voidEpochs: [],
+    answers: [],
+    looks: [],
+    untold: [],
+    deeds: [],
+    opened: [],
+    open: new Set(),
+    power: 'on',
+    waivers: [],
+    closing: undefined,
+  };
+}
+
+/** Epochs counted without those whose beginning was corrected: one number per state. */
+export function stateEpoch(ticket: Ticket, epoch: number): number {
+  return epoch - ticket.voidEpochs.filter((corrected) => corrected <= epoch).length;
+}

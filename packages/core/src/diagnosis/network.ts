@@ -1,0 +1,85 @@
+import { CoreFault } from '../fault.ts';
+
+export interface NetworkCause {
+  readonly id: string;
+  /** Chance, before anything is known, that this cause is present; 0 to 1. */
+  readonly prior: number;
+}
+
+export interface NetworkFinding {
+  readonly id: string;
+  /** Chance that the finding shows although no modelled cause produces it; 0 to 1. */
+  readonly leak: number;
+}
+
+export interface NetworkLink {
+  readonly cause: string;
+  readonly finding: string;
+  /** Chance that the cause, when present, shows the finding by itself; 0 to 1. */
+  readonly strength: number;
+}
+
+/** What a cause shows: the finding's place in {@link Network.findings} and how strongly. */
+export interface Shows {
+  readonly finding: number;
+  readonly strength: number;
+}
+
+/**
+ * A two-layer noisy-OR network. Causes are independent beforehand, several may be
+ * present at once, and P(finding absent | causes) = (1 - leak) x product over present
+ * causes of (1 - strength). Source: Pearl, Probabilistic Reasoning in Intelligent
+ * Systems (1988), section 4.3 (cited from memory).
+ */
+export interface Network {
+  readonly causes: readonly NetworkCause[];
+  readonly findings: readonly NetworkFinding[];
+  /** Per cause, in the order of {@link causes}. */
+  readonly shows: readonly (readonly Shows[])[];
+  /** Per finding, the places of the causes that can show it. */
+  readonly parents: readonly (readonly number[])[];
+  readonly causeIndex: ReadonlyMap<string, number>;
+  readonly findingIndex: ReadonlyMap<string, number>;
+}
+
+function assertChance(value: number, of: string): void {
+  if (!(value >= 0 && value <= 1)) throw new CoreFault('not-a-chance', { of, value });
+}
+
+/**
+ * Lays the network out by index. Links of strength 0 are dropped.
+ * @throws CoreFault `not-a-chance`, `double-id` or `unknown-id`, naming the culprit.
+ */
+export function buildNetwork(
+  causes: readonly NetworkCause[],
+  findings: readonly NetworkFinding[],
+  links: readonly NetworkLink[],
+): Network {
+  const causeIndex = indexById(causes);
+  const findingIndex = indexById(findings);
+  for (const cause of causes) assertChance(cause.prior, cause.id);
+  for (const finding of findings) assertChance(finding.leak, finding.id);
+
+  const shows: Shows[][] = causes.map(() => []);
+  const parents: number[][] = findings.map(() => []);
+  for (const link of links) {
+    assertChance(link.strength, `${link.cause} > ${link.finding}`);
+    const cause = causeIndex.get(link.cause);
+    const finding = findingIndex.get(link.finding);
+    if (cause === undefined) throw new CoreFault('unknown-id', { id: link.cause });
+    if (finding === undefined) throw new CoreFault('unknown-id', { id: link.finding });
+    if (link.strength === 0) continue;
+    shows[cause]?.push({ finding, strength: link.strength });
+    parents[finding]?.push(cause);
+  }
+  return { causes, findings, shows, parents, causeIndex, findingIndex };
+}
+
+function indexById(items: readonly { readonly id: string }[]): Map<string, number> {
+  const index = new Map<string, number>();
+  items.forEach((item, place) => {
+    if (index.has(item.id)) throw new CoreFault('double-id', { id: item.id });
+    index.set(item.id, place);
+  });
+  return index;
+}

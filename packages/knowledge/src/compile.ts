@@ -1,0 +1,63 @@
+import { lookAtCauses } from './compile/causes.ts';
+import { lookAtAccess, lookAtChecks } from './compile/checks.ts';
+import { lookAtDuties } from './compile/duties.ts';
+import { Inspection } from './compile/inspection.ts';
+import type { KnowledgeFault } from './faults.ts';
+import { contentHash } from './hash.ts';
+import type {
+  AccessSource,
+  ActionSource,
+  CauseSource,
+  CheckSource,
+  DutySource,
+  Family,
+  FindingSource,
+  KnowledgeSource,
+  Mechanism,
+} from './schema.ts';
+
+export interface Finding extends FindingSource {
+  readonly check: string;
+}
+
+/** The tables, proven sound and laid out by id. */
+export interface Knowledge {
+  /** Content hash: what a diagnosis was judged with. */
+  readonly hash: string;
+  readonly families: ReadonlyMap<string, Family>;
+  readonly access: readonly AccessSource[];
+  readonly mechanisms: readonly Mechanism[];
+  readonly causes: ReadonlyMap<string, CauseSource>;
+  readonly checks: ReadonlyMap<string, CheckSource>;
+  readonly findings: ReadonlyMap<string, Finding>;
+  readonly actions: ReadonlyMap<string, ActionSource>;
+  readonly duties: ReadonlyMap<string, DutySource>;
+}
+
+export type Compiled =
+  | { readonly ok: true; readonly knowledge: Knowledge }
+  | { readonly ok: false; readonly faults: readonly KnowledgeFault[] };
+
+/** Proves the tables sound. Reports every fault at once, never only the first. */
+export function compileKnowledge(source: KnowledgeSource): Compiled {
+  const inspection = new Inspection(source);
+  lookAtCauses(inspection);
+  lookAtChecks(inspection);
+  lookAtAccess(inspection);
+  lookAtDuties(inspection);
+  if (inspection.faults.length > 0) return { ok: false, faults: inspection.faults };
+  return {
+    ok: true,
+    knowledge: {
+      hash: contentHash(source),
+      families: inspection.families,
+      access: source.access,
+      mechanisms: source.mechanisms,
+      causes: inspection.causes,
+      checks: inspection.checks,
+      findings: inspection.findings,
+      actions: inspection.actions,
+      duties: inspection.duties,
+    },
+  };
+}

@@ -1,0 +1,30 @@
+/** What can be wrong with the tables; each kind has its test. */
+export type KnowledgeFaultCode =
+  | 'double-id'
+  | 'unknown-cause'
+  | 'unknown-check'
+  | 'unknown-finding'
+  | 'unknown-action'
+  | 'unknown-access'
+  | 'unknown-trait'
+  | 'unknown-token'
+  | 'unknown-strength'
+  | 'link-twice'
+  | 'definer-shared'
+  | 'definer-unlinked'
+  | 'cause-untreated'
+  | 'cause-unseen'
+  | 'check-without-normal'
+  | 'check-without-finding'
+  | 'requires-circle'
+  | 'access-circle'
+  | 'out-of-range'
+  | 'no-standing'
+  | 'duty-cannot-clear';
+
+export interface KnowledgeFault {
+  readonly code: KnowledgeFaultCode;
+  /** Where it stands, outermost first: `case / case-burr / shows`. */
+  readonly path: string;
+  readonly detail: string;
+}

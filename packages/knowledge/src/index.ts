@@ -1,0 +1,55 @@
+import { ACCESS } from './access.ts';
+import { compileKnowledge, type Knowledge } from './compile.ts';
+import { DUTIES } from './duties.ts';
+import { FAMILIES } from './families.ts';
+import { type FamilyModel, familyModel } from './familyModel.ts';
+import { MECHANISMS } from './mechanisms/index.ts';
+import type { KnowledgeSource } from './schema.ts';
+
+export { type Compiled, compileKnowledge, type Finding, type Knowledge } from './compile.ts';
+export { type FamilyCheck, type FamilyModel, familyModel } from './familyModel.ts';
+export type { KnowledgeFault, KnowledgeFaultCode } from './faults.ts';
+export type {
+  ActionSource,
+  CauseSource,
+  CheckSource,
+  DutySource,
+  Family,
+  FindingSource,
+  Hazard,
+  KnowledgeSource,
+  Mechanism,
+  Place,
+  Plan,
+  Side,
+  Where,
+} from './schema.ts';
+export { STRENGTHS } from './schema.ts';
+export type { Standing } from './standings.ts';
+export { parseCheckCondition, parseRequirement } from './tokens.ts';
+
+/** The tables as they are written down in this edition. */
+export const EDITION: KnowledgeSource = {
+  families: FAMILIES,
+  access: ACCESS,
+  mechanisms: MECHANISMS,
+  duties: DUTIES,
+};
+
+function compileEdition(): Knowledge {
+  const compiled = compileKnowledge(EDITION);
+  if (compiled.ok) return compiled.knowledge;
+  const lines = compiled.faults.map(({ code, path, detail }) => `${code} at ${path}: ${detail}`);
+  throw new Error(`The knowledge tables have faults:\n${lines.join('\n')}`);
+}
+
+/** This edition, proven sound when the program starts. */
+export const KNOWLEDGE: Knowledge = compileEdition();
+
+const models = new Map<string, FamilyModel | undefined>();
+
+/** The model of one family in this edition, built once. */
+export function modelOf(familyId: string): FamilyModel | undefined {
+  if (!models.has(familyId)) models.set(familyId, familyModel(KNOWLEDGE, familyId));
+  return models.get(familyId);
+}

@@ -1,0 +1,117 @@
+import { randomUUID } from 'node:crypto';
+import { refuse } from '@nodo/contract';
+import compression from 'compression';
+import connectPgSimple from 'connect-pg-simple';
+import express, { type Express, type NextFunction, type Request, type Response } from 'express';
+import session from 'express-session';
+import helmet from 'helmet';
+import type { Pool } from 'pg';
+import type { People } from './auth/people.ts';
+import { sameOrigin } from './http/guards.ts';
+import { sendRefusal } from './http/send.ts';
+import type { LiveHub } from './live/hub.ts';
+import { liveRoutes } from './routes/live.ts';
+import { SESSION_COOKIE, sessionRoutes } from './routes/session.ts';
+import { ticketRoutes } from './routes/tickets.ts';
+import type { EventStore } from './store/port.ts';
+
+export interface AppParts {
+  readonly people: People;
+  readonly store: EventStore;
+  readonly hub: LiveHub;
+  readonly sessionPool: Pool;
+  readonly sessionSecret: string;
+  readonly webRoot: string;
+  readonly now: () => Date;
+  readonly log: (line: string) => void;
+  /** Failed sign-ins an address has a minute. */
+  readonly signInAttempts?: number;
+}
+
+const SESSION_DAYS = 14;
+const DAY_MS = 86_400_000;
+
+/** The whole server, wired from its parts. */
+export function createApp(parts: AppParts): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          defaultSrc: ["'self'"],
+          scriptSrc: ["'self'"],
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'data:'],
+          connectSrc: ["'self'"],
+          workerSrc: ["'self'"],
+          frameAncestors: ["'none'"],
+          // Plain http on this computer: telling a browser to use https would lock it out.
+          upgradeInsecureRequests: null,
+        },
+      },
+      strictTransportSecurity: false,
+    }),
+  );
+  app.use(sameOrigin);
+  app.use(compression({ filter: (request) => request.path !== '/api/live' }));
+  app.use('/api', apiBasics(parts));
+  sessionRoutes(app, parts.people, parts.signInAttempts);
+  ticketRoutes(app, parts.people, parts.store, parts.now);
+  liveRoutes(app, parts.people, parts.hub);
+  app.use('/api', (_request: Request, response: Response) => {
+    sendRefusal(response, refuse('no-such-route'));
+  });
+  pages(app, parts.webRoot);
+  app.use(lastResort(parts.log));
+  return app;
+}
+
+function apiBasics({ sessionPool, sessionSecret }: AppParts) {
+  const PgStore = connectPgSimple(session);
+  return express
+    .Router()
+    .use((_request, response, next) => {
+      response.set('cache-control', 'no-store');
+      next();
+    })
+    .use(express.json({ limit: '64kb' }))
+    .use(
+      session({
+        name: SESSION_COOKIE,
+        secret: sessionSecret,
+        resave: false,
+        saveUninitialized: false,
+        genid: () => randomUUID(),
+        cookie: { httpOnly: true, sameSite: 'strict', maxAge: SESSION_DAYS * DAY_MS },
+        store: new PgStore({ pool: sessionPool, tableName: 'session', pruneSessionInterval: 3600 }),
+      }),
+    );
+}
+
+/** Hashed assets stay for ever, the page itself is asked for each time. */
+function pages(app: Express, webRoot: string): void {
+  app.use('/assets', express.static(`${webRoot}/assets`, { immutable: true, maxAge: '1y' }));
+  app.use(express.static(webRoot, { index: false }));
+  app.get('/{*path}', (_request, response) => {
+    response.set('cache-control', 'no-cache').sendFile('index.html', { root: webRoot });
+  });
+}
+
+function lastResort(log: (line: string) => void) {
+  return (fault: unknown, request: Request, response: Response, next: NextFunction): void => {
+    if (response.headersSent) {
+      next(fault);
+      return;
+    }
+    const status = (fault as { status?: number }).status;
+    if (status !== undefined && status >= 400 && status < 500) {
+      response.status(status).json(refuse('bad-input', '', { status }));
+      return;
+    }
+    log(
+      `${request.method} ${request.path}: ${fault instanceof Error ? fault.stack : String(fault)}`,
+    );
+    sendRefusal(response, refuse('server-fault'));
+  };
+}

@@ -1,0 +1,32 @@
+import type { RefusalCode } from '@nodo/contract';
+
+/** The HTTP status of each refusal. */
+export const STATUS: Readonly<Record<RefusalCode, number>> = {
+  'bad-input': 400,
+  'not-signed-in': 401,
+  'wrong-sign-in': 401,
+  'too-many-attempts': 429,
+  'foreign-origin': 403,
+  'role-may-not': 403,
+  'no-such-route': 404,
+  'no-such-ticket': 404,
+  'not-taken-in': 409,
+  'already-taken-in': 409,
+  'tag-taken': 409,
+  'unknown-family': 422,
+  'not-on-this-machine': 422,
+  'findings-exclude-each-other': 422,
+  'finding-of-another-check': 422,
+  'nothing-answered': 422,
+  'epoch-not-reached': 409,
+  'gate-unmet': 409,
+  'duty-not-owed': 409,
+  'duties-owed': 409,
+  'ticket-closed': 409,
+  'ticket-open': 409,
+  'nothing-to-correct': 409,
+  'already-corrected': 409,
+  'already-so': 409,
+  'id-used-otherwise': 409,
+  'server-fault': 503,
+};

@@ -1,0 +1,77 @@
+import { type Endpoint, type Refusal, refuse, type Session } from '@nodo/contract';
+import type { Express, Request, RequestHandler, Response } from 'express';
+import type { z } from 'zod';
+import type { People } from '../auth/people.ts';
+import { sendRefusal } from './send.ts';
+
+declare module 'express-session' {
+  interface SessionData {
+    identity: { readonly shop: string; readonly person: string };
+  }
+}
+
+export interface Call<Params, Body> {
+  readonly params: Params;
+  readonly body: Body;
+  readonly session: Session;
+  readonly request: Request;
+  readonly response: Response;
+}
+
+export type Result<Answer> =
+  | { readonly ok: true; readonly answer: Answer }
+  | { readonly ok: false; readonly refusal: Refusal }
+  /** The handler answers by itself (streams). */
+  | 'answered';
+
+/**
+ * Puts an endpoint on its path: who may call it, whether the call is well formed, then the
+ * handler. Open endpoints get no session.
+ */
+export function route<Params extends z.ZodType, Body extends z.ZodType, Answer extends z.ZodType>(
+  app: Express,
+  people: People,
+  endpoint: Endpoint<Params, Body, Answer>,
+  handler: (call: Call<z.output<Params>, z.output<Body>>) => Promise<Result<z.output<Answer>>>,
+  ...before: readonly RequestHandler[]
+): void {
+  const handle = async (request: Request, response: Response): Promise<void> => {
+    const session = endpoint.roles === 'anyone' ? undefined : await sessionOf(request, people);
+    if (endpoint.roles !== 'anyone') {
+      if (!session) return sendRefusal(response, refuse('not-signed-in'));
+      if (!endpoint.roles.includes(session.person.role)) {
+        return sendRefusal(response, refuse('role-may-not', '', { role: session.person.role }));
+      }
+    }
+    const params = endpoint.params.safeParse(request.params);
+    if (!params.success) return sendRefusal(response, badInput('params', params.error));
+    const body = endpoint.body.safeParse(request.body);
+    if (!body.success) return sendRefusal(response, badInput('', body.error));
+    const result = await handler({
+      params: params.data,
+      body: body.data,
+      session: session as Session,
+      request,
+      response,
+    });
+    if (result === 'answered') return;
+    if (!result.ok) return sendRefusal(response, result.refusal);
+    response.json(result.answer);
+  };
+  const verb = endpoint.method.toLowerCase() as 'get' | 'post' | 'delete';
+  app[verb](endpoint.path, ...before, handle);
+}
+
+async function sessionOf(request: Request, people: People): Promise<Session | undefined> {
+  const { identity } = request.session;
+  return identity && people.session(identity);
+}
+
+function badInput(within: string, error: z.ZodError): Refusal {
+  const issues = error.issues.map(({ path, code, message }) => ({
+    path: [within, ...path.map(String)].filter(Boolean).join('.'),
+    code,
+    message,
+  }));
+  return refuse('bad-input', issues[0]?.path ?? within, { issues });
+}

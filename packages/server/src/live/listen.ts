@@ -1,0 +1,88 @@
+import pg from 'pg';
+import type { DatabaseSettings } from '../settings.ts';
+import type { EventStore } from '../store/port.ts';
+import type { LiveHub } from './hub.ts';
+
+const RETRY_MS = 500;
+
+/**
+ * One LISTEN connection for the whole process. A notice carries ids only; the events are
+ * read once and pushed to every follower. After a lost connection everybody is told to
+ * read again, since what was said meanwhile was not heard.
+ * @returns how to stop.
+ */
+export function listen(
+  database: DatabaseSettings,
+  store: EventStore,
+  hub: LiveHub,
+  log: (line: string) => void,
+): { readonly stop: () => Promise<void>; readonly ready: Promise<void> } {
+  let client: pg.Client | undefined;
+  let stopped = false;
+  // Notices of one ticket must be passed on in their order, so they wait for each other.
+  let inOrder: Promise<void> = Promise.resolve();
+  let tellReady: () => void = () => undefined;
+  const ready = new Promise<void>((resolve) => {
+    tellReady = resolve;
+  });
+
+  const passOn = async (notice: string): Promise<void> => {
+    const [shop, ticket, first] = notice.split(' ');
+    if (shop === undefined || ticket === undefined || !hub.isFollowed(shop)) return;
+    const [events, rack] = await Promise.all([
+      store.load(shop, ticket, Number(first) - 1),
+      store.rackEntry(shop, ticket),
+    ]);
+    if (rack) hub.push(shop, { kind: 'events', ticket, events: [...events], rack });
+  };
+
+  const connectOnce = async (): Promise<void> => {
+    const fresh = new pg.Client({
+      host: database.host,
+      port: database.port,
+      database: database.name,
+      user: database.listener.user,
+      password: database.listener.password,
+      keepAlive: true,
+    });
+    let over = false;
+    const again = (): void => {
+      if (over) return;
+      over = true;
+      fresh.end().catch(() => undefined);
+      if (!stopped) setTimeout(attempt, RETRY_MS).unref();
+    };
+    fresh.on('error', again);
+    fresh.on('end', again);
+    fresh.on('notification', ({ payload }) => {
+      inOrder = inOrder
+        .then(() => passOn(payload ?? ''))
+        .catch((fault: unknown) => {
+          log(`live: could not pass on a notice (${String(fault)}), telling all to read again`);
+          hub.resyncAll();
+        });
+    });
+    try {
+      await fresh.connect();
+      await fresh.query('listen ticket_event');
+    } catch {
+      again();
+      return;
+    }
+    client = fresh;
+    tellReady();
+    hub.resyncAll();
+  };
+  const attempt = (): void => {
+    connectOnce().catch((fault: unknown) => log(`live: ${String(fault)}`));
+  };
+  attempt();
+
+  return {
+    ready,
+    stop: async () => {
+      stopped = true;
+      await client?.end().catch(() => undefined);
+    },
+  };
+}

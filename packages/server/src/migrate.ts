@@ -1,0 +1,10 @@
+import { migrate } from './migrations/run.ts';
+import { settings } from './settings.ts';
+import { connect } from './store/connect.ts';
+
+const { database } = settings.parse(JSON.parse(process.env.NODO_SETTINGS ?? '{}'));
+if (!database.owner) throw new Error('The migrations need the owner account.');
+const owner = connect(database, database.owner, 2);
+const ran = await migrate(owner);
+await owner.close();
+process.stdout.write(`${ran.length}\n`);

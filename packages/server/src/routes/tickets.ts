@@ -1,0 +1,81 @@
+import { ENDPOINTS, refuse, type TicketFile } from '@nodo/contract';
+import type { Express } from 'express';
+import type { People } from '../auth/people.ts';
+import { route } from '../http/route.ts';
+import type { EventStore } from '../store/port.ts';
+import { recordDrafts } from '../store/record.ts';
+
+export function ticketRoutes(
+  app: Express,
+  people: People,
+  store: EventStore,
+  now: () => Date,
+): void {
+  const fileOf = async (shop: string, ticket: string): Promise<TicketFile | undefined> => {
+    const events = await store.load(shop, ticket);
+    const first = events[0];
+    if (first?.type !== 'intake-taken') return undefined;
+    const { customer } = first.body;
+    return {
+      ticket,
+      events: [...events],
+      customer: (customer !== null && (await store.customer(shop, customer))) || null,
+    };
+  };
+
+  route(app, people, ENDPOINTS.listTickets, async ({ session }) => ({
+    ok: true,
+    answer: [...(await store.rack(session.shop.id))],
+  }));
+
+  route(app, people, ENDPOINTS.readTicket, async ({ params, session }) => {
+    const file = await fileOf(session.shop.id, params.ticket);
+    return file
+      ? { ok: true, answer: file }
+      : { ok: false, refusal: refuse('no-such-ticket', 'params.ticket') };
+  });
+
+  route(app, people, ENDPOINTS.takeIn, async ({ body, session }) => {
+    const [first] = body.drafts;
+    const customer = body.customer?.id ?? null;
+    if (first?.type !== 'intake-taken' || first.command.customer !== customer) {
+      return { ok: false, refusal: refuse('bad-input', 'drafts.0') };
+    }
+    const { shop, person } = session;
+    const recorded = await recordDrafts(
+      store,
+      {
+        shop: shop.id,
+        ticket: body.ticket,
+        drafts: body.drafts,
+        actor: { person: person.id, role: person.role },
+        ...(body.customer ? { customer: body.customer } : {}),
+      },
+      now,
+    );
+    if (!recorded.ok) return recorded;
+    return { ok: true, answer: (await fileOf(shop.id, body.ticket)) as TicketFile };
+  });
+
+  route(app, people, ENDPOINTS.recordEvent, async ({ params, body, session }) => {
+    const { shop, person } = session;
+    if (body.type === 'intake-taken') {
+      return { ok: false, refusal: refuse('bad-input', 'type') };
+    }
+    const recorded = await recordDrafts(
+      store,
+      {
+        shop: shop.id,
+        ticket: params.ticket,
+        drafts: [body],
+        actor: { person: person.id, role: person.role },
+      },
+      now,
+    );
+    if (!recorded.ok) return recorded;
+    const [event] = recorded.events;
+    return event
+      ? { ok: true, answer: event }
+      : { ok: false, refusal: refuse('no-such-ticket', 'params.ticket') };
+  });
+}

@@ -1,0 +1,24 @@
+import { z } from 'zod';
+
+const account = z.object({ user: z.string(), password: z.string() });
+
+/** What the start command hands to the server's programs. */
+export const settings = z.object({
+  host: z.string(),
+  port: z.number().int(),
+  /** Folder with the built pages. */
+  webRoot: z.string(),
+  sessionSecret: z.string().min(32),
+  database: z.object({
+    host: z.string(),
+    port: z.number().int(),
+    name: z.string(),
+    app: account,
+    listener: account,
+    /** Only the migrations have it. */
+    owner: account.optional(),
+  }),
+});
+export type Settings = z.infer<typeof settings>;
+export type DatabaseSettings = Settings['database'];
+export type Account = z.infer<typeof account>;

@@ -1,0 +1,88 @@
+import type { Customer, RackEntry, TicketEvent, TicketSummary } from '@nodo/contract';
+import { type Appended, type Batch, byPlace, type EventStore } from './port.ts';
+
+interface ShopMemory {
+  readonly events: Map<string, TicketEvent[]>;
+  readonly ids: Set<string>;
+  readonly summaries: Map<string, TicketSummary>;
+  readonly customers: Map<string, Customer>;
+  readonly customerOf: Map<string, string>;
+}
+
+/** Tickets in memory: for tests and simulations, under the same suite as PostgreSQL. */
+export class MemoryEventStore implements EventStore {
+  private readonly shops = new Map<string, ShopMemory>();
+
+  async load(shop: string, ticket: string, after = 0): Promise<readonly TicketEvent[]> {
+    return (this.of(shop).events.get(ticket) ?? []).filter(({ seq }) => seq > after);
+  }
+
+  async append(shop: string, batch: Batch): Promise<Appended> {
+    const memory = this.of(shop);
+    const stored = memory.events.get(batch.ticket) ?? [];
+    const [first] = batch.events;
+    if (batch.events.some(({ id }) => memory.ids.has(id))) return 'id-taken';
+    if (!first || first.seq !== batch.after + 1 || stored.length !== batch.after)
+      return 'seq-taken';
+    const { summary } = batch;
+    const hangs = [...memory.summaries.values()].some(
+      ({ ticket, tag, status }) =>
+        ticket !== batch.ticket && tag === summary.tag && status !== 'collected',
+    );
+    if (hangs && summary.status !== 'collected') return 'tag-taken';
+
+    memory.events.set(batch.ticket, [...stored, ...batch.events]);
+    for (const { id } of batch.events) memory.ids.add(id);
+    memory.summaries.set(batch.ticket, summary);
+    if (batch.customer) {
+      memory.customers.set(batch.customer.id, batch.customer);
+      memory.customerOf.set(batch.ticket, batch.customer.id);
+    }
+    return 'appended';
+  }
+
+  async rack(shop: string): Promise<readonly RackEntry[]> {
+    const memory = this.of(shop);
+    return [...memory.summaries.values()]
+      .filter(({ status }) => status !== 'collected')
+      .map((summary) => withName(memory, summary))
+      .sort(byPlace);
+  }
+
+  async rackEntry(shop: string, ticket: string): Promise<RackEntry | undefined> {
+    const memory = this.of(shop);
+    const summary = memory.summaries.get(ticket);
+    return summary && withName(memory, summary);
+  }
+
+  async customer(shop: string, id: string): Promise<Customer | undefined> {
+    return this.of(shop).customers.get(id);
+  }
+
+  async replaceSummary(shop: string, summary: TicketSummary): Promise<void> {
+    this.of(shop).summaries.set(summary.ticket, summary);
+  }
+
+  async ticketIds(shop: string): Promise<readonly string[]> {
+    return [...this.of(shop).summaries.keys()];
+  }
+
+  private of(shop: string): ShopMemory {
+    const known = this.shops.get(shop);
+    if (known) return known;
+    const fresh: ShopMemory = {
+      events: new Map(),
+      ids: new Set(),
+      summaries: new Map(),
+      customers: new Map(),
+      customerOf: new Map(),
+    };
+    this.shops.set(shop, fresh);
+    return fresh;
+  }
+}
+
+function withName(memory: ShopMemory, summary: TicketSummary): RackEntry {
+  const customer = memory.customers.get(memory.customerOf.get(summary.ticket) ?? '');
+  return { ...summary, customerName: customer?.name ?? null };
+}

@@ -1,0 +1,171 @@
+import type { TicketEvent, TicketSummary } from '@nodo/contract';
+import {
+  DataTypes,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Model,
+  type ModelStatic,
+  type Sequelize,
+} from 'sequelize';
+
+export interface EventRow
+  extends Model<InferAttributes<EventRow>, InferCreationAttributes<EventRow>> {
+  shopId: string;
+  ticketId: string;
+  seq: number;
+  id: string;
+  type: string;
+  version: number;
+  actorId: string;
+  actorRole: string;
+  device: string;
+  observedAt: Date;
+  receivedAt: Date;
+  epoch: number;
+  knowledge: string;
+  body: object;
+}
+
+export interface SummaryRow
+  extends Model<InferAttributes<SummaryRow>, InferCreationAttributes<SummaryRow>> {
+  shopId: string;
+  ticketId: string;
+  tag: number;
+  status: string;
+  customerId: string | null;
+  line: TicketSummary;
+}
+
+export interface CustomerRow
+  extends Model<InferAttributes<CustomerRow>, InferCreationAttributes<CustomerRow>> {
+  shopId: string;
+  id: string;
+  name: string;
+  phone: string;
+}
+
+export interface PersonRow
+  extends Model<InferAttributes<PersonRow>, InferCreationAttributes<PersonRow>> {
+  shopId: string;
+  id: string;
+  login: string;
+  name: string;
+  initials: string;
+  role: string;
+  thread: number;
+  passwordHash: string;
+}
+
+export interface ShopRow extends Model<InferAttributes<ShopRow>, InferCreationAttributes<ShopRow>> {
+  id: string;
+  name: string;
+}
+
+export interface Models {
+  readonly events: ModelStatic<EventRow>;
+  readonly summaries: ModelStatic<SummaryRow>;
+  readonly customers: ModelStatic<CustomerRow>;
+  readonly people: ModelStatic<PersonRow>;
+  readonly shops: ModelStatic<ShopRow>;
+}
+
+const { DATE, INTEGER, JSONB, TEXT, UUID } = DataTypes;
+// Made anew for each column: Sequelize writes the column's name into what it is given.
+const key = () => ({ type: UUID, primaryKey: true });
+const text = () => ({ type: TEXT, allowNull: false });
+const whole = () => ({ type: INTEGER, allowNull: false });
+
+/** The tables as the migrations made them. */
+export function defineModels(db: Sequelize): Models {
+  const common = { timestamps: false, underscored: true, freezeTableName: true } as const;
+  return {
+    events: db.define<EventRow>(
+      'ticket_event',
+      {
+        shopId: key(),
+        ticketId: key(),
+        seq: { ...whole(), primaryKey: true },
+        id: { type: UUID, allowNull: false },
+        type: text(),
+        version: whole(),
+        actorId: { type: UUID, allowNull: false },
+        actorRole: text(),
+        device: text(),
+        observedAt: { type: DATE, allowNull: false },
+        receivedAt: { type: DATE, allowNull: false },
+        epoch: whole(),
+        knowledge: text(),
+        body: { type: JSONB, allowNull: false },
+      },
+      common,
+    ),
+    summaries: db.define<SummaryRow>(
+      'ticket_summary',
+      {
+        shopId: key(),
+        ticketId: key(),
+        tag: whole(),
+        status: text(),
+        customerId: { type: UUID, allowNull: true },
+        line: { type: JSONB, allowNull: false },
+      },
+      common,
+    ),
+    customers: db.define<CustomerRow>(
+      'customer',
+      { shopId: key(), id: key(), name: text(), phone: text() },
+      common,
+    ),
+    people: db.define<PersonRow>(
+      'person',
+      {
+        shopId: key(),
+        id: key(),
+        login: text(),
+        name: text(),
+        initials: text(),
+        role: text(),
+        thread: whole(),
+        passwordHash: text(),
+      },
+      common,
+    ),
+    shops: db.define<ShopRow>('shop', { id: key(), name: text() }, common),
+  };
+}
+
+export function toEvent(row: EventRow): TicketEvent {
+  return {
+    id: row.id,
+    ticket: row.ticketId,
+    seq: row.seq,
+    type: row.type,
+    version: row.version,
+    actor: { person: row.actorId, role: row.actorRole },
+    device: row.device,
+    observedAt: row.observedAt.toISOString(),
+    receivedAt: row.receivedAt.toISOString(),
+    epoch: row.epoch,
+    knowledge: row.knowledge,
+    body: row.body,
+  } as TicketEvent;
+}
+
+export function fromEvent(shop: string, event: TicketEvent): InferCreationAttributes<EventRow> {
+  return {
+    shopId: shop,
+    ticketId: event.ticket,
+    seq: event.seq,
+    id: event.id,
+    type: event.type,
+    version: event.version,
+    actorId: event.actor.person,
+    actorRole: event.actor.role,
+    device: event.device,
+    observedAt: new Date(event.observedAt),
+    receivedAt: new Date(event.receivedAt),
+    epoch: event.epoch,
+    knowledge: event.knowledge,
+    body: event.body,
+  };
+}

@@ -1,0 +1,43 @@
+import type { Customer, RackEntry, TicketEvent, TicketSummary } from '@nodo/contract';
+
+/** What is written together or not at all. */
+export interface Batch {
+  readonly ticket: string;
+  /** Place of the last event the writer knew of; 0 for a new ticket. */
+  readonly after: number;
+  /** The next events, without a gap. */
+  readonly events: readonly TicketEvent[];
+  /** The ticket's line on the Rack after them. */
+  readonly summary: TicketSummary;
+  /** A customer to be written down with a new ticket. */
+  readonly customer?: Customer;
+}
+
+/**
+ * `seq-taken`: somebody else appended first, read again and decide anew.
+ * `id-taken`: an event of this id is stored already.
+ * `tag-taken`: another machine in the shop hangs on this shelf tag.
+ */
+export type Appended = 'appended' | 'seq-taken' | 'id-taken' | 'tag-taken';
+
+/**
+ * Where tickets are kept. Append-only: no call changes or removes an event. Every call is
+ * of one shop and sees nothing of another. All adapters pass `eventStoreSuite`.
+ */
+export interface EventStore {
+  /** All events of a ticket after a place, in order; empty for an unknown ticket. */
+  load(shop: string, ticket: string, after?: number): Promise<readonly TicketEvent[]>;
+  append(shop: string, batch: Batch): Promise<Appended>;
+  /** Every machine that is in the shop, by shelf and tag. */
+  rack(shop: string): Promise<readonly RackEntry[]>;
+  rackEntry(shop: string, ticket: string): Promise<RackEntry | undefined>;
+  customer(shop: string, id: string): Promise<Customer | undefined>;
+  /** Writes a line on the Rack anew; for rebuilding them from the events. */
+  replaceSummary(shop: string, summary: TicketSummary): Promise<void>;
+  ticketIds(shop: string): Promise<readonly string[]>;
+}
+
+/** Shelf by shelf, along the tags. */
+export function byPlace(a: RackEntry, b: RackEntry): number {
+  return a.shelf === b.shelf ? a.tag - b.tag : a.shelf < b.shelf ? -1 : 1;
+}

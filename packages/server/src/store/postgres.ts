@@ -1,0 +1,153 @@
+import type { Customer, RackEntry, TicketEvent, TicketSummary } from '@nodo/contract';
+import { Op, QueryTypes, type Sequelize, type Transaction, UniqueConstraintError } from 'sequelize';
+import { withShop } from './connect.ts';
+import { defineModels, fromEvent, type Models, type SummaryRow, toEvent } from './models.ts';
+import { type Appended, type Batch, byPlace, type EventStore } from './port.ts';
+
+/** Which constraint of the migrations means what. */
+const CONFLICTS: Readonly<Record<string, Appended>> = {
+  ticket_event_pkey: 'seq-taken',
+  ticket_event_id: 'id-taken',
+  ticket_summary_pkey: 'seq-taken',
+  ticket_summary_tag: 'tag-taken',
+};
+
+/** Tickets in PostgreSQL, through Sequelize. */
+export class PostgresEventStore implements EventStore {
+  private readonly models: Models;
+
+  constructor(private readonly db: Sequelize) {
+    this.models = defineModels(db);
+  }
+
+  load(shop: string, ticket: string, after = 0): Promise<readonly TicketEvent[]> {
+    return withShop(this.db, shop, async (transaction) => {
+      const rows = await this.models.events.findAll({
+        where: { shopId: shop, ticketId: ticket, seq: { [Op.gt]: after } },
+        order: [['seq', 'ASC']],
+        transaction,
+      });
+      return rows.map(toEvent);
+    });
+  }
+
+  async append(shop: string, batch: Batch): Promise<Appended> {
+    try {
+      return await withShop(this.db, shop, (transaction) => this.write(shop, batch, transaction));
+    } catch (fault) {
+      const conflict = conflictOf(fault);
+      if (conflict) return conflict;
+      throw fault;
+    }
+  }
+
+  rack(shop: string): Promise<readonly RackEntry[]> {
+    return withShop(this.db, shop, async (transaction) => {
+      const rows = await this.models.summaries.findAll({
+        where: { shopId: shop, status: { [Op.ne]: 'collected' } },
+        transaction,
+      });
+      return (await this.withNames(shop, rows, transaction)).sort(byPlace);
+    });
+  }
+
+  rackEntry(shop: string, ticket: string): Promise<RackEntry | undefined> {
+    return withShop(this.db, shop, async (transaction) => {
+      const rows = await this.models.summaries.findAll({
+        where: { shopId: shop, ticketId: ticket },
+        transaction,
+      });
+      const [entry] = await this.withNames(shop, rows, transaction);
+      return entry;
+    });
+  }
+
+  customer(shop: string, id: string): Promise<Customer | undefined> {
+    return withShop(this.db, shop, async (transaction) => {
+      const row = await this.models.customers.findOne({ where: { shopId: shop, id }, transaction });
+      return row ? { id: row.id, name: row.name, phone: row.phone } : undefined;
+    });
+  }
+
+  async replaceSummary(shop: string, summary: TicketSummary): Promise<void> {
+    await withShop(this.db, shop, (transaction) =>
+      this.models.summaries.update(
+        { tag: summary.tag, status: summary.status, line: summary },
+        { where: { shopId: shop, ticketId: summary.ticket }, transaction },
+      ),
+    );
+  }
+
+  ticketIds(shop: string): Promise<readonly string[]> {
+    return withShop(this.db, shop, async (transaction) => {
+      const rows = await this.models.summaries.findAll({
+        where: { shopId: shop },
+        attributes: ['ticketId'],
+        transaction,
+      });
+      return rows.map(({ ticketId }) => ticketId);
+    });
+  }
+
+  private async write(shop: string, batch: Batch, transaction: Transaction): Promise<Appended> {
+    const first = batch.events[0];
+    const last = batch.events.at(-1);
+    if (!first || !last || first.seq !== batch.after + 1) return 'seq-taken';
+    if (batch.customer) {
+      await this.models.customers.create({ shopId: shop, ...batch.customer }, { transaction });
+    }
+    await this.models.events.bulkCreate(
+      batch.events.map((event) => fromEvent(shop, event)),
+      { transaction },
+    );
+    const { summary } = batch;
+    if (batch.after === 0) {
+      await this.models.summaries.create(
+        {
+          shopId: shop,
+          ticketId: batch.ticket,
+          tag: summary.tag,
+          status: summary.status,
+          customerId: batch.customer?.id ?? null,
+          line: summary,
+        },
+        { transaction },
+      );
+    } else {
+      await this.models.summaries.update(
+        { tag: summary.tag, status: summary.status, line: summary },
+        { where: { shopId: shop, ticketId: batch.ticket }, transaction },
+      );
+    }
+    // Told on commit only, so that whoever hears it can read it.
+    await this.db.query('select pg_notify($1, $2)', {
+      bind: ['ticket_event', `${shop} ${batch.ticket} ${first.seq} ${last.seq}`],
+      transaction,
+      type: QueryTypes.SELECT,
+    });
+    return 'appended';
+  }
+
+  private async withNames(
+    shop: string,
+    rows: readonly SummaryRow[],
+    transaction: Transaction,
+  ): Promise<RackEntry[]> {
+    const ids = rows.flatMap(({ customerId }) => customerId ?? []);
+    const customers = await this.models.customers.findAll({
+      where: { shopId: shop, id: ids },
+      transaction,
+    });
+    const names = new Map(customers.map(({ id, name }) => [id, name]));
+    return rows.map(({ line, customerId }) => ({
+      ...line,
+      customerName: (customerId !== null && names.get(customerId)) || null,
+    }));
+  }
+}
+
+function conflictOf(fault: unknown): Appended | undefined {
+  if (!(fault instanceof UniqueConstraintError)) return undefined;
+  const { constraint } = fault.parent as { constraint?: string };
+  return constraint === undefined ? undefined : CONFLICTS[constraint];
+}

@@ -1,0 +1,140 @@
+import {
+  type Actor,
+  applyTicketEvent,
+  type Customer,
+  type Draft,
+  decide,
+  type Refusal,
+  refuse,
+  summaryOf,
+  type Ticket,
+  type TicketEvent,
+  ticketOf,
+} from '@nodo/contract';
+import { modelOf } from '@nodo/knowledge';
+import type { EventStore } from './port.ts';
+
+export interface RecordRequest {
+  readonly shop: string;
+  readonly ticket: string;
+  readonly drafts: readonly Draft[];
+  readonly actor: Actor;
+  readonly customer?: Customer;
+}
+
+export type Recorded =
+  | { readonly ok: true; readonly events: readonly TicketEvent[] }
+  | { readonly ok: false; readonly refusal: Refusal };
+
+/** Somebody else can win the race this often before we say that something is wrong. */
+const MOST_RACES = 50;
+
+/**
+ * Replays the ticket, decides each draft, appends them together. A draft that is stored
+ * already counts as done, so that sending again is safe.
+ * @param now the instant at which the server received the drafts.
+ */
+export async function recordDrafts(
+  store: EventStore,
+  request: RecordRequest,
+  now: () => Date,
+): Promise<Recorded> {
+  for (let race = 0; race < MOST_RACES; race += 1) {
+    const stored = await store.load(request.shop, request.ticket);
+    const told = tell(stored, request, now().toISOString());
+    if (!told.ok) return told;
+    if (told.fresh.length === 0) return { ok: true, events: told.events };
+
+    const model = told.ticket.intake && modelOf(told.ticket.intake.family);
+    const summary = model && summaryOf(told.ticket, model);
+    if (!summary) return { ok: false, refusal: refuse('not-taken-in') };
+    const appended = await store.append(request.shop, {
+      ticket: request.ticket,
+      after: stored.length,
+      events: told.fresh,
+      summary,
+      ...(request.customer && stored.length === 0 ? { customer: request.customer } : {}),
+    });
+    switch (appended) {
+      case 'appended':
+        return { ok: true, events: told.events };
+      case 'tag-taken':
+        return { ok: false, refusal: refuse('tag-taken', 'command.tag', { tag: summary.tag }) };
+      case 'id-taken': {
+        const again = await store.load(request.shop, request.ticket);
+        const known = new Set(again.map(({ id }) => id));
+        // The id belongs to another ticket: it can never be stored here.
+        if (!told.fresh.some(({ id }) => known.has(id))) {
+          return { ok: false, refusal: refuse('id-used-otherwise', 'id') };
+        }
+        break;
+      }
+      case 'seq-taken':
+        break;
+    }
+  }
+  throw new Error(`Ticket ${request.ticket}: lost ${MOST_RACES} races to append`);
+}
+
+type Told =
+  | {
+      readonly ok: true;
+      readonly ticket: Ticket;
+      /** One per draft, stored before or fresh. */
+      readonly events: readonly TicketEvent[];
+      readonly fresh: readonly TicketEvent[];
+    }
+  | { readonly ok: false; readonly refusal: Refusal };
+
+function tell(stored: readonly TicketEvent[], request: RecordRequest, receivedAt: string): Told {
+  let ticket = ticketOf(request.ticket, stored);
+  const events: TicketEvent[] = [];
+  const fresh: TicketEvent[] = [];
+  for (const draft of request.drafts) {
+    const before = stored.find(({ id }) => id === draft.id);
+    if (before) {
+      if (!isSame(before, draft)) return { ok: false, refusal: refuse('id-used-otherwise', 'id') };
+      events.push(before);
+      continue;
+    }
+    const verdict = decide(ticket, draft, request.actor);
+    if (!verdict.ok) return verdict;
+    const event = { ...verdict.event, receivedAt } as TicketEvent;
+    ticket = applyTicketEvent(ticket, event);
+    events.push(event);
+    fresh.push(event);
+  }
+  return { ok: true, ticket, events, fresh };
+}
+
+/** The stored body repeats its command, so a resent draft must be found in it. */
+function isSame(stored: TicketEvent, draft: Draft): boolean {
+  const body: Readonly<Record<string, unknown>> = { ...stored.body };
+  return (
+    stored.type === draft.type &&
+    Object.entries(draft.command).every(
+      ([field, value]) => canonical(body[field]) === canonical(value),
+    )
+  );
+}
+
+/** jsonb does not keep the order of keys. */
+function canonical(value: unknown): string {
+  return JSON.stringify(value, (_key, inner: unknown) =>
+    inner !== null && typeof inner === 'object' && !Array.isArray(inner)
+      ? Object.fromEntries(Object.entries(inner).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : inner,
+  );
+}
+
+/** Tells every Rack line of a shop anew from the events. */
+export async function rebuildSummaries(store: EventStore, shop: string): Promise<number> {
+  const ids = await store.ticketIds(shop);
+  for (const id of ids) {
+    const ticket = ticketOf(id, await store.load(shop, id));
+    const model = ticket.intake && modelOf(ticket.intake.family);
+    const summary = model && summaryOf(ticket, model);
+    if (summary) await store.replaceSummary(shop, summary);
+  }
+  return ids.length;
+}

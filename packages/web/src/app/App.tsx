@@ -1,0 +1,92 @@
+import { lazy, Suspense, useEffect, useRef } from 'react';
+import { BrowserRouter, Link, Route, Routes } from 'react-router';
+import { Toaster } from 'sonner';
+import { useSessionQuery } from '../api/api.ts';
+import type { CallFault } from '../api/call.ts';
+import { RackView } from '../features/rack/RackView.tsx';
+import { Frame } from '../features/shell/Frame.tsx';
+import { SignIn } from '../features/signIn/SignIn.tsx';
+import { m } from '../messages/index.ts';
+import { Button } from '../ui/Button.tsx';
+import { Blank, Sewing } from '../ui/Stitches.tsx';
+
+const CounterView = lazy(() => import('../features/counter/CounterView.tsx'));
+const BenchView = lazy(() => import('../features/bench/BenchView.tsx'));
+
+/** Sign-in before everything; then one frame round every view. */
+export function App() {
+  const { data: session, error, isLoading, refetch } = useSessionQuery();
+  const fault = error as CallFault | undefined;
+
+  if (isLoading) {
+    return (
+      <main className="grid min-h-dvh place-items-center">
+        <Sewing label={m.shell.loading} />
+      </main>
+    );
+  }
+  if (!session && fault?.kind === 'unreachable') {
+    return <Unreachable onRetry={() => void refetch()} />;
+  }
+  if (!session) return <SignIn />;
+  return (
+    <BrowserRouter>
+      <Frame session={session}>
+        <Suspense fallback={<Waiting />}>
+          <Routes>
+            <Route path="/" element={<RackView />} />
+            <Route path="/counter" element={<CounterView session={session} />} />
+            <Route path="/bench/:ticket" element={<BenchView session={session} />} />
+            <Route path="*" element={<NothingHere />} />
+          </Routes>
+        </Suspense>
+      </Frame>
+      <Toaster position="bottom-right" style={{ fontFamily: 'inherit' }} duration={6000} />
+    </BrowserRouter>
+  );
+}
+
+function Waiting() {
+  return (
+    <div className="p-8">
+      <Sewing label={m.shell.loading} />
+    </div>
+  );
+}
+
+function NothingHere() {
+  return (
+    <Blank title={m.shell.nothingHere}>
+      <Link to="/" className="inline-flex min-h-11 items-center underline underline-offset-4">
+        {m.shell.backToRack}
+      </Link>
+    </Blank>
+  );
+}
+
+function Unreachable({ onRetry }: { readonly onRetry: () => void }) {
+  useRetry(onRetry);
+  return (
+    <main>
+      <Blank title={m.shell.unreachableTitle}>
+        <p>{m.shell.unreachable}</p>
+        <Button look="main" onClick={onRetry}>
+          {m.shell.tryAgain}
+        </Button>
+      </Blank>
+    </main>
+  );
+}
+
+const RETRY_MS = 2_000;
+
+function useRetry(retry: () => void): void {
+  const latest = useRef(retry);
+  useEffect(() => {
+    latest.current = retry;
+  });
+  useEffect(() => {
+    const timer = setInterval(() => latest.current(), RETRY_MS);
+    return () => clearInterval(timer);
+  }, []);
+}

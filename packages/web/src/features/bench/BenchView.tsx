@@ -1,0 +1,188 @@
+import { assess, mayRecord, mayWorkAtBench, type Person, type Session } from '@nodo/contract';
+import { modelOf } from '@nodo/knowledge';
+import { useEffect, useMemo, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { usePeopleQuery } from '../../api/api.ts';
+import { m, write } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Blank, Sewing } from '../../ui/Stitches.tsx';
+import { Causes } from './Causes.tsx';
+import { Duties } from './Duties.tsx';
+import { MachineNow } from './MachineNow.tsx';
+import { SomethingElse } from './SomethingElse.tsx';
+import { Seam } from './seam/Seam.tsx';
+import { TakeBack } from './seam/TakeBack.tsx';
+import { type Choice, StepPane } from './step/StepPane.tsx';
+import { Tray } from './Tray.tsx';
+import { usePlan } from './usePlan.ts';
+import { useRecord } from './useRecord.ts';
+import { type ShownTicket, useShownTicket } from './useShownTicket.ts';
+
+/** One ticket at work. */
+export default function BenchView({ session }: { readonly session: Session }) {
+  const { ticket: id = '' } = useParams();
+  const { shown, fault, refetch } = useShownTicket(id, session);
+  if (shown?.ticket.intake) return <Bench key={id} shown={shown} session={session} />;
+  if (fault?.kind === 'refused') {
+    return (
+      <Blank title={m.refusals[fault.refusal.code](fault.refusal)}>
+        <p>{m.bench.missing}</p>
+        <Link to="/" className="inline-flex min-h-11 items-center underline underline-offset-4">
+          {m.shell.backToRack}
+        </Link>
+      </Blank>
+    );
+  }
+  if (fault) {
+    return (
+      <Blank title={m.bench.failed}>
+        <p>{m.shell.unreachable}</p>
+        <Button look="main" onClick={refetch}>
+          {m.shell.tryAgain}
+        </Button>
+      </Blank>
+    );
+  }
+  return (
+    <div className="p-8">
+      <Sewing label={m.shell.loading} />
+    </div>
+  );
+}
+
+function Bench({ shown, session }: { readonly shown: ShownTicket; readonly session: Session }) {
+  const { ticket, events } = shown;
+  const model = modelOf(ticket.intake?.family ?? '');
+  const assessment = useMemo(() => model && assess(ticket, model), [ticket, model]);
+  const plan = usePlan(ticket.id, events);
+  const send = useRecord(ticket, session);
+  const people = usePeopleById();
+  const [choice, setChoice] = useState<Choice>();
+  const [deferred, setDeferred] = useState<ReadonlySet<string>>(new Set());
+  const [elseOpen, setElseOpen] = useState(false);
+  const { role } = session.person;
+  const mayWork = mayWorkAtBench(role);
+
+  // What was chosen has been answered, here or on another screen: back to the proposal.
+  const { seq } = ticket;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the next entry is the reason
+  useEffect(
+    () => setChoice((held) => (keepsChoice(held, events.at(-1)) ? held : undefined)),
+    [seq],
+  );
+
+  if (!model || !assessment) return null;
+  return (
+    <div className="flex flex-1 flex-col lg:h-[calc(100dvh-3.4rem)] lg:min-h-[38rem] lg:flex-none">
+      <BenchHeader shown={shown} people={people} />
+      <Tray ticket={ticket.id} model={model} />
+      <div className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[17.5rem_minmax(0,1fr)_17.5rem]">
+        <div className="border-rule p-4 max-lg:order-2 max-lg:border-t lg:overflow-y-auto lg:border-r">
+          <Causes
+            model={model}
+            assessment={assessment}
+            reasons={plan?.reasons}
+            chosen={choice?.kind === 'cause' ? choice.cause : undefined}
+            onChoose={(cause) => setChoice({ kind: 'cause', cause })}
+          />
+        </div>
+        <section
+          aria-labelledby="step-title"
+          className="flex flex-col bg-paper px-6 pt-6 max-lg:order-1 lg:overflow-y-auto"
+        >
+          <StepPane
+            ticket={ticket}
+            model={model}
+            assessment={assessment}
+            plan={plan}
+            choice={choice}
+            onChoose={setChoice}
+            deferred={deferred}
+            onDefer={(what) => {
+              setDeferred(new Set([...deferred, what]));
+              setChoice(undefined);
+            }}
+            onSomethingElse={() => setElseOpen(true)}
+            record={send}
+            mayFind={mayRecord(role, 'findings-recorded')}
+            mayWork={mayWork}
+          />
+        </section>
+        <div className="border-rule p-4 max-lg:order-3 max-lg:border-t lg:overflow-y-auto lg:border-l">
+          <MachineNow ticket={ticket} model={model} record={send} mayWork={mayWork} />
+          <Duties
+            assessment={assessment}
+            model={model}
+            record={send}
+            mayWork={mayWork && ticket.status === 'open'}
+            onChooseCheck={(check) => setChoice({ kind: 'check', check })}
+          />
+        </div>
+      </div>
+      <div className="relative">
+        <TakeBack shown={shown} session={session} record={send} />
+        <Seam shown={shown} model={model} assessment={assessment} people={people} />
+      </div>
+      <SomethingElse
+        open={elseOpen}
+        onOpenChange={setElseOpen}
+        model={model}
+        record={send}
+        mayWork={mayWork}
+        onChoose={setChoice}
+      />
+    </div>
+  );
+}
+
+/** Preparing a chosen step (unplugging, opening, a gate) does not take the choice away. */
+function keepsChoice(choice: Choice | undefined, last: ShownTicket['events'][number] | undefined) {
+  if (!choice || !last) return false;
+  if (last.type === 'machine-opened' || last.type === 'machine-closed') return true;
+  return last.type === 'action-done' && !last.body.repair && choice.kind === 'check';
+}
+
+function usePeopleById(): ReadonlyMap<string, Person> {
+  const { data } = usePeopleQuery();
+  return useMemo(() => new Map((data ?? []).map((person) => [person.id, person])), [data]);
+}
+
+function BenchHeader({
+  shown: { ticket, events, customer },
+  people,
+}: {
+  readonly shown: ShownTicket;
+  readonly people: ReadonlyMap<string, Person>;
+}) {
+  const last = events.at(-1);
+  const lastBy = last && people.get(last.actor.person);
+  const { intake } = ticket;
+  if (!intake) return null;
+  return (
+    <div className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-rule px-5 py-2">
+      <span className="flex items-center gap-2 rounded-md bg-ink px-3 py-1 font-mono text-2xl font-bold text-ground">
+        <span aria-hidden="true" className="size-2 rounded-full bg-ground" />
+        {intake.tag}
+      </span>
+      <p className="min-w-0 text-lg leading-tight font-bold break-words">
+        {intake.label}
+        <span className="block text-sm font-normal text-quiet">
+          {[customer?.name, customer?.phone].filter(Boolean).join(', ')}
+        </span>
+      </p>
+      {intake.words && (
+        <blockquote
+          className="line-clamp-2 max-w-xl min-w-0 flex-1 border-l-3 border-own pl-3 text-quiet"
+          title={intake.words}
+        >
+          <span className="sr-only">{m.bench.machine.words}: </span>“{intake.words}”
+        </blockquote>
+      )}
+      {last && lastBy && (
+        <p className="ml-auto text-sm text-quiet">
+          {m.bench.lastEntry(lastBy.name, write.clock(last.observedAt))}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,94 @@
+import type { Assessment } from '@nodo/contract';
+import { chanceBand, type FindingWeight } from '@nodo/core';
+import type { FamilyModel } from '@nodo/knowledge';
+import { useState } from 'react';
+import { m, write } from '../../messages/index.ts';
+import { StandingMark } from './StandingMark.tsx';
+import { reasonWords } from './words.ts';
+
+const SHOWN = 4;
+const SHOWN_ALL = 20;
+
+interface CausesProps {
+  readonly model: FamilyModel;
+  readonly assessment: Assessment;
+  readonly reasons: ReadonlyMap<string, readonly FindingWeight[]> | undefined;
+  readonly chosen: string | undefined;
+  readonly onChoose: (cause: string) => void;
+}
+
+/** The likely causes with their chances, in numbers, bars and words, and why. */
+export function Causes({ model, assessment, reasons, chosen, onChoose }: CausesProps) {
+  const [all, setAll] = useState(false);
+  const words = m.bench.causes;
+  const shown = assessment.beliefs.slice(0, all ? SHOWN_ALL : SHOWN);
+  const nothingAsked = assessment.evidence.readings.length === 0;
+
+  return (
+    <section aria-labelledby="causes-title">
+      <h2
+        id="causes-title"
+        className="mb-2 flex items-center gap-1 text-sm font-semibold text-quiet"
+      >
+        {words.title} <StandingMark standing="tuned" />
+      </h2>
+      {nothingAsked && <p className="mb-2 text-sm text-quiet">{words.unasked}</p>}
+      <ol>
+        {shown.map(({ cause, is }) => {
+          const { speaksFor, against } = reasonWords(model, reasons?.get(cause));
+          const band = m.bench.chanceWords[chanceBand(is)];
+          return (
+            <li key={cause}>
+              <button
+                type="button"
+                aria-pressed={chosen === cause}
+                onClick={() => onChoose(cause)}
+                className="w-full rounded-md px-2 py-2 text-left hover:bg-sunk aria-pressed:bg-sunk"
+              >
+                <span className="flex items-baseline justify-between gap-3">
+                  <span className="font-semibold">{model.causes.get(cause)?.name}</span>
+                  <span className="font-mono">{write.percent(is)}</span>
+                </span>
+                <span aria-hidden="true" className="my-1.5 block h-1.5 rounded-full bg-sunk">
+                  <span
+                    className="block h-full rounded-full bg-own transition-[width] duration-300"
+                    style={{ width: `${Math.max(1, is * 100)}%` }}
+                  />
+                </span>
+                <span className="block text-sm text-quiet">
+                  {band}
+                  {speaksFor
+                    ? `, ${words.because(speaksFor)}`
+                    : !nothingAsked && !against && `, ${words.noReason}`}
+                  {against && `; ${words.against(against)}`}
+                </span>
+              </button>
+            </li>
+          );
+        })}
+      </ol>
+      <button
+        type="button"
+        onClick={() => setAll(!all)}
+        className="min-h-11 px-2 text-quiet underline underline-offset-4"
+      >
+        {all ? words.fewer : words.more(assessment.beliefs.length - SHOWN)}
+      </button>
+      {assessment.leftOut > 0 && (
+        <p className="px-2 text-sm text-quiet">{words.leftOut(assessment.leftOut)}</p>
+      )}
+      {assessment.contested.length > 0 && (
+        <div className="mt-2 border-l-3 border-dashed border-hazard px-3 py-1 text-sm">
+          <p>{words.contested}</p>
+          <ul className="font-semibold">
+            {assessment.contested.map(({ finding, check }) => (
+              <li key={finding}>
+                {model.checks.get(check)?.title}: {model.findings.get(finding)?.answer}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+    </section>
+  );
+}

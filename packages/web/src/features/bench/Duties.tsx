@@ -1,0 +1,153 @@
+import type { Assessment } from '@nodo/contract';
+import type { DutyStatus } from '@nodo/core';
+import type { FamilyModel } from '@nodo/knowledge';
+import { useState } from 'react';
+import { m, write } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { TextArea } from '../../ui/Field.tsx';
+import { Modal } from '../../ui/Modal.tsx';
+import type { RecordEntry } from './useRecord.ts';
+import { lowerFirst, requirementWords } from './words.ts';
+
+/** What must still be done before the knot may be tied. */
+export function Duties({
+  assessment,
+  model,
+  record,
+  mayWork,
+  onChooseCheck,
+}: {
+  readonly assessment: Assessment;
+  readonly model: FamilyModel;
+  readonly record: RecordEntry;
+  readonly mayWork: boolean;
+  readonly onChooseCheck: (check: string) => void;
+}) {
+  const [waiving, setWaiving] = useState<string>();
+  const words = m.bench.duties;
+  const owed = assessment.duties.filter(({ state }) => state === 'owed');
+  return (
+    <section aria-labelledby="duties-title" className="mt-5">
+      <h2 id="duties-title" className="mb-2 text-sm font-semibold text-quiet">
+        {words.title}
+      </h2>
+      {owed.length === 0 && <p>{words.none}</p>}
+      <ul className="flex flex-col gap-3">
+        {owed.map((duty) => (
+          <li key={duty.duty} className="border-l-3 border-dashed border-hazard pl-3">
+            <Duty
+              duty={duty}
+              model={model}
+              onChooseCheck={onChooseCheck}
+              onWaive={mayWork ? () => setWaiving(duty.duty) : undefined}
+            />
+          </li>
+        ))}
+      </ul>
+      <p className="mt-4 text-sm text-quiet">
+        {words.risk}{' '}
+        <strong className="font-mono text-base text-ink">{write.percent(assessment.risk)}</strong>
+      </p>
+      {waiving !== undefined && (
+        <WaiveSheet
+          text={model.duties.get(waiving)?.text ?? waiving}
+          onWaive={(reason) => {
+            if (record('duty-waived', { duty: waiving, reason })) setWaiving(undefined);
+          }}
+          onLeave={() => setWaiving(undefined)}
+        />
+      )}
+    </section>
+  );
+}
+
+function Duty({
+  duty,
+  model,
+  onChooseCheck,
+  onWaive,
+}: {
+  readonly duty: DutyStatus;
+  readonly model: FamilyModel;
+  readonly onChooseCheck: (check: string) => void;
+  readonly onWaive: (() => void) | undefined;
+}) {
+  const known = model.duties.get(duty.duty);
+  const { all, any } = duty.missing;
+  const link = 'min-h-11 text-left underline underline-offset-4';
+  return (
+    <>
+      <p className="font-semibold" title={known?.text}>
+        {known?.title}
+      </p>
+      <p className="text-sm text-quiet">
+        {any.length > 0 ? m.bench.duties.oneOf : m.bench.duties.left}
+      </p>
+      <ul className="flex flex-wrap gap-x-4 text-sm">
+        {[...all, ...any].map((requirement) => (
+          <li key={`${requirement.kind} ${requirement.id}`}>
+            {requirement.kind === 'check' ? (
+              <button type="button" className={link} onClick={() => onChooseCheck(requirement.id)}>
+                {lowerFirst(requirementWords(model, requirement))}
+              </button>
+            ) : (
+              <span className="inline-flex min-h-11 items-center">
+                {lowerFirst(requirementWords(model, requirement))}
+              </span>
+            )}
+          </li>
+        ))}
+        {onWaive && (
+          <li className="ml-auto">
+            <button type="button" onClick={onWaive} className={`${link} text-quiet`}>
+              {m.bench.duties.waive}
+            </button>
+          </li>
+        )}
+      </ul>
+    </>
+  );
+}
+
+function WaiveSheet({
+  text,
+  onWaive,
+  onLeave,
+}: {
+  readonly text: string;
+  readonly onWaive: (reason: string) => void;
+  readonly onLeave: () => void;
+}) {
+  const [reason, setReason] = useState('');
+  const words = m.bench.duties;
+  return (
+    <Modal
+      open
+      onOpenChange={(open) => !open && onLeave()}
+      title={words.waiveTitle}
+      closeLabel={words.cancel}
+    >
+      <p className="mb-3 border-l-3 border-dashed border-hazard pl-3">{text}</p>
+      <TextArea
+        label={words.waiveWhy}
+        hint={words.waiveNote}
+        rows={3}
+        maxLength={500}
+        value={reason}
+        onChange={(event) => setReason(event.target.value)}
+      />
+      <div className="mt-4 flex gap-3">
+        <Button
+          look="hazard"
+          disabled={reason.trim().length < 3}
+          onClick={() => onWaive(reason.trim())}
+        >
+          {words.waive}
+        </Button>
+        <Button look="quiet" onClick={onLeave}>
+          {words.cancel}
+        </Button>
+      </div>
+    </Modal>
+  );
+}

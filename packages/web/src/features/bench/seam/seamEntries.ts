@@ -1,0 +1,105 @@
+import type { Assessment, Ticket, TicketEvent } from '@nodo/contract';
+import type { FamilyModel } from '@nodo/knowledge';
+import { m } from '../../../messages/index.ts';
+import type { ShownTicket } from '../useShownTicket.ts';
+import { lowerFirst } from '../words.ts';
+
+/** One stitch of the seam. */
+export interface SeamEntry {
+  readonly id: string;
+  /** Above: what was seen. Below: what was done. */
+  readonly side: 'above' | 'below';
+  readonly text: string;
+  readonly at: string;
+  readonly person: string;
+  readonly mark: 'stitch' | 'knot' | 'crossed';
+  readonly state: 'kept' | 'waiting' | 'corrected';
+}
+
+/** The ticket's history as stitches, oldest first. */
+export function seamEntries(
+  { ticket, events, waiting }: Omit<ShownTicket, 'customer'>,
+  model: FamilyModel,
+  { contested }: Assessment,
+): readonly SeamEntry[] {
+  const crossed = new Set(contested.flatMap(({ answers }) => answers.map(({ seq }) => seq)));
+  return events.map((event) => ({
+    id: event.id,
+    ...told(event, model, ticket),
+    at: event.observedAt,
+    person: event.actor.person,
+    mark: event.type === 'ticket-closed' ? 'knot' : crossed.has(event.seq) ? 'crossed' : 'stitch',
+    state: ticket.corrected.has(event.id)
+      ? 'corrected'
+      : waiting.has(event.id)
+        ? 'waiting'
+        : 'kept',
+  }));
+}
+
+function told(
+  event: TicketEvent,
+  model: FamilyModel,
+  ticket: Ticket,
+): Pick<SeamEntry, 'side' | 'text'> {
+  const above = (text: string) => ({ side: 'above', text }) as const;
+  const below = (text: string) => ({ side: 'below', text }) as const;
+  switch (event.type) {
+    case 'intake-taken':
+      return above(m.seam.takenIn);
+    case 'findings-recorded':
+      return above(lookWords(model, event.body.check, event.body.answers));
+    case 'could-not-tell':
+      return above(m.seam.couldNotTell(titleOf(model, event.body.check)));
+    case 'observation-noted':
+      return above(`“${event.body.words}”`);
+    case 'action-done': {
+      const title = model.actions.get(event.body.action)?.title ?? event.body.action;
+      return below(event.body.note ? `${title}: ${event.body.note}` : title);
+    }
+    case 'machine-opened': {
+      const titles = event.body.states.map(
+        (state) => model.access.find(({ id }) => id === state)?.title ?? state,
+      );
+      return below(m.seam.opened(titles.map(lowerFirst).join(', ')));
+    }
+    case 'machine-closed':
+      return below(m.seam.closedUp);
+    case 'plan-chosen':
+      return below(m.seam.plan(m.seam.plans[event.body.plan]));
+    case 'duty-waived':
+      return below(
+        m.seam.waived(
+          lowerFirst(model.duties.get(event.body.duty)?.text ?? event.body.duty),
+          event.body.reason,
+        ),
+      );
+    case 'entry-corrected': {
+      const earlier = ticket.entries.find(({ id }) => id === event.body.corrects);
+      return earlier?.type === 'action-done' ? below(m.seam.correction) : above(m.seam.correction);
+    }
+    case 'ticket-closed':
+      return below(m.seam.knot);
+    case 'ticket-reopened':
+      return below(m.seam.reopened(event.body.reason));
+    case 'machine-collected':
+      return below(m.seam.collected);
+  }
+}
+
+function lookWords(
+  model: FamilyModel,
+  checkId: string,
+  answers: Readonly<Record<string, 'yes' | 'no'>>,
+): string {
+  const seen = Object.entries(answers)
+    .filter(([, answer]) => answer === 'yes')
+    .map(([id]) => model.findings.get(id)?.answer ?? id);
+  const title = titleOf(model, checkId);
+  if (checkId === 'complaint' || checkId === 'context') return seen.join(', ') || title;
+  return `${title}: ${seen.length > 0 ? lowerFirst(seen.join(', ')) : lowerFirst(model.checks.get(checkId)?.normal ?? '')}`;
+}
+
+function titleOf(model: FamilyModel, check: string): string {
+  return model.checks.get(check)?.title ?? check;
+}

@@ -1,0 +1,227 @@
+import { checkMinutes, gatesUnmet, type Ticket } from '@nodo/contract';
+import { type CheckProposal, openingChain } from '@nodo/core';
+import type { FamilyCheck, FamilyModel } from '@nodo/knowledge';
+import { TriangleAlert } from 'lucide-react';
+import { useState } from 'react';
+import { MachineDrawing } from '../../../drawing/MachineDrawing.tsx';
+import { m, write } from '../../../messages/index.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { StandingMark } from '../StandingMark.tsx';
+import type { RecordEntry } from '../useRecord.ts';
+import { gateWords, lowerFirst } from '../words.ts';
+import { AnswerButton } from './AnswerButton.tsx';
+import { useDigitKeys } from './useDigitKeys.ts';
+
+interface CheckStepProps {
+  readonly check: FamilyCheck;
+  readonly heading: string;
+  readonly ticket: Ticket;
+  readonly model: FamilyModel;
+  /** What the planner says of it; undefined for a check that a person chose. */
+  readonly proposal: CheckProposal | undefined;
+  /** Sum of the causes' uncertainty now, to tell a share of. Bits. */
+  readonly doubt: number;
+  readonly record: RecordEntry;
+  readonly mayWork: boolean;
+  readonly onChooseCheck: (check: string) => void;
+}
+
+/** One check: what to do, what must be opened for it, and its answers as big buttons. */
+export function CheckStep(props: CheckStepProps) {
+  const { check, heading, ticket, model, proposal, doubt } = props;
+  const minutes = checkMinutes(ticket, model, check);
+  const toOpen = openingChain(model.access, ticket.open, check.access);
+  const share = proposal && doubt > 0 ? proposal.bits / doubt : 0;
+  return (
+    <div className="flex flex-col gap-6 xl:flex-row">
+      <div className="min-w-0 flex-1">
+        <p className="text-sm font-semibold text-quiet">{heading}</p>
+        <h1 className="mt-1 text-3xl leading-tight font-bold text-balance" id="step-title">
+          {check.title}
+        </h1>
+        <p className="mt-2 flex flex-wrap items-center gap-x-5 text-quiet">
+          <span>
+            <strong className="font-mono text-ink">{write.minutes(minutes)}</strong>{' '}
+            {m.bench.step.minutes} <StandingMark standing="common-practice" />
+          </span>
+          {share >= 0.005 && <span>{m.bench.step.clearsUp(write.percent(share))}</span>}
+          <span>
+            {toOpen.length > 0
+              ? m.bench.step.opens(toOpen.map(({ title }) => lowerFirst(title)).join(', '))
+              : m.bench.step.nothingToOpen}
+          </span>
+        </p>
+        <p className="mt-3 max-w-prose text-lg leading-snug">{check.how}</p>
+        {check.tools && (
+          <p className="mt-1 text-quiet">{m.bench.step.tools(check.tools.join(', '))}</p>
+        )}
+        {check.hazard && <Caution text={m.bench.hazards[check.hazard]} />}
+        <div className="mt-4">
+          <Preparation {...props} />
+        </div>
+      </div>
+      <MachineDrawing
+        family={model.family}
+        place={check.place}
+        presserDown={check.id === 'pull-foot-down'}
+      />
+    </div>
+  );
+}
+
+export function Caution({ text }: { readonly text: string }) {
+  return (
+    <p className="mt-3 flex max-w-prose gap-2 rounded-md bg-hazard-wash px-3 py-2 font-semibold text-hazard">
+      <TriangleAlert aria-hidden size={20} className="mt-0.5 shrink-0" />
+      {text}
+    </p>
+  );
+}
+
+/** What stands before the answers: a gate, unplugging, opening, closing; then the answers. */
+function Preparation(props: CheckStepProps) {
+  const { check, ticket, model, record, mayWork, onChooseCheck } = props;
+  const words = m.bench.step;
+  const gates = gatesUnmet(ticket, model, `check:${check.id}`);
+  const toOpen = openingChain(model.access, ticket.open, check.access);
+
+  if (!mayWork && (gates.length > 0 || toOpen.length > 0)) return <p>{words.noRights}</p>;
+  if (gates.length > 0) {
+    return (
+      <StepList heading={words.gate}>
+        {gates.map((gate, place) => {
+          const [, kind, id = ''] = /^(check|action):([a-z0-9-]+)/.exec(gate) ?? [];
+          return (
+            <AnswerButton
+              key={gate}
+              digit={place + 1}
+              text={
+                kind === 'check' ? words.gateCheck(gateWords(model, gate)) : gateWords(model, gate)
+              }
+              onPress={() =>
+                kind === 'check' ? onChooseCheck(id) : record('action-done', { action: id })
+              }
+            />
+          );
+        })}
+      </StepList>
+    );
+  }
+  if (toOpen.length > 0) {
+    const target = toOpen.at(-1);
+    if (ticket.power === 'on') {
+      return (
+        <StepList heading={words.unplugFirst} caution={toOpen[0]?.safety}>
+          <AnswerButton
+            digit={1}
+            text={words.unplugged}
+            onPress={() => record('action-done', { action: 'power-off-confirmed' })}
+          />
+        </StepList>
+      );
+    }
+    return (
+      <StepList heading={words.openFirst}>
+        <ol className="mb-2 list-decimal pl-6">
+          {toOpen.map(({ id, title, means }) => (
+            <li key={id}>
+              <strong>{title}.</strong> <span className="text-quiet">{means}.</span>
+            </li>
+          ))}
+        </ol>
+        <AnswerButton
+          digit={1}
+          text={words.opened(target?.title ?? '')}
+          onPress={() => target && record('machine-opened', { state: target.id })}
+        />
+      </StepList>
+    );
+  }
+  if (check.needs === 'sews' && (ticket.open.size > 0 || ticket.power === 'off')) {
+    return <CloseFirst ticket={ticket} record={record} mayWork={mayWork} />;
+  }
+  return <Answers key={check.id} {...props} />;
+}
+
+/** The machine must be together and plugged in before it can sew. */
+export function CloseFirst({
+  ticket,
+  record,
+  mayWork,
+}: Pick<CheckStepProps, 'ticket' | 'record' | 'mayWork'>) {
+  const words = m.bench.step;
+  if (!mayWork) return <p>{words.noRights}</p>;
+  return (
+    <StepList heading={words.closeFirst}>
+      {ticket.open.size > 0 ? (
+        <AnswerButton digit={1} text={words.closed} onPress={() => record('machine-closed', {})} />
+      ) : (
+        <AnswerButton
+          digit={1}
+          text={words.pluggedIn}
+          onPress={() => record('action-done', { action: 'power-on' })}
+        />
+      )}
+    </StepList>
+  );
+}
+
+export function StepList({
+  heading,
+  caution,
+  children,
+}: {
+  readonly heading: string;
+  readonly caution?: string | undefined;
+  readonly children: React.ReactNode;
+}) {
+  return (
+    <div>
+      <p className="mb-2 font-semibold">{heading}</p>
+      {caution && <Caution text={`${caution}.`} />}
+      <div className="mt-2 flex max-w-xl flex-col gap-2.5">{children}</div>
+    </div>
+  );
+}
+
+/** Digit 1 is "nothing wrong"; then one digit a finding. */
+function Answers({ check, record }: CheckStepProps) {
+  const [seen, setSeen] = useState<ReadonlySet<string>>(new Set());
+  const words = m.bench.step;
+  const oneTap = check.oneOf === true || check.findings.length === 1;
+
+  const log = (yes: ReadonlySet<string>) =>
+    record('findings-recorded', {
+      check: check.id,
+      answers: Object.fromEntries(
+        check.findings.map(({ id }) => [id, yes.has(id) ? ('yes' as const) : ('no' as const)]),
+      ),
+    });
+  const toggle = (id: string) => {
+    const next = new Set(seen);
+    if (!next.delete(id)) next.add(id);
+    setSeen(next);
+  };
+  useDigitKeys({ ['Enter']: () => seen.size > 0 && log(seen) });
+
+  return (
+    <div className="flex max-w-xl flex-col gap-2.5">
+      {!oneTap && <p className="text-quiet">{words.severalSeen}</p>}
+      <AnswerButton digit={1} text={check.normal} onPress={() => log(new Set())} sound />
+      {check.findings.map(({ id, answer }, place) => (
+        <AnswerButton
+          key={id}
+          digit={place + 2}
+          text={answer}
+          pressed={oneTap ? undefined : seen.has(id)}
+          onPress={() => (oneTap ? log(new Set([id])) : toggle(id))}
+        />
+      ))}
+      {seen.size > 0 && (
+        <Button look="main" className="min-h-14 text-lg" onClick={() => log(seen)}>
+          {words.logSeen(seen.size)}
+        </Button>
+      )}
+    </div>
+  );
+}

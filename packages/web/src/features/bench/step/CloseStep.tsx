@@ -1,0 +1,124 @@
+import type { Assessment, Ticket } from '@nodo/contract';
+import type { FamilyModel } from '@nodo/knowledge';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { m, write } from '../../../messages/index.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { TextField } from '../../../ui/Field.tsx';
+import type { RecordEntry } from '../useRecord.ts';
+import { lowerFirst } from '../words.ts';
+import { AnswerButton } from './AnswerButton.tsx';
+
+interface CloseStepProps {
+  readonly ticket: Ticket;
+  readonly model: FamilyModel;
+  readonly assessment: Assessment;
+  readonly record: RecordEntry;
+  readonly mayWork: boolean;
+}
+
+/** Everything owed is done: tie the knot. */
+export function CloseStep({ assessment, model, record, mayWork }: CloseStepProps) {
+  const words = m.bench.step;
+  return (
+    <div className="max-w-2xl">
+      <KnotPicture />
+      <h1 className="mt-2 text-3xl font-bold" id="step-title">
+        {words.readyTitle}
+      </h1>
+      <p className="mt-3 text-lg">{words.ready(write.percent(assessment.risk))}</p>
+      <Waived model={model} assessment={assessment} />
+      <div className="mt-5 flex max-w-xl flex-col">
+        {mayWork ? (
+          <AnswerButton digit={1} text={words.tie} onPress={() => record('ticket-closed', {})} />
+        ) : (
+          <p>{words.noRights}</p>
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** The ticket is closed: hand the machine over, or take it back to the bench. */
+export function ClosedStep({ ticket, assessment, model, record, mayWork }: CloseStepProps) {
+  const [reopening, setReopening] = useState(false);
+  const [reason, setReason] = useState('');
+  const words = m.bench.step;
+  const gone = ticket.status === 'collected';
+  return (
+    <div className="max-w-2xl">
+      <KnotPicture />
+      <h1 className="mt-2 text-3xl font-bold" id="step-title">
+        {words.closedTitle}
+      </h1>
+      {ticket.closing && (
+        <p className="mt-3 text-lg">
+          {words.closedLine(write.percent(ticket.closing.snapshot.risk))}
+        </p>
+      )}
+      <Waived model={model} assessment={assessment} />
+      {gone && <p className="mt-3">{words.gone}</p>}
+      {!gone && (
+        <div className="mt-5 flex flex-wrap gap-3">
+          <Button look="main" onClick={() => record('machine-collected', {})}>
+            {words.collected}
+          </Button>
+          {mayWork && !reopening && (
+            <Button onClick={() => setReopening(true)}>{words.reopen}</Button>
+          )}
+        </div>
+      )}
+      {reopening && !gone && (
+        <form
+          className="mt-4 flex max-w-xl flex-col gap-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            record('ticket-reopened', { reason });
+          }}
+        >
+          <TextField
+            label={words.reopenWhy}
+            value={reason}
+            maxLength={500}
+            autoFocus
+            onChange={(event) => setReason(event.target.value)}
+          />
+          <Button type="submit" disabled={reason.trim().length < 3}>
+            {words.reopen}
+          </Button>
+        </form>
+      )}
+      <Link to="/" className="mt-5 inline-flex min-h-11 items-center underline underline-offset-4">
+        {words.toRack}
+      </Link>
+    </div>
+  );
+}
+
+function Waived({ model, assessment }: Pick<CloseStepProps, 'model' | 'assessment'>) {
+  const waived = assessment.duties.filter(({ state }) => state === 'waived');
+  if (waived.length === 0) return null;
+  const list = waived
+    .map(({ duty }) => lowerFirst(model.duties.get(duty)?.text ?? duty))
+    .join('; ');
+  return <p className="mt-2 text-quiet">{m.bench.step.waivedLine(list)}</p>;
+}
+
+function KnotPicture() {
+  return (
+    <svg width="180" height="54" viewBox="0 0 180 54" fill="none" aria-hidden="true">
+      <path
+        d="M2 27H56C92 27 78 4 98 4S118 34 98 34 84 10 108 16 120 27 178 27"
+        stroke="var(--above)"
+        strokeWidth="5"
+        strokeLinecap="round"
+      />
+      <path
+        d="M2 40H66C88 40 96 48 110 44S126 40 178 40"
+        stroke="var(--below)"
+        strokeWidth="5"
+        strokeLinecap="round"
+      />
+    </svg>
+  );
+}

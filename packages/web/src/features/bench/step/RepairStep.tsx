@@ -1,0 +1,200 @@
+import type { Ticket } from '@nodo/contract';
+import type { CauseBelief, FindingWeight } from '@nodo/core';
+import type { ActionSource, FamilyModel } from '@nodo/knowledge';
+import { m, write } from '../../../messages/index.ts';
+import { Button } from '../../../ui/Button.tsx';
+import type { RecordEntry } from '../useRecord.ts';
+import { findingWords } from '../words.ts';
+import { AnswerButton } from './AnswerButton.tsx';
+import { Caution, StepList } from './CheckStep.tsx';
+
+interface RepairStepProps {
+  readonly cause: string;
+  readonly heading: string;
+  readonly belief: CauseBelief | undefined;
+  readonly weights: readonly FindingWeight[] | undefined;
+  readonly ticket: Ticket;
+  readonly model: FamilyModel;
+  readonly record: RecordEntry;
+  readonly mayWork: boolean;
+  readonly onChooseCheck: (check: string) => void;
+  /** Puts the repair off and looks on. */
+  readonly onLookFurther: (() => void) | undefined;
+}
+
+/** One cause: how sure, why, and what puts it right. */
+export function RepairStep({
+  cause,
+  heading,
+  belief,
+  weights,
+  model,
+  record,
+  mayWork,
+  onChooseCheck,
+  onLookFurther,
+}: RepairStepProps) {
+  const known = model.causes.get(cause);
+  const actions = [...model.actions.values()].filter(({ treats }) => treats.includes(cause));
+  const words = m.bench.step;
+  if (!known) return null;
+  return (
+    <div className="max-w-2xl">
+      <p className="text-sm font-semibold text-quiet">{heading}</p>
+      <h1 className="mt-1 text-3xl leading-tight font-bold text-balance" id="step-title">
+        {known.name}
+      </h1>
+      {belief && (
+        <p className="mt-2 text-quiet">
+          {words.wasChance(write.percent(belief.was), write.percent(belief.is))}
+        </p>
+      )}
+      <p className="mt-3 text-lg leading-snug">{known.remedy}</p>
+      {actions
+        .flatMap(({ hazard }) => hazard ?? [])
+        .slice(0, 1)
+        .map((hazard) => (
+          <Caution key={hazard} text={m.bench.hazards[hazard]} />
+        ))}
+      <div className="mt-4">
+        {mayWork ? (
+          <StepList heading={words.didIt}>
+            {actions.map((action, place) => (
+              <AnswerButton
+                key={action.id}
+                digit={place + 1}
+                text={`${action.title}, ${write.minutes(action.minutes)} ${words.minutes}`}
+                onPress={() => record('action-done', { action: action.id })}
+              />
+            ))}
+          </StepList>
+        ) : (
+          <p>{words.noRights}</p>
+        )}
+      </div>
+      {onLookFurther && (
+        <Button className="mt-3" onClick={onLookFurther}>
+          {words.lookFurther}
+        </Button>
+      )}
+      <Reasons model={model} weights={weights} />
+      <CauseChecks cause={cause} model={model} onChooseCheck={onChooseCheck} />
+    </div>
+  );
+}
+
+function Reasons({
+  model,
+  weights,
+}: {
+  readonly model: FamilyModel;
+  readonly weights: readonly FindingWeight[] | undefined;
+}) {
+  const told = (weights ?? []).filter(({ weight }) => Math.abs(weight) >= SLIGHT).slice(0, 6);
+  if (told.length === 0) return null;
+  return (
+    <section className="mt-6">
+      <h2 className="mb-1 text-sm font-semibold text-quiet">{m.bench.step.speaks}</h2>
+      <ul>
+        {told.map(({ finding, epoch, present, weight }) => (
+          <li key={`${finding} ${epoch}`} className="flex gap-3">
+            <span className="w-36 shrink-0 text-quiet">
+              {m.bench.step.weight(sizeOf(weight), weight > 0)}
+            </span>
+            {findingWords(model, finding, present)}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** Odds of 2, 5 and 20 to 1, as natural logarithms. */
+const SLIGHT = 0.7;
+const CLEAR = 1.6;
+const STRONG = 3;
+
+function sizeOf(weight: number): 'strong' | 'clear' | 'slight' {
+  const size = Math.abs(weight);
+  return size >= STRONG ? 'strong' : size >= CLEAR ? 'clear' : 'slight';
+}
+
+function CauseChecks({
+  cause,
+  model,
+  onChooseCheck,
+}: Pick<RepairStepProps, 'cause' | 'model' | 'onChooseCheck'>) {
+  const strong = new Set([
+    ...(model.causes.get(cause)?.shows.sure ?? []),
+    ...(model.causes.get(cause)?.shows.usual ?? []),
+  ]);
+  const checks = [...model.checks.values()].filter(
+    ({ id, findings }) =>
+      !INTERVIEWED.has(id) && findings.some((finding) => strong.has(finding.id)),
+  );
+  if (checks.length === 0) return null;
+  return (
+    <section className="mt-6">
+      <h2 className="text-sm font-semibold text-quiet">{m.bench.step.finds}</h2>
+      <ul className="flex flex-wrap gap-x-5">
+        {checks.map(({ id, title }) => (
+          <li key={id}>
+            <button
+              type="button"
+              className="min-h-11 underline underline-offset-4"
+              onClick={() => onChooseCheck(id)}
+            >
+              {title}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+const INTERVIEWED: ReadonlySet<string> = new Set(['complaint', 'context']);
+
+/** A duty that only an action clears. */
+export function ActionStep({
+  duty,
+  actions,
+  model,
+  record,
+  mayWork,
+}: {
+  readonly duty: string;
+  readonly actions: readonly string[];
+  readonly model: FamilyModel;
+  readonly record: RecordEntry;
+  readonly mayWork: boolean;
+}) {
+  const known = model.duties.get(duty);
+  const offered: ActionSource[] = actions.flatMap((id) => model.actions.get(id) ?? []);
+  return (
+    <div className="max-w-2xl">
+      <p className="text-sm font-semibold text-quiet">{m.bench.step.duty}</p>
+      <h1 className="mt-1 text-3xl leading-tight font-bold text-balance" id="step-title">
+        {known?.text}
+      </h1>
+      <p className="mt-3 text-lg leading-snug">{known && m.bench.duties.why(known.why)}</p>
+      {known?.hazard && <Caution text={m.bench.hazards[known.hazard]} />}
+      <div className="mt-4">
+        {mayWork ? (
+          <StepList heading={m.bench.step.didIt}>
+            {offered.map((action, place) => (
+              <AnswerButton
+                key={action.id}
+                digit={place + 1}
+                text={action.title}
+                onPress={() => record('action-done', { action: action.id })}
+              />
+            ))}
+          </StepList>
+        ) : (
+          <p>{m.bench.step.noRights}</p>
+        )}
+      </div>
+    </div>
+  );
+}

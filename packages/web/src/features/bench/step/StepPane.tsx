@@ -1,0 +1,196 @@
+import { type Assessment, type NextStep, nextStep, type Ticket } from '@nodo/contract';
+import type { FamilyModel } from '@nodo/knowledge';
+import { useMemo } from 'react';
+import { m } from '../../../messages/index.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { Key } from '../../../ui/Key.tsx';
+import { Sewing } from '../../../ui/Stitches.tsx';
+import type { Plan } from '../../../workers/planner.worker.ts';
+import type { RecordEntry } from '../useRecord.ts';
+import { CheckStep, CloseFirst } from './CheckStep.tsx';
+import { ClosedStep, CloseStep } from './CloseStep.tsx';
+import { ActionStep, RepairStep } from './RepairStep.tsx';
+import { useDigitKeys } from './useDigitKeys.ts';
+
+/** What a person picked instead of the proposal. */
+export type Choice =
+  | { readonly kind: 'check'; readonly check: string }
+  | { readonly kind: 'cause'; readonly cause: string };
+
+interface StepPaneProps {
+  readonly ticket: Ticket;
+  readonly model: FamilyModel;
+  readonly assessment: Assessment;
+  readonly plan: Plan | undefined;
+  readonly choice: Choice | undefined;
+  readonly onChoose: (choice: Choice | undefined) => void;
+  readonly deferred: ReadonlySet<string>;
+  readonly onDefer: (id: string) => void;
+  readonly onSomethingElse: () => void;
+  readonly record: RecordEntry;
+  readonly mayFind: boolean;
+  readonly mayWork: boolean;
+}
+
+/** The middle of the bench: the one thing to do next, and the ways out of it. */
+export function StepPane(props: StepPaneProps) {
+  const { ticket, model, assessment, plan, choice, onChoose, deferred } = props;
+  const step = useMemo(
+    () =>
+      plan &&
+      nextStep(
+        ticket,
+        model,
+        withoutDeferredCauses(assessment, deferred),
+        plan.proposals,
+        deferred,
+      ),
+    [ticket, model, assessment, plan, deferred],
+  );
+  if (ticket.status !== 'open') return <ClosedStep {...props} />;
+  return (
+    <>
+      <div className="flex-1">
+        <StepBody {...props} step={step} />
+      </div>
+      <WaysOut
+        {...props}
+        check={choice ? (choice.kind === 'check' ? choice.check : undefined) : checkOf(step)}
+        onBack={choice && (() => onChoose(undefined))}
+      />
+    </>
+  );
+}
+
+function checkOf(step: NextStep | undefined): string | undefined {
+  return step?.kind === 'check' ? step.check : undefined;
+}
+
+/** A cause that was put off is not proposed for repair again on this screen. */
+function withoutDeferredCauses(assessment: Assessment, deferred: ReadonlySet<string>): Assessment {
+  if (deferred.size === 0) return assessment;
+  return {
+    ...assessment,
+    beliefs: assessment.beliefs.filter(({ cause }) => !deferred.has(`cause:${cause}`)),
+  };
+}
+
+function StepBody(props: StepPaneProps & { readonly step: NextStep | undefined }) {
+  const { step, choice, model, plan, assessment, onChoose, onDefer, mayWork, ticket, record } =
+    props;
+  const words = m.bench.step;
+  const chooseCheck = (check: string) => onChoose({ kind: 'check', check });
+
+  const checkStep = (id: string, heading: string) => {
+    const check = model.checks.get(id);
+    if (!check) return null;
+    return (
+      <CheckStep
+        key={id}
+        check={check}
+        heading={heading}
+        ticket={ticket}
+        model={model}
+        proposal={plan?.proposals.find((proposal) => proposal.check === id)}
+        doubt={doubtOf(assessment)}
+        record={record}
+        mayWork={mayWork}
+        onChooseCheck={chooseCheck}
+      />
+    );
+  };
+  const repairStep = (cause: string, heading: string, proposed: boolean) => (
+    <RepairStep
+      key={cause}
+      cause={cause}
+      heading={heading}
+      belief={assessment.beliefs.find((belief) => belief.cause === cause)}
+      weights={plan?.reasons.get(cause)}
+      ticket={ticket}
+      model={model}
+      record={record}
+      mayWork={mayWork}
+      onChooseCheck={chooseCheck}
+      onLookFurther={proposed ? () => onDefer(`cause:${cause}`) : undefined}
+    />
+  );
+
+  if (choice?.kind === 'check') return checkStep(choice.check, words.chosen);
+  if (choice?.kind === 'cause') return repairStep(choice.cause, words.cause, false);
+  if (!step) return <Sewing label={words.reckoning} />;
+  switch (step.kind) {
+    case 'check':
+      return checkStep(step.check, step.because === 'duty' ? words.duty : words.check);
+    case 'repair':
+      return repairStep(step.cause, words.repair, true);
+    case 'action':
+      return <ActionStep {...props} duty={step.duty} actions={step.actions} />;
+    case 'waive':
+      return <ActionStep {...props} duty={step.duty} actions={[]} />;
+    case 'close-machine':
+      return (
+        <div>
+          <h1 className="mb-4 text-3xl font-bold" id="step-title">
+            {words.closeFirst}
+          </h1>
+          <CloseFirst ticket={ticket} record={record} mayWork={mayWork} />
+        </div>
+      );
+    case 'close-ticket':
+      return <CloseStep {...props} />;
+  }
+}
+
+/** How much is unknown about all causes together, in bits. */
+function doubtOf({ beliefs }: Assessment): number {
+  return beliefs.reduce((sum, { is }) => {
+    if (is <= 0 || is >= 1) return sum;
+    return sum - is * Math.log2(is) - (1 - is) * Math.log2(1 - is);
+  }, 0);
+}
+
+/** Always one tap away: cannot tell, not now, something else, back. */
+function WaysOut({
+  check,
+  record,
+  onDefer,
+  onSomethingElse,
+  onBack,
+  mayFind,
+}: StepPaneProps & {
+  readonly check: string | undefined;
+  readonly onBack: (() => void) | undefined;
+}) {
+  const words = m.bench.step;
+  const cannotTell = () => check && record('could-not-tell', { check });
+  const notNow = () => check && onDefer(check);
+  useDigitKeys({
+    0: () => mayFind && cannotTell(),
+    n: notNow,
+    s: onSomethingElse,
+    ...(onBack ? { Escape: onBack } : {}),
+  });
+  if (!mayFind) return null;
+  return (
+    <div className="sticky bottom-0 mt-4 flex flex-wrap items-center gap-x-2 border-t border-rule bg-paper py-1.5">
+      {check && (
+        <>
+          <Button look="quiet" onClick={cannotTell}>
+            <Key>0</Key> {words.cannotTell}
+          </Button>
+          <Button look="quiet" onClick={notNow}>
+            <Key>n</Key> {words.notNow}
+          </Button>
+        </>
+      )}
+      <Button look="quiet" onClick={onSomethingElse}>
+        <Key>s</Key> {words.somethingElse}
+      </Button>
+      {onBack && (
+        <Button look="quiet" className="ml-auto" onClick={onBack}>
+          {words.backToProposal}
+        </Button>
+      )}
+    </div>
+  );
+}

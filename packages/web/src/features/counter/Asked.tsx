@@ -1,0 +1,99 @@
+import type { Finding } from '@nodo/knowledge';
+import { m } from '../../messages/index.ts';
+import { complaintGroups } from './complaintGroups.ts';
+
+/** What the customer reports: ticked is yes, unticked is not asked. */
+export function ComplaintTicks({
+  findings,
+  ticked,
+  onChange,
+}: {
+  readonly findings: readonly Finding[];
+  readonly ticked: readonly string[];
+  readonly onChange: (ticked: readonly string[]) => void;
+}) {
+  return (
+    <fieldset className="mt-5">
+      <legend className="font-semibold">{m.counter.ticks}</legend>
+      <p className="mb-2 text-sm text-quiet">{m.counter.ticksHint}</p>
+      <div className="grid gap-x-6 gap-y-3 md:grid-cols-2 xl:grid-cols-4">
+        {complaintGroups(findings).map(({ name, findings: inGroup }) => (
+          <div key={name}>
+            <h3 className="text-sm font-semibold text-quiet">{m.counter.groups[name]}</h3>
+            {inGroup.map(({ id, answer }) => (
+              <label
+                key={id}
+                className="flex min-h-11 items-center gap-3 rounded px-1 leading-tight hover:bg-sunk"
+              >
+                <input
+                  type="checkbox"
+                  checked={ticked.includes(id)}
+                  onChange={({ target }) =>
+                    onChange(target.checked ? [...ticked, id] : ticked.filter((one) => one !== id))
+                  }
+                  className="size-5 shrink-0 accent-own"
+                />
+                {answer}
+              </label>
+            ))}
+          </div>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+type Answers = Readonly<Record<string, 'yes' | 'no'>>;
+
+/** What was asked about the work and the beginning: yes, no, or not asked. */
+export function ContextAnswers({
+  findings,
+  answers,
+  onChange,
+}: {
+  readonly findings: readonly Finding[];
+  readonly answers: Answers;
+  readonly onChange: (answers: Answers) => void;
+}) {
+  const choose = (id: string, answer: 'yes' | 'no' | 'not-asked') => {
+    const { [id]: _before, ...others } = answers;
+    onChange(answer === 'not-asked' ? others : { ...others, [id]: answer });
+  };
+  return (
+    <fieldset className="mt-5">
+      <legend className="font-semibold">{m.counter.context}</legend>
+      <p className="mb-2 text-sm text-quiet">{m.counter.contextHint}</p>
+      <ul className="grid gap-x-8 xl:grid-cols-2">
+        {findings.map(({ id, answer }) => (
+          <li
+            key={id}
+            className="flex items-center justify-between gap-3 border-b border-rule py-0.5"
+          >
+            <span id={`context-${id}`}>{answer}</span>
+            <span role="radiogroup" aria-labelledby={`context-${id}`} className="flex shrink-0">
+              {(['yes', 'no', 'not-asked'] as const).map((choice) => (
+                <label
+                  key={choice}
+                  className="grid min-h-11 min-w-11 place-items-center rounded px-2 text-sm text-quiet hover:bg-sunk has-checked:bg-ink has-checked:font-semibold has-checked:text-ground has-focus-visible:outline-3 has-focus-visible:outline-own"
+                >
+                  <input
+                    type="radio"
+                    name={`context-${id}`}
+                    className="sr-only"
+                    checked={(answers[id] ?? 'not-asked') === choice}
+                    onChange={() => choose(id, choice)}
+                  />
+                  {choice === 'yes'
+                    ? m.counter.yes
+                    : choice === 'no'
+                      ? m.counter.no
+                      : m.counter.notAsked}
+                </label>
+              ))}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </fieldset>
+  );
+}

@@ -1,0 +1,259 @@
+import { type Customer, type Draft, mayTakeIn, type Session } from '@nodo/contract';
+import { KNOWLEDGE, modelOf } from '@nodo/knowledge';
+import { type FormEvent, useEffect, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import { useRackQuery, useTakeInMutation } from '../../api/api.ts';
+import type { CallFault } from '../../api/call.ts';
+import { Silhouette } from '../../drawing/Silhouette.tsx';
+import { m } from '../../messages/index.ts';
+import { deviceId } from '../../store/device.ts';
+import { Button } from '../../ui/Button.tsx';
+import { TextArea, TextField } from '../../ui/Field.tsx';
+import { Blank } from '../../ui/Stitches.tsx';
+import { ComplaintTicks, ContextAnswers } from './Asked.tsx';
+import { blankDraft, type CounterDraft, keepDraft, readDraft } from './draft.ts';
+import { SoundsLike } from './SoundsLike.tsx';
+
+/** Takes a machine in: whose, which, what the customer says. */
+export default function CounterView({ session }: { readonly session: Session }) {
+  if (!mayTakeIn(session.person.role)) {
+    return (
+      <Blank title={m.counter.title}>
+        <p>{m.counter.noRights}</p>
+      </Blank>
+    );
+  }
+  return <IntakeSheet />;
+}
+
+type FieldErrors = Partial<Record<'label' | 'tag' | 'shelf', string>>;
+
+function IntakeSheet() {
+  const [draft, setDraft] = useState<CounterDraft>(readDraft);
+  const [errors, setErrors] = useState<FieldErrors>({});
+  const { data: rack = [] } = useRackQuery();
+  const [takeIn, { isLoading, error }] = useTakeInMutation();
+  const navigate = useNavigate();
+  const model = modelOf(draft.family);
+  useEffect(() => keepDraft(draft), [draft]);
+
+  const freeTag = String(firstFree(rack.map(({ tag }) => tag)));
+  const tag = draft.tag || freeTag;
+  const set = (change: Partial<CounterDraft>) => setDraft({ ...draft, ...change });
+
+  const submit = async (event: FormEvent) => {
+    event.preventDefault();
+    const faults = faultsOf({ ...draft, tag });
+    setErrors(faults);
+    if (Object.keys(faults).length > 0) return;
+    const result = await takeIn(intakeOf({ ...draft, tag }));
+    if (!result.data) return;
+    setDraft(blankDraft());
+    toast.success(m.counter.taken(Number(tag)));
+    void navigate(`/bench/${draft.ticket}`);
+  };
+
+  if (!model) return null;
+  const complaint = model.checks.get('complaint')?.findings ?? [];
+  const context = model.checks.get('context')?.findings ?? [];
+  return (
+    <form onSubmit={submit} noValidate className="flex flex-1 flex-col lg:flex-row">
+      <div className="min-w-0 flex-1 px-6 py-4">
+        <h1 className="mb-4 text-2xl font-bold">{m.counter.title}</h1>
+        <div className="grid gap-x-8 gap-y-4 md:grid-cols-2">
+          <TextField
+            label={m.counter.name}
+            value={draft.customer}
+            maxLength={120}
+            autoComplete="off"
+            onChange={({ target }) => set({ customer: target.value })}
+          />
+          <TextField
+            label={m.counter.phone}
+            value={draft.phone}
+            maxLength={40}
+            inputMode="tel"
+            autoComplete="off"
+            onChange={({ target }) => set({ phone: target.value })}
+          />
+        </div>
+        <FamilyChoice
+          value={draft.family}
+          onChoose={(family) => set({ family, complaint: [], context: {} })}
+        />
+        <div className="grid gap-x-8 gap-y-4 md:grid-cols-[1fr_6rem_6rem]">
+          <TextField
+            label={m.counter.label}
+            hint={m.counter.labelHint}
+            error={errors.label}
+            value={draft.label}
+            maxLength={80}
+            onChange={({ target }) => set({ label: target.value })}
+          />
+          <TextField
+            label={m.counter.tag}
+            error={errors.tag}
+            value={draft.tag}
+            placeholder={freeTag}
+            inputMode="numeric"
+            maxLength={4}
+            onChange={({ target }) => set({ tag: target.value })}
+          />
+          <TextField
+            label={m.counter.shelf}
+            error={errors.shelf}
+            value={draft.shelf}
+            maxLength={12}
+            onChange={({ target }) => set({ shelf: target.value })}
+          />
+        </div>
+        <TextArea
+          className="mt-4"
+          label={m.counter.words}
+          rows={2}
+          value={draft.words}
+          maxLength={2000}
+          onChange={({ target }) => set({ words: target.value })}
+        />
+        <ComplaintTicks
+          findings={complaint}
+          ticked={draft.complaint}
+          onChange={(ticked) => set({ complaint: ticked })}
+        />
+        <ContextAnswers
+          findings={context}
+          answers={draft.context}
+          onChange={(answers) => set({ context: answers })}
+        />
+      </div>
+      <aside className="flex flex-col border-rule bg-paper px-6 py-4 max-lg:border-t lg:sticky lg:top-0 lg:h-[calc(100dvh-3.5rem)] lg:w-88 lg:border-l">
+        <SoundsLike model={model} complaint={draft.complaint} context={draft.context} />
+        <div className="mt-auto flex flex-col gap-2 pt-4">
+          <p role="alert" className="font-semibold text-hazard">
+            {error && !isLoading ? wordsOf(error as CallFault) : ''}
+          </p>
+          <Button look="main" type="submit" disabled={isLoading} className="min-h-14 text-lg">
+            {isLoading ? m.counter.submitting : m.counter.submit}
+          </Button>
+          <p className="text-sm text-quiet">{m.counter.kept}</p>
+          <Button look="quiet" onClick={() => setDraft(blankDraft())}>
+            {m.counter.clear}
+          </Button>
+        </div>
+      </aside>
+    </form>
+  );
+}
+
+function FamilyChoice({
+  value,
+  onChoose,
+}: {
+  readonly value: string;
+  readonly onChoose: (family: string) => void;
+}) {
+  return (
+    <fieldset className="my-4">
+      <legend className="mb-1 font-semibold">{m.counter.family}</legend>
+      <div className="grid grid-cols-[repeat(auto-fill,minmax(9.5rem,1fr))] gap-2">
+        {[...KNOWLEDGE.families.values()].map(({ id, title }) => (
+          <label
+            key={id}
+            className="flex min-h-11 items-center gap-2 rounded-md border-2 border-rule px-2 py-1.5 text-sm leading-tight has-checked:border-own has-checked:bg-paper has-checked:font-semibold has-focus-visible:outline-3 has-focus-visible:outline-own"
+          >
+            <input
+              type="radio"
+              name="family"
+              value={id}
+              checked={value === id}
+              onChange={() => onChoose(id)}
+              className="sr-only"
+            />
+            <span className="w-12 shrink-0">
+              <Silhouette family={id} />
+            </span>
+            {title}
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+/** The lowest tag number that hangs on no machine. */
+function firstFree(taken: readonly number[]): number {
+  const hanging = new Set(taken);
+  let tag = 1;
+  while (hanging.has(tag)) tag += 1;
+  return tag;
+}
+
+function faultsOf({ label, tag, shelf }: CounterDraft): FieldErrors {
+  const number = Number(tag);
+  return {
+    ...(label.trim() === '' ? { label: m.counter.required } : {}),
+    ...(shelf.trim() === '' ? { shelf: m.counter.required } : {}),
+    ...(Number.isInteger(number) && number >= 1 && number <= 9999 ? {} : { tag: m.counter.badTag }),
+  };
+}
+
+function wordsOf(fault: CallFault): string {
+  if (fault.kind === 'unreachable') return m.shell.unreachable;
+  return m.refusals[fault.refusal.code](fault.refusal);
+}
+
+/** The sheet as the server wants it. Ids come from the ticket's, so sending again is safe. */
+function intakeOf(draft: CounterDraft): {
+  ticket: string;
+  customer: Customer | null;
+  drafts: readonly Draft[];
+} {
+  const { ticket } = draft;
+  const customer: Customer | null =
+    draft.customer.trim() === ''
+      ? null
+      : { id: derivedId(ticket, 9), name: draft.customer, phone: draft.phone };
+  const common = { epoch: 0, observedAt: new Date().toISOString(), device: deviceId() };
+  const drafts: Draft[] = [
+    {
+      ...common,
+      id: derivedId(ticket, 1),
+      type: 'intake-taken',
+      command: {
+        family: draft.family,
+        label: draft.label,
+        tag: Number(draft.tag),
+        shelf: draft.shelf,
+        words: draft.words,
+        customer: customer?.id ?? null,
+      },
+    },
+  ];
+  if (draft.complaint.length > 0) {
+    drafts.push({
+      ...common,
+      id: derivedId(ticket, 2),
+      type: 'findings-recorded',
+      command: {
+        check: 'complaint',
+        answers: Object.fromEntries(draft.complaint.map((id) => [id, 'yes' as const])),
+      },
+    });
+  }
+  if (Object.keys(draft.context).length > 0) {
+    drafts.push({
+      ...common,
+      id: derivedId(ticket, 3),
+      type: 'findings-recorded',
+      command: { check: 'context', answers: { ...draft.context } },
+    });
+  }
+  return { ticket, customer, drafts };
+}
+
+/** The ticket's random id with its last digit replaced. */
+function derivedId(ticket: string, digit: number): string {
+  const last = (Number.parseInt(ticket.slice(-1), 16) + digit) % 16;
+  return ticket.slice(0, -1) + last.toString(16);
+}

@@ -1,0 +1,57 @@
+import { posterior } from '@nodo/core';
+import type { FamilyModel } from '@nodo/knowledge';
+import { useMemo } from 'react';
+import { m, write } from '../../messages/index.ts';
+
+const SHOWN = 5;
+
+/** The likely causes while the customer still talks. */
+export function SoundsLike({
+  model,
+  complaint,
+  context,
+}: {
+  readonly model: FamilyModel;
+  readonly complaint: readonly string[];
+  readonly context: Readonly<Record<string, 'yes' | 'no'>>;
+}) {
+  const likely = useMemo(() => {
+    const reading = (finding: string, present: boolean) => ({ finding, epoch: 0, present });
+    const readings = [
+      ...complaint.map((finding) => reading(finding, true)),
+      ...Object.entries(context).map(([finding, answer]) => reading(finding, answer === 'yes')),
+    ].filter(({ finding }) => model.findings.has(finding));
+    const { beliefs } = posterior(model.network, { readings, treatments: [] });
+    return [...beliefs].sort((a, b) => b.is - a.is).slice(0, SHOWN);
+  }, [model, complaint, context]);
+
+  return (
+    <section aria-live="polite">
+      <h2 className="mb-2 text-sm font-semibold text-quiet">{m.counter.hearsLike}</h2>
+      {complaint.length === 0 ? (
+        <p className="text-quiet">{m.counter.hearsLikeEmpty}</p>
+      ) : (
+        <ol className="flex flex-col gap-3">
+          {likely.map(({ cause, is }) => {
+            const known = model.causes.get(cause);
+            return (
+              <li key={cause}>
+                <span className="flex items-baseline justify-between gap-3">
+                  <span className="font-semibold">{known?.name}</span>
+                  <span className="font-mono">{write.percent(is)}</span>
+                </span>
+                <span aria-hidden="true" className="mt-1 block h-1.5 rounded-full bg-sunk">
+                  <span
+                    className="block h-full rounded-full bg-own"
+                    style={{ width: `${Math.max(1, is * 100)}%` }}
+                  />
+                </span>
+                {known?.byPhone && <span className="text-sm text-quiet">{m.counter.byPhone}</span>}
+              </li>
+            );
+          })}
+        </ol>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,59 @@
+import { z } from 'zod';
+
+/** What is on the counter's sheet; kept on this screen until the tag hangs. */
+export interface CounterDraft {
+  readonly ticket: string;
+  readonly customer: string;
+  readonly phone: string;
+  readonly family: string;
+  readonly label: string;
+  readonly tag: string;
+  readonly shelf: string;
+  readonly words: string;
+  /** Findings that the customer reported. */
+  readonly complaint: readonly string[];
+  /** Findings of the context that were asked. */
+  readonly context: Readonly<Record<string, 'yes' | 'no'>>;
+}
+
+const KEPT_UNDER = 'nodo.counter';
+
+const kept = z.object({
+  ticket: z.uuid(),
+  customer: z.string(),
+  phone: z.string(),
+  family: z.string(),
+  label: z.string(),
+  tag: z.string(),
+  shelf: z.string(),
+  words: z.string(),
+  complaint: z.array(z.string()),
+  context: z.record(z.string(), z.enum(['yes', 'no'])),
+});
+
+export function blankDraft(): CounterDraft {
+  return {
+    ticket: crypto.randomUUID(),
+    customer: '',
+    phone: '',
+    family: 'drop-in',
+    label: '',
+    tag: '',
+    shelf: 'A',
+    words: '',
+    complaint: [],
+    context: {},
+  };
+}
+
+export function readDraft(): CounterDraft {
+  try {
+    return kept.parse(JSON.parse(localStorage.getItem(KEPT_UNDER) ?? ''));
+  } catch {
+    return blankDraft();
+  }
+}
+
+export function keepDraft(draft: CounterDraft): void {
+  localStorage.setItem(KEPT_UNDER, JSON.stringify(draft));
+}

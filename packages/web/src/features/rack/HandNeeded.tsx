@@ -1,0 +1,73 @@
+import type { RackEntry } from '@nodo/contract';
+import { Link } from 'react-router';
+import { m, write } from '../../messages/index.ts';
+import { isUntouched } from './isUntouched.ts';
+
+/** The side of the Rack: which machines want a person, by why. */
+export function HandNeeded({ rack }: { readonly rack: readonly RackEntry[] }) {
+  const byAge = [...rack].sort((a, b) => (a.takenInAt < b.takenInAt ? -1 : 1));
+  const open = byAge.filter(({ status }) => status === 'open');
+  const words = m.rack.side;
+  return (
+    <aside
+      aria-label={words.title}
+      className="border-rule bg-paper px-6 py-4 max-lg:border-t lg:w-80 lg:border-l"
+    >
+      <List title={words.differing} entries={open.filter(({ contested }) => contested > 0)} />
+      <List
+        title={words.untouched}
+        note={words.untouchedNote}
+        entries={open.filter(isUntouched)}
+        always
+      />
+      <List
+        title={words.owing}
+        note={words.owingNote}
+        entries={open.filter((entry) => entry.owed.length > 0 && !isUntouched(entry))}
+      />
+      <List title={words.ready} entries={byAge.filter(({ status }) => status === 'closed')} />
+    </aside>
+  );
+}
+
+function List({
+  title,
+  note,
+  entries,
+  always = false,
+}: {
+  readonly title: string;
+  readonly note?: string;
+  readonly entries: readonly RackEntry[];
+  readonly always?: boolean;
+}) {
+  if (entries.length === 0 && !always) return null;
+  return (
+    <section className="mb-5">
+      <h2 className="text-sm font-semibold text-quiet">
+        {title}
+        {note && entries.length > 1 && <span className="font-normal"> · {note}</span>}
+      </h2>
+      {entries.length === 0 && <p className="py-2 text-quiet">{m.rack.side.none}</p>}
+      <ul>
+        {entries.map((entry) => (
+          <li key={entry.ticket} className="border-b border-rule last:border-0">
+            <Link
+              to={`/bench/${entry.ticket}`}
+              className="flex min-h-11 items-baseline gap-3 py-2 hover:underline"
+            >
+              <span className="w-8 font-mono text-lg font-bold">{entry.tag}</span>
+              <span className="min-w-0 flex-1 break-words">
+                {entry.label}
+                <span className="block text-sm text-quiet">
+                  {entry.customerName ? `${entry.customerName}, ` : ''}
+                  {m.rack.side.since(write.day(entry.takenInAt))}
+                </span>
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

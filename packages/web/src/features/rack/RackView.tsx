@@ -1,0 +1,106 @@
+import type { Person, RackEntry } from '@nodo/contract';
+import { useMemo } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { usePeopleQuery, useRackQuery } from '../../api/api.ts';
+import { m } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Blank, Sewing } from '../../ui/Stitches.tsx';
+import { HandNeeded } from './HandNeeded.tsx';
+import { isUntouched } from './isUntouched.ts';
+import { Shelf } from './Shelf.tsx';
+
+/** What stands in the shop, shelf by shelf, and where a hand is needed. */
+export function RackView() {
+  const { data: rack, error, refetch } = useRackQuery();
+  const { data: people = [] } = usePeopleQuery();
+  const [search, setSearch] = useSearchParams();
+  const wanted = search.get('find') ?? '';
+  const find = (words: string) => setSearch(words ? { find: words } : {}, { replace: true });
+  const peopleById = useMemo(() => new Map(people.map((person) => [person.id, person])), [people]);
+
+  if (!rack) {
+    return error ? (
+      <Blank title={m.rack.failedTitle}>
+        <p>{m.shell.unreachable}</p>
+        <Button look="main" onClick={() => void refetch()}>
+          {m.shell.tryAgain}
+        </Button>
+      </Blank>
+    ) : (
+      <div className="p-8">
+        <Sewing label={m.shell.loading} />
+      </div>
+    );
+  }
+  const shown = rack.filter((entry) => fits(entry, wanted));
+  const fresh = rack.filter(isUntouched).length;
+  const ready = rack.filter(({ status }) => status === 'closed').length;
+
+  return (
+    <div className="flex flex-1 flex-col lg:flex-row">
+      <section className="min-w-0 flex-1 px-6 py-4" aria-labelledby="rack-title">
+        <div className="mb-3 flex flex-wrap items-center gap-x-5 gap-y-2">
+          <h1 id="rack-title" className="text-2xl font-bold">
+            {m.rack.title}
+          </h1>
+          <p className="text-quiet">{m.rack.tally(rack.length, fresh, ready)}</p>
+          <input
+            type="search"
+            value={wanted}
+            onChange={(event) => find(event.target.value)}
+            placeholder={m.rack.find}
+            aria-label={m.rack.find}
+            className="ml-auto min-h-11 w-72 rounded-md border-2 border-edge bg-paper px-3"
+          />
+        </div>
+        {rack.length === 0 ? (
+          <Blank title={m.rack.emptyTitle}>
+            <p>{m.rack.empty}</p>
+            <Link
+              to="/counter"
+              className="inline-flex min-h-11 items-center rounded-md border-2 border-ink bg-ink px-4 font-semibold text-ground"
+            >
+              {m.shell.takeIn}
+            </Link>
+          </Blank>
+        ) : shown.length === 0 ? (
+          <Blank title={m.rack.noMatchTitle}>
+            <p>{m.rack.noMatch(wanted)}</p>
+            <Button onClick={() => find('')}>{m.rack.clear}</Button>
+          </Blank>
+        ) : (
+          <Shelves entries={shown} people={peopleById} />
+        )}
+      </section>
+      <HandNeeded rack={rack} />
+    </div>
+  );
+}
+
+function Shelves({
+  entries,
+  people,
+}: {
+  readonly entries: readonly RackEntry[];
+  readonly people: ReadonlyMap<string, Person>;
+}) {
+  const names = [...new Set(entries.map(({ shelf }) => shelf))].sort((a, b) =>
+    a.localeCompare(b, undefined, { numeric: true }),
+  );
+  return names.map((name) => (
+    <Shelf
+      key={name}
+      name={name}
+      people={people}
+      entries={entries.filter(({ shelf }) => shelf === name).sort((a, b) => a.tag - b.tag)}
+    />
+  ));
+}
+
+function fits({ tag, label, customerName }: RackEntry, wanted: string): boolean {
+  const words = wanted.trim().toLocaleLowerCase();
+  if (words === '') return true;
+  return [String(tag), label, customerName ?? ''].some((text) =>
+    text.toLocaleLowerCase().includes(words),
+  );
+}

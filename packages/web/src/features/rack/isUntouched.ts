@@ -1,0 +1,6 @@
+import type { RackEntry } from '@nodo/contract';
+
+/** Taken in, and nobody at the bench has entered anything. */
+export function isUntouched({ lastBy, status }: RackEntry): boolean {
+  return status === 'open' && lastBy === null;
+}

@@ -1,0 +1,108 @@
+import type { Session } from '@nodo/contract';
+import { LogOut, Moon, Sun } from 'lucide-react';
+import { type ReactNode, useEffect, useState } from 'react';
+import { Link, NavLink } from 'react-router';
+import { useSignOutMutation } from '../../api/api.ts';
+import { liveStream } from '../../api/liveStream.ts';
+import { useAppSelector } from '../../app/store.ts';
+import { m } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { PersonMark } from '../../ui/PersonMark.tsx';
+import { useTheme } from './useTheme.ts';
+
+/** What stands round every view: where one is, who one is, whether the shop is in reach. */
+export function Frame({
+  session,
+  children,
+}: {
+  readonly session: Session;
+  readonly children: ReactNode;
+}) {
+  const [signOut] = useSignOutMutation();
+  const { theme, toggle } = useTheme();
+  const leave = async () => {
+    await signOut();
+    window.location.assign('/');
+  };
+
+  return (
+    <div data-thread={session.person.thread} className="flex min-h-dvh flex-col">
+      <a
+        href="#main"
+        className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-paper focus:p-3"
+      >
+        {m.shell.skipToMain}
+      </a>
+      <header className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-rule px-5 py-1">
+        <Link to="/" className="py-2 text-xl font-bold tracking-tight">
+          {m.shell.product}
+        </Link>
+        <nav aria-label={m.shell.mainNav} className="flex items-center gap-1">
+          <FrameLink to="/">{m.shell.toRack}</FrameLink>
+          <FrameLink to="/counter">{m.shell.takeIn}</FrameLink>
+        </nav>
+        <p className="ml-auto hidden text-quiet md:block">{session.shop.name}</p>
+        <span className="flex items-center gap-2">
+          <PersonMark person={session.person} title={m.shell.signedInAs(session.person.name)} />
+          <span className="hidden text-sm lg:inline">
+            {session.person.name}
+            <span className="block text-xs text-quiet">{m.shell.roles[session.person.role]}</span>
+          </span>
+        </span>
+        <span className="flex">
+          <Button
+            look="quiet"
+            onClick={toggle}
+            aria-label={theme === 'day' ? m.shell.nightBench : m.shell.dayBench}
+            title={theme === 'day' ? m.shell.nightBench : m.shell.dayBench}
+          >
+            {theme === 'day' ? <Moon aria-hidden size={20} /> : <Sun aria-hidden size={20} />}
+          </Button>
+          <Button look="quiet" onClick={leave} aria-label={m.shell.signOut} title={m.shell.signOut}>
+            <LogOut aria-hidden size={20} />
+          </Button>
+        </span>
+      </header>
+      <Reach />
+      <main id="main" tabIndex={-1} className="flex min-h-0 flex-1 flex-col focus:outline-none">
+        {children}
+      </main>
+    </div>
+  );
+}
+
+function FrameLink({ to, children }: { readonly to: string; readonly children: string }) {
+  return (
+    <NavLink
+      to={to}
+      end
+      className="inline-flex min-h-11 items-center border-b-3 border-transparent px-3 text-quiet hover:text-ink aria-[current=page]:border-own aria-[current=page]:font-semibold aria-[current=page]:text-ink"
+    >
+      {children}
+    </NavLink>
+  );
+}
+
+/** Says when the shop is out of reach, and what waits here meanwhile. */
+function Reach() {
+  const waiting = useAppSelector(
+    ({ outbox }) => outbox.entries.filter(({ refusal }) => !refusal).length,
+  );
+  const unreachable = useAppSelector(({ outbox }) => outbox.unreachable);
+  const [stream, setStream] = useState<'live' | 'lost'>('live');
+  useEffect(() => liveStream.onState(setStream), []);
+  const lost = stream === 'lost' || unreachable;
+  return (
+    <div role="status" aria-live="polite">
+      {lost && (
+        <p
+          data-testid="lost"
+          className="flex flex-wrap items-center gap-4 border-b-2 border-dashed border-hazard bg-hazard-wash px-5 py-2"
+        >
+          <span>{m.shell.lost}</span>
+          {waiting > 0 && <strong>{m.shell.waiting(waiting)}</strong>}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,9 @@
+import { bench } from './bench.ts';
+import { counter } from './counter.ts';
+import { drawing, places } from './places.ts';
+import { rack } from './rack.ts';
+import { refusals } from './refusals.ts';
+import { seam } from './seam.ts';
+import { shell } from './shell.ts';
+
+export const en = { shell, rack, counter, bench, seam, refusals, places, drawing };

@@ -1,0 +1,37 @@
+import type { Refusal, RefusalCode } from '@nodo/contract';
+
+/** What happened, what was kept, what to do; one for every code of the contract. */
+export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string>> = {
+  'bad-input': ({ path }) =>
+    path
+      ? `Something in “${path}” is not as it must be. Nothing was stored.`
+      : 'That could not be read. Nothing was stored.',
+  'not-signed-in': () =>
+    'You are not signed in any more. Your entries are kept; sign in to send them.',
+  'wrong-sign-in': () => 'Name or password is not right.',
+  'too-many-attempts': () => 'Too many tries. Wait a minute, then try again.',
+  'foreign-origin': () => 'This request did not come from Nodo’s own pages and was refused.',
+  'role-may-not': () => 'Your role may not do this. Ask a technician or the lead.',
+  'no-such-route': () => 'The server does not know this request. Load the page again.',
+  'no-such-ticket': () => 'There is no such ticket in this shop.',
+  'not-taken-in': () => 'This machine has not been taken in yet.',
+  'already-taken-in': () => 'This ticket exists already.',
+  'tag-taken': ({ data }) =>
+    `Tag ${String(data.tag ?? '')} hangs on another machine. Take another number.`,
+  'unknown-family': () => 'This kind of machine is not in the tables.',
+  'not-on-this-machine': () => 'This machine does not have that.',
+  'findings-exclude-each-other': () => 'These answers exclude each other. Choose one.',
+  'finding-of-another-check': () => 'That answer belongs to another check.',
+  'nothing-answered': () => 'Choose an answer first.',
+  'epoch-not-reached': () => 'This screen is ahead of the ticket. It is read again now.',
+  'gate-unmet': () => 'Something must be done before this step. It is shown at the step.',
+  'duty-not-owed': () => 'That is not owed on this ticket any more.',
+  'duties-owed': () => 'Something is still owed. Do it, or waive it with a reason.',
+  'ticket-closed': () => 'This ticket is closed. Reopen it to go on.',
+  'ticket-open': () => 'This ticket is still open.',
+  'nothing-to-correct': () => 'That entry cannot be taken back.',
+  'already-corrected': () => 'That entry was taken back already.',
+  'already-so': () => 'It is so already.',
+  'id-used-otherwise': () => 'This entry was stored in another form. Load the page again.',
+  'server-fault': () => 'The server had a fault. What you entered is kept and tried again.',
+};

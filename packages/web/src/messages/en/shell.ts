@@ -1,0 +1,36 @@
+export const shell = {
+  product: 'Nodo',
+  skipToMain: 'Skip to the work',
+  mainNav: 'Main',
+  toRack: 'Rack',
+  takeIn: 'Take in a machine',
+  signOut: 'Sign out',
+  nightBench: 'Night bench',
+  dayBench: 'Day bench',
+  signedInAs: (name: string) => `Signed in as ${name}`,
+  lost: 'No connection. What you enter is kept here and sent later.',
+  waiting: (count: number) =>
+    count === 1 ? '1 entry waits to be sent' : `${count} entries wait to be sent`,
+  loading: 'One moment',
+  nothingHere: 'There is nothing at this address.',
+  backToRack: 'Back to the Rack',
+  unreachableTitle: 'The shop does not answer',
+  unreachable:
+    'The server cannot be reached. Nothing is lost: what was entered is kept on this screen. It is tried again by itself.',
+  tryAgain: 'Try now',
+  roles: {
+    counter: 'counter',
+    technician: 'technician',
+    lead: 'lead',
+    learner: 'learner',
+  },
+  signIn: {
+    title: 'Who is at the bench?',
+    lead: 'Finds what is wrong, keeps what was done.',
+    login: 'Sign-in name',
+    password: 'Password',
+    submit: 'Sign in',
+    submitting: 'Signing in',
+    missing: 'Fill in name and password.',
+  },
+} as const;

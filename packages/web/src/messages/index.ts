@@ -1,0 +1,35 @@
+import { en } from './en/index.ts';
+
+/** Everything the interface says. A second language is a second object of this type. */
+export type Messages = typeof en;
+
+const CATALOGUES: Readonly<Record<string, Messages>> = { en };
+
+function choose(): Messages {
+  const wanted = navigator.languages.map((tag) => tag.slice(0, 2));
+  return CATALOGUES[wanted.find((tag) => tag in CATALOGUES) ?? 'en'] ?? en;
+}
+
+export const m: Messages = choose();
+
+/** Numbers, times and dates as the user's own computer writes them. */
+const locale = navigator.language;
+const minutesFormat = new Intl.NumberFormat(locale, { maximumFractionDigits: 1 });
+const percentFormat = new Intl.NumberFormat(locale, { style: 'percent', maximumFractionDigits: 0 });
+const clockFormat = new Intl.DateTimeFormat(locale, { hour: '2-digit', minute: '2-digit' });
+const dayFormat = new Intl.DateTimeFormat(locale, {
+  weekday: 'short',
+  day: 'numeric',
+  month: 'short',
+});
+
+export const write = {
+  minutes: (value: number): string => minutesFormat.format(value),
+  percent: (chance: number): string => {
+    if (chance > 0 && chance < 0.005) return `< ${percentFormat.format(0.01)}`;
+    if (chance < 1 && chance > 0.995) return `> ${percentFormat.format(0.99)}`;
+    return percentFormat.format(chance);
+  },
+  clock: (instant: string): string => clockFormat.format(new Date(instant)),
+  day: (instant: string): string => dayFormat.format(new Date(instant)),
+};

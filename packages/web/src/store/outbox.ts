@@ -1,0 +1,57 @@
+import type { Draft, Refusal } from '@nodo/contract';
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+
+/** One entry that was made on this screen and is not yet confirmed by the server. */
+export interface OutboxEntry {
+  readonly ticket: string;
+  readonly draft: Draft;
+  /** Who made it; sent only while this person is signed in here. */
+  readonly person: string;
+  /** Set when the server would not have it; it waits in the tray until it is put away. */
+  readonly refusal?: Refusal;
+}
+
+interface OutboxState {
+  readonly entries: readonly OutboxEntry[];
+  /** The last try to send got no answer. */
+  readonly unreachable: boolean;
+}
+
+const KEPT_UNDER = 'nodo.outbox';
+
+function readKept(): readonly OutboxEntry[] {
+  try {
+    return JSON.parse(localStorage.getItem(KEPT_UNDER) ?? '[]') as readonly OutboxEntry[];
+  } catch {
+    return [];
+  }
+}
+
+/** Written through at once, so that a reload or a dead battery loses nothing. */
+export function keep(entries: readonly OutboxEntry[]): void {
+  localStorage.setItem(KEPT_UNDER, JSON.stringify(entries));
+}
+
+export const outbox = createSlice({
+  name: 'outbox',
+  initialState: (): OutboxState => ({ entries: readKept(), unreachable: false }),
+  reducers: {
+    added(state, { payload }: PayloadAction<OutboxEntry>) {
+      state.entries = [...state.entries, payload];
+    },
+    /** Confirmed, or put away by the person. */
+    removed(state, { payload }: PayloadAction<string>) {
+      state.entries = state.entries.filter(({ draft }) => draft.id !== payload);
+      state.unreachable = false;
+    },
+    refused(state, { payload }: PayloadAction<{ id: string; refusal: Refusal }>) {
+      state.entries = state.entries.map((entry) =>
+        entry.draft.id === payload.id ? { ...entry, refusal: payload.refusal } : entry,
+      );
+      state.unreachable = false;
+    },
+    unreachable(state) {
+      state.unreachable = true;
+    },
+  },
+});

@@ -1,0 +1,35 @@
+import { assess, proposeChecks, type TicketEvent, ticketOf } from '@nodo/contract';
+import { type CheckProposal, type FindingWeight, weighFindings } from '@nodo/core';
+import { modelOf } from '@nodo/knowledge';
+import { expose } from 'comlink';
+
+export interface Plan {
+  readonly proposals: readonly CheckProposal[];
+  /** For the likeliest causes, what speaks for and against them. */
+  readonly reasons: ReadonlyMap<string, readonly FindingWeight[]>;
+}
+
+/** How many causes are explained without being asked. */
+const EXPLAINED = 8;
+
+const planner = {
+  /** The heavy part of the reckoning, away from the screen's own thread. */
+  plan(id: string, events: readonly TicketEvent[]): Plan {
+    const ticket = ticketOf(id, events);
+    const model = modelOf(ticket.intake?.family ?? '');
+    if (!model) return { proposals: [], reasons: new Map() };
+    const assessment = assess(ticket, model);
+    return {
+      proposals: proposeChecks(ticket, model, assessment),
+      reasons: weighFindings(
+        model.network,
+        assessment.evidence,
+        assessment.beliefs.slice(0, EXPLAINED).map(({ cause }) => cause),
+      ),
+    };
+  },
+};
+
+export type Planner = typeof planner;
+
+expose(planner);

@@ -1,0 +1,34 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import puppeteer from 'puppeteer-core';
+import { CHROMIUM_PATH } from './install.mjs';
+
+/** Debian's Chromium, without a window and without any word to the outside. */
+export async function openBrowser() {
+  const profile = mkdtempSync(join(tmpdir(), 'nodo-browser-'));
+  const browser = await puppeteer.launch({
+    executablePath: CHROMIUM_PATH,
+    userDataDir: profile,
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-dev-shm-usage',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--font-render-hinting=none',
+      '--force-color-profile=srgb',
+      '--lang=en-GB',
+    ],
+  });
+  return {
+    browser,
+    async close() {
+      await browser.close();
+      rmSync(profile, { recursive: true, force: true, maxRetries: 3 });
+    },
+  };
+}

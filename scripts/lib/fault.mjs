@@ -1,0 +1,33 @@
+/** Something that only a person can put right: what is wrong, and what to do. */
+export class SetupFault extends Error {
+  /**
+   * @param {string} what
+   * @param {string} remedy
+   */
+  constructor(what, remedy) {
+    super(`${what} ${remedy}`);
+    this.name = 'SetupFault';
+  }
+}
+
+/**
+ * Puts a system error into one line with its remedy, if it is one of those people meet.
+ * @param {unknown} fault
+ * @param {string} folder
+ */
+export function explained(fault, folder) {
+  const { code, message = '' } = /** @type {{ code?: string, message?: string }} */ (fault);
+  if (code === 'ENOSPC' || /No space left on device/i.test(message)) {
+    return new SetupFault(
+      `The disk with ${folder} is full.`,
+      'Free at least 500 MB there and start again; nothing that was stored is lost.',
+    );
+  }
+  if (code === 'EACCES' || code === 'EPERM') {
+    return new SetupFault(
+      `This user may not write in ${folder}: it belongs to somebody else.`,
+      `Start as its owner, or hand it over: sudo chown -R "$(id -un)" "${folder}"`,
+    );
+  }
+  return fault;
+}

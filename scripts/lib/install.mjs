@@ -1,0 +1,71 @@
+import { existsSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { SetupFault } from './fault.mjs';
+import { mustRun, run } from './run.mjs';
+import { during } from './say.mjs';
+import { hashOf, unlessStamped } from './stamp.mjs';
+
+/**
+ * Installs what the lock file names, when it changed.
+ * @param {string} root
+ */
+export async function installPackages(root) {
+  const hash = hashOf(root, ['package.json', 'package-lock.json']);
+  const stamp = join(root, 'node_modules', '.nodo-installed');
+  await unlessStamped(stamp, hash, () =>
+    during('Installing the npm packages of the lock file (under a minute)', async () => {
+      await mustRun('npm', ['ci', '--include=dev', '--no-audit', '--no-fund'], {
+        cwd: root,
+        env: { ...process.env, NODE_ENV: 'development' },
+      });
+    }),
+  );
+}
+
+/**
+ * Sees that Debian's packages are there; installs them where this user may.
+ * @param {readonly { name: string, present: () => boolean }[]} wanted
+ */
+export async function installDebianPackages(wanted) {
+  const missing = wanted.filter(({ present }) => !present()).map(({ name }) => name);
+  if (missing.length === 0) return;
+  const command = `apt-get install -y --no-install-recommends ${missing.join(' ')}`;
+  const remedy = `Have an administrator run: sudo ${command}`;
+  if (process.getuid?.() !== 0) {
+    throw new SetupFault(
+      `Missing on this computer: ${missing.join(', ')}; and this user has no right to install.`,
+      remedy,
+    );
+  }
+  await during(`Installing Debian's ${missing.join(' and ')} (under a minute)`, async () => {
+    const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+    await run('apt-get', ['update', '-qq'], { env });
+    const { code, output } = await run(
+      'apt-get',
+      ['install', '-y', '--no-install-recommends', ...missing],
+      { env },
+    );
+    if (code !== 0) {
+      const why = output.trim().split('\n').at(-1) ?? '';
+      throw new SetupFault(
+        `Debian's ${missing.join(', ')} could not be installed (${why}).`,
+        remedy,
+      );
+    }
+  });
+}
+
+/** Folder of PostgreSQL's programs, of the newest version there is. */
+export function postgresPrograms() {
+  const base = '/usr/lib/postgresql';
+  if (!existsSync(base)) return undefined;
+  const newest = readdirSync(base)
+    .filter((version) => existsSync(join(base, version, 'bin', 'initdb')))
+    .sort((a, b) => Number(b) - Number(a))[0];
+  return newest === undefined ? undefined : join(base, newest, 'bin');
+}
+
+export const POSTGRESQL = { name: 'postgresql', present: () => postgresPrograms() !== undefined };
+
+export const CHROMIUM_PATH = '/usr/bin/chromium';
+export const CHROMIUM = { name: 'chromium', present: () => existsSync(CHROMIUM_PATH) };

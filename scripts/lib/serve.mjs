@@ -1,0 +1,174 @@
+import { existsSync, mkdirSync, readFileSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { join, resolve } from 'node:path';
+import { buildAll } from './build.mjs';
+import { Cluster } from './cluster.mjs';
+import { explained, SetupFault } from './fault.mjs';
+import { installDebianPackages, installPackages, POSTGRESQL } from './install.mjs';
+import { logFile } from './log.mjs';
+import { mustRun } from './run.mjs';
+import { say } from './say.mjs';
+import { keepDatabase, keepServer } from './supervise.mjs';
+
+const DEFAULT_PORT = 4680;
+const DATABASE = 'nodo';
+const LEAST_FREE_BYTES = 200e6;
+
+/** @param {readonly string[]} args */
+export async function start(args) {
+  const root = resolve(new URL('../..', import.meta.url).pathname);
+  const home = join(root, 'data');
+  const resetDemo = args.includes('--reset-demo');
+  const port = Number(process.env.PORT ?? DEFAULT_PORT);
+  let release = () => {};
+  /** @type {(() => Promise<void>)[]} */
+  const stops = [];
+  const stopAll = async () => {
+    for (const stop of stops.splice(0).reverse()) await stop();
+    release();
+  };
+  stopOnSignal(stopAll);
+
+  try {
+    release = prepareFolder(home);
+    await assertPortFree(port);
+    await installPackages(root);
+    await installDebianPackages([POSTGRESQL]);
+    await buildAll(root);
+
+    const log = logFile(join(home, 'log'), 'postgres');
+    const cluster = new Cluster(home, { log });
+    if (await cluster.create()) say('Made a private database in data/postgres');
+    await cluster.start();
+    stops.push(keepDatabase(cluster, log));
+    say(`Database runs on 127.0.0.1:${cluster.port}`);
+    if (resetDemo) {
+      await cluster.dropDatabase(DATABASE);
+      say('Threw the demo shop away, beginning anew');
+    }
+    await cluster.prepareDatabase(DATABASE);
+
+    const database = cluster.settings(DATABASE);
+    const settings = {
+      host: '127.0.0.1',
+      port,
+      webRoot: join(root, 'dist', 'web'),
+      sessionSecret: cluster.readSecrets().session,
+      database,
+    };
+    const environment = (value) => ({ ...process.env, NODO_SETTINGS: JSON.stringify(value) });
+    const ran = await mustRun(process.execPath, [join(root, 'dist', 'migrate.mjs')], {
+      env: environment(settings),
+    });
+    if (Number(ran) > 0) say(`Brought the tables up to date (${ran.trim()} migrations)`);
+    const demo = await mustRun(process.execPath, [join(root, 'dist', 'demo.mjs')], {
+      env: environment(settings),
+    });
+    const { loaded, signIns } = JSON.parse(demo);
+    if (loaded > 0) say(`Loaded the demo shop: ${loaded} tickets`);
+
+    const { owner: _owner, ...withoutOwner } = database;
+    stops.push(
+      await keepServer(
+        join(root, 'dist', 'server.mjs'),
+        environment({ ...settings, database: withoutOwner }),
+        logFile(join(home, 'log'), 'server'),
+        async () => {
+          await stopAll();
+          process.exit(1);
+        },
+      ),
+    );
+    say(`Nodo serves at  http://localhost:${port}`);
+    for (const { login, password, role, name } of signIns) {
+      say(`  sign in as  ${login.padEnd(8)} password  ${password}   (${name}, ${role})`);
+    }
+    say('Stop with Ctrl-C. Your data stays in data/.');
+  } catch (fault) {
+    await stopAll();
+    const told = explained(fault, home);
+    process.stderr.write(
+      `\n${told instanceof SetupFault ? `Cannot start: ${told.message}` : `Cannot start: ${told instanceof Error ? (told.stack ?? told.message) : String(told)}`}\n`,
+    );
+    process.exit(1);
+  }
+}
+
+/** @param {() => Promise<void>} stopAll */
+function stopOnSignal(stopAll) {
+  let stopping = false;
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) {
+    process.on(signal, () => {
+      if (stopping) return;
+      stopping = true;
+      say('Stopping');
+      stopAll().then(
+        () => {
+          say('Stopped; everything is kept');
+          process.exit(0);
+        },
+        (fault) => {
+          process.stderr.write(`${String(fault)}\n`);
+          process.exit(1);
+        },
+      );
+    });
+  }
+}
+
+/**
+ * Sees that the data folder is ours, has room, and is used by one start command at a time.
+ * @param {string} home
+ * @returns {() => void} how to let go of it
+ */
+function prepareFolder(home) {
+  mkdirSync(home, { recursive: true });
+  const lock = join(home, 'running.pid');
+  if (existsSync(lock)) {
+    const pid = Number(readFileSync(lock, 'utf8'));
+    if (pid !== process.pid && isStartCommand(pid)) {
+      throw new SetupFault(
+        `Nodo already runs from this folder (process ${pid}).`,
+        `Stop that one first: kill ${pid}`,
+      );
+    }
+  }
+  writeFileSync(lock, String(process.pid));
+  const { bavail, bsize } = statfsSync(home);
+  if (bavail * bsize < LEAST_FREE_BYTES) {
+    rmSync(lock, { force: true });
+    throw explained({ code: 'ENOSPC' }, home);
+  }
+  return () => rmSync(lock, { force: true });
+}
+
+/** @param {number} pid */
+function isStartCommand(pid) {
+  try {
+    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('start.mjs');
+  } catch {
+    return false;
+  }
+}
+
+/** @param {number} port */
+function assertPortFree(port) {
+  return new Promise((resolve, reject) => {
+    const probe = createServer();
+    probe.once('error', (fault) => {
+      const { code } = /** @type {{ code?: string }} */ (fault);
+      reject(
+        code === 'EADDRINUSE'
+          ? new SetupFault(
+              `Port ${port} is taken by another program.`,
+              `Start on another one: PORT=${port + 1} npm start`,
+            )
+          : new SetupFault(
+              `This user may not listen on port ${port} (${code}).`,
+              `Start on a higher one: PORT=${DEFAULT_PORT} npm start`,
+            ),
+      );
+    });
+    probe.listen(port, '127.0.0.1', () => probe.close(() => resolve(undefined)));
+  });
+}

@@ -1,0 +1,81 @@
+import { spawn } from 'node:child_process';
+import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Cluster, freePort } from './cluster.mjs';
+import { mustRun } from './run.mjs';
+
+const DATABASE = 'nodo';
+
+/** A cluster that is thrown away afterwards; never the user's data. */
+export async function throwawayCluster() {
+  const home = mkdtempSync(join(tmpdir(), 'nodo-stage-'));
+  // The database's own account must be able to pass through when root runs this.
+  chmodSync(home, 0o711);
+  const cluster = new Cluster(home, { throwaway: true });
+  await cluster.create();
+  await cluster.start();
+  return {
+    cluster,
+    async remove() {
+      await cluster.stop();
+      rmSync(home, { recursive: true, force: true });
+    },
+  };
+}
+
+/**
+ * The built server on a throwaway database with the demo shop, for journeys, pictures and
+ * benches. It can be killed and started again like the real one.
+ * @param {string} root
+ * @param {{ demo?: boolean }} [options]
+ */
+export async function openStage(root, { demo = true } = {}) {
+  const { cluster, remove } = await throwawayCluster();
+  await cluster.prepareDatabase(DATABASE);
+  const settings = {
+    host: '127.0.0.1',
+    port: await freePort(),
+    webRoot: join(root, 'dist', 'web'),
+    sessionSecret: cluster.readSecrets().session,
+    database: cluster.settings(DATABASE),
+  };
+  const env = { ...process.env, NODO_SETTINGS: JSON.stringify(settings) };
+  await mustRun(process.execPath, [join(root, 'dist', 'migrate.mjs')], { env });
+  if (demo) await mustRun(process.execPath, [join(root, 'dist', 'demo.mjs')], { env });
+
+  /** @type {import('node:child_process').ChildProcess | undefined} */
+  let server;
+  const startServer = () =>
+    new Promise((resolve, reject) => {
+      const child = spawn(process.execPath, [join(root, 'dist', 'server.mjs')], {
+        env,
+        stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+      });
+      server = child;
+      child.once('message', () => resolve(undefined));
+      child.once('exit', (code) => reject(new Error(`The server ended (${code})`)));
+    });
+  const killServer = (signal = 'SIGKILL') =>
+    new Promise((resolve) => {
+      if (!server || server.exitCode !== null || server.signalCode !== null) {
+        resolve(undefined);
+        return;
+      }
+      server.once('exit', () => resolve(undefined));
+      server.kill(/** @type {NodeJS.Signals} */ (signal));
+    });
+  await startServer();
+  return {
+    url: `http://localhost:${settings.port}`,
+    cluster,
+    database: DATABASE,
+    settings,
+    startServer,
+    killServer,
+    async close() {
+      await killServer('SIGTERM');
+      await remove();
+    },
+  };
+}
