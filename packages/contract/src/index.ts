@@ -23,7 +23,7 @@ export {
 } from './tickets/events/index.ts';
 export { gatesUnmet } from './tickets/gates.ts';
 export { checkMinutes, type NextStep, nextStep, proposeChecks } from './tickets/nextStep.ts';
-export type { Contest } from './tickets/readings.ts';
+export { type Contest, withinReach } from './tickets/readings.ts';
 export { mayRecord, mayTakeIn, mayWorkAtBench } from './tickets/rights.ts';
 export { checkStanding } from './tickets/standing.ts';
 export { summaryOf } from './tickets/summary.ts';

@@ -40,9 +40,9 @@ export {
 export {
   type CauseBelief,
   comebackRisk,
-  MAX_SHARED_POSITIVES,
   type Posterior,
   posterior,
 } from './diagnosis/posterior.ts';
+export { MAX_SHARED_POSITIVES } from './diagnosis/reckoner.ts';
 export { CoreFault } from './fault.ts';
 export { type Minutes, minutes } from './units/minutes.ts';

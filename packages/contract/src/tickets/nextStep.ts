@@ -81,8 +81,8 @@ export function proposeChecks(
 }
 
 /**
- * What comes next: put right what is nearly sure; else, while a comeback is likely, the
- * best check; then the debts; then the knot.
+ * What comes next: put right what is nearly sure; else, while a comeback is likely and no
+ * repair waits for its proof, the best check; then the debts; then the knot.
  * @param deferred checks that a person put off on this screen.
  */
 export function nextStep(
@@ -96,11 +96,18 @@ export function nextStep(
   if (likeliest && likeliest.is >= SURE_ENOUGH) return { kind: 'repair', cause: likeliest.cause };
 
   const best = proposals.find(({ check, bits }) => bits >= LEAST_BITS && !deferred.has(check));
-  if (assessment.risk > LOW_RISK) {
+  if (assessment.risk > LOW_RISK && !isInProof(ticket)) {
     if (best) return { kind: 'check', check: best.check, because: 'information' };
     if (likeliest) return { kind: 'repair', cause: likeliest.cause };
   }
   return nextDuty(ticket, model, assessment, deferred) ?? closing(ticket);
+}
+
+/** A repair was made and nothing wrong was seen since: it is proven before the search goes on. */
+function isInProof({ deeds, answers }: Ticket): boolean {
+  const repaired = deeds.findLast(({ repair }) => repair)?.seq ?? 0;
+  const wrong = answers.findLast(({ present }) => present)?.seq ?? 0;
+  return repaired > wrong;
 }
 
 function closing(ticket: Ticket): NextStep {

@@ -1,4 +1,4 @@
-import { type Evidence, MAX_SHARED_POSITIVES, type Reading } from '@nodo/core';
+import type { Evidence, Reading } from '@nodo/core';
 import type { FamilyModel } from '@nodo/knowledge';
 import { type Answer, stateEpoch, type Ticket } from './ticket.ts';
 
@@ -83,21 +83,32 @@ function settle(answers: readonly Answer[]): Answer | undefined {
   return words.findLast(({ by }) => by.role === 'lead') ?? others.at(-1);
 }
 
-function withinReach(
+/**
+ * Most positive readings with several parents that a ticket is reckoned with. The core takes
+ * more, but each doubles the time, and a screen must not wait (17 ms at 12 on one core).
+ */
+const MOST_RECKONED = 12;
+
+/**
+ * Keeps the reckoning within what a screen can wait for: leaves out the oldest positive
+ * readings, what the customer reported last of all. Says how many.
+ */
+export function withinReach(
   readings: readonly Reading[],
   model: FamilyModel,
 ): { readonly kept: readonly Reading[]; readonly leftOut: number } {
-  const isShared = ({ finding, present }: Reading): boolean => {
+  const shared = readings.filter(({ finding, present }) => {
     const place = model.network.findingIndex.get(finding);
     return present && place !== undefined && (model.network.parents[place]?.length ?? 0) > 1;
-  };
-  const leftOut = Math.max(0, readings.filter(isShared).length - MAX_SHARED_POSITIVES);
-  let toDrop = leftOut;
-  const kept = readings.filter((reading) => {
-    const drop =
-      toDrop > 0 && isShared(reading) && model.findings.get(reading.finding)?.check !== 'complaint';
-    if (drop) toDrop -= 1;
-    return !drop;
   });
-  return { kept, leftOut };
+  const leftOut = Math.max(0, shared.length - MOST_RECKONED);
+  const isReported = ({ finding }: Reading): boolean =>
+    model.findings.get(finding)?.check === 'complaint';
+  const dropped = new Set(
+    [...shared.filter((reading) => !isReported(reading)), ...shared.filter(isReported)].slice(
+      0,
+      leftOut,
+    ),
+  );
+  return { kept: readings.filter((reading) => !dropped.has(reading)), leftOut };
 }

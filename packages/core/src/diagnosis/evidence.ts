@@ -32,12 +32,12 @@ export interface Evidence {
  */
 export interface Branch {
   readonly weight: number;
-  readonly wasPresent: boolean;
-  readonly isPresent: boolean;
+  /** The cause was there in the epochs before this one: 0 never, infinity to this day. */
+  readonly presentBefore: number;
   readonly bits: readonly { readonly bit: number; readonly strength: number }[];
 }
 
-/** Evidence laid out for the passes of `posterior.ts`. */
+/** Evidence laid out for the passes of `reckoner.ts`. */
 export interface Prepared {
   /** Leak of each shared positive finding (one that several causes can show). */
   readonly bitLeaks: readonly number[];
@@ -128,12 +128,7 @@ function causeBranches(
         } else if (active) bits.push({ bit: placed.bit, strength });
       }
     }
-    return {
-      weight,
-      wasPresent: presentBefore > 0,
-      isPresent: presentBefore === Number.POSITIVE_INFINITY,
-      bits,
-    };
+    return { weight, presentBefore, bits };
   };
 
   const ways = [branch(1 - prior, 0)];

@@ -1,7 +1,8 @@
 import type { Minutes } from '../units/minutes.ts';
 import type { Evidence } from './evidence.ts';
 import type { Network } from './network.ts';
-import { type Posterior, posterior } from './posterior.ts';
+import { possible } from './posterior.ts';
+import { type Masses, Reckoner } from './reckoner.ts';
 
 /** A check as the planner sees it. */
 export interface CheckCandidate {
@@ -31,8 +32,11 @@ function binaryEntropy(chance: number): number {
   return -(chance * Math.log2(chance) + (1 - chance) * Math.log2(1 - chance));
 }
 
-function uncertainty(known: Posterior): number {
-  return known.beliefs.reduce((sum, belief) => sum + binaryEntropy(belief.is), 0);
+/** Sum over causes of the entropy of "is present", from masses. Bits. */
+function uncertainty(is: Float64Array, total: number): number {
+  let sum = 0;
+  for (const mass of is) sum += binaryEntropy(mass / total);
+  return sum;
 }
 
 /**
@@ -48,38 +52,52 @@ export function expectedInformation(
   check: Pick<CheckCandidate, 'findings'>,
   epoch: number,
 ): number {
-  const now = posterior(network, evidence);
-  let expected = 0;
-
-  const follow = (
-    given: Evidence,
-    known: Posterior,
-    left: readonly string[],
-    chance: number,
-  ): void => {
-    const [finding, ...rest] = left;
-    if (finding === undefined) {
-      expected += chance * uncertainty(known);
-      return;
-    }
-    const absent = withReading(given, { finding, epoch, present: false });
-    const knownAbsent = posterior(network, absent);
-    const chanceAbsent = Math.min(1, Math.exp(knownAbsent.logEvidence - known.logEvidence));
-    follow(absent, knownAbsent, rest, chance * chanceAbsent);
-    const chancePresent = chance * (1 - chanceAbsent);
-    if (chancePresent < NEGLIGIBLE_OUTCOME) {
-      expected += chancePresent * uncertainty(known);
-      return;
-    }
-    const present = withReading(given, { finding, epoch, present: true });
-    follow(present, posterior(network, present), rest, chancePresent);
-  };
-  follow(evidence, now, check.findings, 1);
-  return Math.max(0, uncertainty(now) - expected);
+  const reckoner = new Reckoner(network, evidence);
+  return informationOf(reckoner, possible(reckoner.run(), reckoner), check.findings, epoch);
 }
 
-function withReading(evidence: Evidence, reading: Evidence['readings'][number]): Evidence {
-  return { ...evidence, readings: [...evidence.readings, reading] };
+/**
+ * One pass per set of findings supposed absent; the masses of "these absent, those present"
+ * follow by subtracting, over the few findings of one check. No pass needs more positives
+ * than the evidence has.
+ */
+function informationOf(
+  reckoner: Reckoner,
+  now: Masses,
+  findings: readonly string[],
+  epoch: number,
+): number {
+  const absent = findings.map((finding) => reckoner.absent(finding, epoch));
+  const outcomes = Array.from({ length: 1 << findings.length }, (_, supposed) => {
+    if (supposed === 0) return now;
+    return reckoner.run(...absent.filter((__, bit) => supposed & (1 << bit)));
+  });
+  // outcomes[s] is "those of s absent, the others unasked"; bit by bit it becomes
+  // "those of s absent, the others present".
+  for (let bit = 0; bit < findings.length; bit += 1) {
+    for (let supposed = 0; supposed < outcomes.length; supposed += 1) {
+      if (supposed & (1 << bit)) continue;
+      const asked = outcomes[supposed | (1 << bit)];
+      const unasked = outcomes[supposed];
+      if (asked && unasked) outcomes[supposed] = minus(unasked, asked);
+    }
+  }
+  const before = uncertainty(now.is, now.total);
+  let after = 0;
+  for (const { is, total } of outcomes) {
+    const chance = total / now.total;
+    after +=
+      chance < NEGLIGIBLE_OUTCOME ? Math.max(0, chance) * before : chance * uncertainty(is, total);
+  }
+  return Math.max(0, before - after);
+}
+
+function minus(a: Masses, b: Masses): Masses {
+  return {
+    total: a.total - b.total,
+    was: a.was.map((mass, cause) => mass - (b.was[cause] ?? 0)),
+    is: a.is.map((mass, cause) => mass - (b.is[cause] ?? 0)),
+  };
 }
 
 /** Candidates by information per minute, best first; equal ones keep their order. */
@@ -89,9 +107,11 @@ export function rankChecks(
   candidates: readonly CheckCandidate[],
   epoch: number,
 ): readonly CheckProposal[] {
+  const reckoner = new Reckoner(network, evidence);
+  const now = possible(reckoner.run(), reckoner);
   return candidates
     .map((candidate) => {
-      const bits = expectedInformation(network, evidence, candidate, epoch);
+      const bits = informationOf(reckoner, now, candidate.findings, epoch);
       return {
         check: candidate.id,
         minutes: candidate.minutes,

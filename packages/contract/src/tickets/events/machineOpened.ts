@@ -27,7 +27,7 @@ export const machineOpened = defineEvent({
     }
     const states = openingChain(model.access, ticket.open, state).map(({ id }) => id);
     if (states.length === 0) return reject(refuse('already-so', 'command.state'));
-    const unmet = states.flatMap((id) => gatesUnmet(ticket, model, `access:${id}`));
+    const unmet = [...new Set(states.flatMap((id) => gatesUnmet(ticket, model, `access:${id}`)))];
     if (unmet.length > 0) return reject(refuse('gate-unmet', 'command.state', { unmet }));
     return accept({ state, states });
   },

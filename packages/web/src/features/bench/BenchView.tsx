@@ -116,6 +116,7 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
             record={send}
             mayWork={mayWork && ticket.status === 'open'}
             onChooseCheck={(check) => setChoice({ kind: 'check', check })}
+            onChooseClose={() => setChoice({ kind: 'close' })}
           />
         </div>
       </div>
@@ -139,7 +140,7 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
 function keepsChoice(choice: Choice | undefined, last: ShownTicket['events'][number] | undefined) {
   if (!choice || !last) return false;
   if (last.type === 'machine-opened' || last.type === 'machine-closed') return true;
-  return last.type === 'action-done' && !last.body.repair && choice.kind === 'check';
+  return last.type === 'action-done' && !last.body.repair && choice.kind !== 'cause';
 }
 
 function usePeopleById(): ReadonlyMap<string, Person> {

@@ -16,12 +16,14 @@ export function Duties({
   record,
   mayWork,
   onChooseCheck,
+  onChooseClose,
 }: {
   readonly assessment: Assessment;
   readonly model: FamilyModel;
   readonly record: RecordEntry;
   readonly mayWork: boolean;
   readonly onChooseCheck: (check: string) => void;
+  readonly onChooseClose: () => void;
 }) {
   const [waiving, setWaiving] = useState<string>();
   const words = m.bench.duties;
@@ -48,6 +50,11 @@ export function Duties({
         {words.risk}{' '}
         <strong className="font-mono text-base text-ink">{write.percent(assessment.risk)}</strong>
       </p>
+      {mayWork && owed.length === 0 && (
+        <Button className="mt-2" onClick={onChooseClose}>
+          {words.toKnot}
+        </Button>
+      )}
       {waiving !== undefined && (
         <WaiveSheet
           text={model.duties.get(waiving)?.text ?? waiving}

@@ -1,3 +1,4 @@
+import { withinReach } from '@nodo/contract';
 import { posterior } from '@nodo/core';
 import type { FamilyModel } from '@nodo/knowledge';
 import { useMemo } from 'react';
@@ -21,7 +22,8 @@ export function SoundsLike({
       ...complaint.map((finding) => reading(finding, true)),
       ...Object.entries(context).map(([finding, answer]) => reading(finding, answer === 'yes')),
     ].filter(({ finding }) => model.findings.has(finding));
-    const { beliefs } = posterior(model.network, { readings, treatments: [] });
+    const { kept } = withinReach(readings, model);
+    const { beliefs } = posterior(model.network, { readings: kept, treatments: [] });
     return [...beliefs].sort((a, b) => b.is - a.is).slice(0, SHOWN);
   }, [model, complaint, context]);
 

@@ -116,6 +116,7 @@ export const bench = {
   duties: {
     title: 'Owed before closing',
     none: 'Nothing is owed.',
+    toKnot: 'Close the ticket',
     left: 'still to do:',
     oneOf: 'one of these:',
     waive: 'Waive',

@@ -15,7 +15,8 @@ import { useDigitKeys } from './useDigitKeys.ts';
 /** What a person picked instead of the proposal. */
 export type Choice =
   | { readonly kind: 'check'; readonly check: string }
-  | { readonly kind: 'cause'; readonly cause: string };
+  | { readonly kind: 'cause'; readonly cause: string }
+  | { readonly kind: 'close' };
 
 interface StepPaneProps {
   readonly ticket: Ticket;
@@ -117,6 +118,9 @@ function StepBody(props: StepPaneProps & { readonly step: NextStep | undefined }
 
   if (choice?.kind === 'check') return checkStep(choice.check, words.chosen);
   if (choice?.kind === 'cause') return repairStep(choice.cause, words.cause, false);
+  if (choice?.kind === 'close' || step?.kind === 'close-ticket' || step?.kind === 'close-machine') {
+    return ticket.open.size > 0 ? <PutTogether {...props} /> : <CloseStep {...props} />;
+  }
   if (!step) return <Sewing label={words.reckoning} />;
   switch (step.kind) {
     case 'check':
@@ -127,18 +131,18 @@ function StepBody(props: StepPaneProps & { readonly step: NextStep | undefined }
       return <ActionStep {...props} duty={step.duty} actions={step.actions} />;
     case 'waive':
       return <ActionStep {...props} duty={step.duty} actions={[]} />;
-    case 'close-machine':
-      return (
-        <div>
-          <h1 className="mb-4 text-3xl font-bold" id="step-title">
-            {words.closeFirst}
-          </h1>
-          <CloseFirst ticket={ticket} record={record} mayWork={mayWork} />
-        </div>
-      );
-    case 'close-ticket':
-      return <CloseStep {...props} />;
   }
+}
+
+function PutTogether({ ticket, record, mayWork }: StepPaneProps) {
+  return (
+    <div>
+      <h1 className="mb-4 text-3xl font-bold" id="step-title">
+        {m.bench.step.closeFirst}
+      </h1>
+      <CloseFirst ticket={ticket} record={record} mayWork={mayWork} />
+    </div>
+  );
 }
 
 /** How much is unknown about all causes together, in bits. */

@@ -1,0 +1,139 @@
+import { describe, expect, it } from 'vitest';
+import { assess, checkMinutes, nextStep, proposeChecks, summaryOf } from '../src/index.ts';
+import { modelFor, Story } from './story.ts';
+
+function next(story: Story, deferred: readonly string[] = []) {
+  const model = modelFor(story);
+  const assessment = assess(story.ticket, model);
+  return nextStep(
+    story.ticket,
+    model,
+    assessment,
+    proposeChecks(story.ticket, model, assessment),
+    new Set(deferred),
+  );
+}
+const proposals = (story: Story) => {
+  const model = modelFor(story);
+  return proposeChecks(story.ticket, model, assess(story.ticket, model)).map(({ check }) => check);
+};
+
+describe('what comes next', () => {
+  it('nest and loops underneath: feel whether the discs hold, cheapest and most telling', () => {
+    expect(next(new Story('drop-in', ['nest', 'loops-under']))).toEqual({
+      kind: 'check',
+      check: 'pull-foot-down',
+      because: 'information',
+    });
+  });
+
+  it('skips since a needle change: which way the needle faces', () => {
+    const story = new Story('drop-in', ['skip']).sees('context', ['after-needle'], 'only these');
+    expect(next(story)).toMatchObject({ check: 'needle-facing' });
+  });
+
+  it('puts right what is nearly sure', () => {
+    const story = new Story('drop-in', ['loops-under']).sees('path-look', ['outside-discs']);
+    expect(next(story)).toEqual({ kind: 'repair', cause: 'outside-tension-discs' });
+  });
+
+  it('goes on to the debts once a comeback is unlikely, then to the knot', () => {
+    const story = new Story('drop-in', ['no-feed'])
+      .sees('feed-lever', ['feed-down'])
+      .does('feed-raised');
+    expect(next(story)).toEqual({ kind: 'check', check: 'standard-zigzag', because: 'duty' });
+    story.sees('standard-zigzag');
+    expect(next(story)).toMatchObject({ check: 'standard-straight' });
+    story.sees('standard-straight');
+    expect(next(story)).toEqual({ kind: 'close-ticket' });
+  });
+
+  it('proves a repair before it searches on, and searches on when the proof fails', () => {
+    const story = new Story('drop-in', ['loops-under'])
+      .sees('path-look', ['outside-discs'])
+      .does('rethreaded');
+    expect(assess(story.ticket, modelFor(story)).risk).toBeGreaterThan(0.1);
+    expect(next(story)).toMatchObject({ kind: 'check', because: 'duty' });
+    expect(next(story.sees('standard-straight', ['straight-bad']))).toMatchObject({
+      because: 'information',
+    });
+  });
+
+  it('asks for the machine to be closed before the knot', () => {
+    const story = new Story('drop-in', ['no-feed'])
+      .sees('feed-lever', ['feed-down'])
+      .does('feed-raised');
+    story.sees('standard-zigzag').sees('standard-straight').opens('foot-off');
+    expect(next(story)).toEqual({ kind: 'close-machine' });
+  });
+
+  it('offers the actions where a debt is paid by one alone', () => {
+    const story = new Story('drop-in', ['dark']).sees('power-look').does('electrical-not-needed');
+    story.sees('standard-zigzag').sees('standard-straight').does('oiled');
+    expect(next(story)).toEqual({ kind: 'action', actions: ['scrap-clean'], duty: 'run-in' });
+  });
+
+  it('passes over what was put off on this screen', () => {
+    const story = new Story('drop-in', ['nest', 'loops-under']);
+    expect(next(story, ['pull-foot-down'])).not.toMatchObject({ check: 'pull-foot-down' });
+  });
+});
+
+describe('proposals', () => {
+  it('leave out what was answered, what cannot be told, and the counter’s questions', () => {
+    const story = new Story('drop-in', ['skip'])
+      .sees('needle-facing')
+      .must('could-not-tell', { check: 'needle-age' });
+    const proposed = proposals(story);
+    for (const check of ['needle-facing', 'needle-age', 'complaint', 'context'])
+      expect(proposed).not.toContain(check);
+  });
+
+  it('bring back what an action may have changed', () => {
+    const story = new Story('drop-in', ['skip']).sees('needle-facing').does('needle-replaced');
+    expect(proposals(story)).toContain('needle-facing');
+  });
+
+  it('bring back in a new epoch what could not be told', () => {
+    const story = new Story('drop-in', ['skip'])
+      .must('could-not-tell', { check: 'needle-age' })
+      .does('rethreaded');
+    expect(proposals(story)).toContain('needle-age');
+  });
+
+  it('wait for what must be looked at first', () => {
+    const story = new Story('drop-in', ['skip']);
+    expect(proposals(story)).not.toContain('needle-seat');
+    expect(proposals(story.sees('needle-clamp'))).toContain('needle-seat');
+  });
+
+  it('cost less while the machine stands open', () => {
+    const story = new Story('drop-in', ['needle-strike']);
+    const minutes = () => {
+      const model = modelFor(story);
+      const check = model.checks.get('plate-surface');
+      return check ? checkMinutes(story.ticket, model, check) : Number.NaN;
+    };
+    expect(minutes()).toBeCloseTo(0.7 + 0.7 + 1 + 1 + 1.5, 12);
+    story.opens('plate-off');
+    expect(minutes()).toBe(0.7);
+  });
+});
+
+describe('a ticket’s line on the Rack', () => {
+  it('counts stitches, names debts and who was last at the bench', () => {
+    const story = new Story('drop-in', ['needle-strike']);
+    const line = () => summaryOf(story.ticket, modelFor(story));
+    expect(line()).toMatchObject({
+      status: 'open',
+      seen: 1,
+      done: 0,
+      lastBy: null,
+      owed: ['strike-sweep', 'strike-needle'],
+    });
+    story.does('needle-replaced');
+    expect(line()).toMatchObject({ done: 1, lastBy: story.odren.person, seq: 3 });
+    story.must('entry-corrected', { corrects: story.lastId });
+    expect(line()).toMatchObject({ done: 0, lastBy: null });
+  });
+});

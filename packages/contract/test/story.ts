@@ -1,0 +1,126 @@
+import { modelOf } from '@nodo/knowledge';
+import {
+  type Actor,
+  applyTicketEvent,
+  type CommandOf,
+  type Draft,
+  decide,
+  type EventType,
+  newTicket,
+  type Refusal,
+  type Role,
+  type Ticket,
+  type TicketEvent,
+} from '../src/index.ts';
+
+let made = 0;
+
+/** A fresh id, the same in every run. */
+export function testId(): string {
+  made += 1;
+  return `00000000-0000-4000-8000-${made.toString(16).padStart(12, '0')}`;
+}
+
+export function actor(role: Role = 'technician'): Actor {
+  return { person: testId(), role };
+}
+
+/** A ticket told entry by entry through the real decide and apply. */
+export class Story {
+  readonly events: TicketEvent[] = [];
+  ticket: Ticket = newTicket(testId());
+  readonly odren = actor();
+
+  constructor(family = 'drop-in', complaint: readonly string[] = ['skip']) {
+    this.must('intake-taken', {
+      family,
+      label: 'Teal zigzag',
+      tag: 27,
+      shelf: 'A',
+      words: 'It skips.',
+      customer: null,
+    });
+    if (complaint.length > 0) this.sees('complaint', complaint, 'only these');
+  }
+
+  try<Type extends EventType>(
+    type: Type,
+    command: CommandOf<Type>,
+    by: Actor = this.odren,
+    epoch = this.ticket.epoch,
+  ): Refusal | undefined {
+    const draft = {
+      id: testId(),
+      type,
+      command,
+      epoch,
+      observedAt: '2026-03-02T10:00:00.000Z',
+      device: 'bench 1',
+    } as unknown as Draft;
+    const verdict = decide(this.ticket, draft, by);
+    if (!verdict.ok) return verdict.refusal;
+    const event = { ...verdict.event, receivedAt: '2026-03-02T10:00:01.000Z' } as TicketEvent;
+    this.ticket = applyTicketEvent(this.ticket, event);
+    this.events.push(event);
+    return undefined;
+  }
+
+  must<Type extends EventType>(
+    type: Type,
+    command: CommandOf<Type>,
+    by?: Actor,
+    epoch?: number,
+  ): this {
+    const refusal = this.try(type, command, by, epoch);
+    if (refusal) throw new Error(`${type} was refused: ${JSON.stringify(refusal)}`);
+    return this;
+  }
+
+  /** Answers a check: the named findings yes, the others of it no (or left unasked). */
+  sees(
+    check: string,
+    yes: readonly string[] = [],
+    others: 'the rest not' | 'only these' = 'the rest not',
+    by?: Actor,
+    epoch?: number,
+  ): this {
+    const all = others === 'only these' ? yes : findingsOf(this, check);
+    return this.must(
+      'findings-recorded',
+      {
+        check,
+        answers: Object.fromEntries(all.map((id) => [id, yes.includes(id) ? 'yes' : 'no'])),
+      },
+      by,
+      epoch,
+    );
+  }
+
+  does(action: string, by?: Actor): this {
+    return this.must('action-done', { action }, by);
+  }
+
+  opens(state: string): this {
+    if (this.ticket.power === 'on') this.does('power-off-confirmed');
+    return this.must('machine-opened', { state });
+  }
+
+  shuts(): this {
+    return this.must('machine-closed', {}).does('power-on');
+  }
+
+  get lastId(): string {
+    return this.events.at(-1)?.id ?? '';
+  }
+}
+
+function findingsOf(story: Story, check: string): readonly string[] {
+  const model = modelOf(story.ticket.intake?.family ?? '');
+  return (model?.checks.get(check)?.findings ?? []).map(({ id }) => id);
+}
+
+export function modelFor(story: Story) {
+  const model = modelOf(story.ticket.intake?.family ?? '');
+  if (!model) throw new Error('no model');
+  return model;
+}

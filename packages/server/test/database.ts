@@ -1,0 +1,52 @@
+import { randomBytes } from 'node:crypto';
+import pg from 'pg';
+import { inject } from 'vitest';
+import { connect, type DatabaseSettings, migrate } from '../src/index.ts';
+
+declare module 'vitest' {
+  interface ProvidedContext {
+    database: DatabaseSettings;
+    superPassword: string;
+  }
+}
+
+/** Runs statements as the cluster's superuser: what only a test may do. */
+export async function asSuper(
+  database: string,
+  ...statements: readonly string[]
+): Promise<pg.QueryResult[]> {
+  const { host, port } = inject('database');
+  const client = new pg.Client({
+    host,
+    port,
+    database,
+    user: 'nodo_super',
+    password: inject('superPassword'),
+  });
+  await client.connect();
+  try {
+    const results: pg.QueryResult[] = [];
+    for (const statement of statements) results.push(await client.query(statement));
+    return results;
+  } finally {
+    await client.end();
+  }
+}
+
+/** A database of its own with the schema as the migrations make it. */
+export async function freshDatabase(): Promise<DatabaseSettings> {
+  const template = inject('database');
+  const name = `test_${randomBytes(6).toString('hex')}`;
+  await asSuper('postgres', `create database ${name} owner nodo_owner`);
+  await asSuper(
+    name,
+    'alter schema public owner to nodo_owner',
+    'revoke all on schema public from public',
+    'grant usage on schema public to nodo_app, nodo_listener',
+  );
+  const database = { ...template, name };
+  const owner = connect(database, template.owner as NonNullable<typeof template.owner>, 2);
+  await migrate(owner);
+  await owner.close();
+  return database;
+}

@@ -1,0 +1,189 @@
+import { randomUUID } from 'node:crypto';
+import type { Actor, Draft, TicketEvent } from '@nodo/contract';
+import { describe, expect, it } from 'vitest';
+import { type EventStore, rebuildSummaries, recordDrafts } from '../src/index.ts';
+import { draftOf, intakeDraft } from './shop.ts';
+
+export interface StoreUnderTest {
+  readonly store: EventStore;
+  readonly shop: string;
+  readonly otherShop: string;
+  readonly actor: Actor;
+}
+
+const NOW = () => new Date('2026-03-02T10:00:01.000Z');
+
+/** What every store of tickets must do; the memory store and PostgreSQL run the same. */
+export function eventStoreSuite(name: string, open: () => Promise<StoreUnderTest>): void {
+  const record = async (under: StoreUnderTest, ticket: string, ...drafts: readonly Draft[]) =>
+    recordDrafts(under.store, { shop: under.shop, ticket, drafts, actor: under.actor }, NOW);
+  const taken = async (under: StoreUnderTest, ...more: readonly Draft[]): Promise<string> => {
+    const ticket = randomUUID();
+    const recorded = await record(under, ticket, intakeDraft(), ...more);
+    if (!recorded.ok) throw new Error(JSON.stringify(recorded.refusal));
+    return ticket;
+  };
+  const look = () =>
+    draftOf('findings-recorded', { check: 'winder', answers: { 'winder-on': 'no' } });
+
+  describe(`event store: ${name}`, () => {
+    it('gives back what was recorded, in order, to the last field', async () => {
+      const under = await open();
+      const complaint = draftOf('findings-recorded', {
+        check: 'complaint',
+        answers: { skip: 'yes', nest: 'no' },
+      });
+      const ticket = await taken(under, complaint);
+      const events = await under.store.load(under.shop, ticket);
+      expect(events.map(({ seq, type }) => [seq, type])).toEqual([
+        [1, 'intake-taken'],
+        [2, 'findings-recorded'],
+      ]);
+      expect(events[1]).toEqual({
+        id: complaint.id,
+        ticket,
+        seq: 2,
+        type: 'findings-recorded',
+        version: 1,
+        actor: { person: under.actor.person, role: under.actor.role },
+        device: 'test screen',
+        observedAt: '2026-03-02T10:00:00.000Z',
+        receivedAt: '2026-03-02T10:00:01.000Z',
+        epoch: 0,
+        knowledge: expect.stringMatching(/^[0-9a-f]{64}$/),
+        body: { check: 'complaint', answers: { skip: 'yes', nest: 'no' }, complete: false },
+      } satisfies Record<keyof TicketEvent, unknown>);
+    });
+
+    it('gives only what came after a place', async () => {
+      const under = await open();
+      const ticket = await taken(under, look(), look());
+      expect((await under.store.load(under.shop, ticket, 2)).map(({ seq }) => seq)).toEqual([3]);
+    });
+
+    it('knows no ticket it was not told of', async () => {
+      const under = await open();
+      expect(await under.store.load(under.shop, randomUUID())).toEqual([]);
+      expect(await under.store.rackEntry(under.shop, randomUUID())).toBeUndefined();
+    });
+
+    it('answers a resent draft with the stored event, and stores nothing twice', async () => {
+      const under = await open();
+      const draft = look();
+      const ticket = await taken(under, draft);
+      const again = await record(under, ticket, draft);
+      expect(again.ok && again.events).toEqual([(await under.store.load(under.shop, ticket))[1]]);
+      expect(await under.store.load(under.shop, ticket)).toHaveLength(2);
+    });
+
+    it('refuses an id that was used for something else, here or on another ticket', async () => {
+      const under = await open();
+      const draft = look();
+      const ticket = await taken(under, draft);
+      const other = {
+        ...look(),
+        id: draft.id,
+        command: { check: 'winder', answers: { 'winder-on': 'yes' } },
+      } as Draft;
+      expect(await record(under, ticket, other)).toMatchObject({
+        refusal: { code: 'id-used-otherwise' },
+      });
+      expect(await record(under, await taken(under), draft)).toMatchObject({
+        refusal: { code: 'id-used-otherwise' },
+      });
+    });
+
+    it('lets ten writers at once all in, without a gap and without a loss', async () => {
+      const under = await open();
+      const ticket = await taken(under);
+      const drafts = Array.from({ length: 10 }, look);
+      const results = await Promise.all(drafts.map((draft) => record(under, ticket, draft)));
+      expect(results.every(({ ok }) => ok)).toBe(true);
+      const events = await under.store.load(under.shop, ticket);
+      expect(events.map(({ seq }) => seq)).toEqual(
+        Array.from({ length: 11 }, (_, place) => place + 1),
+      );
+      expect(new Set(events.map(({ id }) => id))).toEqual(
+        new Set([events[0]?.id, ...drafts.map(({ id }) => id)]),
+      );
+    });
+
+    it('writes all drafts of a batch or none', async () => {
+      const under = await open();
+      const ticket = randomUUID();
+      const bad = draftOf('findings-recorded', { check: 'no-such-check', answers: { x: 'yes' } });
+      expect(await record(under, ticket, intakeDraft(), bad)).toMatchObject({ ok: false });
+      expect(await under.store.load(under.shop, ticket)).toEqual([]);
+    });
+
+    it('hangs a tag on one machine at a time', async () => {
+      const under = await open();
+      const first = intakeDraft();
+      const { tag } = first.command as { tag: number };
+      const ticket = randomUUID();
+      await record(under, ticket, first);
+      expect(await record(under, randomUUID(), intakeDraft({ tag }))).toMatchObject({
+        refusal: { code: 'tag-taken', data: { tag } },
+      });
+      await record(under, ticket, draftOf('ticket-closed', {}), draftOf('machine-collected', {}));
+      expect(await record(under, randomUUID(), intakeDraft({ tag }))).toMatchObject({ ok: true });
+    });
+
+    it('shows on the Rack what is in the shop, by shelf and tag', async () => {
+      const under = await open();
+      const before = (await under.store.rack(under.shop)).length;
+      const gone = await taken(
+        under,
+        draftOf('ticket-closed', {}),
+        draftOf('machine-collected', {}),
+      );
+      const there = await taken(under, look());
+      const rack = await under.store.rack(under.shop);
+      expect(rack).toHaveLength(before + 1);
+      expect(rack.find(({ ticket }) => ticket === there)).toMatchObject({
+        seq: 2,
+        seen: 1,
+        customerName: null,
+      });
+      expect(rack.some(({ ticket }) => ticket === gone)).toBe(false);
+      expect(await under.store.rackEntry(under.shop, gone)).toMatchObject({ status: 'collected' });
+    });
+
+    it('keeps the customer beside the events and names him on the Rack', async () => {
+      const under = await open();
+      const customer = { id: randomUUID(), name: 'Dorun O’Kelt', phone: '000 0178' };
+      const ticket = randomUUID();
+      const drafts = [intakeDraft({ customer: customer.id })];
+      await recordDrafts(
+        under.store,
+        { shop: under.shop, ticket, drafts, actor: under.actor, customer },
+        NOW,
+      );
+      expect(await under.store.customer(under.shop, customer.id)).toEqual(customer);
+      expect(await under.store.rackEntry(under.shop, ticket)).toMatchObject({
+        customerName: 'Dorun O’Kelt',
+      });
+      const kept = JSON.stringify(await under.store.load(under.shop, ticket));
+      expect(kept).not.toContain('Kelt');
+    });
+
+    it('rebuilds every line on the Rack from the events, equal to what it kept', async () => {
+      const under = await open();
+      await taken(under, look());
+      const kept = await under.store.rack(under.shop);
+      expect(await rebuildSummaries(under.store, under.shop)).toBeGreaterThanOrEqual(kept.length);
+      expect(await under.store.rack(under.shop)).toEqual(kept);
+    });
+
+    it('shows one shop nothing of another', async () => {
+      const under = await open();
+      const ticket = await taken(under, look());
+      expect(await under.store.load(under.otherShop, ticket)).toEqual([]);
+      expect(await under.store.rackEntry(under.otherShop, ticket)).toBeUndefined();
+      expect(
+        (await under.store.rack(under.otherShop)).some((entry) => entry.ticket === ticket),
+      ).toBe(false);
+      expect(await under.store.ticketIds(under.otherShop)).not.toContain(ticket);
+    });
+  });
+}

@@ -1,0 +1,80 @@
+import { randomUUID } from 'node:crypto';
+import type { Actor, Draft, EventType, Role } from '@nodo/contract';
+import type { Sequelize } from 'sequelize';
+import { defineModels, hashPassword, withShop } from '../src/index.ts';
+
+export interface TestPerson extends Actor {
+  readonly login: string;
+  readonly password: string;
+}
+
+export interface TestShop {
+  readonly id: string;
+  readonly people: Readonly<Record<Role, TestPerson>>;
+}
+
+/** An invented shop with one person of each role. */
+export async function makeShop(db: Sequelize): Promise<TestShop> {
+  const id = randomUUID();
+  const models = defineModels(db);
+  const roles: readonly Role[] = ['counter', 'technician', 'lead', 'learner'];
+  const passwordHash = await hashPassword('a test password');
+  const people = Object.fromEntries(
+    roles.map((role) => [
+      role,
+      {
+        person: randomUUID(),
+        role,
+        login: `${role}-${id.slice(0, 8)}`,
+        password: 'a test password',
+      },
+    ]),
+  ) as Record<Role, TestPerson>;
+  await withShop(db, id, async (transaction) => {
+    await models.shops.create({ id, name: 'Bench Nowhere' }, { transaction });
+    for (const { person, role, login } of Object.values(people)) {
+      await models.people.create(
+        {
+          shopId: id,
+          id: person,
+          login,
+          name: `Person ${role}`,
+          initials: 'PP',
+          role,
+          thread: 0,
+          passwordHash,
+        },
+        { transaction },
+      );
+    }
+  });
+  return { id, people };
+}
+
+/** A draft as a screen would send it. */
+export function draftOf(type: EventType, command: object, change: Partial<Draft> = {}): Draft {
+  return {
+    id: randomUUID(),
+    type,
+    command,
+    epoch: 0,
+    observedAt: '2026-03-02T10:00:00.000Z',
+    device: 'test screen',
+    ...change,
+  } as Draft;
+}
+
+let tag = 0;
+
+export function intakeDraft(change: object = {}): Draft {
+  tag += 1;
+  return draftOf('intake-taken', {
+    family: 'drop-in',
+    label: 'Teal zigzag',
+    tag,
+    shelf: 'A',
+    words: 'It skips.',
+    customer: null,
+    ...change,
+  });
+}
