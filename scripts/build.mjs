@@ -1,4 +1,4 @@
-// Builds the pages (Vite) and the server's programs (esbuild) into dist/.
+// Builds the pages (Vite) and the server's programs (esbuild), each into its package's dist/.
 import { readFileSync } from 'node:fs';
 import { builtinModules } from 'node:module';
 import { build as bundle } from 'esbuild';
@@ -6,14 +6,11 @@ import { build as buildPages } from 'vite';
 
 const root = new URL('..', import.meta.url).pathname;
 
-/** Our own workspaces are bundled; what npm installed is loaded from node_modules. */
+/** What the server itself names in its package.json is loaded from node_modules. */
+const { dependencies } = JSON.parse(readFileSync(`${root}packages/server/package.json`, 'utf8'));
 const external = [
   ...builtinModules.flatMap((name) => [name, `node:${name}`]),
-  ...['packages/server', 'packages/contract', 'packages/knowledge'].flatMap((folder) =>
-    Object.keys(
-      JSON.parse(readFileSync(`${root}${folder}/package.json`, 'utf8')).dependencies,
-    ).filter((name) => !name.startsWith('@nodo/')),
-  ),
+  ...Object.keys(dependencies).filter((name) => !name.startsWith('@nodo/')),
 ].flatMap((name) => [name, `${name}/*`]);
 
 await bundle({
@@ -23,7 +20,8 @@ await bundle({
     migrate: 'packages/server/src/migrate.ts',
     demo: 'demo/src/main.ts',
   },
-  outdir: 'dist',
+  // Beside the server's own node_modules, wherever npm put a package.
+  outdir: 'packages/server/dist',
   outExtension: { '.js': '.mjs' },
   bundle: true,
   format: 'esm',

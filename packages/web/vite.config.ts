@@ -5,6 +5,6 @@ import { defineConfig } from 'vite';
 export default defineConfig({
   plugins: [react(), tailwindcss()],
   worker: { format: 'es' },
-  build: { outDir: '../../dist/web', emptyOutDir: true, sourcemap: true, target: 'es2022' },
+  build: { sourcemap: true, target: 'es2022' },
   server: { proxy: { '/api': 'http://localhost:4680' } },
 });

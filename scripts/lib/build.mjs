@@ -1,5 +1,6 @@
-import { existsSync, mkdirSync, rmSync } from 'node:fs';
+import { existsSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { built } from './paths.mjs';
 import { mustRun } from './run.mjs';
 import { during } from './say.mjs';
 import { hashOf, unlessStamped } from './stamp.mjs';
@@ -13,16 +14,14 @@ const SOURCES = [
 ];
 
 /**
- * Builds the pages and the server's programs into `dist/`, when a source changed.
+ * Builds the pages and the server's programs, when a source changed.
  * @param {string} root
  */
 export async function buildAll(root) {
-  const dist = join(root, 'dist');
-  mkdirSync(dist, { recursive: true });
-  const stamp = join(dist, '.nodo-built');
-  if (!existsSync(join(dist, 'web', 'index.html'))) rmSync(stamp, { force: true });
+  const { web, stamp } = built(root);
+  if (!existsSync(join(web, 'index.html'))) rmSync(stamp, { force: true });
   await unlessStamped(stamp, hashOf(root, SOURCES), () =>
-    during('Building the application (about twenty seconds)', () =>
+    during('Building the application (about ten seconds)', () =>
       mustRun(process.execPath, ['scripts/build.mjs'], {
         cwd: root,
         env: { ...process.env, NODE_ENV: 'production' },

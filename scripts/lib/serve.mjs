@@ -6,6 +6,7 @@ import { Cluster } from './cluster.mjs';
 import { explained, SetupFault } from './fault.mjs';
 import { installDebianPackages, installPackages, POSTGRESQL } from './install.mjs';
 import { logFile } from './log.mjs';
+import { built } from './paths.mjs';
 import { mustRun } from './run.mjs';
 import { say } from './say.mjs';
 import { keepDatabase, keepServer } from './supervise.mjs';
@@ -17,7 +18,8 @@ const LEAST_FREE_BYTES = 200e6;
 /** @param {readonly string[]} args */
 export async function start(args) {
   const root = resolve(new URL('../..', import.meta.url).pathname);
-  const home = join(root, 'data');
+  const home = resolve(process.env.NODO_DATA ?? join(root, 'data'));
+  const programs = built(root);
   const resetDemo = args.includes('--reset-demo');
   const port = Number(process.env.PORT ?? DEFAULT_PORT);
   let release = () => {};
@@ -52,16 +54,16 @@ export async function start(args) {
     const settings = {
       host: '127.0.0.1',
       port,
-      webRoot: join(root, 'dist', 'web'),
+      webRoot: programs.web,
       sessionSecret: cluster.readSecrets().session,
       database,
     };
     const environment = (value) => ({ ...process.env, NODO_SETTINGS: JSON.stringify(value) });
-    const ran = await mustRun(process.execPath, [join(root, 'dist', 'migrate.mjs')], {
+    const ran = await mustRun(process.execPath, [programs.migrate], {
       env: environment(settings),
     });
     if (Number(ran) > 0) say(`Brought the tables up to date (${ran.trim()} migrations)`);
-    const demo = await mustRun(process.execPath, [join(root, 'dist', 'demo.mjs')], {
+    const demo = await mustRun(process.execPath, [programs.demo], {
       env: environment(settings),
     });
     const { loaded, signIns } = JSON.parse(demo);
@@ -70,7 +72,7 @@ export async function start(args) {
     const { owner: _owner, ...withoutOwner } = database;
     stops.push(
       await keepServer(
-        join(root, 'dist', 'server.mjs'),
+        programs.server,
         environment({ ...settings, database: withoutOwner }),
         logFile(join(home, 'log'), 'server'),
         async () => {

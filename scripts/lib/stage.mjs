@@ -3,16 +3,21 @@ import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Cluster, freePort } from './cluster.mjs';
+import { built } from './paths.mjs';
 import { mustRun } from './run.mjs';
 
 const DATABASE = 'nodo';
 
-/** A cluster that is thrown away afterwards; never the user's data. */
-export async function throwawayCluster() {
+/**
+ * A cluster that is thrown away afterwards; never the user's data.
+ * @param {{ durable?: boolean }} [options] durable: writes as carefully as the real one, for
+ *   tests that kill it
+ */
+export async function throwawayCluster({ durable = false } = {}) {
   const home = mkdtempSync(join(tmpdir(), 'nodo-stage-'));
   // The database's own account must be able to pass through when root runs this.
   chmodSync(home, 0o711);
-  const cluster = new Cluster(home, { throwaway: true });
+  const cluster = new Cluster(home, { throwaway: !durable });
   await cluster.create();
   await cluster.start();
   return {
@@ -28,27 +33,28 @@ export async function throwawayCluster() {
  * The built server on a throwaway database with the demo shop, for journeys, pictures and
  * benches. It can be killed and started again like the real one.
  * @param {string} root
- * @param {{ demo?: boolean }} [options]
+ * @param {{ durable?: boolean }} [options]
  */
-export async function openStage(root, { demo = true } = {}) {
-  const { cluster, remove } = await throwawayCluster();
+export async function openStage(root, options = {}) {
+  const programs = built(root);
+  const { cluster, remove } = await throwawayCluster(options);
   await cluster.prepareDatabase(DATABASE);
   const settings = {
     host: '127.0.0.1',
     port: await freePort(),
-    webRoot: join(root, 'dist', 'web'),
+    webRoot: programs.web,
     sessionSecret: cluster.readSecrets().session,
     database: cluster.settings(DATABASE),
   };
   const env = { ...process.env, NODO_SETTINGS: JSON.stringify(settings) };
-  await mustRun(process.execPath, [join(root, 'dist', 'migrate.mjs')], { env });
-  if (demo) await mustRun(process.execPath, [join(root, 'dist', 'demo.mjs')], { env });
+  await mustRun(process.execPath, [programs.migrate], { env });
+  await mustRun(process.execPath, [programs.demo], { env });
 
   /** @type {import('node:child_process').ChildProcess | undefined} */
   let server;
   const startServer = () =>
     new Promise((resolve, reject) => {
-      const child = spawn(process.execPath, [join(root, 'dist', 'server.mjs')], {
+      const child = spawn(process.execPath, [programs.server], {
         env,
         stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
       });

@@ -3,7 +3,7 @@ import { throwawayCluster } from './stage.mjs';
 /**
  * Vitest's global set-up: one throwaway cluster for the whole run, with the three accounts
  * that each test file makes its own database with.
- * @param {import('vitest/node').TestProject} project
+ * @param {{ provide: (key: string, value: unknown) => void }} project
  */
 export default async function setup(project) {
   const { cluster, remove } = await throwawayCluster();

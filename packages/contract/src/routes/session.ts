@@ -4,7 +4,7 @@ import { humanText, uuid } from '../text.ts';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint, EVERY_ROLE } from './endpoint.ts';
 
-export const person = z.object({
+const person = z.object({
   id: uuid,
   name: z.string(),
   initials: z.string(),

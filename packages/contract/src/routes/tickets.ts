@@ -5,7 +5,7 @@ import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint, EVERY_ROLE } from './endpoint.ts';
 
 /** One machine as the Rack shows it; kept beside the events and rebuilt from them at will. */
-export const ticketSummary = z.object({
+const ticketSummary = z.object({
   ticket: uuid,
   seq: z.number().int().positive(),
   tag: z.number().int().positive(),

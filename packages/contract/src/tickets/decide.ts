@@ -50,6 +50,6 @@ export function decide(
       epoch,
       knowledge: knowledge.hash,
       body: decision.body,
-    } as DecidedEvent,
+    },
   };
 }

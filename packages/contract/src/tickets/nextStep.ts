@@ -29,7 +29,7 @@ const LOW_RISK = 0.1;
 const LEAST_BITS = 0.02;
 
 /** The checks that may be proposed now, with what they cost on the machine as it stands. */
-export function checkCandidates(ticket: Ticket, model: FamilyModel): readonly CheckCandidate[] {
+function checkCandidates(ticket: Ticket, model: FamilyModel): readonly CheckCandidate[] {
   const now = stateEpoch(ticket, ticket.epoch);
   const untold = new Set(
     ticket.untold

@@ -1,4 +1,4 @@
-import { type CauseSource, STRENGTHS } from '../schema.ts';
+import { type CauseSource, type Mechanism, STRENGTHS } from '../schema.ts';
 import type { Inspection } from './inspection.ts';
 
 /** Causes, what they show, and that something treats each of them. */
@@ -8,10 +8,9 @@ export function lookAtCauses(inspection: Inspection): void {
     if (finding.defines !== undefined) definers.set(finding.id, finding.defines);
   }
   for (const mechanism of inspection.source.mechanisms) {
-    for (const [number, standing] of Object.entries(mechanism.standing ?? {})) {
-      if (!standing) inspection.report('no-standing', mechanism.id, number);
+    for (const [number, standing] of Object.entries(standingOf(mechanism))) {
+      if (standing === undefined) inspection.report('no-standing', mechanism.id, number);
     }
-    if (!mechanism.standing) inspection.report('no-standing', mechanism.id, 'standing');
     for (const cause of mechanism.causes) {
       lookAtCause(inspection, `${mechanism.id} / ${cause.id}`, cause, definers);
     }
@@ -28,6 +27,14 @@ export function lookAtCauses(inspection: Inspection): void {
   for (const id of inspection.causes.keys()) {
     if (!treated.has(id)) inspection.report('cause-untreated', id, 'no action treats it');
   }
+}
+
+const NUMBERS = ['priors', 'strengths', 'leaks', 'minutes'] as const;
+
+/** The standing of each kind of number; read as data, where the types cannot vouch for it. */
+function standingOf({ standing }: Mechanism): Readonly<Record<string, string | undefined>> {
+  const given = new Map<string, string>(Object.entries((standing as object | undefined) ?? {}));
+  return Object.fromEntries(NUMBERS.map((number) => [number, given.get(number)]));
 }
 
 function lookAtCause(

@@ -35,31 +35,40 @@ export function route<Params extends z.ZodType, Body extends z.ZodType, Answer e
   handler: (call: Call<z.output<Params>, z.output<Body>>) => Promise<Result<z.output<Answer>>>,
   ...before: readonly RequestHandler[]
 ): void {
-  const handle = async (request: Request, response: Response): Promise<void> => {
+  const outcome = async (
+    request: Request,
+    response: Response,
+  ): Promise<Result<z.output<Answer>>> => {
     const session = endpoint.roles === 'anyone' ? undefined : await sessionOf(request, people);
     if (endpoint.roles !== 'anyone') {
-      if (!session) return sendRefusal(response, refuse('not-signed-in'));
-      if (!endpoint.roles.includes(session.person.role)) {
-        return sendRefusal(response, refuse('role-may-not', '', { role: session.person.role }));
-      }
+      if (!session) return refused(refuse('not-signed-in'));
+      const { role } = session.person;
+      if (!endpoint.roles.includes(role)) return refused(refuse('role-may-not', '', { role }));
     }
     const params = endpoint.params.safeParse(request.params);
-    if (!params.success) return sendRefusal(response, badInput('params', params.error));
+    if (!params.success) return refused(badInput('params', params.error));
     const body = endpoint.body.safeParse(request.body);
-    if (!body.success) return sendRefusal(response, badInput('', body.error));
-    const result = await handler({
+    if (!body.success) return refused(badInput('', body.error));
+    return handler({
       params: params.data,
       body: body.data,
       session: session as Session,
       request,
       response,
     });
+  };
+  const handle = async (request: Request, response: Response): Promise<void> => {
+    const result = await outcome(request, response);
     if (result === 'answered') return;
-    if (!result.ok) return sendRefusal(response, result.refusal);
-    response.json(result.answer);
+    if (result.ok) response.json(result.answer);
+    else sendRefusal(response, result.refusal);
   };
   const verb = endpoint.method.toLowerCase() as 'get' | 'post' | 'delete';
   app[verb](endpoint.path, ...before, handle);
+}
+
+function refused(refusal: Refusal): { readonly ok: false; readonly refusal: Refusal } {
+  return { ok: false, refusal };
 }
 
 async function sessionOf(request: Request, people: People): Promise<Session | undefined> {

@@ -42,12 +42,16 @@ export function sessionRoutes(app: Express, people: People, signInAttempts?: num
 
 function renew(request: Request): Promise<void> {
   return new Promise((resolve, reject) => {
-    request.session.regenerate((fault: unknown) => (fault ? reject(fault as Error) : resolve()));
+    request.session.regenerate((fault: unknown) => (fault ? reject(asError(fault)) : resolve()));
   });
 }
 
 function destroy(request: Request): Promise<void> {
   return new Promise((resolve, reject) => {
-    request.session.destroy((fault: unknown) => (fault ? reject(fault as Error) : resolve()));
+    request.session.destroy((fault: unknown) => (fault ? reject(asError(fault)) : resolve()));
   });
+}
+
+function asError(fault: unknown): Error {
+  return fault instanceof Error ? fault : new Error(String(fault));
 }

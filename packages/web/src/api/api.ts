@@ -23,7 +23,7 @@ export const api = createApi({
       query: (body) => ({ address: ADDRESSES.signIn, body }),
       onQueryStarted: async (_given, { dispatch, queryFulfilled }) => {
         const { data } = await queryFulfilled.catch(() => ({ data: undefined }));
-        if (data) dispatch(api.util.upsertQueryData('session', undefined, data));
+        if (data) void dispatch(api.util.upsertQueryData('session', undefined, data));
       },
     }),
     signOut: build.mutation<object, void>({ query: () => ({ address: ADDRESSES.signOut }) }),
@@ -35,7 +35,7 @@ export const api = createApi({
       onCacheEntryAdded: async (_none, { dispatch, updateCachedData, cacheEntryRemoved }) => {
         const stop = liveStream.listen((frame) => {
           if (frame.kind === 'events') updateCachedData((rack) => placeOnRack(rack, frame.rack));
-          else dispatch(api.endpoints.rack.initiate(undefined, READ_AGAIN));
+          else void dispatch(api.endpoints.rack.initiate(undefined, READ_AGAIN));
         });
         await cacheEntryRemoved;
         stop();
@@ -44,18 +44,20 @@ export const api = createApi({
     ticket: build.query<TicketFile, string>({
       query: (ticket) => ({ address: ADDRESSES.readTicket, params: { ticket } }),
       onCacheEntryAdded: async (id, { dispatch, updateCachedData, cacheEntryRemoved }) => {
-        const readAgain = () => dispatch(api.endpoints.ticket.initiate(id, READ_AGAIN));
+        const readAgain = () => {
+          void dispatch(api.endpoints.ticket.initiate(id, READ_AGAIN));
+        };
         const stop = liveStream.listen((frame) => {
           if (frame.kind === 'resync') {
             readAgain();
             return;
           }
           if (frame.ticket !== id) return;
-          let gap = false;
+          const seen = { gap: false };
           updateCachedData((file) => {
-            gap = !appendInOrder(file, frame.events);
+            seen.gap = !appendInOrder(file, frame.events);
           });
-          if (gap) readAgain();
+          if (seen.gap) readAgain();
         });
         await cacheEntryRemoved;
         stop();

@@ -17,6 +17,17 @@ class LiveStream {
   private retry: ReturnType<typeof setTimeout> | undefined;
   private wasLost = false;
 
+  constructor() {
+    // A page that the browser keeps aside for "back" would keep its connection too, and a
+    // browser has only six for one server.
+    addEventListener('pagehide', () => this.close());
+    addEventListener('pageshow', ({ persisted }) => {
+      if (!persisted || this.listeners.size === 0) return;
+      this.wasLost = true;
+      this.open();
+    });
+  }
+
   listen(listener: Listener): () => void {
     this.listeners.add(listener);
     if (!this.source) this.open();

@@ -26,8 +26,8 @@ const dayFormat = new Intl.DateTimeFormat(locale, {
 export const write = {
   minutes: (value: number): string => minutesFormat.format(value),
   percent: (chance: number): string => {
-    if (chance > 0 && chance < 0.005) return `< ${percentFormat.format(0.01)}`;
-    if (chance < 1 && chance > 0.995) return `> ${percentFormat.format(0.99)}`;
+    if (chance > 0 && chance < 0.005) return `<\u00a0${percentFormat.format(0.01)}`;
+    if (chance < 1 && chance > 0.995) return `>\u00a0${percentFormat.format(0.99)}`;
     return percentFormat.format(chance);
   },
   clock: (instant: string): string => clockFormat.format(new Date(instant)),

@@ -23,7 +23,7 @@ export function keepOutbox(store: EnhancedStore<Watched>): void {
   let pause = FIRST_PAUSE_MS;
 
   const signedIn = (): string | undefined =>
-    api.endpoints.session.select()(store.getState() as never).data?.person.id;
+    api.endpoints.session.select()(store.getState()).data?.person.id;
   const nextEntry = (): OutboxEntry | undefined => {
     const person = signedIn();
     return store
@@ -77,13 +77,13 @@ export function keepOutbox(store: EnhancedStore<Watched>): void {
 
 /** The confirmed event takes the place of the waiting one before that is taken out. */
 function showConfirmed(dispatch: Dispatch<Action>, ticket: string, event: TicketEvent): void {
-  let gap = false;
+  const seen = { gap: false };
   dispatch(
     api.util.updateQueryData('ticket', ticket, (file) => {
-      gap = !appendInOrder(file, [event]);
+      seen.gap = !appendInOrder(file, [event]);
     }) as never,
   );
-  if (gap) {
+  if (seen.gap) {
     dispatch(
       api.endpoints.ticket.initiate(ticket, { forceRefetch: true, subscribe: false }) as never,
     );

@@ -23,11 +23,15 @@ export function Sewing({ label }: { readonly label: string }) {
 /** A whole place with nothing in it, or nothing to be had: what it is and what to do. */
 export function Blank({
   title,
+  within = false,
   children,
 }: {
   readonly title: string;
+  /** It stands in a view that has its own heading. */
+  readonly within?: boolean;
   readonly children: React.ReactNode;
 }) {
+  const Heading = within ? 'h2' : 'h1';
   return (
     <div className="mx-auto flex max-w-xl flex-col items-start gap-4 px-6 py-14">
       <svg width="150" height="46" viewBox="0 0 150 46" aria-hidden="true" fill="none">
@@ -39,7 +43,7 @@ export function Blank({
           strokeLinecap="round"
         />
       </svg>
-      <h2 className="text-2xl font-bold">{title}</h2>
+      <Heading className="text-2xl font-bold">{title}</Heading>
       {children}
     </div>
   );

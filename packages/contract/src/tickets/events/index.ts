@@ -17,7 +17,7 @@ import { ticketClosed } from './ticketClosed.ts';
 import { ticketReopened } from './ticketReopened.ts';
 
 /** Every kind of ticket event, one file each: the table of contents of a ticket's life. */
-export const EVENT_KINDS = {
+const EVENT_KINDS = {
   'intake-taken': intakeTaken,
   'findings-recorded': findingsRecorded,
   'could-not-tell': couldNotTell,
@@ -59,7 +59,7 @@ export const EVENT_TYPES = Object.keys(EVENT_KINDS) as [EventType, ...EventType[
 
 /** Any kind, its command and body seen as plain objects: for code that treats all alike. */
 export function kindOf(type: EventType): EventKind<EventType, object, object> {
-  return EVENT_KINDS[type] as unknown as EventKind<EventType, object, object>;
+  return EVENT_KINDS[type];
 }
 
 function variants<Key extends 'command' | 'body'>(key: Key) {

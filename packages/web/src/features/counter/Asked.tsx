@@ -19,7 +19,7 @@ export function ComplaintTicks({
       <div className="grid gap-x-6 gap-y-3 md:grid-cols-2 xl:grid-cols-4">
         {complaintGroups(findings).map(({ name, findings: inGroup }) => (
           <div key={name}>
-            <h3 className="text-sm font-semibold text-quiet">{m.counter.groups[name]}</h3>
+            <h2 className="text-sm font-semibold text-quiet">{m.counter.groups[name]}</h2>
             {inGroup.map(({ id, answer }) => (
               <label
                 key={id}

@@ -1,6 +1,6 @@
 import { type Customer, type Draft, mayTakeIn, type Session } from '@nodo/contract';
 import { KNOWLEDGE, modelOf } from '@nodo/knowledge';
-import { type FormEvent, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { useRackQuery, useTakeInMutation } from '../../api/api.ts';
@@ -42,8 +42,7 @@ function IntakeSheet() {
   const tag = draft.tag || freeTag;
   const set = (change: Partial<CounterDraft>) => setDraft({ ...draft, ...change });
 
-  const submit = async (event: FormEvent) => {
-    event.preventDefault();
+  const submit = async () => {
     const faults = faultsOf({ ...draft, tag });
     setErrors(faults);
     if (Object.keys(faults).length > 0) return;
@@ -58,7 +57,14 @@ function IntakeSheet() {
   const complaint = model.checks.get('complaint')?.findings ?? [];
   const context = model.checks.get('context')?.findings ?? [];
   return (
-    <form onSubmit={submit} noValidate className="flex flex-1 flex-col lg:flex-row">
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        void submit();
+      }}
+      noValidate
+      className="flex flex-1 flex-col lg:flex-row"
+    >
       <div className="min-w-0 flex-1 px-6 py-4">
         <h1 className="mb-4 text-2xl font-bold">{m.counter.title}</h1>
         <div className="grid gap-x-8 gap-y-4 md:grid-cols-2">

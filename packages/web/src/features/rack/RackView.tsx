@@ -54,7 +54,7 @@ export function RackView() {
           />
         </div>
         {rack.length === 0 ? (
-          <Blank title={m.rack.emptyTitle}>
+          <Blank within title={m.rack.emptyTitle}>
             <p>{m.rack.empty}</p>
             <Link
               to="/counter"
@@ -64,7 +64,7 @@ export function RackView() {
             </Link>
           </Blank>
         ) : shown.length === 0 ? (
-          <Blank title={m.rack.noMatchTitle}>
+          <Blank within title={m.rack.noMatchTitle}>
             <p>{m.rack.noMatch(wanted)}</p>
             <Button onClick={() => find('')}>{m.rack.clear}</Button>
           </Blank>

@@ -58,7 +58,12 @@ export function Frame({
           >
             {theme === 'day' ? <Moon aria-hidden size={20} /> : <Sun aria-hidden size={20} />}
           </Button>
-          <Button look="quiet" onClick={leave} aria-label={m.shell.signOut} title={m.shell.signOut}>
+          <Button
+            look="quiet"
+            onClick={() => void leave()}
+            aria-label={m.shell.signOut}
+            title={m.shell.signOut}
+          >
             <LogOut aria-hidden size={20} />
           </Button>
         </span>

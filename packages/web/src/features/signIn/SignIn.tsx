@@ -1,4 +1,4 @@
-import { type FormEvent, useState } from 'react';
+import { useState } from 'react';
 import { useSignInMutation } from '../../api/api.ts';
 import type { CallFault } from '../../api/call.ts';
 import { m } from '../../messages/index.ts';
@@ -11,11 +11,14 @@ export function SignIn() {
   const [missing, setMissing] = useState(false);
   const words = m.shell.signIn;
 
-  const submit = (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    const given = new FormData(event.currentTarget);
-    const login = String(given.get('login')).trim();
-    const password = String(given.get('password'));
+  const submit = (form: HTMLFormElement) => {
+    const given = new FormData(form);
+    const field = (name: string): string => {
+      const value = given.get(name);
+      return typeof value === 'string' ? value : '';
+    };
+    const login = field('login').trim();
+    const password = field('password');
     setMissing(login === '' || password === '');
     if (login !== '' && password !== '') void signIn({ login, password });
   };
@@ -27,7 +30,14 @@ export function SignIn() {
         <p className="mb-10 text-4xl font-bold tracking-tight">{m.shell.product}</p>
         <h1 className="mb-1 text-2xl font-bold">{words.title}</h1>
         <p className="mb-8 text-quiet">{words.lead}</p>
-        <form onSubmit={submit} className="flex max-w-sm flex-col gap-5" noValidate>
+        <form
+          onSubmit={(event) => {
+            event.preventDefault();
+            submit(event.currentTarget);
+          }}
+          className="flex max-w-sm flex-col gap-5"
+          noValidate
+        >
           <TextField label={words.login} name="login" autoComplete="username" autoFocus />
           <TextField
             label={words.password}

@@ -17,7 +17,7 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
   'not-taken-in': () => 'This machine has not been taken in yet.',
   'already-taken-in': () => 'This ticket exists already.',
   'tag-taken': ({ data }) =>
-    `Tag ${String(data.tag ?? '')} hangs on another machine. Take another number.`,
+    `Tag ${Number(data.tag)} hangs on another machine. Take another number.`,
   'unknown-family': () => 'This kind of machine is not in the tables.',
   'not-on-this-machine': () => 'This machine does not have that.',
   'findings-exclude-each-other': () => 'These answers exclude each other. Choose one.',

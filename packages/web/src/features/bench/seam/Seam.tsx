@@ -33,7 +33,7 @@ export function Seam({ shown, model, assessment, people }: SeamProps) {
       aria-label={m.seam.title}
       // biome-ignore lint/a11y/noNoninteractiveTabindex: a place that scrolls must take the keys
       tabIndex={0}
-      className="overflow-x-auto border-t border-rule pt-2"
+      className="relative overflow-x-auto border-t border-rule pt-2"
     >
       <ol className="flex w-max min-w-full px-5">
         {entries.map((entry, place) => (

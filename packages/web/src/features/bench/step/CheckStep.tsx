@@ -22,6 +22,7 @@ interface CheckStepProps {
   /** Sum of the causes' uncertainty now, to tell a share of. Bits. */
   readonly doubt: number;
   readonly record: RecordEntry;
+  readonly mayFind: boolean;
   readonly mayWork: boolean;
   readonly onChooseCheck: (check: string) => void;
 }
@@ -80,12 +81,13 @@ export function Caution({ text }: { readonly text: string }) {
 
 /** What stands before the answers: a gate, unplugging, opening, closing; then the answers. */
 function Preparation(props: CheckStepProps) {
-  const { check, ticket, model, record, mayWork, onChooseCheck } = props;
+  const { check, ticket, model, record, mayFind, mayWork, onChooseCheck } = props;
   const words = m.bench.step;
   const gates = gatesUnmet(ticket, model, `check:${check.id}`);
   const toOpen = openingChain(model.access, ticket.open, check.access);
 
-  if (!mayWork && (gates.length > 0 || toOpen.length > 0)) return <p>{words.noRights}</p>;
+  const needsHands = gates.length > 0 || toOpen.length > 0;
+  if (!mayFind || (needsHands && !mayWork)) return <p>{words.noRights}</p>;
   if (gates.length > 0) {
     return (
       <StepList heading={words.gate}>

@@ -77,8 +77,8 @@ function withoutDeferredCauses(assessment: Assessment, deferred: ReadonlySet<str
 }
 
 function StepBody(props: StepPaneProps & { readonly step: NextStep | undefined }) {
-  const { step, choice, model, plan, assessment, onChoose, onDefer, mayWork, ticket, record } =
-    props;
+  const { step, choice, model, plan, assessment, onChoose, onDefer } = props;
+  const { ticket, record, mayFind, mayWork } = props;
   const words = m.bench.step;
   const chooseCheck = (check: string) => onChoose({ kind: 'check', check });
 
@@ -95,6 +95,7 @@ function StepBody(props: StepPaneProps & { readonly step: NextStep | undefined }
         proposal={plan?.proposals.find((proposal) => proposal.check === id)}
         doubt={doubtOf(assessment)}
         record={record}
+        mayFind={mayFind}
         mayWork={mayWork}
         onChooseCheck={chooseCheck}
       />

@@ -1,0 +1,104 @@
+import { demoTicketId } from '@nodo/demo';
+import { describe, expect, it } from 'vitest';
+import { useStage } from './stage.ts';
+
+const { sharedScreen: screen, anonymous } = useStage();
+
+describe.each(['day', 'night'] as const)('the audit of each view, %s bench', (theme) => {
+  it('sign-in', async () => {
+    const someone = await anonymous(theme);
+    await someone.sees('Who is at the bench?');
+    expect(await someone.audit()).toEqual([]);
+  });
+
+  it('Rack, full and searched to nothing', async () => {
+    const odren = await screen('odren', theme);
+    await odren.go('/');
+    await odren.sees('Teal zigzag');
+    expect(await odren.audit()).toEqual([]);
+    await odren.page.type('input[type=search]', 'no such machine');
+    await odren.sees('No machine fits');
+    expect(await odren.audit()).toEqual([]);
+  });
+
+  it('Counter, blank and with what it sounds like', async () => {
+    const mirra = await screen('mirra', theme);
+    await mirra.go('/counter');
+    await mirra.sees('What kind is it?');
+    expect(await mirra.audit()).toEqual([]);
+    await mirra.click('Stitches are skipped');
+    await mirra.click('Hang the tag');
+    await mirra.sees('Needed here.');
+    expect(await mirra.audit()).toEqual([]);
+  });
+
+  it.each([
+    ['a check', 27],
+    ['a repair, open, in debt', 14],
+    ['contested', 11],
+    ['closed', 12],
+  ])('Bench: %s', async (_, tag) => {
+    const odren = await screen('odren', theme);
+    await odren.go(`/bench/${demoTicketId(tag)}`);
+    await odren.stepAfter('');
+    expect(await odren.audit()).toEqual([]);
+  });
+
+  it('Bench: the sheet for something else, and the place of a missing ticket', async () => {
+    const odren = await screen('odren', theme);
+    await odren.go(`/bench/${demoTicketId(27)}`);
+    await odren.stepAfter('');
+    await odren.press('s');
+    await odren.page.keyboard.type('lint');
+    await odren.sees('Lint in the hook race');
+    expect(await odren.audit()).toEqual([]);
+    await odren.go('/bench/00000000-0000-4000-8000-000000000000');
+    await odren.sees('There is no such ticket');
+    expect(await odren.audit()).toEqual([]);
+  });
+});
+
+const VIEWS = [
+  ['Rack', '/'],
+  ['Counter', '/counter'],
+  ['Bench', `/bench/${demoTicketId(14)}`],
+] as const;
+
+describe('at 200 % zoom', () => {
+  it.each(VIEWS)('%s needs no sideways scrolling of the page', async (_, path) => {
+    const odren = await screen('odren');
+    await odren.page.setViewport({ width: 640, height: 400 });
+    await odren.go(path);
+    await odren.page.waitForSelector('h1');
+    const overflow = await odren.page.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    );
+    await odren.page.setViewport({ width: 1280, height: 800 });
+    expect(overflow).toBeLessThanOrEqual(0);
+  });
+});
+
+describe('targets', () => {
+  it.each(VIEWS)('on the %s are at least 44 px high', async (_, path) => {
+    const odren = await screen('odren');
+    await odren.go(path);
+    await odren.page.waitForSelector('h1');
+    const small = await odren.page.evaluate(() =>
+      [
+        ...document.querySelectorAll<HTMLElement>(
+          'button, a, label, input:not([type=checkbox]):not([type=radio]), textarea',
+        ),
+      ]
+        .filter((element) => {
+          const { width, height } = element.getBoundingClientRect();
+          // A field's own label is not its target; what is only for screen readers has no size.
+          const isFieldLabel = element instanceof HTMLLabelElement && element.htmlFor !== '';
+          return width > 1 && height > 1 && height < 43.5 && !isFieldLabel;
+        })
+        .map(({ tagName, textContent, offsetHeight }) =>
+          [tagName, textContent.trim().slice(0, 40), offsetHeight].join(' '),
+        ),
+    );
+    expect(small).toEqual([]);
+  });
+});

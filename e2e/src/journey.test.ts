@@ -1,0 +1,143 @@
+import { demoTicketId } from '@nodo/demo';
+import { describe, expect, it } from 'vitest';
+import type { Screen } from './screen.ts';
+import { useStage } from './stage.ts';
+
+const { screen } = useStage();
+
+describe('from the counter to the knot', () => {
+  it('a nest is taken in, found, put right, proven and closed, seen live on every screen', async () => {
+    const mirra = await screen('mirra');
+    const odren = await screen('odren');
+    const tavi = await screen('tavi');
+
+    // Counter: whose, which, what the customer says.
+    await mirra.click('Take in a machine');
+    await mirra.sees('What kind is it?');
+    await mirra.page.type('::-p-aria([name="Name"])', 'Mrs Ilvane-Ostrander');
+    await mirra.page.type('::-p-aria([name="What do you call it?"])', 'Violet zigzag');
+    await mirra.page.type('::-p-aria([name="In the customer’s own words"])', 'It knots up below.');
+    await mirra.click('Thread bunches up under the fabric');
+    await mirra.click('Loops of top thread underneath');
+    await mirra.sees('Top thread not between the tension discs');
+    await mirra.click('Hang the tag');
+    await mirra.sees('“It knots up below.”');
+
+    // The Rack of another screen has it without being asked.
+    await odren.sees('Violet zigzag');
+    await odren.clickWithin('aside', 'Violet zigzag');
+    const first = await odren.stepAfter('');
+    expect(await odren.text()).toContain('Violet zigzag');
+    expect(first).toBe('Pull at the needle, presser down');
+    await tavi.go(new URL(odren.page.url()).pathname);
+    await tavi.stepAfter('');
+
+    // One tap logs the finding; the other bench sees it at once.
+    const tapped = Date.now();
+    await odren.press('2');
+    await tavi.sees('Pull at the needle, presser down: it runs free');
+    expect(Date.now() - tapped).toBeLessThan(5_000);
+    const second = await odren.stepAfter(first);
+    expect(second).toBe('Follow the thread with a light');
+    await odren.press('2');
+    await odren.press('Enter');
+    await tavi.sees('Follow the thread with a light: not between the tension discs');
+    expect(await odren.stepAfter(second)).toBe('Top thread not between the tension discs');
+    await odren.press('1');
+    await tavi.sees('Rethreaded, presser up');
+
+    // The proof and what a nest owes, step by step, whatever comes next.
+    await workToTheKnot(odren);
+    await odren.sees('Closed and tied');
+    await tavi.sees('Closed and tied');
+    await tavi.click('Rack');
+    await tavi.sees('tied, ready');
+
+    for (const one of [mirra, odren, tavi]) expect(one.complaints).toEqual([]);
+  });
+
+  it('a strike blocks the closing until it is waived by name', async () => {
+    const tavi = await screen('tavi');
+    await tavi.go(`/bench/${demoTicketId(14)}`);
+    await tavi.sees('Look where it can have struck');
+    expect(await tavi.text()).not.toContain('Close the ticket');
+    await tavi.clickWithin('section[aria-labelledby="duties-title"] li', 'Waive');
+    await tavi.sees('Waive with your name');
+    await tavi.page.type(
+      '::-p-aria([name="Why does this stay undone?"])',
+      'The customer buys a new one',
+    );
+    await tavi.clickWithin('[role="dialog"]', 'Waive');
+    await tavi.sees('Waived: after a strike');
+    expect(
+      await tavi.page.$eval('section[aria-labelledby="duties-title"]', (box) => box.textContent),
+    ).not.toContain('Look where it can have struck');
+    expect(tavi.complaints).toEqual([]);
+  });
+
+  it('an entry is taken back with one key, and both stay in the seam', async () => {
+    const halle = await screen('halle');
+    await halle.go(`/bench/${demoTicketId(31)}`);
+    const before = await halle.stepAfter('');
+    await halle.press('2');
+    const after = await halle.stepAfter(before);
+    await halle.press('u');
+    await halle.sees('taken back');
+    expect(await halle.stepAfter(after)).toBe(before);
+    expect(halle.complaints).toEqual([]);
+  });
+
+  it('something that no check asks for is written down as it is', async () => {
+    const odren = await screen('odren');
+    await odren.go(`/bench/${demoTicketId(19)}`);
+    await odren.stepAfter('');
+    await odren.press('s');
+    await odren.sees('I saw or did something else');
+    await odren.page.keyboard.type('smells of burnt dust');
+    await odren.clickWithin('[role="dialog"]', 'Write it down');
+    await odren.sees('“smells of burnt dust”');
+    expect(odren.complaints).toEqual([]);
+  });
+
+  it('what cannot be told is logged and not asked again', async () => {
+    const odren = await screen('odren');
+    await odren.go(`/bench/${demoTicketId(25)}`);
+    const before = await odren.stepAfter('');
+    await odren.press('s');
+    await odren.page.keyboard.type('spool, cap');
+    await odren.clickWithin('[role="dialog"]', 'Spool, cap and pin');
+    expect(await odren.stepAfter(before)).toBe('Spool, cap and pin');
+    await odren.press('0');
+    await odren.sees('Could not tell: Spool, cap and pin');
+    expect(await odren.stepAfter('Spool, cap and pin')).toBe(before);
+    expect(odren.complaints).toEqual([]);
+  });
+
+  it('a learner reads, and is told why nothing can be entered', async () => {
+    const pim = await screen('pim');
+    await pim.go(`/bench/${demoTicketId(27)}`);
+    await pim.stepAfter('');
+    await pim.sees('You may read this ticket.');
+    expect(await pim.page.$$('[data-answer]')).toHaveLength(0);
+    await pim.go('/counter');
+    await pim.sees('A learner does not take in customers’ machines.');
+    expect(pim.complaints).toEqual([]);
+  });
+});
+
+/** Answers what the bench asks with its first button until the ticket is closed. */
+async function workToTheKnot(screen: Screen): Promise<void> {
+  for (let steps = 0; steps < 40; steps += 1) {
+    await screen.page.waitForFunction(
+      () =>
+        document.querySelector('[data-answer="1"]') !== null ||
+        document.body.innerText.includes('Closed and tied'),
+      { timeout: 10_000 },
+    );
+    if ((await screen.text()).includes('Closed and tied')) return;
+    const before = await screen.question();
+    await screen.press('1');
+    await screen.questionAfter(before);
+  }
+  throw new Error(`Never came to the knot, last at: ${await screen.step()}`);
+}

@@ -1,0 +1,119 @@
+import { demoTicketId } from '@nodo/demo';
+import { describe, expect, it } from 'vitest';
+import type { Screen } from './screen.ts';
+import { useStage } from './stage.ts';
+
+// The real cluster's own settings: what is acknowledged must be on the disk.
+const { screen, stage } = useStage({ durable: true });
+
+/** Writes a note through the interface, as fast as a person could. */
+async function note(on: Screen, words: string): Promise<void> {
+  await on.press('s');
+  await on.page.waitForSelector('[role="dialog"] input');
+  await on.page.keyboard.type(words);
+  await on.clickWithin('[role="dialog"]', 'Write it down');
+  await on.page.waitForSelector('[role="dialog"]', { hidden: true });
+  await on.sees(`“${words}”`);
+}
+
+const stored = async (ticket: string): Promise<readonly string[]> => {
+  const { cluster, database } = stage();
+  const rows = await cluster.sql(
+    database,
+    `select body->>'words' from ticket_event where ticket_id = '${ticket}' and type = 'observation-noted' order by seq`,
+  );
+  return rows.trim().split('\n');
+};
+
+const atBench = async (login: string, ticket: string): Promise<Screen> => {
+  const one = await screen(login);
+  await one.go(`/bench/${ticket}`);
+  await one.stepAfter('');
+  return one;
+};
+
+describe('kill -9 while entries are made', () => {
+  it('of the server: entries wait visibly, go out by themselves, none lost, none doubled', async () => {
+    const ticket = demoTicketId(3);
+    const odren = await atBench('odren', ticket);
+    const tavi = await atBench('tavi', ticket);
+    await note(odren, 'before');
+    await tavi.sees('“before”');
+
+    await stage().killServer('SIGKILL');
+    await note(odren, 'meanwhile one');
+    await note(odren, 'meanwhile two');
+    await odren.sees('No connection.');
+    await odren.sees('entries wait to be sent');
+
+    await stage().startServer();
+    await odren.seesNot('No connection.', 20_000);
+    await tavi.sees('“meanwhile two”', 20_000);
+    await note(odren, 'after');
+    await tavi.sees('“after”', 20_000);
+    expect(await stored(ticket)).toEqual(['before', 'meanwhile one', 'meanwhile two', 'after']);
+  });
+
+  it('of the database: the same, and the server lives on', async () => {
+    const ticket = demoTicketId(6);
+    const odren = await atBench('odren', ticket);
+    const tavi = await atBench('tavi', ticket);
+    await note(odren, 'before');
+    const { cluster } = stage();
+    const dead = new Promise((resolve) => cluster.process?.once('exit', resolve));
+    cluster.process?.kill('SIGKILL');
+    await dead;
+    await note(odren, 'meanwhile');
+    await odren.sees('No connection.', 20_000);
+    await startAgain();
+    await odren.seesNot('No connection.', 30_000);
+    await tavi.sees('“meanwhile”', 30_000);
+    await note(odren, 'after');
+    await tavi.sees('“after”', 20_000);
+    expect(await stored(ticket)).toEqual(['before', 'meanwhile', 'after']);
+  });
+
+  it('of the server, and a reload of the page: what waits is still there', async () => {
+    const ticket = demoTicketId(27);
+    const odren = await atBench('odren', ticket);
+    await stage().killServer('SIGKILL');
+    await note(odren, 'kept through the reload');
+    await stage().startServer();
+    await odren.go(`/bench/${ticket}`);
+    await odren.sees('“kept through the reload”');
+    await odren.seesNot('waiting to be sent', 20_000);
+    expect(await stored(ticket)).toEqual(['kept through the reload']);
+  });
+});
+
+describe('leaving the page', () => {
+  it('keeps the counter’s sheet as it was', async () => {
+    const label = '::-p-aria([name="What do you call it?"])';
+    const tick = '::-p-aria([name="Top thread breaks"])';
+    const mirra = await screen('mirra');
+    await mirra.go('/counter');
+    await mirra.sees('What kind is it?');
+    await mirra.page.type(label, 'Half written');
+    await mirra.click('Top thread breaks');
+    await mirra.go('/');
+    await mirra.go('/counter');
+    await mirra.sees('What it sounds like');
+    const inputOf = (selector: string, field: 'value' | 'checked') =>
+      mirra.page.$eval(selector, (input, name) => (input as HTMLInputElement)[name], field);
+    expect(await inputOf(label, 'value')).toBe('Half written');
+    expect(await inputOf(tick, 'checked')).toBe(true);
+  });
+});
+
+/** As the start command does: the dead server's helpers may hold its memory for a moment. */
+async function startAgain(): Promise<void> {
+  for (let tries = 0; tries < 40; tries += 1) {
+    try {
+      await stage().cluster.start();
+      return;
+    } catch {
+      await new Promise((resolve) => setTimeout(resolve, 250));
+    }
+  }
+  throw new Error('The database did not come back.');
+}

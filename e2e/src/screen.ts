@@ -1,0 +1,157 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import type { AxeResults } from 'axe-core';
+import type { Browser, Page } from 'puppeteer-core';
+
+const require = createRequire(import.meta.url);
+const axeSource = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
+
+/** One person's screen: a browser of its own, with everything its console said. */
+export class Screen {
+  readonly complaints: string[] = [];
+
+  private constructor(
+    readonly page: Page,
+    private readonly url: string,
+  ) {
+    page.on('console', (message) => {
+      if (message.type() === 'error' || message.type() === 'warn') {
+        this.complaints.push(`${message.type()}: ${message.text()}`);
+      }
+    });
+    page.on('pageerror', (fault) => {
+      this.complaints.push(`page error: ${fault instanceof Error ? fault.message : String(fault)}`);
+    });
+  }
+
+  static async open(
+    browser: Browser,
+    url: string,
+    theme: 'day' | 'night' = 'day',
+  ): Promise<Screen> {
+    const context = await browser.createBrowserContext();
+    const page = await context.newPage();
+    await page.setViewport({ width: 1280, height: 800 });
+    await page.evaluateOnNewDocument((kept) => {
+      if (!localStorage.getItem('nodo.theme')) localStorage.setItem('nodo.theme', kept);
+    }, theme);
+    const screen = new Screen(page, url);
+    await screen.go('/');
+    return screen;
+  }
+
+  async go(path: string): Promise<void> {
+    await this.page.goto(this.url + path, { waitUntil: 'domcontentloaded' });
+  }
+
+  async signIn(login: string): Promise<this> {
+    await this.page.waitForSelector('input[name=login]');
+    await this.page.type('input[name=login]', login);
+    await this.page.type('input[name=password]', `needle-${login}`);
+    await this.page.keyboard.press('Enter');
+    await this.sees('in the shop');
+    return this;
+  }
+
+  /** Waits until the text stands on the page. */
+  async sees(text: string, timeout = 10_000): Promise<void> {
+    try {
+      await this.page.waitForFunction(
+        (wanted) => document.body.innerText.replaceAll(/\s+/g, ' ').includes(wanted),
+        { timeout, polling: 50 },
+        text,
+      );
+    } catch {
+      throw new Error(`“${text}” did not come up. On the screen:\n${await this.text()}`);
+    }
+  }
+
+  async seesNot(text: string, timeout = 10_000): Promise<void> {
+    await this.page.waitForFunction(
+      (wanted) => !document.body.innerText.replaceAll(/\s+/g, ' ').includes(wanted),
+      { timeout, polling: 50 },
+      text,
+    );
+  }
+
+  text(): Promise<string> {
+    return this.page.evaluate(() => document.body.innerText.replaceAll(/\s+/g, ' '));
+  }
+
+  /** The heading of the step in the middle of the bench. */
+  step(): Promise<string> {
+    return this.page.evaluate(() => document.querySelector('#step-title')?.textContent ?? '');
+  }
+
+  /** Waits until the step in the middle is another than this one, and settled. */
+  async stepAfter(before: string): Promise<string> {
+    await this.page.waitForFunction(
+      (old) => {
+        const now = document.querySelector('#step-title')?.textContent ?? '';
+        return now !== '' && now !== old;
+      },
+      { timeout: 10_000, polling: 30 },
+      before,
+    );
+    return this.step();
+  }
+
+  /** The step with its answers, as one text; empty while the next is being reckoned. */
+  question(): Promise<string> {
+    return this.page.evaluate(() => {
+      const title = document.querySelector('#step-title')?.textContent ?? '';
+      const answers = [...document.querySelectorAll('[data-answer]')].map((one) => one.textContent);
+      return title === '' ? '' : `${title} ${answers.join('|')}`;
+    });
+  }
+
+  async questionAfter(before: string): Promise<void> {
+    for (let tries = 0; tries < 300; tries += 1) {
+      const now = await this.question();
+      if (now !== '' && now !== before) return;
+      await new Promise((resolve) => setTimeout(resolve, 33));
+    }
+    throw new Error(`The bench still asks: ${before}`);
+  }
+
+  /** Clicks what a person would name by this text. */
+  async click(text: string): Promise<void> {
+    await this.page.locator(`::-p-aria([name="${text}"])`).click();
+  }
+
+  /** Clicks the first button or link with the text in it, within a part of the page. */
+  async clickWithin(within: string, text: string): Promise<void> {
+    const done = await this.page.evaluate(
+      (part, wanted) => {
+        const found = [...document.querySelectorAll<HTMLElement>(`${part} button, ${part} a`)].find(
+          (element) => element.innerText.includes(wanted),
+        );
+        found?.click();
+        return found !== undefined;
+      },
+      within,
+      text,
+    );
+    if (!done) throw new Error(`Nothing to click in ${within} with “${text}”`);
+  }
+
+  async press(key: string): Promise<void> {
+    await this.page.keyboard.press(key as Parameters<Page['keyboard']['press']>[0]);
+  }
+
+  /** What the audit holds against the page: rule, and where. */
+  async audit(): Promise<readonly string[]> {
+    await this.page.evaluate(axeSource);
+    const { violations } = await this.page.evaluate(async () => {
+      const { axe } = window as unknown as { axe: { run(options: object): Promise<AxeResults> } };
+      return axe.run({
+        runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'],
+      });
+    });
+    return violations.flatMap(({ id, nodes }) =>
+      nodes.map(
+        ({ target, failureSummary }) => `${id} at ${target.join(' ')}: ${failureSummary ?? ''}`,
+      ),
+    );
+  }
+}

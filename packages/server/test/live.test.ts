@@ -1,0 +1,87 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
+import { asSuper } from './database.ts';
+import { Client, startTestServer, type TestServer } from './server.ts';
+import { draftOf, intakeDraft } from './shop.ts';
+
+let server: TestServer;
+let odren: Client;
+let tavi: Client;
+let stranger: Client;
+beforeAll(async () => {
+  server = await startTestServer();
+  odren = await Client.signedIn(server.url, server.shop.people.technician);
+  tavi = await Client.signedIn(server.url, server.shop.people.lead);
+  stranger = await Client.signedIn(server.url, server.otherShop.people.lead);
+});
+afterAll(() => server.stop());
+
+const newTicket = async (): Promise<string> => {
+  const ticket = randomUUID();
+  await odren.call('POST', '/api/tickets', { ticket, customer: null, drafts: [intakeDraft()] });
+  return ticket;
+};
+const look = () =>
+  draftOf('findings-recorded', { check: 'winder', answers: { 'winder-on': 'no' } });
+
+describe('the live stream', () => {
+  it('brings a finding to the other screens of the shop, and to no other shop', async () => {
+    const ticket = await newTicket();
+    const there = await tavi.follow();
+    const elsewhere = await stranger.follow();
+    const draft = look();
+    await odren.call('POST', `/api/tickets/${ticket}/events`, draft);
+    await vi.waitFor(() => expect(there.frames.some(({ kind }) => kind === 'events')).toBe(true));
+    const frame = there.frames.find(({ kind }) => kind === 'events');
+    expect(frame).toMatchObject({
+      ticket,
+      events: [{ id: draft.id, seq: 2 }],
+      rack: { ticket, seq: 2, seen: 1 },
+    });
+    expect(elsewhere.frames).toEqual([]);
+    there.stop();
+    elsewhere.stop();
+  });
+
+  it('brings many in their order and without a gap', async () => {
+    const ticket = await newTicket();
+    const there = await tavi.follow();
+    for (let count = 0; count < 12; count += 1)
+      await odren.call('POST', `/api/tickets/${ticket}/events`, look());
+    const seqs = () =>
+      there.frames.flatMap(({ kind, events }) =>
+        kind === 'events' ? (events as { seq: number }[]).map(({ seq }) => seq) : [],
+      );
+    await vi.waitFor(() => expect(new Set(seqs()).size).toBe(12));
+    expect(seqs()).toEqual([...seqs()].sort((a, b) => a - b));
+    there.stop();
+  });
+
+  it('tells everybody to read again when its ear at the database was cut off and is back', async () => {
+    const there = await tavi.follow();
+    await asSuper(
+      'postgres',
+      `select pg_terminate_backend(pid) from pg_stat_activity where usename = 'nodo_listener' and datname = '${server.database.name}'`,
+    );
+    await vi.waitFor(() => expect(there.frames).toContainEqual({ kind: 'resync' }), {
+      timeout: 5_000,
+    });
+    const ticket = await newTicket();
+    await vi.waitFor(() =>
+      expect(there.frames.some((frame) => frame.ticket === ticket)).toBe(true),
+    );
+    there.stop();
+  });
+
+  it('goes on serving when every other connection to the database was cut off too', async () => {
+    const ticket = await newTicket();
+    await asSuper(
+      'postgres',
+      `select pg_terminate_backend(pid) from pg_stat_activity where usename like 'nodo_%' and usename <> 'nodo_super' and datname = '${server.database.name}'`,
+    );
+    await vi.waitFor(
+      async () => expect((await odren.call('GET', `/api/tickets/${ticket}`)).status).toBe(200),
+      { timeout: 8_000, interval: 200 },
+    );
+  });
+});

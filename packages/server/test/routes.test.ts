@@ -1,0 +1,210 @@
+import { randomUUID } from 'node:crypto';
+import { ENDPOINTS, type EndpointName, type Role, refusal } from '@nodo/contract';
+import { ADDRESSES, fillAddress } from '@nodo/contract/addresses';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { Client, startTestServer, type TestServer } from './server.ts';
+import { draftOf, intakeDraft } from './shop.ts';
+
+let server: TestServer;
+let ticket: string;
+const clients = {} as Record<Role | 'nobody' | 'stranger', Client>;
+
+beforeAll(async () => {
+  server = await startTestServer();
+  for (const role of ['counter', 'technician', 'lead', 'learner'] as const) {
+    clients[role] = await Client.signedIn(server.url, server.shop.people[role]);
+  }
+  clients.nobody = new Client(server.url);
+  clients.stranger = await Client.signedIn(server.url, server.otherShop.people.lead);
+  ticket = randomUUID();
+  const taken = await clients.counter.call('POST', '/api/tickets', {
+    ticket,
+    customer: null,
+    drafts: [intakeDraft()],
+  });
+  expect(taken.status).toBe(200);
+});
+afterAll(() => server.stop());
+
+/** A well-formed call of each route; what it answers depends on who calls. */
+const CALLS: Readonly<Record<EndpointName, () => { path: string; body?: unknown }>> = {
+  signIn: () => ({ path: ADDRESSES.signIn.path, body: { login: 'nobody', password: 'nothing' } }),
+  whoAmI: () => ({ path: ADDRESSES.whoAmI.path }),
+  signOut: () => ({ path: ADDRESSES.signOut.path }),
+  listPeople: () => ({ path: ADDRESSES.listPeople.path }),
+  listTickets: () => ({ path: ADDRESSES.listTickets.path }),
+  takeIn: () => ({
+    path: ADDRESSES.takeIn.path,
+    body: { ticket: randomUUID(), customer: null, drafts: [intakeDraft()] },
+  }),
+  readTicket: () => ({ path: fillAddress(ADDRESSES.readTicket, { ticket }) }),
+  recordEvent: () => ({
+    path: fillAddress(ADDRESSES.recordEvent, { ticket }),
+    body: draftOf('findings-recorded', { check: 'winder', answers: { 'winder-on': 'no' } }),
+  }),
+  live: () => ({ path: ADDRESSES.live.path }),
+};
+
+/** Every route against every role and nobody: the status each must answer with. */
+const TABLE: Readonly<Record<EndpointName, Readonly<Record<Role | 'nobody', number>>>> = {
+  signIn: { nobody: 401, counter: 401, technician: 401, lead: 401, learner: 401 },
+  whoAmI: { nobody: 200, counter: 200, technician: 200, lead: 200, learner: 200 },
+  listPeople: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
+  listTickets: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
+  takeIn: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
+  readTicket: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
+  recordEvent: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
+  live: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
+  signOut: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
+};
+
+const CELLS = (Object.keys(TABLE) as EndpointName[])
+  .filter((name) => name !== 'signOut')
+  .flatMap((name) =>
+    (Object.entries(TABLE[name]) as [Role | 'nobody', number][]).map(([who, status]) => ({
+      name,
+      who,
+      status,
+    })),
+  );
+
+describe('who may call what', () => {
+  it('has a row for every route there is', () => {
+    expect(Object.keys(TABLE).sort()).toEqual(Object.keys(ENDPOINTS).sort());
+  });
+
+  it.each(CELLS)('$name by $who: $status', async ({ name, who, status }) => {
+    const { path, body } = CALLS[name]();
+    if (name === 'live' && status === 200) {
+      const stream = await clients[who].follow();
+      stream.stop();
+      return;
+    }
+    const answer = await clients[who].call(ADDRESSES[name].method, path, body);
+    expect(answer.status).toBe(status);
+    if (status >= 400) expect(refusal.safeParse(answer.body).success).toBe(true);
+  });
+
+  it.each(Object.entries(TABLE.signOut) as [Role | 'nobody', number][])(
+    'signOut by %s: %i',
+    async (who, status) => {
+      const client =
+        who === 'nobody'
+          ? clients.nobody
+          : await Client.signedIn(server.url, server.shop.people[who]);
+      expect((await client.call('DELETE', '/api/session')).status).toBe(status);
+      expect((await client.call('GET', '/api/tickets')).status).toBe(401);
+    },
+  );
+});
+
+describe('another shop', () => {
+  it('finds no ticket of this one, and cannot write to it', async () => {
+    const read = await clients.stranger.call('GET', `/api/tickets/${ticket}`);
+    expect(read).toMatchObject({
+      status: 404,
+      body: { code: 'no-such-ticket', path: 'params.ticket' },
+    });
+    const { path, body } = CALLS.recordEvent();
+    const written = await clients.stranger.call('POST', path, body);
+    expect(written).toMatchObject({ status: 409, body: { code: 'not-taken-in' } });
+    expect((await clients.stranger.call('GET', '/api/tickets')).body).toEqual([]);
+  });
+});
+
+describe('requests from elsewhere', () => {
+  it.each([
+    ['a foreign page', { origin: 'http://elsewhere.example' }],
+    ['no page at all', { origin: '' }],
+    ['the same host on another port', { origin: 'http://127.0.0.1:1' }],
+  ])('that change something are refused: %s', async (_, headers) => {
+    const { path, body } = CALLS.recordEvent();
+    const answer = await clients.technician.call('POST', path, body, headers);
+    expect(answer).toMatchObject({ status: 403, body: { code: 'foreign-origin' } });
+  });
+});
+
+describe('bad input', () => {
+  const events = () => `/api/tickets/${ticket}/events`;
+  const good = () => draftOf('observation-noted', { words: 'fine' });
+
+  it.each([
+    ['no JSON', '{"id":', 400, ''],
+    ['nothing', undefined, 400, ''],
+    ['a list', [], 400, ''],
+    ['an unknown type', { ...good(), type: 'burnt' }, 400, 'type'],
+    ['a wrong field', { ...good(), command: { words: 7 } }, 400, 'command.words'],
+    ['U+0000', { ...good(), command: { words: 'a\u0000b' } }, 400, 'command.words'],
+    ['a body too large', { ...good(), command: { words: 'x'.repeat(70_000) } }, 413, ''],
+    ['a second intake', intakeDraft(), 400, 'type'],
+  ])('%s answers with code and path, and stores nothing', async (_, body, status, path) => {
+    const before = await clients.technician.call('GET', `/api/tickets/${ticket}`);
+    const answer = await clients.technician.call('POST', events(), body);
+    expect(answer).toMatchObject({ status, body: { code: 'bad-input', path } });
+    expect((await clients.technician.call('GET', `/api/tickets/${ticket}`)).body).toEqual(
+      before.body,
+    );
+  });
+
+  it('names a ticket id that is none', async () => {
+    expect(await clients.technician.call('GET', '/api/tickets/27')).toMatchObject({
+      status: 400,
+      body: { code: 'bad-input', path: 'params.ticket' },
+    });
+  });
+
+  it('names a route that is none', async () => {
+    expect(await clients.technician.call('GET', '/api/everything')).toMatchObject({
+      status: 404,
+      body: { code: 'no-such-route' },
+    });
+  });
+
+  it('refuses by the rules with the contract’s code', async () => {
+    const early = draftOf('machine-opened', { state: 'plate-off' });
+    expect(await clients.technician.call('POST', events(), early)).toMatchObject({
+      status: 409,
+      body: { code: 'gate-unmet' },
+    });
+  });
+
+  it('takes a machine in only with the intake first and its own customer', async () => {
+    const drafts = [draftOf('observation-noted', { words: 'x' })];
+    expect(
+      await clients.counter.call('POST', '/api/tickets', {
+        ticket: randomUUID(),
+        customer: null,
+        drafts,
+      }),
+    ).toMatchObject({
+      status: 400,
+      body: { code: 'bad-input', path: 'drafts.0' },
+    });
+    const foreign = [intakeDraft({ customer: randomUUID() })];
+    expect(
+      (
+        await clients.counter.call('POST', '/api/tickets', {
+          ticket: randomUUID(),
+          customer: null,
+          drafts: foreign,
+        })
+      ).status,
+    ).toBe(400);
+  });
+
+  it('never shows what the server looks like inside', async () => {
+    const answer = await clients.technician.call('POST', events(), '{"id":');
+    expect(JSON.stringify(answer.body)).not.toMatch(/node_modules|SyntaxError|at /);
+  });
+});
+
+describe('headers', () => {
+  it('keep scripts to our own and pages out of frames', async () => {
+    const { headers } = await clients.nobody.call('GET', '/api/session');
+    expect(headers.get('content-security-policy')).toMatch(/script-src 'self'/);
+    expect(headers.get('content-security-policy')).toMatch(/frame-ancestors 'none'/);
+    expect(headers.get('x-content-type-options')).toBe('nosniff');
+    expect(headers.get('cache-control')).toBe('no-store');
+    expect(headers.get('x-powered-by')).toBeNull();
+  });
+});

@@ -1,0 +1,122 @@
+import { connect, type DatabaseSettings, type Running, runServer } from '../src/index.ts';
+import { freshDatabase } from './database.ts';
+import { makeShop, type TestPerson, type TestShop } from './shop.ts';
+
+export interface TestServer {
+  readonly url: string;
+  readonly shop: TestShop;
+  readonly otherShop: TestShop;
+  readonly database: DatabaseSettings;
+  readonly log: readonly string[];
+  stop(): Promise<void>;
+}
+
+/** A real server on a database of its own, with two shops. */
+export async function startTestServer(signInAttempts = 1_000): Promise<TestServer> {
+  const database = await freshDatabase();
+  const db = connect(database, database.app, 2);
+  const shop = await makeShop(db);
+  const otherShop = await makeShop(db);
+  await db.close();
+  const log: string[] = [];
+  const { owner: _owner, ...withoutOwner } = database;
+  const running: Running = await runServer(
+    {
+      host: '127.0.0.1',
+      port: 0,
+      webRoot: '/nonexistent',
+      sessionSecret: 'x'.repeat(40),
+      database: withoutOwner,
+    },
+    () => new Date(),
+    (line) => log.push(line),
+    signInAttempts,
+  );
+  return {
+    url: `http://127.0.0.1:${running.port}`,
+    shop,
+    otherShop,
+    database,
+    log,
+    stop: () => running.stop(),
+  };
+}
+
+export interface Answer {
+  readonly status: number;
+  readonly body: unknown;
+  readonly headers: Headers;
+}
+
+/** A browser with a cookie, as far as the server can tell. */
+export class Client {
+  cookie = '';
+
+  constructor(private readonly url: string) {}
+
+  static async signedIn(url: string, person: TestPerson): Promise<Client> {
+    const client = new Client(url);
+    const { login, password } = person;
+    const { status } = await client.call('POST', '/api/session', { login, password });
+    if (status !== 200) throw new Error(`sign-in answered ${status}`);
+    return client;
+  }
+
+  async call(
+    method: string,
+    path: string,
+    body?: unknown,
+    headers: Readonly<Record<string, string>> = {},
+  ): Promise<Answer> {
+    const response = await fetch(this.url + path, {
+      method,
+      headers: {
+        origin: this.url,
+        cookie: this.cookie,
+        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+        ...headers,
+      },
+      ...(body === undefined
+        ? {}
+        : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+    });
+    const set = response.headers.getSetCookie()[0];
+    if (set !== undefined) this.cookie = set.split(';')[0] ?? '';
+    const text = await response.text();
+    return {
+      status: response.status,
+      body:
+        text.startsWith('{') || text.startsWith('[') || text === 'null'
+          ? (JSON.parse(text) as unknown)
+          : text,
+      headers: response.headers,
+    };
+  }
+
+  /** Opens the live stream; `frames` fills as they come. */
+  async follow(): Promise<{ readonly frames: Record<string, unknown>[]; stop(): void }> {
+    const abort = new AbortController();
+    const response = await fetch(`${this.url}/api/live`, {
+      headers: { cookie: this.cookie },
+      signal: abort.signal,
+    });
+    const frames: Record<string, unknown>[] = [];
+    const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader();
+    const read = async (): Promise<void> => {
+      let rest = '';
+      for (;;) {
+        const chunk = await reader?.read();
+        if (!chunk || chunk.done) return;
+        rest += chunk.value;
+        const parts = rest.split('\n\n');
+        rest = parts.pop() ?? '';
+        for (const part of parts) {
+          if (part.startsWith('data: '))
+            frames.push(JSON.parse(part.slice(6)) as Record<string, unknown>);
+        }
+      }
+    };
+    read().catch(() => undefined);
+    return { frames, stop: () => abort.abort() };
+  }
+}

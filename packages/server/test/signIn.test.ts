@@ -1,0 +1,71 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { asSuper } from './database.ts';
+import { Client, startTestServer, type TestServer } from './server.ts';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await startTestServer(4);
+});
+afterAll(() => server.stop());
+
+describe('signing in', () => {
+  it('tells who one is, and to which shop one belongs', async () => {
+    const client = await Client.signedIn(server.url, server.shop.people.lead);
+    expect((await client.call('GET', '/api/session')).body).toMatchObject({
+      person: { id: server.shop.people.lead.person, role: 'lead', name: 'Person lead' },
+      shop: { id: server.shop.id, name: 'Bench Nowhere' },
+    });
+    expect((await client.call('GET', '/api/people')).body).toHaveLength(4);
+  });
+
+  it('answers null to somebody who is not signed in', async () => {
+    expect(await new Client(server.url).call('GET', '/api/session')).toMatchObject({
+      status: 200,
+      body: null,
+    });
+  });
+
+  it('sets a cookie that no script reads and no other site sends', async () => {
+    const { login, password } = server.shop.people.counter;
+    const answer = await new Client(server.url).call('POST', '/api/session', { login, password });
+    expect(answer.headers.getSetCookie()[0]).toMatch(/HttpOnly.*SameSite=Strict/);
+  });
+
+  it('takes a new session id at each sign-in', async () => {
+    const { login, password } = server.shop.people.counter;
+    const client = await Client.signedIn(server.url, server.shop.people.counter);
+    const before = client.cookie;
+    await client.call('POST', '/api/session', { login, password });
+    expect(client.cookie).not.toBe(before);
+  });
+
+  it('keeps no password, only its argon2 hash', async () => {
+    const [people] = await asSuper(server.database.name, 'select password_hash from person');
+    for (const { password_hash: hash } of (people?.rows ?? []) as { password_hash: string }[]) {
+      expect(hash).toMatch(/^\$argon2id\$/);
+    }
+  });
+
+  it('is valid no longer than the session in the database', async () => {
+    const client = await Client.signedIn(server.url, server.shop.people.counter);
+    await asSuper(server.database.name, 'delete from session');
+    expect((await client.call('GET', '/api/tickets')).status).toBe(401);
+  });
+
+  it('refuses a wrong password and an unknown name alike, then asks to wait', async () => {
+    const client = new Client(server.url);
+    const { login } = server.shop.people.technician;
+    const attempt = (name: string) =>
+      client.call('POST', '/api/session', { login: name, password: 'guess' });
+    expect(await attempt(login)).toMatchObject({
+      status: 401,
+      body: { code: 'wrong-sign-in', path: '', data: {} },
+    });
+    expect((await attempt('nobody-of-that-name')).body).toEqual((await attempt(login)).body);
+    await attempt(login);
+    expect(await attempt(login)).toMatchObject({
+      status: 429,
+      body: { code: 'too-many-attempts' },
+    });
+  });
+});

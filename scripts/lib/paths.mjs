@@ -1,0 +1,16 @@
+import { join } from 'node:path';
+
+/**
+ * Where the build puts what the other commands run.
+ * @param {string} root
+ */
+export function built(root) {
+  const server = join(root, 'packages', 'server', 'dist');
+  return {
+    server: join(server, 'server.mjs'),
+    migrate: join(server, 'migrate.mjs'),
+    demo: join(server, 'demo.mjs'),
+    web: join(root, 'packages', 'web', 'dist'),
+    stamp: join(server, '.nodo-built'),
+  };
+}
