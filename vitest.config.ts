@@ -11,19 +11,8 @@ export default defineConfig({
       },
       {
         test: {
-          name: 'web',
-          include: ['packages/web/test/**/*.test.{ts,tsx}'],
-          environment: 'happy-dom',
-        },
-      },
-      {
-        test: {
           name: 'server',
-          include: [
-            'packages/server/test/**/*.test.ts',
-            'demo/test/**/*.test.ts',
-            'scripts/test/**/*.test.ts',
-          ],
+          include: ['packages/server/test/**/*.test.ts', 'demo/test/**/*.test.ts'],
           globalSetup: ['./scripts/lib/testCluster.mjs'],
           testTimeout: 20_000,
           hookTimeout: 60_000,
@@ -32,7 +21,7 @@ export default defineConfig({
       {
         test: {
           name: 'journeys',
-          include: ['e2e/src/**/*.test.ts'],
+          include: ['e2e/src/**/*.test.ts', 'scripts/test/**/*.test.ts'],
           testTimeout: 90_000,
           hookTimeout: 90_000,
           fileParallelism: false,

@@ -1,0 +1,102 @@
+import { spawn } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join, resolve } from 'node:path';
+import { buildAll } from './build.mjs';
+import { explained, SetupFault } from './fault.mjs';
+import { CHROMIUM, installDebianPackages, installPackages, POSTGRESQL } from './install.mjs';
+import { run } from './run.mjs';
+import { say } from './say.mjs';
+
+const PROJECTS = [
+  'packages/core',
+  'packages/knowledge',
+  'packages/contract',
+  'packages/server',
+  'packages/web',
+  'demo',
+  'e2e',
+  'bench',
+  'scripts',
+];
+
+/** The tools by what they look for; each counts as one test. */
+const TOOLS = [
+  { name: 'format and quick lint', program: 'biome', args: ['ci', '--error-on-warnings', '.'] },
+  ...PROJECTS.map((folder) => ({
+    name: `types of ${folder}`,
+    program: 'tsc',
+    args: ['-p', folder],
+  })),
+  { name: 'typed lint', program: 'eslint', args: ['--max-warnings=0', '.'] },
+  {
+    name: 'rooms and circles',
+    program: 'depcruise',
+    args: ['--config', '.dependency-cruiser.mjs', 'packages', 'demo', 'e2e', 'bench'],
+  },
+  { name: 'dead code and unused packages', program: 'knip', args: ['--no-config-hints'] },
+];
+
+/** @returns {Promise<number>} the exit code */
+export async function testAll() {
+  const root = resolve(new URL('../..', import.meta.url).pathname);
+  let passed = 0;
+  let failed = 0;
+  try {
+    await installPackages(root);
+    await installDebianPackages([POSTGRESQL, CHROMIUM]);
+    for (const { name, program, args } of TOOLS) {
+      const started = Date.now();
+      const { code, output } = await run(join(root, 'node_modules', '.bin', program), args, {
+        cwd: root,
+      });
+      say(`${code === 0 ? 'ok  ' : 'FAIL'}  ${name} (${Date.now() - started} ms)`);
+      if (code === 0) passed += 1;
+      else {
+        failed += 1;
+        process.stdout.write(`${output}\n`);
+      }
+    }
+    await buildAll(root);
+    const counts = await runVitest(root);
+    passed += counts.passed;
+    failed += counts.failed;
+  } catch (fault) {
+    const told = explained(fault, root);
+    process.stderr.write(
+      `${told instanceof SetupFault ? told.message : told instanceof Error ? told.stack : String(told)}\n`,
+    );
+    failed += 1;
+  }
+  process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
+  return failed === 0 ? 0 : 1;
+}
+
+/** @param {string} root */
+async function runVitest(root) {
+  const folder = join(root, 'test-output');
+  mkdirSync(folder, { recursive: true });
+  const report = join(folder, 'vitest.json');
+  rmSync(report, { force: true });
+  const code = await new Promise((done, broken) => {
+    const child = spawn(
+      process.execPath,
+      [
+        join(root, 'node_modules', 'vitest', 'vitest.mjs'),
+        'run',
+        '--reporter=default',
+        '--reporter=json',
+        `--outputFile.json=${report}`,
+      ],
+      { cwd: root, stdio: 'inherit', env: { ...process.env, NODE_ENV: 'test' } },
+    );
+    child.once('error', broken);
+    child.once('exit', (exit) => done(exit ?? 1));
+  });
+  if (!existsSync(report)) return { passed: 0, failed: 1 };
+  const { numPassedTests, numFailedTests, numFailedTestSuites } = JSON.parse(
+    readFileSync(report, 'utf8'),
+  );
+  // A suite that could not be set up fails without a failed test.
+  const unseen = numFailedTests === 0 && (numFailedTestSuites > 0 || code !== 0) ? 1 : 0;
+  return { passed: numPassedTests, failed: numFailedTests + unseen };
+}

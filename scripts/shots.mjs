@@ -1,0 +1,95 @@
+// One current picture of each main view, made from the demo shop, into docs/screenshots/.
+import { resolve } from 'node:path';
+import { buildAll } from './lib/build.mjs';
+import { CHROMIUM, installDebianPackages, installPackages, POSTGRESQL } from './lib/install.mjs';
+import { say } from './lib/say.mjs';
+
+const root = resolve(new URL('..', import.meta.url).pathname);
+await installPackages(root);
+await installDebianPackages([POSTGRESQL, CHROMIUM]);
+await buildAll(root);
+const { openStage } = await import('./lib/stage.mjs');
+const { openBrowser } = await import('./lib/browser.mjs');
+
+const stage = await openStage(root);
+const { browser, close } = await openBrowser();
+try {
+  /** @type {Map<string, import('puppeteer-core').Page>} */
+  const pages = new Map();
+
+  /**
+   * @param {string} login
+   * @param {'day' | 'night'} theme
+   */
+  const pageOf = async (login, theme) => {
+    const key = `${login} ${theme}`;
+    const known = pages.get(key);
+    if (known) return known;
+    const page = await (await browser.createBrowserContext()).newPage();
+    await page.setViewport({ width: 1280, height: 800 });
+    await page.evaluateOnNewDocument((kept) => localStorage.setItem('nodo.theme', kept), theme);
+    await page.goto(stage.url, { waitUntil: 'domcontentloaded' });
+    await page.waitForSelector('input[name=login]');
+    if (login !== '') {
+      await page.type('input[name=login]', login);
+      await page.type('input[name=password]', `needle-${login}`);
+      await page.keyboard.press('Enter');
+      await page.waitForSelector('nav');
+    }
+    pages.set(key, page);
+    return page;
+  };
+
+  /** @param {import('puppeteer-core').Page} page @param {string} label */
+  const openFromRack = async (page, label) => {
+    await page.goto(stage.url, { waitUntil: 'domcontentloaded' });
+    await page.waitForSelector('section ul a');
+    await page.evaluate((wanted) => {
+      const links = [...document.querySelectorAll('main a')];
+      const link = links.find((candidate) => candidate.textContent?.includes(wanted));
+      if (link instanceof HTMLElement) link.click();
+    }, label);
+    await page.waitForSelector('#step-title');
+  };
+
+  /** @param {import('puppeteer-core').Page} page @param {string} name */
+  const shoot = async (page, name) => {
+    await page.evaluate(() => document.fonts.ready);
+    await new Promise((done) => setTimeout(done, 700));
+    await page.screenshot({ path: `${root}/docs/screenshots/${name}.png` });
+    say(`docs/screenshots/${name}.png`);
+  };
+
+  await shoot(await pageOf('', 'day'), 'sign-in');
+
+  const rack = await pageOf('odren', 'day');
+  await rack.waitForSelector('section ul a');
+  await shoot(rack, 'rack');
+
+  const counter = await pageOf('mirra', 'day');
+  await counter.goto(`${stage.url}/counter`, { waitUntil: 'domcontentloaded' });
+  await counter.waitForSelector('input[type=checkbox]');
+  await counter.type('::-p-aria([name="Name"])', 'Mrs Ilvane-Ostrander');
+  await counter.type('::-p-aria([name="What do you call it?"])', 'Violet zigzag');
+  await counter.type('::-p-aria([name="In the customer’s own words"])', 'It knots up below.');
+  for (const tick of ['Thread bunches up under the fabric', 'Loops of top thread underneath']) {
+    await counter.locator(`::-p-aria([name="${tick}"])`).click();
+  }
+  await counter.evaluate(() => window.scrollTo(0, 0));
+  await shoot(counter, 'counter');
+
+  await openFromRack(rack, 'Teal zigzag');
+  await shoot(rack, 'bench');
+  await openFromRack(rack, 'Grey front-loader');
+  await shoot(rack, 'bench-strike');
+  await openFromRack(rack, 'Black straight stitch');
+  await shoot(rack, 'bench-closed');
+
+  const night = await pageOf('tavi', 'night');
+  await night.waitForSelector('section ul a');
+  await openFromRack(night, 'White zigzag');
+  await shoot(night, 'bench-night');
+} finally {
+  await close();
+  await stage.close();
+}

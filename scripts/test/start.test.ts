@@ -1,0 +1,213 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { freePort } from '../lib/cluster.mjs';
+import { explained, SetupFault } from '../lib/fault.mjs';
+
+const ROOT = new URL('../..', import.meta.url).pathname;
+
+/** The start command as a person runs it, on a data folder and port of its own. */
+class Start {
+  output = '';
+  readonly child: ChildProcess;
+
+  constructor(home: string, port: number, ...args: readonly string[]) {
+    this.child = spawn(process.execPath, [join(ROOT, 'scripts/start.mjs'), ...args], {
+      env: { ...process.env, NODO_DATA: home, PORT: String(port) },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
+    for (const stream of [this.child.stdout, this.child.stderr]) {
+      stream?.on('data', (chunk) => {
+        this.output += String(chunk);
+      });
+    }
+  }
+
+  async says(text: string, within = 60_000): Promise<void> {
+    const until = Date.now() + within;
+    while (!this.output.includes(text)) {
+      if (Date.now() > until) throw new Error(`“${text}” was not said:\n${this.output}`);
+      await new Promise((resolve) => setTimeout(resolve, 20));
+    }
+  }
+
+  ended(): Promise<number | null> {
+    return new Promise((resolve) => {
+      if (this.child.exitCode !== null) resolve(this.child.exitCode);
+      else this.child.once('exit', (code) => resolve(code));
+    });
+  }
+
+  async stop(signal: NodeJS.Signals = 'SIGTERM'): Promise<number | null> {
+    this.child.kill(signal);
+    return this.ended();
+  }
+}
+
+const serverPid = (of: Start): number => Number(childrenOf(of, 'server.mjs'));
+const databasePid = (home: string): number =>
+  Number(readFileSync(join(home, 'postgres/postmaster.pid'), 'utf8').split('\n')[0]);
+
+/** The process that the start command runs a program in, from the kernel's own list. */
+function childrenOf(of: Start, program: string): string {
+  const children = readFileSync(`/proc/${of.child.pid}/task/${of.child.pid}/children`, 'utf8');
+  const found = children
+    .trim()
+    .split(' ')
+    .find((pid) => readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(program));
+  if (found === undefined) throw new Error(`${program} does not run`);
+  return found;
+}
+
+const isAlive = (pid: number): boolean => {
+  try {
+    process.kill(pid, 0);
+    return true;
+  } catch {
+    return false;
+  }
+};
+
+describe('npm start', () => {
+  let home = '';
+  let port = 0;
+  let running: Start;
+  beforeAll(async () => {
+    home = mkdtempSync(join(tmpdir(), 'nodo-start-'));
+    port = await freePort();
+    running = new Start(home, port);
+    await running.says('Stop with Ctrl-C');
+  });
+  afterAll(async () => {
+    await running.stop();
+    rmSync(home, { recursive: true, force: true });
+  });
+
+  const answers = async (): Promise<number> =>
+    (await fetch(`http://localhost:${port}/api/session`)).status;
+
+  it('tells the address and the demo sign-ins, and serves', async () => {
+    expect(running.output).toContain(`http://localhost:${port}`);
+    expect(running.output).toMatch(/sign in as\s+odren\s+password\s+needle-odren/);
+    expect(running.output).toContain('Loaded the demo shop: 21 tickets');
+    expect(await answers()).toBe(200);
+    expect(await (await fetch(`http://localhost:${port}/`)).text()).toContain(
+      '<title>Nodo</title>',
+    );
+  });
+
+  it('starts the server again when it is killed', async () => {
+    process.kill(serverPid(running), 'SIGKILL');
+    await running.says('The server is back');
+    expect(await answers()).toBe(200);
+  });
+
+  it('starts the database again when it is killed, and goes on serving', async () => {
+    const before = databasePid(home);
+    process.kill(before, 'SIGKILL');
+    await running.says('The database is back');
+    expect(databasePid(home)).not.toBe(before);
+    const signIn = await fetch(`http://localhost:${port}/api/session`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', origin: `http://localhost:${port}` },
+      body: JSON.stringify({ login: 'odren', password: 'needle-odren' }),
+    });
+    expect(signIn.status).toBe(200);
+  });
+
+  it('says in one line that it runs from this folder already', async () => {
+    const second = new Start(home, await freePort());
+    expect(await second.ended()).toBe(1);
+    expect(second.output.trim()).toMatch(
+      /Cannot start: Nodo already runs from this folder \(process \d+\)\. Stop that one first: kill \d+$/,
+    );
+  });
+
+  it('stops with everything it started, keeps its data, and serves again within 5 s', async () => {
+    const pids = [serverPid(running), databasePid(home)];
+    expect(await running.stop('SIGINT')).toBe(0);
+    expect(pids.map(isAlive)).toEqual([false, false]);
+
+    const started = Date.now();
+    running = new Start(home, port);
+    await running.says('Nodo serves at');
+    const seconds = (Date.now() - started) / 1000;
+    expect(running.output).not.toContain('Loaded the demo shop');
+    expect(seconds).toBeLessThan(5);
+  });
+
+  it('begins the demo anew when asked to', async () => {
+    await running.stop();
+    running = new Start(home, port, '--reset-demo');
+    await running.says('Nodo serves at');
+    expect(running.output).toContain('beginning anew');
+    expect(running.output).toContain('Loaded the demo shop: 21 tickets');
+  });
+
+  it('cleans up behind a start command that was killed itself', async () => {
+    const pids = [serverPid(running), databasePid(home)];
+    await running.stop('SIGKILL');
+    running = new Start(home, port);
+    await running.says('Nodo serves at');
+    expect(pids.map(isAlive)).toEqual([false, false]);
+    expect(await answers()).toBe(200);
+  });
+});
+
+describe('what only a person can put right, in one line with its remedy', () => {
+  const home = mkdtempSync(join(tmpdir(), 'nodo-start-'));
+  afterAll(() => rmSync(home, { recursive: true, force: true }));
+
+  it('a port that is taken', async () => {
+    const taken = createServer();
+    const port = await freePort();
+    await new Promise<void>((resolve) => taken.listen(port, '127.0.0.1', () => resolve()));
+    const start = new Start(home, port);
+    expect(await start.ended()).toBe(1);
+    expect(start.output.trim()).toBe(
+      `Cannot start: Port ${port} is taken by another program. Start on another one: PORT=${port + 1} npm start`,
+    );
+    taken.close();
+  });
+
+  it('a database that refuses to start', async () => {
+    const broken = mkdtempSync(join(tmpdir(), 'nodo-start-'));
+    const first = new Start(broken, await freePort());
+    await first.says('Nodo serves at');
+    await first.stop();
+    writeFileSync(join(broken, 'postgres/postgresql.auto.conf'), 'shared_buffers = nonsense\n');
+    const second = new Start(broken, await freePort());
+    expect(await second.ended()).toBe(1);
+    expect(second.output).toMatch(
+      /Cannot start: The database refuses to start \(.*\)\. See .*postgres\.log; the data is untouched/,
+    );
+    rmSync(broken, { recursive: true, force: true });
+  });
+
+  it.each([
+    ['a full disk', { code: 'ENOSPC' }, /is full\. Free at least 500 MB/],
+    [
+      'a full disk that the database met',
+      { message: 'could not write: No space left on device' },
+      /is full/,
+    ],
+    [
+      'a folder of another user',
+      { code: 'EACCES' },
+      /belongs to somebody else\. Start as its owner, or hand it over: sudo chown/,
+    ],
+  ])('%s', (_, fault, line) => {
+    const told = explained(fault, '/some/folder');
+    expect(told).toBeInstanceOf(SetupFault);
+    expect((told as Error).message).toMatch(line);
+    expect((told as Error).message).not.toContain('\n');
+  });
+
+  it('anything else is left as it is', () => {
+    const fault = new Error('odd');
+    expect(explained(fault, '/some/folder')).toBe(fault);
+  });
+});
