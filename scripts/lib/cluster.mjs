@@ -20,7 +20,10 @@ import { mustRun } from './run.mjs';
 
 /** @typedef {{ super: string, owner: string, app: string, listener: string, session: string }} Secrets */
 
-/** A port nobody listens on, on loopback. */
+/**
+ * A port nobody listens on, on loopback.
+ * @returns {Promise<number>}
+ */
 export function freePort() {
   return new Promise((resolve, reject) => {
     const probe = createServer();

@@ -3,9 +3,11 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { freePort } from '../lib/cluster.mjs';
 import { explained, SetupFault } from '../lib/fault.mjs';
+import { installDebianPackages } from '../lib/install.mjs';
+import { run } from '../lib/run.mjs';
 
 const ROOT = new URL('../..', import.meta.url).pathname;
 
@@ -154,6 +156,36 @@ describe('npm start', () => {
     await running.says('Nodo serves at');
     expect(pids.map(isAlive)).toEqual([false, false]);
     expect(await answers()).toBe(200);
+  });
+});
+
+describe('on a computer that lacks something', () => {
+  it('a Node that is too old is told in one line', async () => {
+    const { code, output } = await run(process.execPath, [
+      '--input-type=module',
+      '-e',
+      `Object.defineProperty(process.versions, 'node', { value: '18.20.0' });
+       const { assertNode } = await import('${ROOT}scripts/lib/node.mjs'); assertNode();`,
+    ]);
+    expect(code).toBe(1);
+    expect(output.trim()).toBe(
+      'Nodo needs Node 20.19 or newer; this is 18.20.0. Install Node 20 and start again.',
+    );
+  });
+
+  it('a user without the right to install is told which packages are missing', async () => {
+    vi.spyOn(process, 'getuid').mockReturnValue(1000);
+    const missing = ['postgresql', 'chromium'].map((name) => ({ name, present: () => false }));
+    await expect(installDebianPackages(missing)).rejects.toThrow(
+      'Missing on this computer: postgresql, chromium; and this user has no right to install. Have an administrator run: sudo apt-get install -y --no-install-recommends postgresql chromium',
+    );
+    vi.restoreAllMocks();
+  });
+
+  it('nothing is installed where nothing is missing', async () => {
+    await expect(
+      installDebianPackages([{ name: 'x', present: () => true }]),
+    ).resolves.toBeUndefined();
   });
 });
 

@@ -20,8 +20,8 @@ class LiveStream {
   constructor() {
     // A page that the browser keeps aside for "back" would keep its connection too, and a
     // browser has only six for one server.
-    addEventListener('pagehide', () => this.close());
-    addEventListener('pageshow', ({ persisted }) => {
+    window.addEventListener('pagehide', () => this.close());
+    window.addEventListener('pageshow', ({ persisted }) => {
       if (!persisted || this.listeners.size === 0) return;
       this.wasLost = true;
       this.open();

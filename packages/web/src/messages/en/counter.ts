@@ -29,7 +29,6 @@ export const counter = {
   open: 'Go to the bench',
   noRights: 'A learner does not take in customers’ machines.',
   required: 'Needed here.',
-  tooLong: 'Too long.',
   badTag: 'A number from 1 to 9999.',
   groups: {
     stitch: 'Stitch',

@@ -8,7 +8,6 @@ export const rack = {
   shelf: (name: string) => `Shelf ${name}`,
   tag: (tag: number) => `Tag ${tag}`,
   ready: 'tied, ready',
-  fresh: 'not looked at yet',
   entries: (seen: number, done: number) => `${seen} seen, ${done} done`,
   owed: (n: number) => `${n} owed`,
   contested: 'two answers differ',

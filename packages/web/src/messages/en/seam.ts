@@ -1,7 +1,5 @@
 export const seam = {
   title: 'The Seam: what was seen above, what was done below',
-  above: 'above: what was seen',
-  below: 'below: what was done',
   takenIn: 'Taken in',
   couldNotTell: (check: string) => `Could not tell: ${check}`,
   opened: (what: string) => `Opened: ${what}`,
@@ -18,7 +16,6 @@ export const seam = {
   owed: 'owed',
   nextStitch: 'next stitch',
   by: (name: string) => `by ${name}`,
-  empty: 'The seam begins with the first thing you see.',
   plans: {
     'per-minute': 'most likely per minute',
     'one-at-a-time': 'one change at a time',

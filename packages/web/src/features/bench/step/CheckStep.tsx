@@ -1,5 +1,5 @@
 import { checkMinutes, gatesUnmet, type Ticket } from '@nodo/contract';
-import { type CheckProposal, openingChain } from '@nodo/core';
+import { type CauseBelief, type CheckProposal, openingChain } from '@nodo/core';
 import type { FamilyCheck, FamilyModel } from '@nodo/knowledge';
 import { TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
@@ -21,6 +21,8 @@ interface CheckStepProps {
   readonly proposal: CheckProposal | undefined;
   /** Sum of the causes' uncertainty now, to tell a share of. Bits. */
   readonly doubt: number;
+  /** All causes, the likeliest first. */
+  readonly beliefs: readonly CauseBelief[];
   readonly record: RecordEntry;
   readonly mayFind: boolean;
   readonly mayWork: boolean;
@@ -60,6 +62,7 @@ export function CheckStep(props: CheckStepProps) {
         <div className="mt-4">
           <Preparation {...props} />
         </div>
+        <WhyThis check={check} model={model} beliefs={props.beliefs} />
       </div>
       <MachineDrawing
         family={model.family}
@@ -67,6 +70,36 @@ export function CheckStep(props: CheckStepProps) {
         presserDown={check.id === 'pull-foot-down'}
       />
     </div>
+  );
+}
+
+const TOLD_CAUSES = 5;
+
+/** Which of the likely causes the check can show or clear, with their chances now. */
+function WhyThis({ check, model, beliefs }: Pick<CheckStepProps, 'check' | 'model' | 'beliefs'>) {
+  const findings = new Set(check.findings.map(({ id }) => id));
+  const touched = beliefs
+    .filter(({ cause }) => {
+      const { sure = [], usual = [], often = [] } = model.causes.get(cause)?.shows ?? {};
+      return [...sure, ...usual, ...often].some((finding) => findings.has(finding));
+    })
+    .slice(0, TOLD_CAUSES);
+  if (touched.length === 0) return null;
+  return (
+    <details className="mt-2 max-w-xl">
+      <summary className="flex min-h-11 cursor-pointer items-center text-quiet underline underline-offset-4">
+        {m.bench.step.whyThis}
+      </summary>
+      <p className="text-quiet">{m.bench.step.standsToFind}</p>
+      <ul>
+        {touched.map(({ cause, is }) => (
+          <li key={cause} className="flex gap-3">
+            <span className="w-14 shrink-0 text-right font-mono">{write.percent(is)}</span>
+            {model.causes.get(cause)?.name}
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }
 

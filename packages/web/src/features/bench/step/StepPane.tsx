@@ -94,6 +94,7 @@ function StepBody(props: StepPaneProps & { readonly step: NextStep | undefined }
         model={model}
         proposal={plan?.proposals.find((proposal) => proposal.check === id)}
         doubt={doubtOf(assessment)}
+        beliefs={assessment.beliefs}
         record={record}
         mayFind={mayFind}
         mayWork={mayWork}
