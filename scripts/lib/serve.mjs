@@ -8,11 +8,13 @@ import { installDebianPackages, installPackages, POSTGRESQL } from './install.mj
 import { logFile } from './log.mjs';
 import { built } from './paths.mjs';
 import { mustRun } from './run.mjs';
-import { say } from './say.mjs';
+import { during, say } from './say.mjs';
 import { keepDatabase, keepServer } from './supervise.mjs';
 
 const DEFAULT_PORT = 4680;
 const DATABASE = 'nodo';
+/** What the database was last prepared by and with. */
+const PREPARED = 'prepared.json';
 const LEAST_FREE_BYTES = 200e6;
 
 /** @param {readonly string[]} args */
@@ -40,16 +42,13 @@ export async function start(args) {
 
     const log = logFile(join(home, 'log'), 'postgres');
     const cluster = new Cluster(home, { log });
-    if (await cluster.create()) say('Made a private database in data/postgres');
+    if (await cluster.create()) {
+      rmSync(join(home, PREPARED), { force: true });
+      say('Made a private database in data/postgres');
+    }
     await cluster.start();
     stops.push(keepDatabase(cluster, log));
     say(`Database runs on 127.0.0.1:${cluster.port}`);
-    if (resetDemo) {
-      await cluster.dropDatabase(DATABASE);
-      say('Threw the demo shop away, beginning anew');
-    }
-    await cluster.prepareDatabase(DATABASE);
-
     const database = cluster.settings(DATABASE);
     const settings = {
       host: '127.0.0.1',
@@ -59,15 +58,12 @@ export async function start(args) {
       database,
     };
     const environment = (value) => ({ ...process.env, NODO_SETTINGS: JSON.stringify(value) });
-    const ran = await mustRun(process.execPath, [programs.migrate], {
-      env: environment(settings),
-    });
-    if (Number(ran) > 0) say(`Brought the tables up to date (${ran.trim()} migrations)`);
-    const demo = await mustRun(process.execPath, [programs.demo], {
-      env: environment(settings),
-    });
-    const { loaded, signIns } = JSON.parse(demo);
-    if (loaded > 0) say(`Loaded the demo shop: ${loaded} tickets`);
+    if (resetDemo) {
+      rmSync(join(home, PREPARED), { force: true });
+      await cluster.dropDatabase(DATABASE);
+      say('Threw the demo shop away, beginning anew');
+    }
+    const signIns = await prepareOnce(home, programs, cluster, environment(settings));
 
     const { owner: _owner, ...withoutOwner } = database;
     stops.push(
@@ -94,6 +90,35 @@ export async function start(args) {
     );
     process.exit(1);
   }
+}
+
+/**
+ * Accounts, tables and the demo shop: done once for each build, then remembered beside the
+ * data, so that an ordinary start does not wait for it.
+ * @param {string} home
+ * @param {ReturnType<typeof built>} programs
+ * @param {Cluster} cluster
+ * @param {NodeJS.ProcessEnv} env
+ * @returns {Promise<{ login: string, password: string, role: string, name: string }[]>}
+ */
+async function prepareOnce(home, programs, cluster, env) {
+  const file = join(home, PREPARED);
+  const build = readFileSync(programs.stamp, 'utf8');
+  if (existsSync(file)) {
+    const prepared = JSON.parse(readFileSync(file, 'utf8'));
+    if (prepared.build === build) return prepared.signIns;
+  }
+  await cluster.prepareDatabase(DATABASE);
+  const ran = await mustRun(process.execPath, [programs.migrate], { env });
+  if (Number(ran) > 0) say(`Brought the tables up to date (${ran.trim()} migrations)`);
+  const { loaded, signIns } = JSON.parse(
+    await during('Looking whether the demo shop is there', () =>
+      mustRun(process.execPath, [programs.demo], { env }),
+    ),
+  );
+  if (loaded > 0) say(`Loaded the demo shop: ${loaded} tickets`);
+  writeFileSync(file, JSON.stringify({ build, signIns }));
+  return signIns;
 }
 
 /** @param {() => Promise<void>} stopAll */
