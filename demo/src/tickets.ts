@@ -52,6 +52,9 @@ export const DEMO_TICKETS: readonly DemoTicket[] = [
       await bench.look('odren', 'path-look');
       await bench.look('odren', 'spool-setup', 'cap-small');
       await bench.act('odren', 'spool-set-right', 'Larger cap, close to the spool');
+      await bench.look('odren', 'thread-identity');
+      await bench.look('odren', 'needle-match');
+      await bench.look('odren', 'found-sew');
       await bench.proveAndClose('odren');
     },
   },

@@ -5,6 +5,21 @@ import { useStage } from './stage.ts';
 
 const { screen } = useStage();
 
+describe('the first load', () => {
+  it('of sign-in and Rack is under 200 kB of compressed script', async () => {
+    const odren = await screen('odren');
+    const sizes = await odren.page.evaluate(() =>
+      performance
+        .getEntriesByType('resource')
+        .filter(({ name }) => name.endsWith('.js'))
+        .map((entry) => (entry as PerformanceResourceTiming).encodedBodySize),
+    );
+    const total = sizes.reduce((sum, size) => sum + size, 0);
+    expect(total).toBeGreaterThan(20_000);
+    expect(total).toBeLessThan(200_000);
+  });
+});
+
 describe('from the counter to the knot', () => {
   it('a nest is taken in, found, put right, proven and closed, seen live on every screen', async () => {
     const mirra = await screen('mirra');

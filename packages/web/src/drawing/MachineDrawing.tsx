@@ -53,7 +53,7 @@ export function MachineDrawing({ family, place, presserDown }: MachineDrawingPro
       viewBox="-6 -6 340 372"
       role="img"
       aria-label={account}
-      className="mx-auto w-full max-w-64 shrink-0 self-start xl:w-72 xl:max-w-none"
+      className="w-44 shrink-0 self-start sm:w-52 xl:w-60"
       fill="none"
       strokeLinecap="round"
       strokeLinejoin="round"

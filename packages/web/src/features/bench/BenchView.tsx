@@ -88,7 +88,7 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
         </div>
         <section
           aria-labelledby="step-title"
-          className="flex flex-col bg-paper px-6 pt-6 max-lg:order-1 lg:overflow-y-auto"
+          className="flex flex-col bg-paper px-6 pt-4 max-lg:order-1 lg:overflow-y-auto"
         >
           <StepPane
             ticket={ticket}

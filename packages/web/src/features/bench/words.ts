@@ -1,6 +1,7 @@
 import type { Ticket } from '@nodo/contract';
 import type { FindingWeight, Requirement } from '@nodo/core';
 import { type FamilyModel, parseRequirement } from '@nodo/knowledge';
+import { m } from '../../messages/index.ts';
 
 /** A finding as it is told: what was seen, or the check's own word for nothing seen. */
 export function findingWords(model: FamilyModel, finding: string, present: boolean): string {
@@ -10,7 +11,7 @@ export function findingWords(model: FamilyModel, finding: string, present: boole
   const check = model.checks.get(known.check);
   // Complaint and context have no normal answer worth telling: the question was denied.
   const single = check !== undefined && check.findings.length === 1;
-  return single ? lowerFirst(check.normal) : `not: ${lowerFirst(known.answer)}`;
+  return single ? lowerFirst(check.normal) : m.bench.causes.notSeen(lowerFirst(known.answer));
 }
 
 /** The readings that carry a cause, strongest first, as one line. */

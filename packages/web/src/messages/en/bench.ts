@@ -37,6 +37,7 @@ export const bench = {
     fewer: 'fewer',
     because: (what: string) => `because: ${what}`,
     against: (what: string) => `against: ${what}`,
+    notSeen: (what: string) => `not seen: ${what}`,
     noReason: 'from how often it happens',
     unasked: 'Nothing was asked yet. These are how often each happens.',
     leftOut: (n: number) =>
@@ -52,7 +53,6 @@ export const bench = {
     cause: 'The cause you chose',
     minutes: 'min',
     clearsUp: (share: string) => `clears up ${share} of the doubt`,
-    nothingToOpen: 'nothing to open',
     opens: (what: string) => `opens: ${what}`,
     tools: (tools: string) => `At hand: ${tools}`,
     reckoning: 'Reckoning which check is worth its minutes',

@@ -1,6 +1,7 @@
 export const seam = {
   title: 'The Seam: what was seen above, what was done below',
   takenIn: 'Taken in',
+  denied: (what: string) => `Asked, and no: ${what}`,
   couldNotTell: (check: string) => `Could not tell: ${check}`,
   opened: (what: string) => `Opened: ${what}`,
   closedUp: 'Back together',

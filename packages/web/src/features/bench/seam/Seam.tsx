@@ -54,7 +54,7 @@ export function Seam({ shown, model, assessment, people }: SeamProps) {
           ))}
         {shown.ticket.status === 'open' && (
           <li className="min-w-44 flex-1">
-            <div className="flex h-22 flex-col justify-end pb-1 pl-3">
+            <div className="flex h-18 flex-col justify-end pb-1 pl-3">
               <p className="font-semibold">{m.seam.nextStitch}</p>
             </div>
             <LooseEnds />
@@ -85,7 +85,7 @@ function SeamStitch({
   const words = (
     <p
       title={text}
-      className={`line-clamp-3 px-1.5 text-center text-sm leading-tight break-words ${state === 'corrected' ? 'text-quiet line-through' : 'font-semibold'}`}
+      className={`line-clamp-2 px-1.5 text-center text-sm leading-tight break-words ${state === 'corrected' ? 'text-quiet line-through' : 'font-semibold'}`}
     >
       {text}
     </p>
@@ -110,12 +110,12 @@ function SeamStitch({
   );
   return (
     <>
-      <div className="flex h-22 flex-col justify-end pb-1">
+      <div className="flex h-18 flex-col justify-end pb-1">
         {side === 'above' && words}
         {side === 'above' && meta}
       </div>
       <Stitch mark={mark} state={state} thread={person?.thread ?? 0} side={side} first={first} />
-      <div className="flex h-20 flex-col pt-1 text-below">
+      <div className="flex h-14 flex-col pt-1 text-below">
         {side === 'below' && words}
         {side === 'below' && meta}
       </div>
@@ -126,11 +126,11 @@ function SeamStitch({
 function OwedStitch({ text }: { readonly text: string }) {
   return (
     <>
-      <div className="h-22" />
+      <div className="h-18" />
       <Owed />
-      <div className="h-20 px-1.5 pt-1 text-center text-sm leading-tight">
+      <div className="h-14 px-1.5 pt-1 text-center text-sm leading-tight">
         <p className="font-semibold text-hazard">{m.seam.owed}</p>
-        <p className="line-clamp-3 text-quiet" title={text}>
+        <p className="line-clamp-2 text-quiet" title={text}>
           {text}
         </p>
       </div>

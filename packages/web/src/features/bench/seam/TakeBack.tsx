@@ -36,7 +36,7 @@ export function TakeBack({
     <Button
       look="quiet"
       onClick={takeBack}
-      className="absolute top-0 right-2 z-10 bg-ground text-sm"
+      className="absolute top-px right-2 z-10 bg-ground text-sm"
     >
       <Key>u</Key> <Undo2 aria-hidden size={18} /> {m.bench.undo}
     </Button>

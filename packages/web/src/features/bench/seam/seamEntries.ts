@@ -96,8 +96,17 @@ function lookWords(
     .filter(([, answer]) => answer === 'yes')
     .map(([id]) => model.findings.get(id)?.answer ?? id);
   const title = titleOf(model, checkId);
-  if (checkId === 'complaint' || checkId === 'context') return seen.join(', ') || title;
+  if (checkId === 'complaint' || checkId === 'context') {
+    return seen.join(', ') || m.seam.denied(deniedWords(model, answers));
+  }
   return `${title}: ${seen.length > 0 ? lowerFirst(seen.join(', ')) : lowerFirst(model.checks.get(checkId)?.normal ?? '')}`;
+}
+
+/** What was asked and denied, as one line. */
+function deniedWords(model: FamilyModel, answers: Readonly<Record<string, 'yes' | 'no'>>): string {
+  return Object.keys(answers)
+    .map((id) => lowerFirst(model.findings.get(id)?.answer ?? id))
+    .join(', ');
 }
 
 function titleOf(model: FamilyModel, check: string): string {

@@ -9,10 +9,19 @@ interface AnswerButtonProps {
   readonly pressed?: boolean | undefined;
   /** The answer "nothing wrong here". */
   readonly sound?: boolean;
+  /** Where there are many answers. */
+  readonly low?: boolean;
 }
 
 /** A big answer with its digit key. */
-export function AnswerButton({ digit, text, onPress, pressed, sound = false }: AnswerButtonProps) {
+export function AnswerButton({
+  digit,
+  text,
+  onPress,
+  pressed,
+  sound = false,
+  low = false,
+}: AnswerButtonProps) {
   useDigitKeys(digit <= 9 ? { [String(digit)]: onPress } : {});
   return (
     <button
@@ -20,7 +29,7 @@ export function AnswerButton({ digit, text, onPress, pressed, sound = false }: A
       data-answer={digit}
       aria-pressed={pressed}
       onClick={onPress}
-      className="group flex min-h-14 items-center gap-4 rounded-lg border-2 border-ink bg-paper px-3.5 py-2 text-left text-lg font-semibold hover:bg-sunk active:bg-own active:text-paper aria-pressed:border-own aria-pressed:bg-sunk"
+      className={`flex items-center gap-3.5 rounded-lg border-2 border-ink bg-paper px-3 text-left leading-tight font-semibold ${low ? 'min-h-11 py-0.5' : 'min-h-13 py-1.5 text-lg'} hover:bg-sunk active:bg-own active:text-paper aria-pressed:border-own aria-pressed:bg-sunk`}
     >
       <span
         aria-hidden="true"

@@ -36,39 +36,43 @@ export function CheckStep(props: CheckStepProps) {
   const toOpen = openingChain(model.access, ticket.open, check.access);
   const share = proposal && doubt > 0 ? proposal.bits / doubt : 0;
   return (
-    <div className="flex flex-col gap-6 xl:flex-row">
+    <div className="flex flex-col gap-x-8 gap-y-4 xl:flex-row">
       <div className="min-w-0 flex-1">
         <p className="text-sm font-semibold text-quiet">{heading}</p>
-        <h1 className="mt-1 text-3xl leading-tight font-bold text-balance" id="step-title">
+        <h1 className="mt-0.5 text-3xl leading-tight font-bold text-balance" id="step-title">
           {check.title}
         </h1>
-        <p className="mt-2 flex flex-wrap items-center gap-x-5 text-quiet">
+        <p className="mt-1 flex flex-wrap items-center gap-x-4 text-quiet">
           <span>
             <strong className="font-mono text-ink">{write.minutes(minutes)}</strong>{' '}
             {m.bench.step.minutes} <StandingMark standing="common-practice" />
           </span>
           {share >= 0.005 && <span>{m.bench.step.clearsUp(write.percent(share))}</span>}
-          <span>
-            {toOpen.length > 0
-              ? m.bench.step.opens(toOpen.map(({ title }) => lowerFirst(title)).join(', '))
-              : m.bench.step.nothingToOpen}
-          </span>
+          {toOpen.length > 0 && (
+            <span>
+              {m.bench.step.opens(toOpen.map(({ title }) => lowerFirst(title)).join(', '))}
+            </span>
+          )}
         </p>
-        <p className="mt-3 max-w-prose text-lg leading-snug">{check.how}</p>
-        {check.tools && (
-          <p className="mt-1 text-quiet">{m.bench.step.tools(check.tools.join(', '))}</p>
-        )}
         {check.hazard && <Caution text={m.bench.hazards[check.hazard]} />}
-        <div className="mt-4">
+        <div className="mt-3">
           <Preparation {...props} />
         </div>
         <WhyThis check={check} model={model} beliefs={props.beliefs} />
       </div>
-      <MachineDrawing
-        family={model.family}
-        place={check.place}
-        presserDown={check.id === 'pull-foot-down'}
-      />
+      <div className="flex gap-x-6 gap-y-3 max-xl:items-start max-sm:flex-col xl:w-60 xl:shrink-0 xl:flex-col">
+        <MachineDrawing
+          family={model.family}
+          place={check.place}
+          presserDown={check.id === 'pull-foot-down'}
+        />
+        <div className="min-w-0 flex-1 leading-snug">
+          <p>{check.how}</p>
+          {check.tools && (
+            <p className="mt-1 text-quiet">{m.bench.step.tools(check.tools.join(', '))}</p>
+          )}
+        </div>
+      </div>
     </div>
   );
 }
@@ -219,10 +223,14 @@ export function StepList({
   );
 }
 
+/** From so many findings on the answers are lower, so that all can be seen at once. */
+const MANY_FINDINGS = 4;
+
 /** Digit 1 is "nothing wrong"; then one digit a finding. */
 function Answers({ check, record }: CheckStepProps) {
   const [seen, setSeen] = useState<ReadonlySet<string>>(new Set());
   const words = m.bench.step;
+  const low = check.findings.length >= MANY_FINDINGS;
   const oneTap = check.oneOf === true || check.findings.length === 1;
 
   const log = (yes: ReadonlySet<string>) =>
@@ -240,20 +248,21 @@ function Answers({ check, record }: CheckStepProps) {
   useDigitKeys({ ['Enter']: () => seen.size > 0 && log(seen) });
 
   return (
-    <div className="flex max-w-xl flex-col gap-2.5">
-      {!oneTap && <p className="text-quiet">{words.severalSeen}</p>}
-      <AnswerButton digit={1} text={check.normal} onPress={() => log(new Set())} sound />
+    <div className="flex max-w-xl flex-col gap-2">
+      {!oneTap && <p className="text-sm text-quiet">{words.severalSeen}</p>}
+      <AnswerButton digit={1} text={check.normal} onPress={() => log(new Set())} sound low={low} />
       {check.findings.map(({ id, answer }, place) => (
         <AnswerButton
           key={id}
           digit={place + 2}
           text={answer}
+          low={low}
           pressed={oneTap ? undefined : seen.has(id)}
           onPress={() => (oneTap ? log(new Set([id])) : toggle(id))}
         />
       ))}
       {seen.size > 0 && (
-        <Button look="main" className="min-h-14 text-lg" onClick={() => log(seen)}>
+        <Button look="main" className="min-h-12 text-lg" onClick={() => log(seen)}>
           {words.logSeen(seen.size)}
         </Button>
       )}

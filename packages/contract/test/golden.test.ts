@@ -1,0 +1,53 @@
+import { modelOf } from '@nodo/knowledge';
+import { describe, expect, it } from 'vitest';
+import { EVENT_TYPES, summaryOf, type TicketEvent, ticketEvent, ticketOf } from '../src/index.ts';
+import eventsV1 from './golden/events-v1.json';
+
+interface Golden {
+  readonly ticket: string;
+  readonly events: readonly unknown[];
+  /** What the events came to when they were written; without chances, which the tables may move. */
+  readonly expected: object;
+}
+
+/** A landed file is never changed; a new version of an event brings a file of its own. */
+const GOLDEN: Readonly<Record<string, Golden>> = { 'events-v1': eventsV1 };
+
+function comesTo(ticket: string, events: readonly TicketEvent[]): object {
+  const told = ticketOf(ticket, events);
+  const model = modelOf(told.intake?.family ?? '');
+  const summary = model && summaryOf(told, model);
+  return {
+    status: told.status,
+    seq: told.seq,
+    epoch: told.epoch,
+    voidEpochs: told.voidEpochs,
+    plan: told.plan,
+    power: told.power,
+    open: [...told.open],
+    corrected: [...told.corrected],
+    answers: told.answers.map(
+      ({ finding, present, epoch }) => `${epoch} ${finding} ${String(present)}`,
+    ),
+    deeds: told.deeds.map(({ action, startsEpoch }) => `${startsEpoch ?? '-'} ${action}`),
+    waivers: told.waivers.map(({ duty }) => duty),
+    owed: summary?.owed,
+    seen: summary?.seen,
+    done: summary?.done,
+  };
+}
+
+describe('golden files: what was once stored is told the same for ever', () => {
+  it.each(Object.entries(GOLDEN))('%s', (_, { ticket, events, expected }) => {
+    const sent = events.map((event) => ticketEvent.parse(event));
+    expect(sent).toEqual(events);
+    expect(comesTo(ticket, sent)).toEqual(expected);
+  });
+
+  it('have every kind of event among them', () => {
+    const kinds = Object.values(GOLDEN).flatMap(({ events }) =>
+      events.map((event) => ticketEvent.parse(event).type),
+    );
+    expect([...new Set(kinds)].sort()).toEqual([...EVENT_TYPES].sort());
+  });
+});
