@@ -86,6 +86,25 @@ describe('kill -9 while entries are made', () => {
   });
 });
 
+describe('a sign-in that ended', () => {
+  it('asks who is there, keeps the entry, and sends it when that person is back', async () => {
+    const ticket = demoTicketId(30);
+    const odren = await atBench('odren', ticket);
+    await stage().cluster.sql(stage().database, 'delete from session');
+    await odren.press('s');
+    await odren.page.waitForSelector('[role="dialog"] input');
+    await odren.page.keyboard.type('entered after it ended');
+    await odren.clickWithin('[role="dialog"]', 'Write it down');
+    await odren.sees('Who is at the bench?');
+    await odren.page.type('input[name=login]', 'odren');
+    await odren.page.type('input[name=password]', 'needle-odren');
+    await odren.press('Enter');
+    await odren.sees('“entered after it ended”');
+    await odren.seesNot('waiting to be sent', 20_000);
+    expect(await stored(ticket)).toEqual(['entered after it ended']);
+  });
+});
+
 describe('leaving the page', () => {
   it('keeps the counter’s sheet as it was', async () => {
     const label = '::-p-aria([name="What do you call it?"])';

@@ -11,6 +11,7 @@ export type { Customer, RackEntry, TicketFile, TicketSummary } from './routes/ti
 export { applyTicketEvent, ticketOf } from './tickets/apply.ts';
 export { type Assessment, assess, reportedComplaints } from './tickets/assess.ts';
 export { type DecidedEvent, decide, type Verdict } from './tickets/decide.ts';
+export { mayBeCorrected } from './tickets/events/entryCorrected.ts';
 export {
   type BodyOf,
   type CommandOf,
@@ -22,6 +23,7 @@ export {
   ticketEvent,
 } from './tickets/events/index.ts';
 export { gatesUnmet } from './tickets/gates.ts';
+export { INTERVIEWS } from './tickets/interviews.ts';
 export { checkMinutes, type NextStep, nextStep, proposeChecks } from './tickets/nextStep.ts';
 export { type Contest, withinReach } from './tickets/readings.ts';
 export { mayRecord, mayTakeIn, mayWorkAtBench } from './tickets/rights.ts';

@@ -36,6 +36,7 @@ export {
   type CheckProposal,
   expectedInformation,
   rankChecks,
+  totalDoubt,
 } from './diagnosis/nextCheck.ts';
 export {
   type CauseBelief,

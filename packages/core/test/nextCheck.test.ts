@@ -1,17 +1,19 @@
 import { describe, expect, it } from 'vitest';
-import { expectedInformation, minutes, posterior, rankChecks } from '../src/index.ts';
+import { expectedInformation, minutes, posterior, rankChecks, totalDoubt } from '../src/index.ts';
 import { fiveFaults, randomCase, seen } from './networks.ts';
-
-function entropy(chance: number): number {
-  return chance <= 0 || chance >= 1
-    ? 0
-    : -chance * Math.log2(chance) - (1 - chance) * Math.log2(1 - chance);
-}
 
 const doubt = (
   network: Parameters<typeof posterior>[0],
   evidence: Parameters<typeof posterior>[1],
-): number => posterior(network, evidence).beliefs.reduce((sum, { is }) => sum + entropy(is), 0);
+): number => totalDoubt(posterior(network, evidence).beliefs);
+
+describe('total doubt', () => {
+  it('is one bit for each cause that is as likely as not, none for a sure one', () => {
+    const belief = (is: number) => ({ cause: 'c', was: is, is });
+    expect(totalDoubt([belief(0.5), belief(0.5), belief(0), belief(1)])).toBe(2);
+    expect(totalDoubt([belief(0.25)])).toBeCloseTo(2 - 0.75 * Math.log2(3), 12);
+  });
+});
 
 describe('expected information', () => {
   it.each([2, 5, 11, 23, 42])('is the mean fall of doubt over all outcomes, seed %i', (seed) => {

@@ -1,7 +1,7 @@
 import type { Minutes } from '../units/minutes.ts';
 import type { Evidence } from './evidence.ts';
 import type { Network } from './network.ts';
-import { possible } from './posterior.ts';
+import { type CauseBelief, possible } from './posterior.ts';
 import { type Masses, Reckoner } from './reckoner.ts';
 
 /** A check as the planner sees it. */
@@ -32,7 +32,12 @@ function binaryEntropy(chance: number): number {
   return -(chance * Math.log2(chance) + (1 - chance) * Math.log2(1 - chance));
 }
 
-/** Sum over causes of the entropy of "is present", from masses. Bits. */
+/** How much is unknown about all causes together: the sum of their entropies now. Bits. */
+export function totalDoubt(beliefs: readonly CauseBelief[]): number {
+  return beliefs.reduce((sum, { is }) => sum + binaryEntropy(is), 0);
+}
+
+/** The same from masses. */
 function uncertainty(is: Float64Array, total: number): number {
   let sum = 0;
   for (const mass of is) sum += binaryEntropy(mass / total);

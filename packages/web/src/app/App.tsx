@@ -3,11 +3,13 @@ import { BrowserRouter, Link, Route, Routes } from 'react-router';
 import { Toaster } from 'sonner';
 import { useSessionQuery } from '../api/api.ts';
 import type { CallFault } from '../api/call.ts';
+import { useStreamState } from '../api/useStreamState.ts';
 import { RackView } from '../features/rack/RackView.tsx';
 import { Frame } from '../features/shell/Frame.tsx';
 import { SignIn } from '../features/signIn/SignIn.tsx';
 import { m } from '../messages/index.ts';
 import { Button } from '../ui/Button.tsx';
+import { FaultBoundary } from '../ui/FaultBoundary.tsx';
 import { Blank, Sewing } from '../ui/Stitches.tsx';
 
 const CounterView = lazy(() => import('../features/counter/CounterView.tsx'));
@@ -15,7 +17,15 @@ const BenchView = lazy(() => import('../features/bench/BenchView.tsx'));
 
 /** Sign-in before everything; then one frame round every view. */
 export function App() {
-  const { data: session, error, isLoading, refetch } = useSessionQuery();
+  const {
+    data: session,
+    error,
+    isLoading,
+    refetch,
+  } = useSessionQuery(undefined, {
+    // A stream that ended may mean that the sign-in did.
+    pollingInterval: useStreamState() === 'lost' ? SESSION_POLL_MS : 0,
+  });
   const fault = error as CallFault | undefined;
 
   if (isLoading) {
@@ -32,14 +42,16 @@ export function App() {
   return (
     <BrowserRouter>
       <Frame session={session}>
-        <Suspense fallback={<Waiting />}>
-          <Routes>
-            <Route path="/" element={<RackView />} />
-            <Route path="/counter" element={<CounterView session={session} />} />
-            <Route path="/bench/:ticket" element={<BenchView session={session} />} />
-            <Route path="*" element={<NothingHere />} />
-          </Routes>
-        </Suspense>
+        <FaultBoundary instead={<Broken />}>
+          <Suspense fallback={<Waiting />}>
+            <Routes>
+              <Route path="/" element={<RackView />} />
+              <Route path="/counter" element={<CounterView session={session} />} />
+              <Route path="/bench/:ticket" element={<BenchView session={session} />} />
+              <Route path="*" element={<NothingHere />} />
+            </Routes>
+          </Suspense>
+        </FaultBoundary>
       </Frame>
       <Toaster position="bottom-right" style={{ fontFamily: 'inherit' }} duration={6000} />
     </BrowserRouter>
@@ -51,6 +63,17 @@ function Waiting() {
     <div className="p-8">
       <Sewing label={m.shell.loading} />
     </div>
+  );
+}
+
+function Broken() {
+  return (
+    <Blank title={m.shell.brokenTitle}>
+      <p>{m.shell.broken}</p>
+      <Button look="main" onClick={() => window.location.reload()}>
+        {m.shell.loadAgain}
+      </Button>
+    </Blank>
   );
 }
 
@@ -79,6 +102,7 @@ function Unreachable({ onRetry }: { readonly onRetry: () => void }) {
 }
 
 const RETRY_MS = 2_000;
+const SESSION_POLL_MS = 3_000;
 
 function useRetry(retry: () => void): void {
   const latest = useRef(retry);

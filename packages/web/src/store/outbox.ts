@@ -17,19 +17,33 @@ interface OutboxState {
   readonly unreachable: boolean;
 }
 
-const KEPT_UNDER = 'nodo.outbox';
+/** Each entry under a key of its own, so that two tabs cannot overwrite each other's. */
+const KEPT_UNDER = 'nodo.outbox.';
 
 function readKept(): readonly OutboxEntry[] {
-  try {
-    return JSON.parse(localStorage.getItem(KEPT_UNDER) ?? '[]') as readonly OutboxEntry[];
-  } catch {
-    return [];
-  }
+  return Object.keys(localStorage)
+    .filter((key) => key.startsWith(KEPT_UNDER))
+    .flatMap((key) => {
+      try {
+        return [JSON.parse(localStorage.getItem(key) ?? '') as OutboxEntry];
+      } catch {
+        return [];
+      }
+    })
+    .sort((a, b) => (a.draft.observedAt < b.draft.observedAt ? -1 : 1));
 }
 
-/** Written through at once, so that a reload or a dead battery loses nothing. */
-export function keep(entries: readonly OutboxEntry[]): void {
-  localStorage.setItem(KEPT_UNDER, JSON.stringify(entries));
+/** Writes what changed through at once: a reload or a dead battery loses nothing. */
+export function keepChanges(before: readonly OutboxEntry[], after: readonly OutboxEntry[]): void {
+  for (const entry of after) {
+    if (!before.includes(entry)) {
+      localStorage.setItem(KEPT_UNDER + entry.draft.id, JSON.stringify(entry));
+    }
+  }
+  const left = new Set(after.map(({ draft }) => draft.id));
+  for (const { draft } of before) {
+    if (!left.has(draft.id)) localStorage.removeItem(KEPT_UNDER + draft.id);
+  }
 }
 
 export const outbox = createSlice({

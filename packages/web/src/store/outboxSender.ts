@@ -3,7 +3,7 @@ import { ADDRESSES } from '@nodo/contract/addresses';
 import type { Action, Dispatch, EnhancedStore } from '@reduxjs/toolkit';
 import { api, appendInOrder } from '../api/api.ts';
 import { call } from '../api/call.ts';
-import { keep, type OutboxEntry, outbox } from './outbox.ts';
+import { keepChanges, type OutboxEntry, outbox } from './outbox.ts';
 
 const FIRST_PAUSE_MS = 400;
 const LONGEST_PAUSE_MS = 5_000;
@@ -68,8 +68,8 @@ export function keepOutbox(store: EnhancedStore<Watched>): void {
   store.subscribe(() => {
     const { entries } = store.getState().outbox;
     if (entries !== kept) {
+      keepChanges(kept, entries);
       kept = entries;
-      keep(entries);
     }
     if (!sending && nextEntry()) sendAll().catch(() => undefined);
   });

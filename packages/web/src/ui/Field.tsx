@@ -10,24 +10,35 @@ interface Labelled {
   readonly error?: string | undefined;
 }
 
-function FieldFrame({
-  id,
+/** Ties a box to its label, hint and error. */
+function Field({
   label,
   hint,
   error,
   className,
-  children,
+  box,
 }: Labelled & {
-  readonly id: string;
   readonly className?: string | undefined;
-  readonly children: ReactNode;
+  readonly box: (ties: {
+    readonly id: string;
+    readonly className: string;
+    readonly 'aria-invalid': true | undefined;
+    readonly 'aria-describedby': string | undefined;
+  }) => ReactNode;
 }) {
+  const id = useId();
+  const describedBy = [hint && `${id}-hint`, error && `${id}-error`].filter(Boolean).join(' ');
   return (
     <div className={twMerge('flex flex-col gap-1', className)}>
       <label htmlFor={id} className="font-semibold">
         {label}
       </label>
-      {children}
+      {box({
+        id,
+        className: BOX,
+        'aria-invalid': error ? true : undefined,
+        'aria-describedby': describedBy || undefined,
+      })}
       {hint && (
         <p id={`${id}-hint`} className="text-sm text-quiet">
           {hint}
@@ -42,11 +53,7 @@ function FieldFrame({
   );
 }
 
-function describedBy(id: string, { hint, error }: Labelled): string | undefined {
-  return [hint && `${id}-hint`, error && `${id}-error`].filter(Boolean).join(' ') || undefined;
-}
-
-/** A line of text with its label, hint and error tied to it. */
+/** A line of text. */
 export function TextField({
   label,
   hint,
@@ -54,20 +61,11 @@ export function TextField({
   className,
   ...rest
 }: Labelled & ComponentProps<'input'>) {
-  const id = useId();
-  return (
-    <FieldFrame id={id} label={label} hint={hint} error={error} className={className}>
-      <input
-        id={id}
-        aria-invalid={error ? true : undefined}
-        aria-describedby={describedBy(id, { label, hint, error })}
-        className={BOX}
-        {...rest}
-      />
-    </FieldFrame>
-  );
+  const frame = { label, hint, error, className };
+  return <Field {...frame} box={(ties) => <input {...ties} {...rest} />} />;
 }
 
+/** Several lines of text. */
 export function TextArea({
   label,
   hint,
@@ -75,16 +73,6 @@ export function TextArea({
   className,
   ...rest
 }: Labelled & ComponentProps<'textarea'>) {
-  const id = useId();
-  return (
-    <FieldFrame id={id} label={label} hint={hint} error={error} className={className}>
-      <textarea
-        id={id}
-        aria-invalid={error ? true : undefined}
-        aria-describedby={describedBy(id, { label, hint, error })}
-        className={BOX}
-        {...rest}
-      />
-    </FieldFrame>
-  );
+  const frame = { label, hint, error, className };
+  return <Field {...frame} box={(ties) => <textarea {...ties} {...rest} />} />;
 }

@@ -19,9 +19,7 @@ export const actionDone = defineEvent({
   version: 1,
   command,
   body,
-  decide(ticket, given, context) {
-    const { model, refusal } = atWork(ticket, context);
-    if (!model) return reject(refusal);
+  decide: atWork((ticket, given, { model }) => {
     const action = model.actions.get(given.action);
     if (!action) {
       return reject(refuse('not-on-this-machine', 'command.action', { id: given.action }));
@@ -36,7 +34,7 @@ export const actionDone = defineEvent({
       treats: action.treats.filter((cause) => model.causes.has(cause)),
       repair: action.repair,
     });
-  },
+  }),
   apply(ticket, { action, treats, repair }, { seq, epoch }) {
     const startsEpoch = treats.length > 0 ? ticket.epoch + 1 : undefined;
     return {

@@ -12,14 +12,12 @@ export const couldNotTell = defineEvent({
   version: 1,
   command: body,
   body,
-  decide(ticket, command, context) {
-    const { model, refusal } = atWork(ticket, context);
-    if (!model) return reject(refusal);
+  decide: atWork((_ticket, command, { model }) => {
     if (!model.checks.has(command.check)) {
       return reject(refuse('not-on-this-machine', 'command.check', { id: command.check }));
     }
     return accept(command);
-  },
+  }),
   apply(ticket, { check }, { epoch }) {
     return { ...ticket, untold: [...ticket.untold, { check, epoch }] };
   },

@@ -13,15 +13,13 @@ export const dutyWaived = defineEvent({
   version: 1,
   command: body,
   body,
-  decide(ticket, command, context) {
-    const { model, refusal } = atWork(ticket, context);
-    if (!model) return reject(refusal);
+  decide: atWork((ticket, command, { model }) => {
     const owed = dutiesOf(ticket, model).some(
       ({ duty, state }) => duty === command.duty && state === 'owed',
     );
     if (!owed) return reject(refuse('duty-not-owed', 'command.duty', { id: command.duty }));
     return accept(command);
-  },
+  }),
   apply(ticket, { duty, reason }, { seq, epoch, actor }) {
     return { ...ticket, waivers: [...ticket.waivers, { duty, reason, by: actor, epoch, seq }] };
   },

@@ -15,22 +15,25 @@ export const entryCorrected = defineEvent({
   version: 1,
   command: body,
   body,
-  decide(ticket, command, context) {
-    const { model, refusal } = atWork(ticket, context);
-    if (!model) return reject(refusal);
+  decide: atWork((ticket, command) => {
     const earlier = ticket.entries.find(({ id }) => id === command.corrects);
-    if (!earlier || NEVER_CORRECTED.has(earlier.type)) {
+    if (!earlier || !mayBeCorrected(earlier.type)) {
       return reject(refuse('nothing-to-correct', 'command.corrects'));
     }
     if (ticket.corrected.has(command.corrects)) {
       return reject(refuse('already-corrected', 'command.corrects'));
     }
     return accept(command);
-  },
+  }),
   apply(ticket, { corrects }) {
     return { ...ticket, corrected: new Set([...ticket.corrected, corrects]) };
   },
 });
+
+/** Whether an entry of this type can be taken back. */
+export function mayBeCorrected(type: string): boolean {
+  return !NEVER_CORRECTED.has(type);
+}
 
 const NEVER_CORRECTED: ReadonlySet<string> = new Set([
   'intake-taken',

@@ -22,9 +22,7 @@ export const findingsRecorded = defineEvent({
   version: 1,
   command,
   body,
-  decide(ticket, given, context) {
-    const { model, refusal } = atWork(ticket, context);
-    if (!model) return reject(refusal);
+  decide: atWork((ticket, given, { model }) => {
     const check = model.checks.get(given.check);
     if (!check) return reject(refuse('not-on-this-machine', 'command.check', { id: given.check }));
 
@@ -43,7 +41,7 @@ export const findingsRecorded = defineEvent({
     const unmet = gatesUnmet(ticket, model, `check:${check.id}`);
     if (unmet.length > 0) return reject(refuse('gate-unmet', 'command.check', { unmet }));
     return accept({ ...given, complete: answers.length === own.size });
-  },
+  }),
   apply(ticket, { check, answers, complete }, { seq, epoch, actor }) {
     const given = Object.entries(answers);
     return {

@@ -1,19 +1,28 @@
 import type { FamilyModel } from '@nodo/knowledge';
-import { type Refusal, refuse } from '../../refusal.ts';
+import { refuse } from '../../refusal.ts';
 import type { Ticket } from '../ticket.ts';
-import type { DecideContext } from './define.ts';
+import { type DecideContext, type Decision, reject } from './define.ts';
 
-/** The machine is in work and the epoch named has been reached; else the refusal. */
-export function atWork(
+type Decide<Command, Body, Extra> = (
   ticket: Ticket,
-  context: DecideContext,
-):
-  | { readonly model: FamilyModel; readonly refusal?: undefined }
-  | { readonly model?: undefined; readonly refusal: Refusal } {
-  if (ticket.status === 'new' || !context.model) return { refusal: refuse('not-taken-in') };
-  if (ticket.status !== 'open') return { refusal: refuse('ticket-closed') };
-  if (context.epoch > ticket.epoch) {
-    return { refusal: refuse('epoch-not-reached', 'epoch', { reached: ticket.epoch }) };
-  }
-  return { model: context.model };
+  command: Command,
+  context: DecideContext & Extra,
+) => Decision<Body>;
+
+/**
+ * For what is only recorded while the machine is in work: refuses before and afterwards, and
+ * from an epoch that has not been reached; else decides, with the family's model at hand.
+ */
+export function atWork<Command, Body>(
+  decide: Decide<Command, Body, { readonly model: FamilyModel }>,
+): Decide<Command, Body, unknown> {
+  return (ticket, command, context) => {
+    const { model, epoch } = context;
+    if (ticket.status === 'new' || !model) return reject(refuse('not-taken-in'));
+    if (ticket.status !== 'open') return reject(refuse('ticket-closed'));
+    if (epoch > ticket.epoch) {
+      return reject(refuse('epoch-not-reached', 'epoch', { reached: ticket.epoch }));
+    }
+    return decide(ticket, command, { ...context, model });
+  };
 }

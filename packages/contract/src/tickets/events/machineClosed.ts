@@ -8,10 +8,8 @@ export const machineClosed = defineEvent({
   version: 1,
   command: nothing,
   body: nothing,
-  decide(ticket, command, context) {
-    const { model, refusal } = atWork(ticket, context);
-    if (!model) return reject(refusal);
+  decide: atWork((ticket, command) => {
     return ticket.open.size > 0 ? accept(command) : reject(refuse('already-so'));
-  },
+  }),
   apply: (ticket) => ({ ...ticket, open: new Set<string>() }),
 });

@@ -19,9 +19,7 @@ export const machineOpened = defineEvent({
   version: 1,
   command,
   body,
-  decide(ticket, { state }, context) {
-    const { model, refusal } = atWork(ticket, context);
-    if (!model) return reject(refusal);
+  decide: atWork((ticket, { state }, { model }) => {
     if (!model.access.some(({ id }) => id === state)) {
       return reject(refuse('not-on-this-machine', 'command.state', { id: state }));
     }
@@ -30,7 +28,7 @@ export const machineOpened = defineEvent({
     const unmet = [...new Set(states.flatMap((id) => gatesUnmet(ticket, model, `access:${id}`)))];
     if (unmet.length > 0) return reject(refuse('gate-unmet', 'command.state', { unmet }));
     return accept({ state, states });
-  },
+  }),
   apply(ticket, { states }, { seq, epoch }) {
     return {
       ...ticket,

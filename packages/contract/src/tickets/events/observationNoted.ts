@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { humanText } from '../../text.ts';
-import { accept, defineEvent, reject } from './define.ts';
+import { accept, defineEvent } from './define.ts';
 import { atWork } from './guards.ts';
 
 const body = z.object({ words: humanText(500) });
@@ -11,9 +11,6 @@ export const observationNoted = defineEvent({
   version: 1,
   command: body,
   body,
-  decide(ticket, command, context) {
-    const { model, refusal } = atWork(ticket, context);
-    return model ? accept(command) : reject(refusal);
-  },
+  decide: atWork((_ticket, command) => accept(command)),
   apply: (ticket) => ticket,
 });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { accept, defineEvent, reject } from './define.ts';
+import { accept, defineEvent } from './define.ts';
 import { atWork } from './guards.ts';
 
 const body = z.object({ plan: z.enum(['per-minute', 'one-at-a-time', 'full-sweep']) });
@@ -10,9 +10,6 @@ export const planChosen = defineEvent({
   version: 1,
   command: body,
   body,
-  decide(ticket, command, context) {
-    const { model, refusal } = atWork(ticket, context);
-    return model ? accept(command) : reject(refusal);
-  },
+  decide: atWork((_ticket, command) => accept(command)),
   apply: (ticket, { plan }) => ({ ...ticket, plan }),
 });

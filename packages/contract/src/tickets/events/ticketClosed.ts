@@ -16,9 +16,7 @@ export const ticketClosed = defineEvent({
   version: 1,
   command: nothing,
   body,
-  decide(ticket, _command, context) {
-    const { model, refusal } = atWork(ticket, context);
-    if (!model) return reject(refusal);
+  decide: atWork((ticket, _command, { model }) => {
     if (ticket.open.size > 0) {
       return reject(refuse('gate-unmet', '', { unmet: ['machine-closed'] }));
     }
@@ -33,7 +31,7 @@ export const ticketClosed = defineEvent({
         waived: duties.filter(({ state }) => state === 'waived').map(({ duty }) => duty),
       },
     });
-  },
+  }),
   apply(ticket, { snapshot }, { seq }) {
     return { ...ticket, status: 'closed', closing: { snapshot, seq } };
   },

@@ -54,7 +54,8 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
   const { ticket, events } = shown;
   const model = modelOf(ticket.intake?.family ?? '');
   const assessment = useMemo(() => model && assess(ticket, model), [ticket, model]);
-  const plan = usePlan(ticket.id, events);
+  const planned = usePlan(ticket.id, events);
+  const plan = planned === 'failed' ? undefined : planned;
   const send = useRecord(ticket, session);
   const people = usePeopleById();
   const [choice, setChoice] = useState<Choice>();
@@ -95,6 +96,7 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
             model={model}
             assessment={assessment}
             plan={plan}
+            planFailed={planned === 'failed'}
             choice={choice}
             onChoose={setChoice}
             deferred={deferred}

@@ -16,8 +16,11 @@ function thePlanner(): Remote<Planner> {
  * The proposals for the ticket as it stands. `undefined` while they are being reckoned, so
  * that nobody taps an answer to yesterday's question.
  */
-export function usePlan(ticket: string, events: readonly TicketEvent[]): Plan | undefined {
-  const [known, setKnown] = useState<{ readonly key: string; readonly plan: Plan }>();
+export function usePlan(
+  ticket: string,
+  events: readonly TicketEvent[],
+): Plan | 'failed' | undefined {
+  const [known, setKnown] = useState<{ readonly key: string; readonly plan: Plan | 'failed' }>();
   const key = `${ticket} ${events.map(({ id }) => id.slice(0, 8)).join('')}`;
 
   const latest = useRef(events);
@@ -33,7 +36,10 @@ export function usePlan(ticket: string, events: readonly TicketEvent[]): Plan | 
           // The key names the events that the plan was made for.
           if (!overtaken) setKnown({ key, plan });
         },
-        (fault: unknown) => console.error('The planner failed', fault),
+        (fault: unknown) => {
+          console.error('The planner failed', fault);
+          if (!overtaken) setKnown({ key, plan: 'failed' });
+        },
       );
     return () => {
       overtaken = true;

@@ -6,6 +6,7 @@ import { toast } from 'sonner';
 import { useRackQuery, useTakeInMutation } from '../../api/api.ts';
 import type { CallFault } from '../../api/call.ts';
 import { Silhouette } from '../../drawing/Silhouette.tsx';
+import { faultWords } from '../../messages/faults.ts';
 import { m } from '../../messages/index.ts';
 import { deviceId } from '../../store/device.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -137,7 +138,7 @@ function IntakeSheet() {
         <SoundsLike model={model} complaint={draft.complaint} context={draft.context} />
         <div className="mt-auto flex flex-col gap-2 pt-4">
           <p role="alert" className="font-semibold text-hazard">
-            {error && !isLoading ? wordsOf(error as CallFault) : ''}
+            {error && !isLoading ? faultWords(error as CallFault) : ''}
           </p>
           <Button look="main" type="submit" disabled={isLoading} className="min-h-14 text-lg">
             {isLoading ? m.counter.submitting : m.counter.submit}
@@ -202,11 +203,6 @@ function faultsOf({ label, tag, shelf }: CounterDraft): FieldErrors {
     ...(shelf.trim() === '' ? { shelf: m.counter.required } : {}),
     ...(Number.isInteger(number) && number >= 1 && number <= 9999 ? {} : { tag: m.counter.badTag }),
   };
-}
-
-function wordsOf(fault: CallFault): string {
-  if (fault.kind === 'unreachable') return m.shell.unreachable;
-  return m.refusals[fault.refusal.code](fault.refusal);
 }
 
 /** The sheet as the server wants it. Ids come from the ticket's, so sending again is safe. */

@@ -1,9 +1,9 @@
 import type { Session } from '@nodo/contract';
 import { LogOut, Moon, Sun } from 'lucide-react';
-import { type ReactNode, useEffect, useState } from 'react';
+import type { ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
 import { useSignOutMutation } from '../../api/api.ts';
-import { liveStream } from '../../api/liveStream.ts';
+import { useStreamState } from '../../api/useStreamState.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -94,9 +94,7 @@ function Reach() {
     ({ outbox }) => outbox.entries.filter(({ refusal }) => !refusal).length,
   );
   const unreachable = useAppSelector(({ outbox }) => outbox.unreachable);
-  const [stream, setStream] = useState<'live' | 'lost'>('live');
-  useEffect(() => liveStream.onState(setStream), []);
-  const lost = stream === 'lost' || unreachable;
+  const lost = useStreamState() === 'lost' || unreachable;
   return (
     <div role="status" aria-live="polite">
       {lost && (

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useSignInMutation } from '../../api/api.ts';
 import type { CallFault } from '../../api/call.ts';
+import { faultWords } from '../../messages/faults.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
@@ -49,17 +50,12 @@ export function SignIn() {
             {isLoading ? words.submitting : words.submit}
           </Button>
           <p role="alert" className="min-h-6 font-semibold text-hazard">
-            {missing ? words.missing : error && !isLoading ? wordsOf(error as CallFault) : ''}
+            {missing ? words.missing : error && !isLoading ? faultWords(error as CallFault) : ''}
           </p>
         </form>
       </div>
     </main>
   );
-}
-
-function wordsOf(fault: CallFault): string {
-  if (fault.kind === 'unreachable') return m.shell.unreachable;
-  return m.refusals[fault.refusal.code](fault.refusal);
 }
 
 /** A lockstitch being made, in section: needle at its lowest, the loop just standing out. */

@@ -56,6 +56,10 @@ export const bench = {
     opens: (what: string) => `opens: ${what}`,
     tools: (tools: string) => `At hand: ${tools}`,
     reckoning: 'Reckoning which check is worth its minutes',
+    failedTitle: 'No proposal this time',
+    failed:
+      'Reckoning the next check failed. Nothing is lost: choose a check yourself, the causes stand at the side.',
+    chooseCheck: 'Choose a check',
     severalSeen: 'Tick all you see, then log.',
     logSeen: (n: number) => (n === 1 ? 'Log 1 seen' : `Log ${n} seen`),
     cannotTell: 'Cannot tell',

@@ -18,6 +18,9 @@ export const shell = {
   unreachable:
     'The server cannot be reached. Nothing is lost: what was entered is kept on this screen. It is tried again by itself.',
   tryAgain: 'Try now',
+  brokenTitle: 'This view broke',
+  broken: 'What was entered is kept on this screen. Load the page again to go on.',
+  loadAgain: 'Load again',
   roles: {
     counter: 'counter',
     technician: 'technician',

@@ -1,4 +1,4 @@
-import type { Session } from '@nodo/contract';
+import { mayBeCorrected, type Session } from '@nodo/contract';
 import { Undo2 } from 'lucide-react';
 import { m } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
@@ -6,14 +6,6 @@ import { Key } from '../../../ui/Key.tsx';
 import { useDigitKeys } from '../step/useDigitKeys.ts';
 import type { RecordEntry } from '../useRecord.ts';
 import type { ShownTicket } from '../useShownTicket.ts';
-
-const STAYS: ReadonlySet<string> = new Set([
-  'intake-taken',
-  'entry-corrected',
-  'ticket-closed',
-  'ticket-reopened',
-  'machine-collected',
-]);
 
 /** Takes one's own last entry back, by a correcting entry: both stay in the record. */
 export function TakeBack({
@@ -27,7 +19,7 @@ export function TakeBack({
 }) {
   const last = events.findLast(
     ({ id, type, actor }) =>
-      actor.person === session.person.id && !STAYS.has(type) && !ticket.corrected.has(id),
+      actor.person === session.person.id && mayBeCorrected(type) && !ticket.corrected.has(id),
   );
   const takeBack = () => last && record('entry-corrected', { corrects: last.id });
   useDigitKeys({ u: takeBack });

@@ -1,4 +1,4 @@
-import type { Assessment, Ticket, TicketEvent } from '@nodo/contract';
+import { type Assessment, INTERVIEWS, type Ticket, type TicketEvent } from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
 import { m } from '../../../messages/index.ts';
 import type { ShownTicket } from '../useShownTicket.ts';
@@ -96,7 +96,7 @@ function lookWords(
     .filter(([, answer]) => answer === 'yes')
     .map(([id]) => model.findings.get(id)?.answer ?? id);
   const title = titleOf(model, checkId);
-  if (checkId === 'complaint' || checkId === 'context') {
+  if (INTERVIEWS.has(checkId)) {
     return seen.join(', ') || m.seam.denied(deniedWords(model, answers));
   }
   return `${title}: ${seen.length > 0 ? lowerFirst(seen.join(', ')) : lowerFirst(model.checks.get(checkId)?.normal ?? '')}`;

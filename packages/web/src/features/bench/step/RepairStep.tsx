@@ -1,4 +1,4 @@
-import type { Ticket } from '@nodo/contract';
+import { INTERVIEWS, type Ticket } from '@nodo/contract';
 import type { CauseBelief, FindingWeight } from '@nodo/core';
 import type { ActionSource, FamilyModel } from '@nodo/knowledge';
 import { m, write } from '../../../messages/index.ts';
@@ -129,8 +129,7 @@ function CauseChecks({
     ...(model.causes.get(cause)?.shows.usual ?? []),
   ]);
   const checks = [...model.checks.values()].filter(
-    ({ id, findings }) =>
-      !INTERVIEWED.has(id) && findings.some((finding) => strong.has(finding.id)),
+    ({ id, findings }) => !INTERVIEWS.has(id) && findings.some((finding) => strong.has(finding.id)),
   );
   if (checks.length === 0) return null;
   return (
@@ -152,8 +151,6 @@ function CauseChecks({
     </section>
   );
 }
-
-const INTERVIEWED: ReadonlySet<string> = new Set(['complaint', 'context']);
 
 /** A duty that only an action clears. */
 export function ActionStep({

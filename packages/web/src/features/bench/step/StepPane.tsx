@@ -1,4 +1,5 @@
 import { type Assessment, type NextStep, nextStep, type Ticket } from '@nodo/contract';
+import { totalDoubt } from '@nodo/core';
 import type { FamilyModel } from '@nodo/knowledge';
 import { useMemo } from 'react';
 import { m } from '../../../messages/index.ts';
@@ -23,6 +24,7 @@ interface StepPaneProps {
   readonly model: FamilyModel;
   readonly assessment: Assessment;
   readonly plan: Plan | undefined;
+  readonly planFailed: boolean;
   readonly choice: Choice | undefined;
   readonly onChoose: (choice: Choice | undefined) => void;
   readonly deferred: ReadonlySet<string>;
@@ -93,7 +95,7 @@ function StepBody(props: StepPaneProps & { readonly step: NextStep | undefined }
         ticket={ticket}
         model={model}
         proposal={plan?.proposals.find((proposal) => proposal.check === id)}
-        doubt={doubtOf(assessment)}
+        doubt={totalDoubt(assessment.beliefs)}
         beliefs={assessment.beliefs}
         record={record}
         mayFind={mayFind}
@@ -123,7 +125,8 @@ function StepBody(props: StepPaneProps & { readonly step: NextStep | undefined }
   if (choice?.kind === 'close' || step?.kind === 'close-ticket' || step?.kind === 'close-machine') {
     return ticket.open.size > 0 ? <PutTogether {...props} /> : <CloseStep {...props} />;
   }
-  if (!step) return <Sewing label={words.reckoning} />;
+  if (!step)
+    return props.planFailed ? <PlanFailed {...props} /> : <Sewing label={words.reckoning} />;
   switch (step.kind) {
     case 'check':
       return checkStep(step.check, step.because === 'duty' ? words.duty : words.check);
@@ -136,6 +139,21 @@ function StepBody(props: StepPaneProps & { readonly step: NextStep | undefined }
   }
 }
 
+/** The causes still stand at the side; the person chooses the check. */
+function PlanFailed({ onSomethingElse }: StepPaneProps) {
+  return (
+    <div className="flex max-w-xl flex-col items-start gap-4">
+      <h1 className="text-3xl font-bold" id="step-title">
+        {m.bench.step.failedTitle}
+      </h1>
+      <p>{m.bench.step.failed}</p>
+      <Button look="main" onClick={onSomethingElse}>
+        {m.bench.step.chooseCheck}
+      </Button>
+    </div>
+  );
+}
+
 function PutTogether({ ticket, record, mayWork }: StepPaneProps) {
   return (
     <div>
@@ -145,14 +163,6 @@ function PutTogether({ ticket, record, mayWork }: StepPaneProps) {
       <CloseFirst ticket={ticket} record={record} mayWork={mayWork} />
     </div>
   );
-}
-
-/** How much is unknown about all causes together, in bits. */
-function doubtOf({ beliefs }: Assessment): number {
-  return beliefs.reduce((sum, { is }) => {
-    if (is <= 0 || is >= 1) return sum;
-    return sum - is * Math.log2(is) - (1 - is) * Math.log2(1 - is);
-  }, 0);
 }
 
 /** Always one tap away: cannot tell, not now, something else, back. */
