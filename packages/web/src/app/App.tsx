@@ -53,7 +53,14 @@ export function App() {
           </Suspense>
         </FaultBoundary>
       </Frame>
-      <Toaster position="bottom-right" style={{ fontFamily: 'inherit' }} duration={6000} />
+      <Toaster
+        position="top-center"
+        duration={6000}
+        style={{ fontFamily: 'inherit' }}
+        toastOptions={{
+          style: { background: 'var(--paper)', color: 'var(--ink)', borderColor: 'var(--ink)' },
+        }}
+      />
     </BrowserRouter>
   );
 }
