@@ -87,6 +87,20 @@ describe('from the counter to the knot', () => {
     expect(
       await tavi.page.$eval('section[aria-labelledby="duties-title"]', (box) => box.textContent),
     ).not.toContain('Look where it can have struck');
+
+    // The pieces of the needle: waived too, but only with a reason.
+    expect(await tavi.stepAfter('')).toBe('Needle bent');
+    await tavi.press('1');
+    expect(await tavi.stepAfter('Needle bent')).toBe('Needle plate nicked');
+    await tavi.press('1');
+    expect(await tavi.stepAfter('Needle plate nicked')).toContain(
+      'Account for every piece of the broken needle',
+    );
+    await tavi.press('2');
+    await tavi.page.waitForSelector('section form input');
+    await tavi.page.keyboard.type('The tip stayed at the customer’s');
+    await tavi.press('Enter');
+    await tavi.sees('Missing piece waived, with name and reason: The tip');
     expect(tavi.complaints).toEqual([]);
   });
 

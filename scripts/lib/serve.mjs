@@ -31,6 +31,9 @@ export async function start(args) {
     for (const stop of stops.splice(0).reverse()) await stop();
     release();
   };
+  const giveUp = () => {
+    stopAll().finally(() => process.exit(1));
+  };
   stopOnSignal(stopAll);
 
   try {
@@ -47,7 +50,7 @@ export async function start(args) {
       say('Made a private database in data/postgres');
     }
     await cluster.start();
-    stops.push(keepDatabase(cluster, log));
+    stops.push(keepDatabase(cluster, log, giveUp));
     say(`Database runs on 127.0.0.1:${cluster.port}`);
     const database = cluster.settings(DATABASE);
     const settings = {
@@ -71,10 +74,7 @@ export async function start(args) {
         programs.server,
         environment({ ...settings, database: withoutOwner }),
         logFile(join(home, 'log'), 'server'),
-        async () => {
-          await stopAll();
-          process.exit(1);
-        },
+        giveUp,
       ),
     );
     say(`Nodo serves at  http://localhost:${port}`);

@@ -23,16 +23,17 @@ function deathCounter() {
  * Starts the database again whenever it dies.
  * @param {import('./cluster.mjs').Cluster} cluster already started
  * @param {(line: string) => void} log
+ * @param {() => void} giveUp
  * @returns {() => Promise<void>} how to stop it
  */
-export function keepDatabase(cluster, log) {
+export function keepDatabase(cluster, log, giveUp) {
   const tooOften = deathCounter();
   const watch = () => {
     cluster.process?.once('exit', async () => {
       while (!cluster.stopping) {
         if (tooOften()) {
           say('The database dies again and again, giving up. See data/log/postgres.log.');
-          process.exitCode = 1;
+          giveUp();
           return;
         }
         say('The database died, starting it again');

@@ -20,6 +20,7 @@ export const REFUSAL_CODES = [
   'nothing-answered',
   'epoch-not-reached',
   'gate-unmet',
+  'reason-missing',
   'duty-not-owed',
   'duties-owed',
   'ticket-closed',

@@ -158,6 +158,18 @@ describe('gates', () => {
   });
 });
 
+describe('what counts only with a reason', () => {
+  it('is refused without one and kept with it', () => {
+    const story = new Story('drop-in', ['needle-break']);
+    expect(story.try('action-done', { action: 'fragments-waived' })).toMatchObject({
+      code: 'reason-missing',
+      path: 'command.note',
+    });
+    story.must('action-done', { action: 'fragments-waived', note: 'Customer swept the floor' });
+    expect(story.events.at(-1)?.body).toMatchObject({ note: 'Customer swept the floor' });
+  });
+});
+
 describe('opening', () => {
   it('knows what this machine has', () => {
     expect(new Story('drop-in').try('machine-opened', { state: 'door' })?.code).toBe(

@@ -100,6 +100,8 @@ export interface ActionSource {
   readonly repair: boolean;
   readonly minutes: number;
   readonly hazard?: Hazard;
+  /** Counts only with a reason in words. */
+  readonly needsReason?: boolean;
 }
 
 /** One subject of the trade: its causes, the checks that look for them, what puts it right. */

@@ -54,7 +54,12 @@ export function createApp(parts: AppParts): Express {
     }),
   );
   app.use(sameOrigin);
-  app.use(compression({ filter: (request) => request.path !== '/api/live' }));
+  app.use(
+    compression({
+      filter: (request, response) =>
+        request.path !== '/api/live' && compression.filter(request, response),
+    }),
+  );
   app.use('/api', apiBasics(parts));
   sessionRoutes(app, parts.people, parts.signInAttempts);
   ticketRoutes(app, parts.people, parts.store, parts.now);

@@ -39,6 +39,7 @@ export const workshop: Mechanism = {
       repair: false,
       minutes: 0.5,
       hazard: 'needle',
+      needsReason: true,
     },
     {
       id: 'scrap-clean',

@@ -20,6 +20,7 @@ export const STATUS: Readonly<Record<RefusalCode, number>> = {
   'nothing-answered': 422,
   'epoch-not-reached': 409,
   'gate-unmet': 409,
+  'reason-missing': 422,
   'duty-not-owed': 409,
   'duties-owed': 409,
   'ticket-closed': 409,

@@ -9,6 +9,7 @@ const CONFLICTS: Readonly<Record<string, Appended>> = {
   ticket_event_pkey: 'seq-taken',
   ticket_event_id: 'id-taken',
   ticket_summary_pkey: 'seq-taken',
+  customer_pkey: 'id-taken',
   ticket_summary_tag: 'tag-taken',
 };
 

@@ -31,5 +31,11 @@ export const write = {
     return percentFormat.format(chance);
   },
   clock: (instant: string): string => clockFormat.format(new Date(instant)),
+  /** The clock for today, day and clock for any other. */
+  moment: (instant: string): string => {
+    const at = new Date(instant);
+    const today = at.toDateString() === new Date().toDateString();
+    return today ? clockFormat.format(at) : `${dayFormat.format(at)} ${clockFormat.format(at)}`;
+  },
   day: (instant: string): string => dayFormat.format(new Date(instant)),
 };

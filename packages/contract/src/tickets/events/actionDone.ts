@@ -24,6 +24,9 @@ export const actionDone = defineEvent({
     if (!action) {
       return reject(refuse('not-on-this-machine', 'command.action', { id: given.action }));
     }
+    if (action.needsReason && given.note === undefined) {
+      return reject(refuse('reason-missing', 'command.note', { id: action.id }));
+    }
     if (given.action === 'power-on' && ticket.open.size > 0) {
       return reject(refuse('gate-unmet', 'command.action', { unmet: ['machine-closed'] }));
     }

@@ -183,7 +183,7 @@ function BenchHeader({
       )}
       {last && lastBy && (
         <p className="ml-auto text-sm text-quiet">
-          {m.bench.lastEntry(lastBy.name, write.clock(last.observedAt))}
+          {m.bench.lastEntry(lastBy.name, write.moment(last.observedAt))}
         </p>
       )}
     </div>

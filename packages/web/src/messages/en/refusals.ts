@@ -25,6 +25,7 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
   'nothing-answered': () => 'Choose an answer first.',
   'epoch-not-reached': () => 'This screen is ahead of the ticket. It is read again now.',
   'gate-unmet': () => 'Something must be done before this step. It is shown at the step.',
+  'reason-missing': () => 'This counts only with a reason. Write down why.',
   'duty-not-owed': () => 'That is not owed on this ticket any more.',
   'duties-owed': () => 'Something is still owed. Do it, or waive it with a reason.',
   'ticket-closed': () => 'This ticket is closed. Reopen it to go on.',

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { m, write } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
-import { TextField } from '../../../ui/Field.tsx';
+import { ReasonForm } from '../ReasonForm.tsx';
 import type { RecordEntry } from '../useRecord.ts';
 import { lowerFirst } from '../words.ts';
 import { AnswerButton } from './AnswerButton.tsx';
@@ -42,7 +42,6 @@ export function CloseStep({ assessment, model, record, mayWork }: CloseStepProps
 /** The ticket is closed: hand the machine over, or take it back to the bench. */
 export function ClosedStep({ ticket, assessment, model, record, mayWork }: CloseStepProps) {
   const [reopening, setReopening] = useState(false);
-  const [reason, setReason] = useState('');
   const words = m.bench.step;
   const gone = ticket.status === 'collected';
   return (
@@ -69,24 +68,11 @@ export function ClosedStep({ ticket, assessment, model, record, mayWork }: Close
         </div>
       )}
       {reopening && !gone && (
-        <form
-          className="mt-4 flex max-w-xl flex-col gap-3"
-          onSubmit={(event) => {
-            event.preventDefault();
-            record('ticket-reopened', { reason });
-          }}
-        >
-          <TextField
-            label={words.reopenWhy}
-            value={reason}
-            maxLength={500}
-            autoFocus
-            onChange={(event) => setReason(event.target.value)}
-          />
-          <Button type="submit" disabled={reason.trim().length < 3}>
-            {words.reopen}
-          </Button>
-        </form>
+        <ReasonForm
+          label={words.reopenWhy}
+          submit={words.reopen}
+          onSubmit={(reason) => record('ticket-reopened', { reason })}
+        />
       )}
       <Link to="/" className="mt-5 inline-flex min-h-11 items-center underline underline-offset-4">
         {words.toRack}

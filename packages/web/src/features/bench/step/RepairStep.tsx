@@ -1,8 +1,10 @@
 import { INTERVIEWS, type Ticket } from '@nodo/contract';
 import type { CauseBelief, FindingWeight } from '@nodo/core';
 import type { ActionSource, FamilyModel } from '@nodo/knowledge';
+import { useState } from 'react';
 import { m, write } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
+import { ReasonForm } from '../ReasonForm.tsx';
 import type { RecordEntry } from '../useRecord.ts';
 import { findingWords } from '../words.ts';
 import { AnswerButton } from './AnswerButton.tsx';
@@ -166,6 +168,7 @@ export function ActionStep({
   readonly record: RecordEntry;
   readonly mayWork: boolean;
 }) {
+  const [reasoning, setReasoning] = useState<ActionSource>();
   const known = model.duties.get(duty);
   const offered: ActionSource[] = actions.flatMap((id) => model.actions.get(id) ?? []);
   return (
@@ -184,9 +187,20 @@ export function ActionStep({
                 key={action.id}
                 digit={place + 1}
                 text={action.title}
-                onPress={() => record('action-done', { action: action.id })}
+                onPress={() =>
+                  action.needsReason
+                    ? setReasoning(action)
+                    : record('action-done', { action: action.id })
+                }
               />
             ))}
+            {reasoning && (
+              <ReasonForm
+                label={m.bench.duties.waiveWhy}
+                submit={reasoning.title}
+                onSubmit={(note) => record('action-done', { action: reasoning.id, note })}
+              />
+            )}
           </StepList>
         ) : (
           <p>{m.bench.step.noRights}</p>
