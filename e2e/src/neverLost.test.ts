@@ -121,6 +121,17 @@ describe('leaving the page', () => {
       mirra.page.$eval(selector, (input, name) => (input as HTMLInputElement)[name], field);
     expect(await inputOf(label, 'value')).toBe('Half written');
     expect(await inputOf(tick, 'checked')).toBe(true);
+
+    // Another kind of machine keeps what it knows; a blank sheet can be taken back.
+    await mirra.page.locator('::-p-text(Household front-loading zigzag)').click();
+    expect(await inputOf(tick, 'checked')).toBe(true);
+    await mirra.click('Begin anew');
+    await mirra.sees('The sheet is blank again.');
+    expect(await inputOf(label, 'value')).toBe('');
+    await mirra.click('Bring it back');
+    await mirra.page.waitForFunction(() =>
+      [...document.querySelectorAll('input')].some(({ value }) => value === 'Half written'),
+    );
   });
 });
 

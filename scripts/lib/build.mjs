@@ -1,5 +1,6 @@
 import { existsSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { assertWritable } from './fault.mjs';
 import { built } from './paths.mjs';
 import { mustRun } from './run.mjs';
 import { during } from './say.mjs';
@@ -21,11 +22,12 @@ export async function buildAll(root) {
   const { web, stamp } = built(root);
   if (!existsSync(join(web, 'index.html'))) rmSync(stamp, { force: true });
   await unlessStamped(stamp, hashOf(root, SOURCES), () =>
-    during('Building the application (about ten seconds)', () =>
-      mustRun(process.execPath, ['scripts/build.mjs'], {
+    during('Building the application (about ten seconds)', async () => {
+      for (const folder of ['server', 'web']) assertWritable(join(root, 'packages', folder));
+      await mustRun(process.execPath, ['scripts/build.mjs'], {
         cwd: root,
         env: { ...process.env, NODE_ENV: 'production' },
-      }),
-    ),
+      });
+    }),
   );
 }

@@ -1,3 +1,5 @@
+import { accessSync, constants } from 'node:fs';
+
 /** Something that only a person can put right: what is wrong, and what to do. */
 export class SetupFault extends Error {
   /**
@@ -30,4 +32,17 @@ export function explained(fault, folder) {
     );
   }
   return fault;
+}
+
+/**
+ * Says in one line that a folder belongs to somebody else, before another program does so
+ * in many.
+ * @param {string} folder
+ */
+export function assertWritable(folder) {
+  try {
+    accessSync(folder, constants.W_OK);
+  } catch (fault) {
+    throw explained(fault, folder);
+  }
 }

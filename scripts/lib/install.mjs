@@ -1,6 +1,6 @@
 import { existsSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { SetupFault } from './fault.mjs';
+import { assertWritable, SetupFault } from './fault.mjs';
 import { mustRun, run } from './run.mjs';
 import { during } from './say.mjs';
 import { hashOf, unlessStamped } from './stamp.mjs';
@@ -14,6 +14,7 @@ export async function installPackages(root) {
   const stamp = join(root, 'node_modules', '.nodo-installed');
   await unlessStamped(stamp, hash, () =>
     during('Installing the npm packages of the lock file (under a minute)', async () => {
+      assertWritable(root);
       await mustRun('npm', ['ci', '--include=dev', '--no-audit', '--no-fund'], {
         cwd: root,
         env: { ...process.env, NODE_ENV: 'development' },

@@ -64,10 +64,10 @@ function childrenOf(of: Start, program: string): string {
   return found;
 }
 
+/** Runs still; a dead process that nobody has collected yet does not. */
 const isAlive = (pid: number): boolean => {
   try {
-    process.kill(pid, 0);
-    return true;
+    return !/^State:\s+Z/m.test(readFileSync(`/proc/${pid}/status`, 'utf8'));
   } catch {
     return false;
   }

@@ -1,4 +1,4 @@
-import { type Customer, type Draft, mayTakeIn, type Session } from '@nodo/contract';
+import { mayTakeIn, type Session } from '@nodo/contract';
 import { KNOWLEDGE, modelOf } from '@nodo/knowledge';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -8,12 +8,12 @@ import type { CallFault } from '../../api/call.ts';
 import { Silhouette } from '../../drawing/Silhouette.tsx';
 import { faultWords } from '../../messages/faults.ts';
 import { m } from '../../messages/index.ts';
-import { deviceId } from '../../store/device.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextArea, TextField } from '../../ui/Field.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
 import { ComplaintTicks, ContextAnswers } from './Asked.tsx';
-import { blankDraft, type CounterDraft, keepDraft, readDraft } from './draft.ts';
+import { blankDraft, type CounterDraft, keepDraft, readDraft, withFamily } from './draft.ts';
+import { intakeOf } from './intake.ts';
 import { SoundsLike } from './SoundsLike.tsx';
 
 /** Takes a machine in: whose, which, what the customer says. */
@@ -28,7 +28,7 @@ export default function CounterView({ session }: { readonly session: Session }) 
   return <IntakeSheet />;
 }
 
-type FieldErrors = Partial<Record<'label' | 'tag' | 'shelf', string>>;
+type FieldErrors = Partial<Record<'customer' | 'label' | 'tag' | 'shelf', string>>;
 
 function IntakeSheet() {
   const [draft, setDraft] = useState<CounterDraft>(readDraft);
@@ -54,6 +54,14 @@ function IntakeSheet() {
     void navigate(`/bench/${draft.ticket}`);
   };
 
+  const beginAnew = () => {
+    const before = draft;
+    setDraft(blankDraft());
+    toast(m.counter.cleared, {
+      action: { label: m.counter.undo, onClick: () => setDraft(before) },
+    });
+  };
+
   if (!model) return null;
   const complaint = model.checks.get('complaint')?.findings ?? [];
   const context = model.checks.get('context')?.findings ?? [];
@@ -71,6 +79,7 @@ function IntakeSheet() {
         <div className="grid gap-x-8 gap-y-4 md:grid-cols-2">
           <TextField
             label={m.counter.name}
+            error={errors.customer}
             value={draft.customer}
             maxLength={120}
             autoComplete="off"
@@ -85,10 +94,7 @@ function IntakeSheet() {
             onChange={({ target }) => set({ phone: target.value })}
           />
         </div>
-        <FamilyChoice
-          value={draft.family}
-          onChoose={(family) => set({ family, complaint: [], context: {} })}
-        />
+        <FamilyChoice value={draft.family} onChoose={(family) => set(withFamily(draft, family))} />
         <div className="grid gap-x-8 gap-y-4 md:grid-cols-[1fr_6rem_6rem]">
           <TextField
             label={m.counter.label}
@@ -144,7 +150,7 @@ function IntakeSheet() {
             {isLoading ? m.counter.submitting : m.counter.submit}
           </Button>
           <p className="text-sm text-quiet">{m.counter.kept}</p>
-          <Button look="quiet" onClick={() => setDraft(blankDraft())}>
+          <Button look="quiet" onClick={beginAnew}>
             {m.counter.clear}
           </Button>
         </div>
@@ -196,66 +202,13 @@ function firstFree(taken: readonly number[]): number {
   return tag;
 }
 
-function faultsOf({ label, tag, shelf }: CounterDraft): FieldErrors {
+function faultsOf({ customer, phone, label, tag, shelf }: CounterDraft): FieldErrors {
   const number = Number(tag);
   return {
+    // A number without a name would have nowhere to be kept.
+    ...(customer.trim() === '' && phone.trim() !== '' ? { customer: m.counter.required } : {}),
     ...(label.trim() === '' ? { label: m.counter.required } : {}),
     ...(shelf.trim() === '' ? { shelf: m.counter.required } : {}),
     ...(Number.isInteger(number) && number >= 1 && number <= 9999 ? {} : { tag: m.counter.badTag }),
   };
-}
-
-/** The sheet as the server wants it. Ids come from the ticket's, so sending again is safe. */
-function intakeOf(draft: CounterDraft): {
-  ticket: string;
-  customer: Customer | null;
-  drafts: readonly Draft[];
-} {
-  const { ticket } = draft;
-  const customer: Customer | null =
-    draft.customer.trim() === ''
-      ? null
-      : { id: derivedId(ticket, 9), name: draft.customer, phone: draft.phone };
-  const common = { epoch: 0, observedAt: new Date().toISOString(), device: deviceId() };
-  const drafts: Draft[] = [
-    {
-      ...common,
-      id: derivedId(ticket, 1),
-      type: 'intake-taken',
-      command: {
-        family: draft.family,
-        label: draft.label,
-        tag: Number(draft.tag),
-        shelf: draft.shelf,
-        words: draft.words,
-        customer: customer?.id ?? null,
-      },
-    },
-  ];
-  if (draft.complaint.length > 0) {
-    drafts.push({
-      ...common,
-      id: derivedId(ticket, 2),
-      type: 'findings-recorded',
-      command: {
-        check: 'complaint',
-        answers: Object.fromEntries(draft.complaint.map((id) => [id, 'yes' as const])),
-      },
-    });
-  }
-  if (Object.keys(draft.context).length > 0) {
-    drafts.push({
-      ...common,
-      id: derivedId(ticket, 3),
-      type: 'findings-recorded',
-      command: { check: 'context', answers: { ...draft.context } },
-    });
-  }
-  return { ticket, customer, drafts };
-}
-
-/** The ticket's random id with its last digit replaced. */
-function derivedId(ticket: string, digit: number): string {
-  const last = (Number.parseInt(ticket.slice(-1), 16) + digit) % 16;
-  return ticket.slice(0, -1) + last.toString(16);
 }

@@ -1,3 +1,4 @@
+import { modelOf } from '@nodo/knowledge';
 import { z } from 'zod';
 
 /** What is on the counter's sheet; kept on this screen until the tag hangs. */
@@ -56,4 +57,15 @@ export function readDraft(): CounterDraft {
 
 export function keepDraft(draft: CounterDraft): void {
   localStorage.setItem(KEPT_UNDER, JSON.stringify(draft));
+}
+
+/** Another kind of machine: keeps what was ticked and asked as far as this kind knows it. */
+export function withFamily(draft: CounterDraft, family: string): CounterDraft {
+  const known = modelOf(family)?.findings ?? new Map();
+  return {
+    ...draft,
+    family,
+    complaint: draft.complaint.filter((id) => known.has(id)),
+    context: Object.fromEntries(Object.entries(draft.context).filter(([id]) => known.has(id))),
+  };
 }

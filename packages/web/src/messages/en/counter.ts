@@ -25,6 +25,8 @@ export const counter = {
   submitting: 'Hanging the tag',
   kept: 'Kept on this screen until you hang the tag.',
   clear: 'Begin anew',
+  cleared: 'The sheet is blank again.',
+  undo: 'Bring it back',
   taken: (tag: number) => `Tag ${tag} hangs. It is on the Rack.`,
   open: 'Go to the bench',
   noRights: 'A learner does not take in customers’ machines.',
