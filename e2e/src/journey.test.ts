@@ -20,6 +20,25 @@ describe('the first load', () => {
   });
 });
 
+describe('finding on the Rack', () => {
+  it('keeps every letter of quick fingers, puts them in the address, and takes them from it', async () => {
+    const odren = await screen('odren');
+    for (let round = 0; round < 5; round += 1) {
+      await odren.page.type('input[type=search]', 'six-needle');
+      await odren.seesNot('White zigzag');
+      await odren.sees('Six-needle head');
+      expect(await odren.page.$eval('input[type=search]', ({ value }) => value)).toBe('six-needle');
+      await odren.click('Rack');
+      await odren.sees('White zigzag');
+      expect(await odren.page.$eval('input[type=search]', ({ value }) => value)).toBe('');
+    }
+    await odren.go('/?find=teal');
+    await odren.sees('Teal zigzag');
+    await odren.seesNot('White zigzag');
+    expect(odren.complaints).toEqual([]);
+  });
+});
+
 describe('from the counter to the knot', () => {
   it('a nest is taken in, found, put right, proven and closed, seen live on every screen', async () => {
     const mirra = await screen('mirra');

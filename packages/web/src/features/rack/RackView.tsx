@@ -1,6 +1,6 @@
 import type { Person, RackEntry } from '@nodo/contract';
-import { useMemo } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { useEffect, useMemo, useState } from 'react';
+import { Link, NavigationType, useNavigationType, useSearchParams } from 'react-router';
 import { usePeopleQuery, useRackQuery } from '../../api/api.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -13,9 +13,7 @@ import { Shelf } from './Shelf.tsx';
 export function RackView() {
   const { data: rack, error, refetch } = useRackQuery();
   const { data: people = [] } = usePeopleQuery();
-  const [search, setSearch] = useSearchParams();
-  const wanted = search.get('find') ?? '';
-  const find = (words: string) => setSearch(words ? { find: words } : {}, { replace: true });
+  const { wanted, find } = useFind();
   const peopleById = useMemo(() => new Map(people.map((person) => [person.id, person])), [people]);
 
   if (!rack) {
@@ -75,6 +73,28 @@ export function RackView() {
       <HandNeeded rack={rack} />
     </div>
   );
+}
+
+/**
+ * What is searched for, with the address bar following. The router takes its time with an
+ * address; a field that waited for it would lose letters under quick fingers.
+ */
+function useFind(): { readonly wanted: string; readonly find: (words: string) => void } {
+  const [search, setSearch] = useSearchParams();
+  const inAddress = search.get('find') ?? '';
+  const [wanted, setWanted] = useState(inAddress);
+  const navigation = useNavigationType();
+  useEffect(() => {
+    // Only the field itself replaces the address; anything else is a link or "back".
+    if (navigation !== NavigationType.Replace) setWanted(inAddress);
+  }, [navigation, inAddress]);
+  return {
+    wanted,
+    find: (words) => {
+      setWanted(words);
+      setSearch(words ? { find: words } : {}, { replace: true });
+    },
+  };
 }
 
 function Shelves({
