@@ -1,25 +1,54 @@
-// Speed of the reckoning, as JSON lines. Compared as ratios within one run: machines are noisy.
+// Speed of the reckoning and worth of the planner, as JSON lines. Speeds are compared as
+// ratios within one run: machines are noisy.
+//   npm run bench                      everything
+//   npm run bench -- diagnosis         what begins with these letters
+//   npm run bench -- planner --machines 50
 import { mkdirSync } from 'node:fs';
 import { resolve } from 'node:path';
+import { parseArgs } from 'node:util';
 import { build } from 'esbuild';
 
 const root = resolve(new URL('..', import.meta.url).pathname);
-mkdirSync(`${root}/test-output`, { recursive: true });
-const wanted = process.argv.slice(2);
-const outfile = `${root}/test-output/bench.mjs`;
+const { values, positionals } = parseArgs({
+  allowPositionals: true,
+  options: { machines: { type: 'string', default: '500' } },
+});
+const outdir = `${root}/test-output/bench`;
+mkdirSync(outdir, { recursive: true });
 await build({
   absWorkingDir: root,
-  entryPoints: ['bench/diagnosis.ts'],
-  outfile,
+  entryPoints: ['bench/diagnosis.ts', 'bench/planner/benches.ts', 'bench/planner/worker.ts'],
+  outdir,
+  entryNames: '[name]',
+  outExtension: { '.js': '.mjs' },
   bundle: true,
   format: 'esm',
   platform: 'node',
   target: 'node20',
   logLevel: 'warning',
+  banner: {
+    js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);",
+  },
 });
-const { benches } = await import(outfile);
-for (const { name, run } of benches) {
-  if (wanted.length === 0 || wanted.some((word) => name.startsWith(word))) {
-    process.stdout.write(`${JSON.stringify({ bench: name, ...run() })}\n`);
-  }
-}
+
+/** @param {string} name */
+const isWanted = (name) =>
+  positionals.length === 0 || positionals.some((word) => name.startsWith(word));
+/** @param {object} result */
+const tell = (result) => process.stdout.write(`${JSON.stringify(result)}\n`);
+
+const { benches } = await import(`${outdir}/diagnosis.mjs`);
+for (const { name, run } of benches) if (isWanted(name)) tell({ bench: name, ...run() });
+
+const { plannerJobs, runPlannerJobs } = await import(`${outdir}/benches.mjs`);
+/** @param {import('../bench/planner/compare.ts').Job} job */
+const named = (job) => `planner/${job.family}/${job.moved ? 'moved' : 'frozen'}/${job.way}`;
+const jobs = plannerJobs(Number(values.machines)).filter(
+  (/** @type {import('../bench/planner/compare.ts').Job} */ job) => isWanted(named(job)),
+);
+await runPlannerJobs(
+  jobs,
+  `${outdir}/worker.mjs`,
+  (/** @type {import('../bench/planner/compare.ts').Result} */ result) =>
+    tell({ bench: named(result), ...result }),
+);

@@ -33,4 +33,19 @@ await bundle({
   logLevel: 'warning',
 });
 
+// One file that carries all it needs: it must start quickly.
+await bundle({
+  absWorkingDir: root,
+  entryPoints: { diagnose: 'packages/diagnose/src/main.ts' },
+  outdir: 'packages/diagnose/dist',
+  outExtension: { '.js': '.mjs' },
+  bundle: true,
+  minify: true,
+  format: 'esm',
+  platform: 'node',
+  target: 'node20',
+  mainFields: ['module', 'main'],
+  logLevel: 'warning',
+});
+
 await buildPages({ root: `${root}packages/web`, logLevel: 'warn' });

@@ -97,7 +97,12 @@ export class DemoBench {
     const model = await this.model();
     for (let steps = 0; steps < 40; steps += 1) {
       const ticket = await this.now();
-      const step = nextStep(ticket, model, { ...assess(ticket, model), risk: 0, beliefs: [] }, []);
+      const step = nextStep(
+        ticket,
+        model,
+        { ...assess(ticket, model), risk: 0, beliefs: [] },
+        { checks: [], repairs: [] },
+      );
       switch (step.kind) {
         case 'check':
           await this.look(by, step.check);

@@ -9,7 +9,7 @@ export { type LiveFrame, liveFrame } from './routes/live.ts';
 export type { Person, Session } from './routes/session.ts';
 export type { Customer, RackEntry, TicketFile, TicketSummary } from './routes/tickets.ts';
 export { applyTicketEvent, ticketOf } from './tickets/apply.ts';
-export { type Assessment, assess, reportedComplaints } from './tickets/assess.ts';
+export { type Assessment, assess } from './tickets/assess.ts';
 export { type DecidedEvent, decide, type Verdict } from './tickets/decide.ts';
 export { mayBeCorrected } from './tickets/events/entryCorrected.ts';
 export {
@@ -23,9 +23,15 @@ export {
   ticketEvent,
 } from './tickets/events/index.ts';
 export { gatesUnmet } from './tickets/gates.ts';
-export { INTERVIEWS } from './tickets/interviews.ts';
-export { checkMinutes, type NextStep, nextStep, proposeChecks } from './tickets/nextStep.ts';
-export { type Contest, withinReach } from './tickets/readings.ts';
+export {
+  type Deferred,
+  type NextStep,
+  NOTHING_DEFERRED,
+  nextStep,
+  planTicket,
+  putOff,
+} from './tickets/nextStep.ts';
+export type { Contest } from './tickets/readings.ts';
 export { mayRecord, mayTakeIn, mayWorkAtBench } from './tickets/rights.ts';
 export { checkStanding } from './tickets/standing.ts';
 export { summaryOf } from './tickets/summary.ts';

@@ -230,7 +230,7 @@ describe('closing', () => {
       .must('ticket-closed', {});
     const { closing, status } = story.ticket;
     expect(status).toBe('closed');
-    expect(closing?.snapshot.engine).toBe('noisy-or-exact/1');
+    expect(closing?.snapshot.engine).toBe('noisy-or-exact/2');
     expect(closing?.snapshot.risk).toBeGreaterThan(0);
     expect(closing?.snapshot.risk).toBeLessThan(0.25);
     const cause = closing?.snapshot.causes.find((kept) => kept.cause === 'outside-tension-discs');

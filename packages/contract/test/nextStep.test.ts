@@ -1,29 +1,29 @@
+import { checkMinutes } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
-import { assess, checkMinutes, nextStep, proposeChecks, summaryOf } from '../src/index.ts';
+import { assess, nextStep, planTicket, summaryOf } from '../src/index.ts';
 import { modelFor, Story } from './story.ts';
 
 function next(story: Story, deferred: readonly string[] = []) {
   const model = modelFor(story);
   const assessment = assess(story.ticket, model);
-  return nextStep(
-    story.ticket,
-    model,
-    assessment,
-    proposeChecks(story.ticket, model, assessment),
-    new Set(deferred),
-  );
+  return nextStep(story.ticket, model, assessment, planTicket(story.ticket, model, assessment), {
+    checks: new Set(deferred),
+    causes: new Set(),
+  });
 }
 const proposals = (story: Story) => {
   const model = modelFor(story);
-  return proposeChecks(story.ticket, model, assess(story.ticket, model)).map(({ check }) => check);
+  return planTicket(story.ticket, model, assess(story.ticket, model)).checks.map(
+    ({ check }) => check,
+  );
 };
 
 describe('what comes next', () => {
-  it('nest and loops underneath: feel whether the discs hold, cheapest and most telling', () => {
+  it('nest and loops underneath: feel whether the discs hold', () => {
     expect(next(new Story('drop-in', ['nest', 'loops-under']))).toEqual({
       kind: 'check',
       check: 'pull-foot-down',
-      because: 'information',
+      because: 'worth',
     });
   });
 
@@ -55,7 +55,7 @@ describe('what comes next', () => {
     expect(assess(story.ticket, modelFor(story)).risk).toBeGreaterThan(0.1);
     expect(next(story)).toMatchObject({ kind: 'check', because: 'duty' });
     expect(next(story.sees('standard-straight', ['straight-bad']))).toMatchObject({
-      because: 'information',
+      because: 'worth',
     });
   });
 
@@ -112,7 +112,7 @@ describe('proposals', () => {
     const minutes = () => {
       const model = modelFor(story);
       const check = model.checks.get('plate-surface');
-      return check ? checkMinutes(story.ticket, model, check) : Number.NaN;
+      return check ? checkMinutes(model, story.ticket.open, check) : Number.NaN;
     };
     expect(minutes()).toBeCloseTo(0.7 + 0.7 + 1 + 1 + 1.5, 12);
     story.opens('plate-off');

@@ -1,3 +1,4 @@
+export { seeded } from './chance/seeded.ts';
 export {
   type AccessState,
   machineMinutes,
@@ -22,7 +23,11 @@ export {
   type ChanceBand,
   chanceBand,
   type FindingWeight,
+  type Unexplained,
+  unexplainedReadings,
+  type WeightBand,
   weighFindings,
+  weightBand,
 } from './diagnosis/explain.ts';
 export {
   buildNetwork,
@@ -34,16 +39,22 @@ export {
 export {
   type CheckCandidate,
   type CheckProposal,
-  expectedInformation,
+  informationOf,
+  perMinute,
   rankChecks,
-  totalDoubt,
 } from './diagnosis/nextCheck.ts';
+export { type Outcome, outcomesOf, presentMasses, type Question } from './diagnosis/outcomes.ts';
 export {
   type CauseBelief,
   comebackRisk,
   type Posterior,
   posterior,
+  quietOf,
 } from './diagnosis/posterior.ts';
-export { MAX_SHARED_POSITIVES } from './diagnosis/reckoner.ts';
+export { MAX_SHARED_POSITIVES, Reckoner } from './diagnosis/reckoner.ts';
+export { expectedRepairMinutes, repairOrder } from './diagnosis/repairCost.ts';
+export { drawStates, presentIn, type States, statesOf } from './diagnosis/states.ts';
+export type { Trial, TrialQuestion } from './diagnosis/trial.ts';
+export { type Stakes, Worth } from './diagnosis/worth.ts';
 export { CoreFault } from './fault.ts';
 export { type Minutes, minutes } from './units/minutes.ts';

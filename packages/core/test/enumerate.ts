@@ -1,15 +1,11 @@
-import { type Evidence, type Network, TREATMENT_SUCCESS } from '../src/index.ts';
-
-/** A small seeded generator (mulberry32), so that a failing case can be had again. */
-export function seeded(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
-  };
-}
+import {
+  type Evidence,
+  type Network,
+  type States,
+  statesOf,
+  TREATMENT_SUCCESS,
+  type Trial,
+} from '../src/index.ts';
 
 /** One full assignment: per cause, from which epoch on it is absent (0: never there). */
 type World = readonly number[];
@@ -25,6 +21,8 @@ export function enumerate(
   readonly was: number[];
   readonly is: number[];
   readonly evidence: number;
+  /** What may be wrong now, exactly. */
+  readonly states: States;
   mean(of: (present: readonly boolean[]) => number): number;
 } {
   const was = network.causes.map(() => 0);
@@ -69,12 +67,41 @@ export function enumerate(
     was: was.map((mass) => mass / total),
     is: is.map((mass) => mass / total),
     evidence: total,
+    states: statesOf(
+      weighed.map(({ present }) => present.flatMap((there, cause) => (there ? [cause] : []))),
+      weighed.map(({ weight }) => weight / total),
+    ),
     mean: (of) =>
       weighed.reduce((sum, { weight, present }) => sum + weight * of(present), 0) / total,
   };
 }
 
 function likelihood(network: Network, evidence: Evidence, world: World): number {
+  const trials = (evidence.trials ?? []).reduce((product, trial) => {
+    const gone = chanceOfCure(network, trial, world);
+    return product * (trial.gone ? gone : 1 - gone);
+  }, 1);
+  return trials * ofReadings(network, evidence, world);
+}
+
+/** The definition, word for word. */
+function chanceOfCure(network: Network, trial: Trial, world: World): number {
+  const present = network.causes.flatMap(({ id }, cause) =>
+    (world[cause] ?? 0) > trial.epoch ? [{ id, cause }] : [],
+  );
+  const toBlame = present.some(({ id }) => trial.treats.includes(id)) ? 1 : trial.leak;
+  return trial.complaints.reduce((product, complaint) => {
+    const place = network.findingIndex.get(complaint) ?? -1;
+    let quiet = 1 - (network.findings[place]?.leak ?? 0);
+    for (const { id, cause } of present) {
+      if (trial.treats.includes(id)) continue;
+      quiet *= 1 - (network.shows[cause]?.find(({ finding }) => finding === place)?.strength ?? 0);
+    }
+    return product * quiet;
+  }, toBlame);
+}
+
+function ofReadings(network: Network, evidence: Evidence, world: World): number {
   return evidence.readings.reduce((product, { finding, epoch, present }) => {
     const place = network.findingIndex.get(finding) ?? -1;
     let absent = 1 - (network.findings[place]?.leak ?? 0);

@@ -1,6 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { chanceBand, posterior, weighFindings } from '../src/index.ts';
-import { fiveFaults, seen } from './networks.ts';
+import {
+  chanceBand,
+  posterior,
+  unexplainedReadings,
+  weighFindings,
+  weightBand,
+} from '../src/index.ts';
+import { enumerate } from './enumerate.ts';
+import { fiveFaults, randomCase, randomTrialCase, seen } from './networks.ts';
 
 const logit = (chance: number): number => Math.log(chance / (1 - chance));
 
@@ -29,6 +36,74 @@ describe('what speaks for a cause', () => {
       Math.abs(weight),
     );
     expect(sizes).toEqual([...sizes].sort((a, b) => b - a));
+  });
+});
+
+describe('a trial', () => {
+  it('has its weight like any other answer', () => {
+    const { network, evidence } = randomTrialCase(3);
+    const [trial, ...others] = evidence.trials ?? [];
+    const was = (given: typeof evidence) =>
+      posterior(network, given).beliefs.find(({ cause }) => cause === 'c0')?.was ?? Number.NaN;
+    const weight = weighFindings(network, evidence, ['c0'])
+      .get('c0')
+      ?.find(({ finding }) => finding === trial?.finding);
+    expect(weight?.present).toBe(trial?.gone);
+    expect(weight?.weight).toBeCloseTo(
+      logit(was(evidence)) - logit(was({ ...evidence, trials: others })),
+      9,
+    );
+  });
+});
+
+describe('weights in words', () => {
+  it.each([
+    [3.2, 'strong'],
+    [-3, 'strong'],
+    [1.6, 'clear'],
+    [-0.7, 'slight'],
+    [0.69, undefined],
+  ])('%d is told as %s', (weight, band) => {
+    expect(weightBand(weight)).toBe(band);
+  });
+});
+
+describe('what nothing explains', () => {
+  it.each(Array.from({ length: 30 }, (_, place) => place + 1))(
+    'is what no present cause produced, by enumeration, seed %i',
+    (seed) => {
+      const { network, evidence } = randomCase(seed);
+      const told = new Map(
+        unexplainedReadings(network, evidence).map(({ finding, chance }) => [finding, chance]),
+      );
+      for (const reading of evidence.readings.filter(({ present }) => present)) {
+        // P(leak showed it and no cause did) over P(it showed), both with all the rest.
+        const place = network.findingIndex.get(reading.finding) ?? -1;
+        const leak = network.findings[place]?.leak ?? 0;
+        const rest = evidence.readings.filter((other) => other !== reading);
+        const silent = enumerate(network, {
+          ...evidence,
+          readings: [...rest, { ...reading, present: false }],
+        });
+        const all = enumerate(network, evidence);
+        const chance = ((silent.evidence / (1 - leak)) * leak) / all.evidence;
+        if (chance > 0.5) expect(told.get(reading.finding)).toBeCloseTo(chance, 9);
+        else expect(told.has(reading.finding)).toBe(false);
+      }
+    },
+  );
+
+  it('is nothing where a fault fits', () => {
+    const [odd] = unexplainedReadings(fiveFaults(), {
+      readings: [
+        { finding: 's1', epoch: 0, present: true },
+        { finding: 's2', epoch: 0, present: false },
+        { finding: 's3', epoch: 0, present: false },
+        { finding: 's4', epoch: 0, present: true },
+      ],
+      treatments: [],
+    });
+    expect(odd).toBeUndefined();
   });
 });
 

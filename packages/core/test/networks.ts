@@ -1,5 +1,4 @@
-import { buildNetwork, type Evidence, type Network } from '../src/index.ts';
-import { seeded } from './enumerate.ts';
+import { buildNetwork, type Evidence, type Network, seeded } from '../src/index.ts';
 
 /** A random two-layer network and evidence over several epochs. */
 export function randomCase(seed: number): {
@@ -38,6 +37,23 @@ export function randomCase(seed: number): {
       })),
     },
   };
+}
+
+/** The same, with some trials that cured and some that did not. */
+export function randomTrialCase(seed: number): ReturnType<typeof randomCase> {
+  const { network, evidence } = randomCase(seed);
+  const draw = seeded(seed + 1000);
+  const some = (items: readonly { readonly id: string }[]): string[] =>
+    items.filter(() => draw() < 0.5).map(({ id }) => id);
+  const trials = Array.from({ length: 1 + Math.floor(draw() * 3) }, (_, place) => ({
+    finding: `t${place}`,
+    epoch: Math.floor(draw() * (evidence.treatments.length + 1)),
+    gone: draw() < 0.5,
+    treats: some(network.causes),
+    complaints: some(network.findings),
+    leak: 0.02 * draw(),
+  }));
+  return { network, evidence: { ...evidence, trials } };
 }
 
 /**

@@ -46,18 +46,28 @@ export function compileKnowledge(source: KnowledgeSource): Compiled {
   lookAtAccess(inspection);
   lookAtDuties(inspection);
   if (inspection.faults.length > 0) return { ok: false, faults: inspection.faults };
+  return { ok: true, knowledge: laidOut(inspection) };
+}
+
+/**
+ * Lays out an edition that was proven sound when it was written. What later editions ask
+ * beyond that is not asked of it.
+ */
+export function storedKnowledge(source: KnowledgeSource): Knowledge {
+  return laidOut(new Inspection(source));
+}
+
+function laidOut(inspection: Inspection): Knowledge {
+  const { source } = inspection;
   return {
-    ok: true,
-    knowledge: {
-      hash: contentHash(source),
-      families: inspection.families,
-      access: source.access,
-      mechanisms: source.mechanisms,
-      causes: inspection.causes,
-      checks: inspection.checks,
-      findings: inspection.findings,
-      actions: inspection.actions,
-      duties: inspection.duties,
-    },
+    hash: contentHash(source),
+    families: inspection.families,
+    access: source.access,
+    mechanisms: source.mechanisms,
+    causes: inspection.causes,
+    checks: inspection.checks,
+    findings: inspection.findings,
+    actions: inspection.actions,
+    duties: inspection.duties,
   };
 }

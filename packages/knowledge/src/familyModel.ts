@@ -4,6 +4,7 @@ import {
   type DutyRule,
   type Network,
   type Requirement,
+  type TrialQuestion,
 } from '@nodo/core';
 import type { Finding, Knowledge } from './compile.ts';
 import {
@@ -31,6 +32,8 @@ export interface FamilyModel {
   readonly checks: ReadonlyMap<string, FamilyCheck>;
   readonly findings: ReadonlyMap<string, Finding>;
   readonly actions: ReadonlyMap<string, ActionSource>;
+  /** Trials by check; what they are compared with comes from the ticket. */
+  readonly trials: ReadonlyMap<string, Omit<TrialQuestion, 'complaints'>>;
   readonly access: readonly (AccessState & {
     readonly title: string;
     readonly means: string;
@@ -61,6 +64,22 @@ export function familyModel(knowledge: Knowledge, familyId: string): FamilyModel
   const findings = new Map(
     [...checks.values()].flatMap((check) => check.findings.map((finding) => [finding.id, finding])),
   );
+  const trials = new Map(
+    [...checks.values()].flatMap(({ id, trialTreats, findings: [finding] }) =>
+      trialTreats && finding
+        ? [
+            [
+              id,
+              {
+                finding: finding.id,
+                leak: finding.leak,
+                treats: trialTreats.filter((cause) => causes.has(cause)),
+              },
+            ],
+          ]
+        : [],
+    ),
+  );
   // An action without anything to treat here (a knife on a machine without one) is not offered.
   const actions = new Map(
     [...knowledge.actions].filter(
@@ -74,8 +93,9 @@ export function familyModel(knowledge: Knowledge, familyId: string): FamilyModel
     checks,
     findings,
     actions,
+    trials,
     duties: knowledge.duties,
-    network: networkOf(causes, findings),
+    network: networkOf(causes, findings, trials),
     access: knowledge.access
       .filter(has)
       .map(({ id, title, from, openMinutes, closeMinutes, means, safety }) => ({
@@ -114,17 +134,20 @@ function checkFor(family: Family, knowledge: Knowledge, check: CheckSource): Fam
 function networkOf(
   causes: ReadonlyMap<string, CauseSource>,
   findings: ReadonlyMap<string, Finding>,
+  trials: FamilyModel['trials'],
 ): Network {
+  const looked = [...findings.values()].filter(({ check }) => !trials.has(check));
+  const known = new Set(looked.map(({ id }) => id));
   const links = [...causes.values()].flatMap((cause) =>
     (Object.keys(cause.shows) as StrengthWord[]).flatMap((word) =>
       (cause.shows[word] ?? [])
-        .filter((finding) => findings.has(finding))
+        .filter((finding) => known.has(finding))
         .map((finding) => ({ cause: cause.id, finding, strength: STRENGTHS[word] })),
     ),
   );
   return buildNetwork(
     [...causes.values()].map(({ id, perMille }) => ({ id, prior: perMille / 1000 })),
-    [...findings.values()].map(({ id, leak }) => ({ id, leak })),
+    looked.map(({ id, leak }) => ({ id, leak })),
     links,
   );
 }

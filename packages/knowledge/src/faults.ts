@@ -16,6 +16,8 @@ export type KnowledgeFaultCode =
   | 'cause-unseen'
   | 'check-without-normal'
   | 'check-without-finding'
+  | 'trial-unclear'
+  | 'trial-linked'
   | 'requires-circle'
   | 'access-circle'
   | 'out-of-range'

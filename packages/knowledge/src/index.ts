@@ -6,9 +6,32 @@ import { type FamilyModel, familyModel } from './familyModel.ts';
 import { MECHANISMS } from './mechanisms/index.ts';
 import type { KnowledgeSource } from './schema.ts';
 
-export { type Compiled, compileKnowledge, type Finding, type Knowledge } from './compile.ts';
+export {
+  type Compiled,
+  compileKnowledge,
+  type Finding,
+  type Knowledge,
+  storedKnowledge,
+} from './compile.ts';
+export {
+  evidenceOf,
+  INTERVIEWS,
+  reportedComplaints,
+  testableComplaints,
+  withinReach,
+} from './evidence.ts';
 export { type FamilyCheck, type FamilyModel, familyModel } from './familyModel.ts';
 export type { KnowledgeFault, KnowledgeFaultCode } from './faults.ts';
+export {
+  COMEBACK_MINUTES,
+  checkMinutes,
+  isWorthIt,
+  type Planned,
+  type PlannedRepair,
+  planNext,
+  type Situation,
+  SURE_ENOUGH,
+} from './planner.ts';
 export type {
   ActionSource,
   CauseSource,

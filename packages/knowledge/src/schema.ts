@@ -65,6 +65,11 @@ export interface FindingSource {
   /** The finding *is* this cause: no other cause may link to it. */
   readonly defines?: string;
   readonly applies?: string;
+  /**
+   * What a complaint means for sewing a scrap: it shows too seldom there to be tested, or
+   * the machine cannot sew at all. Without it, a scrap shows it.
+   */
+  readonly inScrap?: 'seldom' | 'cannot-sew';
 }
 
 export interface CheckSource {
@@ -84,7 +89,11 @@ export interface CheckSource {
   readonly needs: Needs;
   /** Checks to be done before: `check-id`, or `check-id=normal`. */
   readonly requires?: readonly string[];
-  /** Causes that trying this takes away. */
+  /**
+   * A trial: sewn again after changing one thing, which takes these causes away. Its one
+   * finding is "the fault is gone"; no cause links to it, the chance is worked out from what
+   * the customer reported.
+   */
   readonly trialTreats?: readonly string[];
   /** Place in the full sweep. */
   readonly sweep?: number;

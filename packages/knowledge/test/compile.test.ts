@@ -185,6 +185,35 @@ describe('each kind of fault', () => {
       withMechanism({ checks: [check, { ...check, id: 'stare', findings: [] }] }),
     ],
     [
+      'trial-unclear',
+      'a trial with two answers',
+      withCheck({
+        needs: 'sews',
+        trialTreats: ['loose'],
+        findings: [
+          { id: 'gone', answer: 'Gone', leak: 0.01 },
+          { id: 'better', answer: 'Better', leak: 0.01 },
+        ],
+      }),
+    ],
+    [
+      'trial-linked',
+      'a cause that links to the answer of a trial',
+      withMechanism({
+        causes: [{ ...cause, shows: { sure: ['slack'], usual: ['gone'] } }],
+        checks: [
+          check,
+          {
+            ...check,
+            id: 'try',
+            needs: 'sews',
+            trialTreats: ['loose'],
+            findings: [{ id: 'gone', answer: 'Gone', leak: 0.01 }],
+          },
+        ],
+      }),
+    ],
+    [
       'requires-circle',
       'two checks that wait for each other',
       withMechanism({

@@ -17,6 +17,7 @@ function likeliest(family: string, yes: readonly string[], no: readonly string[]
 }
 
 describe('the tables', () => {
+  // The first edition's 666 links less the 40 that its trials stood in with.
   it('hold what the first edition holds', () => {
     const links = [...KNOWLEDGE.causes.values()].flatMap(({ shows }) =>
       Object.values(shows).flat(),
@@ -35,7 +36,7 @@ describe('the tables', () => {
       causes: 76,
       checks: 73,
       findings: 148,
-      links: 666,
+      links: 626,
       actions: 47,
       duties: 14,
       access: 6,

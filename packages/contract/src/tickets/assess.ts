@@ -1,11 +1,11 @@
 import { type CauseBelief, comebackRisk, type DutyStatus, posterior } from '@nodo/core';
-import type { FamilyModel } from '@nodo/knowledge';
+import { type FamilyModel, reportedComplaints } from '@nodo/knowledge';
 import { dutiesOf } from './duties.ts';
 import { readingsOf, type Seen } from './readings.ts';
 import type { Ticket } from './ticket.ts';
 
 /** Which reckoning made a closing snapshot. */
-export const ENGINE = 'noisy-or-exact/1';
+export const ENGINE = 'noisy-or-exact/2';
 
 export interface Assessment extends Seen {
   /** All causes, the likeliest now first. */
@@ -15,13 +15,6 @@ export interface Assessment extends Seen {
   readonly duties: readonly DutyStatus[];
 }
 
-/** The findings that the customer reported. */
-export function reportedComplaints(ticket: Ticket): readonly string[] {
-  return ticket.answers
-    .filter(({ check, present, epoch }) => check === 'complaint' && present && epoch === 0)
-    .map(({ finding }) => finding);
-}
-
 /** Everything that can be said of a ticket at once: a few milliseconds of exact reckoning. */
 export function assess(ticket: Ticket, model: FamilyModel): Assessment {
   const seen = readingsOf(ticket, model);
@@ -29,7 +22,11 @@ export function assess(ticket: Ticket, model: FamilyModel): Assessment {
   return {
     ...seen,
     beliefs: [...beliefs].sort((a, b) => b.is - a.is),
-    risk: comebackRisk(model.network, seen.evidence, reportedComplaints(ticket)),
+    risk: comebackRisk(
+      model.network,
+      seen.evidence,
+      reportedComplaints(model, seen.evidence.readings),
+    ),
     duties: dutiesOf(ticket, model),
   };
 }

@@ -1,106 +1,105 @@
+import type { DutyStatus } from '@nodo/core';
 import {
-  type CheckCandidate,
-  type CheckProposal,
-  machineMinutes,
-  type Requirement,
-  rankChecks,
-} from '@nodo/core';
-import type { FamilyCheck, FamilyModel } from '@nodo/knowledge';
-import { parseCheckCondition } from '@nodo/knowledge';
+  checkMinutes,
+  type FamilyModel,
+  isWorthIt,
+  type Planned,
+  planNext,
+  SURE_ENOUGH,
+} from '@nodo/knowledge';
 import type { Assessment } from './assess.ts';
-import { INTERVIEWS } from './interviews.ts';
 import { checkStanding } from './standing.ts';
 import { stateEpoch, type Ticket } from './ticket.ts';
 
 /** What the bench puts in the middle. */
 export type NextStep =
-  | { readonly kind: 'check'; readonly check: string; readonly because: 'information' | 'duty' }
+  | {
+      readonly kind: 'check';
+      readonly check: string;
+      /** It saves more minutes than it costs, the sweep has come to it, or a duty asks it. */
+      readonly because: 'worth' | 'sweep' | 'duty';
+    }
   | { readonly kind: 'repair'; readonly cause: string }
   | { readonly kind: 'action'; readonly actions: readonly string[]; readonly duty: string }
   | { readonly kind: 'waive'; readonly duty: string }
   | { readonly kind: 'close-machine' }
   | { readonly kind: 'close-ticket' };
 
-/** A cause this sure is put right before anything else is looked at. Ours, no source. */
-const SURE_ENOUGH = 0.9;
 /** Below this comeback risk the search is over and the proof begins. Ours, no source. */
 const LOW_RISK = 0.1;
-/** A check that tells less than this is not worth a hand. Ours, no source. */
-const LEAST_BITS = 0.02;
 
-/** The checks that may be proposed now, with what they cost on the machine as it stands. */
-function checkCandidates(ticket: Ticket, model: FamilyModel): readonly CheckCandidate[] {
-  const now = stateEpoch(ticket, ticket.epoch);
-  const untold = new Set(
-    ticket.untold
-      .filter(({ epoch }) => stateEpoch(ticket, epoch) === now)
-      .map(({ check }) => check),
-  );
-  return [...model.checks.values()]
-    .filter(
-      ({ id, requires }) =>
-        !INTERVIEWS.has(id) &&
-        !untold.has(id) &&
-        !checkStanding(ticket, model, id).done &&
-        (requires ?? []).every((text) => {
-          const { id: needed, normal } = parseCheckCondition(text) as Requirement & {
-            kind: 'check';
-          };
-          const standing = checkStanding(ticket, model, needed);
-          return normal ? standing.normal : standing.done;
-        }),
-    )
-    .map((check) => ({
-      id: check.id,
-      findings: check.findings.map(({ id }) => id),
-      minutes: checkMinutes(ticket, model, check),
-    }));
-}
-
-/** Minutes a check costs on the machine as it stands, opening and closing included. */
-export function checkMinutes(ticket: Ticket, model: FamilyModel, check: FamilyCheck) {
-  return machineMinutes(model.access, ticket.open, {
-    minutes: check.minutes,
-    access: check.access,
-    sews: check.needs === 'sews',
-  });
-}
-
-/** All candidates by information per minute, best first. Heavy: belongs in a worker. */
-export function proposeChecks(
+/** What could be done next on a ticket. Heavy: belongs in a worker. */
+export function planTicket(
   ticket: Ticket,
   model: FamilyModel,
   { evidence }: Pick<Assessment, 'evidence'>,
-): readonly CheckProposal[] {
-  return rankChecks(
-    model.network,
+): Planned {
+  const now = stateEpoch(ticket, ticket.epoch);
+  return planNext(model, {
     evidence,
-    checkCandidates(ticket, model),
-    stateEpoch(ticket, ticket.epoch),
-  );
+    open: ticket.open,
+    place: 'bench',
+    plan: ticket.plan,
+    standing: (check) => checkStanding(ticket, model, check),
+    untold: new Set(
+      ticket.untold
+        .filter(({ epoch }) => stateEpoch(ticket, epoch) === now)
+        .map(({ check }) => check),
+    ),
+  });
+}
+
+/** What a person put off on this screen. */
+export interface Deferred {
+  readonly checks: ReadonlySet<string>;
+  readonly causes: ReadonlySet<string>;
+}
+
+export const NOTHING_DEFERRED: Deferred = { checks: new Set(), causes: new Set() };
+
+/** One thing more is put off. */
+export function putOff(
+  { checks, causes }: Deferred,
+  what: { readonly check: string } | { readonly cause: string },
+): Deferred {
+  return 'check' in what
+    ? { checks: new Set([...checks, what.check]), causes }
+    : { checks, causes: new Set([...causes, what.cause]) };
 }
 
 /**
- * What comes next: put right what is nearly sure; else, while a comeback is likely and no
- * repair waits for its proof, the best check; then the debts; then the knot.
- * @param deferred checks that a person put off on this screen.
+ * What comes next. In a full sweep everything is looked at first. Otherwise: the sew-out that
+ * the plan asks after a change; put right what is nearly sure; while a comeback is likely and
+ * no repair waits for its proof, the best check that is worth its minutes, else the first
+ * repair; then the debts; then the knot.
  */
 export function nextStep(
   ticket: Ticket,
   model: FamilyModel,
   assessment: Assessment,
-  proposals: readonly CheckProposal[],
-  deferred: ReadonlySet<string> = new Set(),
+  { checks, repairs }: Pick<Planned, 'checks' | 'repairs'>,
+  deferred: Deferred = NOTHING_DEFERRED,
 ): NextStep {
-  const likeliest = assessment.beliefs[0];
-  if (likeliest && likeliest.is >= SURE_ENOUGH) return { kind: 'repair', cause: likeliest.cause };
-
-  const best = proposals.find(({ check, bits }) => bits >= LEAST_BITS && !deferred.has(check));
-  if (assessment.risk > LOW_RISK && !isInProof(ticket)) {
-    if (best) return { kind: 'check', check: best.check, because: 'information' };
-    if (likeliest) return { kind: 'repair', cause: likeliest.cause };
+  const offered = checks.filter(({ check }) => !deferred.checks.has(check));
+  const [sweep] = offered;
+  if (ticket.plan === 'full-sweep' && sweep && !isInProof(ticket)) {
+    return { kind: 'check', check: sweep.check, because: 'sweep' };
   }
-  return nextDuty(ticket, model, assessment, deferred) ?? closing(ticket);
+  const oneChange = assessment.duties.filter(
+    ({ duty, state }) => state === 'owed' && model.duties.get(duty)?.underPlan !== undefined,
+  );
+  const compare = nextDuty(ticket, model, oneChange, deferred);
+  if (compare) return compare;
+
+  const sure = assessment.beliefs.find(({ cause }) => !deferred.causes.has(cause));
+  if (sure && sure.is >= SURE_ENOUGH) return { kind: 'repair', cause: sure.cause };
+  if (assessment.risk > LOW_RISK && !isInProof(ticket)) {
+    const best = ticket.plan === 'full-sweep' ? undefined : offered.find(isWorthIt);
+    if (best) return { kind: 'check', check: best.check, because: 'worth' };
+    const repair = repairs.find(({ cause }) => !deferred.causes.has(cause));
+    if (repair) return { kind: 'repair', cause: repair.cause };
+  }
+  return nextDuty(ticket, model, assessment.duties, deferred) ?? closing(ticket);
 }
 
 /** A repair was made and nothing wrong was seen since: it is proven before the search goes on. */
@@ -118,18 +117,18 @@ function closing(ticket: Ticket): NextStep {
 function nextDuty(
   ticket: Ticket,
   model: FamilyModel,
-  { duties }: Assessment,
-  deferred: ReadonlySet<string>,
+  duties: readonly DutyStatus[],
+  deferred: Deferred,
 ): NextStep | undefined {
   const owed = duties.filter(({ state }) => state === 'owed');
   const checks = owed
     .flatMap(({ missing }) => [...missing.all, ...missing.any])
     .flatMap((requirement) =>
-      requirement.kind === 'check' && !deferred.has(requirement.id)
+      requirement.kind === 'check' && !deferred.checks.has(requirement.id)
         ? (model.checks.get(requirement.id) ?? [])
         : [],
     )
-    .sort((a, b) => checkMinutes(ticket, model, a) - checkMinutes(ticket, model, b));
+    .sort((a, b) => checkMinutes(model, ticket.open, a) - checkMinutes(model, ticket.open, b));
   for (const { duty, missing } of owed) {
     const actions = [...missing.all, ...missing.any].filter(({ kind }) => kind === 'action');
     const only = [...missing.all, ...missing.any].length === actions.length;

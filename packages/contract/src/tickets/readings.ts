@@ -1,5 +1,5 @@
 import type { Evidence, Reading } from '@nodo/core';
-import type { FamilyModel } from '@nodo/knowledge';
+import { evidenceOf, type FamilyModel, withinReach } from '@nodo/knowledge';
 import { type Answer, stateEpoch, type Ticket } from './ticket.ts';
 
 /** Two people saw different things in the same state of the machine. */
@@ -14,7 +14,7 @@ export interface Contest {
 export interface Seen {
   readonly evidence: Evidence;
   readonly contested: readonly Contest[];
-  /** Oldest positive readings that the exact pass could not take on; 0 in ordinary work. */
+  /** Oldest answers that the exact pass could not take on; 0 in ordinary work. */
   readonly leftOut: number;
 }
 
@@ -50,23 +50,17 @@ export function readingsOf(ticket: Ticket, model: FamilyModel): Seen {
     }
   }
   const { kept, leftOut } = withinReach(readings, model);
-  return {
-    evidence: {
-      readings: kept,
-      treatments: ticket.deeds.flatMap(({ startsEpoch, treats }) =>
-        startsEpoch === undefined
-          ? []
-          : [
-              {
-                startsEpoch: stateEpoch(ticket, startsEpoch),
-                causes: treats.filter((cause) => model.causes.has(cause)),
-              },
-            ],
-      ),
-    },
-    contested,
-    leftOut,
-  };
+  const treatments = ticket.deeds.flatMap(({ startsEpoch, treats }) =>
+    startsEpoch === undefined
+      ? []
+      : [
+          {
+            startsEpoch: stateEpoch(ticket, startsEpoch),
+            causes: treats.filter((cause) => model.causes.has(cause)),
+          },
+        ],
+  );
+  return { evidence: evidenceOf(model, kept, treatments), contested, leftOut };
 }
 
 /** Each person's last answer, in the order in which they first spoke. */
@@ -81,34 +75,4 @@ function settle(answers: readonly Answer[]): Answer | undefined {
   const [first, , ...others] = words;
   if (words.every(({ present }) => present === first?.present)) return first;
   return words.findLast(({ by }) => by.role === 'lead') ?? others.at(-1);
-}
-
-/**
- * Most positive readings with several parents that a ticket is reckoned with. The core takes
- * more, but each doubles the time, and a screen must not wait (17 ms at 12 on one core).
- */
-const MOST_RECKONED = 12;
-
-/**
- * Keeps the reckoning within what a screen can wait for: leaves out the oldest positive
- * readings, what the customer reported last of all. Says how many.
- */
-export function withinReach(
-  readings: readonly Reading[],
-  model: FamilyModel,
-): { readonly kept: readonly Reading[]; readonly leftOut: number } {
-  const shared = readings.filter(({ finding, present }) => {
-    const place = model.network.findingIndex.get(finding);
-    return present && place !== undefined && (model.network.parents[place]?.length ?? 0) > 1;
-  });
-  const leftOut = Math.max(0, shared.length - MOST_RECKONED);
-  const isReported = ({ finding }: Reading): boolean =>
-    model.findings.get(finding)?.check === 'complaint';
-  const dropped = new Set(
-    [...shared.filter((reading) => !isReported(reading)), ...shared.filter(isReported)].slice(
-      0,
-      leftOut,
-    ),
-  );
-  return { kept: readings.filter((reading) => !dropped.has(reading)), leftOut };
 }

@@ -1,8 +1,8 @@
 import type { FamilyModel } from '@nodo/knowledge';
+import { INTERVIEWS } from '@nodo/knowledge';
 import type { TicketSummary } from '../routes/tickets.ts';
 import { assess } from './assess.ts';
 import type { RecordedEvent } from './envelope.ts';
-import { INTERVIEWS } from './interviews.ts';
 import type { Ticket } from './ticket.ts';
 
 const SEEN: ReadonlySet<string> = new Set([

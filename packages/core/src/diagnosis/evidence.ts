@@ -1,5 +1,6 @@
 import { CoreFault } from '../fault.ts';
 import type { Network } from './network.ts';
+import { type Trial, type TrialFactors, trialFactors } from './trial.ts';
 
 /**
  * Chance that a cause which an action treats is gone afterwards.
@@ -24,11 +25,12 @@ export interface Treatment {
 export interface Evidence {
   readonly readings: readonly Reading[];
   readonly treatments: readonly Treatment[];
+  readonly trials?: readonly Trial[];
 }
 
 /**
  * One way the story of a cause can have gone, with everything that this way explains.
- * `bits` are the shared positive findings it may produce.
+ * `bits` are what it may explain of the things that have to be explained.
  */
 export interface Branch {
   readonly weight: number;
@@ -37,14 +39,36 @@ export interface Branch {
   readonly bits: readonly { readonly bit: number; readonly strength: number }[];
 }
 
+/**
+ * A trial after which the fault stayed: either something that was not changed shows the
+ * complaints, or nothing that was changed was to blame. Both are bits, so that "not gone"
+ * needs no subtraction.
+ */
+export interface FailedTrial {
+  readonly stillShown: number;
+  readonly blamed: number;
+}
+
 /** Evidence laid out for the passes of `reckoner.ts`. */
 export interface Prepared {
-  /** Leak of each shared positive finding (one that several causes can show). */
+  /** Per bit, the chance that it is explained by no modelled cause. */
   readonly bitLeaks: readonly number[];
+  /** The bits that must be explained: shared positive findings and cures. */
+  readonly required: number;
+  readonly failedTrials: readonly FailedTrial[];
   /** Per cause, its branches. Weights of one cause are scaled to a greatest of 1. */
   readonly branches: readonly (readonly Branch[])[];
   /** Natural logarithm of what scaling and constant factors took out. */
   readonly logScale: number;
+}
+
+/** What one cause contributes to a trial, when it was there. */
+interface TrialPart {
+  readonly epoch: number;
+  readonly factors: TrialFactors;
+  readonly blamed: number;
+  /** Undefined for a cure: nothing may show then, which is a plain factor. */
+  readonly stillShown: number | undefined;
 }
 
 interface Placed {
@@ -57,8 +81,9 @@ interface Placed {
 
 /**
  * Splits the evidence into what needs the pass over sets (positive findings with two or
- * more parents) and what is a plain factor of one cause (negatives, and positives with a
- * single parent, which no other cause can explain away).
+ * more parents, one bit each; a trial that cured, one bit; one that did not, two) and what is
+ * a plain factor of one cause (negatives, and positives with a single parent, which no other
+ * cause can explain away).
  * @throws CoreFault `unknown-id` for a finding or cause that the network does not have.
  */
 export function prepare(network: Network, evidence: Evidence): Prepared {
@@ -81,15 +106,37 @@ export function prepare(network: Network, evidence: Evidence): Prepared {
     else byFinding.set(finding, [placed]);
   }
 
+  let required = (1 << bitLeaks.length) - 1;
+  const trials = (evidence.trials ?? []).map((trial): TrialPart => {
+    const factors = trialFactors(network, trial);
+    const blamed = bitLeaks.push(factors.leak) - 1;
+    if (trial.gone) {
+      required |= 1 << blamed;
+      logScale += Math.log(factors.quiet);
+    }
+    const stillShown = trial.gone ? undefined : bitLeaks.push(1 - factors.quiet) - 1;
+    return { epoch: trial.epoch, factors, blamed, stillShown };
+  });
+
   const treatedIn = treatmentEpochs(network, evidence.treatments);
   const branches = network.causes.map((cause, place) => {
-    const raw = causeBranches(network, place, cause.prior, treatedIn[place] ?? [], byFinding);
+    const raw = causeBranches(
+      network,
+      place,
+      cause.prior,
+      treatedIn[place] ?? [],
+      byFinding,
+      trials,
+    );
     const greatest = Math.max(...raw.map((branch) => branch.weight));
     if (greatest <= 0) return raw;
     logScale += Math.log(greatest);
     return raw.map((branch) => ({ ...branch, weight: branch.weight / greatest }));
   });
-  return { bitLeaks, branches, logScale };
+  const failedTrials = trials.flatMap(({ stillShown, blamed }) =>
+    stillShown === undefined ? [] : [{ stillShown, blamed }],
+  );
+  return { bitLeaks, required, failedTrials, branches, logScale };
 }
 
 function treatmentEpochs(network: Network, treatments: readonly Treatment[]): number[][] {
@@ -115,6 +162,7 @@ function causeBranches(
   prior: number,
   treatedIn: readonly number[],
   byFinding: ReadonlyMap<number, readonly Placed[]>,
+  trials: readonly TrialPart[],
 ): Branch[] {
   const branch = (chance: number, presentBefore: number): Branch => {
     let weight = chance;
@@ -127,6 +175,13 @@ function causeBranches(
           weight *= active ? 1 - (1 - placed.leak) * (1 - strength) : placed.leak;
         } else if (active) bits.push({ bit: placed.bit, strength });
       }
+    }
+    for (const { epoch, factors, blamed, stillShown } of trials) {
+      if (epoch >= presentBefore) continue;
+      const quiet = factors.quietOf[cause] ?? 1;
+      if (factors.treated[cause]) bits.push({ bit: blamed, strength: 1 });
+      else if (stillShown === undefined) weight *= quiet;
+      else if (quiet < 1) bits.push({ bit: stillShown, strength: 1 - quiet });
     }
     return { weight, presentBefore, bits };
   };

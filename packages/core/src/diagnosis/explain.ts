@@ -1,4 +1,4 @@
-import type { Evidence } from './evidence.ts';
+import type { Evidence, Reading } from './evidence.ts';
 import type { Network } from './network.ts';
 import { posterior } from './posterior.ts';
 
@@ -26,9 +26,43 @@ export interface FindingWeight {
   readonly weight: number;
 }
 
+/** In how many words a weight is told; too small to tell below "slight". */
+export type WeightBand = 'strong' | 'clear' | 'slight';
+
+/** Odds of 20, 5 and 2 to 1, as natural logarithms. */
+const WEIGHT_BANDS: readonly (readonly [number, WeightBand])[] = [
+  [3, 'strong'],
+  [1.6, 'clear'],
+  [0.7, 'slight'],
+];
+
+/** The size of a weight in either direction; undefined when it is not worth telling. */
+export function weightBand(weight: number): WeightBand | undefined {
+  return WEIGHT_BANDS.find(([least]) => Math.abs(weight) >= least)?.[1];
+}
+
 function logit(chance: number): number {
   const inside = Math.min(1 - 1e-12, Math.max(1e-12, chance));
   return Math.log(inside / (1 - inside));
+}
+
+/** Each answer, and the evidence without it. */
+function leftOutInTurn(
+  evidence: Evidence,
+): readonly { readonly answer: Reading; readonly without: Evidence }[] {
+  const { readings, trials = [] } = evidence;
+  const others = <Item>(items: readonly Item[], item: Item): readonly Item[] =>
+    items.filter((other) => other !== item);
+  return [
+    ...readings.map((reading) => ({
+      answer: reading,
+      without: { ...evidence, readings: others(readings, reading) },
+    })),
+    ...trials.map((trial) => ({
+      answer: { finding: trial.finding, epoch: trial.epoch, present: trial.gone },
+      without: { ...evidence, trials: others(trials, trial) },
+    })),
+  ];
 }
 
 /**
@@ -47,16 +81,47 @@ export function weighFindings(
   };
   const withAll = chances(evidence);
   const weights = new Map<string, FindingWeight[]>(causes.map((id) => [id, []]));
-  evidence.readings.forEach((reading, left) => {
-    const without = chances({
-      ...evidence,
-      readings: evidence.readings.filter((_, place) => place !== left),
-    });
+  for (const { answer, without } of leftOutInTurn(evidence)) {
+    const left = chances(without);
     causes.forEach((id, place) => {
-      const weight = logit(withAll[place] ?? 0) - logit(without[place] ?? 0);
-      weights.get(id)?.push({ ...reading, weight });
+      const weight = logit(withAll[place] ?? 0) - logit(left[place] ?? 0);
+      weights.get(id)?.push({ ...answer, weight });
     });
-  });
+  }
   for (const list of weights.values()) list.sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight));
   return weights;
+}
+
+/** A positive reading, and how likely it is that nothing present produced it. */
+export interface Unexplained extends Reading {
+  /** P(no present cause produced it | everything known). */
+  readonly chance: number;
+}
+
+/** From this chance on a finding is called not explained. */
+const NOT_EXPLAINED = 0.5;
+
+/**
+ * The positive readings that nothing in the tables explains, the worst explained first.
+ * "No present cause produced it" and "it did not show" differ only in the leak, so the chance
+ * is leak / (1 - leak) x P(readings with this one denied) / P(readings).
+ */
+export function unexplainedReadings(network: Network, evidence: Evidence): readonly Unexplained[] {
+  const { logEvidence } = posterior(network, evidence);
+  return evidence.readings
+    .flatMap((reading): Unexplained[] => {
+      const place = network.findingIndex.get(reading.finding);
+      const leak = place === undefined ? 0 : (network.findings[place]?.leak ?? 0);
+      if (!reading.present || leak === 0) return [];
+      const denied = posterior(network, {
+        ...evidence,
+        readings: evidence.readings.map((other) =>
+          other === reading ? { ...other, present: false } : other,
+        ),
+      });
+      const chance = (leak / (1 - leak)) * Math.exp(denied.logEvidence - logEvidence);
+      return [{ ...reading, chance }];
+    })
+    .filter(({ chance }) => chance > NOT_EXPLAINED)
+    .sort((a, b) => b.chance - a.chance);
 }

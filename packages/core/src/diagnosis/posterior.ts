@@ -2,6 +2,7 @@ import { CoreFault } from '../fault.ts';
 import type { Evidence } from './evidence.ts';
 import type { Network } from './network.ts';
 import { type Masses, Reckoner } from './reckoner.ts';
+import { quietChances } from './trial.ts';
 
 export interface CauseBelief {
   readonly cause: string;
@@ -37,7 +38,7 @@ export function posterior(network: Network, evidence: Evidence): Posterior {
 }
 
 /** Refuses evidence that cannot happen. */
-export function possible(masses: Masses, { logScale }: Reckoner): Masses {
+function possible(masses: Masses, { logScale }: Reckoner): Masses {
   if (!(masses.total > 0 && Number.isFinite(logScale))) throw new CoreFault('impossible-evidence');
   return masses;
 }
@@ -53,15 +54,15 @@ export function comebackRisk(
   evidence: Evidence,
   complaints: readonly string[],
 ): number {
-  const reported = new Set(complaints.map((id) => network.findingIndex.get(id)));
-  const quiet = network.shows.map((shows) =>
-    shows.reduce(
-      (left, { finding, strength }) => (reported.has(finding) ? left * (1 - strength) : left),
-      1,
-    ),
-  );
+  const quiet = quietOf(network, complaints);
   const reckoner = new Reckoner(network, evidence);
   const base = possible(reckoner.run(), reckoner).total;
   const silent = reckoner.run(reckoner.whenPresentNow(quiet)).total;
   return Math.min(1, Math.max(0, 1 - silent / base));
+}
+
+/** Per cause: the chance that, present, it shows none of the reported complaints. */
+export function quietOf(network: Network, complaints: readonly string[]): readonly number[] {
+  const places = complaints.flatMap((id) => network.findingIndex.get(id) ?? []);
+  return quietChances(network, new Set(places));
 }

@@ -1,10 +1,14 @@
 import { CoreFault } from '../fault.ts';
-import { type Branch, type Evidence, prepare } from './evidence.ts';
+import { type Branch, type Evidence, type FailedTrial, prepare } from './evidence.ts';
+import { dot } from './masses.ts';
 import type { Network } from './network.ts';
+import { bitsNeeded, rareBitsLast } from './order.ts';
+import { addTo, contract, extend, pull, push } from './sets.ts';
 
 /**
- * Most positive findings with several parents that one exact pass takes on: time and
- * memory double with each.
+ * Most things to explain that one exact pass takes on: time and memory double with each.
+ * A positive finding with several parents counts once, so does a trial that cured; a trial
+ * that did not cure counts twice.
  */
 export const MAX_SHARED_POSITIVES = 18;
 
@@ -32,16 +36,15 @@ export interface Supposition {
   readonly factor: number;
 }
 
-const NOTHING_SUPPOSED: Supposition = { changes: [], factor: 1 };
-
 /**
  * Exact sums over all causes, any number of them present at once.
  *
  * A pass walks forward and backward over the causes, carrying the mass of each *set of
  * explained positive findings*. Every step adds non-negative numbers, so nothing cancels
  * (inclusion-exclusion, as in Quickscore, Heckerman 1989, does: see docs/method.md).
- * Time is (links to positives) x 2^n for n shared positives. The layout is made once, so
- * that the planner can run many passes over one evidence.
+ * Time is at most (links to positives) x 2^n for n shared positives; causes are taken so that
+ * most of them come before the last bits exist. The layout is made once, so that the planner
+ * can run several passes over one evidence.
  *
  * @throws CoreFault `too-many-positives` above {@link MAX_SHARED_POSITIVES};
  *   `unknown-id` for a finding or cause that the network does not have.
@@ -49,41 +52,55 @@ const NOTHING_SUPPOSED: Supposition = { changes: [], factor: 1 };
 export class Reckoner {
   /** Natural logarithm of the scale of all masses. */
   readonly logScale: number;
-  private readonly sets: number;
-  private readonly causes: readonly CauseLayout[];
-  private readonly weights: Float64Array;
-  /** Mass over sets before each cause that touches a shared positive, and after the last. */
-  private readonly before: readonly Float64Array[];
-  private readonly scratch: Float64Array;
+  /** 1 for each set of explained things that accounts for the evidence. */
+  readonly accepted: Float64Array;
+  readonly causes: readonly CauseLayout[];
+  /** Places of the causes that explain something shared, in the order of the walk. */
+  readonly walked: readonly number[];
+  /** Of all branches, in one row. */
+  readonly weights: Float64Array;
+  /**
+   * Mass over sets before each step of the walk, as long as the sets that the step knows of,
+   * and after the last; as the latest walk left it.
+   */
+  readonly before: readonly Float64Array[];
+  private readonly bitLeaks: readonly number[];
+  private readonly scratch: readonly [Float64Array, Float64Array];
 
   constructor(
     private readonly network: Network,
     evidence: Evidence,
   ) {
-    const { bitLeaks, branches, logScale } = prepare(network, evidence);
-    if (bitLeaks.length > MAX_SHARED_POSITIVES) {
+    const prepared = prepare(network, evidence);
+    if (prepared.bitLeaks.length > MAX_SHARED_POSITIVES) {
       throw new CoreFault('too-many-positives', {
-        count: bitLeaks.length,
+        count: prepared.bitLeaks.length,
         most: MAX_SHARED_POSITIVES,
       });
     }
+    const { bitLeaks, required, failedTrials, branches, logScale } = rareBitsLast(prepared);
     this.logScale = logScale;
-    this.sets = 1 << bitLeaks.length;
+    this.bitLeaks = bitLeaks;
+    const sets = 1 << bitLeaks.length;
+    this.accepted = acceptedSets(sets, required, failedTrials);
+
     let first = 0;
-    let touching = 0;
     this.causes = branches.map((own) => {
-      const touches = own.some(({ bits }) => bits.length > 0);
-      const layout = { first, branches: own, step: touches ? touching++ : undefined };
+      const layout = { first, branches: own, explains: bitsNeeded(own) > 0 };
       first += own.length;
       return layout;
     });
     this.weights = Float64Array.from(branches.flatMap((own) => own.map(({ weight }) => weight)));
-    this.before = Array.from({ length: touching + 1 }, () => new Float64Array(this.sets));
-    this.scratch = new Float64Array(this.sets);
-
-    const start = this.before[0] as Float64Array;
-    start[0] = 1;
-    for (const [bit, leak] of bitLeaks.entries()) push(start, bit, leak);
+    const needed = branches.map(bitsNeeded);
+    this.walked = [...needed.keys()]
+      .filter((cause) => (needed[cause] as number) > 0)
+      .sort((a, b) => (needed[a] as number) - (needed[b] as number));
+    this.before = [
+      ...this.walked.map((cause) => new Float64Array(1 << (needed[cause] as number))),
+      new Float64Array(sets),
+    ];
+    this.scratch = [new Float64Array(sets), new Float64Array(sets)];
+    extend(Float64Array.of(1), this.before[0] as Float64Array, bitLeaks);
   }
 
   /** What it means to suppose a finding absent in an epoch. */
@@ -118,66 +135,89 @@ export class Reckoner {
 
   /** One pass. All suppositions hold together. */
   run(...suppositions: readonly Supposition[]): Masses {
-    const supposed = suppositions.length > 0 ? suppositions : [NOTHING_SUPPOSED];
     const weights = this.weights.slice();
     let plain = 1;
-    for (const { changes, factor } of supposed) {
+    for (const { changes, factor } of suppositions) {
       plain *= factor;
       for (const { branch, factor: by } of changes) weights[branch] = (weights[branch] ?? 0) * by;
     }
-    for (const { first, branches, step } of this.causes) {
-      if (step === undefined) plain *= sumOf(weights, first, branches.length);
-      else this.forward(weights, first, branches, step);
+    for (const { first, branches, explains } of this.causes) {
+      if (!explains) plain *= sumOf(weights, first, branches.length);
     }
-    const total = plain * (this.before.at(-1)?.[this.sets - 1] ?? 0);
-    return this.backward(weights, plain, total);
+    this.walkForward(weights);
+    const total = plain * dot(this.before.at(-1) as Float64Array, this.accepted);
+    return this.walkBack(weights, plain, total);
+  }
+
+  /** Fills {@link before} for the evidence as it is, or for changed weights. */
+  walkForward(weights: Float64Array = this.weights): void {
+    this.walked.forEach((cause, step) => {
+      const from = this.before[step] as Float64Array;
+      const next = this.before[step + 1] as Float64Array;
+      const into = next.subarray(0, from.length);
+      this.forward(weights, this.causes[cause] as CauseLayout, from, into);
+      extend(into, next, this.bitLeaks);
+    });
   }
 
   private forward(
     weights: Float64Array,
-    first: number,
-    branches: readonly Branch[],
-    step: number,
+    { first, branches }: CauseLayout,
+    from: Float64Array,
+    into: Float64Array,
   ): void {
-    const from = this.before[step] as Float64Array;
-    const into = this.before[step + 1] as Float64Array;
-    into.fill(0);
+    let still = 0;
+    let moved = false;
     branches.forEach(({ bits }, place) => {
       const weight = weights[first + place] as number;
-      let moved = from;
-      if (bits.length > 0) {
-        moved = this.scratch;
-        moved.set(from);
-        for (const { bit, strength } of bits) push(moved, bit, strength);
+      if (bits.length === 0) {
+        still += weight;
+        return;
       }
-      for (let set = 0; set < into.length; set += 1) {
-        into[set] = (into[set] as number) + weight * (moved[set] as number);
-      }
+      const mass = moved ? this.scratch[0].subarray(0, from.length) : into;
+      bits.forEach(({ bit, strength }, turn) => {
+        push(turn === 0 ? from : mass, mass, bit, strength, turn === 0 ? weight : 1);
+      });
+      if (moved) addTo(into, mass, 1);
+      moved = true;
     });
+    addTo(into, from, still);
   }
 
-  private backward(weights: Float64Array, plain: number, total: number): Masses {
+  private walkBack(weights: Float64Array, plain: number, total: number): Masses {
     const was = new Float64Array(this.causes.length);
     const is = new Float64Array(this.causes.length);
-    let ahead = new Float64Array(this.sets);
-    let back = new Float64Array(this.sets);
-    ahead[this.sets - 1] = 1;
+    const add = (cause: number, presentBefore: number, mass: number): void => {
+      if (presentBefore > 0) was[cause] = (was[cause] as number) + mass;
+      if (isNow(presentBefore)) is[cause] = (is[cause] as number) + mass;
+    };
+    this.causes.forEach(({ first, branches, explains }, cause) => {
+      if (explains) return;
+      const all = sumOf(weights, first, branches.length);
+      branches.forEach(({ presentBefore }, place) => {
+        add(cause, presentBefore, (total * (weights[first + place] as number)) / all);
+      });
+    });
 
-    for (let cause = this.causes.length - 1; cause >= 0; cause -= 1) {
-      const { first, branches, step } = this.causes[cause] as CauseLayout;
-      const from = step === undefined ? undefined : this.before[step];
-      const all = from ? 1 : sumOf(weights, first, branches.length);
-      if (from) back.fill(0);
-      for (let place = 0; place < branches.length; place += 1) {
-        const { bits, presentBefore } = branches[place] as Branch;
+    let ahead = this.accepted.slice();
+    let back = new Float64Array(ahead.length);
+    for (let step = this.walked.length - 1; step >= 0; step -= 1) {
+      const cause = this.walked[step] as number;
+      const { first, branches } = this.causes[cause] as CauseLayout;
+      const from = this.before[step] as Float64Array;
+      contract(ahead, from.length, this.bitLeaks);
+      ahead = ahead.subarray(0, from.length);
+      back = back.subarray(0, from.length);
+      startBack(back, ahead, branches, weights, first);
+      branches.forEach(({ bits, presentBefore }, place) => {
         const weight = weights[first + place] as number;
-        const mass = from
-          ? plain * this.pullBack(ahead, back, from, bits, weight)
-          : (total * weight) / all;
-        if (presentBefore > 0) was[cause] = (was[cause] as number) + mass;
-        if (isNow(presentBefore)) is[cause] = (is[cause] as number) + mass;
-      }
-      if (from) [ahead, back] = [back, ahead];
+        if (bits.length > 0) {
+          add(cause, presentBefore, plain * this.pullBack(ahead, back, from, bits, weight));
+        } else if (presentBefore > 0) {
+          add(cause, presentBefore, plain * weight * dot(ahead, from));
+        }
+      });
+      [ahead, back] = [back, ahead];
     }
     return { total, was, is };
   }
@@ -193,12 +233,10 @@ export class Reckoner {
     bits: Branch['bits'],
     weight: number,
   ): number {
-    let pulled = ahead;
-    if (bits.length > 0) {
-      pulled = this.scratch;
-      pulled.set(ahead);
-      for (const { bit, strength } of bits) pull(pulled, bit, strength);
-    }
+    const pulled = this.scratch[1].subarray(0, from.length);
+    bits.forEach(({ bit, strength }, turn) => {
+      pull(turn === 0 ? ahead : pulled, pulled, bit, strength);
+    });
     let mass = 0;
     for (let set = 0; set < pulled.length; set += 1) {
       const value = weight * (pulled[set] as number);
@@ -209,42 +247,50 @@ export class Reckoner {
   }
 }
 
-interface CauseLayout {
+function acceptedSets(
+  sets: number,
+  required: number,
+  failedTrials: readonly FailedTrial[],
+): Float64Array {
+  return Float64Array.from({ length: sets }, (_, set) => {
+    const has = (bit: number): boolean => (set & (1 << bit)) !== 0;
+    const explained = (set & required) === required;
+    return explained && failedTrials.every((trial) => has(trial.stillShown) || !has(trial.blamed))
+      ? 1
+      : 0;
+  });
+}
+
+export interface CauseLayout {
   /** Place of its first branch in the flat list. */
   readonly first: number;
   readonly branches: readonly Branch[];
-  /** Its turn among the causes that touch a shared positive; undefined for the others. */
-  readonly step: number | undefined;
+  /** It can explain something that others can explain too. */
+  readonly explains: boolean;
 }
 
-function isNow(presentBefore: number): boolean {
+/** Whether a branch says that the cause is there to this day. */
+export function isNow(presentBefore: number): boolean {
   return presentBefore === Number.POSITIVE_INFINITY;
+}
+
+/** The step back over the branches that explain nothing; the others are added by pulls. */
+function startBack(
+  back: Float64Array,
+  ahead: Float64Array,
+  branches: readonly Branch[],
+  weights: Float64Array,
+  first: number,
+): void {
+  let still = 0;
+  branches.forEach(({ bits }, place) => {
+    if (bits.length === 0) still += weights[first + place] as number;
+  });
+  for (let set = 0; set < back.length; set += 1) back[set] = still * (ahead[set] as number);
 }
 
 function sumOf(weights: Float64Array, first: number, count: number): number {
   let sum = 0;
   for (let place = first; place < first + count; place += 1) sum += weights[place] as number;
   return sum;
-}
-
-/** Moves mass from each set without the bit to the same set with it. */
-function push(mass: Float64Array, bit: number, strength: number): void {
-  const step = 1 << bit;
-  const half = mass.length >> 1;
-  for (let pair = 0; pair < half; pair += 1) {
-    const low = ((pair & -step) << 1) | (pair & (step - 1));
-    const value = mass[low] as number;
-    mass[low + step] = (mass[low + step] as number) + value * strength;
-    mass[low] = value * (1 - strength);
-  }
-}
-
-/** The transpose of {@link push}: what the mass ahead is worth, seen from before it. */
-function pull(ahead: Float64Array, bit: number, strength: number): void {
-  const step = 1 << bit;
-  const half = ahead.length >> 1;
-  for (let pair = 0; pair < half; pair += 1) {
-    const low = ((pair & -step) << 1) | (pair & (step - 1));
-    ahead[low] = (1 - strength) * (ahead[low] as number) + strength * (ahead[low + step] as number);
-  }
 }

@@ -37,16 +37,36 @@ function lookAtCheck(inspection: Inspection, path: string, check: CheckSource): 
       inspection.report('unknown-check', `${path} / requires`, required);
     }
   }
-  for (const cause of check.trialTreats ?? []) {
-    if (!inspection.causes.has(cause)) {
-      inspection.report('unknown-cause', `${path} / trialTreats`, cause);
-    }
-  }
+  if (check.trialTreats) lookAtTrial(inspection, path, check, check.trialTreats);
   for (const finding of check.findings) {
     inspection.range(`${path} / ${finding.id} / leak`, finding.leak, 0.00001, 0.5);
     inspection.trait(`${path} / ${finding.id} / applies`, finding.applies);
     if (finding.defines !== undefined && !inspection.causes.has(finding.defines)) {
       inspection.report('unknown-cause', `${path} / ${finding.id} / defines`, finding.defines);
+    }
+  }
+}
+
+/** A trial answers one question; its chance is worked out, so that no cause may link to it. */
+function lookAtTrial(
+  inspection: Inspection,
+  path: string,
+  { findings, needs }: CheckSource,
+  treats: readonly string[],
+): void {
+  for (const cause of treats) {
+    if (!inspection.causes.has(cause)) {
+      inspection.report('unknown-cause', `${path} / trialTreats`, cause);
+    }
+  }
+  if (findings.length > 1 || needs !== 'sews') {
+    inspection.report('trial-unclear', path, 'a trial sews and has one finding');
+  }
+  for (const cause of inspection.causes.values()) {
+    for (const { id } of findings) {
+      if (Object.values(cause.shows).some((shown) => shown.includes(id))) {
+        inspection.report('trial-linked', `${path} / ${id}`, cause.id);
+      }
     }
   }
 }

@@ -16,7 +16,7 @@ export const bobbin: Mechanism = {
       byPhone: true,
       applies: 'bobbin',
       shows: {
-        sure: ['bobbin-other-class', 'other-bobbin-cures'],
+        sure: ['bobbin-other-class'],
         often: ['jam', 'after-bobbin', 'found-bad'],
         some: ['nest', 'loops-top', 'loops-under', 'no-pickup', 'case-stutters', 'straight-bad'],
         few: ['rattle', 'bobbin-break', 'needle-break'],
@@ -32,7 +32,7 @@ export const bobbin: Mechanism = {
       byPhone: true,
       applies: 'magnet-case',
       shows: {
-        sure: ['bobbin-metal', 'other-bobbin-cures'],
+        sure: ['bobbin-metal'],
         often: ['loops-under', 'erratic', 'after-bobbin', 'found-top-under'],
         some: ['case-stutters'],
         few: ['loops-top', 'found-bobbin-top'],
@@ -49,7 +49,6 @@ export const bobbin: Mechanism = {
       applies: 'bobbin',
       shows: {
         sure: ['bobbin-reversed'],
-        usual: ['other-bobbin-cures'],
         often: ['after-bobbin'],
         some: ['loops-top'],
         few: ['loops-under', 'erratic', 'case-no-drag', 'nest'],
@@ -66,7 +65,6 @@ export const bobbin: Mechanism = {
       applies: 'bobbin',
       shows: {
         sure: ['bobbin-soft'],
-        usual: ['good-thread-cures', 'other-bobbin-cures'],
         often: ['erratic', 'case-stutters'],
         some: ['loops-top', 'bobbin-break', 'after-bobbin'],
         few: ['nest', 'found-bad'],
@@ -82,7 +80,7 @@ export const bobbin: Mechanism = {
       byPhone: false,
       applies: 'bobbin',
       shows: {
-        sure: ['bobbin-rough', 'other-bobbin-cures'],
+        sure: ['bobbin-rough'],
         often: ['erratic'],
         some: ['bobbin-break', 'case-stutters', 'loop-hangs', 'loops-under'],
         few: ['nest', 'top-break'],
@@ -99,8 +97,8 @@ export const bobbin: Mechanism = {
       applies: 'bobbin',
       shows: {
         sure: ['off-spring', 'case-no-drag'],
-        usual: ['loops-top', 'found-bobbin-top', 'other-bobbin-cures', 'stand-lies'],
-        often: ['after-bobbin', 'found-bad', 'good-thread-cures'],
+        usual: ['loops-top', 'found-bobbin-top', 'stand-lies'],
+        often: ['after-bobbin', 'found-bad'],
         few: ['nest', 'erratic'],
       },
     },

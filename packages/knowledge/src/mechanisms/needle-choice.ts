@@ -34,7 +34,7 @@ export const needleChoice: Mechanism = {
         sure: ['point-wrong'],
         usual: ['skip'],
         often: ['wander', 'knit'],
-        some: ['pop', 'new-needle-cures', 'fabric-rises', 'shred'],
+        some: ['pop', 'fabric-rises', 'shred'],
       },
     },
     {
@@ -47,9 +47,8 @@ export const needleChoice: Mechanism = {
       byPhone: true,
       shows: {
         sure: ['eye-too-small'],
-        usual: ['shred', 'top-break', 'good-thread-cures'],
+        usual: ['shred', 'top-break'],
         some: ['skip', 'thread-thick', 'after-thread'],
-        few: ['new-needle-cures'],
       },
     },
     {

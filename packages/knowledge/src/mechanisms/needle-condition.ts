@@ -16,7 +16,7 @@ export const needleCondition: Mechanism = {
       byPhone: true,
       shows: {
         sure: ['point-blunt'],
-        usual: ['needle-overdue', 'new-needle-cures'],
+        usual: ['needle-overdue'],
         often: ['skip', 'pop'],
         some: [
           'shred',
@@ -40,7 +40,6 @@ export const needleCondition: Mechanism = {
       byPhone: true,
       shows: {
         sure: ['needle-crooked'],
-        usual: ['new-needle-cures'],
         often: ['skip', 'needle-strike', 'needle-break', 'found-bad'],
         some: ['top-break', 'after-jam', 'found-skips', 'loop-missed'],
         few: ['shred', 'jam', 'rattle', 'nest'],
@@ -57,7 +56,6 @@ export const needleCondition: Mechanism = {
       byPhone: true,
       shows: {
         sure: ['needle-catches'],
-        usual: ['new-needle-cures'],
         often: ['shred', 'top-break'],
         some: ['skip', 'pop', 'after-jam', 'found-bad', 'loops-under', 'fabric-hurt'],
       },
@@ -72,7 +70,6 @@ export const needleCondition: Mechanism = {
       byPhone: true,
       shows: {
         sure: ['adhesive', 'needle-sticky'],
-        usual: ['new-needle-cures'],
         often: ['skip'],
         some: ['top-break', 'shred'],
       },

@@ -16,7 +16,7 @@ export const needleSeating: Mechanism = {
       byPhone: true,
       shows: {
         sure: ['skip', 'needle-wrong-way', 'loop-missed', 'found-bad', 'found-skips'],
-        usual: ['after-needle', 'new-needle-cures'],
+        usual: ['after-needle'],
         often: ['top-break'],
         some: ['shred', 'no-pickup', 'after-clean'],
         few: ['needle-break', 'nest', 'unthread'],
@@ -32,7 +32,7 @@ export const needleSeating: Mechanism = {
       byPhone: true,
       shows: {
         sure: ['needle-short-of-stop'],
-        usual: ['after-needle', 'new-needle-cures'],
+        usual: ['after-needle'],
         often: ['skip', 'needle-break', 'found-bad', 'found-skips'],
         some: ['needle-strike', 'loop-missed', 'after-clean'],
         few: ['jam', 'no-pickup', 'top-break'],
@@ -51,7 +51,6 @@ export const needleSeating: Mechanism = {
         sure: ['needle-off-square'],
         usual: ['skip', 'one-needle-only'],
         often: ['top-break', 'shred', 'after-needle', 'loop-missed', 'found-bad'],
-        some: ['new-needle-cures'],
         few: ['needle-break'],
       },
     },
@@ -65,7 +64,6 @@ export const needleSeating: Mechanism = {
       byPhone: true,
       shows: {
         sure: ['clamp-slack'],
-        usual: ['new-needle-cures'],
         often: ['needle-break', 'after-needle'],
         some: ['skip', 'needle-strike', 'wander', 'rattle'],
       },
@@ -94,7 +92,7 @@ export const needleSeating: Mechanism = {
       byPhone: true,
       shows: {
         sure: ['system-wrong'],
-        usual: ['skip', 'new-needle-cures'],
+        usual: ['skip'],
         often: ['after-needle', 'loop-missed', 'found-bad', 'found-skips'],
         some: ['needle-strike', 'needle-break', 'no-pickup'],
         few: ['jam'],

@@ -62,7 +62,6 @@ export const plate: Mechanism = {
       fixMinutes: 1,
       byPhone: true,
       shows: {
-        sure: ['paper-cures'],
         usual: ['fine-work'],
         some: ['skip', 'jam', 'nest-start', 'wander'],
         few: ['nest', 'fabric-rises'],

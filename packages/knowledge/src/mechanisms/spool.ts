@@ -17,10 +17,9 @@ export const spool: Mechanism = {
       shows: {
         sure: ['cap-small', 'cap-tight', 'cap-far'],
         usual: ['top-break'],
-        often: ['erratic', 'spool-catches', 'good-thread-cures'],
+        often: ['erratic', 'spool-catches'],
         some: ['needle-break', 'drags-up', 'needle-strike'],
         few: ['jam', 'skip'],
-        rare: ['rethread-cures'],
       },
     },
     {
@@ -33,7 +32,7 @@ export const spool: Mechanism = {
       byPhone: true,
       shows: {
         sure: ['spool-rough'],
-        usual: ['erratic', 'spool-catches', 'good-thread-cures'],
+        usual: ['erratic', 'spool-catches'],
         often: ['top-break'],
         some: ['needle-break', 'drags-up', 'needle-strike'],
         few: ['jam'],

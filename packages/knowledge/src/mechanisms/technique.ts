@@ -59,7 +59,7 @@ export const technique: Mechanism = {
       shows: {
         sure: ['fabric-rises'],
         usual: ['skip', 'free-motion'],
-        some: ['shred', 'top-break', 'knit', 'erratic', 'paper-cures', 'loop-missed'],
+        some: ['shred', 'top-break', 'knit', 'erratic', 'loop-missed'],
         few: ['loops-under', 'nest', 'loops-top'],
       },
     },
@@ -119,7 +119,6 @@ export const technique: Mechanism = {
       byPhone: true,
       applies: 'embroidery',
       shows: {
-        usual: ['known-design-good'],
         often: ['top-break'],
         some: ['shred'],
         few: ['needle-break'],

@@ -15,7 +15,7 @@ export const tension: Mechanism = {
       fixMinutes: 1,
       byPhone: true,
       shows: {
-        sure: ['mid-cures', 'found-bobbin-top'],
+        sure: ['found-bobbin-top'],
         usual: ['dial-high'],
         often: ['top-break', 'loops-top', 'found-bad'],
         few: ['shred', 'skip', 'needle-break'],
@@ -30,7 +30,7 @@ export const tension: Mechanism = {
       fixMinutes: 1,
       byPhone: true,
       shows: {
-        sure: ['mid-cures', 'found-top-under'],
+        sure: ['found-top-under'],
         usual: ['loops-under', 'dial-low', 'underside-straight'],
         often: ['found-bad'],
         some: ['nest'],

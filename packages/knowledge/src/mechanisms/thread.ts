@@ -15,7 +15,7 @@ export const thread: Mechanism = {
       fixMinutes: 0.5,
       byPhone: true,
       shows: {
-        sure: ['thread-bad', 'good-thread-cures'],
+        sure: ['thread-bad'],
         usual: ['top-break'],
         often: ['erratic'],
         some: ['shred', 'thread-unknown', 'after-thread'],
@@ -32,7 +32,6 @@ export const thread: Mechanism = {
       fixMinutes: 0.5,
       byPhone: true,
       shows: {
-        sure: ['good-thread-cures'],
         usual: ['thread-thick', 'eye-too-small'],
         often: ['shred', 'top-break', 'after-thread'],
         some: ['skip', 'jam', 'loops-under', 'thread-unknown', 'loop-hangs'],
@@ -49,7 +48,7 @@ export const thread: Mechanism = {
       fixMinutes: 0.5,
       byPhone: true,
       shows: {
-        sure: ['thread-differs', 'good-thread-cures'],
+        sure: ['thread-differs'],
         some: ['loops-under', 'loops-top', 'top-break', 'after-thread'],
         few: ['bobbin-break', 'dial-high'],
       },

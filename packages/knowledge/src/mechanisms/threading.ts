@@ -16,12 +16,12 @@ export const threading: Mechanism = {
       fixMinutes: 1.5,
       byPhone: true,
       shows: {
-        sure: ['outside-discs', 'no-grip', 'rethread-cures', 'found-bad', 'found-top-under'],
-        usual: ['nest', 'loops-under', 'good-thread-cures', 'underside-straight'],
+        sure: ['outside-discs', 'no-grip', 'found-bad', 'found-top-under'],
+        usual: ['nest', 'loops-under', 'underside-straight'],
         often: ['no-rise', 'after-thread', 'held'],
         some: ['jam'],
         few: ['erratic', 'dial-high', 'straight-bad', 'needle-break'],
-        rare: ['top-break', 'new-needle-cures'],
+        rare: ['top-break'],
       },
     },
     {
@@ -33,8 +33,8 @@ export const threading: Mechanism = {
       fixMinutes: 1.5,
       byPhone: true,
       shows: {
-        sure: ['nest', 'off-takeup', 'rethread-cures', 'found-bad'],
-        usual: ['jam', 'found-top-under', 'good-thread-cures', 'held'],
+        sure: ['nest', 'off-takeup', 'found-bad'],
+        usual: ['jam', 'found-top-under', 'held'],
         often: ['loops-under', 'after-thread'],
         some: ['needle-break', 'after-jam', 'rattle'],
         few: ['top-break', 'straight-bad'],
@@ -50,7 +50,6 @@ export const threading: Mechanism = {
       byPhone: true,
       shows: {
         sure: ['off-guide'],
-        usual: ['rethread-cures', 'good-thread-cures'],
         often: ['top-break', 'found-bad', 'after-thread'],
         some: ['skip', 'erratic', 'drags-up', 'needle-break'],
         few: ['shred', 'loops-under', 'found-skips', 'straight-bad'],
@@ -66,7 +65,7 @@ export const threading: Mechanism = {
       byPhone: false,
       shows: {
         sure: ['off-check-spring'],
-        often: ['loops-under', 'straight-bad', 'rethread-cures', 'found-bad'],
+        often: ['loops-under', 'straight-bad', 'found-bad'],
         some: ['skip', 'erratic', 'zigzag-top-under', 'found-top-under', 'after-thread'],
         few: ['nest'],
       },
@@ -96,7 +95,7 @@ export const threading: Mechanism = {
       byPhone: true,
       shows: {
         sure: ['eye-wrong-side'],
-        often: ['skip', 'rethread-cures', 'found-bad'],
+        often: ['skip', 'found-bad'],
         some: ['top-break', 'shred'],
       },
     },

@@ -1,10 +1,9 @@
-import { assess, proposeChecks, type TicketEvent, ticketOf } from '@nodo/contract';
-import { type CheckProposal, type FindingWeight, weighFindings } from '@nodo/core';
-import { modelOf } from '@nodo/knowledge';
+import { assess, planTicket, type TicketEvent, ticketOf } from '@nodo/contract';
+import { type FindingWeight, weighFindings } from '@nodo/core';
+import { modelOf, type Planned } from '@nodo/knowledge';
 import { expose } from 'comlink';
 
-export interface Plan {
-  readonly proposals: readonly CheckProposal[];
+export interface Plan extends Planned {
   /** For the likeliest causes, what speaks for and against them. */
   readonly reasons: ReadonlyMap<string, readonly FindingWeight[]>;
 }
@@ -17,10 +16,10 @@ const planner = {
   plan(id: string, events: readonly TicketEvent[]): Plan {
     const ticket = ticketOf(id, events);
     const model = modelOf(ticket.intake?.family ?? '');
-    if (!model) return { proposals: [], reasons: new Map() };
+    if (!model) throw new Error(`no tables for the family of ticket ${id}`);
     const assessment = assess(ticket, model);
     return {
-      proposals: proposeChecks(ticket, model, assessment),
+      ...planTicket(ticket, model, assessment),
       reasons: weighFindings(
         model.network,
         assessment.evidence,

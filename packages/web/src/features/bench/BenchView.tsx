@@ -1,4 +1,12 @@
-import { assess, mayRecord, mayWorkAtBench, type Person, type Session } from '@nodo/contract';
+import {
+  assess,
+  mayRecord,
+  mayWorkAtBench,
+  NOTHING_DEFERRED,
+  type Person,
+  putOff,
+  type Session,
+} from '@nodo/contract';
 import { modelOf } from '@nodo/knowledge';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -59,7 +67,7 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
   const send = useRecord(ticket, session);
   const people = usePeopleById();
   const [choice, setChoice] = useState<Choice>();
-  const [deferred, setDeferred] = useState<ReadonlySet<string>>(new Set());
+  const [deferred, setDeferred] = useState(NOTHING_DEFERRED);
   const [elseOpen, setElseOpen] = useState(false);
   const { role } = session.person;
   const mayWork = mayWorkAtBench(role);
@@ -101,7 +109,7 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
             onChoose={setChoice}
             deferred={deferred}
             onDefer={(what) => {
-              setDeferred(new Set([...deferred, what]));
+              setDeferred(putOff(deferred, what));
               setChoice(undefined);
             }}
             onSomethingElse={() => setElseOpen(true)}

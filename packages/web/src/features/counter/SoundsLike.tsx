@@ -1,6 +1,5 @@
-import { withinReach } from '@nodo/contract';
 import { posterior } from '@nodo/core';
-import type { FamilyModel } from '@nodo/knowledge';
+import { evidenceOf, type FamilyModel, withinReach } from '@nodo/knowledge';
 import { useMemo } from 'react';
 import { m, write } from '../../messages/index.ts';
 
@@ -23,7 +22,7 @@ export function SoundsLike({
       ...Object.entries(context).map(([finding, answer]) => reading(finding, answer === 'yes')),
     ].filter(({ finding }) => model.findings.has(finding));
     const { kept } = withinReach(readings, model);
-    const { beliefs } = posterior(model.network, { readings: kept, treatments: [] });
+    const { beliefs } = posterior(model.network, evidenceOf(model, kept, []));
     return [...beliefs].sort((a, b) => b.is - a.is).slice(0, SHOWN);
   }, [model, complaint, context]);
 

@@ -1,4 +1,4 @@
-import type { ChanceBand } from '@nodo/core';
+import type { ChanceBand, WeightBand } from '@nodo/core';
 import type { Hazard, Standing } from '@nodo/knowledge';
 
 const chanceWords: Readonly<Record<ChanceBand, string>> = {
@@ -46,13 +46,16 @@ export const bench = {
       'Two people saw different things, so it counts as not asked until a third or the lead looks:',
   },
   step: {
-    check: 'Next check',
     chosen: 'The check you chose',
-    duty: 'Owed before closing',
+    because: {
+      worth: 'Next check',
+      sweep: 'Next in the full sweep',
+      duty: 'Owed before closing',
+    },
     repair: 'Put it right',
     cause: 'The cause you chose',
     minutes: 'min',
-    clearsUp: (share: string) => `clears up ${share} of the doubt`,
+    saves: (minutes: string) => `stands to save ${minutes} min`,
     opens: (what: string) => `opens: ${what}`,
     tools: (tools: string) => `At hand: ${tools}`,
     reckoning: 'Reckoning which check is worth its minutes',
@@ -82,7 +85,7 @@ export const bench = {
     wasChance: (was: string, is: string) => `was present ${was}, is present now ${is}`,
     finds: 'Checks that show it',
     speaks: 'What speaks for and against it',
-    weight: (size: 'strong' | 'clear' | 'slight', forIt: boolean) =>
+    weight: (size: WeightBand, forIt: boolean) =>
       `${{ strong: 'strongly', clear: 'clearly', slight: 'a little' }[size]} ${forIt ? 'for' : 'against'}`,
     readyTitle: 'Ready to tie the knot',
     ready: (risk: string) =>

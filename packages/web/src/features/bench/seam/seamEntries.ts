@@ -1,5 +1,6 @@
-import { type Assessment, INTERVIEWS, type Ticket, type TicketEvent } from '@nodo/contract';
+import type { Assessment, Ticket, TicketEvent } from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
+import { INTERVIEWS } from '@nodo/knowledge';
 import { m } from '../../../messages/index.ts';
 import type { ShownTicket } from '../useShownTicket.ts';
 import { lowerFirst } from '../words.ts';

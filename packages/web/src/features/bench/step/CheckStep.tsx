@@ -1,6 +1,6 @@
-import { checkMinutes, gatesUnmet, type Ticket } from '@nodo/contract';
+import { gatesUnmet, type Ticket } from '@nodo/contract';
 import { type CauseBelief, type CheckProposal, openingChain } from '@nodo/core';
-import type { FamilyCheck, FamilyModel } from '@nodo/knowledge';
+import { checkMinutes, type FamilyCheck, type FamilyModel, isWorthIt } from '@nodo/knowledge';
 import { TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { MachineDrawing } from '../../../drawing/MachineDrawing.tsx';
@@ -19,8 +19,6 @@ interface CheckStepProps {
   readonly model: FamilyModel;
   /** What the planner says of it; undefined for a check that a person chose. */
   readonly proposal: CheckProposal | undefined;
-  /** Sum of the causes' uncertainty now, to tell a share of. Bits. */
-  readonly doubt: number;
   /** All causes, the likeliest first. */
   readonly beliefs: readonly CauseBelief[];
   readonly record: RecordEntry;
@@ -31,10 +29,9 @@ interface CheckStepProps {
 
 /** One check: what to do, what must be opened for it, and its answers as big buttons. */
 export function CheckStep(props: CheckStepProps) {
-  const { check, heading, ticket, model, proposal, doubt } = props;
-  const minutes = checkMinutes(ticket, model, check);
+  const { check, heading, ticket, model, proposal } = props;
+  const minutes = checkMinutes(model, ticket.open, check);
   const toOpen = openingChain(model.access, ticket.open, check.access);
-  const share = proposal && doubt > 0 ? proposal.bits / doubt : 0;
   return (
     <div className="flex flex-col gap-x-8 gap-y-4 xl:flex-row">
       <div className="min-w-0 flex-1">
@@ -47,7 +44,9 @@ export function CheckStep(props: CheckStepProps) {
             <strong className="font-mono text-ink">{write.minutes(minutes)}</strong>{' '}
             {m.bench.step.minutes} <StandingMark standing="common-practice" />
           </span>
-          {share >= 0.005 && <span>{m.bench.step.clearsUp(write.percent(share))}</span>}
+          {proposal && isWorthIt(proposal) && (
+            <span>{m.bench.step.saves(write.minutes(proposal.gain))}</span>
+          )}
           {toOpen.length > 0 && (
             <span>
               {m.bench.step.opens(toOpen.map(({ title }) => lowerFirst(title)).join(', '))}
@@ -84,6 +83,7 @@ function WhyThis({ check, model, beliefs }: Pick<CheckStepProps, 'check' | 'mode
   const findings = new Set(check.findings.map(({ id }) => id));
   const touched = beliefs
     .filter(({ cause }) => {
+      if (check.trialTreats?.includes(cause)) return true;
       const { sure = [], usual = [], often = [] } = model.causes.get(cause)?.shows ?? {};
       return [...sure, ...usual, ...often].some((finding) => findings.has(finding));
     })

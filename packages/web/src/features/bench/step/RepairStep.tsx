@@ -1,6 +1,7 @@
-import { INTERVIEWS, type Ticket } from '@nodo/contract';
-import type { CauseBelief, FindingWeight } from '@nodo/core';
+import type { Ticket } from '@nodo/contract';
+import { type CauseBelief, type FindingWeight, weightBand } from '@nodo/core';
 import type { ActionSource, FamilyModel } from '@nodo/knowledge';
+import { INTERVIEWS } from '@nodo/knowledge';
 import { useState } from 'react';
 import { m, write } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
@@ -92,16 +93,21 @@ function Reasons({
   readonly model: FamilyModel;
   readonly weights: readonly FindingWeight[] | undefined;
 }) {
-  const told = (weights ?? []).filter(({ weight }) => Math.abs(weight) >= SLIGHT).slice(0, 6);
+  const told = (weights ?? [])
+    .flatMap((reading) => {
+      const size = weightBand(reading.weight);
+      return size === undefined ? [] : [{ ...reading, size }];
+    })
+    .slice(0, 6);
   if (told.length === 0) return null;
   return (
     <section className="mt-6">
       <h2 className="mb-1 text-sm font-semibold text-quiet">{m.bench.step.speaks}</h2>
       <ul>
-        {told.map(({ finding, epoch, present, weight }) => (
+        {told.map(({ finding, epoch, present, weight, size }) => (
           <li key={`${finding} ${epoch}`} className="flex gap-3">
             <span className="w-36 shrink-0 text-quiet">
-              {m.bench.step.weight(sizeOf(weight), weight > 0)}
+              {m.bench.step.weight(size, weight > 0)}
             </span>
             {findingWords(model, finding, present)}
           </li>
@@ -109,16 +115,6 @@ function Reasons({
       </ul>
     </section>
   );
-}
-
-/** Odds of 2, 5 and 20 to 1, as natural logarithms. */
-const SLIGHT = 0.7;
-const CLEAR = 1.6;
-const STRONG = 3;
-
-function sizeOf(weight: number): 'strong' | 'clear' | 'slight' {
-  const size = Math.abs(weight);
-  return size >= STRONG ? 'strong' : size >= CLEAR ? 'clear' : 'slight';
 }
 
 function CauseChecks({
@@ -173,7 +169,7 @@ export function ActionStep({
   const offered: ActionSource[] = actions.flatMap((id) => model.actions.get(id) ?? []);
   return (
     <div className="max-w-2xl">
-      <p className="text-sm font-semibold text-quiet">{m.bench.step.duty}</p>
+      <p className="text-sm font-semibold text-quiet">{m.bench.step.because.duty}</p>
       <h1 className="mt-1 text-3xl leading-tight font-bold text-balance" id="step-title">
         {known?.text}
       </h1>

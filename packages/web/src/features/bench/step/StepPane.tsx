@@ -1,5 +1,10 @@
-import { type Assessment, type NextStep, nextStep, type Ticket } from '@nodo/contract';
-import { totalDoubt } from '@nodo/core';
+import {
+  type Assessment,
+  type Deferred,
+  type NextStep,
+  nextStep,
+  type Ticket,
+} from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
 import { useMemo } from 'react';
 import { m } from '../../../messages/index.ts';
@@ -27,8 +32,8 @@ interface StepPaneProps {
   readonly planFailed: boolean;
   readonly choice: Choice | undefined;
   readonly onChoose: (choice: Choice | undefined) => void;
-  readonly deferred: ReadonlySet<string>;
-  readonly onDefer: (id: string) => void;
+  readonly deferred: Deferred;
+  readonly onDefer: (what: { readonly check: string } | { readonly cause: string }) => void;
   readonly onSomethingElse: () => void;
   readonly record: RecordEntry;
   readonly mayFind: boolean;
@@ -39,15 +44,7 @@ interface StepPaneProps {
 export function StepPane(props: StepPaneProps) {
   const { ticket, model, assessment, plan, choice, onChoose, deferred } = props;
   const step = useMemo(
-    () =>
-      plan &&
-      nextStep(
-        ticket,
-        model,
-        withoutDeferredCauses(assessment, deferred),
-        plan.proposals,
-        deferred,
-      ),
+    () => plan && nextStep(ticket, model, assessment, plan, deferred),
     [ticket, model, assessment, plan, deferred],
   );
   if (ticket.status !== 'open') return <ClosedStep {...props} />;
@@ -69,15 +66,6 @@ function checkOf(step: NextStep | undefined): string | undefined {
   return step?.kind === 'check' ? step.check : undefined;
 }
 
-/** A cause that was put off is not proposed for repair again on this screen. */
-function withoutDeferredCauses(assessment: Assessment, deferred: ReadonlySet<string>): Assessment {
-  if (deferred.size === 0) return assessment;
-  return {
-    ...assessment,
-    beliefs: assessment.beliefs.filter(({ cause }) => !deferred.has(`cause:${cause}`)),
-  };
-}
-
 function StepBody(props: StepPaneProps & { readonly step: NextStep | undefined }) {
   const { step, choice, model, plan, assessment, onChoose, onDefer } = props;
   const { ticket, record, mayFind, mayWork } = props;
@@ -94,8 +82,7 @@ function StepBody(props: StepPaneProps & { readonly step: NextStep | undefined }
         heading={heading}
         ticket={ticket}
         model={model}
-        proposal={plan?.proposals.find((proposal) => proposal.check === id)}
-        doubt={totalDoubt(assessment.beliefs)}
+        proposal={plan?.checks.find((proposal) => proposal.check === id)}
         beliefs={assessment.beliefs}
         record={record}
         mayFind={mayFind}
@@ -116,7 +103,7 @@ function StepBody(props: StepPaneProps & { readonly step: NextStep | undefined }
       record={record}
       mayWork={mayWork}
       onChooseCheck={chooseCheck}
-      onLookFurther={proposed ? () => onDefer(`cause:${cause}`) : undefined}
+      onLookFurther={proposed ? () => onDefer({ cause }) : undefined}
     />
   );
 
@@ -129,7 +116,7 @@ function StepBody(props: StepPaneProps & { readonly step: NextStep | undefined }
     return props.planFailed ? <PlanFailed {...props} /> : <Sewing label={words.reckoning} />;
   switch (step.kind) {
     case 'check':
-      return checkStep(step.check, step.because === 'duty' ? words.duty : words.check);
+      return checkStep(step.check, words.because[step.because]);
     case 'repair':
       return repairStep(step.cause, words.repair, true);
     case 'action':
@@ -179,7 +166,7 @@ function WaysOut({
 }) {
   const words = m.bench.step;
   const cannotTell = () => check && record('could-not-tell', { check });
-  const notNow = () => check && onDefer(check);
+  const notNow = () => check && onDefer({ check });
   useDigitKeys({
     0: () => mayFind && cannotTell(),
     n: notNow,

@@ -1,0 +1,54 @@
+import { availableParallelism } from 'node:os';
+import { Worker } from 'node:worker_threads';
+import type { Job, Result } from './compare.ts';
+
+/** Lockstitch household machines; heads for embroidery and loopers are other trades. */
+const HOUSEHOLD = [
+  'drop-in',
+  'drop-in-magnet',
+  'front-loading',
+  'side-needle',
+  'straight-fast',
+  'mini',
+] as const;
+
+/** The ways that are compared once, on one family and fewer machines. */
+const OTHER_WAYS = ['repairs-only', 'information'] as const;
+const MACHINES_FOR_OTHER_WAYS = 150;
+
+/** Every run that `npm run bench -- planner` makes. */
+export function plannerJobs(machines: number): readonly Job[] {
+  const main = HOUSEHOLD.flatMap((family) =>
+    [false, true].flatMap((moved) =>
+      ['value', 'sweep'].map((way) => ({ family, moved, way, machines })),
+    ),
+  );
+  const others = ['value', ...OTHER_WAYS].map((way) => ({
+    family: 'drop-in',
+    moved: false,
+    way,
+    machines: Math.min(machines, MACHINES_FOR_OTHER_WAYS),
+  }));
+  return [...main, ...others];
+}
+
+/** Runs the jobs on all processors; tells each result as it comes. */
+export async function runPlannerJobs(
+  jobs: readonly Job[],
+  workerFile: string,
+  tell: (result: Result) => void,
+): Promise<void> {
+  const left = [...jobs];
+  const lane = async (): Promise<void> => {
+    for (let job = left.shift(); job; job = left.shift()) tell(await runOne(job, workerFile));
+  };
+  await Promise.all(Array.from({ length: availableParallelism() }, lane));
+}
+
+function runOne(job: Job, workerFile: string): Promise<Result> {
+  return new Promise((resolve, reject) => {
+    const worker = new Worker(workerFile, { workerData: job });
+    worker.once('message', resolve);
+    worker.once('error', reject);
+  });
+}

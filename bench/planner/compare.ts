@@ -1,0 +1,137 @@
+import { seeded } from '@nodo/core';
+import {
+  COMEBACK_MINUTES,
+  type FamilyModel,
+  isWorthIt,
+  modelOf,
+  planNext,
+  SURE_ENOUGH,
+} from '@nodo/knowledge';
+import { drawTruth, generatorOf, type Truth } from './truth.ts';
+import { type Choose, everythingKnown, type Walk, walk } from './walk.ts';
+
+const ways: Readonly<Record<string, Choose>> = {
+  /** What the product proposes: minutes saved, of repairs and of comebacks, per minute. */
+  value: (model, situation) => planNext(model, situation).checks.find(isWorthIt)?.check,
+  /** The same without the comebacks. */
+  'repairs-only': (model, situation) => {
+    const worth = planNext(model, situation)
+      .checks.map((proposal) => ({
+        ...proposal,
+        perMinute:
+          (proposal.gain - COMEBACK_MINUTES * proposal.risk) / Math.max(0.1, proposal.minutes),
+      }))
+      .filter(({ perMinute }) => perMinute > 1);
+    return worth.sort((a, b) => b.perMinute - a.perMinute)[0]?.check;
+  },
+  /** Bits per minute, as long as something is worth its minutes. */
+  information: (model, situation) => {
+    const worth = planNext(model, situation).checks.filter(isWorthIt);
+    return worth.sort((a, b) => b.bits / b.minutes - a.bits / a.minutes)[0]?.check;
+  },
+  /** Everything in the order of the full sweep. */
+  sweep: (model, situation) =>
+    [...model.checks.values()]
+      .filter(({ id, sweep }) => sweep !== undefined && !situation.standing(id).done)
+      .sort((a, b) => (a.sweep ?? 0) - (b.sweep ?? 0))[0]?.id,
+};
+
+export interface Job {
+  readonly family: string;
+  /** Strengths of the truth moved against those of the first edition. */
+  readonly moved: boolean;
+  readonly way: string;
+  readonly machines: number;
+}
+
+export interface Result extends Job {
+  readonly medianMinutes: number;
+  readonly meanMinutes: number;
+  readonly p90Minutes: number;
+  /** Present causes that ended at .9 or above, over those that could with every check done. */
+  readonly confirmedOfCeiling: number;
+  /** Causes at .9 or above that were not there, per machine. */
+  readonly falsePerCase: number;
+  readonly brier: number;
+  /** Greatest gap between told and true in the tenths that have 50 cases or more. */
+  readonly worstReliabilityGap: number;
+}
+
+const SEED = 20_251;
+
+/** One way of searching on one family's machines: the same machines for every way. */
+export function compare(job: Job): Result {
+  const model = modelOf(job.family);
+  const choose = ways[job.way];
+  if (!model || !choose) throw new Error(`no such bench: ${job.family} ${job.way}`);
+  const generator = generatorOf(job.family, job.moved);
+  const draw = seeded(SEED);
+  const walks = Array.from({ length: job.machines }, () => {
+    const truth = drawTruth(generator, draw);
+    return { truth, walked: walk(truth, model, choose) };
+  });
+  const minutes = walks.map(({ walked }) => walked.minutes).sort((a, b) => a - b);
+  const at = (share: number): number => minutes[Math.floor(share * minutes.length)] ?? Number.NaN;
+  return {
+    ...job,
+    medianMinutes: rounded(at(0.5), 1),
+    meanMinutes: rounded(minutes.reduce((sum, each) => sum + each, 0) / minutes.length, 1),
+    p90Minutes: rounded(at(0.9), 1),
+    ...confirmations(walks, model),
+    ...calibration(walks),
+  };
+}
+
+interface Walked {
+  readonly truth: Truth;
+  readonly walked: Walk;
+}
+
+function confirmations(walks: readonly Walked[], model: FamilyModel) {
+  let confirmed = 0;
+  let ceiling = 0;
+  let falsely = 0;
+  for (const { truth, walked } of walks) {
+    const known = everythingKnown(truth, model);
+    for (const cause of truth.causes) {
+      if ((walked.beliefs.get(cause) ?? 0) >= SURE_ENOUGH) confirmed += 1;
+      if ((known.get(cause) ?? 0) >= SURE_ENOUGH) ceiling += 1;
+    }
+    for (const [cause, belief] of walked.beliefs) {
+      if (belief >= SURE_ENOUGH && !truth.causes.has(cause)) falsely += 1;
+    }
+  }
+  return {
+    confirmedOfCeiling: rounded(confirmed / ceiling, 3),
+    falsePerCase: rounded(falsely / walks.length, 3),
+  };
+}
+
+const ENOUGH_CASES = 50;
+
+/** Source of the score: Brier, Monthly Weather Review 78 (1950). */
+function calibration(walks: readonly Walked[]) {
+  const tenths = Array.from({ length: 10 }, () => ({ cases: 0, told: 0, there: 0 }));
+  let squares = 0;
+  let cases = 0;
+  for (const { truth, walked } of walks) {
+    for (const [cause, belief] of walked.beliefs) {
+      const there = truth.causes.has(cause) ? 1 : 0;
+      squares += (belief - there) ** 2;
+      cases += 1;
+      const tenth = tenths[Math.min(9, Math.floor(belief * 10))];
+      if (!tenth) continue;
+      tenth.cases += 1;
+      tenth.told += belief;
+      tenth.there += there;
+    }
+  }
+  const gaps = tenths
+    .filter((tenth) => tenth.cases >= ENOUGH_CASES)
+    .map(({ cases: count, told, there }) => Math.abs(told - there) / count);
+  return { brier: rounded(squares / cases, 4), worstReliabilityGap: rounded(Math.max(...gaps), 3) };
+}
+
+function rounded(value: number, digits: number): number {
+  return Number(value.toFixed(digits));
+}

@@ -1,0 +1,14 @@
+/**
+ * A small seeded generator of numbers from 0 (included) to 1 (excluded), so that what was
+ * drawn can be drawn again. Mulberry32, 32 bits of state: good enough for sampling, not for
+ * secrets.
+ */
+export function seeded(seed: number): () => number {
+  let state = seed | 0;
+  return () => {
+    state = (state + 0x6d2b79f5) | 0;
+    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
+    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
+    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
+  };
+}

@@ -1,0 +1,13 @@
+export function sum(values: Float64Array): number {
+  let total = 0;
+  for (const value of values) total += value;
+  return total;
+}
+
+export function dot(a: Float64Array, b: Float64Array): number {
+  let total = 0;
+  for (let place = 0; place < a.length; place += 1) {
+    total += (a[place] as number) * (b[place] as number);
+  }
+  return total;
+}

@@ -1,0 +1,100 @@
+import { CoreFault } from '../fault.ts';
+import type { Network } from './network.ts';
+import { productPerState, STATES_DRAWN, type States } from './states.ts';
+import { type TrialQuestion, trialFactors } from './trial.ts';
+
+/** What a check answers: findings of a look, all at once, or the outcome of a trial. */
+export type Question =
+  | { readonly kind: 'look'; readonly findings: readonly string[] }
+  | { readonly kind: 'trial'; readonly trial: TrialQuestion };
+
+/** One answer that a check can give. */
+export interface Outcome {
+  readonly chance: number;
+  /** Per state of {@link States}: P(state and this outcome). Adds up to `chance`. */
+  readonly masses: Float64Array;
+}
+
+/**
+ * Answers rarer than a few draws in {@link STATES_DRAWN} are not followed: what so few draws
+ * say is chance, and would be taken for knowledge.
+ */
+const NEGLIGIBLE_OUTCOME = 4 / STATES_DRAWN;
+
+/**
+ * Everything that a check can answer, with what each answer leaves of the states. An answer
+ * rarer than {@link NEGLIGIBLE_OUTCOME} is not told apart from its opposite.
+ * @throws CoreFault `unknown-id`.
+ */
+export function outcomesOf(
+  network: Network,
+  states: States,
+  question: Question,
+): readonly Outcome[] {
+  let outcomes: readonly Outcome[] = [{ chance: 1, masses: states.chances }];
+  for (const yes of yesChances(network, states, question)) {
+    outcomes = outcomes.flatMap((outcome) => split(outcome, yes));
+  }
+  return outcomes;
+}
+
+function split({ chance, masses }: Outcome, yes: Float64Array): readonly Outcome[] {
+  const seen = new Float64Array(masses.length);
+  let sumSeen = 0;
+  for (let state = 0; state < masses.length; state += 1) {
+    const mass = (masses[state] as number) * (yes[state] as number);
+    seen[state] = mass;
+    sumSeen += mass;
+  }
+  const rest = chance - sumSeen;
+  if (sumSeen < NEGLIGIBLE_OUTCOME) return [{ chance, masses }];
+  if (rest < NEGLIGIBLE_OUTCOME) return [{ chance: sumSeen, masses: seen }];
+  const not = masses.map((mass, state) => mass - (seen[state] as number));
+  return [
+    { chance: sumSeen, masses: seen },
+    { chance: rest, masses: not },
+  ];
+}
+
+/** Per finding (or for the trial), the chance of "yes" in each state. */
+function yesChances(network: Network, states: States, question: Question): readonly Float64Array[] {
+  if (question.kind === 'trial') {
+    const { quiet, leak, quietOf, treated } = trialFactors(network, question.trial);
+    const silent = productPerState(states, quietOf, quiet);
+    const innocent = productPerState(
+      states,
+      treated.map((taken) => (taken ? 0 : 1)),
+    );
+    return [silent.map((chance, state) => chance * (innocent[state] === 0 ? 1 : leak))];
+  }
+  return question.findings.map((id) => {
+    const finding = network.findingIndex.get(id);
+    if (finding === undefined) throw new CoreFault('unknown-id', { id });
+    const silences = new Float64Array(network.causes.length).fill(1);
+    for (const cause of network.parents[finding] ?? []) {
+      const link = network.shows[cause]?.find((shows) => shows.finding === finding);
+      silences[cause] = 1 - (link?.strength ?? 0);
+    }
+    const silent = productPerState(states, silences, 1 - (network.findings[finding]?.leak ?? 0));
+    return silent.map((chance) => 1 - chance);
+  });
+}
+
+/** Per cause, the mass of the states in which it is present. */
+export function presentMasses(
+  { causes, starts }: States,
+  masses: Float64Array,
+  count: number,
+): Float64Array {
+  const present = new Float64Array(count);
+  for (let state = 0; state < masses.length; state += 1) {
+    const mass = masses[state] as number;
+    if (mass === 0) continue;
+    const end = starts[state + 1] as number;
+    for (let at = starts[state] as number; at < end; at += 1) {
+      const cause = causes[at] as number;
+      present[cause] = (present[cause] as number) + mass;
+    }
+  }
+  return present;
+}

@@ -1,0 +1,77 @@
+import { TREATMENT_SUCCESS } from './evidence.ts';
+import { dot, sum } from './masses.ts';
+import { presentMasses } from './outcomes.ts';
+import { expectedRepairMinutes, repairOrder } from './repairCost.ts';
+import { productPerState, type States } from './states.ts';
+
+/** What the planner weighs checks against. */
+export interface Stakes {
+  /** Per cause, in the network's order: fix, opening and closing for it, and the sew-out after. */
+  readonly repairMinutes: readonly number[];
+  /** Per cause: chance that, present, it shows none of the reported complaints. */
+  readonly quiet: readonly number[];
+  /** From this chance on a cause counts as found and is put right. */
+  readonly sureEnough: number;
+  /** What a machine that comes back with its complaint costs. */
+  readonly comebackMinutes: number;
+}
+
+/** What is left to pay when nothing more is looked at. */
+export interface Left {
+  /** Expected minutes of repairing without another look. */
+  readonly repairMinutes: number;
+  /**
+   * Comeback risk after everything that is sure enough was put right, which takes with the
+   * chance of {@link TREATMENT_SUCCESS}. Leaks left out, they are not the machine's.
+   */
+  readonly risk: number;
+}
+
+/**
+ * What is still to be paid in the states as an outcome leaves them (as weighed by masses).
+ * Keeps what many outcomes share.
+ */
+export class Worth {
+  private readonly silentByFound = new Map<string, Float64Array>();
+
+  constructor(
+    private readonly states: States,
+    private readonly stakes: Stakes,
+  ) {}
+
+  /** In which order to repair in the states as weighed by the masses. */
+  repairOrder(masses: Float64Array): readonly number[] {
+    const { states, stakes } = this;
+    const present = presentMasses(states, masses, stakes.repairMinutes.length);
+    return repairOrder(present, sum(masses), stakes.repairMinutes);
+  }
+
+  /** What is still to be paid, in minutes and in comeback risk. */
+  left(masses: Float64Array): Left {
+    const { states, stakes } = this;
+    const total = sum(masses);
+    const present = presentMasses(states, masses, stakes.repairMinutes.length);
+    const order = repairOrder(present, total, stakes.repairMinutes);
+    const found = [...present.keys()].filter(
+      (cause) => (present[cause] as number) >= stakes.sureEnough * total,
+    );
+    const silent = dot(masses, this.silentOnceRepaired(found)) / total;
+    return {
+      repairMinutes: expectedRepairMinutes(states, masses, stakes.repairMinutes, order),
+      risk: Math.min(1, Math.max(0, 1 - silent)),
+    };
+  }
+
+  /** Per state, the chance that no complaint shows once these causes were put right. */
+  private silentOnceRepaired(found: readonly number[]): Float64Array {
+    const key = found.join();
+    const known = this.silentByFound.get(key);
+    if (known) return known;
+    const factors = this.stakes.quiet.map((quiet, cause) =>
+      found.includes(cause) ? TREATMENT_SUCCESS + (1 - TREATMENT_SUCCESS) * quiet : quiet,
+    );
+    const silent = productPerState(this.states, factors);
+    this.silentByFound.set(key, silent);
+    return silent;
+  }
+}

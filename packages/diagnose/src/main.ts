@@ -1,0 +1,24 @@
+import { readFileSync } from 'node:fs';
+import { answer } from './answer.ts';
+import { QuestionFault, readQuestion } from './question.ts';
+
+/** The exit code for a question that cannot be answered. */
+const REFUSED = 2;
+
+function read(file: string | undefined): string {
+  if (file === undefined) throw new QuestionFault('FILE', 'name a file, or - for standard input');
+  try {
+    return readFileSync(file === '-' ? 0 : file, 'utf8');
+  } catch {
+    throw new QuestionFault('FILE', `cannot read ${file}`);
+  }
+}
+
+try {
+  const question = readQuestion(read(process.argv[2]));
+  process.stdout.write(`${JSON.stringify(answer(question, () => performance.now()))}\n`);
+} catch (fault) {
+  if (!(fault instanceof QuestionFault)) throw fault;
+  process.stderr.write(`${fault.message}\n`);
+  process.exitCode = REFUSED;
+}

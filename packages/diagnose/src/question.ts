@@ -1,0 +1,99 @@
+import { openingChain } from '@nodo/core';
+import { type FamilyModel, modelOf } from '@nodo/knowledge';
+import { printParseErrorCode, visit } from 'jsonc-parser';
+import { z } from 'zod';
+
+/** What was asked cannot be answered; the message is one line and names the field. */
+export class QuestionFault extends Error {
+  constructor(field: string, problem: string) {
+    super(`${field}: ${problem}`.replaceAll(/\s+/g, ' '));
+    this.name = 'QuestionFault';
+  }
+}
+
+const SHAPE = z.strictObject({
+  machine: z.strictObject({ family: z.string() }),
+  findings: z.record(z.string(), z.boolean()).default({}),
+  access: z.union([z.string(), z.array(z.string())]).default('closed'),
+  plan: z.enum(['per-minute', 'one-at-a-time', 'full-sweep']).default('per-minute'),
+  place: z.enum(['phone', 'counter', 'bench']).default('bench'),
+});
+
+export interface Question {
+  readonly model: FamilyModel;
+  readonly findings: ReadonlyMap<string, boolean>;
+  /** Everything that stands open. */
+  readonly open: ReadonlySet<string>;
+  readonly plan: z.infer<typeof SHAPE>['plan'];
+  readonly place: z.infer<typeof SHAPE>['place'];
+}
+
+/** @throws QuestionFault for text that is not JSON, a key given twice, unknown or misplaced ids. */
+export function readQuestion(text: string): Question {
+  const shaped = SHAPE.safeParse(parseOnce(text));
+  if (!shaped.success) {
+    const [issue] = shaped.error.issues;
+    const unknown = issue?.code === 'unrecognized_keys' ? issue.keys.slice(0, 1) : [];
+    const field = [...(issue?.path ?? []), ...unknown].join('.');
+    throw new QuestionFault(field || 'file', issue?.message ?? 'not understood');
+  }
+  const { machine, findings, access, plan, place } = shaped.data;
+  const model = modelOf(machine.family);
+  if (!model) throw new QuestionFault('machine.family', `no family "${machine.family}"`);
+  for (const id of Object.keys(findings)) {
+    if (!model.findings.has(id)) {
+      throw new QuestionFault(`findings.${id}`, `a ${machine.family} machine has no such finding`);
+    }
+  }
+  return {
+    model,
+    findings: new Map(Object.entries(findings)),
+    open: openStates(model, access),
+    plan,
+    place,
+  };
+}
+
+/** The states named, and what had to be opened before them. */
+function openStates(model: FamilyModel, access: string | readonly string[]): ReadonlySet<string> {
+  const named = typeof access === 'string' ? [access] : access;
+  const open = named.flatMap((id, place) => {
+    if (!model.access.some((state) => state.id === id)) {
+      const field = typeof access === 'string' ? 'access' : `access.${place}`;
+      throw new QuestionFault(field, `a ${model.family.id} machine has no state "${id}"`);
+    }
+    return openingChain(model.access, new Set(), id).map((state) => state.id);
+  });
+  return new Set(open);
+}
+
+/** Reads JSON. Where JSON itself would let the last of two equal keys win, this refuses. */
+function parseOnce(text: string): unknown {
+  const seen: Set<string>[] = [];
+  visit(
+    text,
+    {
+      onObjectBegin: () => {
+        seen.push(new Set());
+      },
+      onObjectEnd: () => {
+        seen.pop();
+      },
+      onObjectProperty: (key, _offset, _length, _line, _character, pathTo) => {
+        const field = [...pathTo(), key].join('.');
+        if (seen.at(-1)?.has(key)) throw new QuestionFault(field, 'given twice');
+        seen.at(-1)?.add(key);
+      },
+      onError: (error, _offset, _length, line, character) => {
+        const where = `line ${line + 1}, column ${character + 1}`;
+        throw new QuestionFault('file', `not JSON at ${where} (${printParseErrorCode(error)})`);
+      },
+    },
+    { disallowComments: true, allowTrailingComma: false },
+  );
+  try {
+    return JSON.parse(text) as unknown;
+  } catch {
+    throw new QuestionFault('file', 'not JSON');
+  }
+}

@@ -1,0 +1,210 @@
+import {
+  type AccessState,
+  type CheckCandidate,
+  type CheckProposal,
+  drawStates,
+  type Evidence,
+  type Minutes,
+  machineMinutes,
+  minutes,
+  openingChain,
+  perMinute,
+  quietOf,
+  Reckoner,
+  rankChecks,
+  type Stakes,
+  Worth,
+} from '@nodo/core';
+import { INTERVIEWS, reportedComplaints, testableComplaints } from './evidence.ts';
+import type { FamilyCheck, FamilyModel } from './familyModel.ts';
+import type { Plan, Where } from './schema.ts';
+import { parseCheckCondition } from './tokens.ts';
+
+/** A cause this sure is put right before anything else is looked at. Ours, no source. */
+export const SURE_ENOUGH = 0.9;
+
+/**
+ * What a machine that comes back costs: taking it in again, telling the customer, doing the
+ * work once more. Ours, no source: an hour. The planner bench says what it does.
+ */
+export const COMEBACK_MINUTES = 60;
+
+/** What the planner must know of the work besides the evidence. */
+export interface Situation {
+  readonly evidence: Evidence;
+  readonly open: ReadonlySet<string>;
+  readonly place: Where;
+  readonly plan: Plan;
+  /** Whether a check has been done and still holds, and found nothing. */
+  readonly standing: (check: string) => { readonly done: boolean; readonly normal: boolean };
+  /** Checks that were tried in this state of the machine, and could not be told. */
+  readonly untold: ReadonlySet<string>;
+}
+
+export interface PlannedRepair {
+  readonly cause: string;
+  /** Fix, opening and closing for it, and the sew-out after it. */
+  readonly minutes: Minutes;
+}
+
+/** What could be done next. */
+export interface Planned {
+  /** In the order of the plan: worth per minute, or the places of the full sweep. */
+  readonly checks: readonly CheckProposal[];
+  /** In the order in which repairing without further checks is expected to be shortest. */
+  readonly repairs: readonly PlannedRepair[];
+  /** Checks that are nearly free while something stands open, the most telling first. */
+  readonly whileOpen: readonly string[];
+  /** The check that lowers the comeback risk most per minute; undefined when none does. */
+  readonly lowersRisk: string | undefined;
+}
+
+/** Everything the plan can offer. Heavy: belongs in a worker. */
+export function planNext(model: FamilyModel, situation: Situation): Planned {
+  const reckoner = new Reckoner(model.network, situation.evidence);
+  const states = drawStates(reckoner);
+  const stakes = stakesOf(model, situation);
+  const ranked = rankChecks(model.network, states, candidatesOf(model, situation), stakes);
+  const checks = situation.plan === 'full-sweep' ? inSweepOrder(model, ranked) : ranked;
+  const repairs = new Worth(states, stakes).repairOrder(states.chances).flatMap((place) => {
+    const cause = model.network.causes[place];
+    return cause ? [{ cause: cause.id, minutes: minutes(stakes.repairMinutes[place] ?? 0) }] : [];
+  });
+  const byRisk = ranked.toSorted((a, b) => riskPerMinute(b) - riskPerMinute(a));
+  return {
+    checks,
+    repairs,
+    whileOpen: ranked
+      .filter((proposal) => isNearlyFree(model, situation, proposal))
+      .map(({ check }) => check),
+    lowersRisk: byRisk.find(({ risk }) => risk >= LEAST_RISK_LOWERED)?.check,
+  };
+}
+
+/** Whether a check saves more minutes than it costs. */
+export function isWorthIt({ gain, minutes: cost }: CheckProposal): boolean {
+  return gain > cost;
+}
+
+/** A check that lowers the risk by less is not named for it. Ours, no source. */
+const LEAST_RISK_LOWERED = 0.01;
+
+function riskPerMinute({ risk, minutes: cost }: CheckProposal): number {
+  return perMinute({ gain: minutes(risk), minutes: cost });
+}
+
+function inSweepOrder(
+  model: FamilyModel,
+  proposals: readonly CheckProposal[],
+): readonly CheckProposal[] {
+  const place = ({ check }: CheckProposal): number => model.checks.get(check)?.sweep ?? 0;
+  return proposals.filter((proposal) => place(proposal) > 0).sort((a, b) => place(a) - place(b));
+}
+
+/**
+ * Behind something that stands open, and dearer by at least half once it is closed again.
+ * Only what can tell something: a thousandth of a bit is nothing.
+ */
+function isNearlyFree(
+  model: FamilyModel,
+  { open }: Situation,
+  { check: id, minutes: now, bits }: CheckProposal,
+): boolean {
+  const check = model.checks.get(id);
+  if (!check || check.needs === 'sews' || bits < 0.001) return false;
+  const behind = openingChain(model.access, new Set(), check.access);
+  if (!behind.some((state) => open.has(state.id))) return false;
+  return now * 2 <= checkMinutes(model, new Set(), check);
+}
+
+/** Minutes a check costs on the machine as it stands, opening and closing included. */
+export function checkMinutes(
+  model: FamilyModel,
+  open: ReadonlySet<string>,
+  check: FamilyCheck,
+): Minutes {
+  return machineMinutes(model.access, open, {
+    minutes: check.minutes,
+    access: check.access,
+    sews: check.needs === 'sews',
+  });
+}
+
+const LADDER: readonly Where[] = ['phone', 'counter', 'bench'];
+
+/** The checks that may be proposed now, with what they cost on the machine as it stands. */
+function candidatesOf(model: FamilyModel, situation: Situation): readonly CheckCandidate[] {
+  const { evidence, open, place, standing, untold } = situation;
+  const reported = reportedComplaints(model, evidence.readings);
+  const testable = testableComplaints(model, reported);
+  const cannotSew = reported.some((id) => model.findings.get(id)?.inScrap === 'cannot-sew');
+  return [...model.checks.values()]
+    .filter((check) => {
+      if (INTERVIEWS.has(check.id) || untold.has(check.id) || standing(check.id).done) return false;
+      if (LADDER.indexOf(check.where) > LADDER.indexOf(place)) return false;
+      // Nobody is told over the phone to open a machine.
+      if (place === 'phone' && openingChain(model.access, open, check.access).length > 0) {
+        return false;
+      }
+      if (check.needs === 'sews' && cannotSew) return false;
+      if (model.trials.has(check.id) && testable.length === 0) return false;
+      return (check.requires ?? []).every((text) => {
+        const condition = parseCheckCondition(text);
+        const { done, normal } = standing(condition.id);
+        return condition.kind === 'check' && condition.normal ? normal : done;
+      });
+    })
+    .map((check): CheckCandidate => {
+      const trial = model.trials.get(check.id);
+      return {
+        id: check.id,
+        question: trial
+          ? { kind: 'trial', trial: { ...trial, complaints: testable } }
+          : { kind: 'look', findings: check.findings.map(({ id }) => id) },
+        minutes: checkMinutes(model, open, check),
+      };
+    });
+}
+
+function stakesOf(model: FamilyModel, { evidence, open }: Situation): Stakes {
+  const places = definingAccess(model);
+  const proof = minutesOfProof(model);
+  return {
+    repairMinutes: model.network.causes.map(({ id }) => {
+      const opening = openingMinutes(model.access, open, places.get(id) ?? 'closed');
+      return (model.causes.get(id)?.fixMinutes ?? 0) + opening + proof;
+    }),
+    quiet: quietOf(model.network, reportedComplaints(model, evidence.readings)),
+    sureEnough: SURE_ENOUGH,
+    comebackMinutes: COMEBACK_MINUTES,
+  };
+}
+
+/** Where a cause is put right: where the check stands whose finding it is. */
+function definingAccess(model: FamilyModel): ReadonlyMap<string, string> {
+  return new Map(
+    [...model.findings.values()].flatMap(({ defines, check }) => {
+      const access = model.checks.get(check)?.access;
+      return defines === undefined || access === undefined ? [] : [[defines, access]];
+    }),
+  );
+}
+
+function openingMinutes(
+  states: readonly AccessState[],
+  open: ReadonlySet<string>,
+  target: string,
+): number {
+  return openingChain(states, open, target).reduce(
+    (sum, { openMinutes, closeMinutes }) => sum + openMinutes + closeMinutes,
+    0,
+  );
+}
+
+/** The sew-out after a repair: the standard one where the family has it. */
+const PROOFS = ['standard-straight', 'found-sew'] as const;
+
+function minutesOfProof(model: FamilyModel): number {
+  const proof = PROOFS.flatMap((id) => model.checks.get(id) ?? [])[0];
+  return proof?.minutes ?? 0;
+}
