@@ -1,11 +1,21 @@
-import { seeded } from '@nodo/core';
+import {
+  type CheckProposal,
+  drawStates,
+  informationOf,
+  outcomesOf,
+  type Question,
+  Reckoner,
+  seeded,
+} from '@nodo/core';
 import {
   COMEBACK_MINUTES,
   type FamilyModel,
   isWorthIt,
   modelOf,
   planNext,
+  reportedComplaints,
   SURE_ENOUGH,
+  testableComplaints,
 } from '@nodo/knowledge';
 import { drawTruth, generatorOf, type Truth } from './truth.ts';
 import { type Choose, everythingKnown, type Walk, walk } from './walk.ts';
@@ -26,8 +36,23 @@ const ways: Readonly<Record<string, Choose>> = {
   },
   /** Bits per minute, as long as something is worth its minutes. */
   information: (model, situation) => {
-    const worth = planNext(model, situation).checks.filter(isWorthIt);
-    return worth.sort((a, b) => b.bits / b.minutes - a.bits / a.minutes)[0]?.check;
+    const states = drawStates(new Reckoner(model.network, situation.evidence));
+    const complaints = testableComplaints(
+      model,
+      reportedComplaints(model, situation.evidence.readings),
+    );
+    const bitsPerMinute = ({ check: id, minutes }: CheckProposal): number => {
+      const trial = model.trials.get(id);
+      const findings = (model.checks.get(id)?.findings ?? []).map((finding) => finding.id);
+      const question: Question = trial
+        ? { kind: 'trial', trial: { ...trial, complaints } }
+        : { kind: 'look', findings };
+      return informationOf(states, outcomesOf(model.network, states, question)) / minutes;
+    };
+    return planNext(model, situation)
+      .checks.filter(isWorthIt)
+      .map((proposal) => ({ check: proposal.check, worth: bitsPerMinute(proposal) }))
+      .sort((a, b) => b.worth - a.worth)[0]?.check;
   },
   /** Everything in the order of the full sweep. */
   sweep: (model, situation) =>

@@ -1,7 +1,7 @@
 import { openingChain } from '@nodo/core';
 import { type FamilyModel, modelOf } from '@nodo/knowledge';
 import { printParseErrorCode, visit } from 'jsonc-parser';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 
 /** What was asked cannot be answered; the message is one line and names the field. */
 export class QuestionFault extends Error {
@@ -13,10 +13,10 @@ export class QuestionFault extends Error {
 
 const SHAPE = z.strictObject({
   machine: z.strictObject({ family: z.string() }),
-  findings: z.record(z.string(), z.boolean()).default({}),
-  access: z.union([z.string(), z.array(z.string())]).default('closed'),
-  plan: z.enum(['per-minute', 'one-at-a-time', 'full-sweep']).default('per-minute'),
-  place: z.enum(['phone', 'counter', 'bench']).default('bench'),
+  findings: z._default(z.record(z.string(), z.boolean()), {}),
+  access: z._default(z.union([z.string(), z.array(z.string())]), 'closed'),
+  plan: z._default(z.enum(['per-minute', 'one-at-a-time', 'full-sweep']), 'per-minute'),
+  place: z._default(z.enum(['phone', 'counter', 'bench']), 'bench'),
 });
 
 export interface Question {

@@ -59,8 +59,13 @@ export function storedKnowledge(source: KnowledgeSource): Knowledge {
 
 function laidOut(inspection: Inspection): Knowledge {
   const { source } = inspection;
+  let hash: string | undefined;
   return {
-    hash: contentHash(source),
+    // Reckoned when first asked for: a program that starts for one answer does not need it.
+    get hash() {
+      hash ??= contentHash(source);
+      return hash;
+    },
     families: inspection.families,
     access: source.access,
     mechanisms: source.mechanisms,

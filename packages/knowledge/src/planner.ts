@@ -53,7 +53,7 @@ export interface Planned {
   readonly checks: readonly CheckProposal[];
   /** In the order in which repairing without further checks is expected to be shortest. */
   readonly repairs: readonly PlannedRepair[];
-  /** Checks that are nearly free while something stands open, the most telling first. */
+  /** Checks that are nearly free while something stands open, the best first. */
   readonly whileOpen: readonly string[];
   /** The check that lowers the comeback risk most per minute; undefined when none does. */
   readonly lowersRisk: string | undefined;
@@ -101,20 +101,13 @@ function inSweepOrder(
   return proposals.filter((proposal) => place(proposal) > 0).sort((a, b) => place(a) - place(b));
 }
 
-/**
- * Behind something that stands open, and dearer by at least half once it is closed again.
- * Only what can tell something: a thousandth of a bit is nothing.
- */
-function isNearlyFree(
-  model: FamilyModel,
-  { open }: Situation,
-  { check: id, minutes: now, bits }: CheckProposal,
-): boolean {
-  const check = model.checks.get(id);
-  if (!check || check.needs === 'sews' || bits < 0.001) return false;
+/** Behind something that stands open, worth it now, and twice as dear once it is closed again. */
+function isNearlyFree(model: FamilyModel, { open }: Situation, proposal: CheckProposal): boolean {
+  const check = model.checks.get(proposal.check);
+  if (!check || check.needs === 'sews' || !isWorthIt(proposal)) return false;
   const behind = openingChain(model.access, new Set(), check.access);
   if (!behind.some((state) => open.has(state.id))) return false;
-  return now * 2 <= checkMinutes(model, new Set(), check);
+  return proposal.minutes * 2 <= checkMinutes(model, new Set(), check);
 }
 
 /** Minutes a check costs on the machine as it stands, opening and closing included. */

@@ -1,6 +1,7 @@
 export function sum(values: Float64Array): number {
   let total = 0;
-  for (const value of values) total += value;
+  // By index: in the inner loop of the planner, several times as quick as an iterator.
+  for (let place = 0; place < values.length; place += 1) total += values[place] as number;
   return total;
 }
 

@@ -20,8 +20,6 @@ export interface CheckProposal {
    * Never negative.
    */
   readonly gain: Minutes;
-  /** Expected information about what is present now, in bits. */
-  readonly bits: number;
   /** By how much it lowers the comeback risk on average, if what it makes sure is put right. */
   readonly risk: number;
 }
@@ -51,7 +49,6 @@ export function rankChecks(
         check: id,
         minutes,
         gain: asMinutes(Math.max(0, saved + stakes.comebackMinutes * risk)),
-        bits: informationOf(states, outcomes),
         risk: Math.max(0, risk),
       };
     })

@@ -49,7 +49,10 @@ function split({ chance, masses }: Outcome, yes: Float64Array): readonly Outcome
   const rest = chance - sumSeen;
   if (sumSeen < NEGLIGIBLE_OUTCOME) return [{ chance, masses }];
   if (rest < NEGLIGIBLE_OUTCOME) return [{ chance: sumSeen, masses: seen }];
-  const not = masses.map((mass, state) => mass - (seen[state] as number));
+  const not = new Float64Array(masses.length);
+  for (let state = 0; state < not.length; state += 1) {
+    not[state] = (masses[state] as number) - (seen[state] as number);
+  }
   return [
     { chance: sumSeen, masses: seen },
     { chance: rest, masses: not },
@@ -60,21 +63,17 @@ function split({ chance, masses }: Outcome, yes: Float64Array): readonly Outcome
 function yesChances(network: Network, states: States, question: Question): readonly Float64Array[] {
   if (question.kind === 'trial') {
     const { quiet, leak, quietOf, treated } = trialFactors(network, question.trial);
-    const silent = productPerState(states, quietOf, quiet);
-    const innocent = productPerState(
-      states,
-      treated.map((taken) => (taken ? 0 : 1)),
-    );
+    const silent = productPerState(states, quietOf.entries(), quiet);
+    const innocent = productPerState(states, treated.map((taken) => (taken ? 0 : 1)).entries());
     return [silent.map((chance, state) => chance * (innocent[state] === 0 ? 1 : leak))];
   }
   return question.findings.map((id) => {
     const finding = network.findingIndex.get(id);
     if (finding === undefined) throw new CoreFault('unknown-id', { id });
-    const silences = new Float64Array(network.causes.length).fill(1);
-    for (const cause of network.parents[finding] ?? []) {
+    const silences = (network.parents[finding] ?? []).map((cause) => {
       const link = network.shows[cause]?.find((shows) => shows.finding === finding);
-      silences[cause] = 1 - (link?.strength ?? 0);
-    }
+      return [cause, 1 - (link?.strength ?? 0)] as const;
+    });
     const silent = productPerState(states, silences, 1 - (network.findings[finding]?.leak ?? 0));
     return silent.map((chance) => 1 - chance);
   });

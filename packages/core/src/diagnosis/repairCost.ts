@@ -50,11 +50,14 @@ export function repairOrder(
   total: number,
   minutes: readonly number[],
 ): readonly number[] {
-  const index = present.map((mass, cause) => {
+  const index = new Float64Array(present.length);
+  const order: number[] = [];
+  for (let cause = 0; cause < present.length; cause += 1) {
+    const mass = present[cause] as number;
+    if (mass <= 0) continue;
     const odds = mass >= total ? Number.POSITIVE_INFINITY : mass / (total - mass);
-    return odds / (minutes[cause] ?? 1);
-  });
-  return [...index.keys()]
-    .filter((cause) => (index[cause] as number) > 0)
-    .sort((a, b) => (index[b] as number) - (index[a] as number));
+    index[cause] = odds / (minutes[cause] ?? 1);
+    order.push(cause);
+  }
+  return order.sort((a, b) => (index[b] as number) - (index[a] as number));
 }

@@ -10,6 +10,8 @@ export interface States {
   readonly starts: Uint32Array;
   /** Per state, its chance. They add up to 1. */
   readonly chances: Float64Array;
+  /** Per cause, the states in which it is present. */
+  readonly statesWith: ReadonlyMap<number, readonly number[]>;
 }
 
 /** @param present per state, the places of the causes that are present. */
@@ -18,10 +20,21 @@ export function statesOf(
   chances: readonly number[],
 ): States {
   const starts = new Uint32Array(present.length + 1);
+  const statesWith = new Map<number, number[]>();
   present.forEach((causes, state) => {
     starts[state + 1] = (starts[state] as number) + causes.length;
+    for (const cause of causes) {
+      const states = statesWith.get(cause);
+      if (states) states.push(state);
+      else statesWith.set(cause, [state]);
+    }
   });
-  return { causes: Uint16Array.from(present.flat()), starts, chances: Float64Array.from(chances) };
+  return {
+    causes: Uint16Array.from(present.flat()),
+    starts,
+    chances: Float64Array.from(chances),
+    statesWith,
+  };
 }
 
 /** The places of the causes that are present in one state. */
@@ -29,17 +42,17 @@ export function presentIn({ causes, starts }: States, state: number): Uint16Arra
   return causes.subarray(starts[state], starts[state + 1]);
 }
 
-/** Per state, the product of what each of its present causes brings. */
+/** Per state, the product of a base and of what each of its present causes brings. */
 export function productPerState(
-  { causes, starts, chances }: States,
-  factors: ArrayLike<number>,
+  { chances, statesWith }: States,
+  factors: Iterable<readonly [cause: number, factor: number]>,
   base = 1,
 ): Float64Array {
   const products = new Float64Array(chances.length).fill(base);
-  for (let state = 0; state < products.length; state += 1) {
-    const end = starts[state + 1] as number;
-    for (let at = starts[state] as number; at < end; at += 1) {
-      products[state] = (products[state] as number) * (factors[causes[at] as number] as number);
+  for (const [cause, factor] of factors) {
+    if (factor === 1) continue;
+    for (const state of statesWith.get(cause) ?? []) {
+      products[state] = (products[state] as number) * factor;
     }
   }
   return products;

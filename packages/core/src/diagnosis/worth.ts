@@ -70,7 +70,7 @@ export class Worth {
     const factors = this.stakes.quiet.map((quiet, cause) =>
       found.includes(cause) ? TREATMENT_SUCCESS + (1 - TREATMENT_SUCCESS) * quiet : quiet,
     );
-    const silent = productPerState(this.states, factors);
+    const silent = productPerState(this.states, factors.entries());
     this.silentByFound.set(key, silent);
     return silent;
   }
