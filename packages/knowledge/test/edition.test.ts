@@ -1,6 +1,14 @@
 import { posterior } from '@nodo/core';
 import { describe, expect, it } from 'vitest';
-import { KNOWLEDGE, modelOf, parseCheckCondition } from '../src/index.ts';
+import firstEdition from '../editions/first.json' with { type: 'json' };
+import {
+  evidenceOf,
+  KNOWLEDGE,
+  type KnowledgeSource,
+  modelOf,
+  parseCheckCondition,
+  storedKnowledge,
+} from '../src/index.ts';
 
 /** The flat-shank household families, of which the known results speak. */
 const HOUSEHOLD = ['drop-in', 'drop-in-magnet', 'front-loading'] as const;
@@ -9,40 +17,46 @@ function likeliest(family: string, yes: readonly string[], no: readonly string[]
   const model = modelOf(family);
   if (!model) throw new Error(family);
   const reading = (finding: string, present: boolean) => ({ finding, epoch: 0, present });
-  const { beliefs } = posterior(model.network, {
-    readings: [...yes.map((id) => reading(id, true)), ...no.map((id) => reading(id, false))],
-    treatments: [],
-  });
+  const { beliefs } = posterior(
+    model.network,
+    evidenceOf(
+      model,
+      [...yes.map((id) => reading(id, true)), ...no.map((id) => reading(id, false))],
+      [],
+    ),
+  );
   return [...beliefs].sort((a, b) => b.is - a.is);
 }
 
-describe('the tables', () => {
-  // The first edition's 666 links less the 40 that its trials stood in with.
-  it('hold what the first edition holds', () => {
-    const links = [...KNOWLEDGE.causes.values()].flatMap(({ shows }) =>
-      Object.values(shows).flat(),
-    );
-    expect({
-      families: KNOWLEDGE.families.size,
-      causes: KNOWLEDGE.causes.size,
-      checks: KNOWLEDGE.checks.size,
-      findings: KNOWLEDGE.findings.size,
-      links: links.length,
-      actions: KNOWLEDGE.actions.size,
-      duties: KNOWLEDGE.duties.size,
-      access: KNOWLEDGE.access.length,
-    }).toEqual({
-      families: 9,
-      causes: 76,
-      checks: 73,
-      findings: 148,
-      links: 626,
-      actions: 47,
-      duties: 14,
-      access: 6,
-    });
+const FIRST = storedKnowledge(firstEdition as unknown as KnowledgeSource);
+
+describe('ids are for ever', () => {
+  it('keeps the first edition as it was: its hash is what its tickets carry', () => {
+    expect(FIRST.hash).toBe('14a35ddc583590e374c9f0cd069a74ed9a552eca2fd4714f5b265a1aea2ce777');
+    expect(FIRST.causes.size).toBe(76);
+    expect(FIRST.checks.size).toBe(73);
+    expect(FIRST.findings.size).toBe(148);
   });
 
+  it.each(['families', 'causes', 'checks', 'findings', 'actions', 'duties'] as const)(
+    'every one of the first edition’s %s is still there',
+    (table) => {
+      expect([...FIRST[table].keys()].filter((id) => !KNOWLEDGE[table].has(id))).toEqual([]);
+    },
+  );
+
+  it('a finding stays with its check, a definer with its cause', () => {
+    for (const [id, { check, defines }] of FIRST.findings) {
+      expect(KNOWLEDGE.findings.get(id)).toMatchObject({ check, ...(defines && { defines }) });
+    }
+  });
+
+  it('this edition is another one, and says so', () => {
+    expect(KNOWLEDGE.hash).not.toBe(FIRST.hash);
+  });
+});
+
+describe('the tables', () => {
   it.each([...KNOWLEDGE.families.keys()])(
     '%s: every check can be reached and every gate asked',
     (family) => {

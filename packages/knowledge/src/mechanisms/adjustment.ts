@@ -160,7 +160,7 @@ export const adjustment: Mechanism = {
         {
           id: 'gap-touching',
           answer: 'Hook rubs the needle',
-          leak: 0.001,
+          leak: 0.0003,
           defines: 'hook-rubs-needle',
         },
       ],

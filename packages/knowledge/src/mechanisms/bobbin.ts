@@ -156,7 +156,7 @@ export const bobbin: Mechanism = {
         {
           id: 'bobbin-metal',
           answer: 'Metal in a magnet case',
-          leak: 0.001,
+          leak: 0.0005,
           defines: 'bobbin-metal-on-magnet',
         },
       ],
@@ -277,6 +277,7 @@ export const bobbin: Mechanism = {
       place: 'bobbin',
       applies: 'bobbin',
       tools: ['bobbin', 'scrap'],
+      hazard: 'needle',
       how: 'Only the bobbin changes. The same with all of them: look at their undersides, then at case and hook.',
       normal: 'The fault stays',
       needs: 'sews',

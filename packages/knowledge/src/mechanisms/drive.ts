@@ -72,6 +72,7 @@ export const drive: Mechanism = {
       byPhone: false,
       shows: {
         sure: ['no-run'],
+        usual: ['dead-on-proven-socket'],
         often: ['dark', 'no-power'],
         few: ['hums'],
       },
@@ -183,11 +184,18 @@ export const drive: Mechanism = {
       where: 'phone',
       place: 'power',
       hazard: 'electric',
-      how: 'Look only; open nothing.',
+      how: 'Look only; open nothing. Plugs home at both ends, switch on; prove the socket with a lamp that works. What is behind a cover is for someone qualified.',
       normal: 'Lamp on, plugs home',
       needs: 'looks',
       sweep: 2,
-      findings: [{ id: 'no-power', answer: 'No lamp, plug or switch off', leak: 0.002 }],
+      findings: [
+        { id: 'no-power', answer: 'No lamp, plug or switch off', leak: 0.002 },
+        {
+          id: 'dead-on-proven-socket',
+          answer: 'Plugs home, switch on, the socket proven with a lamp, and still nothing',
+          leak: 0.003,
+        },
+      ],
     },
   ],
   actions: [

@@ -48,7 +48,8 @@ export const needleChoice: Mechanism = {
       shows: {
         sure: ['eye-too-small'],
         usual: ['shred', 'top-break'],
-        some: ['skip', 'thread-thick', 'after-thread'],
+        some: ['skip', 'after-thread'],
+        few: ['thread-thick'],
       },
     },
     {
@@ -102,7 +103,7 @@ export const needleChoice: Mechanism = {
         {
           id: 'size-too-thick',
           answer: 'Too thick for the fabric or thread',
-          leak: 0.005,
+          leak: 0.001,
           defines: 'needle-too-thick',
         },
       ],

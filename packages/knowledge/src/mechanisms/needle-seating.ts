@@ -125,7 +125,7 @@ export const needleSeating: Mechanism = {
         {
           id: 'stops-early',
           answer: 'It will not go up as far as the stop',
-          leak: 0.0005,
+          leak: 0.0001,
           defines: 'needle-socket-blocked',
         },
       ],

@@ -164,6 +164,7 @@ export const plate: Mechanism = {
       where: 'phone',
       place: 'plate',
       tools: ['paper', 'scrap'],
+      hazard: 'needle',
       how: 'If it cures the fault, the fabric was being pushed into the hole.',
       normal: 'The fault stays',
       needs: 'sews',

@@ -177,6 +177,7 @@ export const tension: Mechanism = {
       where: 'phone',
       place: 'dial',
       tools: ['scrap'],
+      hazard: 'needle',
       how: 'Only the dial changes. Note the setting you found.',
       normal: 'The fault stays',
       needs: 'sews',

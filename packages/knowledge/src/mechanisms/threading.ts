@@ -143,6 +143,7 @@ export const threading: Mechanism = {
       where: 'phone',
       place: 'path',
       tools: ['scrap'],
+      hazard: 'needle',
       how: 'The cheapest repair there is: unthread forward (cut at the spool, draw out at the needle), rethread with presser up and take-up high, sew a scrap.',
       normal: 'The fault stays',
       needs: 'sews',
