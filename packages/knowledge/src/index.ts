@@ -6,6 +6,8 @@ import { type FamilyModel, familyModel } from './familyModel.ts';
 import { MECHANISMS } from './mechanisms/index.ts';
 import type { KnowledgeSource } from './schema.ts';
 
+export { answersOfCase, type WorkedCase } from './cases/case.ts';
+export { WORKED_CASES } from './cases/index.ts';
 export {
   type Compiled,
   compileKnowledge,
