@@ -10,6 +10,7 @@ export type { Person, Session } from './routes/session.ts';
 export type { Customer, RackEntry, TicketFile, TicketSummary } from './routes/tickets.ts';
 export { applyTicketEvent, ticketOf } from './tickets/apply.ts';
 export { type Assessment, assess } from './tickets/assess.ts';
+export { type ContestEffect, contestEffects } from './tickets/contests.ts';
 export { type DecidedEvent, decide, type Verdict } from './tickets/decide.ts';
 export { mayBeCorrected } from './tickets/events/entryCorrected.ts';
 export {

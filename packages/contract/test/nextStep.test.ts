@@ -1,6 +1,6 @@
 import { checkMinutes } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
-import { assess, nextStep, planTicket, summaryOf } from '../src/index.ts';
+import { assess, NOTHING_DEFERRED, nextStep, planTicket, putOff, summaryOf } from '../src/index.ts';
 import { modelFor, Story } from './story.ts';
 
 function next(story: Story, deferred: readonly string[] = []) {
@@ -76,6 +76,62 @@ describe('what comes next', () => {
   it('passes over what was put off on this screen', () => {
     const story = new Story('drop-in', ['nest', 'loops-under']);
     expect(next(story, ['pull-foot-down'])).not.toMatchObject({ check: 'pull-foot-down' });
+  });
+});
+
+describe('the three plans', () => {
+  it('full sweep: everything in its order before any repair, however sure', () => {
+    const story = new Story('drop-in', ['loops-under'])
+      .must('plan-chosen', { plan: 'full-sweep' })
+      .sees('path-look', ['outside-discs']);
+    expect(next(story)).toEqual({ kind: 'check', check: 'found-sew', because: 'sweep' });
+    const order: string[] = [];
+    for (let steps = 0; steps < 80; steps += 1) {
+      const step = next(story);
+      if (step.kind !== 'check') break;
+      order.push(step.check);
+      // What waits for another check to be normal is told normal, so that the sweep can end.
+      story.must('could-not-tell', { check: step.check });
+    }
+    const places = order.map((id) => modelFor(story).checks.get(id)?.sweep ?? 0);
+    expect(order.length).toBeGreaterThan(40);
+    expect(places).toEqual([...places].sort((a, b) => a - b));
+    expect(next(story)).toEqual({ kind: 'repair', cause: 'outside-tension-discs' });
+  });
+
+  it('one change at a time: a sew-out after each repair before anything else', () => {
+    const story = new Story('drop-in', ['loops-under'])
+      .must('plan-chosen', { plan: 'one-at-a-time' })
+      .sees('needle-facing', ['needle-wrong-way'])
+      .sees('path-look', ['outside-discs'])
+      .does('needle-set');
+    const compare = next(story);
+    expect(compare).toMatchObject({ kind: 'check', because: 'duty' });
+    expect(compare.kind === 'check' && modelFor(story).checks.get(compare.check)?.needs).toBe(
+      'sews',
+    );
+  });
+
+  it('most likely per minute goes on to the other sure cause at once', () => {
+    const story = new Story('drop-in', ['loops-under'])
+      .sees('needle-facing', ['needle-wrong-way'])
+      .sees('path-look', ['outside-discs'])
+      .does('needle-set');
+    expect(next(story)).toEqual({ kind: 'repair', cause: 'outside-tension-discs' });
+  });
+});
+
+describe('what is put off', () => {
+  it('a cause that is nearly sure gives way to the next step', () => {
+    const story = new Story('drop-in', ['loops-under']).sees('path-look', ['outside-discs']);
+    const model = modelFor(story);
+    const assessment = assess(story.ticket, model);
+    const planned = planTicket(story.ticket, model, assessment);
+    const deferred = putOff(NOTHING_DEFERRED, { cause: 'outside-tension-discs' });
+    expect(nextStep(story.ticket, model, assessment, planned, deferred)).not.toEqual({
+      kind: 'repair',
+      cause: 'outside-tension-discs',
+    });
   });
 });
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { applyTicketEvent, assess, ticketEvent, ticketOf } from '../src/index.ts';
+import { applyTicketEvent, assess, contestEffects, ticketEvent, ticketOf } from '../src/index.ts';
 import { actor, modelFor, Story } from './story.ts';
 
 const belief = (story: Story, cause: string) => {
@@ -130,6 +130,36 @@ describe('two people', () => {
     expect(contests(contested().sees('pull-foot-down', [], 'the rest not', actor('lead')))).toEqual(
       [],
     );
+  });
+
+  it('are told what each answer would mean', () => {
+    const story = contested();
+    const [effect] = contestEffects(modelFor(story), assess(story.ticket, modelFor(story)));
+    const under = (seen: readonly string[]) =>
+      belief(
+        new Story('drop-in', ['loops-under']).sees('pull-foot-down', seen),
+        'outside-tension-discs',
+      ).is;
+    expect(effect?.ifYes.cause).toBe('outside-tension-discs');
+    expect(effect?.ifYes.is).toBeCloseTo(under(['no-grip']), 12);
+    expect(effect?.ifNo.cause).not.toBe('outside-tension-discs');
+    expect(effect?.effect).toBeCloseTo(under(['no-grip']) - under([]), 6);
+  });
+
+  it('are shown at most three differences, the weightiest first', () => {
+    const story = new Story('drop-in', ['skip', 'loops-under']);
+    for (const [check, finding] of [
+      ['winder', 'winder-on'],
+      ['pull-foot-down', 'no-grip'],
+      ['needle-facing', 'needle-wrong-way'],
+      ['bobbin-wind', 'bobbin-soft'],
+    ] as const) {
+      story.sees(check, [finding]).sees(check, [], 'the rest not', tavi);
+    }
+    const effects = contestEffects(modelFor(story), assess(story.ticket, modelFor(story)));
+    expect(effects).toHaveLength(3);
+    const sizes = effects.map(({ effect }) => effect);
+    expect(sizes).toEqual([...sizes].sort((a, b) => b - a));
   });
 
   it('do not contest across epochs: in between something was done', () => {

@@ -31,15 +31,34 @@ export function evidenceOf(
   answers: readonly Reading[],
   treatments: readonly Treatment[],
 ): Evidence {
-  const complaints = testableComplaints(model, reportedComplaints(model, answers));
+  const complaints = reportedComplaints(model, answers);
   const readings: Reading[] = [];
   const trials: Trial[] = [];
   for (const answer of answers) {
-    const trial = model.trials.get(model.findings.get(answer.finding)?.check ?? '');
-    if (trial) trials.push({ ...trial, complaints, epoch: answer.epoch, gone: answer.present });
+    const trial = trialOf(model, complaints, answer);
+    if (trial) trials.push(trial);
     else readings.push(answer);
   }
   return { readings, treatments, trials };
+}
+
+/** The evidence with one answer more. */
+export function withAnswer(model: FamilyModel, evidence: Evidence, answer: Reading): Evidence {
+  const complaints = reportedComplaints(model, evidence.readings);
+  const trial = trialOf(model, complaints, answer);
+  return trial
+    ? { ...evidence, trials: [...(evidence.trials ?? []), trial] }
+    : { ...evidence, readings: [...evidence.readings, answer] };
+}
+
+function trialOf(
+  model: FamilyModel,
+  complaints: readonly string[],
+  { finding, epoch, present }: Reading,
+): Trial | undefined {
+  const trial = model.trials.get(model.findings.get(finding)?.check ?? '');
+  const tested = testableComplaints(model, complaints);
+  return trial && { ...trial, complaints: tested, epoch, gone: present };
 }
 
 /**

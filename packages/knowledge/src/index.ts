@@ -20,6 +20,7 @@ export {
   INTERVIEWS,
   reportedComplaints,
   testableComplaints,
+  withAnswer,
   withinReach,
 } from './evidence.ts';
 export { type FamilyCheck, type FamilyModel, familyModel } from './familyModel.ts';

@@ -1,9 +1,25 @@
-import { assess, planTicket, type TicketEvent, ticketOf } from '@nodo/contract';
-import { type FindingWeight, weighFindings } from '@nodo/core';
+import {
+  assess,
+  type ContestEffect,
+  contestEffects,
+  planTicket,
+  type TicketEvent,
+  ticketOf,
+} from '@nodo/contract';
+import {
+  type FindingWeight,
+  type Unexplained,
+  unexplainedReadings,
+  weighFindings,
+} from '@nodo/core';
 import { modelOf, type Planned } from '@nodo/knowledge';
 import { expose } from 'comlink';
 
 export interface Plan extends Planned {
+  /** What nothing in the tables explains. */
+  readonly unexplained: readonly Unexplained[];
+  /** Where two people saw different things, and what each would mean. */
+  readonly contests: readonly ContestEffect[];
   /** For the likeliest causes, what speaks for and against them. */
   readonly reasons: ReadonlyMap<string, readonly FindingWeight[]>;
 }
@@ -20,6 +36,8 @@ const planner = {
     const assessment = assess(ticket, model);
     return {
       ...planTicket(ticket, model, assessment),
+      unexplained: unexplainedReadings(model.network, assessment.evidence),
+      contests: contestEffects(model, assessment),
       reasons: weighFindings(
         model.network,
         assessment.evidence,

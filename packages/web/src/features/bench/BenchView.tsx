@@ -90,7 +90,7 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
           <Causes
             model={model}
             assessment={assessment}
-            reasons={plan?.reasons}
+            plan={plan}
             chosen={choice?.kind === 'cause' ? choice.cause : undefined}
             onChoose={(cause) => setChoice({ kind: 'cause', cause })}
           />

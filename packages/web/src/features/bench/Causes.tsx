@@ -1,8 +1,9 @@
 import type { Assessment } from '@nodo/contract';
-import { chanceBand, type FindingWeight } from '@nodo/core';
+import { type CauseBelief, chanceBand } from '@nodo/core';
 import type { FamilyModel } from '@nodo/knowledge';
 import { useState } from 'react';
 import { m, write } from '../../messages/index.ts';
+import type { Plan } from '../../workers/planner.worker.ts';
 import { StandingMark } from './StandingMark.tsx';
 import { reasonWords } from './words.ts';
 
@@ -12,13 +13,14 @@ const SHOWN_ALL = 20;
 interface CausesProps {
   readonly model: FamilyModel;
   readonly assessment: Assessment;
-  readonly reasons: ReadonlyMap<string, readonly FindingWeight[]> | undefined;
+  /** Undefined while it is being reckoned. */
+  readonly plan: Plan | undefined;
   readonly chosen: string | undefined;
   readonly onChoose: (cause: string) => void;
 }
 
 /** The likely causes with their chances, in numbers, bars and words, and why. */
-export function Causes({ model, assessment, reasons, chosen, onChoose }: CausesProps) {
+export function Causes({ model, assessment, plan, chosen, onChoose }: CausesProps) {
   const [all, setAll] = useState(false);
   const words = m.bench.causes;
   const shown = assessment.beliefs.slice(0, all ? SHOWN_ALL : SHOWN);
@@ -35,7 +37,7 @@ export function Causes({ model, assessment, reasons, chosen, onChoose }: CausesP
       {nothingAsked && <p className="mb-2 text-sm text-quiet">{words.unasked}</p>}
       <ol>
         {shown.map(({ cause, is }) => {
-          const { speaksFor, against } = reasonWords(model, reasons?.get(cause));
+          const { speaksFor, against } = reasonWords(model, plan?.reasons.get(cause));
           const band = m.bench.chanceWords[chanceBand(is)];
           return (
             <li key={cause}>
@@ -77,18 +79,46 @@ export function Causes({ model, assessment, reasons, chosen, onChoose }: CausesP
       {assessment.leftOut > 0 && (
         <p className="px-2 text-sm text-quiet">{words.leftOut(assessment.leftOut)}</p>
       )}
+      {plan && plan.unexplained.length > 0 && (
+        <Note text={words.unexplained}>
+          {plan.unexplained.map(({ finding, epoch }) => (
+            <li key={`${finding} ${epoch}`}>{model.findings.get(finding)?.answer}</li>
+          ))}
+        </Note>
+      )}
       {assessment.contested.length > 0 && (
-        <div className="mt-2 border-l-3 border-dashed border-hazard px-3 py-1 text-sm">
-          <p>{words.contested}</p>
-          <ul className="font-semibold">
-            {assessment.contested.map(({ finding, check }) => (
-              <li key={finding}>
+        <Note text={words.contested}>
+          {assessment.contested.map(({ finding, check, epoch }) => {
+            const effect = plan?.contests.find(
+              (contest) => contest.finding === finding && contest.epoch === epoch,
+            );
+            return (
+              <li key={`${finding} ${epoch}`}>
                 {model.checks.get(check)?.title}: {model.findings.get(finding)?.answer}
+                {effect && (
+                  <span className="block font-normal">
+                    {words.ifYes(...told(model, effect.ifYes))};{' '}
+                    {words.ifNo(...told(model, effect.ifNo))}
+                  </span>
+                )}
               </li>
-            ))}
-          </ul>
-        </div>
+            );
+          })}
+        </Note>
       )}
     </section>
+  );
+}
+
+function told(model: FamilyModel, { cause, is }: CauseBelief): readonly [string, string] {
+  return [model.causes.get(cause)?.name ?? cause, write.percent(is)];
+}
+
+function Note({ text, children }: { readonly text: string; readonly children: React.ReactNode }) {
+  return (
+    <div className="mt-2 border-l-3 border-dashed border-hazard px-3 py-1 text-sm">
+      <p>{text}</p>
+      <ul className="font-semibold">{children}</ul>
+    </div>
   );
 }

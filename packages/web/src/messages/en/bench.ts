@@ -42,6 +42,9 @@ export const bench = {
     unasked: 'Nothing was asked yet. These are how often each happens.',
     leftOut: (n: number) =>
       `${n} of the oldest readings are not reckoned with: too many at once for the exact sum.`,
+    unexplained: 'Seen, and nothing in the tables explains it:',
+    ifYes: (cause: string, chance: string) => `if so, ${cause} (${chance})`,
+    ifNo: (cause: string, chance: string) => `if not, ${cause} (${chance})`,
     contested:
       'Two people saw different things, so it counts as not asked until a third or the lead looks:',
   },
