@@ -2,15 +2,8 @@ import { availableParallelism } from 'node:os';
 import { Worker } from 'node:worker_threads';
 import type { Job, Result } from './compare.ts';
 
-/** Lockstitch household machines; heads for embroidery and loopers are other trades. */
-const HOUSEHOLD = [
-  'drop-in',
-  'drop-in-magnet',
-  'front-loading',
-  'side-needle',
-  'straight-fast',
-  'mini',
-] as const;
+/** The families that the tables call household machines. */
+const HOUSEHOLD = ['drop-in', 'drop-in-magnet', 'front-loading'] as const;
 
 /** The ways that are compared once, on one family and fewer machines. */
 const OTHER_WAYS = ['repairs-only', 'information'] as const;
