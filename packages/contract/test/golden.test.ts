@@ -2,6 +2,7 @@ import { modelOf } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
 import { EVENT_TYPES, summaryOf, type TicketEvent, ticketEvent, ticketOf } from '../src/index.ts';
 import eventsV1 from './golden/events-v1.json';
+import eventsV2 from './golden/events-v2.json';
 
 interface Golden {
   readonly ticket: string;
@@ -11,7 +12,10 @@ interface Golden {
 }
 
 /** A landed file is never changed; a new version of an event brings a file of its own. */
-const GOLDEN: Readonly<Record<string, Golden>> = { 'events-v1': eventsV1 };
+const GOLDEN: Readonly<Record<string, Golden>> = {
+  'events-v1': eventsV1,
+  'events-v2': eventsV2,
+};
 
 function comesTo(ticket: string, events: readonly TicketEvent[]): object {
   const told = ticketOf(ticket, events);

@@ -1,6 +1,21 @@
+import { KNOWLEDGE, type KnowledgeSource, storedKnowledge } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
-import { applyTicketEvent, assess, contestEffects, ticketEvent, ticketOf } from '../src/index.ts';
-import { actor, modelFor, Story } from './story.ts';
+import firstEdition from '../../knowledge/editions/first.json' with { type: 'json' };
+import {
+  applyTicketEvent,
+  assess,
+  type CommandOf,
+  contestEffects,
+  type Draft,
+  decide,
+  type EventType,
+  newTicket,
+  type Ticket,
+  type TicketEvent,
+  ticketEvent,
+  ticketOf,
+} from '../src/index.ts';
+import { actor, modelFor, Story, testId } from './story.ts';
 
 const belief = (story: Story, cause: string) => {
   const found = assess(story.ticket, modelFor(story)).beliefs.find((one) => one.cause === cause);
@@ -277,5 +292,57 @@ describe('more positive findings than one exact pass takes', () => {
     );
     expect(leftOut).toBeGreaterThan(0);
     expect(evidence.readings).toHaveLength(everything.length - leftOut);
+  });
+});
+
+describe('when the tables move on', () => {
+  const FIRST = storedKnowledge(firstEdition as unknown as KnowledgeSource);
+  const by = actor();
+  const draft = <Type extends EventType>(type: Type, command: CommandOf<Type>) =>
+    ({
+      id: testId(),
+      type,
+      command,
+      epoch: 0,
+      observedAt: '2026-03-02T10:00:00.000Z',
+      device: 'bench 1',
+    }) as unknown as Draft;
+  const recorded = (ticket: Ticket, one: Draft, knowledge = KNOWLEDGE): Ticket => {
+    const verdict = decide(ticket, one, by, knowledge);
+    if (!verdict.ok) throw new Error(verdict.refusal.code);
+    const receivedAt = '2026-03-02T10:00:01.000Z';
+    return applyTicketEvent(ticket, { ...verdict.event, receivedAt } as TicketEvent);
+  };
+  const intake = draft('intake-taken', {
+    family: 'drop-in',
+    label: 'Teal zigzag',
+    tag: 27,
+    shelf: 'A',
+    words: '',
+    customer: null,
+  });
+
+  it('a ticket stays with the edition that it was taken in under', () => {
+    expect(recorded(newTicket(testId()), intake, FIRST).knowledge).toBe(FIRST.hash);
+    expect(recorded(newTicket(testId()), intake).knowledge).toBe(KNOWLEDGE.hash);
+  });
+
+  it('until an entry of its own moves it', () => {
+    const old = recorded(newTicket(testId()), intake, FIRST);
+    const moved = recorded(old, draft('knowledge-adopted', {}));
+    expect(moved.knowledge).toBe(KNOWLEDGE.hash);
+    expect(moved.entries.at(-1)?.body).toEqual({ from: FIRST.hash, to: KNOWLEDGE.hash });
+    const again = decide(moved, draft('knowledge-adopted', {}), by);
+    expect(!again.ok && again.refusal.code).toBe('already-so');
+  });
+
+  it('and never once it is closed; what was seen is accepted under any edition', () => {
+    const old = recorded(newTicket(testId()), intake, FIRST);
+    const closed: Ticket = { ...old, status: 'closed' };
+    const verdict = decide(closed, draft('knowledge-adopted', {}), by);
+    expect(!verdict.ok && verdict.refusal.code).toBe('ticket-closed');
+    const seen = draft('findings-recorded', { check: 'winder', answers: { 'winder-on': 'no' } });
+    expect(decide(old, seen, by, FIRST).ok).toBe(true);
+    expect(decide(old, seen, by, KNOWLEDGE).ok).toBe(true);
   });
 });

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Actor, Draft, TicketEvent } from '@nodo/contract';
+import { KNOWLEDGE, storedKnowledge } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
 import { type EventStore, rebuildSummaries, recordDrafts } from '../src/index.ts';
 import { draftOf, intakeDraft } from './shop.ts';
@@ -53,6 +54,56 @@ export function eventStoreSuite(name: string, open: () => Promise<StoreUnderTest
         knowledge: expect.stringMatching(/^[0-9a-f]{64}$/),
         body: { check: 'complaint', answers: { skip: 'yes', nest: 'no' }, complete: false },
       } satisfies Record<keyof TicketEvent, unknown>);
+    });
+
+    it('keeps the tables with the first event that was judged with them', async () => {
+      const under = await open();
+      expect(await under.store.edition(under.shop, KNOWLEDGE.hash)).toBeUndefined();
+      await taken(under, look());
+      await taken(under);
+      const kept = await under.store.edition(under.shop, KNOWLEDGE.hash);
+      expect(kept && storedKnowledge(kept).hash).toBe(KNOWLEDGE.hash);
+      expect(await under.store.edition(under.otherShop, KNOWLEDGE.hash)).toBeUndefined();
+      expect(await under.store.edition(under.shop, '0'.repeat(64))).toBeUndefined();
+    });
+
+    it('moves an open ticket to the present tables with its next entry', async () => {
+      const under = await open();
+      const [event] = await under.store.load(under.shop, await taken(under));
+      const summary = (await under.store.rack(under.shop))[0];
+      if (!event || !summary) throw new Error('nothing was taken in');
+      const ticket = randomUUID();
+      const before = '0'.repeat(64);
+      const tag = summary.tag + 1;
+      await under.store.append(under.shop, {
+        ticket,
+        after: 0,
+        events: [
+          {
+            ...event,
+            id: randomUUID(),
+            ticket,
+            knowledge: before,
+            body: { ...event.body, tag },
+          } as TicketEvent,
+        ],
+        summary: { ...summary, ticket, tag },
+      });
+      const entry = look();
+      const recorded = await record(under, ticket, entry);
+      expect(recorded.ok && recorded.events.map(({ id, seq }) => [id, seq])).toEqual([
+        [entry.id, 3],
+      ]);
+      const events = await under.store.load(under.shop, ticket);
+      expect(events.map(({ type }) => type)).toEqual([
+        'intake-taken',
+        'knowledge-adopted',
+        'findings-recorded',
+      ]);
+      expect(events[1]?.body).toEqual({ from: before, to: KNOWLEDGE.hash });
+      // Sent again, it is the same entry, and the ticket does not move twice.
+      expect((await record(under, ticket, entry)).ok).toBe(true);
+      expect(await under.store.load(under.shop, ticket)).toHaveLength(3);
     });
 
     it('gives only what came after a place', async () => {

@@ -33,6 +33,7 @@ export function decide(
     epoch: draft.epoch,
     model: ticket.intake && model(ticket.intake.family),
     modelOf: model,
+    knowledge: knowledge.hash,
   });
   if (!decision.ok) return decision;
   const { id, type, epoch, observedAt, device } = draft;

@@ -19,6 +19,8 @@ const MAY_RECORD: Readonly<Record<EventType, readonly Role[]>> = {
   'ticket-closed': AT_THE_BENCH,
   'ticket-reopened': AT_THE_BENCH,
   'machine-collected': AT_THE_COUNTER,
+  // Comes with whoever makes the first entry after the tables moved on.
+  'knowledge-adopted': AT_THE_COUNTER,
 };
 
 export function mayRecord(role: Role, type: EventType): boolean {

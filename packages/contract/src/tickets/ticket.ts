@@ -67,6 +67,8 @@ export interface Ticket {
   readonly corrected: ReadonlySet<string>;
   readonly status: 'new' | 'open' | 'closed' | 'collected';
   readonly intake: Intake | undefined;
+  /** Hash of the tables that the ticket is judged with; undefined before it is taken in. */
+  readonly knowledge: string | undefined;
   readonly plan: Plan;
   /** Treating actions so far, those corrected since among them. */
   readonly epoch: number;
@@ -98,6 +100,7 @@ export function newTicket(id: string): Ticket {
     corrected: new Set(),
     status: 'new',
     intake: undefined,
+    knowledge: undefined,
     plan: 'per-minute',
     epoch: 0,
     voidEpochs: [],

@@ -1,6 +1,7 @@
 import { m0001Tables } from './m0001Tables.ts';
 import { m0002RowSecurity } from './m0002RowSecurity.ts';
 import { m0003EventsAppendOnly } from './m0003EventsAppendOnly.ts';
+import { m0004KnowledgeEditions } from './m0004KnowledgeEditions.ts';
 import type { Migration } from './migration.ts';
 
 /** In order; a landed one is never changed. */
@@ -8,4 +9,5 @@ export const MIGRATIONS: readonly Migration[] = [
   m0001Tables,
   m0002RowSecurity,
   m0003EventsAppendOnly,
+  m0004KnowledgeEditions,
 ];

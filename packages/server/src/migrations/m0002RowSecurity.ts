@@ -1,9 +1,7 @@
 import type { Migration } from './migration.ts';
+import { THIS_SHOP } from './thisShop.ts';
 
 const SHOP_TABLES = ['person', 'customer', 'ticket_event', 'ticket_summary'] as const;
-
-/** After a commit the setting reads '', so the bare cast would fail. */
-const THIS_SHOP = "nullif(current_setting('app.shop_id', true), '')::uuid";
 
 /** Shops never meet: the database itself shows each transaction one shop's rows. */
 export const m0002RowSecurity: Migration = {

@@ -1,4 +1,5 @@
 import type { Customer, RackEntry, TicketEvent, TicketSummary } from '@nodo/contract';
+import type { KnowledgeSource } from '@nodo/knowledge';
 import { type Appended, type Batch, byPlace, type EventStore } from './port.ts';
 
 interface ShopMemory {
@@ -7,6 +8,7 @@ interface ShopMemory {
   readonly summaries: Map<string, TicketSummary>;
   readonly customers: Map<string, Customer>;
   readonly customerOf: Map<string, string>;
+  readonly editions: Map<string, KnowledgeSource>;
 }
 
 /** Tickets in memory: for tests and simulations, under the same suite as PostgreSQL. */
@@ -38,6 +40,7 @@ export class MemoryEventStore implements EventStore {
       memory.customers.set(batch.customer.id, batch.customer);
       memory.customerOf.set(batch.ticket, batch.customer.id);
     }
+    if (batch.edition) memory.editions.set(batch.edition.hash, batch.edition.content);
     return 'appended';
   }
 
@@ -67,6 +70,10 @@ export class MemoryEventStore implements EventStore {
     return [...this.of(shop).summaries.keys()];
   }
 
+  async edition(shop: string, hash: string): Promise<KnowledgeSource | undefined> {
+    return this.of(shop).editions.get(hash);
+  }
+
   private of(shop: string): ShopMemory {
     const known = this.shops.get(shop);
     if (known) return known;
@@ -76,6 +83,7 @@ export class MemoryEventStore implements EventStore {
       summaries: new Map(),
       customers: new Map(),
       customerOf: new Map(),
+      editions: new Map(),
     };
     this.shops.set(shop, fresh);
     return fresh;

@@ -1,4 +1,5 @@
 import type { TicketEvent, TicketSummary } from '@nodo/contract';
+import type { KnowledgeSource } from '@nodo/knowledge';
 import {
   DataTypes,
   type InferAttributes,
@@ -61,12 +62,20 @@ export interface ShopRow extends Model<InferAttributes<ShopRow>, InferCreationAt
   name: string;
 }
 
+export interface EditionRow
+  extends Model<InferAttributes<EditionRow>, InferCreationAttributes<EditionRow>> {
+  shopId: string;
+  hash: string;
+  content: KnowledgeSource;
+}
+
 export interface Models {
   readonly events: ModelStatic<EventRow>;
   readonly summaries: ModelStatic<SummaryRow>;
   readonly customers: ModelStatic<CustomerRow>;
   readonly people: ModelStatic<PersonRow>;
   readonly shops: ModelStatic<ShopRow>;
+  readonly editions: ModelStatic<EditionRow>;
 }
 
 const { DATE, INTEGER, JSONB, TEXT, UUID } = DataTypes;
@@ -131,6 +140,15 @@ export function defineModels(db: Sequelize): Models {
       common,
     ),
     shops: db.define<ShopRow>('shop', { id: key(), name: text() }, common),
+    editions: db.define<EditionRow>(
+      'knowledge_edition',
+      {
+        shopId: key(),
+        hash: { ...text(), primaryKey: true },
+        content: { type: JSONB, allowNull: false },
+      },
+      common,
+    ),
   };
 }
 

@@ -1,4 +1,11 @@
 import type { Customer, RackEntry, TicketEvent, TicketSummary } from '@nodo/contract';
+import type { KnowledgeSource } from '@nodo/knowledge';
+
+/** One edition of the tables, kept with the events that were judged with it. */
+export interface Edition {
+  readonly hash: string;
+  readonly content: KnowledgeSource;
+}
 
 /** What is written together or not at all. */
 export interface Batch {
@@ -11,6 +18,8 @@ export interface Batch {
   readonly summary: TicketSummary;
   /** A customer to be written down with a new ticket. */
   readonly customer?: Customer;
+  /** The tables that these events were judged with, when they may be new to the shop. */
+  readonly edition?: Edition;
 }
 
 /**
@@ -35,6 +44,8 @@ export interface EventStore {
   /** Writes a line on the Rack anew; for rebuilding them from the events. */
   replaceSummary(shop: string, summary: TicketSummary): Promise<void>;
   ticketIds(shop: string): Promise<readonly string[]>;
+  /** The tables of that hash; undefined when no event of the shop was judged with them. */
+  edition(shop: string, hash: string): Promise<KnowledgeSource | undefined>;
 }
 
 /** Shelf by shelf, along the tags. */

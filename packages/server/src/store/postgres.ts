@@ -1,8 +1,9 @@
 import type { Customer, RackEntry, TicketEvent, TicketSummary } from '@nodo/contract';
+import type { KnowledgeSource } from '@nodo/knowledge';
 import { Op, QueryTypes, type Sequelize, type Transaction, UniqueConstraintError } from 'sequelize';
 import { withShop } from './connect.ts';
 import { defineModels, fromEvent, type Models, type SummaryRow, toEvent } from './models.ts';
-import { type Appended, type Batch, byPlace, type EventStore } from './port.ts';
+import { type Appended, type Batch, byPlace, type Edition, type EventStore } from './port.ts';
 
 /** Which constraint of the migrations means what. */
 const CONFLICTS: Readonly<Record<string, Appended>> = {
@@ -90,6 +91,16 @@ export class PostgresEventStore implements EventStore {
     });
   }
 
+  edition(shop: string, hash: string): Promise<KnowledgeSource | undefined> {
+    return withShop(this.db, shop, async (transaction) => {
+      const row = await this.models.editions.findOne({
+        where: { shopId: shop, hash },
+        transaction,
+      });
+      return row?.content;
+    });
+  }
+
   private async write(shop: string, batch: Batch, transaction: Transaction): Promise<Appended> {
     const first = batch.events[0];
     const last = batch.events.at(-1);
@@ -120,6 +131,7 @@ export class PostgresEventStore implements EventStore {
         { where: { shopId: shop, ticketId: batch.ticket }, transaction },
       );
     }
+    if (batch.edition) await this.keepEdition(shop, batch.edition, transaction);
     // Told on commit only, so that whoever hears it can read it.
     await this.db.query('select pg_notify($1, $2)', {
       bind: ['ticket_event', `${shop} ${batch.ticket} ${first.seq} ${last.seq}`],
@@ -127,6 +139,19 @@ export class PostgresEventStore implements EventStore {
       type: QueryTypes.SELECT,
     });
     return 'appended';
+  }
+
+  private async keepEdition(
+    shop: string,
+    { hash, content }: Edition,
+    transaction: Transaction,
+  ): Promise<void> {
+    const where = { shopId: shop, hash };
+    if ((await this.models.editions.count({ where, transaction })) > 0) return;
+    await this.models.editions.bulkCreate([{ ...where, content }], {
+      ignoreDuplicates: true,
+      transaction,
+    });
   }
 
   private async withNames(

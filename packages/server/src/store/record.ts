@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import {
   type Actor,
   applyTicketEvent,
@@ -11,8 +12,8 @@ import {
   type TicketEvent,
   ticketOf,
 } from '@nodo/contract';
-import { modelOf } from '@nodo/knowledge';
-import type { EventStore } from './port.ts';
+import { EDITION, KNOWLEDGE, modelOf } from '@nodo/knowledge';
+import type { Edition, EventStore } from './port.ts';
 
 export interface RecordRequest {
   readonly shop: string;
@@ -25,6 +26,9 @@ export interface RecordRequest {
 export type Recorded =
   | { readonly ok: true; readonly events: readonly TicketEvent[] }
   | { readonly ok: false; readonly refusal: Refusal };
+
+/** The tables that this program judges with. */
+const PRESENT: Edition = { hash: KNOWLEDGE.hash, content: EDITION };
 
 /** Somebody else can win the race this often before we say that something is wrong. */
 const MOST_RACES = 50;
@@ -54,6 +58,7 @@ export async function recordDrafts(
       events: told.fresh,
       summary,
       ...(request.customer && stored.length === 0 ? { customer: request.customer } : {}),
+      ...(stored.some(({ knowledge }) => knowledge === KNOWLEDGE.hash) ? {} : { edition: PRESENT }),
     });
     switch (appended) {
       case 'appended':
@@ -97,14 +102,26 @@ function tell(stored: readonly TicketEvent[], request: RecordRequest, receivedAt
       events.push(before);
       continue;
     }
-    const verdict = decide(ticket, draft, request.actor);
-    if (!verdict.ok) return verdict;
-    const event = { ...verdict.event, receivedAt } as TicketEvent;
-    ticket = applyTicketEvent(ticket, event);
-    events.push(event);
-    fresh.push(event);
+    for (const one of [...adoption(ticket, draft), draft]) {
+      const verdict = decide(ticket, one, request.actor);
+      if (!verdict.ok) return verdict;
+      const event = { ...verdict.event, receivedAt } as TicketEvent;
+      ticket = applyTicketEvent(ticket, event);
+      fresh.push(event);
+      if (one === draft) events.push(event);
+    }
   }
   return { ok: true, ticket, events, fresh };
+}
+
+/**
+ * An open ticket moves to the present tables with its first entry after they moved on. A
+ * closed one never does.
+ */
+function adoption(ticket: Ticket, { epoch, observedAt, device }: Draft): readonly Draft[] {
+  if (ticket.status !== 'open' || ticket.knowledge === KNOWLEDGE.hash) return [];
+  const id = randomUUID();
+  return [{ id, type: 'knowledge-adopted', command: {}, epoch, observedAt, device }];
 }
 
 /** The stored body repeats its command, so a resent draft must be found in it. */

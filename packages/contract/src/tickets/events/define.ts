@@ -11,6 +11,8 @@ export interface DecideContext {
   /** The family's model; undefined before the machine is taken in. */
   readonly model: FamilyModel | undefined;
   readonly modelOf: (family: string) => FamilyModel | undefined;
+  /** Hash of the tables that are judged with. */
+  readonly knowledge: string;
 }
 
 export type Decision<Body> =
@@ -23,6 +25,7 @@ export interface Place {
   readonly seq: number;
   readonly epoch: number;
   readonly actor: Actor;
+  readonly knowledge: string;
 }
 
 /**

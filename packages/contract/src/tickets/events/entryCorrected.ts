@@ -41,4 +41,5 @@ const NEVER_CORRECTED: ReadonlySet<string> = new Set([
   'ticket-closed',
   'ticket-reopened',
   'machine-collected',
+  'knowledge-adopted',
 ]);

@@ -8,6 +8,7 @@ import { dutyWaived } from './dutyWaived.ts';
 import { entryCorrected } from './entryCorrected.ts';
 import { findingsRecorded } from './findingsRecorded.ts';
 import { intakeTaken } from './intakeTaken.ts';
+import { knowledgeAdopted } from './knowledgeAdopted.ts';
 import { machineClosed } from './machineClosed.ts';
 import { machineCollected } from './machineCollected.ts';
 import { machineOpened } from './machineOpened.ts';
@@ -31,6 +32,7 @@ const EVENT_KINDS = {
   'ticket-closed': ticketClosed,
   'ticket-reopened': ticketReopened,
   'machine-collected': machineCollected,
+  'knowledge-adopted': knowledgeAdopted,
 } as const;
 
 type Kinds = typeof EVENT_KINDS;

@@ -29,7 +29,12 @@ export const intakeTaken = defineEvent({
     }
     return accept(command);
   },
-  apply(ticket, { customer, ...intake }) {
-    return { ...ticket, status: 'open', intake: { ...intake, customer: customer ?? undefined } };
+  apply(ticket, { customer, ...intake }, { knowledge }) {
+    return {
+      ...ticket,
+      status: 'open',
+      intake: { ...intake, customer: customer ?? undefined },
+      knowledge,
+    };
   },
 });

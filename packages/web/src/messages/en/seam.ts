@@ -12,6 +12,7 @@ export const seam = {
   knot: 'Knot tied, closed',
   reopened: (reason: string) => `Reopened: ${reason}`,
   collected: 'The customer has it',
+  knowledgeAdopted: 'Judged with newer tables from here',
   waiting: 'waiting to be sent',
   contested: 'two answers differ',
   owed: 'owed',

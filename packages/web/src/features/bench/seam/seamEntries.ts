@@ -85,6 +85,8 @@ function told(
       return below(m.seam.reopened(event.body.reason));
     case 'machine-collected':
       return below(m.seam.collected);
+    case 'knowledge-adopted':
+      return below(m.seam.knowledgeAdopted);
   }
 }
 
