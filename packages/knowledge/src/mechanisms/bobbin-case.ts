@@ -201,7 +201,7 @@ export const bobbinCase: Mechanism = {
       place: 'case',
       applies: 'bobbin',
       hazard: 'needle',
-      how: "Its stop lies against the machine's stop or spring; it rocks a little and cannot turn.",
+      how: "Its stop lies against the machine's stop or spring; it rocks a little and cannot turn. Where part of a drop-in case's stop sits under the plate, the seat is proven only with the plate on.",
       normal: 'Seated against its stop',
       needs: 'looks',
       requires: ['hook-lint'],

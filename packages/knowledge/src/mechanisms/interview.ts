@@ -104,6 +104,7 @@ export const interview: Mechanism = {
         { id: 'after-clean', answer: 'It began after cleaning or reassembly', leak: 0.02 },
         { id: 'long-idle', answer: 'Stood unused for a long time', leak: 0.08 },
         { id: 'never-cleaned', answer: 'Not cleaned for a long time', leak: 0.2 },
+        { id: 'long-fast-runs', answer: 'Long runs at full speed', leak: 0.08 },
       ],
     },
   ],

@@ -33,7 +33,8 @@ export const needleCondition: Mechanism = {
     {
       id: 'needle-bent',
       name: 'Needle bent',
-      remedy: 'New needle; find out what bent it and look for marks',
+      remedy:
+        'New needle; find out what bent it (pulling, a strike, the heat of long fast runs) and look for marks',
       perMille: 60,
       side: 'wear',
       fixMinutes: 1,
@@ -41,7 +42,7 @@ export const needleCondition: Mechanism = {
       shows: {
         sure: ['needle-crooked'],
         often: ['skip', 'needle-strike', 'needle-break', 'found-bad'],
-        some: ['top-break', 'after-jam', 'found-skips', 'loop-missed'],
+        some: ['top-break', 'after-jam', 'found-skips', 'loop-missed', 'long-fast-runs'],
         few: ['shred', 'jam', 'rattle', 'nest'],
         rare: ['no-run'],
       },

@@ -109,7 +109,7 @@ export const needleSeating: Mechanism = {
       place: 'needle-clamp',
       tools: ['screwdriver'],
       hazard: 'needle',
-      how: 'Loosen, push up until it stops, keep holding it there, tighten past finger-tight. If it cannot reach the stop, look for lint or a broken stub in the socket.',
+      how: 'Loosen, push up until it stops with tweezers or a holder, not with a fingertip, keep holding it there, tighten past finger-tight. If it cannot reach the stop, look for lint or a broken stub in the socket.',
       normal: 'It was at its stop',
       needs: 'looks',
       requires: ['needle-clamp'],

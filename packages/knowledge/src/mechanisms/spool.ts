@@ -78,7 +78,7 @@ export const spool: Mechanism = {
       access: 'closed',
       where: 'phone',
       place: 'spool',
-      how: 'The cap must be wider than the spool end, close to it, and must not pinch it. Cross-wound spools pay off over the end; stacked spools pay off sideways from an upright pin on a felt. A big core needs a cone adapter or a stand.',
+      how: 'The cap must be wider than the spool end, close to it, and must not pinch it. Cross-wound spools pay off over the end; stacked spools pay off sideways from an upright pin on a felt. A net keeps thread from sliding down. A big core needs a cone adapter or a stand.',
       normal: 'Spool, cap and pin are right',
       needs: 'looks',
       sweep: 8,

@@ -149,7 +149,7 @@ export const technique: Mechanism = {
       place: 'talk',
       tools: ["the customer's work"],
       hazard: 'needle',
-      how: 'Pulling, pins, tails not held, presser up, start on the very edge, take-up not at its top, old thread drawn out backwards.',
+      how: 'Pulling, pins, tails not held, presser up, start on the very edge (about 12 mm in is better on fine fabric), take-up not at its top, old thread drawn out backwards.',
       normal: 'Nothing of these',
       needs: 'sews',
       sweep: 31,

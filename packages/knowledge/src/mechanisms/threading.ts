@@ -109,7 +109,7 @@ export const threading: Mechanism = {
       where: 'counter',
       place: 'path',
       tools: ['light'],
-      how: 'Spool, guides, between the discs, check spring, take-up eye, lower guides, needle-bar guide, needle. Shine a light into the discs: the thread must lie between them, not on top or outside.',
+      how: 'Spool, guides, between the discs, check spring, take-up eye, lower guides, needle-bar guide, needle. Shine a light into the discs: the thread must lie between them, not on top or outside. A hidden take-up is easily left out; a fast slide-in one can throw the thread: look again after a test seam.',
       normal: 'Every point is threaded',
       needs: 'threaded',
       sweep: 12,
@@ -144,7 +144,7 @@ export const threading: Mechanism = {
       place: 'path',
       tools: ['scrap'],
       hazard: 'needle',
-      how: 'The cheapest repair there is: unthread forward (cut at the spool, draw out at the needle), rethread with presser up and take-up high, sew a scrap.',
+      how: 'The cheapest repair there is: unthread forward (cut at the spool, draw out at the needle), rethread with presser up and take-up high, the thread held lightly at the spool so that it seats, sew a scrap.',
       normal: 'The fault stays',
       needs: 'sews',
       trialTreats: [
