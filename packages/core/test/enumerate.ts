@@ -1,6 +1,8 @@
+import { expect } from 'vitest';
 import {
   type Evidence,
   type Network,
+  posterior,
   type States,
   statesOf,
   TREATMENT_SUCCESS,
@@ -112,4 +114,15 @@ function ofReadings(network: Network, evidence: Evidence, world: World): number 
     });
     return product * (present ? 1 - absent : absent);
   }, 1);
+}
+
+/** Holds the fast way to the plain one, to 1e-9. */
+export function expectAsEnumerated(network: Network, evidence: Evidence): void {
+  const plain = enumerate(network, evidence);
+  const fast = posterior(network, evidence);
+  fast.beliefs.forEach((belief, cause) => {
+    expect(belief.was).toBeCloseTo(plain.was[cause] ?? Number.NaN, 9);
+    expect(belief.is).toBeCloseTo(plain.is[cause] ?? Number.NaN, 9);
+  });
+  expect(fast.logEvidence).toBeCloseTo(Math.log(plain.evidence), 9);
 }

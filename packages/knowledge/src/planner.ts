@@ -1,5 +1,4 @@
 import {
-  type AccessState,
   type CheckCandidate,
   type CheckProposal,
   drawStates,
@@ -164,8 +163,9 @@ function stakesOf(model: FamilyModel, { evidence, open }: Situation): Stakes {
   const proof = minutesOfProof(model);
   return {
     repairMinutes: model.network.causes.map(({ id }) => {
-      const opening = openingMinutes(model.access, open, places.get(id) ?? 'closed');
-      return (model.causes.get(id)?.fixMinutes ?? 0) + opening + proof;
+      const fix = model.causes.get(id)?.fixMinutes ?? 0;
+      const access = places.get(id) ?? 'closed';
+      return machineMinutes(model.access, open, { minutes: fix + proof, access, sews: false });
     }),
     quiet: quietOf(model.network, reportedComplaints(model, evidence.readings)),
     sureEnough: SURE_ENOUGH,
@@ -180,17 +180,6 @@ function definingAccess(model: FamilyModel): ReadonlyMap<string, string> {
       const access = model.checks.get(check)?.access;
       return defines === undefined || access === undefined ? [] : [[defines, access]];
     }),
-  );
-}
-
-function openingMinutes(
-  states: readonly AccessState[],
-  open: ReadonlySet<string>,
-  target: string,
-): number {
-  return openingChain(states, open, target).reduce(
-    (sum, { openMinutes, closeMinutes }) => sum + openMinutes + closeMinutes,
-    0,
   );
 }
 

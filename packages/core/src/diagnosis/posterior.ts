@@ -1,7 +1,7 @@
 import { CoreFault } from '../fault.ts';
 import type { Evidence } from './evidence.ts';
 import type { Network } from './network.ts';
-import { type Masses, Reckoner } from './reckoner.ts';
+import { Reckoner } from './reckoner.ts';
 import { quietChances } from './trial.ts';
 
 export interface CauseBelief {
@@ -26,7 +26,8 @@ export interface Posterior {
  */
 export function posterior(network: Network, evidence: Evidence): Posterior {
   const reckoner = new Reckoner(network, evidence);
-  const { total, was, is } = possible(reckoner.run(), reckoner);
+  const { total, was, is } = reckoner.run();
+  assertPossible(total, reckoner);
   return {
     beliefs: network.causes.map(({ id }, place) => ({
       cause: id,
@@ -38,9 +39,8 @@ export function posterior(network: Network, evidence: Evidence): Posterior {
 }
 
 /** Refuses evidence that cannot happen. */
-function possible(masses: Masses, { logScale }: Reckoner): Masses {
-  if (!(masses.total > 0 && Number.isFinite(logScale))) throw new CoreFault('impossible-evidence');
-  return masses;
+function assertPossible(total: number, { logScale }: Reckoner): void {
+  if (!(total > 0 && Number.isFinite(logScale))) throw new CoreFault('impossible-evidence');
 }
 
 /**
@@ -56,8 +56,9 @@ export function comebackRisk(
 ): number {
   const quiet = quietOf(network, complaints);
   const reckoner = new Reckoner(network, evidence);
-  const base = possible(reckoner.run(), reckoner).total;
-  const silent = reckoner.run(reckoner.whenPresentNow(quiet)).total;
+  const base = reckoner.totalWhenPresentNow([]);
+  assertPossible(base, reckoner);
+  const silent = reckoner.totalWhenPresentNow(quiet);
   return Math.min(1, Math.max(0, 1 - silent / base));
 }
 

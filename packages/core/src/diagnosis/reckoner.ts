@@ -24,18 +24,6 @@ export interface Masses {
   readonly is: Float64Array;
 }
 
-/** Multiplies the weight of one branch (by its place in the flat list). */
-export interface Change {
-  readonly branch: number;
-  readonly factor: number;
-}
-
-/** What a pass is run with besides the evidence. */
-export interface Supposition {
-  readonly changes: readonly Change[];
-  readonly factor: number;
-}
-
 /**
  * Exact sums over all causes, any number of them present at once.
  *
@@ -43,8 +31,7 @@ export interface Supposition {
  * explained positive findings*. Every step adds non-negative numbers, so nothing cancels
  * (inclusion-exclusion, as in Quickscore, Heckerman 1989, does: see docs/method.md).
  * Time is at most (links to positives) x 2^n for n shared positives; causes are taken so that
- * most of them come before the last bits exist. The layout is made once, so that the planner
- * can run several passes over one evidence.
+ * most of them come before the last bits exist.
  *
  * @throws CoreFault `too-many-positives` above {@link MAX_SHARED_POSITIVES};
  *   `unknown-id` for a finding or cause that the network does not have.
@@ -67,10 +54,7 @@ export class Reckoner {
   private readonly bitLeaks: readonly number[];
   private readonly scratch: readonly [Float64Array, Float64Array];
 
-  constructor(
-    private readonly network: Network,
-    evidence: Evidence,
-  ) {
+  constructor(network: Network, evidence: Evidence) {
     const prepared = prepare(network, evidence);
     if (prepared.bitLeaks.length > MAX_SHARED_POSITIVES) {
       throw new CoreFault('too-many-positives', {
@@ -103,50 +87,40 @@ export class Reckoner {
     extend(Float64Array.of(1), this.before[0] as Float64Array, bitLeaks);
   }
 
-  /** What it means to suppose a finding absent in an epoch. */
-  absent(findingId: string, epoch: number): Supposition {
-    const finding = this.network.findingIndex.get(findingId);
-    if (finding === undefined) throw new CoreFault('unknown-id', { id: findingId });
-    const changes: Change[] = [];
-    for (const cause of this.network.parents[finding] ?? []) {
-      const link = this.network.shows[cause]?.find((shows) => shows.finding === finding);
-      const layout = this.causes[cause];
-      if (!link || !layout) continue;
-      layout.branches.forEach(({ presentBefore }, place) => {
-        if (epoch < presentBefore) {
-          changes.push({ branch: layout.first + place, factor: 1 - link.strength });
-        }
-      });
-    }
-    return { changes, factor: 1 - (this.network.findings[finding]?.leak ?? 0) };
+  /** Forward and back: what each cause has of the whole. */
+  run(): Masses {
+    const plain = this.plainFactor(this.weights);
+    this.walkForward();
+    return this.walkBack(plain, plain * this.acceptedMass());
   }
 
-  /** Weighs each cause that is present now by a factor of its own. */
-  whenPresentNow(factors: readonly number[]): Supposition {
-    return {
-      factor: 1,
-      changes: this.causes.flatMap(({ first, branches }, cause) =>
-        branches.flatMap(({ presentBefore }, place) =>
-          isNow(presentBefore) ? [{ branch: first + place, factor: factors[cause] ?? 1 }] : [],
-        ),
-      ),
-    };
-  }
-
-  /** One pass. All suppositions hold together. */
-  run(...suppositions: readonly Supposition[]): Masses {
+  /**
+   * The mass of the evidence when each cause that is present now is weighed by a factor of
+   * its own; 1 where none is given.
+   */
+  totalWhenPresentNow(factors: readonly number[]): number {
     const weights = this.weights.slice();
-    let plain = 1;
-    for (const { changes, factor } of suppositions) {
-      plain *= factor;
-      for (const { branch, factor: by } of changes) weights[branch] = (weights[branch] ?? 0) * by;
-    }
-    for (const { first, branches, explains } of this.causes) {
-      if (!explains) plain *= sumOf(weights, first, branches.length);
-    }
+    this.causes.forEach(({ first, branches }, cause) => {
+      branches.forEach(({ presentBefore }, place) => {
+        if (!isNow(presentBefore)) return;
+        weights[first + place] = (weights[first + place] as number) * (factors[cause] ?? 1);
+      });
+    });
     this.walkForward(weights);
-    const total = plain * dot(this.before.at(-1) as Float64Array, this.accepted);
-    return this.walkBack(weights, plain, total);
+    return this.plainFactor(weights) * this.acceptedMass();
+  }
+
+  /** What the causes bring that explain nothing shared. */
+  private plainFactor(weights: Float64Array): number {
+    return this.causes.reduce(
+      (product, { first, branches, explains }) =>
+        explains ? product : product * sumOf(weights, first, branches.length),
+      1,
+    );
+  }
+
+  private acceptedMass(): number {
+    return dot(this.before.at(-1) as Float64Array, this.accepted);
   }
 
   /** Fills {@link before} for the evidence as it is, or for changed weights. */
@@ -184,7 +158,8 @@ export class Reckoner {
     addTo(into, from, still);
   }
 
-  private walkBack(weights: Float64Array, plain: number, total: number): Masses {
+  private walkBack(plain: number, total: number): Masses {
+    const { weights } = this;
     const was = new Float64Array(this.causes.length);
     const is = new Float64Array(this.causes.length);
     const add = (cause: number, presentBefore: number, mass: number): void => {
