@@ -43,7 +43,7 @@ export {
   perMinute,
   rankChecks,
 } from './diagnosis/nextCheck.ts';
-export { type Outcome, outcomesOf, presentMasses, type Question } from './diagnosis/outcomes.ts';
+export { asTheyAre, type Outcome, outcomesOf, type Question } from './diagnosis/outcomes.ts';
 export {
   type CauseBelief,
   comebackRisk,

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import {
+  asTheyAre,
+  buildNetwork,
   expectedRepairMinutes,
-  presentMasses,
   repairOrder,
   type States,
   seeded,
@@ -39,8 +40,14 @@ function permutations(items: readonly number[]): number[][] {
 const costOf = (states: States, costs: readonly number[], order: readonly number[]): number =>
   expectedRepairMinutes(states, states.chances, costs, order);
 
+const noLinks = (causes: number) =>
+  buildNetwork(
+    Array.from({ length: causes }, (_, place) => ({ id: `c${place}`, prior: 0.5 })),
+    [],
+    [],
+  );
 const orderOf = (states: States, costs: readonly number[]): readonly number[] =>
-  repairOrder(presentMasses(states, states.chances, costs.length), 1, costs);
+  repairOrder(asTheyAre(noLinks(costs.length), states).present, 1, costs);
 
 describe('repair by repair, one fault: Heckerman, Breese & Rommelse, CACM 38(3), 1995', () => {
   const states = singleFault([0.35, 0.25, 0.2, 0.12, 0.08]);

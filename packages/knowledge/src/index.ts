@@ -1,5 +1,5 @@
 import { ACCESS } from './access.ts';
-import { compileKnowledge, type Knowledge } from './compile.ts';
+import { type Knowledge, storedKnowledge } from './compile.ts';
 import { DUTIES } from './duties.ts';
 import { FAMILIES } from './families.ts';
 import { type FamilyModel, familyModel } from './familyModel.ts';
@@ -62,15 +62,8 @@ export const EDITION: KnowledgeSource = {
   duties: DUTIES,
 };
 
-function compileEdition(): Knowledge {
-  const compiled = compileKnowledge(EDITION);
-  if (compiled.ok) return compiled.knowledge;
-  const lines = compiled.faults.map(({ code, path, detail }) => `${code} at ${path}: ${detail}`);
-  throw new Error(`The knowledge tables have faults:\n${lines.join('\n')}`);
-}
-
-/** This edition, proven sound when the program starts. */
-export const KNOWLEDGE: Knowledge = compileEdition();
+/** This edition, laid out; the tests prove it sound, so that no program has to when it starts. */
+export const KNOWLEDGE: Knowledge = storedKnowledge(EDITION);
 
 const models = new Map<string, FamilyModel | undefined>();
 

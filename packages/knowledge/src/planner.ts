@@ -1,4 +1,5 @@
 import {
+  asTheyAre,
   type CheckCandidate,
   type CheckProposal,
   drawStates,
@@ -11,8 +12,8 @@ import {
   quietOf,
   Reckoner,
   rankChecks,
+  repairOrder,
   type Stakes,
-  Worth,
 } from '@nodo/core';
 import { INTERVIEWS, reportedComplaints, testableComplaints } from './evidence.ts';
 import type { FamilyCheck, FamilyModel } from './familyModel.ts';
@@ -65,7 +66,11 @@ export function planNext(model: FamilyModel, situation: Situation): Planned {
   const stakes = stakesOf(model, situation);
   const ranked = rankChecks(model.network, states, candidatesOf(model, situation), stakes);
   const checks = situation.plan === 'full-sweep' ? inSweepOrder(model, ranked) : ranked;
-  const repairs = new Worth(states, stakes).repairOrder(states.chances).flatMap((place) => {
+  const repairs = repairOrder(
+    asTheyAre(model.network, states).present,
+    1,
+    stakes.repairMinutes,
+  ).flatMap((place) => {
     const cause = model.network.causes[place];
     return cause ? [{ cause: cause.id, minutes: minutes(stakes.repairMinutes[place] ?? 0) }] : [];
   });

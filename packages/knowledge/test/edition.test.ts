@@ -2,6 +2,8 @@ import { posterior } from '@nodo/core';
 import { describe, expect, it } from 'vitest';
 import firstEdition from '../editions/first.json' with { type: 'json' };
 import {
+  compileKnowledge,
+  EDITION,
   evidenceOf,
   KNOWLEDGE,
   type KnowledgeSource,
@@ -49,6 +51,10 @@ describe('ids are for ever', () => {
     for (const [id, { check, defines }] of FIRST.findings) {
       expect(KNOWLEDGE.findings.get(id)).toMatchObject({ check, ...(defines && { defines }) });
     }
+  });
+
+  it('this edition is sound', () => {
+    expect(compileKnowledge(EDITION)).toMatchObject({ ok: true });
   });
 
   it('this edition is another one, and says so', () => {

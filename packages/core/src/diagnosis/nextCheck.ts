@@ -1,6 +1,6 @@
 import { minutes as asMinutes, type Minutes } from '../units/minutes.ts';
 import type { Network } from './network.ts';
-import { type Outcome, outcomesOf, type Question } from './outcomes.ts';
+import { asTheyAre, type Outcome, outcomesOf, type Question } from './outcomes.ts';
 import type { States } from './states.ts';
 import { type Stakes, Worth } from './worth.ts';
 
@@ -38,11 +38,11 @@ export function rankChecks(
   stakes: Stakes,
 ): readonly CheckProposal[] {
   const worth = new Worth(states, stakes);
-  const now = worth.left(states.chances);
+  const now = worth.left(asTheyAre(network, states));
   return candidates
     .map(({ id, question, minutes }): CheckProposal => {
       const outcomes = outcomesOf(network, states, question);
-      const left = outcomes.map(({ chance, masses }) => ({ chance, ...worth.left(masses) }));
+      const left = outcomes.map((outcome) => ({ chance: outcome.chance, ...worth.left(outcome) }));
       const saved = now.repairMinutes - mean(left, ({ repairMinutes }) => repairMinutes);
       const risk = now.risk - mean(left, ({ risk: still }) => still);
       return {

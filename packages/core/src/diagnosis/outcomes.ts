@@ -1,4 +1,5 @@
 import { CoreFault } from '../fault.ts';
+import { sum } from './masses.ts';
 import type { Network } from './network.ts';
 import { productPerState, STATES_DRAWN, type States } from './states.ts';
 import { type TrialQuestion, trialFactors } from './trial.ts';
@@ -13,6 +14,8 @@ export interface Outcome {
   readonly chance: number;
   /** Per state of {@link States}: P(state and this outcome). Adds up to `chance`. */
   readonly masses: Float64Array;
+  /** Per cause: P(present and this outcome). */
+  readonly present: Float64Array;
 }
 
 /**
@@ -31,14 +34,25 @@ export function outcomesOf(
   states: States,
   question: Question,
 ): readonly Outcome[] {
-  let outcomes: readonly Outcome[] = [{ chance: 1, masses: states.chances }];
+  let outcomes: readonly Outcome[] = [asTheyAre(network, states)];
   for (const yes of yesChances(network, states, question)) {
-    outcomes = outcomes.flatMap((outcome) => split(outcome, yes));
+    outcomes = outcomes.flatMap((outcome) => split(states, outcome, yes));
   }
   return outcomes;
 }
 
-function split({ chance, masses }: Outcome, yes: Float64Array): readonly Outcome[] {
+/** Nothing asked yet. */
+export function asTheyAre({ causes }: Network, states: States): Outcome {
+  const { chances } = states;
+  return {
+    chance: sum(chances),
+    masses: chances,
+    present: presentMasses(states, chances, causes.length),
+  };
+}
+
+function split(states: States, outcome: Outcome, yes: Float64Array): readonly Outcome[] {
+  const { chance, masses, present } = outcome;
   const seen = new Float64Array(masses.length);
   let sumSeen = 0;
   for (let state = 0; state < masses.length; state += 1) {
@@ -47,15 +61,20 @@ function split({ chance, masses }: Outcome, yes: Float64Array): readonly Outcome
     sumSeen += mass;
   }
   const rest = chance - sumSeen;
-  if (sumSeen < NEGLIGIBLE_OUTCOME) return [{ chance, masses }];
-  if (rest < NEGLIGIBLE_OUTCOME) return [{ chance: sumSeen, masses: seen }];
+  if (sumSeen < NEGLIGIBLE_OUTCOME || rest < NEGLIGIBLE_OUTCOME) return [outcome];
+  const presentSeen = presentMasses(states, seen, present.length);
   const not = new Float64Array(masses.length);
   for (let state = 0; state < not.length; state += 1) {
     not[state] = (masses[state] as number) - (seen[state] as number);
   }
   return [
-    { chance: sumSeen, masses: seen },
-    { chance: rest, masses: not },
+    { chance: sumSeen, masses: seen, present: presentSeen },
+    // What was not seen with it; a hair below nothing where the two are the same.
+    {
+      chance: rest,
+      masses: not,
+      present: present.map((mass, cause) => Math.max(0, mass - (presentSeen[cause] as number))),
+    },
   ];
 }
 

@@ -1,6 +1,6 @@
 import { TREATMENT_SUCCESS } from './evidence.ts';
-import { dot, sum } from './masses.ts';
-import { presentMasses } from './outcomes.ts';
+import { dot } from './masses.ts';
+import type { Outcome } from './outcomes.ts';
 import { expectedRepairMinutes, repairOrder } from './repairCost.ts';
 import { productPerState, type States } from './states.ts';
 
@@ -39,18 +39,9 @@ export class Worth {
     private readonly stakes: Stakes,
   ) {}
 
-  /** In which order to repair in the states as weighed by the masses. */
-  repairOrder(masses: Float64Array): readonly number[] {
-    const { states, stakes } = this;
-    const present = presentMasses(states, masses, stakes.repairMinutes.length);
-    return repairOrder(present, sum(masses), stakes.repairMinutes);
-  }
-
   /** What is still to be paid, in minutes and in comeback risk. */
-  left(masses: Float64Array): Left {
+  left({ chance: total, masses, present }: Outcome): Left {
     const { states, stakes } = this;
-    const total = sum(masses);
-    const present = presentMasses(states, masses, stakes.repairMinutes.length);
     const order = repairOrder(present, total, stakes.repairMinutes);
     const found = [...present.keys()].filter(
       (cause) => (present[cause] as number) >= stakes.sureEnough * total,
