@@ -97,13 +97,15 @@ function asReadings(answers: ReadonlyMap<string, boolean>): readonly Reading[] {
   return [...answers].map(([finding, present]) => ({ finding, epoch: 0, present }));
 }
 
-/** What a check of the model under test shows on this machine. */
+/**
+ * What a check of the model under test shows on this machine. A finding that the truth does
+ * not know was not asked: "no" would be a lie about it.
+ */
 export function answersOf(truth: Truth, model: FamilyModel, check: string): readonly Reading[] {
-  return (model.checks.get(check)?.findings ?? []).map(({ id }) => ({
-    finding: id,
-    epoch: 0,
-    present: truth.answers.get(id) ?? false,
-  }));
+  return (model.checks.get(check)?.findings ?? []).flatMap(({ id }) => {
+    const present = truth.answers.get(id);
+    return present === undefined ? [] : [{ finding: id, epoch: 0, present }];
+  });
 }
 
 /** What is known before the first check. */

@@ -99,7 +99,7 @@ function yesChances(network: Network, states: States, question: Question): reado
 }
 
 /** Per cause, the mass of the states in which it is present. */
-export function presentMasses(
+function presentMasses(
   { causes, starts }: States,
   masses: Float64Array,
   count: number,
