@@ -37,8 +37,9 @@ export function rankChecks(
   candidates: readonly CheckCandidate[],
   stakes: Stakes,
 ): readonly CheckProposal[] {
-  const worth = new Worth(states, stakes);
-  const now = worth.left(asTheyAre(network, states));
+  const before = asTheyAre(network, states);
+  const worth = new Worth(states, stakes, before);
+  const now = worth.left(before);
   return candidates
     .map(({ id, question, minutes }): CheckProposal => {
       const outcomes = outcomesOf(network, states, question);
