@@ -37,9 +37,8 @@ export function rankChecks(
   candidates: readonly CheckCandidate[],
   stakes: Stakes,
 ): readonly CheckProposal[] {
-  const before = asTheyAre(network, states);
-  const worth = new Worth(states, stakes, before);
-  const now = worth.left(before);
+  const worth = new Worth(states, stakes);
+  const now = worth.left(asTheyAre(network, states));
   return candidates
     .map(({ id, question, minutes }): CheckProposal => {
       const outcomes = outcomesOf(network, states, question);

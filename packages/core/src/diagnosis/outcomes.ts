@@ -1,7 +1,7 @@
 import { CoreFault } from '../fault.ts';
 import { sum } from './masses.ts';
 import type { Network } from './network.ts';
-import { productPerState, type States } from './states.ts';
+import { productPerState, STATES_DRAWN, type States } from './states.ts';
 import { type TrialQuestion, trialFactors } from './trial.ts';
 
 /** What a check answers: findings of a look, all at once, or the outcome of a trial. */
@@ -19,14 +19,14 @@ export interface Outcome {
 }
 
 /**
- * Answers that so few draws give are not followed: what they say is chance, and would be taken
- * for knowledge.
+ * Answers rarer than a few draws in {@link STATES_DRAWN} are not followed: what so few draws
+ * say is chance, and would be taken for knowledge.
  */
-const FEW_DRAWS = 2;
+const NEGLIGIBLE_OUTCOME = 4 / STATES_DRAWN;
 
 /**
  * Everything that a check can answer, with what each answer leaves of the states. An answer
- * that hardly any draw gives is not told apart from its opposite.
+ * rarer than {@link NEGLIGIBLE_OUTCOME} is not told apart from its opposite.
  * @throws CoreFault `unknown-id`.
  */
 export function outcomesOf(
@@ -61,8 +61,7 @@ function split(states: States, outcome: Outcome, yes: Float64Array): readonly Ou
     sumSeen += mass;
   }
   const rest = chance - sumSeen;
-  const few = FEW_DRAWS * states.grain;
-  if (sumSeen <= few || rest <= few) return [outcome];
+  if (sumSeen < NEGLIGIBLE_OUTCOME || rest < NEGLIGIBLE_OUTCOME) return [outcome];
   const presentSeen = presentMasses(states, seen, present.length);
   const not = new Float64Array(masses.length);
   for (let state = 0; state < not.length; state += 1) {

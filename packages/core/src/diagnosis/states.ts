@@ -12,18 +12,12 @@ export interface States {
   readonly chances: Float64Array;
   /** Per cause, the states in which it is present. */
   readonly statesWith: ReadonlyMap<number, readonly number[]>;
-  /** The chance that one draw stands for; 0 when the states are all there are. */
-  readonly grain: number;
 }
 
-/**
- * @param present per state, the places of the causes that are present.
- * @param grain the chance that one draw stands for; 0 when the states are all there are.
- */
+/** @param present per state, the places of the causes that are present. */
 export function statesOf(
   present: readonly (readonly number[])[],
   chances: readonly number[],
-  grain = 0,
 ): States {
   const starts = new Uint32Array(present.length + 1);
   const statesWith = new Map<number, number[]>();
@@ -40,7 +34,6 @@ export function statesOf(
     starts,
     chances: Float64Array.from(chances),
     statesWith,
-    grain,
   };
 }
 
@@ -65,11 +58,8 @@ export function productPerState(
   return products;
 }
 
-/**
- * How many draws the planner reckons with. With the order of repair drawn towards that of before
- * (see worth.ts) as true as twice as many without: docs/method.md.
- */
-const STATES_DRAWN = 1000;
+/** How many draws the planner reckons with. */
+export const STATES_DRAWN = 2000;
 
 /** Draws that have, so far back, the same set of things explained. */
 type Groups = Map<number, number[]>;
@@ -295,6 +285,5 @@ function collect(found: readonly number[][]): States {
   return statesOf(
     states.map(({ present }) => present),
     states.map(({ count }) => count / found.length),
-    1 / found.length,
   );
 }

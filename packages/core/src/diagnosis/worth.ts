@@ -16,19 +16,13 @@ export interface Stakes {
   readonly comebackMinutes: number;
 }
 
-/** So far below "sure enough" a cause does not count as found at all. Ours, no source. */
-const NEARLY_FOUND = 0.1;
-
-/** Ours, no source: with 1 000 draws the worth of checks is then as true as with 2 000 without. */
-const OLD_DRAWS = 40;
-
 /** What is left to pay when nothing more is looked at. */
 export interface Left {
   /** Expected minutes of repairing without another look. */
   readonly repairMinutes: number;
   /**
-   * Comeback risk after everything that was found is put right. Leaks left out, they are not
-   * the machine's.
+   * Comeback risk after everything that is sure enough was put right, which takes with the
+   * chance of {@link TREATMENT_SUCCESS}. Leaks left out, they are not the machine's.
    */
   readonly risk: number;
 }
@@ -38,61 +32,37 @@ export interface Left {
  * Keeps what many outcomes share.
  */
 export class Worth {
-  /** Per state, the chance that no complaint shows as it stands. */
-  private readonly silent: Float64Array;
+  private readonly silentByFound = new Map<string, Float64Array>();
 
   constructor(
     private readonly states: States,
     private readonly stakes: Stakes,
-    /** Nothing asked yet. */
-    private readonly before: Outcome,
-  ) {
-    this.silent = productPerState(states, stakes.quiet.entries());
-  }
+  ) {}
 
   /** What is still to be paid, in minutes and in comeback risk. */
   left({ chance: total, masses, present }: Outcome): Left {
     const { states, stakes } = this;
-    const order = this.repairOrder({ chance: total, present });
-    const silent = dot(masses, this.silentOnceRepaired(present, total)) / total;
+    const order = repairOrder(present, total, stakes.repairMinutes);
+    const found = [...present.keys()].filter(
+      (cause) => (present[cause] as number) >= stakes.sureEnough * total,
+    );
+    const silent = dot(masses, this.silentOnceRepaired(found)) / total;
     return {
       repairMinutes: expectedRepairMinutes(states, masses, stakes.repairMinutes, order),
       risk: Math.min(1, Math.max(0, 1 - silent)),
     };
   }
 
-  /**
-   * In which order to repair. Few draws would order what hardly ever happens by chance and look
-   * wiser than they are, so what was known before counts as {@link OLD_DRAWS} draws more.
-   */
-  private repairOrder({ chance, present }: Pick<Outcome, 'chance' | 'present'>): readonly number[] {
-    const old = OLD_DRAWS * this.states.grain;
-    return repairOrder(
-      present.map((mass, cause) => mass + old * (this.before.present[cause] as number)),
-      chance + old * this.before.chance,
-      this.stakes.repairMinutes,
+  /** Per state, the chance that no complaint shows once these causes were put right. */
+  private silentOnceRepaired(found: readonly number[]): Float64Array {
+    const key = found.join();
+    const known = this.silentByFound.get(key);
+    if (known) return known;
+    const factors = this.stakes.quiet.map((quiet, cause) =>
+      found.includes(cause) ? TREATMENT_SUCCESS + (1 - TREATMENT_SUCCESS) * quiet : quiet,
     );
-  }
-
-  /**
-   * Per state, the chance that no complaint shows once what was found is put right, which takes
-   * with the chance of {@link TREATMENT_SUCCESS}. A cause counts as found from `sureEnough` on,
-   * and the more so the nearer it is: without a cliff the last hundredth decides nothing.
-   */
-  private silentOnceRepaired(present: Float64Array, total: number): Float64Array {
-    const { sureEnough, quiet } = this.stakes;
-    let silent = this.silent;
-    for (let cause = 0; cause < present.length; cause += 1) {
-      const chance = (present[cause] as number) / total;
-      const found = Math.min(1, 1 - (sureEnough - chance) / NEARLY_FOUND);
-      const own = quiet[cause] as number;
-      if (found <= 0 || own === 1) continue;
-      if (silent === this.silent) silent = silent.slice();
-      const gain = (own + found * TREATMENT_SUCCESS * (1 - own)) / own;
-      for (const state of this.states.statesWith.get(cause) ?? []) {
-        silent[state] = (silent[state] as number) * gain;
-      }
-    }
+    const silent = productPerState(this.states, factors.entries());
+    this.silentByFound.set(key, silent);
     return silent;
   }
 }
