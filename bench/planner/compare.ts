@@ -3,7 +3,6 @@ import {
   drawStates,
   informationOf,
   outcomesOf,
-  type Question,
   Reckoner,
   seeded,
 } from '@nodo/core';
@@ -13,6 +12,7 @@ import {
   isWorthIt,
   modelOf,
   planNext,
+  questionOf,
   reportedComplaints,
   SURE_ENOUGH,
   testableComplaints,
@@ -42,11 +42,9 @@ const ways: Readonly<Record<string, Choose>> = {
       reportedComplaints(model, situation.evidence.readings),
     );
     const bitsPerMinute = ({ check: id, minutes }: CheckProposal): number => {
-      const trial = model.trials.get(id);
-      const findings = (model.checks.get(id)?.findings ?? []).map((finding) => finding.id);
-      const question: Question = trial
-        ? { kind: 'trial', trial: { ...trial, complaints } }
-        : { kind: 'look', findings };
+      const check = model.checks.get(id);
+      if (!check) return 0;
+      const question = questionOf(model, check, complaints);
       return informationOf(states, outcomesOf(model.network, states, question)) / minutes;
     };
     return planNext(model, situation)

@@ -1,4 +1,4 @@
-import { buildNetwork, type Network, type Reading, seeded } from '@nodo/core';
+import { buildNetwork, type Network, type Reading, seeded, strengthOf } from '@nodo/core';
 import {
   type FamilyModel,
   familyModel,
@@ -87,10 +87,6 @@ export function drawTruth({ model, network }: Generator, draw: () => number): Tr
     }
     return { causes, answers };
   }
-}
-
-function strengthOf(network: Network, cause: number, finding: number): number {
-  return network.shows[cause]?.find((shows) => shows.finding === finding)?.strength ?? 0;
 }
 
 function asReadings(answers: ReadonlyMap<string, boolean>): readonly Reading[] {

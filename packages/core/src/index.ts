@@ -35,6 +35,7 @@ export {
   type NetworkCause,
   type NetworkFinding,
   type NetworkLink,
+  strengthOf,
 } from './diagnosis/network.ts';
 export {
   type CheckCandidate,

@@ -57,8 +57,8 @@ function trialOf(
   { finding, epoch, present }: Reading,
 ): Trial | undefined {
   const trial = model.trials.get(model.findings.get(finding)?.check ?? '');
-  const tested = testableComplaints(model, complaints);
-  return trial && { ...trial, complaints: tested, epoch, gone: present };
+  if (!trial) return undefined;
+  return { ...trial, complaints: testableComplaints(model, complaints), epoch, gone: present };
 }
 
 /**

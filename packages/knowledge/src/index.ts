@@ -32,6 +32,7 @@ export {
   type Planned,
   type PlannedRepair,
   planNext,
+  questionOf,
   type Situation,
   SURE_ENOUGH,
 } from './planner.ts';

@@ -9,6 +9,7 @@ import {
   minutes,
   openingChain,
   perMinute,
+  type Question,
   quietOf,
   Reckoner,
   rankChecks,
@@ -151,16 +152,25 @@ function candidatesOf(model: FamilyModel, situation: Situation): readonly CheckC
         return condition.kind === 'check' && condition.normal ? normal : done;
       });
     })
-    .map((check): CheckCandidate => {
-      const trial = model.trials.get(check.id);
-      return {
+    .map(
+      (check): CheckCandidate => ({
         id: check.id,
-        question: trial
-          ? { kind: 'trial', trial: { ...trial, complaints: testable } }
-          : { kind: 'look', findings: check.findings.map(({ id }) => id) },
+        question: questionOf(model, check, testable),
         minutes: checkMinutes(model, open, check),
-      };
-    });
+      }),
+    );
+}
+
+/** What a check asks. @param testable the reported complaints that a trial is compared with. */
+export function questionOf(
+  model: FamilyModel,
+  { id, findings }: FamilyCheck,
+  testable: readonly string[],
+): Question {
+  const trial = model.trials.get(id);
+  return trial
+    ? { kind: 'trial', trial: { ...trial, complaints: testable } }
+    : { kind: 'look', findings: findings.map((finding) => finding.id) };
 }
 
 function stakesOf(model: FamilyModel, { evidence, open }: Situation): Stakes {

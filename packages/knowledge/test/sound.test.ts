@@ -1,4 +1,4 @@
-import { posterior } from '@nodo/core';
+import { posterior, strengthOf as strengthByPlace } from '@nodo/core';
 import { describe, expect, it } from 'vitest';
 import { evidenceOf, type FamilyModel, INTERVIEWS, KNOWLEDGE, modelOf } from '../src/index.ts';
 
@@ -10,10 +10,9 @@ function familyOf(id: string): FamilyModel {
   return model;
 }
 
-function strengthOf(model: FamilyModel, cause: string, finding: string): number {
-  const place = model.network.causeIndex.get(cause) ?? -1;
-  const at = model.network.findingIndex.get(finding);
-  return model.network.shows[place]?.find((shows) => shows.finding === at)?.strength ?? 0;
+function strengthOf({ network }: FamilyModel, cause: string, finding: string): number {
+  const place = network.causeIndex.get(cause) ?? -1;
+  return strengthByPlace(network, place, network.findingIndex.get(finding) ?? -1);
 }
 
 /** Complaints that speak for a cause; without a strong one, its strongest. */

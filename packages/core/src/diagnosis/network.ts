@@ -75,6 +75,11 @@ export function buildNetwork(
   return { causes, findings, shows, parents, causeIndex, findingIndex };
 }
 
+/** How surely a cause shows a finding by itself, both by place; 0 without a link. */
+export function strengthOf(network: Network, cause: number, finding: number): number {
+  return network.shows[cause]?.find((shows) => shows.finding === finding)?.strength ?? 0;
+}
+
 function indexById(items: readonly { readonly id: string }[]): Map<string, number> {
   const index = new Map<string, number>();
   items.forEach((item, place) => {

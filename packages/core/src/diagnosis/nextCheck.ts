@@ -38,10 +38,11 @@ export function rankChecks(
   stakes: Stakes,
 ): readonly CheckProposal[] {
   const worth = new Worth(states, stakes);
-  const now = worth.left(asTheyAre(network, states));
+  const before = asTheyAre(network, states);
+  const now = worth.left(before);
   return candidates
     .map(({ id, question, minutes }): CheckProposal => {
-      const outcomes = outcomesOf(network, states, question);
+      const outcomes = outcomesOf(network, states, question, before);
       const left = outcomes.map((outcome) => ({ chance: outcome.chance, ...worth.left(outcome) }));
       const saved = now.repairMinutes - mean(left, ({ repairMinutes }) => repairMinutes);
       const risk = now.risk - mean(left, ({ risk: still }) => still);

@@ -1,6 +1,6 @@
 import { CoreFault } from '../fault.ts';
 import { sum } from './masses.ts';
-import type { Network } from './network.ts';
+import { type Network, strengthOf } from './network.ts';
 import { productPerState, STATES_DRAWN, type States } from './states.ts';
 import { type TrialQuestion, trialFactors } from './trial.ts';
 
@@ -27,14 +27,16 @@ const NEGLIGIBLE_OUTCOME = 4 / STATES_DRAWN;
 /**
  * Everything that a check can answer, with what each answer leaves of the states. An answer
  * rarer than {@link NEGLIGIBLE_OUTCOME} is not told apart from its opposite.
+ * @param before what stands before the question; the same for all questions about these states.
  * @throws CoreFault `unknown-id`.
  */
 export function outcomesOf(
   network: Network,
   states: States,
   question: Question,
+  before: Outcome = asTheyAre(network, states),
 ): readonly Outcome[] {
-  let outcomes: readonly Outcome[] = [asTheyAre(network, states)];
+  let outcomes: readonly Outcome[] = [before];
   for (const yes of yesChances(network, states, question)) {
     outcomes = outcomes.flatMap((outcome) => split(states, outcome, yes));
   }
@@ -89,10 +91,9 @@ function yesChances(network: Network, states: States, question: Question): reado
   return question.findings.map((id) => {
     const finding = network.findingIndex.get(id);
     if (finding === undefined) throw new CoreFault('unknown-id', { id });
-    const silences = (network.parents[finding] ?? []).map((cause) => {
-      const link = network.shows[cause]?.find((shows) => shows.finding === finding);
-      return [cause, 1 - (link?.strength ?? 0)] as const;
-    });
+    const silences = (network.parents[finding] ?? []).map(
+      (cause) => [cause, 1 - strengthOf(network, cause, finding)] as const,
+    );
     const silent = productPerState(states, silences, 1 - (network.findings[finding]?.leak ?? 0));
     return silent.map((chance) => 1 - chance);
   });

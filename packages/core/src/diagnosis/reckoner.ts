@@ -13,8 +13,7 @@ import { addTo, contract, extend, pull, push } from './sets.ts';
 export const MAX_SHARED_POSITIVES = 18;
 
 /**
- * Joint masses of one pass: divided by `total` they are chances. Masses of passes over the
- * same evidence share one scale, so they may be added and subtracted.
+ * Joint masses of one pass: divided by `total` they are chances.
  */
 export interface Masses {
   readonly total: number;
@@ -52,7 +51,7 @@ export class Reckoner {
    */
   readonly before: readonly Float64Array[];
   private readonly bitLeaks: readonly number[];
-  private readonly scratch: readonly [Float64Array, Float64Array];
+  private readonly scratch: Float64Array;
 
   constructor(network: Network, evidence: Evidence) {
     const prepared = prepare(network, evidence);
@@ -68,14 +67,14 @@ export class Reckoner {
     const sets = 1 << bitLeaks.length;
     this.accepted = acceptedSets(sets, required, failedTrials);
 
+    const needed = branches.map(bitsNeeded);
     let first = 0;
-    this.causes = branches.map((own) => {
-      const layout = { first, branches: own, explains: bitsNeeded(own) > 0 };
+    this.causes = branches.map((own, cause) => {
+      const layout = { first, branches: own, explains: (needed[cause] as number) > 0 };
       first += own.length;
       return layout;
     });
     this.weights = Float64Array.from(branches.flatMap((own) => own.map(({ weight }) => weight)));
-    const needed = branches.map(bitsNeeded);
     this.walked = [...needed.keys()]
       .filter((cause) => (needed[cause] as number) > 0)
       .sort((a, b) => (needed[a] as number) - (needed[b] as number));
@@ -83,7 +82,7 @@ export class Reckoner {
       ...this.walked.map((cause) => new Float64Array(1 << (needed[cause] as number))),
       new Float64Array(sets),
     ];
-    this.scratch = [new Float64Array(sets), new Float64Array(sets)];
+    this.scratch = new Float64Array(sets);
     extend(Float64Array.of(1), this.before[0] as Float64Array, bitLeaks);
   }
 
@@ -148,7 +147,7 @@ export class Reckoner {
         still += weight;
         return;
       }
-      const mass = moved ? this.scratch[0].subarray(0, from.length) : into;
+      const mass = moved ? this.scratch.subarray(0, from.length) : into;
       bits.forEach(({ bit, strength }, turn) => {
         push(turn === 0 ? from : mass, mass, bit, strength, turn === 0 ? weight : 1);
       });
@@ -208,7 +207,7 @@ export class Reckoner {
     bits: Branch['bits'],
     weight: number,
   ): number {
-    const pulled = this.scratch[1].subarray(0, from.length);
+    const pulled = this.scratch.subarray(0, from.length);
     bits.forEach(({ bit, strength }, turn) => {
       pull(turn === 0 ? ahead : pulled, pulled, bit, strength);
     });
