@@ -21,8 +21,8 @@ import type { FamilyCheck, FamilyModel } from './familyModel.ts';
 import type { Plan, Where } from './schema.ts';
 import { parseCheckCondition } from './tokens.ts';
 
-/** A cause this sure is put right before anything else is looked at. Ours, no source. */
-export const SURE_ENOUGH = 0.9;
+/** Seven to one: a cause this sure is put right before anything is looked at. Ours, no source. */
+export const SURE_ENOUGH = 7 / 8;
 
 /**
  * What a machine that comes back costs: taking it in again, telling the customer, doing the

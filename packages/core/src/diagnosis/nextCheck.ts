@@ -37,8 +37,8 @@ export function rankChecks(
   candidates: readonly CheckCandidate[],
   stakes: Stakes,
 ): readonly CheckProposal[] {
-  const worth = new Worth(states, stakes);
   const before = asTheyAre(network, states);
+  const worth = new Worth(states, stakes, before);
   const now = worth.left(before);
   return candidates
     .map(({ id, question, minutes }): CheckProposal => {

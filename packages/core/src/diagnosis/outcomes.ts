@@ -1,7 +1,7 @@
 import { CoreFault } from '../fault.ts';
 import { sum } from './masses.ts';
 import { type Network, strengthOf } from './network.ts';
-import { productPerState, STATES_DRAWN, type States } from './states.ts';
+import { productPerState, type States } from './states.ts';
 import { type TrialQuestion, trialFactors } from './trial.ts';
 
 /** What a check answers: findings of a look, all at once, or the outcome of a trial. */
@@ -19,14 +19,14 @@ export interface Outcome {
 }
 
 /**
- * Answers rarer than a few draws in {@link STATES_DRAWN} are not followed: what so few draws
- * say is chance, and would be taken for knowledge.
+ * Answers that so few draws give are not followed: what they say is chance, and would be taken
+ * for knowledge.
  */
-const NEGLIGIBLE_OUTCOME = 4 / STATES_DRAWN;
+const FEW_DRAWS = 2;
 
 /**
  * Everything that a check can answer, with what each answer leaves of the states. An answer
- * rarer than {@link NEGLIGIBLE_OUTCOME} is not told apart from its opposite.
+ * that hardly any draw gives is not told apart from its opposite.
  * @param before what stands before the question; the same for all questions about these states.
  * @throws CoreFault `unknown-id`.
  */
@@ -63,7 +63,8 @@ function split(states: States, outcome: Outcome, yes: Float64Array): readonly Ou
     sumSeen += mass;
   }
   const rest = chance - sumSeen;
-  if (sumSeen < NEGLIGIBLE_OUTCOME || rest < NEGLIGIBLE_OUTCOME) return [outcome];
+  const few = FEW_DRAWS * states.grain;
+  if (sumSeen <= few || rest <= few) return [outcome];
   const presentSeen = presentMasses(states, seen, present.length);
   const not = new Float64Array(masses.length);
   for (let state = 0; state < not.length; state += 1) {
@@ -94,26 +95,19 @@ function yesChances(network: Network, states: States, question: Question): reado
     const silences = (network.parents[finding] ?? []).map(
       (cause) => [cause, 1 - strengthOf(network, cause, finding)] as const,
     );
-    const silent = productPerState(states, silences, 1 - (network.findings[finding]?.leak ?? 0));
-    return silent.map((chance) => 1 - chance);
+    const yes = productPerState(states, silences, 1 - (network.findings[finding]?.leak ?? 0));
+    for (let state = 0; state < yes.length; state += 1) yes[state] = 1 - (yes[state] as number);
+    return yes;
   });
 }
 
 /** Per cause, the mass of the states in which it is present. */
-function presentMasses(
-  { causes, starts }: States,
-  masses: Float64Array,
-  count: number,
-): Float64Array {
+function presentMasses({ statesWith }: States, masses: Float64Array, count: number): Float64Array {
   const present = new Float64Array(count);
-  for (let state = 0; state < masses.length; state += 1) {
-    const mass = masses[state] as number;
-    if (mass === 0) continue;
-    const end = starts[state + 1] as number;
-    for (let at = starts[state] as number; at < end; at += 1) {
-      const cause = causes[at] as number;
-      present[cause] = (present[cause] as number) + mass;
-    }
+  for (const [cause, states] of statesWith) {
+    let mass = 0;
+    for (let at = 0; at < states.length; at += 1) mass += masses[states[at] as number] as number;
+    present[cause] = mass;
   }
   return present;
 }

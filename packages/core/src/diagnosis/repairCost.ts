@@ -15,25 +15,27 @@ export function expectedRepairMinutes(
   minutes: readonly number[],
   order: readonly number[],
 ): number {
-  const { causes, starts } = states;
-  /** Minutes until this cause is put right, 0 for what is never repaired. */
-  const until = new Float64Array(minutes.length);
+  const { statesWith } = states;
+  const until = new Float64Array(order.length);
   let spent = 0;
-  for (const cause of order) {
+  order.forEach((cause, place) => {
     spent += minutes[cause] as number;
-    until[cause] = spent;
-  }
+    until[place] = spent;
+  });
+  // From the last repair back: a state is put right with the last of its causes.
+  const counted = new Uint8Array(masses.length);
   let expected = 0;
-  for (let state = 0; state < masses.length; state += 1) {
-    const mass = masses[state] as number;
-    if (mass === 0) continue;
-    const end = starts[state + 1] as number;
-    let last = 0;
-    for (let at = starts[state] as number; at < end; at += 1) {
-      const done = until[causes[at] as number] as number;
-      if (done > last) last = done;
+  for (let place = order.length - 1; place >= 0; place -= 1) {
+    const having = statesWith.get(order[place] as number);
+    if (!having) continue;
+    let mass = 0;
+    for (let at = 0; at < having.length; at += 1) {
+      const state = having[at] as number;
+      if (counted[state] === 1) continue;
+      counted[state] = 1;
+      mass += masses[state] as number;
     }
-    expected += mass * last;
+    expected += mass * (until[place] as number);
   }
   return expected / sum(masses);
 }

@@ -11,13 +11,19 @@ export interface States {
   /** Per state, its chance. They add up to 1. */
   readonly chances: Float64Array;
   /** Per cause, the states in which it is present. */
-  readonly statesWith: ReadonlyMap<number, readonly number[]>;
+  readonly statesWith: ReadonlyMap<number, Uint32Array>;
+  /** The chance that one draw stands for; 0 when the states are all there are. */
+  readonly grain: number;
 }
 
-/** @param present per state, the places of the causes that are present. */
+/**
+ * @param present per state, the places of the causes that are present.
+ * @param grain the chance that one draw stands for; 0 when the states are all there are.
+ */
 export function statesOf(
   present: readonly (readonly number[])[],
   chances: readonly number[],
+  grain = 0,
 ): States {
   const starts = new Uint32Array(present.length + 1);
   const statesWith = new Map<number, number[]>();
@@ -33,7 +39,11 @@ export function statesOf(
     causes: Uint16Array.from(present.flat()),
     starts,
     chances: Float64Array.from(chances),
-    statesWith,
+    // Plain arrays of numbers, read whole again and again: the inner loops of the planner.
+    statesWith: new Map(
+      [...statesWith].map(([cause, states]) => [cause, Uint32Array.from(states)]),
+    ),
+    grain,
   };
 }
 
@@ -41,6 +51,8 @@ export function statesOf(
 export function presentIn({ causes, starts }: States, state: number): Uint16Array {
   return causes.subarray(starts[state], starts[state + 1]);
 }
+
+const NONE = new Uint32Array();
 
 /** Per state, the product of a base and of what each of its present causes brings. */
 export function productPerState(
@@ -51,15 +63,20 @@ export function productPerState(
   const products = new Float64Array(chances.length).fill(base);
   for (const [cause, factor] of factors) {
     if (factor === 1) continue;
-    for (const state of statesWith.get(cause) ?? []) {
+    const states = statesWith.get(cause) ?? NONE;
+    for (let at = 0; at < states.length; at += 1) {
+      const state = states[at] as number;
       products[state] = (products[state] as number) * factor;
     }
   }
   return products;
 }
 
-/** How many draws the planner reckons with. */
-export const STATES_DRAWN = 2000;
+/**
+ * How many draws the planner reckons with. With the order of repair drawn towards that of before
+ * (see worth.ts) as true as twice as many without: docs/method.md.
+ */
+const STATES_DRAWN = 1000;
 
 /** Draws that have, so far back, the same set of things explained. */
 type Groups = Map<number, number[]>;
@@ -285,5 +302,6 @@ function collect(found: readonly number[][]): States {
   return statesOf(
     states.map(({ present }) => present),
     states.map(({ count }) => count / found.length),
+    1 / found.length,
   );
 }

@@ -16,6 +16,9 @@ export interface Stakes {
   readonly comebackMinutes: number;
 }
 
+/** Ours, no source: with 1 000 draws the worth of checks is then as true as with 2 000 without. */
+const OLD_DRAWS = 40;
+
 /** What is left to pay when nothing more is looked at. */
 export interface Left {
   /** Expected minutes of repairing without another look. */
@@ -37,15 +40,15 @@ export class Worth {
   constructor(
     private readonly states: States,
     private readonly stakes: Stakes,
+    /** Nothing asked yet. */
+    private readonly before: Outcome,
   ) {}
 
   /** What is still to be paid, in minutes and in comeback risk. */
   left({ chance: total, masses, present }: Outcome): Left {
     const { states, stakes } = this;
-    const order = repairOrder(present, total, stakes.repairMinutes);
-    const found = [...present.keys()].filter(
-      (cause) => (present[cause] as number) >= stakes.sureEnough * total,
-    );
+    const order = this.repairOrder({ chance: total, present });
+    const found = order.filter((cause) => (present[cause] as number) >= stakes.sureEnough * total);
     const silent = dot(masses, this.silentOnceRepaired(found)) / total;
     return {
       repairMinutes: expectedRepairMinutes(states, masses, stakes.repairMinutes, order),
@@ -53,9 +56,22 @@ export class Worth {
     };
   }
 
+  /**
+   * In which order to repair. Few draws would order what hardly ever happens by chance and look
+   * wiser than they are, so what was known before counts as {@link OLD_DRAWS} draws more.
+   */
+  private repairOrder({ chance, present }: Pick<Outcome, 'chance' | 'present'>): readonly number[] {
+    const old = OLD_DRAWS * this.states.grain;
+    return repairOrder(
+      present.map((mass, cause) => mass + old * (this.before.present[cause] as number)),
+      chance + old * this.before.chance,
+      this.stakes.repairMinutes,
+    );
+  }
+
   /** Per state, the chance that no complaint shows once these causes were put right. */
   private silentOnceRepaired(found: readonly number[]): Float64Array {
-    const key = found.join();
+    const key = found.toSorted((a, b) => a - b).join();
     const known = this.silentByFound.get(key);
     if (known) return known;
     const factors = this.stakes.quiet.map((quiet, cause) =>
