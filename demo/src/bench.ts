@@ -6,9 +6,10 @@ import {
   type EventType,
   nextStep,
   type Ticket,
+  tablesOf,
   ticketOf,
 } from '@nodo/contract';
-import { type FamilyModel, modelOf } from '@nodo/knowledge';
+import type { FamilyModel } from '@nodo/knowledge';
 import { type EventStore, recordDrafts } from '@nodo/server';
 import { idOf } from './ids.ts';
 import { DEMO_PEOPLE, DEMO_SHOP, type DemoLogin } from './people.ts';
@@ -125,7 +126,7 @@ export class DemoBench {
   }
 
   private async model(): Promise<FamilyModel> {
-    const model = modelOf((await this.now()).intake?.family ?? '');
+    const model = tablesOf(await this.now());
     if (!model) throw new Error(`${this.ticket}: no such family`);
     return model;
   }

@@ -33,7 +33,9 @@ export {
   putOff,
 } from './tickets/nextStep.ts';
 export type { Contest } from './tickets/readings.ts';
+export { type Resume, resumeOf } from './tickets/resume.ts';
 export { mayRecord, mayTakeIn, mayWorkAtBench } from './tickets/rights.ts';
 export { checkStanding } from './tickets/standing.ts';
 export { summaryOf } from './tickets/summary.ts';
+export { tablesOf } from './tickets/tables.ts';
 export { type Actor, newTicket, stateEpoch, type Ticket } from './tickets/ticket.ts';

@@ -1,8 +1,15 @@
-import { modelOf } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
-import { EVENT_TYPES, summaryOf, type TicketEvent, ticketEvent, ticketOf } from '../src/index.ts';
+import {
+  EVENT_TYPES,
+  summaryOf,
+  type TicketEvent,
+  tablesOf,
+  ticketEvent,
+  ticketOf,
+} from '../src/index.ts';
 import eventsV1 from './golden/events-v1.json';
 import eventsV2 from './golden/events-v2.json';
+import eventsV3 from './golden/events-v3.json';
 
 interface Golden {
   readonly ticket: string;
@@ -15,11 +22,12 @@ interface Golden {
 const GOLDEN: Readonly<Record<string, Golden>> = {
   'events-v1': eventsV1,
   'events-v2': eventsV2,
+  'events-v3': eventsV3,
 };
 
 function comesTo(ticket: string, events: readonly TicketEvent[]): object {
   const told = ticketOf(ticket, events);
-  const model = modelOf(told.intake?.family ?? '');
+  const model = tablesOf(told);
   const summary = model && summaryOf(told, model);
   return {
     status: told.status,

@@ -59,6 +59,14 @@ describe('what comes next', () => {
     });
   });
 
+  it('takes a good sew-out of a trial for good news: the proof goes on', () => {
+    const story = new Story('drop-in', ['loops-under'])
+      .sees('path-look', ['outside-discs'])
+      .does('rethreaded')
+      .sees('fresh-needle-sew', ['new-needle-cures']);
+    expect(next(story)).toMatchObject({ kind: 'check', because: 'duty' });
+  });
+
   it('asks for the machine to be closed before the knot', () => {
     const story = new Story('drop-in', ['no-feed'])
       .sees('feed-lever', ['feed-down'])

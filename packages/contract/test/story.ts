@@ -1,4 +1,3 @@
-import { modelOf } from '@nodo/knowledge';
 import {
   type Actor,
   applyTicketEvent,
@@ -11,6 +10,7 @@ import {
   type Role,
   type Ticket,
   type TicketEvent,
+  tablesOf,
 } from '../src/index.ts';
 
 let made = 0;
@@ -115,12 +115,12 @@ export class Story {
 }
 
 function findingsOf(story: Story, check: string): readonly string[] {
-  const model = modelOf(story.ticket.intake?.family ?? '');
+  const model = tablesOf(story.ticket);
   return (model?.checks.get(check)?.findings ?? []).map(({ id }) => id);
 }
 
 export function modelFor(story: Story) {
-  const model = modelOf(story.ticket.intake?.family ?? '');
+  const model = tablesOf(story.ticket);
   if (!model) throw new Error('no model');
   return model;
 }

@@ -131,7 +131,8 @@ function checkFor(family: Family, knowledge: Knowledge, check: CheckSource): Fam
   };
 }
 
-function networkOf(
+/** Causes and findings as a network; a trial stands outside of it. */
+export function networkOf(
   causes: ReadonlyMap<string, CauseSource>,
   findings: ReadonlyMap<string, Finding>,
   trials: FamilyModel['trials'],

@@ -25,6 +25,7 @@ export {
 } from './evidence.ts';
 export { type FamilyCheck, type FamilyModel, familyModel } from './familyModel.ts';
 export type { KnowledgeFault, KnowledgeFaultCode } from './faults.ts';
+export { type OwnCause, ownCheck, ownFinding, ownRepair, withOwnCauses } from './ownCause.ts';
 export {
   COMEBACK_MINUTES,
   checkMinutes,

@@ -15,18 +15,30 @@ export interface Assessment extends Seen {
   readonly duties: readonly DutyStatus[];
 }
 
-/** Everything that can be said of a ticket at once: a few milliseconds of exact reckoning. */
+/**
+ * Everything that can be said of a ticket at once: a few milliseconds of exact reckoning. Of a
+ * closed ticket, what was known when it was closed.
+ */
 export function assess(ticket: Ticket, model: FamilyModel): Assessment {
   const seen = readingsOf(ticket, model);
+  const duties = dutiesOf(ticket, model);
+  if (ticket.closing) {
+    const { causes, risk } = ticket.closing.snapshot;
+    return { ...seen, beliefs: likeliestFirst(causes), risk, duties };
+  }
   const { beliefs } = posterior(model.network, seen.evidence);
   return {
     ...seen,
-    beliefs: [...beliefs].sort((a, b) => b.is - a.is),
+    beliefs: likeliestFirst(beliefs),
     risk: comebackRisk(
       model.network,
       seen.evidence,
       reportedComplaints(model, seen.evidence.readings),
     ),
-    duties: dutiesOf(ticket, model),
+    duties,
   };
+}
+
+function likeliestFirst(beliefs: readonly CauseBelief[]): readonly CauseBelief[] {
+  return [...beliefs].sort((a, b) => b.is - a.is);
 }

@@ -1,5 +1,5 @@
 import type { Knowledge } from '@nodo/knowledge';
-import { familyModel, KNOWLEDGE, modelOf } from '@nodo/knowledge';
+import { familyModel, KNOWLEDGE, modelOf, withOwnCauses } from '@nodo/knowledge';
 import { type Refusal, refuse } from '../refusal.ts';
 import { type Draft, kindOf, type TicketEvent } from './events/index.ts';
 import { mayRecord } from './rights.ts';
@@ -22,8 +22,9 @@ export function decide(
   actor: Actor,
   knowledge: Knowledge = KNOWLEDGE,
 ): Verdict {
-  const model = (family: string) =>
+  const tables = (family: string) =>
     knowledge === KNOWLEDGE ? modelOf(family) : familyModel(knowledge, family);
+  const model = ticket.intake && tables(ticket.intake.family);
   if (!mayRecord(actor.role, draft.type)) {
     return { ok: false, refusal: refuse('role-may-not', 'type', { role: actor.role }) };
   }
@@ -31,8 +32,9 @@ export function decide(
   const decision = kind.decide(ticket, draft.command, {
     actor,
     epoch: draft.epoch,
-    model: ticket.intake && model(ticket.intake.family),
-    modelOf: model,
+    id: draft.id,
+    model: model && withOwnCauses(model, ticket.ownCauses),
+    modelOf: tables,
     knowledge: knowledge.hash,
   });
   if (!decision.ok) return decision;

@@ -82,7 +82,7 @@ export function nextStep(
 ): NextStep {
   const offered = checks.filter(({ check }) => !deferred.checks.has(check));
   const [sweep] = offered;
-  if (ticket.plan === 'full-sweep' && sweep && !isInProof(ticket)) {
+  if (ticket.plan === 'full-sweep' && sweep && !isInProof(ticket, model)) {
     return { kind: 'check', check: sweep.check, because: 'sweep' };
   }
   const oneChange = assessment.duties.filter(
@@ -93,7 +93,7 @@ export function nextStep(
 
   const sure = assessment.beliefs.find(({ cause }) => !deferred.causes.has(cause));
   if (sure && sure.is >= SURE_ENOUGH) return { kind: 'repair', cause: sure.cause };
-  if (assessment.risk > LOW_RISK && !isInProof(ticket)) {
+  if (assessment.risk > LOW_RISK && !isInProof(ticket, model)) {
     const best = ticket.plan === 'full-sweep' ? undefined : offered.find(isWorthIt);
     if (best) return { kind: 'check', check: best.check, because: 'worth' };
     const repair = repairs.find(({ cause }) => !deferred.causes.has(cause));
@@ -103,10 +103,16 @@ export function nextStep(
 }
 
 /** A repair was made and nothing wrong was seen since: it is proven before the search goes on. */
-function isInProof({ deeds, answers }: Ticket): boolean {
+function isInProof({ deeds, answers }: Ticket, model: FamilyModel): boolean {
   const repaired = deeds.findLast(({ repair }) => repair)?.seq ?? 0;
-  const wrong = answers.findLast(({ present }) => present)?.seq ?? 0;
-  return repaired > wrong;
+  const wrong = answers.findLast(({ finding, present }) => present && isWrong(model, finding));
+  return repaired > (wrong?.seq ?? 0);
+}
+
+/** Some cause shows it. "The fault is gone" and the good known design are no fault's sign. */
+function isWrong({ network }: FamilyModel, finding: string): boolean {
+  const place = network.findingIndex.get(finding);
+  return place !== undefined && (network.parents[place] ?? []).length > 0;
 }
 
 function closing(ticket: Ticket): NextStep {

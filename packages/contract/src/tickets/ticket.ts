@@ -1,4 +1,4 @@
-import type { Plan } from '@nodo/knowledge';
+import type { OwnCause, Plan } from '@nodo/knowledge';
 import type { Role } from '../roles.ts';
 import type { RecordedEvent } from './envelope.ts';
 import type { ClosingSnapshot } from './snapshot.ts';
@@ -78,6 +78,8 @@ export interface Ticket {
   readonly looks: readonly Look[];
   /** Checks that could not be told, by epoch. */
   readonly untold: readonly { readonly check: string; readonly epoch: number }[];
+  /** Causes that the tables do not have, found on this machine. */
+  readonly ownCauses: readonly OwnCause[];
   readonly deeds: readonly Deed[];
   readonly opened: readonly {
     readonly state: string;
@@ -107,6 +109,7 @@ export function newTicket(id: string): Ticket {
     answers: [],
     looks: [],
     untold: [],
+    ownCauses: [],
     deeds: [],
     opened: [],
     open: new Set(),

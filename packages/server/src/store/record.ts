@@ -10,9 +10,10 @@ import {
   summaryOf,
   type Ticket,
   type TicketEvent,
+  tablesOf,
   ticketOf,
 } from '@nodo/contract';
-import { EDITION, KNOWLEDGE, modelOf } from '@nodo/knowledge';
+import { EDITION, KNOWLEDGE } from '@nodo/knowledge';
 import type { Edition, EventStore } from './port.ts';
 
 export interface RecordRequest {
@@ -49,7 +50,7 @@ export async function recordDrafts(
     if (!told.ok) return told;
     if (told.fresh.length === 0) return { ok: true, events: told.events };
 
-    const model = told.ticket.intake && modelOf(told.ticket.intake.family);
+    const model = tablesOf(told.ticket);
     const summary = model && summaryOf(told.ticket, model);
     if (!summary) return { ok: false, refusal: refuse('not-taken-in') };
     const appended = await store.append(request.shop, {
@@ -149,7 +150,7 @@ export async function rebuildSummaries(store: EventStore, shop: string): Promise
   const ids = await store.ticketIds(shop);
   for (const id of ids) {
     const ticket = ticketOf(id, await store.load(shop, id));
-    const model = ticket.intake && modelOf(ticket.intake.family);
+    const model = tablesOf(ticket);
     const summary = model && summaryOf(ticket, model);
     if (summary) await store.replaceSummary(shop, summary);
   }

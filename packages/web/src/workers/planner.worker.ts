@@ -4,6 +4,7 @@ import {
   contestEffects,
   planTicket,
   type TicketEvent,
+  tablesOf,
   ticketOf,
 } from '@nodo/contract';
 import {
@@ -12,7 +13,7 @@ import {
   unexplainedReadings,
   weighFindings,
 } from '@nodo/core';
-import { modelOf, type Planned } from '@nodo/knowledge';
+import type { Planned } from '@nodo/knowledge';
 import { expose } from 'comlink';
 
 export interface Plan extends Planned {
@@ -31,7 +32,7 @@ const planner = {
   /** The heavy part of the reckoning, away from the screen's own thread. */
   plan(id: string, events: readonly TicketEvent[]): Plan {
     const ticket = ticketOf(id, events);
-    const model = modelOf(ticket.intake?.family ?? '');
+    const model = tablesOf(ticket);
     if (!model) throw new Error(`no tables for the family of ticket ${id}`);
     const assessment = assess(ticket, model);
     return {

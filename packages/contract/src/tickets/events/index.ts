@@ -13,6 +13,7 @@ import { machineClosed } from './machineClosed.ts';
 import { machineCollected } from './machineCollected.ts';
 import { machineOpened } from './machineOpened.ts';
 import { observationNoted } from './observationNoted.ts';
+import { ownCauseFound } from './ownCauseFound.ts';
 import { planChosen } from './planChosen.ts';
 import { ticketClosed } from './ticketClosed.ts';
 import { ticketReopened } from './ticketReopened.ts';
@@ -23,6 +24,7 @@ const EVENT_KINDS = {
   'findings-recorded': findingsRecorded,
   'could-not-tell': couldNotTell,
   'observation-noted': observationNoted,
+  'own-cause-found': ownCauseFound,
   'action-done': actionDone,
   'machine-opened': machineOpened,
   'machine-closed': machineClosed,

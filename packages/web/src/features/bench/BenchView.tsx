@@ -3,11 +3,12 @@ import {
   mayRecord,
   mayWorkAtBench,
   NOTHING_DEFERRED,
+  nextStep,
   type Person,
   putOff,
   type Session,
+  tablesOf,
 } from '@nodo/contract';
-import { modelOf } from '@nodo/knowledge';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { usePeopleQuery } from '../../api/api.ts';
@@ -17,6 +18,8 @@ import { Blank, Sewing } from '../../ui/Stitches.tsx';
 import { Causes } from './Causes.tsx';
 import { Duties } from './Duties.tsx';
 import { MachineNow } from './MachineNow.tsx';
+import { PlanSwitch } from './PlanSwitch.tsx';
+import { ResumeStrip } from './ResumeStrip.tsx';
 import { SomethingElse } from './SomethingElse.tsx';
 import { Seam } from './seam/Seam.tsx';
 import { TakeBack } from './seam/TakeBack.tsx';
@@ -60,14 +63,19 @@ export default function BenchView({ session }: { readonly session: Session }) {
 
 function Bench({ shown, session }: { readonly shown: ShownTicket; readonly session: Session }) {
   const { ticket, events } = shown;
-  const model = modelOf(ticket.intake?.family ?? '');
+  const model = useMemo(() => tablesOf(ticket), [ticket]);
   const assessment = useMemo(() => model && assess(ticket, model), [ticket, model]);
   const planned = usePlan(ticket.id, events);
   const plan = planned === 'failed' ? undefined : planned;
+  const [deferred, setDeferred] = useState(NOTHING_DEFERRED);
+  const step = useMemo(
+    () => plan && model && assessment && nextStep(ticket, model, assessment, plan, deferred),
+    [ticket, model, assessment, plan, deferred],
+  );
+  const [resumed, setResumed] = useState(false);
   const send = useRecord(ticket, session);
   const people = usePeopleById();
   const [choice, setChoice] = useState<Choice>();
-  const [deferred, setDeferred] = useState(NOTHING_DEFERRED);
   const [elseOpen, setElseOpen] = useState(false);
   const { role } = session.person;
   const mayWork = mayWorkAtBench(role);
@@ -85,12 +93,22 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
     <div className="flex flex-1 flex-col lg:h-[calc(100dvh-3.4rem)] lg:min-h-[38rem] lg:flex-none">
       <BenchHeader shown={shown} people={people} />
       <Tray ticket={ticket.id} model={model} />
+      {!resumed && ticket.status === 'open' && (
+        <ResumeStrip
+          ticket={ticket}
+          model={model}
+          assessment={assessment}
+          step={step}
+          onPutAway={() => setResumed(true)}
+        />
+      )}
       <div className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[17.5rem_minmax(0,1fr)_17.5rem]">
         <div className="border-rule p-4 max-lg:order-2 max-lg:border-t lg:overflow-y-auto lg:border-r">
           <Causes
             model={model}
             assessment={assessment}
             plan={plan}
+            closed={ticket.closing !== undefined}
             chosen={choice?.kind === 'cause' ? choice.cause : undefined}
             onChoose={(cause) => setChoice({ kind: 'cause', cause })}
           />
@@ -104,10 +122,10 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
             model={model}
             assessment={assessment}
             plan={plan}
+            step={step}
             planFailed={planned === 'failed'}
             choice={choice}
             onChoose={setChoice}
-            deferred={deferred}
             onDefer={(what) => {
               setDeferred(putOff(deferred, what));
               setChoice(undefined);
@@ -119,7 +137,14 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
           />
         </section>
         <div className="border-rule p-4 max-lg:order-3 max-lg:border-t lg:overflow-y-auto lg:border-l">
-          <MachineNow ticket={ticket} model={model} record={send} mayWork={mayWork} />
+          <MachineNow
+            ticket={ticket}
+            model={model}
+            record={send}
+            mayWork={mayWork}
+            plan={plan}
+            onChooseCheck={(check) => setChoice({ kind: 'check', check })}
+          />
           <Duties
             assessment={assessment}
             model={model}
@@ -127,7 +152,9 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
             mayWork={mayWork && ticket.status === 'open'}
             onChooseCheck={(check) => setChoice({ kind: 'check', check })}
             onChooseClose={() => setChoice({ kind: 'close' })}
+            lowersRisk={plan?.lowersRisk}
           />
+          <PlanSwitch ticket={ticket} record={send} mayWork={mayWork} />
         </div>
       </div>
       <div className="relative">
@@ -137,7 +164,9 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
       <SomethingElse
         open={elseOpen}
         onOpenChange={setElseOpen}
+        ticket={ticket}
         model={model}
+        assessment={assessment}
         record={send}
         mayWork={mayWork}
         onChoose={setChoice}

@@ -16,11 +16,13 @@ interface CausesProps {
   /** Undefined while it is being reckoned. */
   readonly plan: Plan | undefined;
   readonly chosen: string | undefined;
+  /** It stands as it was closed. */
+  readonly closed: boolean;
   readonly onChoose: (cause: string) => void;
 }
 
 /** The likely causes with their chances, in numbers, bars and words, and why. */
-export function Causes({ model, assessment, plan, chosen, onChoose }: CausesProps) {
+export function Causes({ model, assessment, plan, chosen, closed, onChoose }: CausesProps) {
   const [all, setAll] = useState(false);
   const words = m.bench.causes;
   const shown = assessment.beliefs.slice(0, all ? SHOWN_ALL : SHOWN);
@@ -32,7 +34,7 @@ export function Causes({ model, assessment, plan, chosen, onChoose }: CausesProp
         id="causes-title"
         className="mb-2 flex items-center gap-1 text-sm font-semibold text-quiet"
       >
-        {words.title} <StandingMark standing="tuned" />
+        {closed ? words.closedTitle : words.title} <StandingMark standing="tuned" />
       </h2>
       {nothingAsked && <p className="mb-2 text-sm text-quiet">{words.unasked}</p>}
       <ol>
@@ -69,13 +71,15 @@ export function Causes({ model, assessment, plan, chosen, onChoose }: CausesProp
           );
         })}
       </ol>
-      <button
-        type="button"
-        onClick={() => setAll(!all)}
-        className="min-h-11 px-2 text-quiet underline underline-offset-4"
-      >
-        {all ? words.fewer : words.more(assessment.beliefs.length - SHOWN)}
-      </button>
+      {assessment.beliefs.length > SHOWN && (
+        <button
+          type="button"
+          onClick={() => setAll(!all)}
+          className="min-h-11 px-2 text-quiet underline underline-offset-4"
+        >
+          {all ? words.fewer : words.more(assessment.beliefs.length - SHOWN)}
+        </button>
+      )}
       {assessment.leftOut > 0 && (
         <p className="px-2 text-sm text-quiet">{words.leftOut(assessment.leftOut)}</p>
       )}

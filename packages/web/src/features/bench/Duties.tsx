@@ -17,6 +17,7 @@ export function Duties({
   mayWork,
   onChooseCheck,
   onChooseClose,
+  lowersRisk,
 }: {
   readonly assessment: Assessment;
   readonly model: FamilyModel;
@@ -24,6 +25,8 @@ export function Duties({
   readonly mayWork: boolean;
   readonly onChooseCheck: (check: string) => void;
   readonly onChooseClose: () => void;
+  /** The check that lowers the comeback risk most, if any does. */
+  readonly lowersRisk: string | undefined;
 }) {
   const [waiving, setWaiving] = useState<string>();
   const words = m.bench.duties;
@@ -50,6 +53,15 @@ export function Duties({
         {words.risk}{' '}
         <strong className="font-mono text-base text-ink">{write.percent(assessment.risk)}</strong>
       </p>
+      {mayWork && lowersRisk !== undefined && (
+        <button
+          type="button"
+          onClick={() => onChooseCheck(lowersRisk)}
+          className="min-h-11 text-left text-sm leading-tight underline underline-offset-4"
+        >
+          {words.lowers(lowerFirst(model.checks.get(lowersRisk)?.title ?? lowersRisk))}
+        </button>
+      )}
       {mayWork && owed.length === 0 && (
         <Button className="mt-2" onClick={onChooseClose}>
           {words.toKnot}

@@ -1,8 +1,10 @@
 import type { Ticket } from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
+import { checkMinutes } from '@nodo/knowledge';
 import { Plug, Unplug, Wrench } from 'lucide-react';
-import { m } from '../../messages/index.ts';
+import { m, write } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
+import type { Plan } from '../../workers/planner.worker.ts';
 import type { RecordEntry } from './useRecord.ts';
 import { openWords } from './words.ts';
 
@@ -12,11 +14,16 @@ export function MachineNow({
   model,
   record,
   mayWork,
+  plan,
+  onChooseCheck,
 }: {
   readonly ticket: Ticket;
   readonly model: FamilyModel;
   readonly record: RecordEntry;
   readonly mayWork: boolean;
+  /** Undefined while it is being reckoned. */
+  readonly plan: Plan | undefined;
+  readonly onChooseCheck: (check: string) => void;
 }) {
   const words = m.bench.machine;
   const open = ticket.open.size > 0;
@@ -48,6 +55,9 @@ export function MachineNow({
         </div>
       )}
       {mayWork && ticket.status === 'open' && (
+        <WhileOpen ticket={ticket} model={model} plan={plan} onChooseCheck={onChooseCheck} />
+      )}
+      {mayWork && ticket.status === 'open' && (
         <div className="mt-2 flex flex-wrap gap-2">
           {powered ? (
             <Button onClick={() => record('action-done', { action: 'power-off-confirmed' })}>
@@ -64,5 +74,46 @@ export function MachineNow({
         </div>
       )}
     </section>
+  );
+}
+
+const MOST_NEARLY_FREE = 3;
+
+/** What costs hardly anything before the machine is closed again. */
+function WhileOpen({
+  ticket,
+  model,
+  plan,
+  onChooseCheck,
+}: {
+  readonly ticket: Ticket;
+  readonly model: FamilyModel;
+  readonly plan: Plan | undefined;
+  readonly onChooseCheck: (check: string) => void;
+}) {
+  const checks = (plan?.whileOpen ?? [])
+    .slice(0, MOST_NEARLY_FREE)
+    .flatMap((id) => model.checks.get(id) ?? []);
+  if (checks.length === 0) return null;
+  return (
+    <div className="mt-2 border-l-3 border-own pl-3">
+      <p className="text-sm text-quiet">{m.bench.machine.whileOpen}</p>
+      <ul>
+        {checks.map((check) => (
+          <li key={check.id}>
+            <button
+              type="button"
+              onClick={() => onChooseCheck(check.id)}
+              className="min-h-11 text-left leading-tight underline underline-offset-4"
+            >
+              {check.title}{' '}
+              <span className="font-mono text-sm text-quiet">
+                {write.minutes(checkMinutes(model, ticket.open, check))} {m.bench.step.minutes}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </div>
   );
 }

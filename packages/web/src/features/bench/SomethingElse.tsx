@@ -1,8 +1,10 @@
+import type { Assessment, Ticket } from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
 import { useMemo, useState } from 'react';
 import { m } from '../../messages/index.ts';
 import { TextField } from '../../ui/Field.tsx';
 import { Modal } from '../../ui/Modal.tsx';
+import { OwnCauseForm } from './OwnCauseForm.tsx';
 import type { Choice } from './step/StepPane.tsx';
 import type { RecordEntry } from './useRecord.ts';
 
@@ -11,7 +13,9 @@ const MOST_HITS = 7;
 interface SomethingElseProps {
   readonly open: boolean;
   readonly onOpenChange: (open: boolean) => void;
+  readonly ticket: Ticket;
   readonly model: FamilyModel;
+  readonly assessment: Assessment;
   readonly record: RecordEntry;
   readonly mayWork: boolean;
   readonly onChoose: (choice: Choice) => void;
@@ -32,13 +36,16 @@ export function SomethingElse(props: SomethingElseProps) {
   );
 }
 
-function Search({ model, record, mayWork, onChoose, onOpenChange }: SomethingElseProps) {
+function Search(props: SomethingElseProps) {
+  const { model, record, mayWork, onChoose, onOpenChange } = props;
   const [wanted, setWanted] = useState('');
+  const [naming, setNaming] = useState(false);
   const words = m.bench.palette;
   const hits = useMemo(() => find(model, wanted), [model, wanted]);
   const note = wanted.trim();
   const done = (worked: boolean) => worked && onOpenChange(false);
 
+  if (naming) return <OwnCauseForm {...props} name={note} onDone={() => onOpenChange(false)} />;
   return (
     <>
       <TextField
@@ -84,6 +91,15 @@ function Search({ model, record, mayWork, onChoose, onOpenChange }: SomethingEls
             >
               {words.note(note)}
             </button>
+            {mayWork && (
+              <button
+                type="button"
+                onClick={() => setNaming(true)}
+                className="mt-2 w-full rounded-md border-2 border-dashed border-edge px-4 py-3 text-left hover:border-ink"
+              >
+                {m.bench.ownCause.offer(note)}
+              </button>
+            )}
           </>
         )}
       </div>

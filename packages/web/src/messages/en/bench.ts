@@ -33,6 +33,7 @@ export const bench = {
   standings,
   causes: {
     title: 'What it could be',
+    closedTitle: 'What was known when it was closed',
     more: (n: number) => `${n} more`,
     fewer: 'fewer',
     because: (what: string) => `because: ${what}`,
@@ -115,10 +116,67 @@ export const bench = {
       off: 'Stays unplugged until it is closed again.',
     },
     inDish: 'In the parts dish',
+    whileOpen: 'While it is open, nearly free:',
     unplug: 'Unplug',
     plugIn: 'Plug in',
     closeUp: 'Close up',
     words: 'In the customer’s words',
+  },
+  plan: {
+    title: 'How we search',
+    ways: {
+      'per-minute': {
+        title: 'Most likely per minute',
+        means: 'Next is what saves the most minutes for each minute it takes.',
+      },
+      'one-at-a-time': {
+        title: 'One change at a time',
+        means: 'The same, but after every change it is sewn again before anything else.',
+      },
+      'full-sweep': {
+        title: 'Full sweep',
+        means: 'Everything is looked at in the handbook’s order, likely or not.',
+      },
+    },
+  },
+  resume: {
+    title: 'Where this ticket stands',
+    putAway: 'Put away',
+    known: ({
+      reported,
+      looks,
+      likely,
+      done,
+    }: {
+      reported: string;
+      looks: number;
+      likely: string | undefined;
+      done: string;
+    }) =>
+      `${reported ? `Reported: ${reported}` : 'No complaint was ticked'}; ${
+        looks === 0
+          ? 'nothing looked at yet'
+          : looks === 1
+            ? '1 look so far'
+            : `${looks} looks so far`
+      }${likely ? `, ${likely}` : ''}; ${done ? `done: ${done}` : 'nothing done yet'}.`,
+    likely: (cause: string, chance: string) => `most likely ${cause} (${chance})`,
+    ahead: (owed: string, next: string | undefined) =>
+      `${owed ? `Owed before closing: ${owed}` : 'Nothing is owed'}; next: ${next ?? 'being reckoned'}.`,
+    next: {
+      repair: (cause: string) => `put right ${cause}`,
+      closeMachine: 'close the machine up',
+      closeTicket: 'tie the knot',
+    },
+  },
+  ownCause: {
+    offer: (words: string) => `It is a cause of its own: “${words}”`,
+    lead: 'It becomes part of this ticket’s reckoning, with a repair of its own, and is proven like any other.',
+    name: 'What was wrong',
+    remedy: 'What puts it right',
+    remedyHint: 'As it would stand in the record once it is done: “Washer put back”.',
+    explains: 'It explains',
+    submit: 'Found: take it into the reckoning',
   },
   duties: {
     title: 'Owed before closing',
@@ -132,6 +190,7 @@ export const bench = {
     waiveNote: 'Your name and the reason stay on the ticket.',
     cancel: 'Leave it owed',
     risk: 'Closed now, it comes back with a chance of',
+    lowers: (check: string) => `What lowers it most: ${check}`,
     why: (why: string) => `${why}.`,
   },
   palette: {

@@ -13,6 +13,7 @@ export const seam = {
   reopened: (reason: string) => `Reopened: ${reason}`,
   collected: 'The customer has it',
   knowledgeAdopted: 'Judged with newer tables from here',
+  ownCause: (name: string) => `Found, not in the tables: ${name}`,
   waiting: 'waiting to be sent',
   contested: 'two answers differ',
   owed: 'owed',

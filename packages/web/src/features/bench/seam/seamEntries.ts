@@ -54,6 +54,8 @@ function told(
       return above(m.seam.couldNotTell(titleOf(model, event.body.check)));
     case 'observation-noted':
       return above(`“${event.body.words}”`);
+    case 'own-cause-found':
+      return above(m.seam.ownCause(event.body.name));
     case 'action-done': {
       const title = model.actions.get(event.body.action)?.title ?? event.body.action;
       return below(event.body.note ? `${title}: ${event.body.note}` : title);

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { m, write } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
+import type { Plan } from '../../../workers/planner.worker.ts';
 import { ReasonForm } from '../ReasonForm.tsx';
 import type { RecordEntry } from '../useRecord.ts';
 import { lowerFirst } from '../words.ts';
@@ -15,10 +16,19 @@ interface CloseStepProps {
   readonly assessment: Assessment;
   readonly record: RecordEntry;
   readonly mayWork: boolean;
+  readonly plan: Plan | undefined;
+  readonly onChooseCheck: (check: string) => void;
 }
 
 /** Everything owed is done: tie the knot. */
-export function CloseStep({ assessment, model, record, mayWork }: CloseStepProps) {
+export function CloseStep({
+  assessment,
+  model,
+  record,
+  mayWork,
+  plan,
+  onChooseCheck,
+}: CloseStepProps) {
   const words = m.bench.step;
   return (
     <div className="max-w-2xl">
@@ -27,6 +37,17 @@ export function CloseStep({ assessment, model, record, mayWork }: CloseStepProps
         {words.readyTitle}
       </h1>
       <p className="mt-3 text-lg">{words.ready(write.percent(assessment.risk))}</p>
+      {plan?.lowersRisk !== undefined && (
+        <button
+          type="button"
+          onClick={() => plan.lowersRisk && onChooseCheck(plan.lowersRisk)}
+          className="min-h-11 text-left underline underline-offset-4"
+        >
+          {m.bench.duties.lowers(
+            lowerFirst(model.checks.get(plan.lowersRisk)?.title ?? plan.lowersRisk),
+          )}
+        </button>
+      )}
       <Waived model={model} assessment={assessment} />
       <div className="mt-5 flex max-w-xl flex-col">
         {mayWork ? (
@@ -40,7 +61,13 @@ export function CloseStep({ assessment, model, record, mayWork }: CloseStepProps
 }
 
 /** The ticket is closed: hand the machine over, or take it back to the bench. */
-export function ClosedStep({ ticket, assessment, model, record, mayWork }: CloseStepProps) {
+export function ClosedStep({
+  ticket,
+  assessment,
+  model,
+  record,
+  mayWork,
+}: Omit<CloseStepProps, 'plan' | 'onChooseCheck'>) {
   const [reopening, setReopening] = useState(false);
   const words = m.bench.step;
   const gone = ticket.status === 'collected';

@@ -1,12 +1,5 @@
-import {
-  type Assessment,
-  type Deferred,
-  type NextStep,
-  nextStep,
-  type Ticket,
-} from '@nodo/contract';
+import type { Assessment, NextStep, Ticket } from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
-import { useMemo } from 'react';
 import { m } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Key } from '../../../ui/Key.tsx';
@@ -29,10 +22,11 @@ interface StepPaneProps {
   readonly model: FamilyModel;
   readonly assessment: Assessment;
   readonly plan: Plan | undefined;
+  /** What comes next; undefined while it is being reckoned. */
+  readonly step: NextStep | undefined;
   readonly planFailed: boolean;
   readonly choice: Choice | undefined;
   readonly onChoose: (choice: Choice | undefined) => void;
-  readonly deferred: Deferred;
   readonly onDefer: (what: { readonly check: string } | { readonly cause: string }) => void;
   readonly onSomethingElse: () => void;
   readonly record: RecordEntry;
@@ -42,16 +36,12 @@ interface StepPaneProps {
 
 /** The middle of the bench: the one thing to do next, and the ways out of it. */
 export function StepPane(props: StepPaneProps) {
-  const { ticket, model, assessment, plan, choice, onChoose, deferred } = props;
-  const step = useMemo(
-    () => plan && nextStep(ticket, model, assessment, plan, deferred),
-    [ticket, model, assessment, plan, deferred],
-  );
+  const { ticket, step, choice, onChoose } = props;
   if (ticket.status !== 'open') return <ClosedStep {...props} />;
   return (
     <>
       <div className="flex-1">
-        <StepBody {...props} step={step} />
+        <StepBody {...props} />
       </div>
       <WaysOut
         {...props}
@@ -66,7 +56,7 @@ function checkOf(step: NextStep | undefined): string | undefined {
   return step?.kind === 'check' ? step.check : undefined;
 }
 
-function StepBody(props: StepPaneProps & { readonly step: NextStep | undefined }) {
+function StepBody(props: StepPaneProps) {
   const { step, choice, model, plan, assessment, onChoose, onDefer } = props;
   const { ticket, record, mayFind, mayWork } = props;
   const words = m.bench.step;
@@ -110,7 +100,11 @@ function StepBody(props: StepPaneProps & { readonly step: NextStep | undefined }
   if (choice?.kind === 'check') return checkStep(choice.check, words.chosen);
   if (choice?.kind === 'cause') return repairStep(choice.cause, words.cause, false);
   if (choice?.kind === 'close' || step?.kind === 'close-ticket' || step?.kind === 'close-machine') {
-    return ticket.open.size > 0 ? <PutTogether {...props} /> : <CloseStep {...props} />;
+    return ticket.open.size > 0 ? (
+      <PutTogether {...props} />
+    ) : (
+      <CloseStep {...props} onChooseCheck={chooseCheck} />
+    );
   }
   if (!step)
     return props.planFailed ? <PlanFailed {...props} /> : <Sewing label={words.reckoning} />;

@@ -1,0 +1,31 @@
+import type { CauseBelief } from '@nodo/core';
+import { INTERVIEWS } from '@nodo/knowledge';
+import type { Assessment } from './assess.ts';
+import type { Ticket } from './ticket.ts';
+
+/** What somebody must know who takes a ticket over: ids, for words see the interface. */
+export interface Resume {
+  /** Complaints that the customer reported, in the order in which they were told. */
+  readonly reported: readonly string[];
+  /** Looks that still count, the questions at the counter left out. */
+  readonly looks: number;
+  readonly likeliest: CauseBelief | undefined;
+  /** What was done to the machine, one line each, the latest last. */
+  readonly done: readonly string[];
+  readonly owed: readonly string[];
+}
+
+/** The standing of a ticket in short. */
+export function resumeOf(
+  { answers, looks, deeds }: Ticket,
+  { beliefs, duties }: Pick<Assessment, 'beliefs' | 'duties'>,
+): Resume {
+  const reported = answers.filter(({ check, present }) => check === 'complaint' && present);
+  return {
+    reported: [...new Set(reported.map(({ finding }) => finding))],
+    looks: looks.filter(({ check }) => !INTERVIEWS.has(check)).length,
+    likeliest: beliefs[0],
+    done: [...new Set(deeds.filter(({ treats }) => treats.length > 0).map(({ action }) => action))],
+    owed: duties.filter(({ state }) => state === 'owed').map(({ duty }) => duty),
+  };
+}

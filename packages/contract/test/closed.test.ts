@@ -1,0 +1,39 @@
+import { describe, expect, it } from 'vitest';
+import { assess, type TicketEvent, ticketOf } from '../src/index.ts';
+import { modelFor, Story } from './story.ts';
+
+/** A feed lever found down, raised, proven and closed. */
+function closed(): Story {
+  return new Story('drop-in', ['no-feed'])
+    .sees('feed-lever', ['feed-down'])
+    .does('feed-raised')
+    .sees('standard-zigzag')
+    .sees('standard-straight')
+    .must('ticket-closed', {});
+}
+
+describe('a closed ticket', () => {
+  it('tells what was known when it was closed, not what the tables say today', () => {
+    const story = closed();
+    // As if it had been closed with tables that thought otherwise.
+    const events = story.events.map((event): TicketEvent => {
+      if (event.type !== 'ticket-closed') return event;
+      const causes = [
+        { cause: 'feed-lowered', was: 0.9, is: 0.2 },
+        { cause: 'needle-dull', was: 0.3, is: 0.3 },
+      ];
+      return { ...event, body: { snapshot: { ...event.body.snapshot, risk: 0.42, causes } } };
+    });
+    const ticket = ticketOf(story.ticket.id, events);
+    const { beliefs, risk } = assess(ticket, modelFor(story));
+    expect(risk).toBe(0.42);
+    expect(beliefs.map(({ cause }) => cause)).toEqual(['needle-dull', 'feed-lowered']);
+  });
+
+  it('is reckoned anew once it is reopened', () => {
+    const story = closed();
+    const kept = story.ticket.closing?.snapshot.causes.length ?? 0;
+    story.must('ticket-reopened', { reason: 'It came back.' });
+    expect(assess(story.ticket, modelFor(story)).beliefs.length).toBeGreaterThan(kept);
+  });
+});

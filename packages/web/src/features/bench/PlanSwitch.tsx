@@ -1,0 +1,57 @@
+import type { Ticket } from '@nodo/contract';
+import type { Plan } from '@nodo/knowledge';
+import { m } from '../../messages/index.ts';
+import type { RecordEntry } from './useRecord.ts';
+
+const PLANS: readonly Plan[] = ['per-minute', 'one-at-a-time', 'full-sweep'];
+
+/** How the work on this ticket goes, and what each way means. */
+export function PlanSwitch({
+  ticket,
+  record,
+  mayWork,
+}: {
+  readonly ticket: Ticket;
+  readonly record: RecordEntry;
+  readonly mayWork: boolean;
+}) {
+  const words = m.bench.plan;
+  const { title } = words.ways[ticket.plan];
+  if (!mayWork || ticket.status !== 'open') {
+    return (
+      <p className="mt-4 border-t border-rule pt-3 text-sm text-quiet">
+        {words.title}: <strong className="text-ink">{title}</strong>
+      </p>
+    );
+  }
+  return (
+    <details className="mt-4 border-t border-rule pt-1">
+      <summary className="flex min-h-11 cursor-pointer flex-wrap items-center gap-x-2 text-sm text-quiet">
+        {words.title}:
+        <strong className="text-ink underline decoration-edge underline-offset-4">{title}</strong>
+      </summary>
+      <fieldset>
+        <legend className="sr-only">{words.title}</legend>
+        {PLANS.map((plan) => (
+          <label
+            key={plan}
+            className="flex min-h-11 gap-3 rounded-md px-2 py-2 leading-tight hover:bg-sunk has-checked:bg-sunk"
+          >
+            <input
+              type="radio"
+              name="plan"
+              value={plan}
+              checked={ticket.plan === plan}
+              onChange={() => record('plan-chosen', { plan })}
+              className="mt-0.5 size-5 shrink-0 accent-own"
+            />
+            <span>
+              <span className="font-semibold">{words.ways[plan].title}</span>
+              <span className="block text-sm text-quiet">{words.ways[plan].means}</span>
+            </span>
+          </label>
+        ))}
+      </fieldset>
+    </details>
+  );
+}

@@ -1,0 +1,71 @@
+import { type Assessment, type NextStep, resumeOf, type Ticket } from '@nodo/contract';
+import type { FamilyModel } from '@nodo/knowledge';
+import { X } from 'lucide-react';
+import { m, write } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { lowerFirst } from './words.ts';
+
+/** In two sentences: what is known and done; what is owed and comes next. */
+export function ResumeStrip({
+  ticket,
+  model,
+  assessment,
+  step,
+  onPutAway,
+}: {
+  readonly ticket: Ticket;
+  readonly model: FamilyModel;
+  readonly assessment: Assessment;
+  /** Undefined while it is being reckoned. */
+  readonly step: NextStep | undefined;
+  readonly onPutAway: () => void;
+}) {
+  const { reported, looks, likeliest, done, owed } = resumeOf(ticket, assessment);
+  const words = m.bench.resume;
+  const named = (ids: readonly string[], name: (id: string) => string | undefined): string =>
+    ids.map((id) => lowerFirst(name(id) ?? id)).join(', ');
+  return (
+    <section
+      aria-label={words.title}
+      className="flex items-start gap-3 border-b border-rule bg-sunk px-5 py-1.5"
+    >
+      <p className="min-w-0 flex-1 py-1 leading-snug" data-resume>
+        {words.known({
+          reported: named(reported, (id) => model.findings.get(id)?.answer),
+          looks,
+          likely:
+            likeliest &&
+            words.likely(
+              lowerFirst(model.causes.get(likeliest.cause)?.name ?? likeliest.cause),
+              write.percent(likeliest.is),
+            ),
+          done: named(done, (id) => model.actions.get(id)?.title),
+        })}{' '}
+        {words.ahead(
+          named(owed, (id) => model.duties.get(id)?.title),
+          step && stepWords(step, model),
+        )}
+      </p>
+      <Button look="quiet" aria-label={words.putAway} onClick={onPutAway}>
+        <X aria-hidden size={20} />
+      </Button>
+    </section>
+  );
+}
+
+function stepWords(step: NextStep, model: FamilyModel): string {
+  const words = m.bench.resume.next;
+  switch (step.kind) {
+    case 'check':
+      return lowerFirst(model.checks.get(step.check)?.title ?? step.check);
+    case 'repair':
+      return words.repair(lowerFirst(model.causes.get(step.cause)?.name ?? step.cause));
+    case 'action':
+    case 'waive':
+      return lowerFirst(model.duties.get(step.duty)?.title ?? step.duty);
+    case 'close-machine':
+      return words.closeMachine;
+    case 'close-ticket':
+      return words.closeTicket;
+  }
+}
