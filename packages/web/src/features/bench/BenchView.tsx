@@ -22,7 +22,6 @@ import { PlanSwitch } from './PlanSwitch.tsx';
 import { ResumeStrip } from './ResumeStrip.tsx';
 import { SomethingElse } from './SomethingElse.tsx';
 import { Seam } from './seam/Seam.tsx';
-import { TakeBack } from './seam/TakeBack.tsx';
 import { type Choice, StepPane } from './step/StepPane.tsx';
 import { Tray } from './Tray.tsx';
 import { usePlan } from './usePlan.ts';
@@ -153,14 +152,19 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
             onChooseCheck={(check) => setChoice({ kind: 'check', check })}
             onChooseClose={() => setChoice({ kind: 'close' })}
             lowersRisk={plan?.lowersRisk}
+            closed={ticket.status !== 'open'}
           />
           <PlanSwitch ticket={ticket} record={send} mayWork={mayWork} />
         </div>
       </div>
-      <div className="relative">
-        <TakeBack shown={shown} session={session} record={send} />
-        <Seam shown={shown} model={model} assessment={assessment} people={people} />
-      </div>
+      <Seam
+        shown={shown}
+        model={model}
+        assessment={assessment}
+        people={people}
+        session={session}
+        record={send}
+      />
       <SomethingElse
         open={elseOpen}
         onOpenChange={setElseOpen}

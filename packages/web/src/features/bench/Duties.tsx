@@ -18,6 +18,7 @@ export function Duties({
   onChooseCheck,
   onChooseClose,
   lowersRisk,
+  closed,
 }: {
   readonly assessment: Assessment;
   readonly model: FamilyModel;
@@ -27,6 +28,8 @@ export function Duties({
   readonly onChooseClose: () => void;
   /** The check that lowers the comeback risk most, if any does. */
   readonly lowersRisk: string | undefined;
+  /** The ticket's risk was told when it was closed. */
+  readonly closed: boolean;
 }) {
   const [waiving, setWaiving] = useState<string>();
   const words = m.bench.duties;
@@ -49,10 +52,12 @@ export function Duties({
           </li>
         ))}
       </ul>
-      <p className="mt-4 text-sm text-quiet">
-        {words.risk}{' '}
-        <strong className="font-mono text-base text-ink">{write.percent(assessment.risk)}</strong>
-      </p>
+      {!closed && (
+        <p className="mt-4 text-sm text-quiet">
+          {words.risk}{' '}
+          <strong className="font-mono text-base text-ink">{write.percent(assessment.risk)}</strong>
+        </p>
+      )}
       {mayWork && lowersRisk !== undefined && (
         <button
           type="button"

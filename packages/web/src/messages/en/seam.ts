@@ -17,6 +17,16 @@ export const seam = {
   waiting: 'waiting to be sent',
   contested: 'two answers differ',
   owed: 'owed',
+  /** The machine was changed; from here on what was seen is of another machine, as it were. */
+  state: (n: number) => `changed ${n === 2 ? 'once' : n === 3 ? 'twice' : `${n - 1} times`}`,
+  begins: (state: string) => `machine ${state} before this`,
+  list: 'Read as a list',
+  listTitle: 'All entries, the latest first',
+  close: 'Close',
+  takeBack: 'Take this entry back',
+  seen: 'seen',
+  done: 'done',
+  keys: 'Arrow keys go from stitch to stitch, Enter opens one',
   nextStitch: 'next stitch',
   by: (name: string) => `by ${name}`,
   plans: {

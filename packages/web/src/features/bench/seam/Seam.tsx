@@ -1,141 +1,110 @@
-import type { Assessment, Person } from '@nodo/contract';
+import { type Assessment, mayBeCorrected, type Person, type Session } from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
-import { useEffect, useMemo, useRef } from 'react';
+import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { m, write } from '../../../messages/index.ts';
+import type { RecordEntry } from '../useRecord.ts';
 import type { ShownTicket } from '../useShownTicket.ts';
-import { LooseEnds, Owed, Stitch } from './Stitch.tsx';
+import { SeamList } from './SeamList.tsx';
+import { OwedStitch, SeamStitch } from './SeamStitch.tsx';
+import { LooseEnds } from './Stitch.tsx';
 import { type SeamEntry, seamEntries } from './seamEntries.ts';
+import { TakeBack } from './TakeBack.tsx';
 
 interface SeamProps {
   readonly shown: ShownTicket;
   readonly model: FamilyModel;
   readonly assessment: Assessment;
   readonly people: ReadonlyMap<string, Person>;
+  readonly session: Session;
+  readonly record: RecordEntry;
 }
 
 /**
  * The ticket as a seam in section: the top thread carries what was seen, the bobbin thread
  * what was done, they lock at each entry; a debt is a skipped stitch, closing ties the knot.
  */
-export function Seam({ shown, model, assessment, people }: SeamProps) {
+export function Seam({ shown, model, assessment, people, session, record }: SeamProps) {
+  const { ticket, events } = shown;
   const entries = useMemo(() => seamEntries(shown, model, assessment), [shown, model, assessment]);
   const owed = assessment.duties.filter(({ state }) => state === 'owed');
   const scroller = useRef<HTMLElement>(null);
+  const [focused, setFocused] = useState<string>();
   const count = entries.length;
   useEffect(() => {
     const box = scroller.current;
     if (box && count > 0) box.scrollTo({ left: box.scrollWidth });
   }, [count]);
 
+  const open = ticket.status === 'open';
+  const isReachable = entries.some(({ id }) => id === focused) ? focused : entries.at(-1)?.id;
+  const mayTakeBack = (place: number): boolean => {
+    const event = events[place];
+    if (!open || !event || !mayBeCorrected(event.type) || ticket.corrected.has(event.id)) {
+      return false;
+    }
+    return event.actor.person === session.person.id || session.person.role === 'lead';
+  };
+
   return (
-    <section
-      ref={scroller}
-      aria-label={m.seam.title}
-      // biome-ignore lint/a11y/noNoninteractiveTabindex: a place that scrolls must take the keys
-      tabIndex={0}
-      className="relative overflow-x-auto border-t border-rule pt-2"
-    >
-      <ol className="flex w-max min-w-full px-5">
-        {entries.map((entry, place) => (
-          <li key={entry.id} className="w-40 shrink-0">
-            <SeamStitch
-              entry={entry}
-              person={people.get(entry.person)}
-              newDay={isNewDay(entries[place - 1], entry)}
-              first={place === 0}
-            />
-          </li>
-        ))}
-        {shown.ticket.status === 'open' &&
-          owed.map(({ duty }) => (
-            <li key={duty} className="w-40 shrink-0">
-              <OwedStitch text={model.duties.get(duty)?.title ?? duty} />
+    <div className="relative">
+      <div className="absolute top-px right-2 z-10 flex">
+        <SeamList entries={entries} people={people} />
+        <TakeBack shown={shown} session={session} record={record} />
+      </div>
+      <section
+        ref={scroller}
+        aria-label={m.seam.title}
+        className="relative overflow-x-auto border-t border-rule pt-2"
+      >
+        <ol className="flex w-max min-w-full px-5" aria-label={m.seam.keys} onKeyDown={moveAlong}>
+          {entries.map((entry, place) => (
+            <li key={entry.id} className="w-40 shrink-0">
+              <SeamStitch
+                entry={entry}
+                person={people.get(entry.person)}
+                newDay={isNewDay(entries[place - 1], entry)}
+                first={place === 0}
+                reachable={entry.id === isReachable}
+                onFocus={() => setFocused(entry.id)}
+                onTakeBack={
+                  mayTakeBack(place)
+                    ? () => record('entry-corrected', { corrects: entry.id })
+                    : undefined
+                }
+              />
             </li>
           ))}
-        {shown.ticket.status === 'open' && (
-          <li className="min-w-44 flex-1">
-            <div className="flex h-18 flex-col justify-end pb-1 pl-3">
-              <p className="font-semibold">{m.seam.nextStitch}</p>
-            </div>
-            <LooseEnds />
-          </li>
-        )}
-      </ol>
-    </section>
+          {open &&
+            owed.map(({ duty }) => (
+              <li key={duty} className="w-40 shrink-0">
+                <OwedStitch text={model.duties.get(duty)?.title ?? duty} />
+              </li>
+            ))}
+          {open && (
+            <li className="min-w-44 flex-1">
+              <div className="flex h-18 flex-col justify-end pb-1 pl-3">
+                <p className="font-semibold">{m.seam.nextStitch}</p>
+              </div>
+              <LooseEnds />
+            </li>
+          )}
+        </ol>
+      </section>
+    </div>
   );
 }
 
-function SeamStitch({
-  entry,
-  person,
-  newDay,
-  first,
-}: {
-  readonly entry: SeamEntry;
-  readonly person: Person | undefined;
-  readonly newDay: boolean;
-  readonly first: boolean;
-}) {
-  const { side, text, at, state, mark } = entry;
-  const notes = [
-    state === 'corrected' && m.seam.corrected,
-    state === 'waiting' && m.seam.waiting,
-    mark === 'crossed' && m.seam.contested,
-  ].filter((note) => note !== false);
-  const words = (
-    <p
-      title={text}
-      className={`line-clamp-2 px-1.5 text-center text-sm leading-tight break-words ${state === 'corrected' ? 'text-quiet line-through' : 'font-semibold'}`}
-    >
-      {text}
-    </p>
-  );
-  const meta = (
-    <p className="px-1 text-center text-xs text-quiet">
-      <span className="font-mono">
-        {newDay && <>{write.day(at)} </>}
-        {write.clock(at)}
-      </span>
-      {person && (
-        <>
-          {' '}
-          <span aria-hidden="true">{person.initials}</span>
-          <span className="sr-only">{m.seam.by(person.name)}</span>
-        </>
-      )}
-      {notes.length > 0 && (
-        <span className="block font-semibold text-hazard">{notes.join(', ')}</span>
-      )}
-    </p>
-  );
-  return (
-    <>
-      <div className="flex h-18 flex-col justify-end pb-1">
-        {side === 'above' && words}
-        {side === 'above' && meta}
-      </div>
-      <Stitch mark={mark} state={state} thread={person?.thread ?? 0} side={side} first={first} />
-      <div className="flex h-14 flex-col pt-1 text-below">
-        {side === 'below' && words}
-        {side === 'below' && meta}
-      </div>
-    </>
-  );
-}
-
-function OwedStitch({ text }: { readonly text: string }) {
-  return (
-    <>
-      <div className="h-18" />
-      <Owed />
-      <div className="h-14 px-1.5 pt-1 text-center text-sm leading-tight">
-        <p className="font-semibold text-hazard">{m.seam.owed}</p>
-        <p className="line-clamp-2 text-quiet" title={text}>
-          {text}
-        </p>
-      </div>
-    </>
-  );
+/** Left, right, first and last: from stitch to stitch. */
+function moveAlong(event: KeyboardEvent<HTMLOListElement>) {
+  const stitches = [...event.currentTarget.querySelectorAll<HTMLElement>('[data-stitch]')];
+  const here = stitches.indexOf(document.activeElement as HTMLElement);
+  const to = { ArrowLeft: here - 1, ArrowRight: here + 1, Home: 0, End: stitches.length - 1 }[
+    event.key
+  ];
+  const target = here < 0 || to === undefined ? undefined : stitches[to];
+  if (!target) return;
+  event.preventDefault();
+  target.focus();
 }
 
 function isNewDay(before: SeamEntry | undefined, entry: SeamEntry): boolean {

@@ -25,11 +25,7 @@ export function TakeBack({
   useDigitKeys({ u: takeBack });
   if (!last || ticket.status !== 'open') return null;
   return (
-    <Button
-      look="quiet"
-      onClick={takeBack}
-      className="absolute top-px right-2 z-10 bg-ground text-sm"
-    >
+    <Button look="quiet" onClick={takeBack} className="bg-ground text-sm">
       <Key>u</Key> <Undo2 aria-hidden size={18} /> {m.bench.undo}
     </Button>
   );

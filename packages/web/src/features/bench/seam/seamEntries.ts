@@ -1,4 +1,4 @@
-import type { Assessment, Ticket, TicketEvent } from '@nodo/contract';
+import { type Assessment, stateEpoch, type Ticket, type TicketEvent } from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
 import { INTERVIEWS } from '@nodo/knowledge';
 import { m } from '../../../messages/index.ts';
@@ -15,6 +15,8 @@ export interface SeamEntry {
   readonly person: string;
   readonly mark: 'stitch' | 'knot' | 'crossed';
   readonly state: 'kept' | 'waiting' | 'corrected';
+  /** The first stitch on a machine that was changed: which state it is in now, from 2 on. */
+  readonly begins: number | undefined;
 }
 
 /** The ticket's history as stitches, oldest first. */
@@ -24,6 +26,7 @@ export function seamEntries(
   { contested }: Assessment,
 ): readonly SeamEntry[] {
   const crossed = new Set(contested.flatMap(({ answers }) => answers.map(({ seq }) => seq)));
+  const begins = statesBegun(ticket);
   return events.map((event) => ({
     id: event.id,
     ...told(event, model, ticket),
@@ -35,7 +38,17 @@ export function seamEntries(
       : waiting.has(event.id)
         ? 'waiting'
         : 'kept',
+    begins: begins.get(event.seq),
   }));
+}
+
+/** Where each further state of the machine begins: after what changed it. */
+function statesBegun(ticket: Ticket): ReadonlyMap<number, number> {
+  return new Map(
+    ticket.deeds.flatMap(({ startsEpoch, seq }) =>
+      startsEpoch === undefined ? [] : [[seq + 1, stateEpoch(ticket, startsEpoch) + 1] as const],
+    ),
+  );
 }
 
 function told(

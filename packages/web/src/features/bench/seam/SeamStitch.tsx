@@ -1,0 +1,165 @@
+import type { Person } from '@nodo/contract';
+import { Popover } from 'radix-ui';
+import { m, write } from '../../../messages/index.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { Owed, Stitch } from './Stitch.tsx';
+import type { SeamEntry } from './seamEntries.ts';
+
+interface SeamStitchProps {
+  readonly entry: SeamEntry;
+  readonly person: Person | undefined;
+  readonly newDay: boolean;
+  readonly first: boolean;
+  /** The one stitch that Tab stops at; arrow keys move on from it. */
+  readonly reachable: boolean;
+  readonly onFocus: () => void;
+  /** Undefined for what cannot be taken back, or not by this person. */
+  readonly onTakeBack: (() => void) | undefined;
+}
+
+/** One stitch with its words; opened, it tells all and can be taken back. */
+export function SeamStitch(props: SeamStitchProps) {
+  const { entry, person, newDay, first, reachable, onFocus, onTakeBack } = props;
+  const { side, text, at, state, mark, begins } = entry;
+  const label = (
+    <Words entry={entry} person={person} time={<Time at={at} withDay={newDay} />} short />
+  );
+  return (
+    <Popover.Root>
+      <Popover.Trigger asChild>
+        <button
+          type="button"
+          data-stitch
+          tabIndex={reachable ? 0 : -1}
+          onFocus={onFocus}
+          aria-label={spoken(entry, person)}
+          className="relative block w-full rounded-md text-left hover:bg-sunk"
+        >
+          {begins !== undefined && <Cut words={m.seam.state(begins)} />}
+          <span className="flex h-18 flex-col justify-end pb-1">{side === 'above' && label}</span>
+          <Stitch
+            mark={mark}
+            state={state}
+            thread={person?.thread ?? 0}
+            side={side}
+            first={first}
+          />
+          <span className="flex h-14 flex-col pt-1 text-below">{side === 'below' && label}</span>
+        </button>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          side="top"
+          collisionPadding={12}
+          className="z-50 flex max-h-80 w-80 flex-col gap-2 overflow-y-auto rounded-md border-2 border-ink bg-paper p-4 text-ink"
+        >
+          <p className={state === 'corrected' ? 'text-quiet line-through' : 'font-semibold'}>
+            {text}
+          </p>
+          <p className="text-sm text-quiet">
+            <Time at={at} withDay /> {person?.name}
+          </p>
+          <Notes entry={entry} />
+          {onTakeBack && (
+            <Popover.Close asChild>
+              <Button className="self-start" onClick={onTakeBack}>
+                {m.seam.takeBack}
+              </Button>
+            </Popover.Close>
+          )}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+function Words({
+  entry: { text, state, ...entry },
+  person,
+  time,
+  short = false,
+}: {
+  readonly entry: SeamEntry;
+  readonly person: Person | undefined;
+  readonly time: React.ReactNode;
+  readonly short?: boolean;
+}) {
+  return (
+    <>
+      <span
+        className={`px-1.5 text-center text-sm leading-tight break-words ${short ? 'line-clamp-2' : ''} ${state === 'corrected' ? 'text-quiet line-through' : 'font-semibold'}`}
+      >
+        {text}
+      </span>
+      <span className="px-1 text-center text-xs text-quiet">
+        {time} {person?.initials}
+        <Notes entry={{ ...entry, text, state }} />
+      </span>
+    </>
+  );
+}
+
+/** What is not plain about it: taken back, waiting, contested. */
+export function Notes({ entry }: { readonly entry: SeamEntry }) {
+  const notes = notesOf(entry);
+  if (notes.length === 0) return null;
+  return <span className="block text-xs font-semibold text-hazard">{notes.join(', ')}</span>;
+}
+
+function notesOf({ state, mark }: SeamEntry): readonly string[] {
+  return [
+    state === 'corrected' && m.seam.corrected,
+    state === 'waiting' && m.seam.waiting,
+    mark === 'crossed' && m.seam.contested,
+  ].filter((note) => note !== false);
+}
+
+function spoken(entry: SeamEntry, person: Person | undefined): string {
+  const { side, text, at, begins } = entry;
+  return [
+    `${side === 'above' ? m.seam.seen : m.seam.done}: ${text}`,
+    write.moment(at),
+    person && m.seam.by(person.name),
+    ...notesOf(entry),
+    begins !== undefined && m.seam.begins(m.seam.state(begins)),
+  ]
+    .filter(Boolean)
+    .join(', ');
+}
+
+export function Time({ at, withDay }: { readonly at: string; readonly withDay: boolean }) {
+  return (
+    <time dateTime={at} className="font-mono">
+      {withDay && <>{write.day(at)} </>}
+      {write.clock(at)}
+    </time>
+  );
+}
+
+/** The cloth was turned: the machine is another from here on. */
+function Cut({ words }: { readonly words: string }) {
+  return (
+    <span
+      aria-hidden="true"
+      className="absolute top-0 bottom-0 -left-px border-l-2 border-dotted border-ink"
+    >
+      <span className="absolute top-0 left-1 text-xs whitespace-nowrap text-quiet">{words}</span>
+    </span>
+  );
+}
+
+/** A duty still owed, as a skipped stitch. */
+export function OwedStitch({ text }: { readonly text: string }) {
+  return (
+    <>
+      <div className="h-18" />
+      <Owed />
+      <div className="h-14 px-1.5 pt-1 text-center text-sm leading-tight">
+        <p className="font-semibold text-hazard">{m.seam.owed}</p>
+        <p className="line-clamp-2 text-quiet" title={text}>
+          {text}
+        </p>
+      </div>
+    </>
+  );
+}
