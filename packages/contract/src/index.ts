@@ -24,11 +24,13 @@ export {
   ticketEvent,
 } from './tickets/events/index.ts';
 export { gatesUnmet } from './tickets/gates.ts';
+export { ASKED_AGAIN, nextOnThePhone, type PhoneStep } from './tickets/nextOnThePhone.ts';
 export {
   type Deferred,
   type NextStep,
   NOTHING_DEFERRED,
   nextStep,
+  planTalk,
   planTicket,
   putOff,
 } from './tickets/nextStep.ts';

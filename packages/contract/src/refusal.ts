@@ -13,6 +13,8 @@ export const REFUSAL_CODES = [
   'not-taken-in',
   'already-taken-in',
   'tag-taken',
+  'in-the-shop',
+  'not-in-the-shop',
   'unknown-family',
   'not-on-this-machine',
   'findings-exclude-each-other',

@@ -10,6 +10,7 @@ import {
 import eventsV1 from './golden/events-v1.json';
 import eventsV2 from './golden/events-v2.json';
 import eventsV3 from './golden/events-v3.json';
+import eventsV4 from './golden/events-v4.json';
 
 interface Golden {
   readonly ticket: string;
@@ -23,6 +24,7 @@ const GOLDEN: Readonly<Record<string, Golden>> = {
   'events-v1': eventsV1,
   'events-v2': eventsV2,
   'events-v3': eventsV3,
+  'events-v4': eventsV4,
 };
 
 function comesTo(ticket: string, events: readonly TicketEvent[]): object {

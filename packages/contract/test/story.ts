@@ -31,15 +31,14 @@ export class Story {
   ticket: Ticket = newTicket(testId());
   readonly odren = actor();
 
-  constructor(family = 'drop-in', complaint: readonly string[] = ['skip']) {
-    this.must('intake-taken', {
-      family,
-      label: 'Teal zigzag',
-      tag: 27,
-      shelf: 'A',
-      words: 'It skips.',
-      customer: null,
-    });
+  constructor(
+    family = 'drop-in',
+    complaint: readonly string[] = ['skip'],
+    begins: 'intake' | 'call' = 'intake',
+  ) {
+    const told = { family, label: 'Teal zigzag', words: 'It skips.', customer: null };
+    if (begins === 'call') this.must('call-taken', told);
+    else this.must('intake-taken', { ...told, tag: 27, shelf: 'A' });
     if (complaint.length > 0) this.sees('complaint', complaint, 'only these');
   }
 

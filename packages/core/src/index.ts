@@ -6,6 +6,12 @@ export {
   type StepDemand,
 } from './diagnosis/access.ts';
 export {
+  type Attempt,
+  type CureProposal,
+  type CureStakes,
+  rankForCure,
+} from './diagnosis/cure.ts';
+export {
   assessDuties,
   type DutyFact,
   type DutyRule,

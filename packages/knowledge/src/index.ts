@@ -6,6 +6,7 @@ import { type FamilyModel, familyModel } from './familyModel.ts';
 import { MECHANISMS } from './mechanisms/index.ts';
 import type { KnowledgeSource } from './schema.ts';
 
+export { type CallProposal, planCall } from './call.ts';
 export { answersOfCase, type WorkedCase } from './cases/case.ts';
 export { WORKED_CASES } from './cases/index.ts';
 export {
@@ -26,6 +27,7 @@ export {
 export { type FamilyCheck, type FamilyModel, familyModel } from './familyModel.ts';
 export type { KnowledgeFault, KnowledgeFaultCode } from './faults.ts';
 export { type OwnCause, ownCheck, ownFinding, ownRepair, withOwnCauses } from './ownCause.ts';
+export { LEFT_BY_PHONE, PHONE_WORDS, type PhoneWords, STOP_ON } from './phone.ts';
 export {
   COMEBACK_MINUTES,
   checkMinutes,

@@ -131,7 +131,7 @@ export function checkMinutes(
 const LADDER: readonly Where[] = ['phone', 'counter', 'bench'];
 
 /** The checks that may be proposed now, with what they cost on the machine as it stands. */
-function candidatesOf(model: FamilyModel, situation: Situation): readonly CheckCandidate[] {
+export function candidatesOf(model: FamilyModel, situation: Situation): readonly CheckCandidate[] {
   const { evidence, open, place, standing, untold } = situation;
   const reported = reportedComplaints(model, evidence.readings);
   const testable = testableComplaints(model, reported);

@@ -74,7 +74,7 @@ export function eventStoreSuite(name: string, open: () => Promise<StoreUnderTest
       if (!event || !summary) throw new Error('nothing was taken in');
       const ticket = randomUUID();
       const before = '0'.repeat(64);
-      const tag = summary.tag + 1;
+      const tag = (summary.tag ?? 0) + 1;
       await under.store.append(under.shop, {
         ticket,
         after: 0,

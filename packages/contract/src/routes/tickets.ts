@@ -8,7 +8,9 @@ import { defineEndpoint, EVERY_ROLE } from './endpoint.ts';
 const ticketSummary = z.object({
   ticket: uuid,
   seq: z.number().int().positive(),
-  tag: z.number().int().positive(),
+  /** Null for a machine that was talked about on the telephone and is not in the shop. */
+  tag: z.number().int().positive().nullable(),
+  call: z.enum(['solved', 'bring-in', 'stop']).nullable(),
   shelf: z.string(),
   label: z.string(),
   family: tableId,

@@ -1,9 +1,11 @@
 import type { DutyStatus } from '@nodo/core';
 import {
+  type CallProposal,
   checkMinutes,
   type FamilyModel,
   isWorthIt,
   type Planned,
+  planCall,
   planNext,
   SURE_ENOUGH,
 } from '@nodo/knowledge';
@@ -32,21 +34,40 @@ const LOW_RISK = 0.1;
 export function planTicket(
   ticket: Ticket,
   model: FamilyModel,
-  { evidence }: Pick<Assessment, 'evidence'>,
+  assessment: Pick<Assessment, 'evidence'>,
 ): Planned {
-  const now = stateEpoch(ticket, ticket.epoch);
   return planNext(model, {
-    evidence,
+    ...situationOf(ticket, model, assessment),
     open: ticket.open,
     place: 'bench',
     plan: ticket.plan,
-    standing: (check) => checkStanding(ticket, model, check),
+  });
+}
+
+/** What could be said next on the telephone. Heavy: belongs in a worker. */
+export function planTalk(
+  ticket: Ticket,
+  model: FamilyModel,
+  assessment: Pick<Assessment, 'evidence'>,
+): readonly CallProposal[] {
+  return planCall(model, situationOf(ticket, model, assessment));
+}
+
+function situationOf(
+  ticket: Ticket,
+  model: FamilyModel,
+  { evidence }: Pick<Assessment, 'evidence'>,
+) {
+  const now = stateEpoch(ticket, ticket.epoch);
+  return {
+    evidence,
+    standing: (check: string) => checkStanding(ticket, model, check),
     untold: new Set(
       ticket.untold
         .filter(({ epoch }) => stateEpoch(ticket, epoch) === now)
         .map(({ check }) => check),
     ),
-  });
+  };
 }
 
 /** What a person put off on this screen. */

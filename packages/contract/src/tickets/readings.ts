@@ -50,16 +50,18 @@ export function readingsOf(ticket: Ticket, model: FamilyModel): Seen {
     }
   }
   const { kept, leftOut } = withinReach(readings, model);
-  const treatments = ticket.deeds.flatMap(({ startsEpoch, treats }) =>
-    startsEpoch === undefined
-      ? []
-      : [
-          {
-            startsEpoch: stateEpoch(ticket, startsEpoch),
-            causes: treats.filter((cause) => model.causes.has(cause)),
-          },
-        ],
-  );
+  const treatments = [...ticket.deeds, ...ticket.told]
+    .sort((a, b) => a.seq - b.seq)
+    .flatMap(({ startsEpoch, treats }) =>
+      startsEpoch === undefined
+        ? []
+        : [
+            {
+              startsEpoch: stateEpoch(ticket, startsEpoch),
+              causes: treats.filter((cause) => model.causes.has(cause)),
+            },
+          ],
+    );
   return { evidence: evidenceOf(model, kept, treatments), contested, leftOut };
 }
 

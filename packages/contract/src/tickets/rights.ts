@@ -7,6 +7,10 @@ const AT_THE_BENCH: readonly Role[] = ['technician', 'lead'];
 /** Who may record what on a customer's ticket. A learner records on practice machines only. */
 const MAY_RECORD: Readonly<Record<EventType, readonly Role[]>> = {
   'intake-taken': AT_THE_COUNTER,
+  'call-taken': AT_THE_COUNTER,
+  'customer-did': AT_THE_COUNTER,
+  'call-ended': AT_THE_COUNTER,
+  'machine-arrived': AT_THE_COUNTER,
   'findings-recorded': AT_THE_COUNTER,
   'could-not-tell': AT_THE_COUNTER,
   'observation-noted': AT_THE_COUNTER,

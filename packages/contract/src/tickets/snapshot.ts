@@ -7,4 +7,7 @@ export const closingSnapshot = z.object({
   causes: z.array(z.object({ cause: z.string(), was: z.number(), is: z.number() })),
   waived: z.array(z.string()),
 });
+/** Causes below this chance are not kept in the closing snapshot. */
+export const LEAST_KEPT = 0.01;
+
 export type ClosingSnapshot = z.infer<typeof closingSnapshot>;

@@ -23,7 +23,7 @@ export function checkStanding(ticket: Ticket, model: FamilyModel, checkId: strin
   );
   const overtaken = Math.max(
     0,
-    ...ticket.deeds
+    ...[...ticket.deeds, ...ticket.told]
       .filter(({ treats }) => treats.some((cause) => causes.has(cause)))
       .map(({ seq }) => seq),
   );

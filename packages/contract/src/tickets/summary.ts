@@ -29,7 +29,8 @@ export function summaryOf(ticket: Ticket, model: FamilyModel): TicketSummary | u
   return {
     ticket: ticket.id,
     seq: ticket.seq,
-    tag: intake.tag,
+    tag: intake.tag ?? null,
+    call: ticket.call ?? null,
     shelf: intake.shelf,
     label: intake.label,
     family: intake.family,

@@ -11,7 +11,8 @@ export interface Actor {
 export interface Intake {
   readonly family: string;
   readonly label: string;
-  readonly tag: number;
+  /** Number on the shelf tag; undefined as long as the machine is not in the shop. */
+  readonly tag: number | undefined;
   readonly shelf: string;
   readonly words: string;
   readonly customer: string | undefined;
@@ -42,6 +43,14 @@ export interface Deed {
   readonly repair: boolean;
   /** The epoch that began with it; undefined when it treats nothing and so ends none. */
   readonly startsEpoch: number | undefined;
+  readonly epoch: number;
+  readonly seq: number;
+}
+
+/** What a customer did on the telephone; a proof at the bench is not owed for it. */
+export interface Told {
+  readonly treats: readonly string[];
+  readonly startsEpoch: number;
   readonly epoch: number;
   readonly seq: number;
 }
@@ -81,6 +90,9 @@ export interface Ticket {
   /** Causes that the tables do not have, found on this machine. */
   readonly ownCauses: readonly OwnCause[];
   readonly deeds: readonly Deed[];
+  readonly told: readonly Told[];
+  /** How the telephone call ended. */
+  readonly call: 'solved' | 'bring-in' | 'stop' | undefined;
   readonly opened: readonly {
     readonly state: string;
     readonly epoch: number;
@@ -111,6 +123,8 @@ export function newTicket(id: string): Ticket {
     untold: [],
     ownCauses: [],
     deeds: [],
+    told: [],
+    call: undefined,
     opened: [],
     open: new Set(),
     power: 'on',

@@ -13,6 +13,8 @@ export const STATUS: Readonly<Record<RefusalCode, number>> = {
   'not-taken-in': 409,
   'already-taken-in': 409,
   'tag-taken': 409,
+  'in-the-shop': 409,
+  'not-in-the-shop': 409,
   'unknown-family': 422,
   'not-on-this-machine': 422,
   'findings-exclude-each-other': 422,

@@ -2,6 +2,7 @@ import { m0001Tables } from './m0001Tables.ts';
 import { m0002RowSecurity } from './m0002RowSecurity.ts';
 import { m0003EventsAppendOnly } from './m0003EventsAppendOnly.ts';
 import { m0004KnowledgeEditions } from './m0004KnowledgeEditions.ts';
+import { m0005Calls } from './m0005Calls.ts';
 import type { Migration } from './migration.ts';
 
 /** In order; a landed one is never changed. */
@@ -10,4 +11,5 @@ export const MIGRATIONS: readonly Migration[] = [
   m0002RowSecurity,
   m0003EventsAppendOnly,
   m0004KnowledgeEditions,
+  m0005Calls,
 ];

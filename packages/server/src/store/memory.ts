@@ -29,7 +29,7 @@ export class MemoryEventStore implements EventStore {
     const { summary } = batch;
     const hangs = [...memory.summaries.values()].some(
       ({ ticket, tag, status }) =>
-        ticket !== batch.ticket && tag === summary.tag && status !== 'collected',
+        ticket !== batch.ticket && tag !== null && tag === summary.tag && status !== 'collected',
     );
     if (hangs && summary.status !== 'collected') return 'tag-taken';
 

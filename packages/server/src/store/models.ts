@@ -31,7 +31,7 @@ export interface SummaryRow
   extends Model<InferAttributes<SummaryRow>, InferCreationAttributes<SummaryRow>> {
   shopId: string;
   ticketId: string;
-  tag: number;
+  tag: number | null;
   status: string;
   customerId: string | null;
   line: TicketSummary;
@@ -113,7 +113,7 @@ export function defineModels(db: Sequelize): Models {
       {
         shopId: key(),
         ticketId: key(),
-        tag: whole(),
+        tag: { type: INTEGER, allowNull: true },
         status: text(),
         customerId: { type: UUID, allowNull: true },
         line: { type: JSONB, allowNull: false },

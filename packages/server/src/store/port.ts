@@ -48,7 +48,7 @@ export interface EventStore {
   edition(shop: string, hash: string): Promise<KnowledgeSource | undefined>;
 }
 
-/** Shelf by shelf, along the tags. */
+/** Shelf by shelf, along the tags; what is not in the shop before them. */
 export function byPlace(a: RackEntry, b: RackEntry): number {
-  return a.shelf === b.shelf ? a.tag - b.tag : a.shelf < b.shelf ? -1 : 1;
+  return a.shelf === b.shelf ? (a.tag ?? 0) - (b.tag ?? 0) : a.shelf < b.shelf ? -1 : 1;
 }

@@ -3,7 +3,7 @@ import { refuse } from '../../refusal.ts';
 import { humanText, tableId } from '../../text.ts';
 import { gatesUnmet } from '../gates.ts';
 import { accept, defineEvent, reject } from './define.ts';
-import { atWork } from './guards.ts';
+import { atTheBench } from './guards.ts';
 
 const command = z.object({ action: tableId, note: humanText(500).optional() });
 
@@ -19,7 +19,7 @@ export const actionDone = defineEvent({
   version: 1,
   command,
   body,
-  decide: atWork((ticket, given, { model }) => {
+  decide: atTheBench((ticket, given, { model }) => {
     const action = model.actions.get(given.action);
     if (!action) {
       return reject(refuse('not-on-this-machine', 'command.action', { id: given.action }));

@@ -37,6 +37,9 @@ export function mayBeCorrected(type: string): boolean {
 
 const NEVER_CORRECTED: ReadonlySet<string> = new Set([
   'intake-taken',
+  'call-taken',
+  'call-ended',
+  'machine-arrived',
   'entry-corrected',
   'ticket-closed',
   'ticket-reopened',

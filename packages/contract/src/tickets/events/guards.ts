@@ -26,3 +26,14 @@ export function atWork<Command, Body>(
     return decide(ticket, command, { ...context, model });
   };
 }
+
+/** For work on the machine itself: it must be in the shop. */
+export function atTheBench<Command, Body>(
+  decide: Decide<Command, Body, { readonly model: FamilyModel }>,
+): Decide<Command, Body, unknown> {
+  return atWork((ticket, command, context) =>
+    ticket.intake?.tag === undefined
+      ? reject(refuse('not-in-the-shop'))
+      : decide(ticket, command, context),
+  );
+}

@@ -2,13 +2,17 @@ import { z } from 'zod';
 import { instant, uuid } from '../../text.ts';
 import { type Envelope, envelope } from '../envelope.ts';
 import { actionDone } from './actionDone.ts';
+import { callEnded } from './callEnded.ts';
+import { callTaken } from './callTaken.ts';
 import { couldNotTell } from './couldNotTell.ts';
+import { customerDid } from './customerDid.ts';
 import type { EventKind } from './define.ts';
 import { dutyWaived } from './dutyWaived.ts';
 import { entryCorrected } from './entryCorrected.ts';
 import { findingsRecorded } from './findingsRecorded.ts';
 import { intakeTaken } from './intakeTaken.ts';
 import { knowledgeAdopted } from './knowledgeAdopted.ts';
+import { machineArrived } from './machineArrived.ts';
 import { machineClosed } from './machineClosed.ts';
 import { machineCollected } from './machineCollected.ts';
 import { machineOpened } from './machineOpened.ts';
@@ -21,6 +25,10 @@ import { ticketReopened } from './ticketReopened.ts';
 /** Every kind of ticket event, one file each: the table of contents of a ticket's life. */
 const EVENT_KINDS = {
   'intake-taken': intakeTaken,
+  'call-taken': callTaken,
+  'customer-did': customerDid,
+  'call-ended': callEnded,
+  'machine-arrived': machineArrived,
   'findings-recorded': findingsRecorded,
   'could-not-tell': couldNotTell,
   'observation-noted': observationNoted,

@@ -1,6 +1,6 @@
 import { refuse } from '../../refusal.ts';
 import { accept, defineEvent, nothing, reject } from './define.ts';
-import { atWork } from './guards.ts';
+import { atTheBench } from './guards.ts';
 
 /** Everything is back on the machine. */
 export const machineClosed = defineEvent({
@@ -8,7 +8,7 @@ export const machineClosed = defineEvent({
   version: 1,
   command: nothing,
   body: nothing,
-  decide: atWork((ticket, command) => {
+  decide: atTheBench((ticket, command) => {
     return ticket.open.size > 0 ? accept(command) : reject(refuse('already-so'));
   }),
   apply: (ticket) => ({ ...ticket, open: new Set<string>() }),

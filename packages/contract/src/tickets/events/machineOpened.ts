@@ -4,7 +4,7 @@ import { refuse } from '../../refusal.ts';
 import { tableId } from '../../text.ts';
 import { gatesUnmet } from '../gates.ts';
 import { accept, defineEvent, reject } from './define.ts';
-import { atWork } from './guards.ts';
+import { atTheBench } from './guards.ts';
 
 const command = z.object({ state: tableId });
 
@@ -19,7 +19,7 @@ export const machineOpened = defineEvent({
   version: 1,
   command,
   body,
-  decide: atWork((ticket, { state }, { model }) => {
+  decide: atTheBench((ticket, { state }, { model }) => {
     if (!model.access.some(({ id }) => id === state)) {
       return reject(refuse('not-on-this-machine', 'command.state', { id: state }));
     }

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { refuse } from '../../refusal.ts';
 import { humanText, tableId } from '../../text.ts';
 import { accept, defineEvent, reject } from './define.ts';
-import { atWork } from './guards.ts';
+import { atTheBench } from './guards.ts';
 
 const command = z.object({
   name: humanText(80),
@@ -24,7 +24,7 @@ export const ownCauseFound = defineEvent({
   version: 1,
   command,
   body,
-  decide: atWork((ticket, given, { model, id }) => {
+  decide: atTheBench((ticket, given, { model, id }) => {
     const stranger = given.explains.findIndex((finding) => !model.findings.has(finding));
     if (stranger >= 0) {
       return reject(

@@ -1,14 +1,11 @@
 import { z } from 'zod';
 import { refuse } from '../../refusal.ts';
 import { assess, ENGINE } from '../assess.ts';
-import { closingSnapshot } from '../snapshot.ts';
+import { closingSnapshot, LEAST_KEPT } from '../snapshot.ts';
 import { accept, defineEvent, nothing, reject } from './define.ts';
-import { atWork } from './guards.ts';
+import { atTheBench } from './guards.ts';
 
 const body = z.object({ snapshot: closingSnapshot });
-
-/** Causes below this chance are not kept in the closing snapshot. */
-const LEAST_KEPT = 0.01;
 
 /** The knot is tied. Every duty must be cleared or waived first. */
 export const ticketClosed = defineEvent({
@@ -16,7 +13,7 @@ export const ticketClosed = defineEvent({
   version: 1,
   command: nothing,
   body,
-  decide: atWork((ticket, _command, { model }) => {
+  decide: atTheBench((ticket, _command, { model }) => {
     if (ticket.open.size > 0) {
       return reject(refuse('gate-unmet', '', { unmet: ['machine-closed'] }));
     }

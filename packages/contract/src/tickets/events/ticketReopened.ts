@@ -15,5 +15,5 @@ export const ticketReopened = defineEvent({
     if (ticket.status === 'new') return reject(refuse('not-taken-in'));
     return ticket.status === 'closed' ? accept(command) : reject(refuse('ticket-open'));
   },
-  apply: (ticket) => ({ ...ticket, status: 'open', closing: undefined }),
+  apply: (ticket) => ({ ...ticket, status: 'open', closing: undefined, call: undefined }),
 });

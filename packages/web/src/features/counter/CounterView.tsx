@@ -31,15 +31,15 @@ export default function CounterView({ session }: { readonly session: Session }) 
 type FieldErrors = Partial<Record<'customer' | 'label' | 'tag' | 'shelf', string>>;
 
 function IntakeSheet() {
-  const [draft, setDraft] = useState<CounterDraft>(readDraft);
+  const [draft, setDraft] = useState<CounterDraft>(() => readDraft('counter'));
   const [errors, setErrors] = useState<FieldErrors>({});
   const { data: rack = [] } = useRackQuery();
   const [takeIn, { isLoading, error }] = useTakeInMutation();
   const navigate = useNavigate();
   const model = modelOf(draft.family);
-  useEffect(() => keepDraft(draft), [draft]);
+  useEffect(() => keepDraft('counter', draft), [draft]);
 
-  const freeTag = String(firstFree(rack.map(({ tag }) => tag)));
+  const freeTag = String(firstFree(rack.flatMap(({ tag }) => tag ?? [])));
   const tag = draft.tag || freeTag;
   const set = (change: Partial<CounterDraft>) => setDraft({ ...draft, ...change });
 
@@ -159,7 +159,7 @@ function IntakeSheet() {
   );
 }
 
-function FamilyChoice({
+export function FamilyChoice({
   value,
   onChoose,
 }: {

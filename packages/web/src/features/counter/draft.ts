@@ -17,7 +17,8 @@ export interface CounterDraft {
   readonly context: Readonly<Record<string, 'yes' | 'no'>>;
 }
 
-const KEPT_UNDER = 'nodo.counter';
+/** Where the sheet of the counter and that of the telephone are kept. */
+export type SheetName = 'counter' | 'phone';
 
 const kept = z.object({
   ticket: z.uuid(),
@@ -47,16 +48,16 @@ export function blankDraft(): CounterDraft {
   };
 }
 
-export function readDraft(): CounterDraft {
+export function readDraft(sheet: SheetName): CounterDraft {
   try {
-    return kept.parse(JSON.parse(localStorage.getItem(KEPT_UNDER) ?? ''));
+    return kept.parse(JSON.parse(localStorage.getItem(`nodo.${sheet}`) ?? ''));
   } catch {
     return blankDraft();
   }
 }
 
-export function keepDraft(draft: CounterDraft): void {
-  localStorage.setItem(KEPT_UNDER, JSON.stringify(draft));
+export function keepDraft(sheet: SheetName, draft: CounterDraft): void {
+  localStorage.setItem(`nodo.${sheet}`, JSON.stringify(draft));
 }
 
 /** Another kind of machine: keeps what was ticked and asked as far as this kind knows it. */

@@ -1,11 +1,15 @@
 import type { RackEntry } from '@nodo/contract';
+import { Phone } from 'lucide-react';
 import { Link } from 'react-router';
 import { m, write } from '../../messages/index.ts';
 import { isUntouched } from './isUntouched.ts';
 
 /** The side of the Rack: which machines want a person, by why. */
 export function HandNeeded({ rack }: { readonly rack: readonly RackEntry[] }) {
-  const byAge = [...rack].sort((a, b) => (a.takenInAt < b.takenInAt ? -1 : 1));
+  const calls = rack.filter(({ tag, status }) => tag === null && status === 'open');
+  const byAge = rack
+    .filter(({ tag }) => tag !== null)
+    .sort((a, b) => (a.takenInAt < b.takenInAt ? -1 : 1));
   const open = byAge.filter(({ status }) => status === 'open');
   const words = m.rack.side;
   return (
@@ -13,6 +17,7 @@ export function HandNeeded({ rack }: { readonly rack: readonly RackEntry[] }) {
       aria-label={words.title}
       className="border-rule bg-paper px-6 py-4 max-lg:border-t lg:w-80 lg:border-l"
     >
+      <List title={words.calls} note={words.callsNote} entries={calls} />
       <List title={words.differing} entries={open.filter(({ contested }) => contested > 0)} />
       <List
         title={words.untouched}
@@ -53,10 +58,12 @@ function List({
         {entries.map((entry) => (
           <li key={entry.ticket} className="border-b border-rule last:border-0">
             <Link
-              to={`/bench/${entry.ticket}`}
+              to={`/${entry.tag === null ? 'phone' : 'bench'}/${entry.ticket}`}
               className="flex min-h-11 items-baseline gap-3 py-2 hover:underline"
             >
-              <span className="w-8 font-mono text-lg font-bold">{entry.tag}</span>
+              <span className="w-8 shrink-0 font-mono text-lg font-bold">
+                {entry.tag ?? <Phone aria-hidden size={20} />}
+              </span>
               <span className="min-w-0 flex-1 break-words">
                 {entry.label}
                 <span className="block text-sm text-quiet">

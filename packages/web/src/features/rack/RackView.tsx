@@ -32,7 +32,8 @@ export function RackView() {
   }
   const shown = rack.filter((entry) => fits(entry, wanted));
   const fresh = rack.filter(isUntouched).length;
-  const ready = rack.filter(({ status }) => status === 'closed').length;
+  const inShop = rack.filter(({ tag }) => tag !== null);
+  const ready = inShop.filter(({ status }) => status === 'closed').length;
 
   return (
     <div className="flex flex-1 flex-col lg:flex-row">
@@ -41,7 +42,7 @@ export function RackView() {
           <h1 id="rack-title" className="text-2xl font-bold">
             {m.rack.title}
           </h1>
-          <p className="text-quiet">{m.rack.tally(rack.length, fresh, ready)}</p>
+          <p className="text-quiet">{m.rack.tally(inShop.length, fresh, ready)}</p>
           <input
             type="search"
             value={wanted}
@@ -104,7 +105,8 @@ function Shelves({
   readonly entries: readonly RackEntry[];
   readonly people: ReadonlyMap<string, Person>;
 }) {
-  const names = [...new Set(entries.map(({ shelf }) => shelf))].sort((a, b) =>
+  const hanging = entries.filter(({ tag }) => tag !== null);
+  const names = [...new Set(hanging.map(({ shelf }) => shelf))].sort((a, b) =>
     a.localeCompare(b, undefined, { numeric: true }),
   );
   return names.map((name) => (
@@ -112,7 +114,9 @@ function Shelves({
       key={name}
       name={name}
       people={people}
-      entries={entries.filter(({ shelf }) => shelf === name).sort((a, b) => a.tag - b.tag)}
+      entries={hanging
+        .filter(({ shelf }) => shelf === name)
+        .sort((a, b) => (a.tag ?? 0) - (b.tag ?? 0))}
     />
   ));
 }
@@ -120,7 +124,7 @@ function Shelves({
 function fits({ tag, label, customerName }: RackEntry, wanted: string): boolean {
   const words = wanted.trim().toLocaleLowerCase();
   if (words === '') return true;
-  return [String(tag), label, customerName ?? ''].some((text) =>
+  return [String(tag ?? ''), label, customerName ?? ''].some((text) =>
     text.toLocaleLowerCase().includes(words),
   );
 }

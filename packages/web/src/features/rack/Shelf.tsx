@@ -47,7 +47,7 @@ function Machine({
           <Silhouette family={entry.family} accent={struck} />
         </span>
         <span className="mb-1 flex flex-col items-start gap-1 self-start pt-1">
-          <HangingTag tag={entry.tag} accent={struck} />
+          {entry.tag !== null && <HangingTag tag={entry.tag} accent={struck} />}
           {person && entry.status === 'open' && (
             <PersonMark person={person} title={m.rack.lastBy(person.name)} />
           )}

@@ -22,6 +22,8 @@ export const rack = {
   failedTitle: 'The Rack could not be read',
   side: {
     title: 'Where a hand is needed',
+    calls: 'Expected, by phone',
+    callsNote: 'longest ago first',
     untouched: 'Nobody has looked yet',
     untouchedNote: 'longest in the shop first',
     differing: 'Two answers differ',

@@ -16,6 +16,8 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
   'no-such-ticket': () => 'There is no such ticket in this shop.',
   'not-taken-in': () => 'This machine has not been taken in yet.',
   'already-taken-in': () => 'This ticket exists already.',
+  'in-the-shop': () => 'The machine is in the shop: that is work for the bench.',
+  'not-in-the-shop': () => 'The machine is not in the shop yet. Hang a tag on it first.',
   'tag-taken': ({ data }) =>
     `Tag ${Number(data.tag)} hangs on another machine. Take another number.`,
   'unknown-family': () => 'This kind of machine is not in the tables.',

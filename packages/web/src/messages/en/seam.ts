@@ -1,6 +1,14 @@
 export const seam = {
   title: 'The Seam: what was seen above, what was done below',
   takenIn: 'Taken in',
+  call: 'Rang up',
+  customerDid: (remedy: string) => `Customer did: ${remedy}`,
+  callEnded: {
+    solved: 'Solved by phone',
+    'bring-in': 'To be brought in',
+    stop: 'To be left unplugged and brought in',
+  },
+  arrived: 'Came into the shop',
   denied: (what: string) => `Asked, and no: ${what}`,
   couldNotTell: (check: string) => `Could not tell: ${check}`,
   opened: (what: string) => `Opened: ${what}`,

@@ -21,9 +21,7 @@ interface SeamStitchProps {
 export function SeamStitch(props: SeamStitchProps) {
   const { entry, person, newDay, first, reachable, onFocus, onTakeBack } = props;
   const { side, text, at, state, mark, begins } = entry;
-  const label = (
-    <Words entry={entry} person={person} time={<Time at={at} withDay={newDay} />} short />
-  );
+  const words = <Words entry={entry} person={person} newDay={newDay} />;
   return (
     <Popover.Root>
       <Popover.Trigger asChild>
@@ -32,11 +30,10 @@ export function SeamStitch(props: SeamStitchProps) {
           data-stitch
           tabIndex={reachable ? 0 : -1}
           onFocus={onFocus}
-          aria-label={spoken(entry, person)}
           className="relative block w-full rounded-md text-left hover:bg-sunk"
         >
           {begins !== undefined && <Cut words={m.seam.state(begins)} />}
-          <span className="flex h-18 flex-col justify-end pb-1">{side === 'above' && label}</span>
+          <span className="flex h-18 flex-col justify-end pb-1">{side === 'above' && words}</span>
           <Stitch
             mark={mark}
             state={state}
@@ -44,7 +41,7 @@ export function SeamStitch(props: SeamStitchProps) {
             side={side}
             first={first}
           />
-          <span className="flex h-14 flex-col pt-1 text-below">{side === 'below' && label}</span>
+          <span className="flex h-14 flex-col pt-1 text-below">{side === 'below' && words}</span>
         </button>
       </Popover.Trigger>
       <Popover.Portal>
@@ -73,27 +70,29 @@ export function SeamStitch(props: SeamStitchProps) {
   );
 }
 
-function Words({
-  entry: { text, state, ...entry },
-  person,
-  time,
-  short = false,
-}: {
-  readonly entry: SeamEntry;
-  readonly person: Person | undefined;
-  readonly time: React.ReactNode;
-  readonly short?: boolean;
-}) {
+/** What stands at the stitch, with what the picture tells put in words. */
+function Words({ entry, person, newDay }: Pick<SeamStitchProps, 'entry' | 'person' | 'newDay'>) {
+  const { side, text, at, state, begins } = entry;
   return (
     <>
       <span
-        className={`px-1.5 text-center text-sm leading-tight break-words ${short ? 'line-clamp-2' : ''} ${state === 'corrected' ? 'text-quiet line-through' : 'font-semibold'}`}
+        className={`line-clamp-2 px-1.5 text-center text-sm leading-tight break-words ${state === 'corrected' ? 'text-quiet line-through' : 'font-semibold'}`}
       >
+        <span className="sr-only">{side === 'above' ? m.seam.seen : m.seam.done}: </span>
         {text}
       </span>
       <span className="px-1 text-center text-xs text-quiet">
-        {time} {person?.initials}
-        <Notes entry={{ ...entry, text, state }} />
+        <Time at={at} withDay={newDay} />{' '}
+        {person && (
+          <>
+            <span aria-hidden="true">{person.initials}</span>
+            <span className="sr-only">{m.seam.by(person.name)}</span>
+          </>
+        )}
+        <Notes entry={entry} />
+        {begins !== undefined && (
+          <span className="sr-only">{m.seam.begins(m.seam.state(begins))}</span>
+        )}
       </span>
     </>
   );
@@ -112,19 +111,6 @@ function notesOf({ state, mark }: SeamEntry): readonly string[] {
     state === 'waiting' && m.seam.waiting,
     mark === 'crossed' && m.seam.contested,
   ].filter((note) => note !== false);
-}
-
-function spoken(entry: SeamEntry, person: Person | undefined): string {
-  const { side, text, at, begins } = entry;
-  return [
-    `${side === 'above' ? m.seam.seen : m.seam.done}: ${text}`,
-    write.moment(at),
-    person && m.seam.by(person.name),
-    ...notesOf(entry),
-    begins !== undefined && m.seam.begins(m.seam.state(begins)),
-  ]
-    .filter(Boolean)
-    .join(', ');
 }
 
 export function Time({ at, withDay }: { readonly at: string; readonly withDay: boolean }) {

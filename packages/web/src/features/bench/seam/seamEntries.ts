@@ -61,6 +61,16 @@ function told(
   switch (event.type) {
     case 'intake-taken':
       return above(m.seam.takenIn);
+    case 'call-taken':
+      return above(m.seam.call);
+    case 'customer-did':
+      return below(
+        m.seam.customerDid(lowerFirst(model.causes.get(event.body.cause)?.remedy ?? '')),
+      );
+    case 'call-ended':
+      return below(m.seam.callEnded[event.body.outcome]);
+    case 'machine-arrived':
+      return above(m.seam.arrived);
     case 'findings-recorded':
       return above(lookWords(model, event.body.check, event.body.answers));
     case 'could-not-tell':

@@ -227,7 +227,7 @@ export function StepList({
 const MANY_FINDINGS = 4;
 
 /** Digit 1 is "nothing wrong"; then one digit a finding. */
-function Answers({ check, record }: CheckStepProps) {
+export function Answers({ check, record }: Pick<CheckStepProps, 'check' | 'record'>) {
   const [seen, setSeen] = useState<ReadonlySet<string>>(new Set());
   const words = m.bench.step;
   const low = check.findings.length >= MANY_FINDINGS;

@@ -1,0 +1,92 @@
+import { minutes as asMinutes, type Minutes } from '../units/minutes.ts';
+import { TREATMENT_SUCCESS } from './evidence.ts';
+import { dot } from './masses.ts';
+import type { Network } from './network.ts';
+import { type CheckCandidate, perMinute } from './nextCheck.ts';
+import { asTheyAre, type Outcome, outcomesOf } from './outcomes.ts';
+import { productPerState, type States } from './states.ts';
+
+/** Something that may silence the complaint at once. */
+export interface Attempt {
+  readonly id: string;
+  /** Places of the causes that it puts right. */
+  readonly treats: readonly number[];
+  readonly minutes: Minutes;
+}
+
+export interface CureStakes {
+  /** Per cause: chance that, present, it shows none of the reported complaints. */
+  readonly quiet: readonly number[];
+  /** Minutes that a cure is worth. */
+  readonly worth: Minutes;
+}
+
+/** An attempt or a look, with what it brings. */
+export interface CureProposal {
+  readonly id: string;
+  readonly minutes: Minutes;
+  /** Expected minutes that it brings, its own not taken off. */
+  readonly gain: Minutes;
+  /** Of an attempt: the chance that no complaint shows afterwards. */
+  readonly chance: number | undefined;
+}
+
+/**
+ * What silences the complaint soonest, whatever else may be wrong: attempts by the chance of a
+ * cure, looks by how much better the best attempt gets for knowing the answer (value of sample
+ * information: Raiffa & Schlaifer, Applied Statistical Decision Theory, 1961). By what they
+ * bring per minute, best first.
+ */
+export function rankForCure(
+  network: Network,
+  states: States,
+  attempts: readonly Attempt[],
+  looks: readonly CheckCandidate[],
+  { quiet, worth }: CureStakes,
+): readonly CureProposal[] {
+  const silences = attempts.map(({ treats }) => silentAfter(states, quiet, treats));
+  const chanceIn = ({ masses, chance }: Outcome, silent: Float64Array): number =>
+    Math.min(1, dot(masses, silent) / chance);
+  const best = (outcome: Outcome): number =>
+    attempts.reduce(
+      (most, attempt, place) =>
+        Math.max(
+          most,
+          worth * chanceIn(outcome, silences[place] as Float64Array) - attempt.minutes,
+        ),
+      0,
+    );
+  const now = asTheyAre(network, states);
+  const bestNow = best(now);
+  const tried = attempts.map(({ id, minutes }, place): CureProposal => {
+    const chance = chanceIn(now, silences[place] as Float64Array);
+    return { id, minutes, chance, gain: asMinutes(worth * chance) };
+  });
+  const asked = looks.map(({ id, question, minutes }): CureProposal => {
+    const known = outcomesOf(network, states, question).reduce(
+      (sum, outcome) => sum + outcome.chance * best(outcome),
+      0,
+    );
+    return { id, minutes, chance: undefined, gain: asMinutes(Math.max(0, known - bestNow)) };
+  });
+  return [...tried, ...asked].sort((a, b) => perMinute(b) - perMinute(a));
+}
+
+/** Per state, the chance that no complaint shows once these were put right. */
+function silentAfter(
+  states: States,
+  quiet: readonly number[],
+  treats: readonly number[],
+): Float64Array {
+  const treated = new Set(treats);
+  return productPerState(
+    states,
+    quiet.map(
+      (own, cause) =>
+        [
+          cause,
+          treated.has(cause) ? TREATMENT_SUCCESS + (1 - TREATMENT_SUCCESS) * own : own,
+        ] as const,
+    ),
+  );
+}

@@ -1,0 +1,77 @@
+import {
+  type Attempt,
+  type CureProposal,
+  drawStates,
+  minutes,
+  quietOf,
+  Reckoner,
+  rankForCure,
+} from '@nodo/core';
+import { reportedComplaints } from './evidence.ts';
+import type { FamilyModel } from './familyModel.ts';
+import { COMEBACK_MINUTES, candidatesOf, type Situation } from './planner.ts';
+
+/** What can be said next on the telephone. */
+export type CallProposal = CureProposal &
+  (
+    | { readonly kind: 'ask'; readonly check: string }
+    /** Tell the customer how to put this right, and to sew again. */
+    | { readonly kind: 'advise'; readonly cause: string }
+  );
+
+/** What it takes to say a thing, to have it done by a customer, to be told. Ours, no source. */
+const SPOKEN_MINUTES = 1;
+/** Sewing a scrap after it. Ours, no source. */
+const SEWN_MINUTES = 1;
+/** What a machine is worth that needs not come in: as a comeback costs. Ours, no source. */
+const CURE_MINUTES = minutes(COMEBACK_MINUTES);
+
+/**
+ * Everything that can be said on the telephone, what cures soonest first: questions, trials
+ * that a customer can sew, and causes that a customer can put right. Heavy: belongs in a worker.
+ */
+export function planCall(
+  model: FamilyModel,
+  situation: Omit<Situation, 'place' | 'plan' | 'open'>,
+): readonly CallProposal[] {
+  const { network, trials } = model;
+  const states = drawStates(new Reckoner(network, situation.evidence));
+  const candidates = candidatesOf(model, {
+    ...situation,
+    place: 'phone',
+    plan: 'per-minute',
+    open: new Set(),
+  }).map((candidate) => ({
+    ...candidate,
+    minutes: minutes(candidate.minutes + SPOKEN_MINUTES),
+  }));
+  const places = (causes: readonly string[]): readonly number[] =>
+    causes.flatMap((cause) => network.causeIndex.get(cause) ?? []);
+
+  const sewn = candidates.flatMap(({ id, minutes: cost }): readonly Attempt[] => {
+    const trial = trials.get(id);
+    return trial ? [{ id: `check ${id}`, treats: places(trial.treats), minutes: cost }] : [];
+  });
+  const told = [...model.causes.values()]
+    .filter(({ byPhone }) => byPhone)
+    .map(
+      ({ id, fixMinutes }): Attempt => ({
+        id: `cause ${id}`,
+        treats: places([id]),
+        minutes: minutes(fixMinutes + SPOKEN_MINUTES + SEWN_MINUTES),
+      }),
+    );
+  const looks = candidates
+    .filter(({ id }) => !trials.has(id))
+    .map((candidate) => ({ ...candidate, id: `check ${candidate.id}` }));
+  const ranked = rankForCure(network, states, [...sewn, ...told], looks, {
+    quiet: quietOf(network, reportedComplaints(model, situation.evidence.readings)),
+    worth: CURE_MINUTES,
+  });
+  return ranked.map((proposal): CallProposal => {
+    const [kind, id = ''] = proposal.id.split(' ');
+    return kind === 'check'
+      ? { ...proposal, kind: 'ask', check: id }
+      : { ...proposal, kind: 'advise', cause: id };
+  });
+}
