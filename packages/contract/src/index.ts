@@ -15,6 +15,7 @@ export { type DecidedEvent, decide, type Verdict } from './tickets/decide.ts';
 export { mayBeCorrected } from './tickets/events/entryCorrected.ts';
 export {
   type BodyOf,
+  beginsTicket,
   type CommandOf,
   type Draft,
   draft,

@@ -1,4 +1,4 @@
-import { ENDPOINTS, refuse, type TicketFile } from '@nodo/contract';
+import { beginsTicket, ENDPOINTS, refuse, type TicketFile } from '@nodo/contract';
 import type { Express } from 'express';
 import type { People } from '../auth/people.ts';
 import { route } from '../http/route.ts';
@@ -14,7 +14,7 @@ export function ticketRoutes(
   const fileOf = async (shop: string, ticket: string): Promise<TicketFile | undefined> => {
     const events = await store.load(shop, ticket);
     const first = events[0];
-    if (first?.type !== 'intake-taken') return undefined;
+    if (!first || !beginsTicket(first)) return undefined;
     const { customer } = first.body;
     return {
       ticket,
@@ -38,7 +38,7 @@ export function ticketRoutes(
   route(app, people, ENDPOINTS.takeIn, async ({ body, session }) => {
     const [first] = body.drafts;
     const customer = body.customer?.id ?? null;
-    if (first?.type !== 'intake-taken' || first.command.customer !== customer) {
+    if (!first || !beginsTicket(first) || first.command.customer !== customer) {
       return { ok: false, refusal: refuse('bad-input', 'drafts.0') };
     }
     const { shop, person } = session;
@@ -59,7 +59,7 @@ export function ticketRoutes(
 
   route(app, people, ENDPOINTS.recordEvent, async ({ params, body, session }) => {
     const { shop, person } = session;
-    if (body.type === 'intake-taken') {
+    if (beginsTicket(body)) {
       return { ok: false, refusal: refuse('bad-input', 'type') };
     }
     const recorded = await recordDrafts(

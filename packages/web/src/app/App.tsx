@@ -13,6 +13,8 @@ import { FaultBoundary } from '../ui/FaultBoundary.tsx';
 import { Blank, Sewing } from '../ui/Stitches.tsx';
 
 const CounterView = lazy(() => import('../features/counter/CounterView.tsx'));
+const PhoneView = lazy(() => import('../features/phone/PhoneView.tsx'));
+const CallView = lazy(() => import('../features/phone/CallView.tsx'));
 const BenchView = lazy(() => import('../features/bench/BenchView.tsx'));
 
 /** Sign-in before everything; then one frame round every view. */
@@ -47,6 +49,8 @@ export function App() {
             <Routes>
               <Route path="/" element={<RackView />} />
               <Route path="/counter" element={<CounterView session={session} />} />
+              <Route path="/phone" element={<PhoneView session={session} />} />
+              <Route path="/phone/:ticket" element={<CallView session={session} />} />
               <Route path="/bench/:ticket" element={<BenchView session={session} />} />
               <Route path="*" element={<NothingHere />} />
             </Routes>

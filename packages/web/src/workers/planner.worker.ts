@@ -2,6 +2,7 @@ import {
   assess,
   type ContestEffect,
   contestEffects,
+  planTalk,
   planTicket,
   type TicketEvent,
   tablesOf,
@@ -13,10 +14,12 @@ import {
   unexplainedReadings,
   weighFindings,
 } from '@nodo/core';
-import type { Planned } from '@nodo/knowledge';
+import type { CallProposal, Planned } from '@nodo/knowledge';
 import { expose } from 'comlink';
 
 export interface Plan extends Planned {
+  /** What could be said next, for a machine that is not in the shop. */
+  readonly call: readonly CallProposal[];
   /** What nothing in the tables explains. */
   readonly unexplained: readonly Unexplained[];
   /** Where two people saw different things, and what each would mean. */
@@ -28,6 +31,13 @@ export interface Plan extends Planned {
 /** How many causes are explained without being asked. */
 const EXPLAINED = 8;
 
+const NOTHING_AT_THE_BENCH: Planned = {
+  checks: [],
+  repairs: [],
+  whileOpen: [],
+  lowersRisk: undefined,
+};
+
 const planner = {
   /** The heavy part of the reckoning, away from the screen's own thread. */
   plan(id: string, events: readonly TicketEvent[]): Plan {
@@ -36,7 +46,9 @@ const planner = {
     if (!model) throw new Error(`no tables for the family of ticket ${id}`);
     const assessment = assess(ticket, model);
     return {
-      ...planTicket(ticket, model, assessment),
+      ...(ticket.intake?.tag === undefined
+        ? { ...NOTHING_AT_THE_BENCH, call: planTalk(ticket, model, assessment) }
+        : { ...planTicket(ticket, model, assessment), call: [] }),
       unexplained: unexplainedReadings(model.network, assessment.evidence),
       contests: contestEffects(model, assessment),
       reasons: weighFindings(

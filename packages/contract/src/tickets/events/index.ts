@@ -91,3 +91,10 @@ const draftEnvelope = z.object({
 
 export const draft = variants('command') as unknown as z.ZodType<Draft>;
 export const ticketEvent = variants('body') as unknown as z.ZodType<TicketEvent>;
+
+/** Whether it is one of those that only a new ticket begins with. */
+export function beginsTicket<One extends { readonly type: EventType }>(
+  one: One,
+): one is Extract<One, { readonly type: 'intake-taken' | 'call-taken' }> {
+  return one.type === 'intake-taken' || one.type === 'call-taken';
+}

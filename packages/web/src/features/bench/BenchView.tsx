@@ -10,11 +10,8 @@ import {
   tablesOf,
 } from '@nodo/contract';
 import { useEffect, useMemo, useState } from 'react';
-import { Link, useParams } from 'react-router';
-import { usePeopleQuery } from '../../api/api.ts';
+import { Navigate, useParams } from 'react-router';
 import { m, write } from '../../messages/index.ts';
-import { Button } from '../../ui/Button.tsx';
-import { Blank, Sewing } from '../../ui/Stitches.tsx';
 import { Causes } from './Causes.tsx';
 import { Duties } from './Duties.tsx';
 import { MachineNow } from './MachineNow.tsx';
@@ -23,40 +20,26 @@ import { ResumeStrip } from './ResumeStrip.tsx';
 import { SomethingElse } from './SomethingElse.tsx';
 import { Seam } from './seam/Seam.tsx';
 import { type Choice, StepPane } from './step/StepPane.tsx';
+import { TicketGate } from './TicketGate.tsx';
 import { Tray } from './Tray.tsx';
+import { usePeopleById } from './usePeopleById.ts';
 import { usePlan } from './usePlan.ts';
 import { useRecord } from './useRecord.ts';
-import { type ShownTicket, useShownTicket } from './useShownTicket.ts';
+import type { ShownTicket } from './useShownTicket.ts';
 
 /** One ticket at work. */
 export default function BenchView({ session }: { readonly session: Session }) {
   const { ticket: id = '' } = useParams();
-  const { shown, fault, refetch } = useShownTicket(id, session);
-  if (shown?.ticket.intake) return <Bench key={id} shown={shown} session={session} />;
-  if (fault?.kind === 'refused') {
-    return (
-      <Blank title={m.refusals[fault.refusal.code](fault.refusal)}>
-        <p>{m.bench.missing}</p>
-        <Link to="/" className="inline-flex min-h-11 items-center underline underline-offset-4">
-          {m.shell.backToRack}
-        </Link>
-      </Blank>
-    );
-  }
-  if (fault) {
-    return (
-      <Blank title={m.bench.failed}>
-        <p>{m.shell.unreachable}</p>
-        <Button look="main" onClick={refetch}>
-          {m.shell.tryAgain}
-        </Button>
-      </Blank>
-    );
-  }
   return (
-    <div className="p-8">
-      <Sewing label={m.shell.loading} />
-    </div>
+    <TicketGate id={id} session={session}>
+      {(shown) =>
+        shown.ticket.intake?.tag === undefined ? (
+          <Navigate to={`/phone/${id}`} replace />
+        ) : (
+          <Bench key={id} shown={shown} session={session} />
+        )
+      }
+    </TicketGate>
   );
 }
 
@@ -184,11 +167,6 @@ function keepsChoice(choice: Choice | undefined, last: ShownTicket['events'][num
   if (!choice || !last) return false;
   if (last.type === 'machine-opened' || last.type === 'machine-closed') return true;
   return last.type === 'action-done' && !last.body.repair && choice.kind !== 'cause';
-}
-
-function usePeopleById(): ReadonlyMap<string, Person> {
-  const { data } = usePeopleQuery();
-  return useMemo(() => new Map((data ?? []).map((person) => [person.id, person])), [data]);
 }
 
 function BenchHeader({

@@ -18,7 +18,8 @@ interface CausesProps {
   readonly chosen: string | undefined;
   /** It stands as it was closed. */
   readonly closed: boolean;
-  readonly onChoose: (cause: string) => void;
+  /** Left out where a cause is only read. */
+  readonly onChoose?: (cause: string) => void;
 }
 
 /** The likely causes with their chances, in numbers, bars and words, and why. */
@@ -41,32 +42,41 @@ export function Causes({ model, assessment, plan, chosen, closed, onChoose }: Ca
         {shown.map(({ cause, is }) => {
           const { speaksFor, against } = reasonWords(model, plan?.reasons.get(cause));
           const band = m.bench.chanceWords[chanceBand(is)];
+          const line = (
+            <>
+              <span className="flex items-baseline justify-between gap-3">
+                <span className="font-semibold">{model.causes.get(cause)?.name}</span>
+                <span className="font-mono">{write.percent(is)}</span>
+              </span>
+              <span aria-hidden="true" className="my-1.5 block h-1.5 rounded-full bg-sunk">
+                <span
+                  className="block h-full rounded-full bg-own transition-[width] duration-300"
+                  style={{ width: `${Math.max(1, is * 100)}%` }}
+                />
+              </span>
+              <span className="block text-sm text-quiet">
+                {band}
+                {speaksFor
+                  ? `, ${words.because(speaksFor)}`
+                  : !nothingAsked && !against && `, ${words.noReason}`}
+                {against && `; ${words.against(against)}`}
+              </span>
+            </>
+          );
           return (
             <li key={cause}>
-              <button
-                type="button"
-                aria-pressed={chosen === cause}
-                onClick={() => onChoose(cause)}
-                className="w-full rounded-md px-2 py-2 text-left hover:bg-sunk aria-pressed:bg-sunk"
-              >
-                <span className="flex items-baseline justify-between gap-3">
-                  <span className="font-semibold">{model.causes.get(cause)?.name}</span>
-                  <span className="font-mono">{write.percent(is)}</span>
-                </span>
-                <span aria-hidden="true" className="my-1.5 block h-1.5 rounded-full bg-sunk">
-                  <span
-                    className="block h-full rounded-full bg-own transition-[width] duration-300"
-                    style={{ width: `${Math.max(1, is * 100)}%` }}
-                  />
-                </span>
-                <span className="block text-sm text-quiet">
-                  {band}
-                  {speaksFor
-                    ? `, ${words.because(speaksFor)}`
-                    : !nothingAsked && !against && `, ${words.noReason}`}
-                  {against && `; ${words.against(against)}`}
-                </span>
-              </button>
+              {onChoose ? (
+                <button
+                  type="button"
+                  aria-pressed={chosen === cause}
+                  onClick={() => onChoose(cause)}
+                  className="w-full rounded-md px-2 py-2 text-left hover:bg-sunk aria-pressed:bg-sunk"
+                >
+                  {line}
+                </button>
+              ) : (
+                <div className="px-2 py-2">{line}</div>
+              )}
             </li>
           );
         })}

@@ -1,11 +1,10 @@
 import { mayTakeIn, type Session } from '@nodo/contract';
-import { KNOWLEDGE, modelOf } from '@nodo/knowledge';
+import { modelOf } from '@nodo/knowledge';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { useRackQuery, useTakeInMutation } from '../../api/api.ts';
 import type { CallFault } from '../../api/call.ts';
-import { Silhouette } from '../../drawing/Silhouette.tsx';
 import { faultWords } from '../../messages/faults.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -13,6 +12,8 @@ import { TextArea, TextField } from '../../ui/Field.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
 import { ComplaintTicks, ContextAnswers } from './Asked.tsx';
 import { blankDraft, type CounterDraft, keepDraft, readDraft, withFamily } from './draft.ts';
+import { FamilyChoice } from './FamilyChoice.tsx';
+import { firstFreeTag } from './firstFreeTag.ts';
 import { intakeOf } from './intake.ts';
 import { SoundsLike } from './SoundsLike.tsx';
 
@@ -39,7 +40,7 @@ function IntakeSheet() {
   const model = modelOf(draft.family);
   useEffect(() => keepDraft('counter', draft), [draft]);
 
-  const freeTag = String(firstFree(rack.flatMap(({ tag }) => tag ?? [])));
+  const freeTag = String(firstFreeTag(rack));
   const tag = draft.tag || freeTag;
   const set = (change: Partial<CounterDraft>) => setDraft({ ...draft, ...change });
 
@@ -157,49 +158,6 @@ function IntakeSheet() {
       </aside>
     </form>
   );
-}
-
-export function FamilyChoice({
-  value,
-  onChoose,
-}: {
-  readonly value: string;
-  readonly onChoose: (family: string) => void;
-}) {
-  return (
-    <fieldset className="my-4">
-      <legend className="mb-1 font-semibold">{m.counter.family}</legend>
-      <div className="grid grid-cols-[repeat(auto-fill,minmax(9.5rem,1fr))] gap-2">
-        {[...KNOWLEDGE.families.values()].map(({ id, title }) => (
-          <label
-            key={id}
-            className="flex min-h-11 items-center gap-2 rounded-md border-2 border-rule px-2 py-1.5 text-sm leading-tight has-checked:border-own has-checked:bg-paper has-checked:font-semibold has-focus-visible:outline-3 has-focus-visible:outline-own"
-          >
-            <input
-              type="radio"
-              name="family"
-              value={id}
-              checked={value === id}
-              onChange={() => onChoose(id)}
-              className="sr-only"
-            />
-            <span className="w-12 shrink-0">
-              <Silhouette family={id} />
-            </span>
-            {title}
-          </label>
-        ))}
-      </div>
-    </fieldset>
-  );
-}
-
-/** The lowest tag number that hangs on no machine. */
-function firstFree(taken: readonly number[]): number {
-  const hanging = new Set(taken);
-  let tag = 1;
-  while (hanging.has(tag)) tag += 1;
-  return tag;
 }
 
 function faultsOf({ customer, phone, label, tag, shelf }: CounterDraft): FieldErrors {

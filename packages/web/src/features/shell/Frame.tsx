@@ -40,6 +40,7 @@ export function Frame({
         <nav aria-label={m.shell.mainNav} className="flex items-center gap-1">
           <FrameLink to="/">{m.shell.toRack}</FrameLink>
           <FrameLink to="/counter">{m.shell.takeIn}</FrameLink>
+          <FrameLink to="/phone">{m.phone.nav}</FrameLink>
         </nav>
         <p className="ml-auto hidden text-quiet md:block">{session.shop.name}</p>
         <span className="flex items-center gap-2">

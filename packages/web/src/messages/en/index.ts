@@ -1,9 +1,10 @@
 import { bench } from './bench.ts';
 import { counter } from './counter.ts';
+import { phone } from './phone.ts';
 import { drawing, places } from './places.ts';
 import { rack } from './rack.ts';
 import { refusals } from './refusals.ts';
 import { seam } from './seam.ts';
 import { shell } from './shell.ts';
 
-export const en = { shell, rack, counter, bench, seam, refusals, places, drawing };
+export const en = { shell, phone, rack, counter, bench, seam, refusals, places, drawing };

@@ -1,0 +1,129 @@
+import type { Ticket } from '@nodo/contract';
+import type { FamilyModel } from '@nodo/knowledge';
+import { type SyntheticEvent, useState } from 'react';
+import { Link } from 'react-router';
+import { useRackQuery } from '../../api/api.ts';
+import { m } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { TextField } from '../../ui/Field.tsx';
+import { AnswerButton } from '../bench/step/AnswerButton.tsx';
+import { Caution } from '../bench/step/CheckStep.tsx';
+import type { RecordEntry } from '../bench/useRecord.ts';
+import { firstFreeTag } from '../counter/firstFreeTag.ts';
+
+/** How a call ends: what to say at the end of it. */
+export function CallOver({
+  outcome,
+  model,
+  record,
+  mayTalk,
+  onBack,
+}: {
+  readonly outcome: 'solved' | 'bring-in' | 'stop';
+  readonly model: FamilyModel;
+  readonly record: RecordEntry;
+  readonly mayTalk: boolean;
+  readonly onBack: (() => void) | undefined;
+}) {
+  const words = m.phone.over[outcome];
+  return (
+    <div className="max-w-3xl">
+      <h1 id="step-title" className="text-3xl font-bold">
+        {words.title}
+      </h1>
+      <blockquote className="mt-2 border-l-4 border-own pl-4 text-xl leading-snug">
+        {words.say}
+      </blockquote>
+      {outcome === 'stop' && <Caution text={m.phone.unplug} />}
+      {outcome !== 'solved' && (
+        <div className="mt-4 grid gap-6 md:grid-cols-2">
+          <Lines title={m.phone.bringTitle} lines={m.phone.bring} />
+          <Lines title={m.phone.worseTitle} lines={m.phone.worse} />
+        </div>
+      )}
+      <div className="mt-5 flex max-w-xl flex-col gap-2">
+        {mayTalk && (
+          <AnswerButton
+            digit={1}
+            text={words.end}
+            onPress={() => record('call-ended', { outcome })}
+          />
+        )}
+        {onBack && (
+          <Button look="quiet" className="self-start" onClick={onBack}>
+            {m.phone.goOn}
+          </Button>
+        )}
+      </div>
+      <p className="mt-4 text-sm text-quiet">{m.phone.manual(model.family.title)}</p>
+    </div>
+  );
+}
+
+function Lines({ title, lines }: { readonly title: string; readonly lines: readonly string[] }) {
+  return (
+    <section>
+      <h2 className="font-semibold">{title}</h2>
+      <ul className="mt-1 list-disc pl-5 leading-snug">
+        {lines.map((line) => (
+          <li key={line} className="py-0.5">
+            {line}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** After the call: the machine may come in with all that was said. */
+export function Arrival({
+  ticket,
+  record,
+  mayTalk,
+}: {
+  readonly ticket: Ticket;
+  readonly record: RecordEntry;
+  readonly mayTalk: boolean;
+}) {
+  const { data: rack = [] } = useRackQuery();
+  const [tag, setTag] = useState('');
+  const [shelf, setShelf] = useState('A');
+  const free = String(firstFreeTag(rack));
+  const hang = (event: SyntheticEvent) => {
+    event.preventDefault();
+    record('machine-arrived', { tag: Number(tag || free), shelf });
+  };
+  return (
+    <div className="max-w-xl">
+      <h1 id="step-title" className="text-3xl font-bold">
+        {ticket.call && m.phone.over[ticket.call].done}
+      </h1>
+      {mayTalk && ticket.call !== 'solved' && (
+        <form className="mt-5 flex flex-wrap items-end gap-4" onSubmit={hang}>
+          <TextField
+            label={m.counter.tag}
+            value={tag}
+            placeholder={free}
+            inputMode="numeric"
+            maxLength={4}
+            className="w-24"
+            onChange={({ target }) => setTag(target.value)}
+          />
+          <TextField
+            label={m.counter.shelf}
+            value={shelf}
+            maxLength={12}
+            className="w-24"
+            onChange={({ target }) => setShelf(target.value)}
+          />
+          <Button look="main" type="submit" disabled={shelf.trim() === ''}>
+            {m.phone.arrived}
+          </Button>
+        </form>
+      )}
+      <Link to="/" className="mt-5 inline-flex min-h-11 items-center underline underline-offset-4">
+        {m.bench.step.toRack}
+      </Link>
+    </div>
+  );
+}

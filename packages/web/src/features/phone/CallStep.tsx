@@ -1,0 +1,111 @@
+import { ASKED_AGAIN, type PhoneStep } from '@nodo/contract';
+import { type FamilyCheck, type FamilyModel, PHONE_WORDS } from '@nodo/knowledge';
+import { m } from '../../messages/index.ts';
+import { AnswerButton } from '../bench/step/AnswerButton.tsx';
+import { Answers, Caution } from '../bench/step/CheckStep.tsx';
+import type { RecordEntry } from '../bench/useRecord.ts';
+import { lowerFirst } from '../bench/words.ts';
+
+interface CallStepProps {
+  readonly step: Exclude<PhoneStep, { kind: 'end' }>;
+  readonly model: FamilyModel;
+  readonly record: RecordEntry;
+  readonly mayTalk: boolean;
+}
+
+/** One thing to say, what to listen for, and the customer's answer as big buttons. */
+export function CallStep({ step, model, record, mayTalk }: CallStepProps) {
+  if (step.kind === 'advise') {
+    const cause = model.causes.get(step.cause);
+    if (!cause) return null;
+    return (
+      <Spoken
+        heading={m.phone.advise}
+        title={cause.name}
+        say={m.phone.putRight(lowerFirst(cause.remedy))}
+        listen={m.phone.putRightListen}
+      >
+        {mayTalk && (
+          <div className="flex max-w-xl flex-col gap-2">
+            <AnswerButton
+              digit={1}
+              text={m.phone.did}
+              onPress={() => record('customer-did', { cause: step.cause })}
+            />
+          </div>
+        )}
+      </Spoken>
+    );
+  }
+  const check =
+    step.kind === 'ask' ? model.checks.get(step.check) : askedAgain(model, step.complaints);
+  if (!check) return null;
+  const words = PHONE_WORDS[check.id];
+  return (
+    <Spoken
+      heading={step.kind === 'ask' ? m.phone.ask : m.phone.askAgain}
+      title={check.title}
+      say={words?.say ?? check.how}
+      listen={words?.listen}
+      hazard={check.hazard && m.bench.hazards[check.hazard]}
+    >
+      {mayTalk ? (
+        <Answers key={check.id} check={check} record={record} />
+      ) : (
+        <p>{m.bench.step.noRights}</p>
+      )}
+    </Spoken>
+  );
+}
+
+/** The customer's own complaint, asked once more after a change. */
+function askedAgain(model: FamilyModel, complaints: readonly string[]): FamilyCheck | undefined {
+  const complaint = model.checks.get(ASKED_AGAIN);
+  return (
+    complaint && {
+      ...complaint,
+      title: m.phone.againTitle,
+      how: m.phone.againSay,
+      normal: m.phone.gone,
+      findings: complaint.findings.filter(({ id }) => complaints.includes(id)),
+    }
+  );
+}
+
+function Spoken({
+  heading,
+  title,
+  say,
+  listen,
+  hazard,
+  children,
+}: {
+  readonly heading: string;
+  readonly title: string;
+  readonly say: string;
+  readonly listen: string | undefined;
+  readonly hazard?: string | undefined;
+  readonly children: React.ReactNode;
+}) {
+  return (
+    <div className="flex max-w-4xl flex-col gap-4 xl:flex-row xl:gap-8">
+      <div className="min-w-0 flex-1">
+        <p className="text-sm font-semibold text-quiet">{heading}</p>
+        <h1 id="step-title" className="mt-0.5 text-lg font-bold">
+          {title}
+        </h1>
+        <blockquote className="mt-2 max-w-2xl border-l-4 border-own pl-4 text-2xl leading-snug text-pretty">
+          {say}
+        </blockquote>
+        {hazard && <Caution text={hazard} />}
+        <div className="mt-4">{children}</div>
+      </div>
+      {listen && (
+        <aside className="xl:w-56 xl:shrink-0">
+          <h2 className="text-sm font-semibold text-quiet">{m.phone.listen}</h2>
+          <p className="mt-1 leading-snug">{listen}</p>
+        </aside>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,167 @@
+import {
+  assess,
+  mayRecord,
+  NOTHING_DEFERRED,
+  nextOnThePhone,
+  type PhoneStep,
+  putOff,
+  type Session,
+  tablesOf,
+} from '@nodo/contract';
+import { useMemo, useState } from 'react';
+import { Navigate, useParams } from 'react-router';
+import { m } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Key } from '../../ui/Key.tsx';
+import { Sewing } from '../../ui/Stitches.tsx';
+import { Causes } from '../bench/Causes.tsx';
+import { Seam } from '../bench/seam/Seam.tsx';
+import { useDigitKeys } from '../bench/step/useDigitKeys.ts';
+import { TicketGate } from '../bench/TicketGate.tsx';
+import { Tray } from '../bench/Tray.tsx';
+import { usePeopleById } from '../bench/usePeopleById.ts';
+import { usePlan } from '../bench/usePlan.ts';
+import { useRecord } from '../bench/useRecord.ts';
+import type { ShownTicket } from '../bench/useShownTicket.ts';
+import { Arrival, CallOver } from './CallOver.tsx';
+import { CallStep } from './CallStep.tsx';
+
+/** One call: the next thing to say, and what it could be. */
+export default function CallView({ session }: { readonly session: Session }) {
+  const { ticket: id = '' } = useParams();
+  return (
+    <TicketGate id={id} session={session}>
+      {(shown) => <Call key={id} shown={shown} session={session} />}
+    </TicketGate>
+  );
+}
+
+function Call({ shown, session }: { readonly shown: ShownTicket; readonly session: Session }) {
+  const { ticket, events, customer } = shown;
+  const model = useMemo(() => tablesOf(ticket), [ticket]);
+  const assessment = useMemo(() => model && assess(ticket, model), [ticket, model]);
+  const planned = usePlan(ticket.id, events);
+  const plan = planned === 'failed' ? undefined : planned;
+  const people = usePeopleById();
+  const record = useRecord(ticket, session);
+  const [deferred, setDeferred] = useState(NOTHING_DEFERRED);
+  const [ending, setEnding] = useState<'bring-in' | 'stop'>();
+  const step = useMemo<PhoneStep | undefined>(
+    () =>
+      plan && model && assessment && nextOnThePhone(ticket, model, assessment, plan.call, deferred),
+    [ticket, model, assessment, plan, deferred],
+  );
+  if (!model || !assessment) return null;
+  if (ticket.intake?.tag !== undefined) return <Navigate to={`/bench/${ticket.id}`} replace />;
+
+  const mayTalk = mayRecord(session.person.role, 'call-ended') && ticket.status === 'open';
+  const shownStep: PhoneStep | undefined = ending ? { kind: 'end', outcome: ending } : step;
+  const over = ticket.call !== undefined;
+  return (
+    <div className="flex flex-1 flex-col lg:h-[calc(100dvh-3.4rem)] lg:min-h-[38rem] lg:flex-none">
+      <header className="flex flex-wrap items-baseline gap-x-5 border-b border-rule px-5 py-2">
+        <p className="text-lg font-bold">{ticket.intake?.label}</p>
+        <p className="text-quiet">{[customer?.name, customer?.phone].filter(Boolean).join(', ')}</p>
+        {ticket.intake?.words && <p className="text-quiet">“{ticket.intake.words}”</p>}
+      </header>
+      <Tray ticket={ticket.id} model={model} />
+      <div className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[minmax(0,1fr)_20rem]">
+        <section
+          aria-labelledby="step-title"
+          className="flex flex-col bg-paper px-6 pt-4 lg:overflow-y-auto"
+        >
+          <div className="flex-1">
+            {over ? (
+              <Arrival ticket={ticket} record={record} mayTalk={mayTalk} />
+            ) : !shownStep ? (
+              planned === 'failed' ? (
+                <p>{m.bench.step.failed}</p>
+              ) : (
+                <Sewing label={m.phone.reckoning} />
+              )
+            ) : shownStep.kind === 'end' ? (
+              <CallOver
+                outcome={shownStep.outcome}
+                model={model}
+                record={record}
+                mayTalk={mayTalk}
+                onBack={ending && (() => setEnding(undefined))}
+              />
+            ) : (
+              <CallStep step={shownStep} model={model} record={record} mayTalk={mayTalk} />
+            )}
+          </div>
+          {mayTalk && !over && shownStep && shownStep.kind !== 'end' && (
+            <WaysOut
+              step={shownStep}
+              onCannotTell={(check) => record('could-not-tell', { check })}
+              onNotNow={(what) => setDeferred(putOff(deferred, what))}
+              onEnd={setEnding}
+            />
+          )}
+        </section>
+        <div className="border-rule p-4 max-lg:border-t lg:overflow-y-auto lg:border-l">
+          <Causes
+            model={model}
+            assessment={assessment}
+            plan={plan}
+            chosen={undefined}
+            closed={ticket.closing !== undefined}
+          />
+        </div>
+      </div>
+      <Seam
+        shown={shown}
+        model={model}
+        assessment={assessment}
+        people={people}
+        session={session}
+        record={record}
+      />
+    </div>
+  );
+}
+
+/** Always one tap away: cannot tell, not now, bring it in, stop. */
+function WaysOut({
+  step,
+  onCannotTell,
+  onNotNow,
+  onEnd,
+}: {
+  readonly step: Exclude<PhoneStep, { kind: 'end' }>;
+  readonly onCannotTell: (check: string) => void;
+  readonly onNotNow: (what: { readonly check: string } | { readonly cause: string }) => void;
+  readonly onEnd: (outcome: 'bring-in' | 'stop') => void;
+}) {
+  const check = step.kind === 'ask' ? step.check : undefined;
+  const what = step.kind === 'advise' ? { cause: step.cause } : check ? { check } : undefined;
+  const cannotTell = () => check && onCannotTell(check);
+  const notNow = () => what && onNotNow(what);
+  useDigitKeys({
+    0: cannotTell,
+    n: notNow,
+    b: () => onEnd('bring-in'),
+    x: () => onEnd('stop'),
+  });
+  return (
+    <div className="sticky bottom-0 mt-4 flex flex-wrap items-center gap-x-2 border-t border-rule bg-paper py-1.5">
+      {check && (
+        <Button look="quiet" onClick={cannotTell}>
+          <Key>0</Key> {m.bench.step.cannotTell}
+        </Button>
+      )}
+      {what && (
+        <Button look="quiet" onClick={notNow}>
+          <Key>n</Key> {m.bench.step.notNow}
+        </Button>
+      )}
+      <Button look="quiet" onClick={() => onEnd('bring-in')}>
+        <Key>b</Key> {m.phone.bringIn}
+      </Button>
+      <Button look="hazard" className="ml-auto" onClick={() => onEnd('stop')}>
+        <Key>x</Key> {m.phone.stop}
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,124 @@
+import { mayTakeIn, type Session } from '@nodo/contract';
+import { modelOf } from '@nodo/knowledge';
+import { useEffect, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useTakeInMutation } from '../../api/api.ts';
+import type { CallFault } from '../../api/call.ts';
+import { faultWords } from '../../messages/faults.ts';
+import { m } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { TextArea, TextField } from '../../ui/Field.tsx';
+import { Blank } from '../../ui/Stitches.tsx';
+import { ComplaintTicks } from '../counter/Asked.tsx';
+import {
+  blankDraft,
+  type CounterDraft,
+  keepDraft,
+  readDraft,
+  withFamily,
+} from '../counter/draft.ts';
+import { FamilyChoice } from '../counter/FamilyChoice.tsx';
+import { callOf } from '../counter/intake.ts';
+import { SoundsLike } from '../counter/SoundsLike.tsx';
+
+/** Somebody rings up: who, which machine, what it does. Then the questions begin. */
+export default function PhoneView({ session }: { readonly session: Session }) {
+  if (!mayTakeIn(session.person.role)) {
+    return (
+      <Blank title={m.phone.title}>
+        <p>{m.counter.noRights}</p>
+      </Blank>
+    );
+  }
+  return <CallSheet />;
+}
+
+function CallSheet() {
+  const [draft, setDraft] = useState<CounterDraft>(() => readDraft('phone'));
+  const [tried, setTried] = useState(false);
+  const [takeIn, { isLoading, error }] = useTakeInMutation();
+  const navigate = useNavigate();
+  const model = modelOf(draft.family);
+  useEffect(() => keepDraft('phone', draft), [draft]);
+  if (!model) return null;
+
+  const set = (change: Partial<CounterDraft>) => setDraft({ ...draft, ...change });
+  const label = draft.label.trim() || model.family.title;
+  const nameMissing = draft.customer.trim() === '' && draft.phone.trim() !== '';
+  const silent = draft.complaint.length === 0;
+  const begin = async () => {
+    setTried(true);
+    if (nameMissing || silent) return;
+    const result = await takeIn(callOf({ ...draft, label }));
+    if (!result.data) return;
+    setDraft(blankDraft());
+    void navigate(`/phone/${draft.ticket}`);
+  };
+
+  return (
+    <form
+      noValidate
+      className="flex flex-1 flex-col lg:flex-row"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void begin();
+      }}
+    >
+      <div className="min-w-0 flex-1 px-6 py-4">
+        <h1 className="mb-4 text-2xl font-bold">{m.phone.title}</h1>
+        <div className="grid gap-x-8 gap-y-4 md:grid-cols-3">
+          <TextField
+            label={m.counter.name}
+            error={tried && nameMissing ? m.counter.required : undefined}
+            value={draft.customer}
+            maxLength={120}
+            autoComplete="off"
+            onChange={({ target }) => set({ customer: target.value })}
+          />
+          <TextField
+            label={m.counter.phone}
+            value={draft.phone}
+            maxLength={40}
+            inputMode="tel"
+            autoComplete="off"
+            onChange={({ target }) => set({ phone: target.value })}
+          />
+          <TextField
+            label={m.phone.label}
+            value={draft.label}
+            placeholder={model.family.title}
+            maxLength={80}
+            onChange={({ target }) => set({ label: target.value })}
+          />
+        </div>
+        <FamilyChoice value={draft.family} onChoose={(family) => set(withFamily(draft, family))} />
+        <ComplaintTicks
+          findings={model.checks.get('complaint')?.findings ?? []}
+          ticked={draft.complaint}
+          onChange={(ticked) => set({ complaint: ticked })}
+        />
+        <TextArea
+          className="mt-4"
+          label={m.counter.words}
+          rows={2}
+          value={draft.words}
+          maxLength={2000}
+          onChange={({ target }) => set({ words: target.value })}
+        />
+      </div>
+      <aside className="flex flex-col border-rule bg-paper px-6 py-4 max-lg:border-t lg:sticky lg:top-0 lg:h-[calc(100dvh-3.5rem)] lg:w-88 lg:border-l">
+        <SoundsLike model={model} complaint={draft.complaint} context={{}} />
+        <div className="mt-auto flex flex-col gap-2 pt-4">
+          <p role="alert" className="font-semibold text-hazard">
+            {error && !isLoading ? faultWords(error as CallFault) : ''}
+            {tried && silent ? m.phone.tickOne : ''}
+          </p>
+          <Button look="main" type="submit" disabled={isLoading} className="min-h-14 text-lg">
+            {isLoading ? m.phone.beginning : m.phone.begin}
+          </Button>
+          <p className="text-sm text-quiet">{m.phone.kept}</p>
+        </div>
+      </aside>
+    </form>
+  );
+}
