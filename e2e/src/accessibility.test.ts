@@ -44,6 +44,39 @@ describe.each(['day', 'night'] as const)('the audit of each view, %s bench', (th
     expect(await odren.audit()).toEqual([]);
   });
 
+  it('Telephone: the sheet, a question, the end', async () => {
+    const mirra = await screen('mirra', theme);
+    await mirra.go('/phone');
+    await mirra.sees('Somebody rings up');
+    expect(await mirra.audit()).toEqual([]);
+    await mirra.click('Stitches are skipped');
+    await mirra.click('Begin the questions');
+    await mirra.stepAfter('');
+    expect(await mirra.audit()).toEqual([]);
+    await mirra.press('x');
+    await mirra.sees('Stop and unplug');
+    expect(await mirra.audit()).toEqual([]);
+  });
+
+  it('Bench: the seam as a list, one stitch opened, the plans', async () => {
+    const odren = await screen('odren', theme);
+    await odren.go(`/bench/${demoTicketId(14)}`);
+    await odren.stepAfter('');
+    await odren.click('Read as a list');
+    await odren.sees('All entries, the latest first');
+    expect(await odren.audit()).toEqual([]);
+    await odren.press('Escape');
+    await odren.page.focus('[data-stitch][tabindex="0"]');
+    await odren.press('Enter');
+    await odren.page.waitForSelector('[data-radix-popper-content-wrapper]');
+    expect(await odren.audit()).toEqual([]);
+    await odren.press('Escape');
+    await odren.page.evaluate(() =>
+      document.querySelector('details:has(input[name=plan])')?.setAttribute('open', ''),
+    );
+    expect(await odren.audit()).toEqual([]);
+  });
+
   it('Bench: the sheet for something else, and the place of a missing ticket', async () => {
     const odren = await screen('odren', theme);
     await odren.go(`/bench/${demoTicketId(27)}`);
@@ -62,6 +95,7 @@ const VIEWS = [
   ['Rack', '/'],
   ['Counter', '/counter'],
   ['Bench', `/bench/${demoTicketId(14)}`],
+  ['Telephone', '/phone'],
 ] as const;
 
 describe('at 200 % zoom', () => {

@@ -97,7 +97,7 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
         </div>
         <section
           aria-labelledby="step-title"
-          className="flex flex-col bg-paper px-6 pt-4 max-lg:order-1 lg:overflow-y-auto"
+          className="flex flex-col bg-paper px-6 pt-4 max-lg:order-1 lg:min-h-0 lg:overflow-hidden"
         >
           <StepPane
             ticket={ticket}

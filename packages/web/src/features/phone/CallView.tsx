@@ -68,9 +68,9 @@ function Call({ shown, session }: { readonly shown: ShownTicket; readonly sessio
       <div className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[minmax(0,1fr)_20rem]">
         <section
           aria-labelledby="step-title"
-          className="flex flex-col bg-paper px-6 pt-4 lg:overflow-y-auto"
+          className="flex flex-col bg-paper px-6 pt-4 lg:min-h-0 lg:overflow-hidden"
         >
-          <div className="flex-1">
+          <div className="flex-1 lg:-mx-6 lg:min-h-0 lg:overflow-y-auto lg:px-6 lg:pb-3">
             {over ? (
               <Arrival ticket={ticket} record={record} mayTalk={mayTalk} />
             ) : !shownStep ? (
@@ -145,7 +145,7 @@ function WaysOut({
     x: () => onEnd('stop'),
   });
   return (
-    <div className="sticky bottom-0 mt-4 flex flex-wrap items-center gap-x-2 border-t border-rule bg-paper py-1.5">
+    <div className="sticky bottom-0 flex max-lg:mt-4 lg:static flex-wrap items-center gap-x-2 border-t border-rule bg-paper py-1.5">
       {check && (
         <Button look="quiet" onClick={cannotTell}>
           <Key>0</Key> {m.bench.step.cannotTell}

@@ -47,6 +47,7 @@ export function SeamStitch(props: SeamStitchProps) {
       <Popover.Portal>
         <Popover.Content
           side="top"
+          aria-label={text}
           collisionPadding={12}
           className="z-50 flex max-h-80 w-80 flex-col gap-2 overflow-y-auto rounded-md border-2 border-ink bg-paper p-4 text-ink"
         >

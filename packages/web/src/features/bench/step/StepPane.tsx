@@ -40,7 +40,7 @@ export function StepPane(props: StepPaneProps) {
   if (ticket.status !== 'open') return <ClosedStep {...props} />;
   return (
     <>
-      <div className="flex-1">
+      <div className="flex-1 lg:-mx-6 lg:min-h-0 lg:overflow-y-auto lg:px-6 lg:pb-3">
         <StepBody {...props} />
       </div>
       <WaysOut
@@ -169,7 +169,7 @@ function WaysOut({
   });
   if (!mayFind) return null;
   return (
-    <div className="sticky bottom-0 mt-4 flex flex-wrap items-center gap-x-2 border-t border-rule bg-paper py-1.5">
+    <div className="sticky bottom-0 flex max-lg:mt-4 lg:static flex-wrap items-center gap-x-2 border-t border-rule bg-paper py-1.5">
       {check && (
         <>
           <Button look="quiet" onClick={cannotTell}>
