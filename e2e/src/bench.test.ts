@@ -109,6 +109,36 @@ describe('at the bench', () => {
     expect(odren.complaints).toEqual([]);
   });
 
+  it('a nest is freed step by step, with the caution at its step and every entry made', async () => {
+    const tavi = await screen('tavi');
+    await tavi.go(`/bench/${demoTicketId(27)}`);
+    await tavi.stepAfter('');
+    await tavi.click('Free it first');
+    for (const [title, caution, key] of [
+      ['Off and unplugged', 'Mains: look only', '1'],
+      ['Take-up up, presser up', 'Mind the needle', '1'],
+      ['A gentle pull', 'Mind the needle', '2'],
+      ['Needle out, then the foot', 'Mind the needle', '1'],
+      ['Get beneath it', 'service manual', '1'],
+      ['Cut beneath the fabric', 'Blades', '1'],
+      ['Every end out', 'Blades', '1'],
+      ['Unthread forwards', 'service manual', '1'],
+      ['Turn until it is free', 'service manual', '1'],
+    ] as const) {
+      await tavi.page.waitForFunction(
+        (wanted) => document.querySelector('#step-title')?.textContent === wanted,
+        { timeout: 10_000 },
+        title,
+      );
+      await tavi.sees(caution);
+      await tavi.press(key);
+    }
+    await tavi.seesNot('Freeing a nest');
+    await tavi.sees('Opened:');
+    await tavi.sees('Nothing is owed');
+    expect(tavi.complaints).toEqual([]);
+  });
+
   it('a third look settles what two people saw differently', async () => {
     const halle = await screen('halle');
     await halle.go(`/bench/${demoTicketId(11)}`);

@@ -26,6 +26,7 @@ export {
 } from './evidence.ts';
 export { type FamilyCheck, type FamilyModel, familyModel } from './familyModel.ts';
 export type { KnowledgeFault, KnowledgeFaultCode } from './faults.ts';
+export { type FreeingStep, freeingSteps, WANTS_FREEING } from './freeing.ts';
 export { type OwnCause, ownCheck, ownFinding, ownRepair, withOwnCauses } from './ownCause.ts';
 export { LEFT_BY_PHONE, PHONE_WORDS, type PhoneWords, STOP_ON } from './phone.ts';
 export {

@@ -1,4 +1,5 @@
 import {
+  type Assessment,
   assess,
   mayRecord,
   mayWorkAtBench,
@@ -7,11 +8,14 @@ import {
   type Person,
   putOff,
   type Session,
+  type Ticket,
   tablesOf,
 } from '@nodo/contract';
+import { WANTS_FREEING } from '@nodo/knowledge';
 import { useEffect, useMemo, useState } from 'react';
 import { Navigate, useParams } from 'react-router';
 import { m, write } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
 import { Causes } from './Causes.tsx';
 import { Duties } from './Duties.tsx';
 import { MachineNow } from './MachineNow.tsx';
@@ -127,6 +131,11 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
             plan={plan}
             onChooseCheck={(check) => setChoice({ kind: 'check', check })}
           />
+          {mayWork && wantsFreeing(ticket, assessment) && (
+            <Button className="mt-3" onClick={() => setChoice({ kind: 'freeing' })}>
+              {m.freeing.offer}
+            </Button>
+          )}
           <Duties
             assessment={assessment}
             model={model}
@@ -162,9 +171,17 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
   );
 }
 
+/** Something is caught, and nobody has cleared it yet. */
+function wantsFreeing({ answers, status }: Ticket, { duties }: Assessment): boolean {
+  const caught = answers.some(({ finding, present }) => present && WANTS_FREEING.has(finding));
+  const cleared = duties.some(({ duty, state }) => duty === 'nest-cleared' && state !== 'owed');
+  return status === 'open' && caught && !cleared;
+}
+
 /** Preparing a chosen step (unplugging, opening, a gate) does not take the choice away. */
 function keepsChoice(choice: Choice | undefined, last: ShownTicket['events'][number] | undefined) {
   if (!choice || !last) return false;
+  if (choice.kind === 'freeing') return true;
   if (last.type === 'machine-opened' || last.type === 'machine-closed') return true;
   return last.type === 'action-done' && !last.body.repair && choice.kind !== 'cause';
 }

@@ -8,6 +8,7 @@ import {
   type Session,
   tablesOf,
 } from '@nodo/contract';
+import { WANTS_FREEING } from '@nodo/knowledge';
 import { useMemo, useState } from 'react';
 import { Navigate, useParams } from 'react-router';
 import { m } from '../../messages/index.ts';
@@ -16,6 +17,7 @@ import { Key } from '../../ui/Key.tsx';
 import { Sewing } from '../../ui/Stitches.tsx';
 import { Causes } from '../bench/Causes.tsx';
 import { Seam } from '../bench/seam/Seam.tsx';
+import { FreeingWalk } from '../bench/step/FreeingWalk.tsx';
 import { useDigitKeys } from '../bench/step/useDigitKeys.ts';
 import { TicketGate } from '../bench/TicketGate.tsx';
 import { Tray } from '../bench/Tray.tsx';
@@ -46,6 +48,7 @@ function Call({ shown, session }: { readonly shown: ShownTicket; readonly sessio
   const record = useRecord(ticket, session);
   const [deferred, setDeferred] = useState(NOTHING_DEFERRED);
   const [ending, setEnding] = useState<'bring-in' | 'stop'>();
+  const [freeing, setFreeing] = useState(false);
   const step = useMemo<PhoneStep | undefined>(
     () =>
       plan && model && assessment && nextOnThePhone(ticket, model, assessment, plan.call, deferred),
@@ -57,6 +60,9 @@ function Call({ shown, session }: { readonly shown: ShownTicket; readonly sessio
   const mayTalk = mayRecord(session.person.role, 'call-ended') && ticket.status === 'open';
   const shownStep: PhoneStep | undefined = ending ? { kind: 'end', outcome: ending } : step;
   const over = ticket.call !== undefined;
+  const isCaught = ticket.answers.some(
+    ({ finding, present }) => present && WANTS_FREEING.has(finding),
+  );
   return (
     <div className="flex flex-1 flex-col lg:h-[calc(100dvh-3.4rem)] lg:min-h-[38rem] lg:flex-none">
       <header className="flex flex-wrap items-baseline gap-x-5 border-b border-rule px-5 py-2">
@@ -71,7 +77,19 @@ function Call({ shown, session }: { readonly shown: ShownTicket; readonly sessio
           className="flex flex-col bg-paper px-6 pt-4 lg:min-h-0 lg:overflow-hidden"
         >
           <div className="flex-1 lg:-mx-6 lg:min-h-0 lg:overflow-y-auto lg:px-6 lg:pb-3">
-            {over ? (
+            {freeing ? (
+              <FreeingWalk
+                ticket={ticket}
+                model={model}
+                place="phone"
+                record={record}
+                onLeave={() => setFreeing(false)}
+                onStuck={() => {
+                  setFreeing(false);
+                  setEnding('bring-in');
+                }}
+              />
+            ) : over ? (
               <Arrival ticket={ticket} record={record} mayTalk={mayTalk} />
             ) : !shownStep ? (
               planned === 'failed' ? (
@@ -91,12 +109,13 @@ function Call({ shown, session }: { readonly shown: ShownTicket; readonly sessio
               <CallStep step={shownStep} model={model} record={record} mayTalk={mayTalk} />
             )}
           </div>
-          {mayTalk && !over && shownStep && shownStep.kind !== 'end' && (
+          {mayTalk && !freeing && !over && shownStep && shownStep.kind !== 'end' && (
             <WaysOut
               step={shownStep}
               onCannotTell={(check) => record('could-not-tell', { check })}
               onNotNow={(what) => setDeferred(putOff(deferred, what))}
               onEnd={setEnding}
+              onFree={isCaught ? () => setFreeing(true) : undefined}
             />
           )}
         </section>
@@ -128,11 +147,14 @@ function WaysOut({
   onCannotTell,
   onNotNow,
   onEnd,
+  onFree,
 }: {
   readonly step: Exclude<PhoneStep, { kind: 'end' }>;
   readonly onCannotTell: (check: string) => void;
   readonly onNotNow: (what: { readonly check: string } | { readonly cause: string }) => void;
   readonly onEnd: (outcome: 'bring-in' | 'stop') => void;
+  /** Offered where something is caught. */
+  readonly onFree: (() => void) | undefined;
 }) {
   const check = step.kind === 'ask' ? step.check : undefined;
   const what = step.kind === 'advise' ? { cause: step.cause } : check ? { check } : undefined;
@@ -143,6 +165,7 @@ function WaysOut({
     n: notNow,
     b: () => onEnd('bring-in'),
     x: () => onEnd('stop'),
+    ...(onFree ? { f: onFree } : {}),
   });
   return (
     <div className="sticky bottom-0 flex max-lg:mt-4 lg:static flex-wrap items-center gap-x-2 border-t border-rule bg-paper py-1.5">
@@ -154,6 +177,11 @@ function WaysOut({
       {what && (
         <Button look="quiet" onClick={notNow}>
           <Key>n</Key> {m.bench.step.notNow}
+        </Button>
+      )}
+      {onFree && (
+        <Button look="quiet" onClick={onFree}>
+          <Key>f</Key> {m.freeing.offer}
         </Button>
       )}
       <Button look="quiet" onClick={() => onEnd('bring-in')}>

@@ -1,5 +1,6 @@
 import { bench } from './bench.ts';
 import { counter } from './counter.ts';
+import { freeing } from './freeing.ts';
 import { phone } from './phone.ts';
 import { drawing, places } from './places.ts';
 import { rack } from './rack.ts';
@@ -7,4 +8,4 @@ import { refusals } from './refusals.ts';
 import { seam } from './seam.ts';
 import { shell } from './shell.ts';
 
-export const en = { shell, phone, rack, counter, bench, seam, refusals, places, drawing };
+export const en = { freeing, shell, phone, rack, counter, bench, seam, refusals, places, drawing };

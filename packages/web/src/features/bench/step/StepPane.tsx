@@ -8,6 +8,7 @@ import type { Plan } from '../../../workers/planner.worker.ts';
 import type { RecordEntry } from '../useRecord.ts';
 import { CheckStep, CloseFirst } from './CheckStep.tsx';
 import { ClosedStep, CloseStep } from './CloseStep.tsx';
+import { FreeingWalk } from './FreeingWalk.tsx';
 import { ActionStep, RepairStep } from './RepairStep.tsx';
 import { useDigitKeys } from './useDigitKeys.ts';
 
@@ -15,7 +16,8 @@ import { useDigitKeys } from './useDigitKeys.ts';
 export type Choice =
   | { readonly kind: 'check'; readonly check: string }
   | { readonly kind: 'cause'; readonly cause: string }
-  | { readonly kind: 'close' };
+  | { readonly kind: 'close' }
+  | { readonly kind: 'freeing' };
 
 interface StepPaneProps {
   readonly ticket: Ticket;
@@ -98,6 +100,9 @@ function StepBody(props: StepPaneProps) {
   );
 
   if (choice?.kind === 'check') return checkStep(choice.check, words.chosen);
+  if (choice?.kind === 'freeing') {
+    return <FreeingWalk {...props} place="bench" onLeave={() => onChoose(undefined)} />;
+  }
   if (choice?.kind === 'cause') return repairStep(choice.cause, words.cause, false);
   if (choice?.kind === 'close' || step?.kind === 'close-ticket' || step?.kind === 'close-machine') {
     return ticket.open.size > 0 ? (

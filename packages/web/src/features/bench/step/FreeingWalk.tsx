@@ -1,0 +1,104 @@
+import type { Ticket } from '@nodo/contract';
+import { openingChain } from '@nodo/core';
+import { type FamilyModel, type FreeingStep, freeingSteps } from '@nodo/knowledge';
+import { useState } from 'react';
+import { MachineDrawing } from '../../../drawing/MachineDrawing.tsx';
+import { m } from '../../../messages/index.ts';
+import { Button } from '../../../ui/Button.tsx';
+import type { RecordEntry } from '../useRecord.ts';
+import { AnswerButton } from './AnswerButton.tsx';
+import { Caution } from './CheckStep.tsx';
+
+/** Step by step out of a nest or a jam, the caution at its step, each entry made on the way. */
+export function FreeingWalk({
+  ticket,
+  model,
+  place,
+  record,
+  onLeave,
+  onStuck,
+}: {
+  readonly ticket: Ticket;
+  readonly model: FamilyModel;
+  readonly place: 'bench' | 'phone';
+  readonly record: RecordEntry;
+  readonly onLeave: () => void;
+  /** Over the telephone: it stays as it is and comes in. */
+  readonly onStuck?: () => void;
+}) {
+  const steps = freeingSteps(model, place);
+  const [at, setAt] = useState(0);
+  const step = steps[at];
+  const words = m.freeing;
+  if (!step) return null;
+
+  const go = (to: number) => (to < steps.length ? setAt(to) : onLeave());
+  const done = () => enter(step, ticket, model, place, record) && go(at + 1);
+  /** Past everything that opens the machine. */
+  const free = () => {
+    const after = steps.findIndex(({ id }) => id === 'unthread');
+    go(after < 0 ? at + 1 : after);
+  };
+  const stuck = () => (onStuck ? onStuck() : go(at + 1));
+
+  return (
+    <div className="flex flex-col gap-x-8 gap-y-4 xl:flex-row">
+      <div className="min-w-0 flex-1">
+        <p className="text-sm font-semibold text-quiet">{words.heading(at + 1, steps.length)}</p>
+        <h1 id="step-title" className="mt-0.5 text-3xl leading-tight font-bold text-balance">
+          {step.title}
+        </h1>
+        <p
+          className={
+            place === 'phone' ? 'mt-2 border-l-4 border-own pl-4 text-2xl' : 'mt-2 text-lg'
+          }
+        >
+          {place === 'phone' ? step.say : step.how}
+        </p>
+        {step.hazard && <Caution text={m.bench.hazards[step.hazard]} />}
+        <div className="mt-4 flex max-w-xl flex-col gap-2">
+          {step.asksWhetherFree ? (
+            <>
+              <AnswerButton digit={1} text={words.free} onPress={free} sound />
+              <AnswerButton
+                digit={2}
+                text={onStuck ? words.stuckOnPhone : words.stuck}
+                onPress={stuck}
+              />
+            </>
+          ) : (
+            <AnswerButton digit={1} text={words.done} onPress={done} />
+          )}
+        </div>
+        <p className="mt-3 text-sm text-quiet">{words.manual}</p>
+        <Button look="quiet" className="mt-1" onClick={onLeave}>
+          {words.leave}
+        </Button>
+      </div>
+      <MachineDrawing family={model.family} place={step.place} presserDown={false} />
+    </div>
+  );
+}
+
+/** Makes the entry that a step is in the record, if it is one and not made yet. */
+function enter(
+  { does, opensFor, settles }: FreeingStep,
+  ticket: Ticket,
+  model: FamilyModel,
+  place: 'bench' | 'phone',
+  record: RecordEntry,
+): boolean {
+  if (does !== undefined && place === 'bench' && ticket.power === 'on') {
+    return record('action-done', { action: does });
+  }
+  const access = opensFor === undefined ? undefined : model.checks.get(opensFor)?.access;
+  if (access !== undefined && openingChain(model.access, ticket.open, access).length > 0) {
+    return record('machine-opened', { state: access });
+  }
+  const check = settles === undefined ? undefined : model.checks.get(settles);
+  if (!check) return true;
+  return record('findings-recorded', {
+    check: check.id,
+    answers: Object.fromEntries(check.findings.map(({ id }) => [id, 'no' as const])),
+  });
+}
