@@ -32,7 +32,10 @@ export function SeamStitch(props: SeamStitchProps) {
           onFocus={onFocus}
           className="relative block w-full rounded-md text-left hover:bg-sunk"
         >
-          {begins !== undefined && <Cut words={m.seam.state(begins)} />}
+          <Marks
+            day={newDay ? write.day(at) : undefined}
+            state={begins === undefined ? undefined : m.seam.state(begins)}
+          />
           <span className="flex h-18 flex-col justify-end pb-1">{side === 'above' && words}</span>
           <Stitch
             mark={mark}
@@ -77,13 +80,14 @@ function Words({ entry, person, newDay }: Pick<SeamStitchProps, 'entry' | 'perso
   return (
     <>
       <span
-        className={`line-clamp-2 px-1.5 text-center text-sm leading-tight break-words ${state === 'corrected' ? 'text-quiet line-through' : 'font-semibold'}`}
+        className={`line-clamp-2 shrink-0 px-1.5 text-center text-sm leading-tight break-words ${state === 'corrected' ? 'text-quiet line-through' : 'font-semibold'}`}
       >
         <span className="sr-only">{side === 'above' ? m.seam.seen : m.seam.done}: </span>
         {text}
       </span>
       <span className="px-1 text-center text-xs text-quiet">
-        <Time at={at} withDay={newDay} />{' '}
+        {newDay && <span className="sr-only">{write.day(at)}</span>}
+        <Time at={at} withDay={false} />{' '}
         {person && (
           <>
             <span aria-hidden="true">{person.initials}</span>
@@ -123,14 +127,22 @@ export function Time({ at, withDay }: { readonly at: string; readonly withDay: b
   );
 }
 
-/** The cloth was turned: the machine is another from here on. */
-function Cut({ words }: { readonly words: string }) {
+/** Over the stitch: a new day, and whether the machine is another from here on. */
+function Marks({
+  day,
+  state,
+}: {
+  readonly day: string | undefined;
+  readonly state: string | undefined;
+}) {
   return (
     <span
       aria-hidden="true"
-      className="absolute top-0 bottom-0 -left-px border-l-2 border-dotted border-ink"
+      className={`absolute top-0 bottom-0 -left-px ${state === undefined ? '' : 'border-l-2 border-dotted border-ink'}`}
     >
-      <span className="absolute top-0 left-1 text-xs whitespace-nowrap text-quiet">{words}</span>
+      <span className="absolute top-0 left-1.5 text-xs whitespace-nowrap text-quiet">
+        {[day, state].filter(Boolean).join(' · ')}
+      </span>
     </span>
   );
 }

@@ -71,9 +71,11 @@ export function FreeingWalk({
           )}
         </div>
         <p className="mt-3 text-sm text-quiet">{words.manual}</p>
-        <Button look="quiet" className="mt-1" onClick={onLeave}>
-          {words.leave}
-        </Button>
+        {place === 'phone' && (
+          <Button look="quiet" className="mt-1" onClick={onLeave}>
+            {words.leave}
+          </Button>
+        )}
       </div>
       <MachineDrawing family={model.family} place={step.place} presserDown={false} />
     </div>
