@@ -53,6 +53,7 @@ export type {
   Place,
   Plan,
   Side,
+  StrengthWord,
   Where,
 } from './schema.ts';
 export { STRENGTHS } from './schema.ts';

@@ -15,6 +15,7 @@ import { Blank, Sewing } from '../ui/Stitches.tsx';
 const CounterView = lazy(() => import('../features/counter/CounterView.tsx'));
 const PhoneView = lazy(() => import('../features/phone/PhoneView.tsx'));
 const CallView = lazy(() => import('../features/phone/CallView.tsx'));
+const KnowledgeView = lazy(() => import('../features/knowledge/KnowledgeView.tsx'));
 const BenchView = lazy(() => import('../features/bench/BenchView.tsx'));
 
 /** Sign-in before everything; then one frame round every view. */
@@ -52,6 +53,7 @@ export function App() {
               <Route path="/phone" element={<PhoneView session={session} />} />
               <Route path="/phone/:ticket" element={<CallView session={session} />} />
               <Route path="/bench/:ticket" element={<BenchView session={session} />} />
+              <Route path="/knowledge/:kind?/:id?" element={<KnowledgeView session={session} />} />
               <Route path="*" element={<NothingHere />} />
             </Routes>
           </Suspense>

@@ -36,13 +36,15 @@ interface MachineDrawingProps {
   readonly family: Family;
   readonly place: Place;
   readonly presserDown: boolean;
+  /** Beside a drawing from near. */
+  readonly small?: boolean;
 }
 
 /**
  * A machine of the family from the front, with its thread path and one place lit. One
  * drawing for all: traits decide what lies under the plate and how many needles there are.
  */
-export function MachineDrawing({ family, place, presserDown }: MachineDrawingProps) {
+export function MachineDrawing({ family, place, presserDown, small = false }: MachineDrawingProps) {
   const spot = place === 'talk' ? undefined : SPOTS[place];
   const account = spot
     ? m.drawing.account(family.title, m.places[place])
@@ -53,7 +55,7 @@ export function MachineDrawing({ family, place, presserDown }: MachineDrawingPro
       viewBox="-6 -6 340 372"
       role="img"
       aria-label={account}
-      className="w-44 shrink-0 self-start sm:w-52 xl:w-60"
+      className={`shrink-0 self-start ${small ? 'w-32' : 'w-44 sm:w-52 xl:w-60'}`}
       fill="none"
       strokeLinecap="round"
       strokeLinejoin="round"

@@ -41,6 +41,7 @@ export function Frame({
           <FrameLink to="/">{m.shell.toRack}</FrameLink>
           <FrameLink to="/counter">{m.shell.takeIn}</FrameLink>
           <FrameLink to="/phone">{m.phone.nav}</FrameLink>
+          <FrameLink to="/knowledge">{m.knowledge.nav}</FrameLink>
         </nav>
         <p className="ml-auto hidden text-quiet md:block">{session.shop.name}</p>
         <span className="flex items-center gap-2">

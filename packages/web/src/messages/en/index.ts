@@ -1,6 +1,7 @@
 import { bench } from './bench.ts';
 import { counter } from './counter.ts';
 import { freeing } from './freeing.ts';
+import { knowledge } from './knowledge.ts';
 import { phone } from './phone.ts';
 import { drawing, places } from './places.ts';
 import { rack } from './rack.ts';
@@ -8,4 +9,16 @@ import { refusals } from './refusals.ts';
 import { seam } from './seam.ts';
 import { shell } from './shell.ts';
 
-export const en = { freeing, shell, phone, rack, counter, bench, seam, refusals, places, drawing };
+export const en = {
+  knowledge,
+  freeing,
+  shell,
+  phone,
+  rack,
+  counter,
+  bench,
+  seam,
+  refusals,
+  places,
+  drawing,
+};

@@ -28,4 +28,89 @@ export const drawing = {
   account: (family: string, place: string) => `${family}, seen from the front. Lit: ${place}.`,
   plain: (family: string) => `${family}, seen from the front.`,
   drawHere: 'draw here',
+  needle: {
+    account: (round: boolean, faces: string) =>
+      `The needle from the front, the side and the back. Groove in front, scarf at the back above the eye; ${round ? 'round shank without a flat' : 'flat at the back of the shank'}. On this machine: ${faces}.`,
+    groove: 'groove',
+    scarf: 'scarf',
+    flat: 'flat',
+    front: 'front',
+    side: 'side',
+    back: 'back',
+  },
+  clamp: {
+    account:
+      'Two needles in their clamps: one pushed up to the stop, one with a gap between shank and stop.',
+    stop: 'stop',
+    right: 'up to it',
+    low: 'gap: low',
+  },
+  discs: {
+    account: (down: boolean) =>
+      `The tension discs in section: presser up they stand open and the thread runs free, presser down they are shut and grip it. Now: presser ${down ? 'down' : 'up'}.`,
+    up: 'presser up',
+    down: 'presser down',
+    free: 'runs free',
+    grips: 'resists',
+  },
+  path: {
+    account:
+      'The way of the top thread, point by point: spool, guides, discs, check spring, take-up, lower guides, needle-bar guide, needle.',
+    points: [
+      'spool',
+      'guides',
+      'discs',
+      'check spring',
+      'take-up',
+      'lower guides',
+      'needle-bar guide',
+      'needle',
+    ],
+  },
+  spool: {
+    account: 'A spool on its pin; the cap is wider than the spool’s end and close to it.',
+    cap: 'cap: wider',
+    close: 'close, not jammed',
+  },
+  bobbin: {
+    account: (dropIn: boolean) =>
+      `The bobbin in its place${dropIn ? ', from above. It turns anticlockwise' : ', from the open side. It turns as the slot points'}; the thread lies in the slot and under the spring.`,
+    turns: 'it turns',
+    anticlockwise: 'anticlockwise',
+    slot: 'as the slot points',
+    under: 'into the slot, under the spring',
+  },
+  case: {
+    account: (dropIn: boolean) =>
+      `The bobbin case with spring and screw, ${dropIn ? 'and the lug that rests against the stop' : 'and the finger that sits in the hook’s gap'}; the hours round it name where a mark is.`,
+    spring: 'spring',
+    screw: 'screw',
+    stop: 'lug at the stop',
+    finger: 'finger',
+  },
+  hook: {
+    account: 'The hook in its race with its point; the hours round it name where a mark is.',
+    loopers: 'Upper and lower looper crossing under the needle.',
+    loopersWord: 'loopers',
+    point: 'point',
+    race: 'race',
+  },
+  plate: {
+    account: (zigzag: boolean) =>
+      `The needle plate from above, with ${zigzag ? 'the wide hole of a zigzag' : 'a round hole'}. Marks of strikes are at the edge of the hole.`,
+    edge: 'edge of the hole',
+    slots: 'feed slots',
+  },
+  feed: {
+    account: 'The feed from the side: teeth rise above the plate, felt packs between the rows.',
+    teeth: 'teeth above the plate',
+    felt: 'felt between the rows',
+    plate: 'plate',
+  },
+  foot: {
+    account: 'The presser foot from below: slot, toes, and the part behind the needle.',
+    slot: 'round the slot',
+    behind: 'behind it',
+    toes: 'toes',
+  },
 } as const;

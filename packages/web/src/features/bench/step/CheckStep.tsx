@@ -3,7 +3,7 @@ import { type CauseBelief, type CheckProposal, openingChain } from '@nodo/core';
 import { checkMinutes, type FamilyCheck, type FamilyModel, isWorthIt } from '@nodo/knowledge';
 import { TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
-import { MachineDrawing } from '../../../drawing/MachineDrawing.tsx';
+import { PlaceDrawing } from '../../../drawing/PlaceDrawing.tsx';
 import { m, write } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { StandingMark } from '../StandingMark.tsx';
@@ -60,17 +60,17 @@ export function CheckStep(props: CheckStepProps) {
         <WhyThis check={check} model={model} beliefs={props.beliefs} />
       </div>
       <div className="flex gap-x-6 gap-y-3 max-xl:items-start max-sm:flex-col xl:w-60 xl:shrink-0 xl:flex-col">
-        <MachineDrawing
-          family={model.family}
-          place={check.place}
-          presserDown={check.id === 'pull-foot-down'}
-        />
-        <div className="min-w-0 flex-1 leading-snug">
+        <div className="min-w-0 leading-snug max-xl:flex-1">
           <p>{check.how}</p>
           {check.tools && (
             <p className="mt-1 text-quiet">{m.bench.step.tools(check.tools.join(', '))}</p>
           )}
         </div>
+        <PlaceDrawing
+          family={model.family}
+          place={check.place}
+          presserDown={check.id === 'pull-foot-down'}
+        />
       </div>
     </div>
   );

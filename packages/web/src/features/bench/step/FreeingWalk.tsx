@@ -2,7 +2,7 @@ import type { Ticket } from '@nodo/contract';
 import { openingChain } from '@nodo/core';
 import { type FamilyModel, type FreeingStep, freeingSteps } from '@nodo/knowledge';
 import { useState } from 'react';
-import { MachineDrawing } from '../../../drawing/MachineDrawing.tsx';
+import { PlaceDrawing } from '../../../drawing/PlaceDrawing.tsx';
 import { m } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
 import type { RecordEntry } from '../useRecord.ts';
@@ -77,7 +77,7 @@ export function FreeingWalk({
           </Button>
         )}
       </div>
-      <MachineDrawing family={model.family} place={step.place} presserDown={false} />
+      <PlaceDrawing family={model.family} place={step.place} presserDown={false} />
     </div>
   );
 }

@@ -3,6 +3,7 @@ import { type CauseBelief, type FindingWeight, weightBand } from '@nodo/core';
 import type { ActionSource, FamilyModel } from '@nodo/knowledge';
 import { INTERVIEWS } from '@nodo/knowledge';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { m, write } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { ReasonForm } from '../ReasonForm.tsx';
@@ -31,6 +32,7 @@ export function RepairStep({
   heading,
   belief,
   weights,
+  ticket,
   model,
   record,
   mayWork,
@@ -81,6 +83,12 @@ export function RepairStep({
         </Button>
       )}
       <Reasons model={model} weights={weights} />
+      <Link
+        to={`/knowledge/cause/${cause}?ticket=${ticket.id}`}
+        className="mt-3 inline-flex min-h-11 items-center underline underline-offset-4"
+      >
+        {m.knowledge.read}
+      </Link>
       <CauseChecks cause={cause} model={model} onChooseCheck={onChooseCheck} />
     </div>
   );

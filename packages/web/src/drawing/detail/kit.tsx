@@ -1,0 +1,115 @@
+import type { Family } from '@nodo/knowledge';
+import type { ReactNode } from 'react';
+
+/** What a detail is drawn from: the family, and how the presser stands in the check. */
+export interface DetailProps {
+  readonly family: Family;
+  readonly presserDown: boolean;
+}
+
+export const has = ({ traits }: Family, trait: string): boolean => traits.includes(trait);
+
+/** Line and paper of every detail, in its 240 x 170 box. */
+export function Sheet({
+  account,
+  children,
+}: {
+  readonly account: string;
+  readonly children: ReactNode;
+}) {
+  return (
+    <svg
+      viewBox="0 0 240 170"
+      role="img"
+      aria-label={account}
+      data-detail
+      className="w-60 max-w-full shrink-0"
+      fill="none"
+      stroke="var(--ink)"
+      strokeWidth="2"
+      strokeLinecap="round"
+      strokeLinejoin="round"
+    >
+      {children}
+    </svg>
+  );
+}
+
+/** A word, and a thin line to what it means. */
+export function Word({
+  x,
+  y,
+  to,
+  anchor = 'start',
+  lit = false,
+  children,
+}: {
+  readonly x: number;
+  readonly y: number;
+  readonly to?: readonly [number, number];
+  readonly anchor?: 'start' | 'middle' | 'end';
+  readonly lit?: boolean;
+  readonly children: ReactNode;
+}) {
+  const from = anchor === 'start' ? x - 3 : anchor === 'end' ? x + 3 : x;
+  return (
+    <g>
+      {to && (
+        <path d={`M${from} ${y - 4}L${to[0]} ${to[1]}`} stroke="var(--edge)" strokeWidth="1.2" />
+      )}
+      <text
+        x={x}
+        y={y}
+        textAnchor={anchor}
+        fontSize="12"
+        fontWeight={lit ? 700 : 500}
+        fill="var(--ink)"
+        stroke="var(--paper)"
+        strokeWidth="3"
+        paintOrder="stroke"
+      >
+        {children}
+      </text>
+    </g>
+  );
+}
+
+/** The hours round a part, by which marks on it are named. */
+export function ClockRing({
+  x,
+  y,
+  r,
+}: {
+  readonly x: number;
+  readonly y: number;
+  readonly r: number;
+}) {
+  const hours = Array.from({ length: 12 }, (_, hour) => hour + 1);
+  return (
+    <g stroke="var(--edge)" strokeWidth="1.4">
+      {hours.map((hour) => {
+        const angle = (hour / 6) * Math.PI;
+        const at = (radius: number) =>
+          `${(x + radius * Math.sin(angle)).toFixed(1)} ${(y - radius * Math.cos(angle)).toFixed(1)}`;
+        const [tx, ty] = at(r + 11).split(' ');
+        return (
+          <g key={hour}>
+            <path d={`M${at(r)}L${at(r + (hour % 3 === 0 ? 5 : 3))}`} />
+            {hour % 3 === 0 && (
+              <text
+                x={tx}
+                y={Number(ty) + 4}
+                textAnchor="middle"
+                fontSize="11"
+                fill="var(--quiet)"
+                stroke="none"
+              >
+                {hour}
+              </text>
+            )}
+          </g>
+        );
+      })}
+    </g>
+  );
+}

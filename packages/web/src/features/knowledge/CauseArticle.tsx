@@ -1,0 +1,75 @@
+import { type CauseSource, type FamilyModel, STRENGTHS, type StrengthWord } from '@nodo/knowledge';
+import { m, write } from '../../messages/index.ts';
+import { StandingMark } from '../bench/StandingMark.tsx';
+import type { OnTicket } from './onTicket.ts';
+import { TableLink } from './TableLink.tsx';
+
+/** One cause: what it is, what it shows and how surely, what puts it right. */
+export function CauseArticle({
+  cause,
+  model,
+  onTicket,
+}: {
+  readonly cause: CauseSource;
+  readonly model: FamilyModel;
+  readonly onTicket: OnTicket | undefined;
+}) {
+  const words = m.knowledge;
+  const actions = [...model.actions.values()].filter(({ treats }) => treats.includes(cause.id));
+  const belief = onTicket?.assessment.beliefs.find((one) => one.cause === cause.id);
+  return (
+    <div className="max-w-3xl">
+      <h2 className="text-3xl font-bold text-balance">{cause.name}</h2>
+      <p className="mt-1 flex flex-wrap items-center gap-x-4 text-quiet">
+        <span>{words.sides[cause.side]}</span>
+        <span>
+          {words.howOften(cause.perMille)} <StandingMark standing="tuned" />
+        </span>
+        <span>
+          {words.fix(write.minutes(cause.fixMinutes))} <StandingMark standing="common-practice" />
+        </span>
+        {cause.byPhone && <span>{words.byPhone}</span>}
+      </p>
+      {onTicket && belief && (
+        <p className="mt-3 border-l-3 border-own pl-3">
+          <strong>{words.onTicket(String(onTicket.ticket.intake?.tag ?? ''))}:</strong>{' '}
+          {words.chance(write.percent(belief.was), write.percent(belief.is))}
+        </p>
+      )}
+      <p className="mt-3 text-lg">{cause.remedy}</p>
+      {actions.length > 0 && (
+        <p className="text-quiet">
+          {words.treatedBy}: {actions.map(({ title }) => title).join('; ')}
+        </p>
+      )}
+      <h3 className="mt-5 font-bold">
+        {words.showsTitle} <StandingMark standing="tuned" />
+      </h3>
+      <p className="text-sm text-quiet">{words.showsNote}</p>
+      <dl className="mt-1">
+        {(Object.keys(STRENGTHS) as StrengthWord[]).map((strength) => {
+          const shown = (cause.shows[strength] ?? []).flatMap((id) => model.findings.get(id) ?? []);
+          if (shown.length === 0) return null;
+          return (
+            <div
+              key={strength}
+              className="grid grid-cols-[9rem_1fr] gap-x-4 border-b border-rule py-1"
+            >
+              <dt className="pt-2.5 text-quiet">
+                {words.strengths[strength]}{' '}
+                <span className="font-mono text-sm">{write.percent(STRENGTHS[strength])}</span>
+              </dt>
+              <dd className="flex flex-wrap gap-x-5">
+                {shown.map(({ id, answer, check }) => (
+                  <TableLink key={id} kind="check" id={check}>
+                    {answer}
+                  </TableLink>
+                ))}
+              </dd>
+            </div>
+          );
+        })}
+      </dl>
+    </div>
+  );
+}

@@ -1,0 +1,7 @@
+import type { Assessment, Ticket } from '@nodo/contract';
+
+/** The ticket at hand, while its machine's tables are read. */
+export interface OnTicket {
+  readonly ticket: Ticket;
+  readonly assessment: Assessment;
+}

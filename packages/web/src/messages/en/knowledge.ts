@@ -1,0 +1,61 @@
+import type { Side, StrengthWord, Where } from '@nodo/knowledge';
+
+const strengths: Readonly<Record<StrengthWord, string>> = {
+  sure: 'surely',
+  usual: 'usually',
+  often: 'often',
+  some: 'sometimes',
+  few: 'now and then',
+  rare: 'rarely',
+};
+
+const places: Readonly<Record<Where, string>> = {
+  phone: 'by phone, at the counter, at the bench',
+  counter: 'at the counter, at the bench',
+  bench: 'at the bench',
+};
+
+const sides: Readonly<Record<Side, string>> = {
+  'set-up': 'how it is set up',
+  material: 'thread and fabric',
+  technique: 'how it is sewn',
+  wear: 'wear',
+  fault: 'a fault of the machine',
+  damage: 'damage',
+  adjustment: 'adjustment',
+};
+
+export const knowledge = {
+  title: 'Knowledge',
+  nav: 'Knowledge',
+  find: 'A few letters: cause, check, finding',
+  family: 'Machine',
+  causes: 'Causes',
+  checks: 'Checks',
+  nothing: 'Nothing in the tables fits.',
+  empty: 'Choose a cause or a check at the side, or type a few letters of it.',
+  unknown: 'This machine does not have it.',
+  strengths,
+  places,
+  sides,
+  showsTitle: 'What it shows',
+  showsNote: 'How surely this cause shows each, by itself.',
+  findsTitle: 'What it can find',
+  normal: (words: string) => `Otherwise: ${words}`,
+  caused: 'shown by',
+  defines: 'this finding is the cause',
+  howOften: (perMille: number) => `${perMille} in 1000 tickets`,
+  fix: (minutes: string) => `${minutes} min to put right`,
+  takes: (minutes: string) => `${minutes} min`,
+  byPhone: 'the owner can put it right',
+  treatedBy: 'Put right by',
+  where: (place: string) => `Done ${place}`,
+  opens: (what: string) => `Opens: ${what}`,
+  needsFirst: (what: string) => `Asks first: ${what}`,
+  onTicket: (tag: string) => `On ticket ${tag}`,
+  chance: (was: string, is: string) => `was present ${was}, is present now ${is}`,
+  answered: 'answered on this ticket',
+  notAnswered: 'not answered on this ticket yet',
+  toTicket: 'Back to the ticket',
+  read: 'Read about it',
+} as const;
