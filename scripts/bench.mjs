@@ -3,10 +3,13 @@
 //   npm run bench                      everything
 //   npm run bench -- diagnosis         what begins with these letters
 //   npm run bench -- planner --machines 50
+//   npm run bench -- interaction       the built pages in a browser, on the demo shop
 import { mkdirSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { build } from 'esbuild';
+import { buildAll } from './lib/build.mjs';
+import { CHROMIUM, installDebianPackages, POSTGRESQL } from './lib/install.mjs';
 
 const root = resolve(new URL('..', import.meta.url).pathname);
 const { values, positionals } = parseArgs({
@@ -52,3 +55,10 @@ await runPlannerJobs(
   (/** @type {import('../bench/planner/compare.ts').Result} */ result) =>
     tell({ bench: named(result), ...result }),
 );
+
+if (isWanted('interaction')) {
+  await installDebianPackages([POSTGRESQL, CHROMIUM]);
+  await buildAll(root);
+  const { measureInteraction } = await import('./lib/interaction.mjs');
+  tell(await measureInteraction(root));
+}

@@ -40,6 +40,8 @@ export interface Situation {
   readonly standing: (check: string) => { readonly done: boolean; readonly normal: boolean };
   /** Checks that were tried in this state of the machine, and could not be told. */
   readonly untold: ReadonlySet<string>;
+  /** With how many draws to reckon; as many as are worth waiting for when left out. */
+  readonly draws?: number;
 }
 
 export interface PlannedRepair {
@@ -63,7 +65,7 @@ export interface Planned {
 /** Everything the plan can offer. Heavy: belongs in a worker. */
 export function planNext(model: FamilyModel, situation: Situation): Planned {
   const reckoner = new Reckoner(model.network, situation.evidence);
-  const states = drawStates(reckoner);
+  const states = drawStates(reckoner, situation.draws);
   const stakes = stakesOf(model, situation);
   const ranked = rankChecks(model.network, states, candidatesOf(model, situation), stakes);
   const checks = situation.plan === 'full-sweep' ? inSweepOrder(model, ranked) : ranked;

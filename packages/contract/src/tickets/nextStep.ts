@@ -35,8 +35,10 @@ export function planTicket(
   ticket: Ticket,
   model: FamilyModel,
   assessment: Pick<Assessment, 'evidence'>,
+  draws?: number,
 ): Planned {
   return planNext(model, {
+    ...(draws === undefined ? {} : { draws }),
     ...situationOf(ticket, model, assessment),
     open: ticket.open,
     place: 'bench',

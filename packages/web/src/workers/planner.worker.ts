@@ -1,9 +1,11 @@
 import {
+  type Assessment,
   assess,
   type ContestEffect,
   contestEffects,
   planTalk,
   planTicket,
+  type Ticket,
   type TicketEvent,
   tablesOf,
   ticketOf,
@@ -14,7 +16,7 @@ import {
   unexplainedReadings,
   weighFindings,
 } from '@nodo/core';
-import type { CallProposal, Planned } from '@nodo/knowledge';
+import type { CallProposal, FamilyModel, Planned } from '@nodo/knowledge';
 import { expose } from 'comlink';
 
 export interface Plan extends Planned {
@@ -38,17 +40,26 @@ const NOTHING_AT_THE_BENCH: Planned = {
   lowersRisk: undefined,
 };
 
+/** Enough to name a good next check at once, a few milliseconds after the tap. */
+const QUICK_DRAWS = 150;
+
 const planner = {
+  /** What to do next, as far as it can be told at once. */
+  quick(id: string, events: readonly TicketEvent[]): Plan {
+    const { ticket, model, assessment } = readOf(id, events);
+    return {
+      ...proposalsOf(ticket, model, assessment, QUICK_DRAWS),
+      unexplained: [],
+      contests: [],
+      reasons: new Map(),
+    };
+  },
+
   /** The heavy part of the reckoning, away from the screen's own thread. */
   plan(id: string, events: readonly TicketEvent[]): Plan {
-    const ticket = ticketOf(id, events);
-    const model = tablesOf(ticket);
-    if (!model) throw new Error(`no tables for the family of ticket ${id}`);
-    const assessment = assess(ticket, model);
+    const { ticket, model, assessment } = readOf(id, events);
     return {
-      ...(ticket.intake?.tag === undefined
-        ? { ...NOTHING_AT_THE_BENCH, call: planTalk(ticket, model, assessment) }
-        : { ...planTicket(ticket, model, assessment), call: [] }),
+      ...proposalsOf(ticket, model, assessment),
       unexplained: unexplainedReadings(model.network, assessment.evidence),
       contests: contestEffects(model, assessment),
       reasons: weighFindings(
@@ -59,6 +70,24 @@ const planner = {
     };
   },
 };
+
+function readOf(id: string, events: readonly TicketEvent[]) {
+  const ticket = ticketOf(id, events);
+  const model = tablesOf(ticket);
+  if (!model) throw new Error(`no tables for the family of ticket ${id}`);
+  return { ticket, model, assessment: assess(ticket, model) };
+}
+
+function proposalsOf(
+  ticket: Ticket,
+  model: FamilyModel,
+  assessment: Assessment,
+  draws?: number,
+): Planned & Pick<Plan, 'call'> {
+  return ticket.intake?.tag === undefined
+    ? { ...NOTHING_AT_THE_BENCH, call: planTalk(ticket, model, assessment) }
+    : { ...planTicket(ticket, model, assessment, draws), call: [] };
+}
 
 export type Planner = typeof planner;
 

@@ -12,15 +12,24 @@ function thePlanner(): Remote<Planner> {
   return planner;
 }
 
+/** So soon after the first proposal a better one may take its place: no hand has moved yet. */
+const HAND_MS = 250;
+
+interface Known {
+  readonly key: string;
+  readonly plan: Plan | 'failed';
+}
+
 /**
- * The proposals for the ticket as it stands. `undefined` while they are being reckoned, so
- * that nobody taps an answer to yesterday's question.
+ * The proposals for the ticket as it stands: a first one at once, then the full reckoning,
+ * which changes the order only as long as no hand can have moved. `undefined` while there is
+ * none, so that nobody taps an answer to yesterday's question.
  */
 export function usePlan(
   ticket: string,
   events: readonly TicketEvent[],
 ): Plan | 'failed' | undefined {
-  const [known, setKnown] = useState<{ readonly key: string; readonly plan: Plan | 'failed' }>();
+  const [known, setKnown] = useState<Known>();
   const key = `${ticket} ${events.map(({ id }) => id.slice(0, 8)).join('')}`;
 
   const latest = useRef(events);
@@ -29,22 +38,46 @@ export function usePlan(
   });
   useEffect(() => {
     let overtaken = false;
-    thePlanner()
-      .plan(ticket, latest.current)
-      .then(
-        (plan) => {
-          // The key names the events that the plan was made for.
-          if (!overtaken) setKnown({ key, plan });
-        },
-        (fault: unknown) => {
-          console.error('The planner failed', fault);
-          if (!overtaken) setKnown({ key, plan: 'failed' });
-        },
-      );
+    let shownAt = Number.POSITIVE_INFINITY;
+    const show = (plan: Plan | 'failed') => {
+      // The key names the events that the plan was made for.
+      if (!overtaken) setKnown((before) => ({ key, plan: settled(plan, before, key, shownAt) }));
+    };
+    const planner = thePlanner();
+    planner.quick(ticket, latest.current).then(
+      (plan) => {
+        show(plan);
+        shownAt = performance.now();
+      },
+      (fault: unknown) => console.error('The planner failed', fault),
+    );
+    planner.plan(ticket, latest.current).then(show, (fault: unknown) => {
+      console.error('The planner failed', fault);
+      show('failed');
+    });
     return () => {
       overtaken = true;
     };
   }, [ticket, key]);
 
   return known?.key === key ? known.plan : undefined;
+}
+
+/** A plan that comes late keeps what already stands before the hand, and explains it. */
+function settled(
+  plan: Plan | 'failed',
+  before: Known | undefined,
+  key: string,
+  shownAt: number,
+): Plan | 'failed' {
+  if (before === undefined || before.plan === 'failed') return plan;
+  if (before.key !== key) {
+    // The words of a moment ago stay until the new ones come.
+    return plan === 'failed' || plan.reasons.size > 0
+      ? plan
+      : { ...plan, reasons: before.plan.reasons };
+  }
+  if (plan === 'failed') return before.plan;
+  const late = performance.now() - shownAt > HAND_MS;
+  return late ? { ...plan, checks: before.plan.checks, repairs: before.plan.repairs } : plan;
 }
