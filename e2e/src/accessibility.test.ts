@@ -58,6 +58,16 @@ describe.each(['day', 'night'] as const)('the audit of each view, %s bench', (th
     expect(await mirra.audit()).toEqual([]);
   });
 
+  it.each(['/knowledge', '/knowledge/check/bobbin-turn', '/knowledge/cause/needle-backward'])(
+    'Knowledge: %s',
+    async (path) => {
+      const odren = await screen('odren', theme);
+      await odren.go(path);
+      await odren.sees('Causes (');
+      expect(await odren.audit()).toEqual([]);
+    },
+  );
+
   it('Bench: the seam as a list, one stitch opened, the plans', async () => {
     const odren = await screen('odren', theme);
     await odren.go(`/bench/${demoTicketId(14)}`);
@@ -96,6 +106,7 @@ const VIEWS = [
   ['Counter', '/counter'],
   ['Bench', `/bench/${demoTicketId(14)}`],
   ['Telephone', '/phone'],
+  ['Knowledge', '/knowledge/check/needle-facing'],
 ] as const;
 
 describe('at 200 % zoom', () => {
