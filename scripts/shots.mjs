@@ -78,12 +78,24 @@ try {
   await counter.evaluate(() => window.scrollTo(0, 0));
   await shoot(counter, 'counter');
 
+  await counter.goto(`${stage.url}/phone`, { waitUntil: 'domcontentloaded' });
+  await counter.waitForSelector('input[type=checkbox]');
+  await counter.locator('::-p-aria([name="Stitches are skipped"])').click();
+  await counter.locator('::-p-aria([name="Begin the questions"])').click();
+  await counter.waitForSelector('#step-title');
+  await shoot(counter, 'phone');
+
   await openFromRack(rack, 'Teal zigzag');
   await shoot(rack, 'bench');
+  await rack.locator('::-p-aria([name="Free it first"])').click();
+  await shoot(rack, 'freeing');
   await openFromRack(rack, 'Grey front-loader');
   await shoot(rack, 'bench-strike');
   await openFromRack(rack, 'Black straight stitch');
   await shoot(rack, 'bench-closed');
+  await rack.goto(`${stage.url}/knowledge/check/needle-facing`, { waitUntil: 'domcontentloaded' });
+  await rack.waitForSelector('article h2');
+  await shoot(rack, 'knowledge');
 
   const night = await pageOf('tavi', 'night');
   await night.waitForSelector('section ul a');
