@@ -1,34 +1,21 @@
 import { z } from 'zod';
-import { refuse } from '../../refusal.ts';
-import { humanText, tableId, uuid } from '../../text.ts';
-import { accept, defineEvent, reject } from './define.ts';
+import { humanText } from '../../text.ts';
+import { decideBeginning, told } from './beginning.ts';
+import { defineEvent } from './define.ts';
 
-const body = z.object({
-  family: tableId,
-  /** How the shop calls this machine: "Teal zigzag". */
-  label: humanText(80),
+const body = told.extend({
   /** Number on the shelf tag. */
   tag: z.number().int().min(1).max(9999),
   shelf: humanText(12),
-  /** The complaint in the customer's own words. */
-  words: humanText(2000, 0),
-  /** The customer's row; names and numbers stay out of the events. */
-  customer: uuid.nullable(),
 });
 
-/** The machine came in. Always the first entry. */
+/** The machine came in. The first entry, unless somebody rang up before. */
 export const intakeTaken = defineEvent({
   type: 'intake-taken',
   version: 1,
   command: body,
   body,
-  decide(ticket, command, { modelOf }) {
-    if (ticket.status !== 'new') return reject(refuse('already-taken-in'));
-    if (!modelOf(command.family)) {
-      return reject(refuse('unknown-family', 'command.family', { family: command.family }));
-    }
-    return accept(command);
-  },
+  decide: decideBeginning,
   apply(ticket, { customer, ...intake }, { knowledge }) {
     return {
       ...ticket,

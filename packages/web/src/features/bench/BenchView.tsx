@@ -1,6 +1,5 @@
 import {
   type Assessment,
-  assess,
   mayRecord,
   mayWorkAtBench,
   NOTHING_DEFERRED,
@@ -9,7 +8,6 @@ import {
   putOff,
   type Session,
   type Ticket,
-  tablesOf,
 } from '@nodo/contract';
 import { WANTS_FREEING } from '@nodo/knowledge';
 import { useEffect, useMemo, useState } from 'react';
@@ -26,9 +24,7 @@ import { Seam } from './seam/Seam.tsx';
 import { type Choice, StepPane } from './step/StepPane.tsx';
 import { TicketGate } from './TicketGate.tsx';
 import { Tray } from './Tray.tsx';
-import { usePeopleById } from './usePeopleById.ts';
-import { usePlan } from './usePlan.ts';
-import { useRecord } from './useRecord.ts';
+import { useAtWork } from './useAtWork.ts';
 import type { ShownTicket } from './useShownTicket.ts';
 
 /** One ticket at work. */
@@ -49,18 +45,13 @@ export default function BenchView({ session }: { readonly session: Session }) {
 
 function Bench({ shown, session }: { readonly shown: ShownTicket; readonly session: Session }) {
   const { ticket, events } = shown;
-  const model = useMemo(() => tablesOf(ticket), [ticket]);
-  const assessment = useMemo(() => model && assess(ticket, model), [ticket, model]);
-  const planned = usePlan(ticket.id, events);
-  const plan = planned === 'failed' ? undefined : planned;
+  const { model, assessment, plan, planFailed, people, record } = useAtWork(shown, session);
   const [deferred, setDeferred] = useState(NOTHING_DEFERRED);
   const step = useMemo(
     () => plan && model && assessment && nextStep(ticket, model, assessment, plan, deferred),
     [ticket, model, assessment, plan, deferred],
   );
   const [resumed, setResumed] = useState(false);
-  const send = useRecord(ticket, session);
-  const people = usePeopleById();
   const [choice, setChoice] = useState<Choice>();
   const [elseOpen, setElseOpen] = useState(false);
   const { role } = session.person;
@@ -109,7 +100,7 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
             assessment={assessment}
             plan={plan}
             step={step}
-            planFailed={planned === 'failed'}
+            planFailed={planFailed}
             choice={choice}
             onChoose={setChoice}
             onDefer={(what) => {
@@ -117,7 +108,7 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
               setChoice(undefined);
             }}
             onSomethingElse={() => setElseOpen(true)}
-            record={send}
+            record={record}
             mayFind={mayRecord(role, 'findings-recorded')}
             mayWork={mayWork}
           />
@@ -126,7 +117,7 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
           <MachineNow
             ticket={ticket}
             model={model}
-            record={send}
+            record={record}
             mayWork={mayWork}
             plan={plan}
             onChooseCheck={(check) => setChoice({ kind: 'check', check })}
@@ -139,14 +130,14 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
           <Duties
             assessment={assessment}
             model={model}
-            record={send}
+            record={record}
             mayWork={mayWork && ticket.status === 'open'}
             onChooseCheck={(check) => setChoice({ kind: 'check', check })}
             onChooseClose={() => setChoice({ kind: 'close' })}
             lowersRisk={plan?.lowersRisk}
             closed={ticket.status !== 'open'}
           />
-          <PlanSwitch ticket={ticket} record={send} mayWork={mayWork} />
+          <PlanSwitch ticket={ticket} record={record} mayWork={mayWork} />
         </div>
       </div>
       <Seam
@@ -155,7 +146,7 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
         assessment={assessment}
         people={people}
         session={session}
-        record={send}
+        record={record}
       />
       <SomethingElse
         open={elseOpen}
@@ -163,7 +154,7 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
         ticket={ticket}
         model={model}
         assessment={assessment}
-        record={send}
+        record={record}
         mayWork={mayWork}
         onChoose={setChoice}
       />

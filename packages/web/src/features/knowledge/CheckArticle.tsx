@@ -7,7 +7,7 @@ import {
   STRENGTHS,
   type StrengthWord,
 } from '@nodo/knowledge';
-import { PlaceDrawing } from '../../drawing/PlaceDrawing.tsx';
+import { CheckDrawing } from '../../drawing/CheckDrawing.tsx';
 import { m, write } from '../../messages/index.ts';
 import { StandingMark } from '../bench/StandingMark.tsx';
 import { Caution } from '../bench/step/CheckStep.tsx';
@@ -77,11 +77,7 @@ export function CheckArticle({
           ))}
         </ul>
       </div>
-      <PlaceDrawing
-        family={model.family}
-        place={check.place}
-        presserDown={check.id === 'pull-foot-down'}
-      />
+      <CheckDrawing check={check} family={model.family} />
     </div>
   );
 }

@@ -1,12 +1,10 @@
 import {
-  assess,
   mayRecord,
   NOTHING_DEFERRED,
   nextOnThePhone,
   type PhoneStep,
   putOff,
   type Session,
-  tablesOf,
 } from '@nodo/contract';
 import { WANTS_FREEING } from '@nodo/knowledge';
 import { useMemo, useState } from 'react';
@@ -21,9 +19,7 @@ import { FreeingWalk } from '../bench/step/FreeingWalk.tsx';
 import { useDigitKeys } from '../bench/step/useDigitKeys.ts';
 import { TicketGate } from '../bench/TicketGate.tsx';
 import { Tray } from '../bench/Tray.tsx';
-import { usePeopleById } from '../bench/usePeopleById.ts';
-import { usePlan } from '../bench/usePlan.ts';
-import { useRecord } from '../bench/useRecord.ts';
+import { useAtWork } from '../bench/useAtWork.ts';
 import type { ShownTicket } from '../bench/useShownTicket.ts';
 import { Arrival, CallOver } from './CallOver.tsx';
 import { CallStep } from './CallStep.tsx';
@@ -39,13 +35,8 @@ export default function CallView({ session }: { readonly session: Session }) {
 }
 
 function Call({ shown, session }: { readonly shown: ShownTicket; readonly session: Session }) {
-  const { ticket, events, customer } = shown;
-  const model = useMemo(() => tablesOf(ticket), [ticket]);
-  const assessment = useMemo(() => model && assess(ticket, model), [ticket, model]);
-  const planned = usePlan(ticket.id, events);
-  const plan = planned === 'failed' ? undefined : planned;
-  const people = usePeopleById();
-  const record = useRecord(ticket, session);
+  const { ticket, customer } = shown;
+  const { model, assessment, plan, planFailed, people, record } = useAtWork(shown, session);
   const [deferred, setDeferred] = useState(NOTHING_DEFERRED);
   const [ending, setEnding] = useState<'bring-in' | 'stop'>();
   const [freeing, setFreeing] = useState(false);
@@ -92,7 +83,7 @@ function Call({ shown, session }: { readonly shown: ShownTicket; readonly sessio
             ) : over ? (
               <Arrival ticket={ticket} record={record} mayTalk={mayTalk} />
             ) : !shownStep ? (
-              planned === 'failed' ? (
+              planFailed ? (
                 <p>{m.bench.step.failed}</p>
               ) : (
                 <Sewing label={m.phone.reckoning} />

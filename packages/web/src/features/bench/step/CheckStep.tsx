@@ -3,7 +3,7 @@ import { type CauseBelief, type CheckProposal, openingChain } from '@nodo/core';
 import { checkMinutes, type FamilyCheck, type FamilyModel, isWorthIt } from '@nodo/knowledge';
 import { TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
-import { PlaceDrawing } from '../../../drawing/PlaceDrawing.tsx';
+import { CheckDrawing } from '../../../drawing/CheckDrawing.tsx';
 import { m, write } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { StandingMark } from '../StandingMark.tsx';
@@ -66,11 +66,7 @@ export function CheckStep(props: CheckStepProps) {
             <p className="mt-1 text-quiet">{m.bench.step.tools(check.tools.join(', '))}</p>
           )}
         </div>
-        <PlaceDrawing
-          family={model.family}
-          place={check.place}
-          presserDown={check.id === 'pull-foot-down'}
-        />
+        <CheckDrawing check={check} family={model.family} />
       </div>
     </div>
   );

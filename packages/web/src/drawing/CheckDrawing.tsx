@@ -1,0 +1,18 @@
+import type { Family, FamilyCheck } from '@nodo/knowledge';
+import { PlaceDrawing } from './PlaceDrawing.tsx';
+
+/** Checks that are done with the presser down; in any other it stands up. */
+const PRESSER_DOWN: ReadonlySet<string> = new Set(['pull-foot-down']);
+
+/** Where the hand goes in a check, and how the machine stands for it. */
+export function CheckDrawing({
+  check,
+  family,
+}: {
+  readonly check: FamilyCheck;
+  readonly family: Family;
+}) {
+  return (
+    <PlaceDrawing family={family} place={check.place} presserDown={PRESSER_DOWN.has(check.id)} />
+  );
+}

@@ -1,0 +1,21 @@
+import { assess, type Session, tablesOf } from '@nodo/contract';
+import { useMemo } from 'react';
+import { usePeopleById } from './usePeopleById.ts';
+import { usePlan } from './usePlan.ts';
+import { useRecord } from './useRecord.ts';
+import type { ShownTicket } from './useShownTicket.ts';
+
+/** A ticket with all that is reckoned of it, and the pen to write on it. */
+export function useAtWork({ ticket, events }: ShownTicket, session: Session) {
+  const model = useMemo(() => tablesOf(ticket), [ticket]);
+  const assessment = useMemo(() => model && assess(ticket, model), [ticket, model]);
+  const planned = usePlan(ticket.id, events);
+  return {
+    model,
+    assessment,
+    plan: planned === 'failed' ? undefined : planned,
+    planFailed: planned === 'failed',
+    people: usePeopleById(),
+    record: useRecord(ticket, session),
+  };
+}
