@@ -4,6 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import {
   connect,
   type DatabaseSettings,
+  migrate,
   PostgresEventStore,
   recordDrafts,
   withShop,
@@ -141,5 +142,25 @@ describe('the server’s own look at its account', () => {
     await asSuper(loose.name, 'drop schema public cascade', 'create schema public');
     expect((await unsafeReasons(db)).join()).toMatch(/tables are missing/);
     await db.close();
+  });
+});
+
+describe('a database from before calls were known', () => {
+  it('has the lines of every shop filled in, and stays under the rule of one shop', async () => {
+    await asSuper(
+      database.name,
+      "update ticket_summary set line = line - 'call'",
+      "delete from migration where name = '0005-calls'",
+    );
+    const owner = connect(database, database.owner as NonNullable<typeof database.owner>, 1);
+    expect(await migrate(owner)).toEqual(['0005-calls']);
+    await owner.close();
+    const [lines] = await asSuper(
+      database.name,
+      "select line ? 'call' as known from ticket_summary",
+    );
+    expect(lines?.rows.length).toBeGreaterThan(0);
+    expect(lines?.rows.every(({ known }: { known: boolean }) => known)).toBe(true);
+    expect(await unsafeReasons(app)).toEqual([]);
   });
 });
