@@ -25,7 +25,7 @@ export {
   ticketEvent,
 } from './tickets/events/index.ts';
 export { gatesUnmet } from './tickets/gates.ts';
-export { ASKED_AGAIN, nextOnThePhone, type PhoneStep } from './tickets/nextOnThePhone.ts';
+export { nextOnThePhone, type PhoneStep } from './tickets/nextOnThePhone.ts';
 export {
   type Deferred,
   type NextStep,
@@ -41,4 +41,12 @@ export { mayRecord, mayTakeIn, mayWorkAtBench } from './tickets/rights.ts';
 export { checkStanding } from './tickets/standing.ts';
 export { summaryOf } from './tickets/summary.ts';
 export { tablesOf } from './tickets/tables.ts';
-export { type Actor, newTicket, stateEpoch, type Ticket } from './tickets/ticket.ts';
+export {
+  type Actor,
+  COMPLAINT,
+  changesOf,
+  newTicket,
+  reportedOn,
+  stateEpoch,
+  type Ticket,
+} from './tickets/ticket.ts';

@@ -60,7 +60,7 @@ export {
 } from './diagnosis/posterior.ts';
 export { MAX_SHARED_POSITIVES, Reckoner } from './diagnosis/reckoner.ts';
 export { expectedRepairMinutes, repairOrder } from './diagnosis/repairCost.ts';
-export { drawStates, presentIn, STATES_DRAWN, type States, statesOf } from './diagnosis/states.ts';
+export { drawStates, presentIn, type States, statesOf } from './diagnosis/states.ts';
 export type { Trial, TrialQuestion } from './diagnosis/trial.ts';
 export { type Stakes, Worth } from './diagnosis/worth.ts';
 export { CoreFault } from './fault.ts';

@@ -35,7 +35,7 @@ export function planCall(
   situation: Omit<Situation, 'place' | 'plan' | 'open'>,
 ): readonly CallProposal[] {
   const { network, trials } = model;
-  const states = drawStates(new Reckoner(network, situation.evidence));
+  const states = drawStates(new Reckoner(network, situation.evidence), situation.draws);
   const candidates = candidatesOf(model, {
     ...situation,
     place: 'phone',

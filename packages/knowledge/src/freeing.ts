@@ -17,7 +17,7 @@ export interface FreeingStep {
   readonly opensFor?: string;
   /** The action that it is in the record. */
   readonly does?: string;
-  /** The check that it answers with "nothing wrong" when it is done. */
+  /** The check whose answers it ends with. */
   readonly settles?: string;
 }
 

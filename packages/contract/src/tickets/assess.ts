@@ -4,9 +4,6 @@ import { dutiesOf } from './duties.ts';
 import { readingsOf, type Seen } from './readings.ts';
 import type { Ticket } from './ticket.ts';
 
-/** Which reckoning made a closing snapshot. */
-export const ENGINE = 'noisy-or-exact/2';
-
 export interface Assessment extends Seen {
   /** All causes, the likeliest now first. */
   readonly beliefs: readonly CauseBelief[];

@@ -7,8 +7,9 @@ import {
   SURE_ENOUGH,
 } from '@nodo/knowledge';
 import type { Assessment } from './assess.ts';
+import { curedBy, seenNow } from './cured.ts';
 import type { Deferred } from './nextStep.ts';
-import { stateEpoch, type Ticket } from './ticket.ts';
+import { reportedOn, stateEpoch, type Ticket } from './ticket.ts';
 
 /** What the one on the telephone says next. */
 export type PhoneStep =
@@ -21,9 +22,6 @@ export type PhoneStep =
 
 /** So long a call may be; then the machine comes in. Ours, no source. */
 const MOST_QUESTIONS = 12;
-
-/** The check that the customer's own words answer; asked once more after every change. */
-export const ASKED_AGAIN = 'complaint';
 
 /**
  * What comes next on the telephone. What must not be touched ends the call; a cause that is
@@ -40,10 +38,10 @@ export function nextOnThePhone(
   if (ticket.answers.some(({ finding, present }) => present && STOP_ON.has(finding))) {
     return { kind: 'end', outcome: 'stop' };
   }
-  const complaints = unsettled(ticket);
-  const now = stateEpoch(ticket, ticket.epoch);
-  const seenNow = lastAnswers(ticket, now);
-  if (now > 0 && complaints.some((complaint) => !seenNow.has(complaint))) {
+  const complaints = reportedOn(ticket);
+  const seen = seenNow(ticket);
+  const changed = stateEpoch(ticket, ticket.epoch) > 0;
+  if (changed && complaints.some((complaint) => !seen.has(complaint))) {
     return { kind: 'ask-again', complaints };
   }
   const isBarred = duties.some(({ duty, state }) => state === 'owed' && !LEFT_BY_PHONE.has(duty));
@@ -81,27 +79,12 @@ function isTold({ told }: Ticket, cause: string): boolean {
   return told.some(({ treats }) => treats.includes(cause));
 }
 
-/** What the customer ever reported. */
-function unsettled({ answers }: Ticket): readonly string[] {
-  const reported = answers.filter(({ check, present }) => check === ASKED_AGAIN && present);
-  return [...new Set(reported.map(({ finding }) => finding))];
-}
-
-/** The last word on each finding in one state of the machine. */
-function lastAnswers(ticket: Ticket, state: number): ReadonlyMap<string, boolean> {
-  return new Map(
-    ticket.answers
-      .filter(({ epoch }) => stateEpoch(ticket, epoch) === state)
-      .map(({ finding, present }) => [finding, present]),
-  );
-}
-
 /** Sewn again without any of the complaints, or a trial took the fault away. */
 function isGone(ticket: Ticket, model: FamilyModel, complaints: readonly string[]): boolean {
-  const now = stateEpoch(ticket, ticket.epoch);
-  const seen = lastAnswers(ticket, now);
-  const cured = [...model.trials.values()].some(({ finding }) => seen.get(finding) === true);
+  const seen = seenNow(ticket);
   const silent =
-    now > 0 && complaints.length > 0 && complaints.every((id) => seen.get(id) === false);
-  return cured || silent;
+    stateEpoch(ticket, ticket.epoch) > 0 &&
+    complaints.length > 0 &&
+    complaints.every((id) => seen.get(id) === false);
+  return silent || curedBy(ticket, model).length > 0;
 }

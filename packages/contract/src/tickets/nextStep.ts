@@ -38,8 +38,7 @@ export function planTicket(
   draws?: number,
 ): Planned {
   return planNext(model, {
-    ...(draws === undefined ? {} : { draws }),
-    ...situationOf(ticket, model, assessment),
+    ...situationOf(ticket, model, assessment, draws),
     open: ticket.open,
     place: 'bench',
     plan: ticket.plan,
@@ -51,18 +50,21 @@ export function planTalk(
   ticket: Ticket,
   model: FamilyModel,
   assessment: Pick<Assessment, 'evidence'>,
+  draws?: number,
 ): readonly CallProposal[] {
-  return planCall(model, situationOf(ticket, model, assessment));
+  return planCall(model, situationOf(ticket, model, assessment, draws));
 }
 
 function situationOf(
   ticket: Ticket,
   model: FamilyModel,
   { evidence }: Pick<Assessment, 'evidence'>,
+  draws: number | undefined,
 ) {
   const now = stateEpoch(ticket, ticket.epoch);
   return {
     evidence,
+    ...(draws === undefined ? {} : { draws }),
     standing: (check: string) => checkStanding(ticket, model, check),
     untold: new Set(
       ticket.untold

@@ -1,6 +1,6 @@
 import type { Evidence, Reading } from '@nodo/core';
 import { evidenceOf, type FamilyModel, withinReach } from '@nodo/knowledge';
-import { type Answer, stateEpoch, type Ticket } from './ticket.ts';
+import { type Answer, changesOf, stateEpoch, type Ticket } from './ticket.ts';
 
 /** Two people saw different things in the same state of the machine. */
 export interface Contest {
@@ -50,18 +50,10 @@ export function readingsOf(ticket: Ticket, model: FamilyModel): Seen {
     }
   }
   const { kept, leftOut } = withinReach(readings, model);
-  const treatments = [...ticket.deeds, ...ticket.told]
-    .sort((a, b) => a.seq - b.seq)
-    .flatMap(({ startsEpoch, treats }) =>
-      startsEpoch === undefined
-        ? []
-        : [
-            {
-              startsEpoch: stateEpoch(ticket, startsEpoch),
-              causes: treats.filter((cause) => model.causes.has(cause)),
-            },
-          ],
-    );
+  const treatments = changesOf(ticket).map(({ startsEpoch, treats }) => ({
+    startsEpoch: stateEpoch(ticket, startsEpoch),
+    causes: treats.filter((cause) => model.causes.has(cause)),
+  }));
   return { evidence: evidenceOf(model, kept, treatments), contested, leftOut };
 }
 

@@ -1,7 +1,7 @@
 import type { CauseBelief } from '@nodo/core';
 import { INTERVIEWS } from '@nodo/knowledge';
 import type { Assessment } from './assess.ts';
-import type { Ticket } from './ticket.ts';
+import { reportedOn, type Ticket } from './ticket.ts';
 
 /** What somebody must know who takes a ticket over: ids, for words see the interface. */
 export interface Resume {
@@ -17,12 +17,12 @@ export interface Resume {
 
 /** The standing of a ticket in short. */
 export function resumeOf(
-  { answers, looks, deeds }: Ticket,
+  ticket: Ticket,
   { beliefs, duties }: Pick<Assessment, 'beliefs' | 'duties'>,
 ): Resume {
-  const reported = answers.filter(({ check, present }) => check === 'complaint' && present);
+  const { looks, deeds } = ticket;
   return {
-    reported: [...new Set(reported.map(({ finding }) => finding))],
+    reported: reportedOn(ticket),
     looks: looks.filter(({ check }) => !INTERVIEWS.has(check)).length,
     likeliest: beliefs[0],
     done: [...new Set(deeds.filter(({ treats }) => treats.length > 0).map(({ action }) => action))],

@@ -1,3 +1,4 @@
+import type { CauseBelief } from '@nodo/core';
 import { z } from 'zod';
 
 /** What was known when the ticket was closed; kept so that later knowledge cannot rewrite it. */
@@ -7,7 +8,23 @@ export const closingSnapshot = z.object({
   causes: z.array(z.object({ cause: z.string(), was: z.number(), is: z.number() })),
   waived: z.array(z.string()),
 });
-/** Causes below this chance are not kept in the closing snapshot. */
-export const LEAST_KEPT = 0.01;
-
 export type ClosingSnapshot = z.infer<typeof closingSnapshot>;
+
+/** Which reckoning made a closing snapshot. */
+const ENGINE = 'noisy-or-exact/2';
+
+/** Causes below this chance are not kept. */
+const LEAST_KEPT = 0.01;
+
+/** @param waived duties that stay undone, by id. */
+export function snapshotOf(
+  { beliefs, risk }: { readonly beliefs: readonly CauseBelief[]; readonly risk: number },
+  waived: readonly string[],
+): ClosingSnapshot {
+  return {
+    engine: ENGINE,
+    risk,
+    causes: beliefs.filter(({ was, is }) => was >= LEAST_KEPT || is >= LEAST_KEPT),
+    waived: [...waived],
+  };
+}

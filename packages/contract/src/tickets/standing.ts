@@ -1,5 +1,5 @@
 import type { FamilyModel } from '@nodo/knowledge';
-import type { Ticket } from './ticket.ts';
+import { changesOf, type Ticket } from './ticket.ts';
 
 export interface CheckStanding {
   /** Every finding was answered since anything that could change the answer. */
@@ -23,7 +23,7 @@ export function checkStanding(ticket: Ticket, model: FamilyModel, checkId: strin
   );
   const overtaken = Math.max(
     0,
-    ...[...ticket.deeds, ...ticket.told]
+    ...changesOf(ticket)
       .filter(({ treats }) => treats.some((cause) => causes.has(cause)))
       .map(({ seq }) => seq),
   );

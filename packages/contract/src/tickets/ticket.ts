@@ -137,3 +137,27 @@ export function newTicket(id: string): Ticket {
 export function stateEpoch(ticket: Ticket, epoch: number): number {
   return epoch - ticket.voidEpochs.filter((corrected) => corrected <= epoch).length;
 }
+
+/** An epoch whose beginning was corrected: the number stays, later entries name it. */
+export function withVoidEpoch(ticket: Ticket): Ticket {
+  const epoch = ticket.epoch + 1;
+  return { ...ticket, epoch, voidEpochs: [...ticket.voidEpochs, epoch] };
+}
+
+/** What changed the machine and so began an epoch, at the bench or at its owner's, in order. */
+export function changesOf({ deeds, told }: Ticket): readonly Told[] {
+  return [...deeds, ...told]
+    .flatMap(({ startsEpoch, ...change }) =>
+      startsEpoch === undefined ? [] : [{ ...change, startsEpoch }],
+    )
+    .sort((a, b) => a.seq - b.seq);
+}
+
+/** The check that the customer's own words answer. */
+export const COMPLAINT = 'complaint';
+
+/** What the customer ever reported, in the order in which it was told. */
+export function reportedOn({ answers }: Ticket): readonly string[] {
+  const reported = answers.filter(({ check, present }) => check === COMPLAINT && present);
+  return [...new Set(reported.map(({ finding }) => finding))];
+}

@@ -1,10 +1,10 @@
 import { minutes as asMinutes, type Minutes } from '../units/minutes.ts';
-import { TREATMENT_SUCCESS } from './evidence.ts';
 import { dot } from './masses.ts';
 import type { Network } from './network.ts';
 import { type CheckCandidate, perMinute } from './nextCheck.ts';
 import { asTheyAre, type Outcome, outcomesOf } from './outcomes.ts';
-import { productPerState, type States } from './states.ts';
+import type { States } from './states.ts';
+import { silentOnceRepaired } from './worth.ts';
 
 /** Something that may silence the complaint at once. */
 export interface Attempt {
@@ -44,7 +44,7 @@ export function rankForCure(
   looks: readonly CheckCandidate[],
   { quiet, worth }: CureStakes,
 ): readonly CureProposal[] {
-  const silences = attempts.map(({ treats }) => silentAfter(states, quiet, treats));
+  const silences = attempts.map(({ treats }) => silentOnceRepaired(states, quiet, treats));
   const chanceIn = ({ masses, chance }: Outcome, silent: Float64Array): number =>
     Math.min(1, dot(masses, silent) / chance);
   const best = (outcome: Outcome): number =>
@@ -70,23 +70,4 @@ export function rankForCure(
     return { id, minutes, chance: undefined, gain: asMinutes(Math.max(0, known - bestNow)) };
   });
   return [...tried, ...asked].sort((a, b) => perMinute(b) - perMinute(a));
-}
-
-/** Per state, the chance that no complaint shows once these were put right. */
-function silentAfter(
-  states: States,
-  quiet: readonly number[],
-  treats: readonly number[],
-): Float64Array {
-  const treated = new Set(treats);
-  return productPerState(
-    states,
-    quiet.map(
-      (own, cause) =>
-        [
-          cause,
-          treated.has(cause) ? TREATMENT_SUCCESS + (1 - TREATMENT_SUCCESS) * own : own,
-        ] as const,
-    ),
-  );
 }

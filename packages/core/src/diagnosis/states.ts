@@ -76,7 +76,7 @@ export function productPerState(
  * How many draws the planner reckons with. With the order of repair drawn towards that of before
  * (see worth.ts) as true as twice as many without: docs/method.md.
  */
-export const STATES_DRAWN = 1000;
+const STATES_DRAWN = 1000;
 
 /** Draws that have, so far back, the same set of things explained. */
 type Groups = Map<number, number[]>;

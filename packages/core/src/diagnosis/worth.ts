@@ -74,11 +74,26 @@ export class Worth {
     const key = found.toSorted((a, b) => a - b).join();
     const known = this.silentByFound.get(key);
     if (known) return known;
-    const factors = this.stakes.quiet.map((quiet, cause) =>
-      found.includes(cause) ? TREATMENT_SUCCESS + (1 - TREATMENT_SUCCESS) * quiet : quiet,
-    );
-    const silent = productPerState(this.states, factors.entries());
+    const silent = silentOnceRepaired(this.states, this.stakes.quiet, found);
     this.silentByFound.set(key, silent);
     return silent;
   }
+}
+
+/**
+ * Per state, the chance that no complaint shows once these causes were put right, which takes
+ * with the chance of {@link TREATMENT_SUCCESS}.
+ * @param quiet per cause: chance that, present, it shows none of the complaints.
+ * @param repaired places of the causes.
+ */
+export function silentOnceRepaired(
+  states: States,
+  quiet: readonly number[],
+  repaired: readonly number[],
+): Float64Array {
+  const right = new Set(repaired);
+  const factors = quiet.map((own, cause) =>
+    right.has(cause) ? TREATMENT_SUCCESS + (1 - TREATMENT_SUCCESS) * own : own,
+  );
+  return productPerState(states, factors.entries());
 }

@@ -85,7 +85,7 @@ function proposalsOf(
   draws?: number,
 ): Planned & Pick<Plan, 'call'> {
   return ticket.intake?.tag === undefined
-    ? { ...NOTHING_AT_THE_BENCH, call: planTalk(ticket, model, assessment) }
+    ? { ...NOTHING_AT_THE_BENCH, call: planTalk(ticket, model, assessment, draws) }
     : { ...planTicket(ticket, model, assessment, draws), call: [] };
 }
 

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { refuse } from '../../refusal.ts';
 import { humanText, tableId } from '../../text.ts';
 import { gatesUnmet } from '../gates.ts';
+import { withVoidEpoch } from '../ticket.ts';
 import { accept, defineEvent, reject } from './define.ts';
 import { atTheBench } from './guards.ts';
 
@@ -47,10 +48,7 @@ export const actionDone = defineEvent({
       deeds: [...ticket.deeds, { action, treats, repair, startsEpoch, epoch, seq }],
     };
   },
-  // Later entries name epochs by number, so the number stays although nothing changed.
   applyCorrected(ticket, { treats }) {
-    if (treats.length === 0) return ticket;
-    const epoch = ticket.epoch + 1;
-    return { ...ticket, epoch, voidEpochs: [...ticket.voidEpochs, epoch] };
+    return treats.length === 0 ? ticket : withVoidEpoch(ticket);
   },
 });

@@ -1,13 +1,13 @@
-import { type FamilyModel, LEFT_BY_PHONE } from '@nodo/knowledge';
+import { LEFT_BY_PHONE } from '@nodo/knowledge';
 import { z } from 'zod';
 import { refuse } from '../../refusal.ts';
 import { tableId } from '../../text.ts';
-import { assess, ENGINE } from '../assess.ts';
-import { closingSnapshot, LEAST_KEPT } from '../snapshot.ts';
-import { stateEpoch, type Ticket } from '../ticket.ts';
+import { assess } from '../assess.ts';
+import { curedBy } from '../cured.ts';
+import { closingSnapshot, snapshotOf } from '../snapshot.ts';
 import { withTold } from './customerDid.ts';
 import { accept, type Decision, defineEvent, reject } from './define.ts';
-import { atWork } from './guards.ts';
+import { whileAway } from './guards.ts';
 
 const command = z.object({ outcome: z.enum(['solved', 'bring-in', 'stop']) });
 
@@ -24,25 +24,14 @@ export const callEnded = defineEvent({
   version: 1,
   command,
   body,
-  decide: atWork((ticket, { outcome }, { model }): Decision<z.infer<typeof body>> => {
-    if (ticket.intake?.tag !== undefined) return reject(refuse('in-the-shop'));
+  decide: whileAway((ticket, { outcome }, { model }): Decision<z.infer<typeof body>> => {
     if (outcome !== 'solved') return accept({ outcome, kept: [], snapshot: null });
-    const kept = takenAwayByTrial(ticket, model);
-    const after = kept.length > 0 ? withTold(ticket, kept, ticket) : ticket;
-    const { beliefs, risk, duties } = assess(after, model);
-    const owed = duties.filter(({ state }) => state === 'owed').map(({ duty }) => duty);
+    const kept = [...new Set(curedBy(ticket, model).flatMap(({ treats }) => treats))];
+    const assessment = assess(kept.length > 0 ? withTold(ticket, kept, ticket) : ticket, model);
+    const owed = assessment.duties.filter(({ state }) => state === 'owed').map(({ duty }) => duty);
     const barring = owed.filter((duty) => !LEFT_BY_PHONE.has(duty));
     if (barring.length > 0) return reject(refuse('duties-owed', '', { owed: barring }));
-    return accept({
-      outcome,
-      kept: [...kept],
-      snapshot: {
-        engine: ENGINE,
-        risk,
-        causes: beliefs.filter(({ was, is }) => was >= LEAST_KEPT || is >= LEAST_KEPT),
-        waived: owed,
-      },
-    });
+    return accept({ outcome, kept, snapshot: snapshotOf(assessment, owed) });
   }),
   apply(ticket, { outcome, kept, snapshot }, place) {
     const after = kept.length > 0 ? withTold(ticket, kept, place) : ticket;
@@ -51,17 +40,3 @@ export const callEnded = defineEvent({
       : { ...after, call: outcome, status: 'closed', closing: { snapshot, seq: place.seq } };
   },
 });
-
-/** The causes behind trials that cured in the present state of the machine. */
-function takenAwayByTrial(ticket: Ticket, model: FamilyModel): readonly string[] {
-  const now = stateEpoch(ticket, ticket.epoch);
-  const cured = new Set(
-    ticket.answers
-      .filter(({ epoch, present }) => present && stateEpoch(ticket, epoch) === now)
-      .map(({ finding }) => finding),
-  );
-  const treats = [...model.trials.values()].flatMap((trial) =>
-    cured.has(trial.finding) ? trial.treats : [],
-  );
-  return [...new Set(treats)];
-}

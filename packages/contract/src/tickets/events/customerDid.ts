@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { refuse } from '../../refusal.ts';
 import { tableId } from '../../text.ts';
-import type { Ticket } from '../ticket.ts';
+import { type Ticket, withVoidEpoch } from '../ticket.ts';
 import { accept, defineEvent, type Place, reject } from './define.ts';
-import { atWork } from './guards.ts';
+import { whileAway } from './guards.ts';
 
 const command = z.object({ cause: tableId });
 
@@ -21,20 +21,15 @@ export const customerDid = defineEvent({
   version: 1,
   command,
   body,
-  decide: atWork((ticket, { cause }, { model }) => {
+  decide: whileAway((_ticket, { cause }, { model }) => {
     const known = model.causes.get(cause);
     if (!known?.byPhone) {
       return reject(refuse('not-on-this-machine', 'command.cause', { id: cause }));
     }
-    if (ticket.intake?.tag !== undefined) return reject(refuse('in-the-shop'));
     return accept({ cause, treats: [cause] });
   }),
   apply: (ticket, { treats }, place) => withTold(ticket, treats, place),
-  // Later entries name epochs by number, so the number stays although nothing changed.
-  applyCorrected(ticket) {
-    const epoch = ticket.epoch + 1;
-    return { ...ticket, epoch, voidEpochs: [...ticket.voidEpochs, epoch] };
-  },
+  applyCorrected: withVoidEpoch,
 });
 
 /** The machine after its owner put these right: a new state. */

@@ -37,3 +37,14 @@ export function atTheBench<Command, Body>(
       : decide(ticket, command, context),
   );
 }
+
+/** For what is said on the telephone: the machine is not in the shop. */
+export function whileAway<Command, Body>(
+  decide: Decide<Command, Body, { readonly model: FamilyModel }>,
+): Decide<Command, Body, unknown> {
+  return atWork((ticket, command, context) =>
+    ticket.intake?.tag === undefined
+      ? decide(ticket, command, context)
+      : reject(refuse('in-the-shop')),
+  );
+}

@@ -9,7 +9,7 @@ const body = told.extend({
   shelf: humanText(12),
 });
 
-/** The machine came in. The first entry, unless somebody rang up before. */
+/** The machine came in, and nobody had rung up about it. Then it is the first entry. */
 export const intakeTaken = defineEvent({
   type: 'intake-taken',
   version: 1,

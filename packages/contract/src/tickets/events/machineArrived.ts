@@ -1,8 +1,7 @@
 import { z } from 'zod';
-import { refuse } from '../../refusal.ts';
 import { humanText } from '../../text.ts';
-import { accept, defineEvent, reject } from './define.ts';
-import { atWork } from './guards.ts';
+import { accept, defineEvent } from './define.ts';
+import { whileAway } from './guards.ts';
 
 const body = z.object({
   tag: z.number().int().min(1).max(9999),
@@ -15,9 +14,7 @@ export const machineArrived = defineEvent({
   version: 1,
   command: body,
   body,
-  decide: atWork((ticket, command) =>
-    ticket.intake?.tag === undefined ? accept(command) : reject(refuse('in-the-shop')),
-  ),
+  decide: whileAway((_ticket, command) => accept(command)),
   apply(ticket, { tag, shelf }) {
     return ticket.intake ? { ...ticket, intake: { ...ticket.intake, tag, shelf } } : ticket;
   },

@@ -1,7 +1,8 @@
+import type { DutyStatus } from '@nodo/core';
 import { z } from 'zod';
 import { refuse } from '../../refusal.ts';
-import { assess, ENGINE } from '../assess.ts';
-import { closingSnapshot, LEAST_KEPT } from '../snapshot.ts';
+import { assess } from '../assess.ts';
+import { closingSnapshot, snapshotOf } from '../snapshot.ts';
 import { accept, defineEvent, nothing, reject } from './define.ts';
 import { atTheBench } from './guards.ts';
 
@@ -17,17 +18,12 @@ export const ticketClosed = defineEvent({
     if (ticket.open.size > 0) {
       return reject(refuse('gate-unmet', '', { unmet: ['machine-closed'] }));
     }
-    const { beliefs, risk, duties } = assess(ticket, model);
-    const owed = duties.filter(({ state }) => state === 'owed').map(({ duty }) => duty);
+    const assessment = assess(ticket, model);
+    const inState = (wanted: DutyStatus['state']): readonly string[] =>
+      assessment.duties.filter(({ state }) => state === wanted).map(({ duty }) => duty);
+    const owed = inState('owed');
     if (owed.length > 0) return reject(refuse('duties-owed', '', { owed }));
-    return accept({
-      snapshot: {
-        engine: ENGINE,
-        risk,
-        causes: beliefs.filter(({ was, is }) => was >= LEAST_KEPT || is >= LEAST_KEPT),
-        waived: duties.filter(({ state }) => state === 'waived').map(({ duty }) => duty),
-      },
-    });
+    return accept({ snapshot: snapshotOf(assessment, inState('waived')) });
   }),
   apply(ticket, { snapshot }, { seq }) {
     return { ...ticket, status: 'closed', closing: { snapshot, seq } };

@@ -153,7 +153,6 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
         onOpenChange={setElseOpen}
         ticket={ticket}
         model={model}
-        assessment={assessment}
         record={record}
         mayWork={mayWork}
         onChoose={setChoice}

@@ -1,4 +1,4 @@
-import { type Assessment, resumeOf, type Ticket } from '@nodo/contract';
+import { reportedOn, type Ticket } from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
 import { useState } from 'react';
 import { m } from '../../messages/index.ts';
@@ -11,18 +11,16 @@ export function OwnCauseForm({
   name: begun,
   ticket,
   model,
-  assessment,
   record,
   onDone,
 }: {
   readonly name: string;
   readonly ticket: Ticket;
   readonly model: FamilyModel;
-  readonly assessment: Assessment;
   readonly record: RecordEntry;
   readonly onDone: () => void;
 }) {
-  const { reported } = resumeOf(ticket, assessment);
+  const reported = reportedOn(ticket);
   const [name, setName] = useState(begun);
   const [remedy, setRemedy] = useState('');
   const [explains, setExplains] = useState<readonly string[]>(reported);

@@ -1,4 +1,4 @@
-import type { Assessment, Ticket } from '@nodo/contract';
+import type { Ticket } from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
 import { useMemo, useState } from 'react';
 import { m } from '../../messages/index.ts';
@@ -15,7 +15,6 @@ interface SomethingElseProps {
   readonly onOpenChange: (open: boolean) => void;
   readonly ticket: Ticket;
   readonly model: FamilyModel;
-  readonly assessment: Assessment;
   readonly record: RecordEntry;
   readonly mayWork: boolean;
   readonly onChoose: (choice: Choice) => void;

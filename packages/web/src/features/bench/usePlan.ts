@@ -79,5 +79,6 @@ function settled(
   }
   if (plan === 'failed') return before.plan;
   const late = performance.now() - shownAt > HAND_MS;
-  return late ? { ...plan, checks: before.plan.checks, repairs: before.plan.repairs } : plan;
+  const { checks, repairs, call } = before.plan;
+  return late ? { ...plan, checks, repairs, call } : plan;
 }

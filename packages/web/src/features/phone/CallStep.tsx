@@ -1,4 +1,4 @@
-import { ASKED_AGAIN, type PhoneStep } from '@nodo/contract';
+import { COMPLAINT, type PhoneStep } from '@nodo/contract';
 import { type FamilyCheck, type FamilyModel, PHONE_WORDS } from '@nodo/knowledge';
 import { m } from '../../messages/index.ts';
 import { AnswerButton } from '../bench/step/AnswerButton.tsx';
@@ -60,7 +60,7 @@ export function CallStep({ step, model, record, mayTalk }: CallStepProps) {
 
 /** The customer's own complaint, asked once more after a change. */
 function askedAgain(model: FamilyModel, complaints: readonly string[]): FamilyCheck | undefined {
-  const complaint = model.checks.get(ASKED_AGAIN);
+  const complaint = model.checks.get(COMPLAINT);
   return (
     complaint && {
       ...complaint,

@@ -1,4 +1,10 @@
-import { type Assessment, stateEpoch, type Ticket, type TicketEvent } from '@nodo/contract';
+import {
+  type Assessment,
+  changesOf,
+  stateEpoch,
+  type Ticket,
+  type TicketEvent,
+} from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
 import { INTERVIEWS } from '@nodo/knowledge';
 import { m } from '../../../messages/index.ts';
@@ -45,9 +51,7 @@ export function seamEntries(
 /** Where each further state of the machine begins: after what changed it. */
 function statesBegun(ticket: Ticket): ReadonlyMap<number, number> {
   return new Map(
-    ticket.deeds.flatMap(({ startsEpoch, seq }) =>
-      startsEpoch === undefined ? [] : [[seq + 1, stateEpoch(ticket, startsEpoch) + 1] as const],
-    ),
+    changesOf(ticket).map(({ startsEpoch, seq }) => [seq + 1, stateEpoch(ticket, startsEpoch) + 1]),
   );
 }
 

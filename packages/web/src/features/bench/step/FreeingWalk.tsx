@@ -7,7 +7,7 @@ import { m } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
 import type { RecordEntry } from '../useRecord.ts';
 import { AnswerButton } from './AnswerButton.tsx';
-import { Caution } from './CheckStep.tsx';
+import { Answers, Caution } from './CheckStep.tsx';
 
 /** Step by step out of a nest or a jam, the caution at its step, each entry made on the way. */
 export function FreeingWalk({
@@ -32,6 +32,8 @@ export function FreeingWalk({
   const words = m.freeing;
   if (!step) return null;
 
+  /** What the step settles is asked as its own check asks it. */
+  const asked = step.settles === undefined ? undefined : model.checks.get(step.settles);
   const go = (to: number) => (to < steps.length ? setAt(to) : onLeave());
   const done = () => enter(step, ticket, model, place, record) && go(at + 1);
   /** Past everything that opens the machine. */
@@ -66,6 +68,16 @@ export function FreeingWalk({
                 onPress={stuck}
               />
             </>
+          ) : asked ? (
+            <Answers
+              key={asked.id}
+              check={asked}
+              record={(type, command) => {
+                const kept = record(type, command);
+                if (kept) go(at + 1);
+                return kept;
+              }}
+            />
           ) : (
             <AnswerButton digit={1} text={words.done} onPress={done} />
           )}
@@ -84,7 +96,7 @@ export function FreeingWalk({
 
 /** Makes the entry that a step is in the record, if it is one and not made yet. */
 function enter(
-  { does, opensFor, settles }: FreeingStep,
+  { does, opensFor }: FreeingStep,
   ticket: Ticket,
   model: FamilyModel,
   place: 'bench' | 'phone',
@@ -97,10 +109,5 @@ function enter(
   if (access !== undefined && openingChain(model.access, ticket.open, access).length > 0) {
     return record('machine-opened', { state: access });
   }
-  const check = settles === undefined ? undefined : model.checks.get(settles);
-  if (!check) return true;
-  return record('findings-recorded', {
-    check: check.id,
-    answers: Object.fromEntries(check.findings.map(({ id }) => [id, 'no' as const])),
-  });
+  return true;
 }
