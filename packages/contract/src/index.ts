@@ -8,6 +8,22 @@ export { ENDPOINTS, type EndpointName } from './routes/index.ts';
 export { type LiveFrame, liveFrame } from './routes/live.ts';
 export type { Person, Session } from './routes/session.ts';
 export type { Customer, RackEntry, TicketFile, TicketSummary } from './routes/tickets.ts';
+export {
+  decideTables,
+  presentEdition,
+  refusalOfChange,
+  type TableVerdict,
+} from './tables/decideTables.ts';
+export {
+  changesInForce,
+  deskAfter,
+  deskOf,
+  type Hand,
+  type Proposal,
+  type TablesDesk,
+} from './tables/desk.ts';
+export { standingUnder, type TicketStanding } from './tables/effect.ts';
+export type { TableDraft, TableEvent } from './tables/events.ts';
 export { applyTicketEvent, ticketOf } from './tickets/apply.ts';
 export { type Assessment, assess } from './tickets/assess.ts';
 export { type ContestEffect, contestEffects } from './tickets/contests.ts';

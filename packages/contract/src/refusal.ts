@@ -30,6 +30,11 @@ export const REFUSAL_CODES = [
   'nothing-to-correct',
   'already-corrected',
   'already-so',
+  'not-in-the-tables',
+  'tables-unsound',
+  'tables-moved',
+  'no-such-proposal',
+  'proposal-decided',
   'id-used-otherwise',
   'server-fault',
 ] as const;

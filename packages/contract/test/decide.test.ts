@@ -1,3 +1,4 @@
+import { SHIPPED } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
 import { type Draft, decide, draft, newTicket } from '../src/index.ts';
 import { actor, Story, testId } from './story.ts';
@@ -23,7 +24,7 @@ describe('taking in', () => {
       observedAt: '2026-03-02T10:00:00Z',
       device: 'd',
     } as const;
-    const verdict = decide(newTicket(testId()), early, actor());
+    const verdict = decide(newTicket(testId()), early, actor(), SHIPPED);
     expect(!verdict.ok && verdict.refusal.code).toBe('not-taken-in');
   });
 
@@ -36,7 +37,7 @@ describe('taking in', () => {
       observedAt: '2026-03-02T10:00:00Z',
       device: 'd',
     };
-    const verdict = decide(newTicket(testId()), take, actor());
+    const verdict = decide(newTicket(testId()), take, actor(), SHIPPED);
     expect(!verdict.ok && verdict.refusal).toMatchObject({
       code: 'unknown-family',
       path: 'command.family',

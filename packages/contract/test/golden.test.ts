@@ -1,3 +1,4 @@
+import { SHIPPED } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
 import {
   EVENT_TYPES,
@@ -29,7 +30,7 @@ const GOLDEN: Readonly<Record<string, Golden>> = {
 
 function comesTo(ticket: string, events: readonly TicketEvent[]): object {
   const told = ticketOf(ticket, events);
-  const model = tablesOf(told);
+  const model = tablesOf(told, SHIPPED);
   const summary = model && summaryOf(told, model);
   return {
     status: told.status,

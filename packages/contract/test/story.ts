@@ -1,3 +1,4 @@
+import { SHIPPED } from '@nodo/knowledge';
 import {
   type Actor,
   applyTicketEvent,
@@ -56,7 +57,7 @@ export class Story {
       observedAt: '2026-03-02T10:00:00.000Z',
       device: 'bench 1',
     } as unknown as Draft;
-    const verdict = decide(this.ticket, draft, by);
+    const verdict = decide(this.ticket, draft, by, SHIPPED);
     if (!verdict.ok) return verdict.refusal;
     const event = { ...verdict.event, receivedAt: '2026-03-02T10:00:01.000Z' } as TicketEvent;
     this.ticket = applyTicketEvent(this.ticket, event);
@@ -114,12 +115,12 @@ export class Story {
 }
 
 function findingsOf(story: Story, check: string): readonly string[] {
-  const model = tablesOf(story.ticket);
+  const model = tablesOf(story.ticket, SHIPPED);
   return (model?.checks.get(check)?.findings ?? []).map(({ id }) => id);
 }
 
 export function modelFor(story: Story) {
-  const model = tablesOf(story.ticket);
+  const model = tablesOf(story.ticket, SHIPPED);
   if (!model) throw new Error('no model');
   return model;
 }

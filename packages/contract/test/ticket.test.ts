@@ -1,4 +1,4 @@
-import { KNOWLEDGE, type KnowledgeSource, storedKnowledge } from '@nodo/knowledge';
+import { editionOf, type KnowledgeSource, SHIPPED } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
 import firstEdition from '../../knowledge/editions/first.json' with { type: 'json' };
 import {
@@ -296,7 +296,7 @@ describe('more positive findings than one exact pass takes', () => {
 });
 
 describe('when the tables move on', () => {
-  const FIRST = storedKnowledge(firstEdition as unknown as KnowledgeSource);
+  const FIRST = editionOf(firstEdition as unknown as KnowledgeSource);
   const by = actor();
   const draft = <Type extends EventType>(type: Type, command: CommandOf<Type>) =>
     ({
@@ -307,8 +307,8 @@ describe('when the tables move on', () => {
       observedAt: '2026-03-02T10:00:00.000Z',
       device: 'bench 1',
     }) as unknown as Draft;
-  const recorded = (ticket: Ticket, one: Draft, knowledge = KNOWLEDGE): Ticket => {
-    const verdict = decide(ticket, one, by, knowledge);
+  const recorded = (ticket: Ticket, one: Draft, edition = SHIPPED): Ticket => {
+    const verdict = decide(ticket, one, by, edition);
     if (!verdict.ok) throw new Error(verdict.refusal.code);
     const receivedAt = '2026-03-02T10:00:01.000Z';
     return applyTicketEvent(ticket, { ...verdict.event, receivedAt } as TicketEvent);
@@ -323,26 +323,29 @@ describe('when the tables move on', () => {
   });
 
   it('a ticket stays with the edition that it was taken in under', () => {
-    expect(recorded(newTicket(testId()), intake, FIRST).knowledge).toBe(FIRST.hash);
-    expect(recorded(newTicket(testId()), intake).knowledge).toBe(KNOWLEDGE.hash);
+    expect(recorded(newTicket(testId()), intake, FIRST).knowledge).toBe(FIRST.knowledge.hash);
+    expect(recorded(newTicket(testId()), intake).knowledge).toBe(SHIPPED.knowledge.hash);
   });
 
   it('until an entry of its own moves it', () => {
     const old = recorded(newTicket(testId()), intake, FIRST);
     const moved = recorded(old, draft('knowledge-adopted', {}));
-    expect(moved.knowledge).toBe(KNOWLEDGE.hash);
-    expect(moved.entries.at(-1)?.body).toEqual({ from: FIRST.hash, to: KNOWLEDGE.hash });
-    const again = decide(moved, draft('knowledge-adopted', {}), by);
+    expect(moved.knowledge).toBe(SHIPPED.knowledge.hash);
+    expect(moved.entries.at(-1)?.body).toEqual({
+      from: FIRST.knowledge.hash,
+      to: SHIPPED.knowledge.hash,
+    });
+    const again = decide(moved, draft('knowledge-adopted', {}), by, SHIPPED);
     expect(!again.ok && again.refusal.code).toBe('already-so');
   });
 
   it('and never once it is closed; what was seen is accepted under any edition', () => {
     const old = recorded(newTicket(testId()), intake, FIRST);
     const closed: Ticket = { ...old, status: 'closed' };
-    const verdict = decide(closed, draft('knowledge-adopted', {}), by);
+    const verdict = decide(closed, draft('knowledge-adopted', {}), by, SHIPPED);
     expect(!verdict.ok && verdict.refusal.code).toBe('ticket-closed');
     const seen = draft('findings-recorded', { check: 'winder', answers: { 'winder-on': 'no' } });
     expect(decide(old, seen, by, FIRST).ok).toBe(true);
-    expect(decide(old, seen, by, KNOWLEDGE).ok).toBe(true);
+    expect(decide(old, seen, by, SHIPPED).ok).toBe(true);
   });
 });

@@ -1,14 +1,17 @@
 import { ACCESS } from './access.ts';
-import { type Knowledge, storedKnowledge } from './compile.ts';
+import type { Knowledge } from './compile.ts';
 import { DUTIES } from './duties.ts';
+import { changedEditions, type Edition, editionOf } from './edition.ts';
 import { FAMILIES } from './families.ts';
-import { type FamilyModel, familyModel } from './familyModel.ts';
+import type { FamilyModel } from './familyModel.ts';
 import { MECHANISMS } from './mechanisms/index.ts';
 import type { KnowledgeSource } from './schema.ts';
 
 export { type CallProposal, planCall } from './call.ts';
 export { answersOfCase, type WorkedCase } from './cases/case.ts';
 export { WORKED_CASES } from './cases/index.ts';
+export { type CasesVerdict, type CaseVerdict, judgeCases } from './cases/judge.ts';
+export { placeOfChange, type TableChange, withChange, withChanges } from './change.ts';
 export {
   type Compiled,
   compileKnowledge,
@@ -16,6 +19,7 @@ export {
   type Knowledge,
   storedKnowledge,
 } from './compile.ts';
+export { type Edition, editionOf } from './edition.ts';
 export {
   evidenceOf,
   INTERVIEWS,
@@ -68,13 +72,15 @@ export const EDITION: KnowledgeSource = {
   duties: DUTIES,
 };
 
-/** This edition, laid out; the tests prove it sound, so that no program has to when it starts. */
-export const KNOWLEDGE: Knowledge = storedKnowledge(EDITION);
+/** This edition at work; the tests prove it sound, so that no program has to when it starts. */
+export const SHIPPED: Edition = editionOf(EDITION);
 
-const models = new Map<string, FamilyModel | undefined>();
+/** This edition with what a shop changed in it. */
+export const editionWith = changedEditions(SHIPPED);
 
-/** The model of one family in this edition, built once. */
+export const KNOWLEDGE: Knowledge = SHIPPED.knowledge;
+
+/** The model of one family in this edition. */
 export function modelOf(familyId: string): FamilyModel | undefined {
-  if (!models.has(familyId)) models.set(familyId, familyModel(KNOWLEDGE, familyId));
-  return models.get(familyId);
+  return SHIPPED.modelOf(familyId);
 }

@@ -1,6 +1,6 @@
 import type { FamilyCheck, FamilyModel } from './familyModel.ts';
 import { networkOf } from './familyModel.ts';
-import type { ActionSource, CauseSource } from './schema.ts';
+import type { ActionSource, CauseSource, CheckSource } from './schema.ts';
 
 /** A cause that the tables do not have, found on one machine and named there. */
 export interface OwnCause {
@@ -38,7 +38,9 @@ export function ownRepair(cause: string): string {
  * cause shows what it explains (usually), is told by its own look, and is put right by its
  * own repair.
  */
-export function withOwnCauses(model: FamilyModel, own: readonly OwnCause[]): FamilyModel {
+export function withOwnCauses(model: FamilyModel, found: readonly OwnCause[]): FamilyModel {
+  // Since then the tables may have taken it in.
+  const own = found.filter(({ id }) => !model.causes.has(id));
   if (own.length === 0) return model;
   const causes = new Map([
     ...model.causes,
@@ -59,6 +61,20 @@ export function withOwnCauses(model: FamilyModel, own: readonly OwnCause[]): Fam
       ...own.map((cause) => [ownRepair(cause.id), repairOf(cause)] as const),
     ]),
     network: networkOf(causes, findings, model.trials),
+  };
+}
+
+/** What an own cause would be in the tables: the cause, its look, its repair. */
+export function ownTables(own: OwnCause): {
+  readonly cause: CauseSource;
+  readonly check: CheckSource;
+  readonly repair: ActionSource;
+} {
+  const { findings, ...check } = lookAt(own);
+  return {
+    cause: causeOf(own),
+    check: { ...check, findings: findings.map(({ check: _, ...finding }) => finding) },
+    repair: repairOf(own),
   };
 }
 

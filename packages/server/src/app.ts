@@ -12,6 +12,7 @@ import { sendRefusal } from './http/send.ts';
 import type { LiveHub } from './live/hub.ts';
 import { liveRoutes } from './routes/live.ts';
 import { SESSION_COOKIE, sessionRoutes } from './routes/session.ts';
+import { tablesRoutes } from './routes/tables.ts';
 import { ticketRoutes } from './routes/tickets.ts';
 import type { EventStore } from './store/port.ts';
 
@@ -63,6 +64,7 @@ export function createApp(parts: AppParts): Express {
   app.use('/api', apiBasics(parts));
   sessionRoutes(app, parts.people, parts.signInAttempts);
   ticketRoutes(app, parts.people, parts.store, parts.now);
+  tablesRoutes(app, parts.people, parts.store, parts.now);
   liveRoutes(app, parts.people, parts.hub);
   app.use('/api', (_request: Request, response: Response) => {
     sendRefusal(response, refuse('no-such-route'));

@@ -6,4 +6,5 @@ export { connect, withShop } from './store/connect.ts';
 export { defineModels } from './store/models.ts';
 export type { EventStore } from './store/port.ts';
 export { PostgresEventStore } from './store/postgres.ts';
-export { type Recorded, rebuildSummaries, recordDrafts } from './store/record.ts';
+export { editionIn, type Recorded, rebuildSummaries, recordDrafts } from './store/record.ts';
+export { type RecordedTables, recordTables } from './store/recordTables.ts';

@@ -7,11 +7,12 @@ import {
   migrate,
   PostgresEventStore,
   recordDrafts,
+  recordTables,
   withShop,
 } from '../src/index.ts';
 import { unsafeReasons } from '../src/store/safety.ts';
 import { asSuper, freshDatabase } from './database.ts';
-import { intakeDraft, makeShop, type TestShop } from './shop.ts';
+import { intakeDraft, makeShop, proposalDraft, type TestShop } from './shop.ts';
 
 let database: DatabaseSettings;
 let app: Sequelize;
@@ -35,6 +36,15 @@ beforeAll(async () => {
     },
     () => new Date(),
   );
+  await recordTables(
+    new PostgresEventStore(app),
+    {
+      shop: shop.id,
+      draft: proposalDraft({ kind: 'how-often', cause: 'needle-low', perMille: 61 }),
+      actor: { person: shop.people.lead.person, role: 'lead' },
+    },
+    () => new Date(),
+  );
 });
 afterAll(() => app.close());
 
@@ -51,6 +61,9 @@ describe('events and tables in the database', () => {
     "update knowledge_edition set hash = 'x'",
     'delete from knowledge_edition',
     'truncate knowledge_edition',
+    'update table_event set seq = 9',
+    'delete from table_event',
+    'truncate table_event',
   ];
 
   it.each(statements)('the application may not: %s', async (statement) => {
@@ -74,12 +87,17 @@ describe('events and tables in the database', () => {
 });
 
 describe('row-level security', () => {
-  it.each(['person', 'customer', 'ticket_event', 'ticket_summary', 'shop', 'knowledge_edition'])(
-    'shows the application nothing of %s outside a shop',
-    async (table) => {
-      expect(await app.query(`select * from ${table}`, { type: QueryTypes.SELECT })).toEqual([]);
-    },
-  );
+  it.each([
+    'person',
+    'customer',
+    'ticket_event',
+    'ticket_summary',
+    'shop',
+    'knowledge_edition',
+    'table_event',
+  ])('shows the application nothing of %s outside a shop', async (table) => {
+    expect(await app.query(`select * from ${table}`, { type: QueryTypes.SELECT })).toEqual([]);
+  });
 
   it('shows nothing after a commit on the same connection either', async () => {
     const single = connect(database, database.app, 1);

@@ -4,15 +4,16 @@ import { afterAll, beforeAll } from 'vitest';
 import { connect, PostgresEventStore } from '../src/index.ts';
 import { MemoryEventStore } from '../src/store/memory.ts';
 import { freshDatabase } from './database.ts';
-import { eventStoreSuite } from './eventStoreSuite.ts';
+import { eventStoreSuite, type StoreUnderTest } from './eventStoreSuite.ts';
 import { makeShop } from './shop.ts';
+import { tablesSuite } from './tablesSuite.ts';
 
-eventStoreSuite('memory', async () => ({
+const inMemory = async (): Promise<StoreUnderTest> => ({
   store: new MemoryEventStore(),
   shop: randomUUID(),
   otherShop: randomUUID(),
   actor: { person: randomUUID(), role: 'technician' },
-}));
+});
 
 let db: Sequelize;
 beforeAll(async () => {
@@ -21,7 +22,7 @@ beforeAll(async () => {
 });
 afterAll(() => db.close());
 
-eventStoreSuite('PostgreSQL', async () => {
+const inPostgres = async (): Promise<StoreUnderTest> => {
   const shop = await makeShop(db);
   const otherShop = await makeShop(db);
   return {
@@ -30,4 +31,12 @@ eventStoreSuite('PostgreSQL', async () => {
     otherShop: otherShop.id,
     actor: { person: shop.people.technician.person, role: 'technician' },
   };
-});
+};
+
+for (const [name, open] of [
+  ['memory', inMemory],
+  ['PostgreSQL', inPostgres],
+] as const) {
+  eventStoreSuite(name, open);
+  tablesSuite(name, open);
+}

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { asSuper } from './database.ts';
 import { Client, startTestServer, type TestServer } from './server.ts';
-import { draftOf, intakeDraft } from './shop.ts';
+import { draftOf, intakeDraft, proposalDraft } from './shop.ts';
 
 let server: TestServer;
 let odren: Client;
@@ -38,6 +38,18 @@ describe('the live stream', () => {
       events: [{ id: draft.id, seq: 2 }],
       rack: { ticket, seq: 2, seen: 1 },
     });
+    expect(elsewhere.frames).toEqual([]);
+    there.stop();
+    elsewhere.stop();
+  });
+
+  it('tells the screens of the shop that its tables changed, and those of no other', async () => {
+    const there = await odren.follow();
+    const elsewhere = await stranger.follow();
+    const change = { kind: 'how-often', cause: 'needle-low', perMille: 61 } as const;
+    const proposed = await tavi.call('POST', '/api/tables/events', proposalDraft(change));
+    expect(proposed.status).toBe(200);
+    await vi.waitFor(() => expect(there.frames).toContainEqual({ kind: 'tables' }));
     expect(elsewhere.frames).toEqual([]);
     there.stop();
     elsewhere.stop();

@@ -3,7 +3,7 @@ import { ENDPOINTS, type EndpointName, type Role, refusal } from '@nodo/contract
 import { ADDRESSES, fillAddress } from '@nodo/contract/addresses';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Client, startTestServer, type TestServer } from './server.ts';
-import { draftOf, intakeDraft } from './shop.ts';
+import { draftOf, intakeDraft, proposalDraft } from './shop.ts';
 
 let server: TestServer;
 let ticket: string;
@@ -42,6 +42,11 @@ const CALLS: Readonly<Record<EndpointName, () => { path: string; body?: unknown 
     path: fillAddress(ADDRESSES.recordEvent, { ticket }),
     body: draftOf('findings-recorded', { check: 'winder', answers: { 'winder-on': 'no' } }),
   }),
+  readTables: () => ({ path: ADDRESSES.readTables.path }),
+  recordTableEvent: () => ({
+    path: ADDRESSES.recordTableEvent.path,
+    body: proposalDraft({ kind: 'how-often', cause: 'needle-low', perMille: 61 }),
+  }),
   live: () => ({ path: ADDRESSES.live.path }),
 };
 
@@ -54,6 +59,8 @@ const TABLE: Readonly<Record<EndpointName, Readonly<Record<Role | 'nobody', numb
   takeIn: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
   readTicket: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
   recordEvent: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
+  readTables: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
+  recordTableEvent: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
   live: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
   signOut: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
 };
@@ -109,6 +116,9 @@ describe('another shop', () => {
     const written = await clients.stranger.call('POST', path, body);
     expect(written).toMatchObject({ status: 409, body: { code: 'not-taken-in' } });
     expect((await clients.stranger.call('GET', '/api/tickets')).body).toEqual([]);
+    const proposal = CALLS.recordTableEvent();
+    expect((await clients.lead.call('POST', proposal.path, proposal.body)).status).toBe(200);
+    expect((await clients.stranger.call('GET', '/api/tables')).body).toEqual([]);
   });
 });
 

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import type { Actor, Draft, EventType, Role } from '@nodo/contract';
+import type { Actor, Draft, EventType, Role, TableDraft } from '@nodo/contract';
+import type { TableChange } from '@nodo/knowledge';
 import type { Sequelize } from 'sequelize';
 import { defineModels, hashPassword, withShop } from '../src/index.ts';
 
@@ -62,6 +63,17 @@ export function draftOf(type: EventType, command: object, change: Partial<Draft>
     device: 'test screen',
     ...change,
   } as Draft;
+}
+
+/** A change to the tables as a lead's screen would send it. */
+export function proposalDraft(change: TableChange): TableDraft {
+  return {
+    id: randomUUID(),
+    type: 'change-proposed',
+    command: { change, reason: 'Counted over a year.' },
+    observedAt: '2026-03-02T10:00:00.000Z',
+    device: 'test screen',
+  };
 }
 
 let tag = 0;

@@ -11,6 +11,8 @@ export const ADDRESSES = {
   takeIn: { method: 'POST', path: '/api/tickets' },
   readTicket: { method: 'GET', path: '/api/tickets/:ticket' },
   recordEvent: { method: 'POST', path: '/api/tickets/:ticket/events' },
+  readTables: { method: 'GET', path: '/api/tables' },
+  recordTableEvent: { method: 'POST', path: '/api/tables/events' },
   live: { method: 'GET', path: '/api/live' },
 } as const;
 

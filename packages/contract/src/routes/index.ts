@@ -1,5 +1,6 @@
 import { live } from './live.ts';
 import { listPeople, signIn, signOut, whoAmI } from './session.ts';
+import { readTables, recordTableEvent } from './tables.ts';
 import { listTickets, readTicket, recordEvent, takeIn } from './tickets.ts';
 
 /** Every route there is. */
@@ -12,6 +13,8 @@ export const ENDPOINTS = {
   takeIn,
   readTicket,
   recordEvent,
+  readTables,
+  recordTableEvent,
   live,
 } as const;
 export type EndpointName = keyof typeof ENDPOINTS;

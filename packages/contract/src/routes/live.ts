@@ -14,6 +14,8 @@ export const liveFrame = z.discriminatedUnion('kind', [
     events: z.array(ticketEvent),
     rack: rackEntry,
   }),
+  /** The tables of the shop moved on, or a change to them was proposed. */
+  z.object({ kind: z.literal('tables') }),
   /** Something may have been missed: read again what is on the screen. */
   z.object({ kind: z.literal('resync') }),
 ]);

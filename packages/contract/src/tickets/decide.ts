@@ -1,8 +1,8 @@
-import type { Knowledge } from '@nodo/knowledge';
-import { familyModel, KNOWLEDGE, modelOf, withOwnCauses } from '@nodo/knowledge';
+import type { Edition } from '@nodo/knowledge';
 import { type Refusal, refuse } from '../refusal.ts';
 import { type Draft, kindOf, type TicketEvent } from './events/index.ts';
 import { mayRecord } from './rights.ts';
+import { tablesOf } from './tables.ts';
 import type { Actor, Ticket } from './ticket.ts';
 
 /** An accepted event, still without the instant at which the server received it. */
@@ -16,26 +16,19 @@ export type Verdict =
  * Whether a draft becomes the ticket's next event, and which; the same on the server and on
  * every screen. Pure: the draft brings its own id and instant.
  */
-export function decide(
-  ticket: Ticket,
-  draft: Draft,
-  actor: Actor,
-  knowledge: Knowledge = KNOWLEDGE,
-): Verdict {
-  const tables = (family: string) =>
-    knowledge === KNOWLEDGE ? modelOf(family) : familyModel(knowledge, family);
-  const model = ticket.intake && tables(ticket.intake.family);
+export function decide(ticket: Ticket, draft: Draft, actor: Actor, edition: Edition): Verdict {
   if (!mayRecord(actor.role, draft.type)) {
     return { ok: false, refusal: refuse('role-may-not', 'type', { role: actor.role }) };
   }
   const kind = kindOf(draft.type);
+  const knowledge = edition.knowledge.hash;
   const decision = kind.decide(ticket, draft.command, {
     actor,
     epoch: draft.epoch,
     id: draft.id,
-    model: model && withOwnCauses(model, ticket.ownCauses),
-    modelOf: tables,
-    knowledge: knowledge.hash,
+    model: tablesOf(ticket, edition),
+    modelOf: edition.modelOf,
+    knowledge,
   });
   if (!decision.ok) return decision;
   const { id, type, epoch, observedAt, device } = draft;
@@ -51,7 +44,7 @@ export function decide(
       device,
       observedAt,
       epoch,
-      knowledge: knowledge.hash,
+      knowledge,
       body: decision.body,
     },
   };

@@ -30,6 +30,11 @@ export const STATUS: Readonly<Record<RefusalCode, number>> = {
   'nothing-to-correct': 409,
   'already-corrected': 409,
   'already-so': 409,
+  'not-in-the-tables': 422,
+  'tables-unsound': 422,
+  'tables-moved': 409,
+  'no-such-proposal': 404,
+  'proposal-decided': 409,
   'id-used-otherwise': 409,
   'server-fault': 503,
 };

@@ -26,7 +26,11 @@ export function listen(
     tellReady = resolve;
   });
 
-  const passOn = async (notice: string): Promise<void> => {
+  const passOn = async (channel: string, notice: string): Promise<void> => {
+    if (channel === 'table_event') {
+      hub.push(notice, { kind: 'tables' });
+      return;
+    }
     const [shop, ticket, first] = notice.split(' ');
     if (shop === undefined || ticket === undefined || !hub.isFollowed(shop)) return;
     const [events, rack] = await Promise.all([
@@ -54,9 +58,9 @@ export function listen(
     };
     fresh.on('error', again);
     fresh.on('end', again);
-    fresh.on('notification', ({ payload }) => {
+    fresh.on('notification', ({ channel, payload }) => {
       inOrder = inOrder
-        .then(() => passOn(payload ?? ''))
+        .then(() => passOn(channel, payload ?? ''))
         .catch((fault: unknown) => {
           log(`live: could not pass on a notice (${String(fault)}), telling all to read again`);
           hub.resyncAll();
@@ -65,6 +69,7 @@ export function listen(
     try {
       await fresh.connect();
       await fresh.query('listen ticket_event');
+      await fresh.query('listen table_event');
     } catch {
       again();
       return;

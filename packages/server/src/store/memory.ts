@@ -1,4 +1,4 @@
-import type { Customer, RackEntry, TicketEvent, TicketSummary } from '@nodo/contract';
+import type { Customer, RackEntry, TableEvent, TicketEvent, TicketSummary } from '@nodo/contract';
 import type { KnowledgeSource } from '@nodo/knowledge';
 import { type Appended, type Batch, byPlace, type EventStore } from './port.ts';
 
@@ -9,6 +9,7 @@ interface ShopMemory {
   readonly customers: Map<string, Customer>;
   readonly customerOf: Map<string, string>;
   readonly editions: Map<string, KnowledgeSource>;
+  readonly tableEvents: TableEvent[];
 }
 
 /** Tickets in memory: for tests and simulations, under the same suite as PostgreSQL. */
@@ -63,15 +64,38 @@ export class MemoryEventStore implements EventStore {
   }
 
   async replaceSummary(shop: string, summary: TicketSummary): Promise<void> {
-    this.of(shop).summaries.set(summary.ticket, summary);
+    const { summaries } = this.of(shop);
+    const there = summaries.get(summary.ticket);
+    if (there && there.seq <= summary.seq) summaries.set(summary.ticket, summary);
   }
 
-  async ticketIds(shop: string): Promise<readonly string[]> {
-    return [...this.of(shop).summaries.keys()];
+  async ticketIds(shop: string, wanted?: TicketSummary['status']): Promise<readonly string[]> {
+    return [...this.of(shop).summaries.values()]
+      .filter(({ status }) => wanted === undefined || status === wanted)
+      .map(({ ticket }) => ticket);
   }
 
   async edition(shop: string, hash: string): Promise<KnowledgeSource | undefined> {
     return this.of(shop).editions.get(hash);
+  }
+
+  async tableEvents(shop: string): Promise<readonly TableEvent[]> {
+    return [...this.of(shop).tableEvents];
+  }
+
+  async appendTableEvent(
+    shop: string,
+    event: TableEvent,
+  ): Promise<'appended' | 'seq-taken' | 'id-taken'> {
+    const { tableEvents } = this.of(shop);
+    if (tableEvents.some(({ id }) => id === event.id)) return 'id-taken';
+    if (event.seq !== tableEvents.length + 1) return 'seq-taken';
+    tableEvents.push(event);
+    return 'appended';
+  }
+
+  async announceTables(): Promise<void> {
+    // Nobody listens to a memory.
   }
 
   private of(shop: string): ShopMemory {
@@ -84,6 +108,7 @@ export class MemoryEventStore implements EventStore {
       customers: new Map(),
       customerOf: new Map(),
       editions: new Map(),
+      tableEvents: [],
     };
     this.shops.set(shop, fresh);
     return fresh;

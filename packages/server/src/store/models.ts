@@ -1,4 +1,4 @@
-import type { TicketEvent, TicketSummary } from '@nodo/contract';
+import type { TableEvent, TicketEvent, TicketSummary } from '@nodo/contract';
 import type { KnowledgeSource } from '@nodo/knowledge';
 import {
   DataTypes,
@@ -9,10 +9,9 @@ import {
   type Sequelize,
 } from 'sequelize';
 
-export interface EventRow
-  extends Model<InferAttributes<EventRow>, InferCreationAttributes<EventRow>> {
+/** What both streams keep of an entry, whatever happened. */
+interface StreamRow {
   shopId: string;
-  ticketId: string;
   seq: number;
   id: string;
   type: string;
@@ -22,9 +21,19 @@ export interface EventRow
   device: string;
   observedAt: Date;
   receivedAt: Date;
+  body: object;
+}
+
+export interface TableEventRow
+  extends Model<InferAttributes<TableEventRow>, InferCreationAttributes<TableEventRow>>,
+    StreamRow {}
+
+export interface EventRow
+  extends Model<InferAttributes<EventRow>, InferCreationAttributes<EventRow>>,
+    StreamRow {
+  ticketId: string;
   epoch: number;
   knowledge: string;
-  body: object;
 }
 
 export interface SummaryRow
@@ -71,6 +80,7 @@ export interface EditionRow
 
 export interface Models {
   readonly events: ModelStatic<EventRow>;
+  readonly tableEvents: ModelStatic<TableEventRow>;
   readonly summaries: ModelStatic<SummaryRow>;
   readonly customers: ModelStatic<CustomerRow>;
   readonly people: ModelStatic<PersonRow>;
@@ -84,6 +94,20 @@ const key = () => ({ type: UUID, primaryKey: true });
 const text = () => ({ type: TEXT, allowNull: false });
 const whole = () => ({ type: INTEGER, allowNull: false });
 
+const streamColumns = () => ({
+  shopId: key(),
+  seq: { ...whole(), primaryKey: true },
+  id: { type: UUID, allowNull: false },
+  type: text(),
+  version: whole(),
+  actorId: { type: UUID, allowNull: false },
+  actorRole: text(),
+  device: text(),
+  observedAt: { type: DATE, allowNull: false },
+  receivedAt: { type: DATE, allowNull: false },
+  body: { type: JSONB, allowNull: false },
+});
+
 /** The tables as the migrations made them. */
 export function defineModels(db: Sequelize): Models {
   const common = { timestamps: false, underscored: true, freezeTableName: true } as const;
@@ -91,23 +115,14 @@ export function defineModels(db: Sequelize): Models {
     events: db.define<EventRow>(
       'ticket_event',
       {
-        shopId: key(),
+        ...streamColumns(),
         ticketId: key(),
-        seq: { ...whole(), primaryKey: true },
-        id: { type: UUID, allowNull: false },
-        type: text(),
-        version: whole(),
-        actorId: { type: UUID, allowNull: false },
-        actorRole: text(),
-        device: text(),
-        observedAt: { type: DATE, allowNull: false },
-        receivedAt: { type: DATE, allowNull: false },
         epoch: whole(),
         knowledge: text(),
-        body: { type: JSONB, allowNull: false },
       },
       common,
     ),
+    tableEvents: db.define<TableEventRow>('table_event', streamColumns(), common),
     summaries: db.define<SummaryRow>(
       'ticket_summary',
       {
@@ -154,25 +169,30 @@ export function defineModels(db: Sequelize): Models {
 
 export function toEvent(row: EventRow): TicketEvent {
   return {
-    id: row.id,
+    ...toStreamed(row),
     ticket: row.ticketId,
-    seq: row.seq,
-    type: row.type,
-    version: row.version,
-    actor: { person: row.actorId, role: row.actorRole },
-    device: row.device,
-    observedAt: row.observedAt.toISOString(),
-    receivedAt: row.receivedAt.toISOString(),
     epoch: row.epoch,
     knowledge: row.knowledge,
-    body: row.body,
   } as TicketEvent;
 }
 
 export function fromEvent(shop: string, event: TicketEvent): InferCreationAttributes<EventRow> {
   return {
-    shopId: shop,
+    ...fromStreamed(shop, event),
     ticketId: event.ticket,
+    epoch: event.epoch,
+    knowledge: event.knowledge,
+  };
+}
+
+export function toTableEvent(row: TableEventRow): TableEvent {
+  return toStreamed(row) as TableEvent;
+}
+
+/** The columns of either stream, for an entry of a shop. */
+export function fromStreamed(shop: string, event: TicketEvent | TableEvent): StreamRow {
+  return {
+    shopId: shop,
     seq: event.seq,
     id: event.id,
     type: event.type,
@@ -182,8 +202,20 @@ export function fromEvent(shop: string, event: TicketEvent): InferCreationAttrib
     device: event.device,
     observedAt: new Date(event.observedAt),
     receivedAt: new Date(event.receivedAt),
-    epoch: event.epoch,
-    knowledge: event.knowledge,
     body: event.body,
+  };
+}
+
+function toStreamed(row: StreamRow): object {
+  return {
+    id: row.id,
+    seq: row.seq,
+    type: row.type,
+    version: row.version,
+    actor: { person: row.actorId, role: row.actorRole },
+    device: row.device,
+    observedAt: row.observedAt.toISOString(),
+    receivedAt: row.receivedAt.toISOString(),
+    body: row.body,
   };
 }

@@ -1,8 +1,8 @@
-import type { Customer, RackEntry, TicketEvent, TicketSummary } from '@nodo/contract';
+import type { Customer, RackEntry, TableEvent, TicketEvent, TicketSummary } from '@nodo/contract';
 import type { KnowledgeSource } from '@nodo/knowledge';
 
-/** One edition of the tables, kept with the events that were judged with it. */
-export interface Edition {
+/** One edition of the tables in full, kept with the events that were judged with it. */
+export interface KeptEdition {
   readonly hash: string;
   readonly content: KnowledgeSource;
 }
@@ -19,7 +19,7 @@ export interface Batch {
   /** A customer to be written down with a new ticket. */
   readonly customer?: Customer;
   /** The tables that these events were judged with, when they may be new to the shop. */
-  readonly edition?: Edition;
+  readonly edition?: KeptEdition;
 }
 
 /**
@@ -33,7 +33,7 @@ export type Appended = 'appended' | 'seq-taken' | 'id-taken' | 'tag-taken';
  * Where tickets are kept. Append-only: no call changes or removes an event. Every call is
  * of one shop and sees nothing of another. All adapters pass `eventStoreSuite`.
  */
-export interface EventStore {
+export interface EventStore extends TablesStore {
   /** All events of a ticket after a place, in order; empty for an unknown ticket. */
   load(shop: string, ticket: string, after?: number): Promise<readonly TicketEvent[]>;
   append(shop: string, batch: Batch): Promise<Appended>;
@@ -41,11 +41,23 @@ export interface EventStore {
   rack(shop: string): Promise<readonly RackEntry[]>;
   rackEntry(shop: string, ticket: string): Promise<RackEntry | undefined>;
   customer(shop: string, id: string): Promise<Customer | undefined>;
-  /** Writes a line on the Rack anew; for rebuilding them from the events. */
+  /**
+   * Writes a line on the Rack anew; for rebuilding them from the events. A line of a later
+   * event stays.
+   */
   replaceSummary(shop: string, summary: TicketSummary): Promise<void>;
-  ticketIds(shop: string): Promise<readonly string[]>;
+  /** @param status those with this one only; all, when left out. */
+  ticketIds(shop: string, status?: TicketSummary['status']): Promise<readonly string[]>;
   /** The tables of that hash; undefined when no event of the shop was judged with them. */
   edition(shop: string, hash: string): Promise<KnowledgeSource | undefined>;
+}
+
+/** Where the changes to a shop's tables are kept; append-only like its tickets. */
+export interface TablesStore {
+  tableEvents(shop: string): Promise<readonly TableEvent[]>;
+  appendTableEvent(shop: string, event: TableEvent): Promise<Exclude<Appended, 'tag-taken'>>;
+  /** Tells every screen of the shop that its tables or all of its Rack may have changed. */
+  announceTables(shop: string): Promise<void>;
 }
 
 /** Shelf by shelf, along the tags; what is not in the shop before them. */

@@ -1,18 +1,36 @@
-import type { Customer, RackEntry, TicketEvent, TicketSummary } from '@nodo/contract';
+import type { Customer, RackEntry, TableEvent, TicketEvent, TicketSummary } from '@nodo/contract';
 import type { KnowledgeSource } from '@nodo/knowledge';
-import { Op, QueryTypes, type Sequelize, type Transaction, UniqueConstraintError } from 'sequelize';
+import {
+  cast,
+  json,
+  Op,
+  QueryTypes,
+  type Sequelize,
+  type Transaction,
+  UniqueConstraintError,
+  where,
+} from 'sequelize';
 import { withShop } from './connect.ts';
-import { defineModels, fromEvent, type Models, type SummaryRow, toEvent } from './models.ts';
-import { type Appended, type Batch, byPlace, type Edition, type EventStore } from './port.ts';
+import {
+  defineModels,
+  fromEvent,
+  fromStreamed,
+  type Models,
+  type SummaryRow,
+  toEvent,
+  toTableEvent,
+} from './models.ts';
+import { type Appended, type Batch, byPlace, type EventStore, type KeptEdition } from './port.ts';
 
 /** Which constraint of the migrations means what. */
-const CONFLICTS: Readonly<Record<string, Appended>> = {
+const CONFLICTS = {
   ticket_event_pkey: 'seq-taken',
   ticket_event_id: 'id-taken',
   ticket_summary_pkey: 'seq-taken',
   customer_pkey: 'id-taken',
   ticket_summary_tag: 'tag-taken',
-};
+} as const;
+const TABLE_CONFLICTS = { table_event_pkey: 'seq-taken', table_event_id: 'id-taken' } as const;
 
 /** Tickets in PostgreSQL, through Sequelize. */
 export class PostgresEventStore implements EventStore {
@@ -34,13 +52,10 @@ export class PostgresEventStore implements EventStore {
   }
 
   async append(shop: string, batch: Batch): Promise<Appended> {
-    try {
-      return await withShop(this.db, shop, (transaction) => this.write(shop, batch, transaction));
-    } catch (fault) {
-      const conflict = conflictOf(fault);
-      if (conflict) return conflict;
-      throw fault;
-    }
+    return orConflict(
+      CONFLICTS,
+      withShop(this.db, shop, (transaction) => this.write(shop, batch, transaction)),
+    );
   }
 
   rack(shop: string): Promise<readonly RackEntry[]> {
@@ -75,15 +90,24 @@ export class PostgresEventStore implements EventStore {
     await withShop(this.db, shop, (transaction) =>
       this.models.summaries.update(
         { tag: summary.tag, status: summary.status, line: summary },
-        { where: { shopId: shop, ticketId: summary.ticket }, transaction },
+        {
+          where: {
+            [Op.and]: [
+              { shopId: shop, ticketId: summary.ticket },
+              // Somebody may have made an entry meanwhile: what is newer stays.
+              where(cast(json('line.seq'), 'integer'), Op.lte, summary.seq),
+            ],
+          },
+          transaction,
+        },
       ),
     );
   }
 
-  ticketIds(shop: string): Promise<readonly string[]> {
+  ticketIds(shop: string, status?: TicketSummary['status']): Promise<readonly string[]> {
     return withShop(this.db, shop, async (transaction) => {
       const rows = await this.models.summaries.findAll({
-        where: { shopId: shop },
+        where: { shopId: shop, ...(status === undefined ? {} : { status }) },
         attributes: ['ticketId'],
         transaction,
       });
@@ -99,6 +123,35 @@ export class PostgresEventStore implements EventStore {
       });
       return row?.content;
     });
+  }
+
+  tableEvents(shop: string): Promise<readonly TableEvent[]> {
+    return withShop(this.db, shop, async (transaction) => {
+      const rows = await this.models.tableEvents.findAll({
+        where: { shopId: shop },
+        order: [['seq', 'ASC']],
+        transaction,
+      });
+      return rows.map(toTableEvent);
+    });
+  }
+
+  appendTableEvent(
+    shop: string,
+    event: TableEvent,
+  ): Promise<'appended' | 'seq-taken' | 'id-taken'> {
+    return orConflict(
+      TABLE_CONFLICTS,
+      withShop(this.db, shop, async (transaction) => {
+        await this.models.tableEvents.create(fromStreamed(shop, event), { transaction });
+        await this.notify('table_event', shop, transaction);
+        return 'appended' as const;
+      }),
+    );
+  }
+
+  announceTables(shop: string): Promise<void> {
+    return withShop(this.db, shop, (transaction) => this.notify('table_event', shop, transaction));
   }
 
   private async write(shop: string, batch: Batch, transaction: Transaction): Promise<Appended> {
@@ -132,18 +185,26 @@ export class PostgresEventStore implements EventStore {
       );
     }
     if (batch.edition) await this.keepEdition(shop, batch.edition, transaction);
-    // Told on commit only, so that whoever hears it can read it.
+    await this.notify(
+      'ticket_event',
+      `${shop} ${batch.ticket} ${first.seq} ${last.seq}`,
+      transaction,
+    );
+    return 'appended';
+  }
+
+  /** Told on commit only, so that whoever hears it can read it. */
+  private async notify(channel: string, what: string, transaction: Transaction): Promise<void> {
     await this.db.query('select pg_notify($1, $2)', {
-      bind: ['ticket_event', `${shop} ${batch.ticket} ${first.seq} ${last.seq}`],
+      bind: [channel, what],
       transaction,
       type: QueryTypes.SELECT,
     });
-    return 'appended';
   }
 
   private async keepEdition(
     shop: string,
-    { hash, content }: Edition,
+    { hash, content }: KeptEdition,
     transaction: Transaction,
   ): Promise<void> {
     const where = { shopId: shop, hash };
@@ -172,8 +233,18 @@ export class PostgresEventStore implements EventStore {
   }
 }
 
-function conflictOf(fault: unknown): Appended | undefined {
-  if (!(fault instanceof UniqueConstraintError)) return undefined;
-  const { constraint } = fault.parent as { constraint?: string };
-  return constraint === undefined ? undefined : CONFLICTS[constraint];
+/** What was appended, or which constraint it ran into. */
+async function orConflict<Done extends string, Conflict extends string>(
+  conflicts: Readonly<Record<string, Conflict>>,
+  writing: Promise<Done>,
+): Promise<Done | Conflict> {
+  try {
+    return await writing;
+  } catch (fault) {
+    if (!(fault instanceof UniqueConstraintError)) throw fault;
+    const { constraint = '' } = fault.parent as { constraint?: string };
+    const conflict = conflicts[constraint];
+    if (conflict === undefined) throw fault;
+    return conflict;
+  }
 }

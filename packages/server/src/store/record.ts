@@ -5,16 +5,19 @@ import {
   type Customer,
   type Draft,
   decide,
+  deskOf,
+  presentEdition,
   type Refusal,
   refuse,
   summaryOf,
   type Ticket,
   type TicketEvent,
+  type TicketSummary,
   tablesOf,
   ticketOf,
 } from '@nodo/contract';
-import { EDITION, KNOWLEDGE } from '@nodo/knowledge';
-import type { Edition, EventStore } from './port.ts';
+import type { Edition } from '@nodo/knowledge';
+import type { EventStore } from './port.ts';
 
 export interface RecordRequest {
   readonly shop: string;
@@ -28,11 +31,13 @@ export type Recorded =
   | { readonly ok: true; readonly events: readonly TicketEvent[] }
   | { readonly ok: false; readonly refusal: Refusal };
 
-/** The tables that this program judges with. */
-const PRESENT: Edition = { hash: KNOWLEDGE.hash, content: EDITION };
+/** The tables that a shop judges with now. */
+export async function editionIn(store: EventStore, shop: string): Promise<Edition> {
+  return presentEdition(deskOf(await store.tableEvents(shop)));
+}
 
 /** Somebody else can win the race this often before we say that something is wrong. */
-const MOST_RACES = 50;
+export const MOST_RACES = 50;
 
 /**
  * Replays the ticket, decides each draft, appends them together. A draft that is stored
@@ -45,12 +50,16 @@ export async function recordDrafts(
   now: () => Date,
 ): Promise<Recorded> {
   for (let race = 0; race < MOST_RACES; race += 1) {
-    const stored = await store.load(request.shop, request.ticket);
-    const told = tell(stored, request, now().toISOString());
+    const [stored, edition] = await Promise.all([
+      store.load(request.shop, request.ticket),
+      editionIn(store, request.shop),
+    ]);
+    const { source: content, knowledge } = edition;
+    const told = tell(stored, request, edition, now().toISOString());
     if (!told.ok) return told;
     if (told.fresh.length === 0) return { ok: true, events: told.events };
 
-    const model = tablesOf(told.ticket);
+    const model = tablesOf(told.ticket, edition);
     const summary = model && summaryOf(told.ticket, model);
     if (!summary) return { ok: false, refusal: refuse('not-taken-in') };
     const appended = await store.append(request.shop, {
@@ -59,7 +68,9 @@ export async function recordDrafts(
       events: told.fresh,
       summary,
       ...(request.customer && stored.length === 0 ? { customer: request.customer } : {}),
-      ...(stored.some(({ knowledge }) => knowledge === KNOWLEDGE.hash) ? {} : { edition: PRESENT }),
+      ...(stored.some((event) => event.knowledge === knowledge.hash)
+        ? {}
+        : { edition: { hash: knowledge.hash, content } }),
     });
     switch (appended) {
       case 'appended':
@@ -92,7 +103,12 @@ type Told =
     }
   | { readonly ok: false; readonly refusal: Refusal };
 
-function tell(stored: readonly TicketEvent[], request: RecordRequest, receivedAt: string): Told {
+function tell(
+  stored: readonly TicketEvent[],
+  request: RecordRequest,
+  edition: Edition,
+  receivedAt: string,
+): Told {
   let ticket = ticketOf(request.ticket, stored);
   const events: TicketEvent[] = [];
   const fresh: TicketEvent[] = [];
@@ -103,8 +119,8 @@ function tell(stored: readonly TicketEvent[], request: RecordRequest, receivedAt
       events.push(before);
       continue;
     }
-    for (const one of [...adoption(ticket, draft), draft]) {
-      const verdict = decide(ticket, one, request.actor);
+    for (const one of [...adoption(ticket, draft, edition), draft]) {
+      const verdict = decide(ticket, one, request.actor, edition);
       if (!verdict.ok) return verdict;
       const event = { ...verdict.event, receivedAt } as TicketEvent;
       ticket = applyTicketEvent(ticket, event);
@@ -119,14 +135,21 @@ function tell(stored: readonly TicketEvent[], request: RecordRequest, receivedAt
  * An open ticket moves to the present tables with its first entry after they moved on. A
  * closed one never does.
  */
-function adoption(ticket: Ticket, { epoch, observedAt, device }: Draft): readonly Draft[] {
-  if (ticket.status !== 'open' || ticket.knowledge === KNOWLEDGE.hash) return [];
+function adoption(
+  ticket: Ticket,
+  { epoch, observedAt, device }: Draft,
+  { knowledge }: Edition,
+): readonly Draft[] {
+  if (ticket.status !== 'open' || ticket.knowledge === knowledge.hash) return [];
   const id = randomUUID();
   return [{ id, type: 'knowledge-adopted', command: {}, epoch, observedAt, device }];
 }
 
 /** The stored body repeats its command, so a resent draft must be found in it. */
-function isSame(stored: TicketEvent, draft: Draft): boolean {
+export function isSame(
+  stored: { readonly type: string; readonly body: object },
+  draft: { readonly type: string; readonly command: object },
+): boolean {
   const body: Readonly<Record<string, unknown>> = { ...stored.body };
   return (
     stored.type === draft.type &&
@@ -145,12 +168,21 @@ function canonical(value: unknown): string {
   );
 }
 
-/** Tells every Rack line of a shop anew from the events. */
-export async function rebuildSummaries(store: EventStore, shop: string): Promise<number> {
-  const ids = await store.ticketIds(shop);
+/**
+ * Tells Rack lines of a shop anew from the events.
+ * @param status those with this one only; all, when left out.
+ * @returns how many
+ */
+export async function rebuildSummaries(
+  store: EventStore,
+  shop: string,
+  status?: TicketSummary['status'],
+): Promise<number> {
+  const ids = await store.ticketIds(shop, status);
+  const edition = await editionIn(store, shop);
   for (const id of ids) {
     const ticket = ticketOf(id, await store.load(shop, id));
-    const model = tablesOf(ticket);
+    const model = tablesOf(ticket, edition);
     const summary = model && summaryOf(ticket, model);
     if (summary) await store.replaceSummary(shop, summary);
   }

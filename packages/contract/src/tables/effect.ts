@@ -1,0 +1,34 @@
+import type { Edition } from '@nodo/knowledge';
+import { assess } from '../tickets/assess.ts';
+import { planTicket } from '../tickets/nextStep.ts';
+import { tablesOf } from '../tickets/tables.ts';
+import type { Ticket } from '../tickets/ticket.ts';
+
+/** How one ticket stands under an edition of the tables. */
+export interface TicketStanding {
+  readonly likeliest: { readonly cause: string; readonly chance: number } | undefined;
+  /** Chance that the complaint comes back if the ticket were closed now. */
+  readonly risk: number;
+  /** What would be looked at next. */
+  readonly check: string | undefined;
+}
+
+/**
+ * How a ticket stands under an edition. Heavy: belongs in a worker.
+ * @param draws joint samples for the worth of a check; the plan's own number, when left out.
+ */
+export function standingUnder(
+  edition: Edition,
+  ticket: Ticket,
+  draws?: number,
+): TicketStanding | undefined {
+  const model = tablesOf(ticket, edition);
+  if (!model) return undefined;
+  const assessment = assess(ticket, model);
+  const [likeliest] = assessment.beliefs;
+  return {
+    likeliest: likeliest && { cause: likeliest.cause, chance: likeliest.is },
+    risk: assessment.risk,
+    check: planTicket(ticket, model, assessment, draws).checks[0]?.check,
+  };
+}

@@ -1,0 +1,153 @@
+import { posterior } from '@nodo/core';
+import { describe, expect, it } from 'vitest';
+import {
+  compileKnowledge,
+  EDITION,
+  editionWith,
+  evidenceOf,
+  judgeCases,
+  modelOf,
+  placeOfChange,
+  SHIPPED,
+  type TableChange,
+  WORKED_CASES,
+  withChange,
+  withChanges,
+} from '../src/index.ts';
+
+const NEW_CAUSE: TableChange = {
+  kind: 'new-cause',
+  own: {
+    id: 'own-label-on-spool',
+    name: 'Label glued over the spool’s end',
+    remedy: 'Take the label off',
+    explains: ['top-break', 'shred'],
+  },
+  perMille: 4,
+};
+
+/** One of each kind, with where the changed value is read. */
+const EACH: readonly (readonly [
+  TableChange,
+  (edition: ReturnType<typeof editionWith>) => unknown,
+  unknown,
+])[] = [
+  [
+    { kind: 'how-often', cause: 'needle-low', perMille: 61 },
+    ({ knowledge }) => knowledge.causes.get('needle-low')?.perMille,
+    61,
+  ],
+  [
+    { kind: 'fix-minutes', cause: 'needle-low', minutes: 3 },
+    ({ knowledge }) => knowledge.causes.get('needle-low')?.fixMinutes,
+    3,
+  ],
+  [
+    { kind: 'remedy', cause: 'needle-low', text: 'Loosen and push' },
+    ({ knowledge }) => knowledge.causes.get('needle-low')?.remedy,
+    'Loosen and push',
+  ],
+  [
+    { kind: 'shows', cause: 'needle-low', finding: 'skip', strength: 'sure' },
+    ({ knowledge }) => knowledge.causes.get('needle-low')?.shows.sure,
+    ['needle-short-of-stop', 'skip'],
+  ],
+  [
+    { kind: 'by-itself', finding: 'needle-short-of-stop', chance: 0.002 },
+    ({ knowledge }) => knowledge.findings.get('needle-short-of-stop')?.leak,
+    0.002,
+  ],
+  [
+    { kind: 'check-minutes', check: 'needle-seat', minutes: 4 },
+    ({ knowledge }) => knowledge.checks.get('needle-seat')?.minutes,
+    4,
+  ],
+  [
+    { kind: 'how', check: 'needle-seat', text: 'Look through the hole of the clamp.' },
+    ({ knowledge }) => knowledge.checks.get('needle-seat')?.how,
+    'Look through the hole of the clamp.',
+  ],
+  [
+    NEW_CAUSE,
+    ({ knowledge }) => knowledge.causes.get('own-label-on-spool')?.shows,
+    { sure: ['own-label-on-spool-seen'], usual: ['top-break', 'shred'] },
+  ],
+];
+
+describe('a change of the tables', () => {
+  it.each(EACH)('%o stands in the changed edition alone', (change, read, expected) => {
+    const changed = editionWith([change]);
+    expect(read(changed)).toEqual(expected);
+    expect(read(SHIPPED)).not.toEqual(expected);
+    expect(changed.knowledge.hash).not.toBe(SHIPPED.knowledge.hash);
+    expect(compileKnowledge(changed.source)).toMatchObject({ ok: true });
+  });
+
+  it('takes a link away, and out of every other strength', () => {
+    const shows = (strength: 'never' | 'rare') =>
+      withChanges(EDITION, [{ kind: 'shows', cause: 'needle-low', finding: 'skip', strength }])
+        .mechanisms.flatMap(({ causes }) => causes)
+        .find(({ id }) => id === 'needle-low')?.shows;
+    expect(Object.values(shows('never') ?? {}).flat()).not.toContain('skip');
+    expect(shows('rare')?.rare).toEqual(['skip']);
+    expect(shows('rare')?.often).toEqual(['needle-break', 'found-bad', 'found-skips']);
+  });
+
+  it.each<TableChange>([
+    { kind: 'how-often', cause: 'no-such', perMille: 5 },
+    { kind: 'check-minutes', check: 'no-such', minutes: 5 },
+    { kind: 'by-itself', finding: 'no-such', chance: 0.1 },
+  ])('of something unknown is none: %o', (change) => {
+    expect(withChange(EDITION, change)).toBeUndefined();
+    expect(withChanges(EDITION, [change])).toBe(EDITION);
+  });
+
+  it('cannot bring in a cause twice', () => {
+    expect(withChange(withChanges(EDITION, [NEW_CAUSE]), NEW_CAUSE)).toBeUndefined();
+  });
+
+  it('the later one counts where two are about the same place', () => {
+    const twice = [61, 70].map(
+      (perMille): TableChange => ({
+        kind: 'how-often',
+        cause: 'needle-low',
+        perMille,
+      }),
+    );
+    expect(new Set(twice.map(placeOfChange)).size).toBe(1);
+    expect(editionWith(twice).knowledge.causes.get('needle-low')?.perMille).toBe(70);
+  });
+
+  it('gives the same edition for the same changes, and the shipped one for none', () => {
+    expect(editionWith([])).toBe(SHIPPED);
+    expect(editionWith([NEW_CAUSE])).toBe(editionWith([{ ...NEW_CAUSE }]));
+  });
+
+  it('moves the reckoning the way it says', () => {
+    const chance = (model: ReturnType<typeof modelOf>) => {
+      if (!model) throw new Error('no drop-in');
+      const readings = [{ finding: 'skip', epoch: 0, present: true }];
+      const { beliefs } = posterior(model.network, evidenceOf(model, readings, []));
+      return beliefs.find(({ cause }) => cause === 'needle-low')?.is ?? 0;
+    };
+    const more = editionWith([{ kind: 'how-often', cause: 'needle-low', perMille: 200 }]);
+    expect(chance(more.modelOf('drop-in'))).toBeGreaterThan(2 * chance(modelOf('drop-in')));
+  });
+});
+
+describe('the worked cases under a changed edition', () => {
+  it('come out worse where the tables forget what a cause shows', () => {
+    const before = judgeCases(SHIPPED, WORKED_CASES);
+    const blind = editionWith([
+      { kind: 'shows', cause: 'needle-low', finding: 'needle-short-of-stop', strength: 'rare' },
+    ]);
+    const after = judgeCases(blind, WORKED_CASES);
+    const chanceOf = (verdicts: typeof before.verdicts) =>
+      verdicts.flatMap(({ was }) => was.filter(({ cause }) => cause === 'needle-low'));
+    expect(chanceOf(before.verdicts).length).toBeGreaterThan(0);
+    chanceOf(after.verdicts).forEach(({ chance }, at) => {
+      expect(chance).toBeLessThanOrEqual(chanceOf(before.verdicts)[at]?.chance ?? 0);
+    });
+    expect(chanceOf(after.verdicts)).not.toEqual(chanceOf(before.verdicts));
+  });
+});

@@ -1,0 +1,50 @@
+import {
+  type Actor,
+  decideTables,
+  deskOf,
+  type Refusal,
+  refuse,
+  type TableDraft,
+  type TableEvent,
+} from '@nodo/contract';
+import type { EventStore } from './port.ts';
+import { isSame, MOST_RACES, rebuildSummaries } from './record.ts';
+
+export interface TablesRequest {
+  readonly shop: string;
+  readonly draft: TableDraft;
+  readonly actor: Actor;
+}
+
+export type RecordedTables =
+  | { readonly ok: true; readonly event: TableEvent }
+  | { readonly ok: false; readonly refusal: Refusal };
+
+/**
+ * Decides one draft about the shop's tables and appends it. A draft that is stored already
+ * counts as done. When the tables moved, every open machine's line on the Rack is told anew.
+ */
+export async function recordTables(
+  store: EventStore,
+  { shop, draft, actor }: TablesRequest,
+  now: () => Date,
+): Promise<RecordedTables> {
+  for (let race = 0; race < MOST_RACES; race += 1) {
+    const events = await store.tableEvents(shop);
+    const before = events.find(({ id }) => id === draft.id);
+    if (before) {
+      return isSame(before, draft)
+        ? { ok: true, event: before }
+        : { ok: false, refusal: refuse('id-used-otherwise', 'id') };
+    }
+    const verdict = decideTables(deskOf(events), draft, actor, now().toISOString());
+    if (!verdict.ok) return verdict;
+    if ((await store.appendTableEvent(shop, verdict.event)) !== 'appended') continue;
+    if (draft.type !== 'change-proposed') {
+      await rebuildSummaries(store, shop, 'open');
+      await store.announceTables(shop);
+    }
+    return verdict;
+  }
+  throw new Error(`Tables of shop ${shop}: lost ${MOST_RACES} races to append`);
+}

@@ -1,0 +1,121 @@
+import { randomUUID } from 'node:crypto';
+import type { TableDraft } from '@nodo/contract';
+import { SHIPPED, type TableChange } from '@nodo/knowledge';
+import { describe, expect, it } from 'vitest';
+import { editionIn, recordDrafts, recordTables } from '../src/index.ts';
+import type { StoreUnderTest } from './eventStoreSuite.ts';
+import { draftOf, intakeDraft, proposalDraft } from './shop.ts';
+
+const NOW = () => new Date('2026-03-02T10:00:01.000Z');
+const OFTEN = {
+  kind: 'how-often',
+  cause: 'needle-low',
+  perMille: 700,
+} as const satisfies TableChange;
+
+/** What every store does with the changes to a shop's tables. */
+export function tablesSuite(name: string, open: () => Promise<StoreUnderTest>): void {
+  const record = ({ store, shop, actor }: StoreUnderTest, draft: TableDraft) =>
+    recordTables(store, { shop, draft, actor: { ...actor, role: 'lead' } }, NOW);
+  const acceptance = async (under: StoreUnderTest, proposal: string): Promise<TableDraft> => ({
+    ...proposalDraft(OFTEN),
+    type: 'change-accepted',
+    command: {
+      proposal,
+      against: (await editionIn(under.store, under.shop)).knowledge.hash,
+    },
+  });
+
+  describe(`tables of a shop: ${name}`, () => {
+    it('are kept to the last field, in order, and shown to no other shop', async () => {
+      const under = await open();
+      const draft = proposalDraft(OFTEN);
+      await record(under, draft);
+      await record(under, await acceptance(under, draft.id));
+      const events = await under.store.tableEvents(under.shop);
+      expect(events.map(({ seq, type }) => [seq, type])).toEqual([
+        [1, 'change-proposed'],
+        [2, 'change-accepted'],
+      ]);
+      expect(events[0]).toEqual({
+        id: draft.id,
+        seq: 1,
+        type: 'change-proposed',
+        version: 1,
+        actor: { ...under.actor, role: 'lead' },
+        device: 'test screen',
+        observedAt: '2026-03-02T10:00:00.000Z',
+        receivedAt: '2026-03-02T10:00:01.000Z',
+        body: { change: OFTEN, reason: 'Counted over a year.' },
+      });
+      expect(await under.store.tableEvents(under.otherShop)).toEqual([]);
+      expect(await editionIn(under.store, under.otherShop)).toBe(SHIPPED);
+    });
+
+    it('move every open machine’s line on the Rack at once, and its ticket with its next entry', async () => {
+      const under = await open();
+      const ticket = randomUUID();
+      const write = (...drafts: readonly ReturnType<typeof draftOf>[]) =>
+        recordDrafts(under.store, { shop: under.shop, ticket, drafts, actor: under.actor }, NOW);
+      const complaint = { check: 'complaint', answers: { skip: 'yes' } };
+      await write(intakeDraft(), draftOf('findings-recorded', complaint));
+      const before = await under.store.rackEntry(under.shop, ticket);
+      expect(before?.likely?.cause).not.toBe('needle-low');
+
+      const draft = proposalDraft(OFTEN);
+      await record(under, draft);
+      expect(await under.store.rackEntry(under.shop, ticket)).toEqual(before);
+      await record(under, await acceptance(under, draft.id));
+      expect((await under.store.rackEntry(under.shop, ticket))?.likely?.cause).toBe('needle-low');
+
+      await write(
+        draftOf('findings-recorded', { check: 'winder', answers: { 'winder-on': 'no' } }),
+      );
+      const { hash } = (await editionIn(under.store, under.shop)).knowledge;
+      expect((await under.store.load(under.shop, ticket)).map((event) => event.type)).toEqual([
+        'intake-taken',
+        'findings-recorded',
+        'knowledge-adopted',
+        'findings-recorded',
+      ]);
+      expect((await under.store.load(under.shop, ticket)).at(-1)?.knowledge).toBe(hash);
+      expect(await under.store.edition(under.shop, hash)).toBeDefined();
+    });
+
+    it('answer a resent draft with the stored event, and refuse its id for anything else', async () => {
+      const under = await open();
+      const draft = proposalDraft(OFTEN);
+      const stored = await record(under, draft);
+      expect(await record(under, draft)).toEqual(stored);
+      const other = { ...proposalDraft({ ...OFTEN, perMille: 3 }), id: draft.id };
+      expect(await record(under, other)).toMatchObject({ refusal: { code: 'id-used-otherwise' } });
+      expect(await under.store.tableEvents(under.shop)).toHaveLength(1);
+    });
+
+    it('let several leads propose at once, without a gap and without a loss', async () => {
+      const under = await open();
+      const drafts = [61, 62, 63, 64, 65].map((perMille) => proposalDraft({ ...OFTEN, perMille }));
+      const results = await Promise.all(drafts.map((draft) => record(under, draft)));
+      expect(results.every(({ ok }) => ok)).toBe(true);
+      const events = await under.store.tableEvents(under.shop);
+      expect(events.map(({ seq }) => seq)).toEqual([1, 2, 3, 4, 5]);
+      expect(new Set(events.map(({ id }) => id))).toEqual(new Set(drafts.map(({ id }) => id)));
+    });
+
+    it('a line on the Rack of a later entry is not overwritten by an earlier one', async () => {
+      const under = await open();
+      const ticket = randomUUID();
+      const request = { shop: under.shop, ticket, actor: under.actor };
+      await recordDrafts(under.store, { ...request, drafts: [intakeDraft()] }, NOW);
+      const early = await under.store.rackEntry(under.shop, ticket);
+      const noted = draftOf('observation-noted', { words: 'fine' });
+      await recordDrafts(under.store, { ...request, drafts: [noted] }, NOW);
+      const late = await under.store.rackEntry(under.shop, ticket);
+      if (!early) throw new Error('nothing was taken in');
+      const { customerName: _, ...summary } = early;
+      await under.store.replaceSummary(under.shop, summary);
+      expect(await under.store.rackEntry(under.shop, ticket)).toEqual(late);
+      expect(late?.seq).toBe(2);
+    });
+  });
+}
