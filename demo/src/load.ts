@@ -5,6 +5,7 @@ import {
   type EventStore,
   hashPassword,
   PostgresEventStore,
+  recordTables,
   withShop,
 } from '@nodo/server';
 import { DemoBench } from './bench.ts';
@@ -35,10 +36,36 @@ export async function loadDemo(database: DatabaseSettings, today: Date): Promise
     if (!fresh) return 0;
     const store = new PostgresEventStore(db);
     for (const ticket of DEMO_TICKETS) await tell(store, ticket, today);
+    await propose(store, today);
     return DEMO_TICKETS.length;
   } finally {
     await db.close();
   }
+}
+
+/** A change of the tables that waits for the lead to look at what it would do. */
+async function propose(store: EventStore, today: Date): Promise<void> {
+  const { id: person, role } = DEMO_PEOPLE.halle;
+  const yesterday = new Date(today.getTime() - DAY_MS);
+  const recorded = await recordTables(
+    store,
+    {
+      shop: DEMO_SHOP.id,
+      actor: { person, role },
+      draft: {
+        id: idOf('proposal'),
+        type: 'change-proposed',
+        command: {
+          change: { kind: 'how-often', cause: 'needle-low', perMille: 60 },
+          reason: 'Six of our last hundred had it, each after the owner changed the needle.',
+        },
+        observedAt: yesterday.toISOString(),
+        device: `bench of ${DEMO_PEOPLE.halle.name}`,
+      },
+    },
+    () => yesterday,
+  );
+  if (!recorded.ok) throw new Error(`Demo proposal: ${JSON.stringify(recorded.refusal)}`);
 }
 
 /** The id of a demo ticket, by its shelf tag. */

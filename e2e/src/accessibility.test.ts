@@ -68,6 +68,20 @@ describe.each(['day', 'night'] as const)('the audit of each view, %s bench', (th
     },
   );
 
+  it('Knowledge: changes of the shop, one proposed with its effect, the form for another', async () => {
+    const halle = await screen('halle', theme);
+    await halle.go('/knowledge/changes');
+    await halle.sees('Six of our last hundred');
+    expect(await halle.audit()).toEqual([]);
+    await halle.clickWithin('article', 'Needle not up to its stop');
+    await halle.sees('On open tickets', 60_000);
+    expect(await halle.audit()).toEqual([]);
+    await halle.go('/knowledge/cause/needle-low');
+    await halle.click('Propose a change');
+    await halle.sees('What should stand there otherwise?');
+    expect(await halle.audit()).toEqual([]);
+  });
+
   it('Bench: the seam as a list, one stitch opened, the plans', async () => {
     const odren = await screen('odren', theme);
     await odren.go(`/bench/${demoTicketId(14)}`);

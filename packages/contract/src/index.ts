@@ -7,6 +7,7 @@ export {
 export { ENDPOINTS, type EndpointName } from './routes/index.ts';
 export { type LiveFrame, liveFrame } from './routes/live.ts';
 export type { Person, Session } from './routes/session.ts';
+export type { Candidate } from './routes/tables.ts';
 export type { Customer, RackEntry, TicketFile, TicketSummary } from './routes/tickets.ts';
 export {
   decideTables,
@@ -22,7 +23,7 @@ export {
   type Proposal,
   type TablesDesk,
 } from './tables/desk.ts';
-export { standingUnder, type TicketStanding } from './tables/effect.ts';
+export { moveOfTicket, standingUnder, type TicketStanding } from './tables/effect.ts';
 export type { TableDraft, TableEvent } from './tables/events.ts';
 export { applyTicketEvent, ticketOf } from './tickets/apply.ts';
 export { type Assessment, assess } from './tickets/assess.ts';

@@ -7,12 +7,14 @@ import {
   decideTables,
   deskAfter,
   deskOf,
+  moveOfTicket,
   presentEdition,
   type Refusal,
   standingUnder,
   type TableDraft,
   type TableEvent,
   type TablesDesk,
+  type TicketStanding,
 } from '../src/index.ts';
 import { tableDraft, tableEvent } from '../src/tables/events.ts';
 import { actor, Story, testId } from './story.ts';
@@ -176,5 +178,20 @@ describe('a ticket under changed tables', () => {
     expect(after?.likeliest?.cause).toBe('needle-low');
     expect([undefined, check]).not.toContain(after?.check);
     expect(after?.risk).toBeGreaterThan(before?.risk ?? 1);
+  });
+
+  it('is worth telling for another cause, chance, comeback or look, and for nothing less', () => {
+    const standing: TicketStanding = {
+      likeliest: { cause: 'needle-low', chance: 0.4 },
+      risk: 0.5,
+      check: 'needle-seat',
+    };
+    const moved = (change: Partial<TicketStanding>) =>
+      moveOfTicket(standing, { ...standing, ...change });
+    expect(moved({ risk: 0.505 })).toBeUndefined();
+    expect(moved({ check: 'needle-facing' })).toBe(0);
+    expect(moved({ risk: 0.8 })).toBeCloseTo(0.3, 12);
+    expect(moved({ likeliest: { cause: 'needle-low', chance: 0.2 } })).toBeCloseTo(0.2, 12);
+    expect(moved({ likeliest: { cause: 'needle-bent', chance: 0.4 } })).toBe(1);
   });
 });

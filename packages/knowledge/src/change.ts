@@ -1,3 +1,4 @@
+import type { Knowledge } from './compile.ts';
 import type { OwnCause } from './ownCause.ts';
 import { ownTables } from './ownCause.ts';
 import type {
@@ -72,6 +73,60 @@ export function withChanges(
   return changes.reduce((before, change) => withChange(before, change) ?? before, source);
 }
 
+/** What a change would have stand in its place: a number, a word, or words. */
+export type ChangedValue = number | string;
+
+export function valueOfChange(change: TableChange): ChangedValue {
+  switch (change.kind) {
+    case 'how-often':
+    case 'new-cause':
+      return change.perMille;
+    case 'fix-minutes':
+    case 'check-minutes':
+      return change.minutes;
+    case 'remedy':
+    case 'how':
+      return change.text;
+    case 'shows':
+      return change.strength;
+    case 'by-itself':
+      return change.chance;
+  }
+}
+
+/** What stands in the place of a change; undefined for what the tables do not have. */
+export function valueInTables(
+  { causes, checks, findings }: Pick<Knowledge, 'causes' | 'checks' | 'findings'>,
+  change: TableChange,
+): ChangedValue | undefined {
+  switch (change.kind) {
+    case 'how-often':
+      return causes.get(change.cause)?.perMille;
+    case 'new-cause':
+      return causes.get(change.own.id)?.perMille;
+    case 'fix-minutes':
+      return causes.get(change.cause)?.fixMinutes;
+    case 'remedy':
+      return causes.get(change.cause)?.remedy;
+    case 'shows': {
+      const shows = causes.get(change.cause)?.shows;
+      return shows && strengthIn(shows, change.finding);
+    }
+    case 'by-itself':
+      return findings.get(change.finding)?.leak;
+    case 'check-minutes':
+      return checks.get(change.check)?.minutes;
+    case 'how':
+      return checks.get(change.check)?.how;
+  }
+}
+
+/** How surely a cause shows a finding. */
+export function strengthIn(shows: CauseSource['shows'], finding: string): StrengthWord | 'never' {
+  const words = Object.keys(STRENGTHS) as StrengthWord[];
+  return words.find((word) => shows[word]?.includes(finding)) ?? 'never';
+}
+
 /** The place in the tables that a change is about: what is read there, and what moves there. */
 export function placeOfChange(change: TableChange): string {
   switch (change.kind) {
@@ -84,7 +139,9 @@ export function placeOfChange(change: TableChange): string {
       return `${change.kind} ${change.check}`;
     case 'new-cause':
       return `new-cause ${change.own.id}`;
-    default:
+    case 'how-often':
+    case 'fix-minutes':
+    case 'remedy':
       return `${change.kind} ${change.cause}`;
   }
 }
@@ -131,17 +188,19 @@ function withIn<Table extends 'causes' | 'checks'>(
   id: string,
   changed: Changed<Mechanism[Table][number]>,
 ): KnowledgeSource | undefined {
-  let met = false;
+  const isKnown = source.mechanisms.some((mechanism) =>
+    mechanism[table].some((item) => item.id === id),
+  );
+  if (!isKnown) return undefined;
   const mechanisms = source.mechanisms.map((mechanism) => {
     const items: readonly Mechanism[Table][number][] = mechanism[table];
     if (!items.some((item) => item.id === id)) return mechanism;
-    met = true;
     return {
       ...mechanism,
       [table]: items.map((item) => (item.id === id ? { ...item, ...changed(item) } : item)),
     };
   });
-  return met ? { ...source, mechanisms } : undefined;
+  return { ...source, mechanisms };
 }
 
 function relinked(

@@ -11,7 +11,17 @@ export { type CallProposal, planCall } from './call.ts';
 export { answersOfCase, type WorkedCase } from './cases/case.ts';
 export { WORKED_CASES } from './cases/index.ts';
 export { type CasesVerdict, type CaseVerdict, judgeCases } from './cases/judge.ts';
-export { placeOfChange, type TableChange, withChange, withChanges } from './change.ts';
+export { type CaseMove, caseMoves } from './cases/moves.ts';
+export {
+  type ChangedValue,
+  placeOfChange,
+  strengthIn,
+  type TableChange,
+  valueInTables,
+  valueOfChange,
+  withChange,
+  withChanges,
+} from './change.ts';
 export {
   type Compiled,
   compileKnowledge,

@@ -1,6 +1,7 @@
 import { posterior } from '@nodo/core';
 import { describe, expect, it } from 'vitest';
 import {
+  caseMoves,
   compileKnowledge,
   EDITION,
   editionWith,
@@ -149,5 +150,25 @@ describe('the worked cases under a changed edition', () => {
       expect(chance).toBeLessThanOrEqual(chanceOf(before.verdicts)[at]?.chance ?? 0);
     });
     expect(chanceOf(after.verdicts)).not.toEqual(chanceOf(before.verdicts));
+  });
+
+  const before = judgeCases(SHIPPED, WORKED_CASES).verdicts;
+
+  it('do not move when nothing changes', () => {
+    expect(caseMoves(before, before)).toEqual([]);
+  });
+
+  it('are told with those first that are no longer told rightly, and the other way round', () => {
+    const rare = editionWith(
+      [...SHIPPED.knowledge.causes.keys()]
+        .slice(0, 12)
+        .map((cause): TableChange => ({ kind: 'how-often', cause, perMille: 0.01 })),
+    );
+    const after = judgeCases(rare, WORKED_CASES).verdicts;
+    const moves = caseMoves(before, after);
+    const lost = moves.filter(({ turn }) => turn === 'worse').length;
+    expect(lost).toBeGreaterThan(0);
+    expect(moves.slice(0, lost).every(({ turn }) => turn === 'worse')).toBe(true);
+    expect(caseMoves(after, before).filter(({ turn }) => turn === 'better')).toHaveLength(lost);
   });
 });

@@ -43,6 +43,7 @@ const CALLS: Readonly<Record<EndpointName, () => { path: string; body?: unknown 
     body: draftOf('findings-recorded', { check: 'winder', answers: { 'winder-on': 'no' } }),
   }),
   readTables: () => ({ path: ADDRESSES.readTables.path }),
+  listCandidates: () => ({ path: ADDRESSES.listCandidates.path }),
   recordTableEvent: () => ({
     path: ADDRESSES.recordTableEvent.path,
     body: proposalDraft({ kind: 'how-often', cause: 'needle-low', perMille: 61 }),
@@ -60,6 +61,7 @@ const TABLE: Readonly<Record<EndpointName, Readonly<Record<Role | 'nobody', numb
   readTicket: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
   recordEvent: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
   readTables: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
+  listCandidates: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
   recordTableEvent: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
   live: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
   signOut: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },

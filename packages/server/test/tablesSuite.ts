@@ -102,6 +102,26 @@ export function tablesSuite(name: string, open: () => Promise<StoreUnderTest>): 
       expect(new Set(events.map(({ id }) => id))).toEqual(new Set(drafts.map(({ id }) => id)));
     });
 
+    it('list the causes that no table has, the latest first, without those taken back', async () => {
+      const under = await open();
+      const found = (name: string) =>
+        draftOf('own-cause-found', { name, remedy: 'Take it off', explains: [] });
+      const [kept, gone, late] = [found('Label on spool'), found('Slip'), found('Bent spool pin')];
+      const ticket = randomUUID();
+      const write = (at: string, ...drafts: readonly ReturnType<typeof draftOf>[]) =>
+        recordDrafts(
+          under.store,
+          { shop: under.shop, ticket, drafts, actor: under.actor },
+          () => new Date(at),
+        );
+      await write('2026-03-02T10:00:00Z', intakeDraft(), kept, gone);
+      await write('2026-03-02T11:00:00Z', late, draftOf('entry-corrected', { corrects: gone.id }));
+      const listed = await under.store.candidates(under.shop);
+      expect(listed.map(({ own }) => own.name)).toEqual(['Bent spool pin', 'Label on spool']);
+      expect(listed[0]).toMatchObject({ ticket, own: { remedy: 'Take it off', explains: [] } });
+      expect(await under.store.candidates(under.otherShop)).toEqual([]);
+    });
+
     it('a line on the Rack of a later entry is not overwritten by an earlier one', async () => {
       const under = await open();
       const ticket = randomUUID();

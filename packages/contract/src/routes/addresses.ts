@@ -12,6 +12,7 @@ export const ADDRESSES = {
   readTicket: { method: 'GET', path: '/api/tickets/:ticket' },
   recordEvent: { method: 'POST', path: '/api/tickets/:ticket/events' },
   readTables: { method: 'GET', path: '/api/tables' },
+  listCandidates: { method: 'GET', path: '/api/tables/candidates' },
   recordTableEvent: { method: 'POST', path: '/api/tables/events' },
   live: { method: 'GET', path: '/api/live' },
 } as const;

@@ -1,6 +1,6 @@
 import { live } from './live.ts';
 import { listPeople, signIn, signOut, whoAmI } from './session.ts';
-import { readTables, recordTableEvent } from './tables.ts';
+import { listCandidates, readTables, recordTableEvent } from './tables.ts';
 import { listTickets, readTicket, recordEvent, takeIn } from './tickets.ts';
 
 /** Every route there is. */
@@ -14,6 +14,7 @@ export const ENDPOINTS = {
   readTicket,
   recordEvent,
   readTables,
+  listCandidates,
   recordTableEvent,
   live,
 } as const;

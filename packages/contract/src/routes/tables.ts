@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { tableDraft, tableEvent } from '../tables/events.ts';
+import { ownCause, tableDraft, tableEvent } from '../tables/events.ts';
+import { uuid } from '../text.ts';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint, EVERY_ROLE } from './endpoint.ts';
 
@@ -10,6 +11,18 @@ export const readTables = defineEndpoint({
   params: z.object({}),
   body: z.undefined(),
   answer: z.array(tableEvent),
+});
+
+const candidate = z.object({ ticket: uuid, own: ownCause });
+export type Candidate = z.infer<typeof candidate>;
+
+/** Causes that somebody named on a ticket because no table has them, the latest first. */
+export const listCandidates = defineEndpoint({
+  ...ADDRESSES.listCandidates,
+  roles: ['lead'],
+  params: z.object({}),
+  body: z.undefined(),
+  answer: z.array(candidate),
 });
 
 /** Proposes, accepts or withdraws a change. Sending the same draft again answers with the stored event. */

@@ -28,7 +28,7 @@ export interface TablesDesk {
   readonly inForce: readonly string[];
 }
 
-export const EMPTY_DESK: TablesDesk = { seq: 0, proposals: [], inForce: [] };
+const EMPTY_DESK: TablesDesk = { seq: 0, proposals: [], inForce: [] };
 
 /**
  * The desk told from its events, which must be all of them in order.

@@ -32,3 +32,20 @@ export function standingUnder(
     check: planTicket(ticket, model, assessment, draws).checks[0]?.check,
   };
 }
+
+/** What moves less is told as it was. */
+const LEAST_MOVE = 0.01;
+
+/**
+ * How much a ticket stands otherwise: 1 for another likeliest cause, else the larger of what
+ * its chance and the comeback risk move; undefined where nothing of it is worth telling.
+ */
+export function moveOfTicket(before: TicketStanding, after: TicketStanding): number | undefined {
+  if (before.likeliest?.cause !== after.likeliest?.cause) return 1;
+  const chances = [before, after].map(({ likeliest }) => likeliest?.chance ?? 0);
+  const moved = Math.max(
+    Math.abs((chances[1] ?? 0) - (chances[0] ?? 0)),
+    Math.abs(after.risk - before.risk),
+  );
+  return moved >= LEAST_MOVE || before.check !== after.check ? moved : undefined;
+}

@@ -1,4 +1,4 @@
-import { STRENGTHS, type StrengthWord, type TableChange } from '@nodo/knowledge';
+import { type OwnCause, STRENGTHS, type StrengthWord, type TableChange } from '@nodo/knowledge';
 import { z } from 'zod';
 import { role } from '../roles.ts';
 import { humanText, instant, tableId, uuid } from '../text.ts';
@@ -8,8 +8,15 @@ const WORDS = humanText(600);
 const editionHash = z.string().regex(/^[0-9a-f]{64}$/);
 const strength = z.enum([...(Object.keys(STRENGTHS) as [StrengthWord]), 'never']);
 
+export const ownCause: z.ZodType<OwnCause> = z.object({
+  id: tableId,
+  name: humanText(80),
+  remedy: humanText(80),
+  explains: z.array(tableId).max(30),
+});
+
 /** The ranges are the tables' own and stand with them; here only the form. */
-export const tableChange: z.ZodType<TableChange> = z.discriminatedUnion('kind', [
+const tableChange: z.ZodType<TableChange> = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('how-often'), cause: tableId, perMille: z.number() }),
   z.object({ kind: z.literal('fix-minutes'), cause: tableId, minutes: z.number() }),
   z.object({ kind: z.literal('remedy'), cause: tableId, text: WORDS }),
@@ -19,12 +26,7 @@ export const tableChange: z.ZodType<TableChange> = z.discriminatedUnion('kind', 
   z.object({ kind: z.literal('how'), check: tableId, text: WORDS }),
   z.object({
     kind: z.literal('new-cause'),
-    own: z.object({
-      id: tableId,
-      name: humanText(80),
-      remedy: humanText(80),
-      explains: z.array(tableId).max(30),
-    }),
+    own: ownCause,
     perMille: z.number(),
   }),
 ]);

@@ -16,6 +16,11 @@ export function tablesRoutes(
     answer: [...(await store.tableEvents(session.shop.id))],
   }));
 
+  route(app, people, ENDPOINTS.listCandidates, async ({ session }) => ({
+    ok: true,
+    answer: [...(await store.candidates(session.shop.id))],
+  }));
+
   route(app, people, ENDPOINTS.recordTableEvent, async ({ body, session: { shop, person } }) => {
     const actor = { person: person.id, role: person.role };
     const recorded = await recordTables(store, { shop: shop.id, draft: body, actor }, now);

@@ -1,5 +1,13 @@
-import type { Customer, RackEntry, TableEvent, TicketEvent, TicketSummary } from '@nodo/contract';
+import type {
+  Candidate,
+  Customer,
+  RackEntry,
+  TableEvent,
+  TicketEvent,
+  TicketSummary,
+} from '@nodo/contract';
 import type { KnowledgeSource } from '@nodo/knowledge';
+import { candidatesIn } from './candidates.ts';
 import { type Appended, type Batch, byPlace, type EventStore } from './port.ts';
 
 interface ShopMemory {
@@ -92,6 +100,10 @@ export class MemoryEventStore implements EventStore {
     if (event.seq !== tableEvents.length + 1) return 'seq-taken';
     tableEvents.push(event);
     return 'appended';
+  }
+
+  async candidates(shop: string): Promise<readonly Candidate[]> {
+    return candidatesIn([...this.of(shop).events.values()].flat());
   }
 
   async announceTables(): Promise<void> {

@@ -1,4 +1,11 @@
-import type { Customer, RackEntry, TableEvent, TicketEvent, TicketSummary } from '@nodo/contract';
+import type {
+  Candidate,
+  Customer,
+  RackEntry,
+  TableEvent,
+  TicketEvent,
+  TicketSummary,
+} from '@nodo/contract';
 import type { KnowledgeSource } from '@nodo/knowledge';
 
 /** One edition of the tables in full, kept with the events that were judged with it. */
@@ -56,6 +63,8 @@ export interface EventStore extends TablesStore {
 export interface TablesStore {
   tableEvents(shop: string): Promise<readonly TableEvent[]>;
   appendTableEvent(shop: string, event: TableEvent): Promise<Exclude<Appended, 'tag-taken'>>;
+  /** Causes named on tickets because no table has them, the latest first; not those taken back. */
+  candidates(shop: string): Promise<readonly Candidate[]>;
   /** Tells every screen of the shop that its tables or all of its Rack may have changed. */
   announceTables(shop: string): Promise<void>;
 }

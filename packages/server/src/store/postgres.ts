@@ -1,4 +1,11 @@
-import type { Customer, RackEntry, TableEvent, TicketEvent, TicketSummary } from '@nodo/contract';
+import type {
+  Candidate,
+  Customer,
+  RackEntry,
+  TableEvent,
+  TicketEvent,
+  TicketSummary,
+} from '@nodo/contract';
 import type { KnowledgeSource } from '@nodo/knowledge';
 import {
   cast,
@@ -10,6 +17,7 @@ import {
   UniqueConstraintError,
   where,
 } from 'sequelize';
+import { candidatesIn, TELLS_OF_CANDIDATES } from './candidates.ts';
 import { withShop } from './connect.ts';
 import {
   defineModels,
@@ -148,6 +156,16 @@ export class PostgresEventStore implements EventStore {
         return 'appended' as const;
       }),
     );
+  }
+
+  candidates(shop: string): Promise<readonly Candidate[]> {
+    return withShop(this.db, shop, async (transaction) => {
+      const rows = await this.models.events.findAll({
+        where: { shopId: shop, type: { [Op.in]: [...TELLS_OF_CANDIDATES] } },
+        transaction,
+      });
+      return candidatesIn(rows.map(toEvent));
+    });
   }
 
   announceTables(shop: string): Promise<void> {

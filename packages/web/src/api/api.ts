@@ -1,4 +1,14 @@
-import type { Customer, Draft, Person, RackEntry, Session, TicketFile } from '@nodo/contract';
+import type {
+  Candidate,
+  Customer,
+  Draft,
+  Person,
+  RackEntry,
+  Session,
+  TableDraft,
+  TableEvent,
+  TicketFile,
+} from '@nodo/contract';
 import { ADDRESSES } from '@nodo/contract/addresses';
 import { createApi } from '@reduxjs/toolkit/query/react';
 import { type CallFault, call } from './call.ts';
@@ -48,11 +58,8 @@ export const api = createApi({
           void dispatch(api.endpoints.ticket.initiate(id, READ_AGAIN));
         };
         const stop = liveStream.listen((frame) => {
-          if (frame.kind === 'resync') {
-            readAgain();
-            return;
-          }
-          if (frame.ticket !== id) return;
+          if (frame.kind === 'resync') readAgain();
+          if (frame.kind !== 'events' || frame.ticket !== id) return;
           const seen = { gap: false };
           updateCachedData((file) => {
             seen.gap = !appendInOrder(file, frame.events);
@@ -61,6 +68,32 @@ export const api = createApi({
         });
         await cacheEntryRemoved;
         stop();
+      },
+    }),
+    tables: build.query<readonly TableEvent[], void>({
+      query: () => ({ address: ADDRESSES.readTables }),
+      onCacheEntryAdded: async (_none, { dispatch, cacheEntryRemoved }) => {
+        const stop = liveStream.listen(({ kind }) => {
+          if (kind === 'events') return;
+          void dispatch(api.endpoints.tables.initiate(undefined, READ_AGAIN));
+        });
+        await cacheEntryRemoved;
+        stop();
+      },
+    }),
+    candidates: build.query<readonly Candidate[], void>({
+      query: () => ({ address: ADDRESSES.listCandidates }),
+      keepUnusedDataFor: 0,
+    }),
+    changeTables: build.mutation<TableEvent, TableDraft>({
+      query: (body) => ({ address: ADDRESSES.recordTableEvent, body }),
+      onQueryStarted: async (_draft, { dispatch, queryFulfilled }) => {
+        const stored = await queryFulfilled.then(
+          () => true,
+          () => false,
+        );
+        // Shown here at once; the stream tells the other screens.
+        if (stored) void dispatch(api.endpoints.tables.initiate(undefined, READ_AGAIN));
       },
     }),
     takeIn: build.mutation<
@@ -94,4 +127,7 @@ export const {
   useRackQuery,
   useTicketQuery,
   useTakeInMutation,
+  useTablesQuery,
+  useCandidatesQuery,
+  useChangeTablesMutation,
 } = api;

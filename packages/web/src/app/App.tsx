@@ -64,6 +64,12 @@ export function App() {
         duration={6000}
         style={{ fontFamily: 'inherit' }}
         toastOptions={{
+          actionButtonStyle: {
+            minHeight: '2.75rem',
+            paddingInline: '1rem',
+            background: 'var(--ink)',
+            color: 'var(--ground)',
+          },
           style: { background: 'var(--paper)', color: 'var(--ink)', borderColor: 'var(--ink)' },
         }}
       />

@@ -16,6 +16,7 @@ export const m: Messages = choose();
 const locale = navigator.language;
 const minutesFormat = new Intl.NumberFormat(locale, { maximumFractionDigits: 1 });
 const percentFormat = new Intl.NumberFormat(locale, { style: 'percent', maximumFractionDigits: 0 });
+const fineFormat = new Intl.NumberFormat(locale, { style: 'percent', maximumSignificantDigits: 2 });
 const clockFormat = new Intl.DateTimeFormat(locale, { hour: '2-digit', minute: '2-digit' });
 const dayFormat = new Intl.DateTimeFormat(locale, {
   weekday: 'short',
@@ -30,6 +31,8 @@ export const write = {
     if (chance < 1 && chance > 0.995) return `>\u00a0${percentFormat.format(0.99)}`;
     return percentFormat.format(chance);
   },
+  /** A chance that is small: two figures that count. */
+  fine: (chance: number): string => fineFormat.format(chance),
   clock: (instant: string): string => clockFormat.format(new Date(instant)),
   /** The clock for today, day and clock for any other. */
   moment: (instant: string): string => {

@@ -65,6 +65,18 @@ export function TextField({
   return <Field {...frame} box={(ties) => <input {...ties} {...rest} />} />;
 }
 
+/** One of a few. */
+export function Select({
+  label,
+  hint,
+  error,
+  className,
+  ...rest
+}: Labelled & ComponentProps<'select'>) {
+  const frame = { label, hint, error, className };
+  return <Field {...frame} box={(ties) => <select {...ties} {...rest} />} />;
+}
+
 /** Several lines of text. */
 export function TextArea({
   label,

@@ -16,7 +16,13 @@ import {
   unexplainedReadings,
   weighFindings,
 } from '@nodo/core';
-import type { CallProposal, FamilyModel, Planned } from '@nodo/knowledge';
+import {
+  type CallProposal,
+  editionWith,
+  type FamilyModel,
+  type Planned,
+  type TableChange,
+} from '@nodo/knowledge';
 import { expose } from 'comlink';
 
 export interface Plan extends Planned {
@@ -45,8 +51,8 @@ const QUICK_DRAWS = 150;
 
 const planner = {
   /** What to do next, as far as it can be told at once. */
-  quick(id: string, events: readonly TicketEvent[]): Plan {
-    const { ticket, model, assessment } = readOf(id, events);
+  quick(id: string, events: readonly TicketEvent[], changes: readonly TableChange[]): Plan {
+    const { ticket, model, assessment } = readOf(id, events, changes);
     return {
       ...proposalsOf(ticket, model, assessment, QUICK_DRAWS),
       unexplained: [],
@@ -56,8 +62,8 @@ const planner = {
   },
 
   /** The heavy part of the reckoning, away from the screen's own thread. */
-  plan(id: string, events: readonly TicketEvent[]): Plan {
-    const { ticket, model, assessment } = readOf(id, events);
+  plan(id: string, events: readonly TicketEvent[], changes: readonly TableChange[]): Plan {
+    const { ticket, model, assessment } = readOf(id, events, changes);
     return {
       ...proposalsOf(ticket, model, assessment),
       unexplained: unexplainedReadings(model.network, assessment.evidence),
@@ -71,9 +77,10 @@ const planner = {
   },
 };
 
-function readOf(id: string, events: readonly TicketEvent[]) {
+/** @param changes what the shop changed in the shipped tables. */
+function readOf(id: string, events: readonly TicketEvent[], changes: readonly TableChange[]) {
   const ticket = ticketOf(id, events);
-  const model = tablesOf(ticket);
+  const model = tablesOf(ticket, editionWith(changes));
   if (!model) throw new Error(`no tables for the family of ticket ${id}`);
   return { ticket, model, assessment: assess(ticket, model) };
 }

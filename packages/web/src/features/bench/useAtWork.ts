@@ -6,16 +6,16 @@ import { useRecord } from './useRecord.ts';
 import type { ShownTicket } from './useShownTicket.ts';
 
 /** A ticket with all that is reckoned of it, and the pen to write on it. */
-export function useAtWork({ ticket, events }: ShownTicket, session: Session) {
-  const model = useMemo(() => tablesOf(ticket), [ticket]);
+export function useAtWork({ ticket, events, edition, changes }: ShownTicket, session: Session) {
+  const model = useMemo(() => tablesOf(ticket, edition), [ticket, edition]);
   const assessment = useMemo(() => model && assess(ticket, model), [ticket, model]);
-  const planned = usePlan(ticket.id, events);
+  const planned = usePlan(ticket.id, events, changes);
   return {
     model,
     assessment,
     plan: planned === 'failed' ? undefined : planned,
     planFailed: planned === 'failed',
     people: usePeopleById(),
-    record: useRecord(ticket, session),
+    record: useRecord(ticket, session, edition),
   };
 }

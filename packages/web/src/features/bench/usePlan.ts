@@ -1,4 +1,5 @@
 import type { TicketEvent } from '@nodo/contract';
+import type { TableChange } from '@nodo/knowledge';
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { Plan, Planner } from '../../workers/planner.worker.ts';
@@ -28,13 +29,15 @@ interface Known {
 export function usePlan(
   ticket: string,
   events: readonly TicketEvent[],
+  changes: readonly TableChange[],
 ): Plan | 'failed' | undefined {
   const [known, setKnown] = useState<Known>();
-  const key = `${ticket} ${events.map(({ id }) => id.slice(0, 8)).join('')}`;
+  const told = events.map(({ id }) => id.slice(0, 8)).join('');
+  const key = `${ticket} ${told} ${JSON.stringify(changes)}`;
 
-  const latest = useRef(events);
+  const latest = useRef({ events, changes });
   useEffect(() => {
-    latest.current = events;
+    latest.current = { events, changes };
   });
   useEffect(() => {
     let overtaken = false;
@@ -44,14 +47,15 @@ export function usePlan(
       if (!overtaken) setKnown((before) => ({ key, plan: settled(plan, before, key, shownAt) }));
     };
     const planner = thePlanner();
-    planner.quick(ticket, latest.current).then(
+    const { events, changes } = latest.current;
+    planner.quick(ticket, events, changes).then(
       (plan) => {
         show(plan);
         shownAt = performance.now();
       },
       (fault: unknown) => console.error('The planner failed', fault),
     );
-    planner.plan(ticket, latest.current).then(show, (fault: unknown) => {
+    planner.plan(ticket, events, changes).then(show, (fault: unknown) => {
       console.error('The planner failed', fault);
       show('failed');
     });

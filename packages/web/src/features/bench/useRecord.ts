@@ -6,6 +6,7 @@ import {
   type Session,
   type Ticket,
 } from '@nodo/contract';
+import type { Edition } from '@nodo/knowledge';
 import { useCallback } from 'react';
 import { toast } from 'sonner';
 import { useAppDispatch } from '../../app/store.ts';
@@ -20,11 +21,10 @@ export type RecordEntry = <Type extends EventType>(type: Type, command: CommandO
  * Makes an entry: judged here by the server's own rules, shown at once, sent as soon as the
  * server can be reached. False, with the reason told, when the rules refuse it.
  */
-export function useRecord(ticket: Ticket | undefined, session: Session): RecordEntry {
+export function useRecord(ticket: Ticket, session: Session, edition: Edition): RecordEntry {
   const dispatch = useAppDispatch();
   return useCallback(
     (type, command) => {
-      if (!ticket) return false;
       const draft = {
         id: crypto.randomUUID(),
         type,
@@ -33,7 +33,7 @@ export function useRecord(ticket: Ticket | undefined, session: Session): RecordE
         observedAt: new Date().toISOString(),
         device: deviceId(),
       } as unknown as Draft;
-      const verdict = decide(ticket, draft, actorOf(session));
+      const verdict = decide(ticket, draft, actorOf(session), edition);
       if (!verdict.ok) {
         toast.error(m.refusals[verdict.refusal.code](verdict.refusal));
         return false;
@@ -41,6 +41,6 @@ export function useRecord(ticket: Ticket | undefined, session: Session): RecordE
       dispatch(outbox.actions.added({ ticket: ticket.id, draft, person: session.person.id }));
       return true;
     },
-    [ticket, session, dispatch],
+    [ticket, session, edition, dispatch],
   );
 }

@@ -9,10 +9,12 @@ import {
   type TicketEvent,
   ticketOf,
 } from '@nodo/contract';
+import type { Edition, TableChange } from '@nodo/knowledge';
 import { useMemo } from 'react';
 import { useTicketQuery } from '../../api/api.ts';
 import type { CallFault } from '../../api/call.ts';
 import { useAppSelector } from '../../app/store.ts';
+import { useTables } from '../tables/useTables.ts';
 
 export interface ShownTicket {
   readonly ticket: Ticket;
@@ -20,6 +22,10 @@ export interface ShownTicket {
   readonly events: readonly TicketEvent[];
   readonly waiting: ReadonlySet<string>;
   readonly customer: Customer | null;
+  /** The tables that it is judged with. */
+  readonly edition: Edition;
+  /** What the shop changed in the shipped tables to get there. */
+  readonly changes: readonly TableChange[];
 }
 
 /** What the server confirmed, with what was entered on this screen laid over it. */
@@ -28,16 +34,19 @@ export function useShownTicket(
   session: Session,
 ): { readonly shown?: ShownTicket; readonly fault?: CallFault; readonly refetch: () => void } {
   const { data: file, error, refetch } = useTicketQuery(id);
+  const tables = useTables();
   const entries = useAppSelector(({ outbox }) => outbox.entries);
   const { id: person, role } = session.person;
 
   const shown = useMemo(() => {
-    if (!file) return undefined;
+    if (!file || !tables) return undefined;
+    const { edition, changes } = tables;
     const drafts = entries
       .filter(({ ticket, refusal, person: by }) => ticket === id && !refusal && by === person)
       .map(({ draft }) => draft);
-    return { ...lay(id, file.events, drafts, { person, role }), customer: file.customer };
-  }, [id, file, entries, person, role]);
+    const laid = lay(id, file.events, drafts, { person, role }, edition);
+    return { ...laid, customer: file.customer, edition, changes };
+  }, [id, file, tables, entries, person, role]);
 
   return {
     ...(shown ? { shown } : {}),
@@ -56,13 +65,14 @@ function lay(
   confirmed: readonly TicketEvent[],
   drafts: readonly Draft[],
   actor: Actor,
-): Omit<ShownTicket, 'customer'> {
+  edition: Edition,
+): Pick<ShownTicket, 'ticket' | 'events' | 'waiting'> {
   let ticket = ticketOf(id, confirmed);
   const events = [...confirmed];
   const waiting = new Set<string>();
   for (const draft of drafts) {
     if (confirmed.some((event) => event.id === draft.id)) continue;
-    const verdict = decide(ticket, draft, actor);
+    const verdict = decide(ticket, draft, actor, edition);
     if (!verdict.ok) continue;
     const event = { ...verdict.event, receivedAt: draft.observedAt } as TicketEvent;
     ticket = applyTicketEvent(ticket, event);

@@ -1,5 +1,5 @@
 import { mayTakeIn, type Session } from '@nodo/contract';
-import { modelOf } from '@nodo/knowledge';
+import { SHIPPED } from '@nodo/knowledge';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
@@ -10,6 +10,7 @@ import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextArea, TextField } from '../../ui/Field.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
+import { useTables } from '../tables/useTables.ts';
 import { ComplaintTicks, ContextAnswers } from './Asked.tsx';
 import { blankDraft, type CounterDraft, keepDraft, readDraft, withFamily } from './draft.ts';
 import { FamilyChoice } from './FamilyChoice.tsx';
@@ -37,7 +38,8 @@ function IntakeSheet() {
   const { data: rack = [] } = useRackQuery();
   const [takeIn, { isLoading, error }] = useTakeInMutation();
   const navigate = useNavigate();
-  const model = modelOf(draft.family);
+  const { edition } = useTables() ?? { edition: SHIPPED };
+  const model = edition.modelOf(draft.family);
   useEffect(() => keepDraft('counter', draft), [draft]);
 
   const freeTag = String(firstFreeTag(rack));

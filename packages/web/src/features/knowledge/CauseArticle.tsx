@@ -1,6 +1,14 @@
-import { type CauseSource, type FamilyModel, STRENGTHS, type StrengthWord } from '@nodo/knowledge';
+import {
+  type CauseSource,
+  type FamilyModel,
+  STRENGTHS,
+  type StrengthWord,
+  type TableChange,
+} from '@nodo/knowledge';
 import { m, write } from '../../messages/index.ts';
 import { StandingMark } from '../bench/StandingMark.tsx';
+import { ChangedHere } from '../tables/ChangedHere.tsx';
+import { useStandings } from '../tables/useStandings.ts';
 import type { OnTicket } from './onTicket.ts';
 import { TableLink } from './TableLink.tsx';
 
@@ -16,6 +24,11 @@ export function CauseArticle({
 }) {
   const words = m.knowledge;
   const actions = [...model.actions.values()].filter(({ treats }) => treats.includes(cause.id));
+  const isAbout = (change: TableChange) =>
+    change.kind === 'new-cause'
+      ? change.own.id === cause.id
+      : 'cause' in change && change.cause === cause.id;
+  const standing = useStandings(isAbout);
   const belief = onTicket?.assessment.beliefs.find((one) => one.cause === cause.id);
   return (
     <div className="max-w-3xl">
@@ -23,10 +36,12 @@ export function CauseArticle({
       <p className="mt-1 flex flex-wrap items-center gap-x-4 text-quiet">
         <span>{words.sides[cause.side]}</span>
         <span>
-          {words.howOften(cause.perMille)} <StandingMark standing="tuned" />
+          {words.howOften(cause.perMille)}{' '}
+          <StandingMark standing={standing('how-often', 'tuned')} />
         </span>
         <span>
-          {words.fix(write.minutes(cause.fixMinutes))} <StandingMark standing="common-practice" />
+          {words.fix(write.minutes(cause.fixMinutes))}{' '}
+          <StandingMark standing={standing('fix-minutes', 'common-practice')} />
         </span>
         {cause.byPhone && <span>{words.byPhone}</span>}
       </p>
@@ -36,6 +51,7 @@ export function CauseArticle({
           {words.chance(write.percent(belief.was), write.percent(belief.is))}
         </p>
       )}
+      <ChangedHere isAbout={isAbout} />
       <p className="mt-3 text-lg">{cause.remedy}</p>
       {actions.length > 0 && (
         <p className="text-quiet">

@@ -6,11 +6,14 @@ import {
   parseCheckCondition,
   STRENGTHS,
   type StrengthWord,
+  type TableChange,
 } from '@nodo/knowledge';
 import { CheckDrawing } from '../../drawing/CheckDrawing.tsx';
 import { m, write } from '../../messages/index.ts';
 import { StandingMark } from '../bench/StandingMark.tsx';
 import { Caution } from '../bench/step/CheckStep.tsx';
+import { ChangedHere } from '../tables/ChangedHere.tsx';
+import { useStandings } from '../tables/useStandings.ts';
 import type { OnTicket } from './onTicket.ts';
 import { TableLink } from './TableLink.tsx';
 
@@ -28,6 +31,11 @@ export function CheckArticle({
   readonly onTicket: OnTicket | undefined;
 }) {
   const words = m.knowledge;
+  const isAbout = (change: TableChange) =>
+    change.kind === 'by-itself'
+      ? check.findings.some(({ id }) => id === change.finding)
+      : 'check' in change && change.check === check.id;
+  const standing = useStandings(isAbout);
   const access = model.access.find(({ id }) => id === check.access);
   const first = (check.requires ?? []).map(
     (text) => model.checks.get(parseCheckCondition(text).id)?.title ?? text,
@@ -39,7 +47,7 @@ export function CheckArticle({
         <p className="mt-1 flex flex-wrap items-center gap-x-4 text-quiet">
           <span>
             {words.takes(write.minutes(checkMinutes(model, new Set(), check)))}{' '}
-            <StandingMark standing="common-practice" />
+            <StandingMark standing={standing('check-minutes', 'common-practice')} />
           </span>
           <span>{words.where(words.places[check.where])}</span>
           {access && check.access !== CLOSED && <span>{words.opens(access.title)}</span>}
@@ -54,6 +62,7 @@ export function CheckArticle({
               : words.notAnswered}
           </p>
         )}
+        <ChangedHere isAbout={isAbout} />
         <p className="mt-3 text-lg leading-snug">{check.how}</p>
         {check.tools && <p className="text-quiet">{m.bench.step.tools(check.tools.join(', '))}</p>}
         <h3 className="mt-5 font-bold">

@@ -1,9 +1,14 @@
 import { assess, type Session, tablesOf } from '@nodo/contract';
-import { type FamilyModel, KNOWLEDGE, modelOf } from '@nodo/knowledge';
+import type { FamilyModel } from '@nodo/knowledge';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { m } from '../../messages/index.ts';
+import { Sewing } from '../../ui/Stitches.tsx';
 import { type ShownTicket, useShownTicket } from '../bench/useShownTicket.ts';
+import { ChangesList } from '../tables/ChangesList.tsx';
+import { ProposalPage } from '../tables/ProposalPage.tsx';
+import { ProposeChange } from '../tables/ProposeChange.tsx';
+import { type ShopTables, useTables } from '../tables/useTables.ts';
 import { CauseArticle } from './CauseArticle.tsx';
 import { CheckArticle } from './CheckArticle.tsx';
 import { Contents } from './Contents.tsx';
@@ -14,29 +19,59 @@ const FIRST_FAMILY = 'drop-in';
 /** The tables to be read: any cause or check, and where it stands on the ticket at hand. */
 export default function KnowledgeView({ session }: { readonly session: Session }) {
   const [search] = useSearchParams();
+  const tables = useTables();
   const ticket = search.get('ticket');
+  if (!tables) {
+    return (
+      <div className="p-8">
+        <Sewing label={m.shell.loading} />
+      </div>
+    );
+  }
   return ticket === null ? (
-    <Reading model={modelOf(search.get('family') ?? FIRST_FAMILY)} onTicket={undefined} />
+    <Reading
+      model={tables.edition.modelOf(search.get('family') ?? FIRST_FAMILY)}
+      tables={tables}
+      session={session}
+      onTicket={undefined}
+    />
   ) : (
-    <ReadingOnTicket id={ticket} session={session} />
+    <ReadingOnTicket id={ticket} tables={tables} session={session} />
   );
 }
 
-function ReadingOnTicket({ id, session }: { readonly id: string; readonly session: Session }) {
-  const { shown } = useShownTicket(id, session);
-  const onTicket = useMemo(() => shown && standingOf(shown), [shown]);
-  return <Reading model={onTicket?.model ?? modelOf(FIRST_FAMILY)} onTicket={onTicket} />;
+interface Shelf {
+  readonly tables: ShopTables;
+  readonly session: Session;
 }
 
-function standingOf({ ticket }: ShownTicket): (OnTicket & { model: FamilyModel }) | undefined {
-  const model = tablesOf(ticket);
+function ReadingOnTicket({ id, tables, session }: Shelf & { readonly id: string }) {
+  const { shown } = useShownTicket(id, session);
+  const onTicket = useMemo(() => shown && standingOf(shown), [shown]);
+  return (
+    <Reading
+      model={onTicket?.model ?? tables.edition.modelOf(FIRST_FAMILY)}
+      tables={tables}
+      session={session}
+      onTicket={onTicket}
+    />
+  );
+}
+
+function standingOf({
+  ticket,
+  edition,
+}: ShownTicket): (OnTicket & { model: FamilyModel }) | undefined {
+  const model = tablesOf(ticket, edition);
   return model && { ticket, model, assessment: assess(ticket, model) };
 }
 
 function Reading({
   model,
+  tables,
+  session,
   onTicket,
-}: {
+}: Shelf & {
   readonly model: FamilyModel | undefined;
   readonly onTicket: OnTicket | undefined;
 }) {
@@ -46,8 +81,12 @@ function Reading({
   if (!model) return null;
   const cause = kind === 'cause' ? model.causes.get(id) : undefined;
   const check = kind === 'check' ? model.checks.get(id) : undefined;
+  // What was found on one machine alone stands in no table yet.
+  const inTables = tables.edition.knowledge;
+  const mayPropose =
+    session.person.role === 'lead' && (inTables.causes.has(id) || inTables.checks.has(id));
   return (
-    <div className="grid min-h-0 flex-1 grid-cols-1 lg:h-[calc(100dvh-3.4rem)] lg:grid-cols-[20rem_minmax(0,1fr)]">
+    <div className="grid min-h-0 flex-1 grid-cols-1 lg:flex-none lg:h-[calc(100dvh-3.4rem)] lg:grid-rows-[minmax(0,1fr)] lg:grid-cols-[20rem_minmax(0,1fr)]">
       <div className="flex min-h-0 flex-col border-rule p-4 lg:border-r">
         <h1 className="text-2xl font-bold">{words.title}</h1>
         {onTicket ? (
@@ -68,7 +107,7 @@ function Reading({
               }}
               className="min-h-11 rounded-md border-2 border-edge bg-paper px-2 font-normal"
             >
-              {[...KNOWLEDGE.families.values()].map(({ id: family, title }) => (
+              {[...tables.edition.knowledge.families.values()].map(({ id: family, title }) => (
                 <option key={family} value={family}>
                   {title}
                 </option>
@@ -76,17 +115,53 @@ function Reading({
             </select>
           </label>
         )}
+        <Link
+          to={`/knowledge/changes`}
+          aria-current={kind === 'changes' ? 'page' : undefined}
+          className="inline-flex min-h-11 items-center underline underline-offset-4 aria-[current=page]:font-semibold"
+        >
+          {m.tables.link(tables.desk.proposals.filter(({ state }) => state === 'open').length)}
+        </Link>
         <Contents key={model.family.id} model={model} current={`${kind ?? ''} ${id}`} />
       </div>
       <article className="bg-paper px-6 py-4 lg:overflow-y-auto">
-        {cause ? (
-          <CauseArticle cause={cause} model={model} onTicket={onTicket} />
+        {kind === 'changes' ? (
+          <Changes id={id} tables={tables} session={session} />
+        ) : cause ? (
+          <>
+            <CauseArticle cause={cause} model={model} onTicket={onTicket} />
+            {mayPropose && (
+              <ProposeChange
+                key={cause.id}
+                subject={{ kind: 'cause', cause }}
+                model={model}
+                edition={tables.edition}
+              />
+            )}
+          </>
         ) : check ? (
-          <CheckArticle check={check} model={model} onTicket={onTicket} />
+          <>
+            <CheckArticle check={check} model={model} onTicket={onTicket} />
+            {mayPropose && (
+              <ProposeChange
+                key={check.id}
+                subject={{ kind: 'check', check }}
+                model={model}
+                edition={tables.edition}
+              />
+            )}
+          </>
         ) : (
           <p className="text-quiet">{kind === undefined ? words.empty : words.unknown}</p>
         )}
       </article>
     </div>
   );
+}
+
+function Changes({ id, tables, session }: Shelf & { readonly id: string }) {
+  if (id === '') return <ChangesList tables={tables} session={session} />;
+  const proposal = tables.desk.proposals.find((one) => one.id === id);
+  if (!proposal) return <p className="text-quiet">{m.tables.unknown}</p>;
+  return <ProposalPage key={id} proposal={proposal} tables={tables} session={session} />;
 }

@@ -1,5 +1,5 @@
 import { mayTakeIn, type Session } from '@nodo/contract';
-import { modelOf } from '@nodo/knowledge';
+import { SHIPPED } from '@nodo/knowledge';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useTakeInMutation } from '../../api/api.ts';
@@ -20,6 +20,7 @@ import {
 import { FamilyChoice } from '../counter/FamilyChoice.tsx';
 import { callOf } from '../counter/intake.ts';
 import { SoundsLike } from '../counter/SoundsLike.tsx';
+import { useTables } from '../tables/useTables.ts';
 
 /** Somebody rings up: who, which machine, what it does. Then the questions begin. */
 export default function PhoneView({ session }: { readonly session: Session }) {
@@ -38,7 +39,8 @@ function CallSheet() {
   const [tried, setTried] = useState(false);
   const [takeIn, { isLoading, error }] = useTakeInMutation();
   const navigate = useNavigate();
-  const model = modelOf(draft.family);
+  const { edition } = useTables() ?? { edition: SHIPPED };
+  const model = edition.modelOf(draft.family);
   useEffect(() => keepDraft('phone', draft), [draft]);
   if (!model) return null;
 

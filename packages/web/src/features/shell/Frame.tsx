@@ -2,7 +2,7 @@ import type { Session } from '@nodo/contract';
 import { LogOut, Moon, Sun } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
-import { useSignOutMutation } from '../../api/api.ts';
+import { useSignOutMutation, useTablesQuery } from '../../api/api.ts';
 import { useStreamState } from '../../api/useStreamState.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { m } from '../../messages/index.ts';
@@ -19,6 +19,8 @@ export function Frame({
   readonly children: ReactNode;
 }) {
   const [signOut] = useSignOutMutation();
+  // Every view judges with them: read once, kept as long as somebody is signed in.
+  useTablesQuery();
   const { theme, toggle } = useTheme();
   const leave = async () => {
     await signOut();

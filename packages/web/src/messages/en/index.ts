@@ -8,6 +8,7 @@ import { rack } from './rack.ts';
 import { refusals } from './refusals.ts';
 import { seam } from './seam.ts';
 import { shell } from './shell.ts';
+import { tables } from './tables.ts';
 
 export const en = {
   knowledge,
@@ -21,4 +22,5 @@ export const en = {
   refusals,
   places,
   drawing,
+  tables,
 };

@@ -35,6 +35,15 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
   'nothing-to-correct': () => 'That entry cannot be taken back.',
   'already-corrected': () => 'That entry was taken back already.',
   'already-so': () => 'It is so already.',
+  'not-in-the-tables': () => 'The tables do not have that any more. Read them again.',
+  'tables-unsound': ({ data }) => {
+    const [first] = data.faults as readonly { path: string; detail: string }[];
+    return `The tables would no longer hold together: ${first?.path ?? ''}: ${first?.detail ?? ''}.`;
+  },
+  'tables-moved': () =>
+    'Somebody changed the tables meanwhile. Look at the effect again, then accept.',
+  'no-such-proposal': () => 'There is no such proposal in this shop.',
+  'proposal-decided': () => 'This proposal was decided already.',
   'id-used-otherwise': () => 'This entry was stored in another form. Load the page again.',
   'server-fault': () => 'The server had a fault. What you entered is kept and tried again.',
 };
