@@ -42,6 +42,7 @@ export {
   ticketEvent,
 } from './tickets/events/index.ts';
 export { gatesUnmet } from './tickets/gates.ts';
+export { type Laid, layer } from './tickets/lay.ts';
 export { nextOnThePhone, type PhoneStep } from './tickets/nextOnThePhone.ts';
 export {
   type Deferred,
@@ -58,6 +59,7 @@ export { mayRecord, mayTakeIn, mayWorkAtBench } from './tickets/rights.ts';
 export { checkStanding } from './tickets/standing.ts';
 export { summaryOf } from './tickets/summary.ts';
 export { tablesOf } from './tickets/tables.ts';
+export { type Told, tellOn } from './tickets/tellOn.ts';
 export {
   type Actor,
   COMPLAINT,

@@ -46,8 +46,9 @@ const noLinks = (causes: number) =>
     [],
     [],
   );
-const orderOf = (states: States, costs: readonly number[]): readonly number[] =>
-  repairOrder(asTheyAre(noLinks(costs.length), states).present, 1, costs);
+const orderOf = (states: States, costs: readonly number[]): readonly number[] => [
+  ...repairOrder(asTheyAre(noLinks(costs.length), states).present, 1, costs),
+];
 
 describe('repair by repair, one fault: Heckerman, Breese & Rommelse, CACM 38(3), 1995', () => {
   const states = singleFault([0.35, 0.25, 0.2, 0.12, 0.08]);

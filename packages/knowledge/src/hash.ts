@@ -1,12 +1,8 @@
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
+import { canonicalJson } from './canonical.ts';
 
-/** SHA-256 over the content with keys in order, so that layout does not change it. */
+/** SHA-256 over the content, whatever its layout. */
 export function contentHash(content: unknown): string {
-  return bytesToHex(sha256(utf8ToBytes(JSON.stringify(content, sortedKeys))));
-}
-
-function sortedKeys(_key: string, value: unknown): unknown {
-  if (value === null || typeof value !== 'object' || Array.isArray(value)) return value;
-  return Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)));
+  return bytesToHex(sha256(utf8ToBytes(canonicalJson(content))));
 }

@@ -8,6 +8,7 @@ import { MECHANISMS } from './mechanisms/index.ts';
 import type { KnowledgeSource } from './schema.ts';
 
 export { type CallProposal, planCall } from './call.ts';
+export { canonicalJson } from './canonical.ts';
 export { answersOfCase, type WorkedCase } from './cases/case.ts';
 export { WORKED_CASES } from './cases/index.ts';
 export { type CasesVerdict, type CaseVerdict, judgeCases } from './cases/judge.ts';

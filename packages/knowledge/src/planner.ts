@@ -69,11 +69,8 @@ export function planNext(model: FamilyModel, situation: Situation): Planned {
   const stakes = stakesOf(model, situation);
   const ranked = rankChecks(model.network, states, candidatesOf(model, situation), stakes);
   const checks = situation.plan === 'full-sweep' ? inSweepOrder(model, ranked) : ranked;
-  const repairs = repairOrder(
-    asTheyAre(model.network, states).present,
-    1,
-    stakes.repairMinutes,
-  ).flatMap((place) => {
+  const order = repairOrder(asTheyAre(model.network, states).present, 1, stakes.repairMinutes);
+  const repairs = [...order].flatMap((place) => {
     const cause = model.network.causes[place];
     return cause ? [{ cause: cause.id, minutes: minutes(stakes.repairMinutes[place] ?? 0) }] : [];
   });

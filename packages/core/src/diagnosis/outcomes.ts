@@ -1,7 +1,7 @@
 import { CoreFault } from '../fault.ts';
 import { sum } from './masses.ts';
 import { type Network, strengthOf } from './network.ts';
-import { productPerState, type States } from './states.ts';
+import { productPerState, type States, statesHaving } from './states.ts';
 import { type TrialQuestion, trialFactors } from './trial.ts';
 
 /** What a check answers: findings of a look, all at once, or the outcome of a trial. */
@@ -66,19 +66,19 @@ function split(states: States, outcome: Outcome, yes: Float64Array): readonly Ou
   const few = FEW_DRAWS * states.grain;
   if (sumSeen <= few || rest <= few) return [outcome];
   const presentSeen = presentMasses(states, seen, present.length);
-  const not = new Float64Array(masses.length);
-  for (let state = 0; state < not.length; state += 1) {
-    not[state] = (masses[state] as number) - (seen[state] as number);
-  }
   return [
     { chance: sumSeen, masses: seen, present: presentSeen },
     // What was not seen with it; a hair below nothing where the two are the same.
-    {
-      chance: rest,
-      masses: not,
-      present: present.map((mass, cause) => Math.max(0, mass - (presentSeen[cause] as number))),
-    },
+    { chance: rest, masses: difference(masses, seen), present: difference(present, presentSeen) },
   ];
+}
+
+function difference(whole: Float64Array, part: Float64Array): Float64Array {
+  const rest = new Float64Array(whole.length);
+  for (let place = 0; place < rest.length; place += 1) {
+    rest[place] = Math.max(0, (whole[place] as number) - (part[place] as number));
+  }
+  return rest;
 }
 
 /** Per finding (or for the trial), the chance of "yes" in each state. */
@@ -102,11 +102,12 @@ function yesChances(network: Network, states: States, question: Question): reado
 }
 
 /** Per cause, the mass of the states in which it is present. */
-function presentMasses({ statesWith }: States, masses: Float64Array, count: number): Float64Array {
+function presentMasses(states: States, masses: Float64Array, count: number): Float64Array {
   const present = new Float64Array(count);
-  for (const [cause, states] of statesWith) {
+  for (let cause = 0; cause < count; cause += 1) {
+    const having = statesHaving(states, cause);
     let mass = 0;
-    for (let at = 0; at < states.length; at += 1) mass += masses[states[at] as number] as number;
+    for (let at = 0; at < having.length; at += 1) mass += masses[having[at] as number] as number;
     present[cause] = mass;
   }
   return present;

@@ -1,5 +1,5 @@
 import { sum } from './masses.ts';
-import type { States } from './states.ts';
+import { type States, statesHaving } from './states.ts';
 
 /**
  * Expected minutes of putting the machine right by repairing in a fixed order, with a sew-out
@@ -13,21 +13,19 @@ export function expectedRepairMinutes(
   states: States,
   masses: Float64Array,
   minutes: readonly number[],
-  order: readonly number[],
+  order: ArrayLike<number>,
 ): number {
-  const { statesWith } = states;
   const until = new Float64Array(order.length);
   let spent = 0;
-  order.forEach((cause, place) => {
-    spent += minutes[cause] as number;
+  for (let place = 0; place < order.length; place += 1) {
+    spent += minutes[order[place] as number] as number;
     until[place] = spent;
-  });
+  }
   // From the last repair back: a state is put right with the last of its causes.
   const counted = new Uint8Array(masses.length);
   let expected = 0;
   for (let place = order.length - 1; place >= 0; place -= 1) {
-    const having = statesWith.get(order[place] as number);
-    if (!having) continue;
+    const having = statesHaving(states, order[place] as number);
     let mass = 0;
     for (let at = 0; at < having.length; at += 1) {
       const state = having[at] as number;
@@ -46,20 +44,35 @@ export function expectedRepairMinutes(
  * Causes that no state has are left out.
  * @param present per cause, the mass of the states in which it is present.
  * @param total mass of all states.
+ * @param from an order to start from, over all causes that have mass: the nearer to the
+ *   right one, the sooner it is found. Equal ones keep its order.
  */
 export function repairOrder(
   present: Float64Array,
   total: number,
   minutes: readonly number[],
-): readonly number[] {
-  const index = new Float64Array(present.length);
-  const order: number[] = [];
-  for (let cause = 0; cause < present.length; cause += 1) {
+  from: ArrayLike<number> = placesWithMass(present),
+): Uint16Array {
+  const order = Uint16Array.from(from);
+  const index = new Float64Array(order.length);
+  // By insertion: the inner loop of the planner orders nearly the same again and again.
+  for (let place = 0; place < order.length; place += 1) {
+    const cause = order[place] as number;
     const mass = present[cause] as number;
-    if (mass <= 0) continue;
     const odds = mass >= total ? Number.POSITIVE_INFINITY : mass / (total - mass);
-    index[cause] = odds / (minutes[cause] ?? 1);
-    order.push(cause);
+    const here = odds / (minutes[cause] ?? 1);
+    let at = place;
+    while (at > 0 && (index[at - 1] as number) < here) {
+      index[at] = index[at - 1] as number;
+      order[at] = order[at - 1] as number;
+      at -= 1;
+    }
+    index[at] = here;
+    order[at] = cause;
   }
-  return order.sort((a, b) => (index[b] as number) - (index[a] as number));
+  return order;
+}
+
+function placesWithMass(present: Float64Array): readonly number[] {
+  return [...present.keys()].filter((cause) => (present[cause] as number) > 0);
 }

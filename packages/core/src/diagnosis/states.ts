@@ -10,8 +10,8 @@ export interface States {
   readonly starts: Uint32Array;
   /** Per state, its chance. They add up to 1. */
   readonly chances: Float64Array;
-  /** Per cause, the states in which it is present. */
-  readonly statesWith: ReadonlyMap<number, Uint32Array>;
+  /** By the place of a cause, the states in which it is present; see {@link statesHaving}. */
+  readonly statesWith: readonly Uint32Array[];
   /** The chance that one draw stands for; 0 when the states are all there are. */
   readonly grain: number;
 }
@@ -26,13 +26,12 @@ export function statesOf(
   grain = 0,
 ): States {
   const starts = new Uint32Array(present.length + 1);
-  const statesWith = new Map<number, number[]>();
+  const statesWith: number[][] = [];
   present.forEach((causes, state) => {
     starts[state + 1] = (starts[state] as number) + causes.length;
     for (const cause of causes) {
-      const states = statesWith.get(cause);
-      if (states) states.push(state);
-      else statesWith.set(cause, [state]);
+      while (statesWith.length <= cause) statesWith.push([]);
+      statesWith[cause]?.push(state);
     }
   });
   return {
@@ -40,9 +39,7 @@ export function statesOf(
     starts,
     chances: Float64Array.from(chances),
     // Plain arrays of numbers, read whole again and again: the inner loops of the planner.
-    statesWith: new Map(
-      [...statesWith].map(([cause, states]) => [cause, Uint32Array.from(states)]),
-    ),
+    statesWith: statesWith.map((states) => Uint32Array.from(states)),
     grain,
   };
 }
@@ -54,18 +51,23 @@ export function presentIn({ causes, starts }: States, state: number): Uint16Arra
 
 const NONE = new Uint32Array();
 
+/** The states in which a cause is present. */
+export function statesHaving({ statesWith }: States, cause: number): Uint32Array {
+  return cause < statesWith.length ? (statesWith[cause] as Uint32Array) : NONE;
+}
+
 /** Per state, the product of a base and of what each of its present causes brings. */
 export function productPerState(
-  { chances, statesWith }: States,
+  states: States,
   factors: Iterable<readonly [cause: number, factor: number]>,
   base = 1,
 ): Float64Array {
-  const products = new Float64Array(chances.length).fill(base);
+  const products = new Float64Array(states.chances.length).fill(base);
   for (const [cause, factor] of factors) {
     if (factor === 1) continue;
-    const states = statesWith.get(cause) ?? NONE;
-    for (let at = 0; at < states.length; at += 1) {
-      const state = states[at] as number;
+    const having = statesHaving(states, cause);
+    for (let at = 0; at < having.length; at += 1) {
+      const state = having[at] as number;
       products[state] = (products[state] as number) * factor;
     }
   }

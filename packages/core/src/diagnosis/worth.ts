@@ -36,19 +36,24 @@ export interface Left {
  */
 export class Worth {
   private readonly silentByFound = new Map<string, Float64Array>();
+  private readonly orderBefore: Uint16Array;
 
   constructor(
     private readonly states: States,
     private readonly stakes: Stakes,
     /** Nothing asked yet. */
     private readonly before: Outcome,
-  ) {}
+  ) {
+    this.orderBefore = repairOrder(before.present, before.chance, stakes.repairMinutes);
+  }
 
   /** What is still to be paid, in minutes and in comeback risk. */
   left({ chance: total, masses, present }: Outcome): Left {
     const { states, stakes } = this;
     const order = this.repairOrder({ chance: total, present });
-    const found = order.filter((cause) => (present[cause] as number) >= stakes.sureEnough * total);
+    const found = [
+      ...order.filter((cause) => (present[cause] as number) >= stakes.sureEnough * total),
+    ];
     const silent = dot(masses, this.silentOnceRepaired(found)) / total;
     return {
       repairMinutes: expectedRepairMinutes(states, masses, stakes.repairMinutes, order),
@@ -60,13 +65,15 @@ export class Worth {
    * In which order to repair. Few draws would order what hardly ever happens by chance and look
    * wiser than they are, so what was known before counts as {@link OLD_DRAWS} draws more.
    */
-  private repairOrder({ chance, present }: Pick<Outcome, 'chance' | 'present'>): readonly number[] {
+  private repairOrder({ chance, present }: Pick<Outcome, 'chance' | 'present'>): Uint16Array {
+    const { before, orderBefore, stakes } = this;
     const old = OLD_DRAWS * this.states.grain;
-    return repairOrder(
-      present.map((mass, cause) => mass + old * (this.before.present[cause] as number)),
-      chance + old * this.before.chance,
-      this.stakes.repairMinutes,
-    );
+    const steadied = new Float64Array(present.length);
+    for (let cause = 0; cause < steadied.length; cause += 1) {
+      steadied[cause] = (present[cause] as number) + old * (before.present[cause] as number);
+    }
+    const total = chance + old * before.chance;
+    return repairOrder(steadied, total, stakes.repairMinutes, orderBefore);
   }
 
   /** Per state, the chance that no complaint shows once these causes were put right. */

@@ -16,7 +16,7 @@ import {
   tablesOf,
   ticketOf,
 } from '@nodo/contract';
-import type { Edition } from '@nodo/knowledge';
+import { canonicalJson, type Edition } from '@nodo/knowledge';
 import type { EventStore } from './port.ts';
 
 export interface RecordRequest {
@@ -154,17 +154,8 @@ export function isSame(
   return (
     stored.type === draft.type &&
     Object.entries(draft.command).every(
-      ([field, value]) => canonical(body[field]) === canonical(value),
+      ([field, value]) => canonicalJson(body[field]) === canonicalJson(value),
     )
-  );
-}
-
-/** jsonb does not keep the order of keys. */
-function canonical(value: unknown): string {
-  return JSON.stringify(value, (_key, inner: unknown) =>
-    inner !== null && typeof inner === 'object' && !Array.isArray(inner)
-      ? Object.fromEntries(Object.entries(inner).sort(([a], [b]) => (a < b ? -1 : 1)))
-      : inner,
   );
 }
 

@@ -71,7 +71,8 @@ export function keepOutbox(store: EnhancedStore<Watched>): void {
       keepChanges(kept, entries);
       kept = entries;
     }
-    if (!sending && nextEntry()) sendAll().catch(() => undefined);
+    // It is on the disk; what the person sees of it goes before the sending.
+    if (!sending && nextEntry()) setTimeout(() => void sendAll().catch(() => undefined));
   });
 }
 

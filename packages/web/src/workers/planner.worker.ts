@@ -7,8 +7,9 @@ import {
   planTicket,
   type Ticket,
   type TicketEvent,
+  type Told,
   tablesOf,
-  ticketOf,
+  tellOn,
 } from '@nodo/contract';
 import {
   type FindingWeight,
@@ -49,23 +50,42 @@ const NOTHING_AT_THE_BENCH: Planned = {
 /** Enough to name a good next check at once, a few milliseconds after the tap. */
 const QUICK_DRAWS = 150;
 
+/** What was read last, told on from one tap to the next. */
+let told: Told | undefined;
+let reading: Reading | undefined;
+
+interface Reading {
+  readonly ticket: Ticket;
+  readonly model: FamilyModel;
+  readonly assessment: Assessment;
+}
+
 const planner = {
-  /** What to do next, as far as it can be told at once. */
+  /**
+   * Reads a ticket: what to do next, as far as it can be told at once.
+   * @param changes what the shop changed in the shipped tables.
+   */
   quick(id: string, events: readonly TicketEvent[], changes: readonly TableChange[]): Plan {
-    const { ticket, model, assessment } = readOf(id, events, changes);
+    reading = undefined;
+    told = tellOn(told, id, events);
+    const { ticket } = told;
+    const model = tablesOf(ticket, editionWith(changes));
+    if (!model) throw new Error(`no tables for the family of ticket ${id}`);
+    reading = { ticket, model, assessment: assess(ticket, model) };
     return {
-      ...proposalsOf(ticket, model, assessment, QUICK_DRAWS),
+      ...proposalsOf(reading, QUICK_DRAWS),
       unexplained: [],
       contests: [],
       reasons: new Map(),
     };
   },
 
-  /** The heavy part of the reckoning, away from the screen's own thread. */
-  plan(id: string, events: readonly TicketEvent[], changes: readonly TableChange[]): Plan {
-    const { ticket, model, assessment } = readOf(id, events, changes);
+  /** The heavy part of the reckoning, of the ticket that was read last. */
+  full(): Plan {
+    if (!reading) throw new Error('no ticket was read');
+    const { model, assessment } = reading;
     return {
-      ...proposalsOf(ticket, model, assessment),
+      ...proposalsOf(reading),
       unexplained: unexplainedReadings(model.network, assessment.evidence),
       contests: contestEffects(model, assessment),
       reasons: weighFindings(
@@ -77,18 +97,8 @@ const planner = {
   },
 };
 
-/** @param changes what the shop changed in the shipped tables. */
-function readOf(id: string, events: readonly TicketEvent[], changes: readonly TableChange[]) {
-  const ticket = ticketOf(id, events);
-  const model = tablesOf(ticket, editionWith(changes));
-  if (!model) throw new Error(`no tables for the family of ticket ${id}`);
-  return { ticket, model, assessment: assess(ticket, model) };
-}
-
 function proposalsOf(
-  ticket: Ticket,
-  model: FamilyModel,
-  assessment: Assessment,
+  { ticket, model, assessment }: Reading,
   draws?: number,
 ): Planned & Pick<Plan, 'call'> {
   return ticket.intake?.tag === undefined

@@ -10,7 +10,7 @@ import {
   type Ticket,
 } from '@nodo/contract';
 import { WANTS_FREEING } from '@nodo/knowledge';
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Navigate, useParams } from 'react-router';
 import { m, write } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -25,6 +25,7 @@ import { type Choice, StepPane } from './step/StepPane.tsx';
 import { TicketGate } from './TicketGate.tsx';
 import { Tray } from './Tray.tsx';
 import { useAtWork } from './useAtWork.ts';
+import { useLasts } from './useLasts.ts';
 import type { ShownTicket } from './useShownTicket.ts';
 
 /** One ticket at work. */
@@ -65,6 +66,15 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
     [seq],
   );
 
+  const chooseCause = useCallback((cause: string) => setChoice({ kind: 'cause', cause }), []);
+  const chooseCheck = useCallback((check: string) => setChoice({ kind: 'check', check }), []);
+  const chooseClose = useCallback(() => setChoice({ kind: 'close' }), []);
+
+  const isWaiting =
+    step === undefined && !planFailed && choice === undefined && ticket.status === 'open';
+  const isLate = useLasts(isWaiting, HELD_MS);
+  const isHeld = isWaiting && !isLate;
+
   if (!model || !assessment) return null;
   return (
     <div className="flex flex-1 flex-col lg:h-[calc(100dvh-3.4rem)] lg:min-h-[38rem] lg:flex-none">
@@ -87,11 +97,12 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
             plan={plan}
             closed={ticket.closing !== undefined}
             chosen={choice?.kind === 'cause' ? choice.cause : undefined}
-            onChoose={(cause) => setChoice({ kind: 'cause', cause })}
+            onChoose={chooseCause}
           />
         </div>
         <section
           aria-labelledby="step-title"
+          inert={isHeld}
           className="flex flex-col bg-paper px-6 pt-4 max-lg:order-1 lg:min-h-0 lg:overflow-hidden"
         >
           <StepPane
@@ -111,6 +122,7 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
             record={record}
             mayFind={mayRecord(role, 'findings-recorded')}
             mayWork={mayWork}
+            isHeld={isHeld}
           />
         </section>
         <div className="border-rule p-4 max-lg:order-3 max-lg:border-t lg:overflow-y-auto lg:border-l">
@@ -120,7 +132,7 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
             record={record}
             mayWork={mayWork}
             plan={plan}
-            onChooseCheck={(check) => setChoice({ kind: 'check', check })}
+            onChooseCheck={chooseCheck}
           />
           {mayWork && wantsFreeing(ticket, assessment) && (
             <Button className="mt-3" onClick={() => setChoice({ kind: 'freeing' })}>
@@ -132,8 +144,8 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
             model={model}
             record={record}
             mayWork={mayWork && ticket.status === 'open'}
-            onChooseCheck={(check) => setChoice({ kind: 'check', check })}
-            onChooseClose={() => setChoice({ kind: 'close' })}
+            onChooseCheck={chooseCheck}
+            onChooseClose={chooseClose}
             lowersRisk={plan?.lowersRisk}
             closed={ticket.status !== 'open'}
           />
@@ -160,6 +172,9 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
     </div>
   );
 }
+
+/** So long an answered step may stand before the next; then it is said that it is reckoned. */
+const HELD_MS = 400;
 
 /** Something is caught, and nobody has cleared it yet. */
 function wantsFreeing({ answers, status }: Ticket, { duties }: Assessment): boolean {

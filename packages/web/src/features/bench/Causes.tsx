@@ -1,7 +1,7 @@
 import type { Assessment } from '@nodo/contract';
 import { type CauseBelief, chanceBand } from '@nodo/core';
 import type { FamilyModel } from '@nodo/knowledge';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { m, write } from '../../messages/index.ts';
 import type { Plan } from '../../workers/planner.worker.ts';
 import { StandingMark } from './StandingMark.tsx';
@@ -23,7 +23,14 @@ interface CausesProps {
 }
 
 /** The likely causes with their chances, in numbers, bars and words, and why. */
-export function Causes({ model, assessment, plan, chosen, closed, onChoose }: CausesProps) {
+export const Causes = memo(function Causes({
+  model,
+  assessment,
+  plan,
+  chosen,
+  closed,
+  onChoose,
+}: CausesProps) {
   const [all, setAll] = useState(false);
   const words = m.bench.causes;
   const shown = assessment.beliefs.slice(0, all ? SHOWN_ALL : SHOWN);
@@ -122,7 +129,7 @@ export function Causes({ model, assessment, plan, chosen, closed, onChoose }: Ca
       )}
     </section>
   );
-}
+});
 
 function told(model: FamilyModel, { cause, is }: CauseBelief): readonly [string, string] {
   return [model.causes.get(cause)?.name ?? cause, write.percent(is)];

@@ -1,7 +1,7 @@
 import type { Assessment } from '@nodo/contract';
 import type { DutyStatus } from '@nodo/core';
 import type { FamilyModel } from '@nodo/knowledge';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { m, write } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextArea } from '../../ui/Field.tsx';
@@ -10,7 +10,7 @@ import type { RecordEntry } from './useRecord.ts';
 import { lowerFirst, requirementWords } from './words.ts';
 
 /** What must still be done before the knot may be tied. */
-export function Duties({
+export const Duties = memo(function Duties({
   assessment,
   model,
   record,
@@ -83,7 +83,7 @@ export function Duties({
       )}
     </section>
   );
-}
+});
 
 function Duty({
   duty,

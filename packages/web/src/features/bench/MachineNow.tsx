@@ -2,6 +2,7 @@ import type { Ticket } from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
 import { checkMinutes } from '@nodo/knowledge';
 import { Plug, Unplug, Wrench } from 'lucide-react';
+import { memo } from 'react';
 import { m, write } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import type { Plan } from '../../workers/planner.worker.ts';
@@ -9,7 +10,7 @@ import type { RecordEntry } from './useRecord.ts';
 import { openWords } from './words.ts';
 
 /** What is off the machine, whether it is plugged in, and the caution that goes with it. */
-export function MachineNow({
+export const MachineNow = memo(function MachineNow({
   ticket,
   model,
   record,
@@ -75,7 +76,7 @@ export function MachineNow({
       )}
     </section>
   );
-}
+});
 
 const MOST_NEARLY_FREE = 3;
 

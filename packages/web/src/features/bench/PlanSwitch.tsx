@@ -1,12 +1,13 @@
 import type { Ticket } from '@nodo/contract';
 import type { Plan } from '@nodo/knowledge';
+import { memo } from 'react';
 import { m } from '../../messages/index.ts';
 import type { RecordEntry } from './useRecord.ts';
 
 const PLANS: readonly Plan[] = ['per-minute', 'one-at-a-time', 'full-sweep'];
 
 /** How the work on this ticket goes, and what each way means. */
-export function PlanSwitch({
+export const PlanSwitch = memo(function PlanSwitch({
   ticket,
   record,
   mayWork,
@@ -54,4 +55,4 @@ export function PlanSwitch({
       </fieldset>
     </details>
   );
-}
+});

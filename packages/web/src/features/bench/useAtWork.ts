@@ -6,7 +6,8 @@ import { useRecord } from './useRecord.ts';
 import type { ShownTicket } from './useShownTicket.ts';
 
 /** A ticket with all that is reckoned of it, and the pen to write on it. */
-export function useAtWork({ ticket, events, edition, changes }: ShownTicket, session: Session) {
+export function useAtWork(shown: ShownTicket, session: Session) {
+  const { ticket, events, edition, changes } = shown;
   const model = useMemo(() => tablesOf(ticket, edition), [ticket, edition]);
   const assessment = useMemo(() => model && assess(ticket, model), [ticket, model]);
   const planned = usePlan(ticket.id, events, changes);
@@ -16,6 +17,6 @@ export function useAtWork({ ticket, events, edition, changes }: ShownTicket, ses
     plan: planned === 'failed' ? undefined : planned,
     planFailed: planned === 'failed',
     people: usePeopleById(),
-    record: useRecord(ticket, session, edition),
+    record: useRecord(shown, session),
   };
 }

@@ -13,6 +13,48 @@ function thePlanner(): Remote<Planner> {
   return planner;
 }
 
+/** What was asked of the planner last, and the answers on their way. */
+interface Asked {
+  readonly key: string;
+  readonly quick: Promise<Plan>;
+  readonly full: Promise<Plan>;
+}
+
+let asked: Asked | undefined;
+
+/** The same key, the same plan. */
+function keyOf(
+  ticket: string,
+  events: readonly TicketEvent[],
+  changes: readonly TableChange[],
+): string {
+  const told = events.map(({ id }) => id.slice(0, 8)).join('');
+  return `${ticket} ${told} ${JSON.stringify(changes)}`;
+}
+
+/**
+ * Asks the planner, or gives what is on its way. A screen that knows what it is about to show
+ * asks before it paints: the reckoning and the painting go on side by side.
+ */
+export function askPlanner(
+  ticket: string,
+  events: readonly TicketEvent[],
+  changes: readonly TableChange[],
+): Asked {
+  const key = keyOf(ticket, events, changes);
+  if (asked?.key === key) return asked;
+  const planner = thePlanner();
+  // In one breath: the worker answers in order, both of the same ticket.
+  const fresh = { key, quick: planner.quick(ticket, events, changes), full: planner.full() };
+  asked = fresh;
+  Promise.all([fresh.quick, fresh.full]).catch((fault: unknown) => {
+    console.error('The planner failed', fault);
+    // Whoever asks again may have more luck.
+    if (asked === fresh) asked = undefined;
+  });
+  return fresh;
+}
+
 /** So soon after the first proposal a better one may take its place: no hand has moved yet. */
 const HAND_MS = 250;
 
@@ -32,8 +74,7 @@ export function usePlan(
   changes: readonly TableChange[],
 ): Plan | 'failed' | undefined {
   const [known, setKnown] = useState<Known>();
-  const told = events.map(({ id }) => id.slice(0, 8)).join('');
-  const key = `${ticket} ${told} ${JSON.stringify(changes)}`;
+  const key = keyOf(ticket, events, changes);
 
   const latest = useRef({ events, changes });
   useEffect(() => {
@@ -46,19 +87,15 @@ export function usePlan(
       // The key names the events that the plan was made for.
       if (!overtaken) setKnown((before) => ({ key, plan: settled(plan, before, key, shownAt) }));
     };
-    const planner = thePlanner();
-    const { events, changes } = latest.current;
-    planner.quick(ticket, events, changes).then(
+    const { quick, full } = askPlanner(ticket, latest.current.events, latest.current.changes);
+    quick.then(
       (plan) => {
         show(plan);
         shownAt = performance.now();
       },
-      (fault: unknown) => console.error('The planner failed', fault),
+      () => undefined,
     );
-    planner.plan(ticket, events, changes).then(show, (fault: unknown) => {
-      console.error('The planner failed', fault);
-      show('failed');
-    });
+    full.then(show, () => show('failed'));
     return () => {
       overtaken = true;
     };

@@ -4,16 +4,16 @@ import {
   decide,
   type EventType,
   type Session,
-  type Ticket,
+  type TicketEvent,
 } from '@nodo/contract';
-import type { Edition } from '@nodo/knowledge';
-import { useCallback } from 'react';
+import { useCallback, useLayoutEffect, useRef } from 'react';
 import { toast } from 'sonner';
 import { useAppDispatch } from '../../app/store.ts';
 import { m } from '../../messages/index.ts';
 import { deviceId } from '../../store/device.ts';
 import { outbox } from '../../store/outbox.ts';
-import { actorOf } from './useShownTicket.ts';
+import { askPlanner } from './usePlan.ts';
+import { actorOf, type ShownTicket } from './useShownTicket.ts';
 
 export type RecordEntry = <Type extends EventType>(type: Type, command: CommandOf<Type>) => boolean;
 
@@ -21,10 +21,17 @@ export type RecordEntry = <Type extends EventType>(type: Type, command: CommandO
  * Makes an entry: judged here by the server's own rules, shown at once, sent as soon as the
  * server can be reached. False, with the reason told, when the rules refuse it.
  */
-export function useRecord(ticket: Ticket, session: Session, edition: Edition): RecordEntry {
+export function useRecord(shown: ShownTicket, session: Session): RecordEntry {
   const dispatch = useAppDispatch();
+  // One pen for as long as the view stands, so that nothing is painted anew for its sake.
+  const latest = useRef({ shown, session });
+  useLayoutEffect(() => {
+    latest.current = { shown, session };
+  });
   return useCallback(
     (type, command) => {
+      const { shown, session } = latest.current;
+      const { ticket, events, edition, changes } = shown;
       const draft = {
         id: crypto.randomUUID(),
         type,
@@ -38,9 +45,11 @@ export function useRecord(ticket: Ticket, session: Session, edition: Edition): R
         toast.error(m.refusals[verdict.refusal.code](verdict.refusal));
         return false;
       }
+      const event = { ...verdict.event, receivedAt: draft.observedAt } as TicketEvent;
+      askPlanner(ticket.id, [...events, event], changes);
       dispatch(outbox.actions.added({ ticket: ticket.id, draft, person: session.person.id }));
       return true;
     },
-    [ticket, session, edition, dispatch],
+    [dispatch],
   );
 }

@@ -1,16 +1,13 @@
 import {
   type Actor,
-  applyTicketEvent,
   type Customer,
-  type Draft,
-  decide,
+  layer,
   type Session,
   type Ticket,
   type TicketEvent,
-  ticketOf,
 } from '@nodo/contract';
 import type { Edition, TableChange } from '@nodo/knowledge';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { useTicketQuery } from '../../api/api.ts';
 import type { CallFault } from '../../api/call.ts';
 import { useAppSelector } from '../../app/store.ts';
@@ -38,15 +35,16 @@ export function useShownTicket(
   const entries = useAppSelector(({ outbox }) => outbox.entries);
   const { id: person, role } = session.person;
 
+  const [layOn] = useState(layer);
   const shown = useMemo(() => {
     if (!file || !tables) return undefined;
     const { edition, changes } = tables;
     const drafts = entries
       .filter(({ ticket, refusal, person: by }) => ticket === id && !refusal && by === person)
       .map(({ draft }) => draft);
-    const laid = lay(id, file.events, drafts, { person, role }, edition);
-    return { ...laid, customer: file.customer, edition, changes };
-  }, [id, file, tables, entries, person, role]);
+    const { ticket, events, waiting } = layOn(id, file.events, drafts, { person, role }, edition);
+    return { ticket, events, waiting, customer: file.customer, edition, changes };
+  }, [id, file, tables, entries, person, role, layOn]);
 
   return {
     ...(shown ? { shown } : {}),
@@ -57,27 +55,4 @@ export function useShownTicket(
 
 export function actorOf({ person }: Session): Actor {
   return { person: person.id, role: person.role };
-}
-
-/** shown = waiting drafts laid over the confirmed ticket by the server's own rules. */
-function lay(
-  id: string,
-  confirmed: readonly TicketEvent[],
-  drafts: readonly Draft[],
-  actor: Actor,
-  edition: Edition,
-): Pick<ShownTicket, 'ticket' | 'events' | 'waiting'> {
-  let ticket = ticketOf(id, confirmed);
-  const events = [...confirmed];
-  const waiting = new Set<string>();
-  for (const draft of drafts) {
-    if (confirmed.some((event) => event.id === draft.id)) continue;
-    const verdict = decide(ticket, draft, actor, edition);
-    if (!verdict.ok) continue;
-    const event = { ...verdict.event, receivedAt: draft.observedAt } as TicketEvent;
-    ticket = applyTicketEvent(ticket, event);
-    events.push(event);
-    waiting.add(event.id);
-  }
-  return { ticket, events, waiting };
 }

@@ -2,13 +2,15 @@ import type { Session } from '@nodo/contract';
 import { LogOut, Moon, Sun } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
-import { useSignOutMutation, useTablesQuery } from '../../api/api.ts';
+import { api, useSignOutMutation, useTablesQuery } from '../../api/api.ts';
 import { useStreamState } from '../../api/useStreamState.ts';
 import { useAppSelector } from '../../app/store.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { PersonMark } from '../../ui/PersonMark.tsx';
 import { useTheme } from './useTheme.ts';
+
+const TABLES_RETRY_MS = 2_000;
 
 /** What stands round every view: where one is, who one is, whether the shop is in reach. */
 export function Frame({
@@ -20,7 +22,8 @@ export function Frame({
 }) {
   const [signOut] = useSignOutMutation();
   // Every view judges with them: read once, kept as long as somebody is signed in.
-  useTablesQuery();
+  const { isError } = api.endpoints.tables.useQueryState();
+  useTablesQuery(undefined, { pollingInterval: isError ? TABLES_RETRY_MS : 0 });
   const { theme, toggle } = useTheme();
   const leave = async () => {
     await signOut();

@@ -1,13 +1,13 @@
 import { type Assessment, mayBeCorrected, type Person, type Session } from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
-import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react';
-import { m, write } from '../../../messages/index.ts';
+import { type KeyboardEvent, memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { m } from '../../../messages/index.ts';
 import type { RecordEntry } from '../useRecord.ts';
 import type { ShownTicket } from '../useShownTicket.ts';
 import { SeamList } from './SeamList.tsx';
 import { OwedStitch, SeamStitch } from './SeamStitch.tsx';
 import { LooseEnds } from './Stitch.tsx';
-import { type SeamEntry, seamEntries } from './seamEntries.ts';
+import { seamEntries } from './seamEntries.ts';
 import { TakeBack } from './TakeBack.tsx';
 
 interface SeamProps {
@@ -23,7 +23,14 @@ interface SeamProps {
  * The ticket as a seam in section: the top thread carries what was seen, the bobbin thread
  * what was done, they lock at each entry; a debt is a skipped stitch, closing ties the knot.
  */
-export function Seam({ shown, model, assessment, people, session, record }: SeamProps) {
+export const Seam = memo(function Seam({
+  shown,
+  model,
+  assessment,
+  people,
+  session,
+  record,
+}: SeamProps) {
   const { ticket, events } = shown;
   const entries = useMemo(() => seamEntries(shown, model, assessment), [shown, model, assessment]);
   const owed = assessment.duties.filter(({ state }) => state === 'owed');
@@ -31,9 +38,20 @@ export function Seam({ shown, model, assessment, people, session, record }: Seam
   const [focused, setFocused] = useState<string>();
   const count = entries.length;
   useEffect(() => {
-    const box = scroller.current;
-    if (box && count > 0) box.scrollTo({ left: box.scrollWidth });
+    if (count === 0) return undefined;
+    // With the next frame: asking for the width now would lay the page out twice.
+    const frame = requestAnimationFrame(() => {
+      const box = scroller.current;
+      box?.scrollTo({ left: box.scrollWidth });
+    });
+    return () => cancelAnimationFrame(frame);
   }, [count]);
+  const takeBack = useCallback(
+    (id: string) => {
+      record('entry-corrected', { corrects: id });
+    },
+    [record],
+  );
 
   const open = ticket.status === 'open';
   const isReachable = entries.some(({ id }) => id === focused) ? focused : entries.at(-1)?.id;
@@ -62,15 +80,10 @@ export function Seam({ shown, model, assessment, people, session, record }: Seam
               <SeamStitch
                 entry={entry}
                 person={people.get(entry.person)}
-                newDay={isNewDay(entries[place - 1], entry)}
                 first={place === 0}
                 reachable={entry.id === isReachable}
-                onFocus={() => setFocused(entry.id)}
-                onTakeBack={
-                  mayTakeBack(place)
-                    ? () => record('entry-corrected', { corrects: entry.id })
-                    : undefined
-                }
+                onFocus={setFocused}
+                onTakeBack={mayTakeBack(place) ? takeBack : undefined}
               />
             </li>
           ))}
@@ -92,7 +105,7 @@ export function Seam({ shown, model, assessment, people, session, record }: Seam
       </section>
     </div>
   );
-}
+});
 
 /** Left, right, first and last: from stitch to stitch. */
 function moveAlong(event: KeyboardEvent<HTMLOListElement>) {
@@ -105,8 +118,4 @@ function moveAlong(event: KeyboardEvent<HTMLOListElement>) {
   if (!target) return;
   event.preventDefault();
   target.focus();
-}
-
-function isNewDay(before: SeamEntry | undefined, entry: SeamEntry): boolean {
-  return before === undefined || write.day(before.at) !== write.day(entry.at);
 }

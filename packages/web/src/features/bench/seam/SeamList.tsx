@@ -15,49 +15,64 @@ export function SeamList({
   readonly people: ReadonlyMap<string, Person>;
 }) {
   const [open, setOpen] = useState(false);
-  const latestFirst = entries.toReversed();
   return (
     <>
       <Button look="quiet" className="bg-ground text-sm" onClick={() => setOpen(true)}>
         {m.seam.list}
       </Button>
       <Modal open={open} onOpenChange={setOpen} title={m.seam.listTitle} closeLabel={m.seam.close}>
-        {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a place that scrolls must take the keys */}
-        <ol className="overflow-y-auto" tabIndex={0}>
-          {latestFirst.map((entry, place) => {
-            const { id, side, text, at, state, begins, person } = entry;
-            const day = write.day(at);
-            const before = latestFirst[place - 1];
-            return (
-              <li key={id}>
-                {(before === undefined || write.day(before.at) !== day) && (
-                  <h3 className="mt-3 border-b border-rule font-semibold">{day}</h3>
-                )}
-                <p className="grid grid-cols-[4.5rem_3rem_1fr] gap-x-3 py-1.5 leading-snug">
-                  <span className="text-sm text-quiet">
-                    <Time at={at} withDay={false} />
-                  </span>
-                  <span className={`text-sm ${side === 'above' ? 'text-above' : 'text-below'}`}>
-                    {side === 'above' ? m.seam.seen : m.seam.done}
-                  </span>
-                  <span className="min-w-0 break-words">
-                    <span className={state === 'corrected' ? 'text-quiet line-through' : ''}>
-                      {text}
-                    </span>
-                    <span className="block text-sm text-quiet">{people.get(person)?.name}</span>
-                    <Notes entry={entry} />
-                  </span>
-                </p>
-                {begins !== undefined && (
-                  <p className="border-t-2 border-dotted border-ink py-1 text-sm text-quiet">
-                    {m.seam.begins(m.seam.state(begins))}
-                  </p>
-                )}
-              </li>
-            );
-          })}
-        </ol>
+        <Listed entries={entries} people={people} />
       </Modal>
+    </>
+  );
+}
+
+/** Told only once it is opened. */
+function Listed({
+  entries,
+  people,
+}: {
+  readonly entries: readonly SeamEntry[];
+  readonly people: ReadonlyMap<string, Person>;
+}) {
+  const latestFirst = entries.toReversed();
+  return (
+    <>
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a place that scrolls must take the keys */}
+      <ol className="overflow-y-auto" tabIndex={0}>
+        {latestFirst.map((entry, place) => {
+          const { id, side, text, at, state, begins, person } = entry;
+          const day = write.day(at);
+          const before = latestFirst[place - 1];
+          return (
+            <li key={id}>
+              {(before === undefined || write.day(before.at) !== day) && (
+                <h3 className="mt-3 border-b border-rule font-semibold">{day}</h3>
+              )}
+              <p className="grid grid-cols-[4.5rem_3rem_1fr] gap-x-3 py-1.5 leading-snug">
+                <span className="text-sm text-quiet">
+                  <Time at={at} withDay={false} />
+                </span>
+                <span className={`text-sm ${side === 'above' ? 'text-above' : 'text-below'}`}>
+                  {side === 'above' ? m.seam.seen : m.seam.done}
+                </span>
+                <span className="min-w-0 break-words">
+                  <span className={state === 'corrected' ? 'text-quiet line-through' : ''}>
+                    {text}
+                  </span>
+                  <span className="block text-sm text-quiet">{people.get(person)?.name}</span>
+                  <Notes entry={entry} />
+                </span>
+              </p>
+              {begins !== undefined && (
+                <p className="border-t-2 border-dotted border-ink py-1 text-sm text-quiet">
+                  {m.seam.begins(m.seam.state(begins))}
+                </p>
+              )}
+            </li>
+          );
+        })}
+      </ol>
     </>
   );
 }

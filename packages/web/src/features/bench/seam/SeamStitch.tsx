@@ -1,5 +1,7 @@
 import type { Person } from '@nodo/contract';
 import { Popover } from 'radix-ui';
+import { memo } from 'react';
+import { shallowEqual } from 'react-redux';
 import { m, write } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Owed, Stitch } from './Stitch.tsx';
@@ -8,20 +10,19 @@ import type { SeamEntry } from './seamEntries.ts';
 interface SeamStitchProps {
   readonly entry: SeamEntry;
   readonly person: Person | undefined;
-  readonly newDay: boolean;
   readonly first: boolean;
   /** The one stitch that Tab stops at; arrow keys move on from it. */
   readonly reachable: boolean;
-  readonly onFocus: () => void;
+  readonly onFocus: (id: string) => void;
   /** Undefined for what cannot be taken back, or not by this person. */
-  readonly onTakeBack: (() => void) | undefined;
+  readonly onTakeBack: ((id: string) => void) | undefined;
 }
 
 /** One stitch with its words; opened, it tells all and can be taken back. */
-export function SeamStitch(props: SeamStitchProps) {
-  const { entry, person, newDay, first, reachable, onFocus, onTakeBack } = props;
-  const { side, text, at, state, mark, begins } = entry;
-  const words = <Words entry={entry} person={person} newDay={newDay} />;
+export const SeamStitch = memo(function SeamStitch(props: SeamStitchProps) {
+  const { entry, person, first, reachable, onFocus, onTakeBack } = props;
+  const { id, side, text, at, state, mark, begins, newDay } = entry;
+  const words = <Words entry={entry} person={person} />;
   return (
     <Popover.Root>
       <Popover.Trigger asChild>
@@ -29,7 +30,7 @@ export function SeamStitch(props: SeamStitchProps) {
           type="button"
           data-stitch
           tabIndex={reachable ? 0 : -1}
-          onFocus={onFocus}
+          onFocus={() => onFocus(id)}
           className="relative block w-full rounded-md text-left hover:bg-sunk"
         >
           <Marks
@@ -63,7 +64,7 @@ export function SeamStitch(props: SeamStitchProps) {
           <Notes entry={entry} />
           {onTakeBack && (
             <Popover.Close asChild>
-              <Button className="self-start" onClick={onTakeBack}>
+              <Button className="self-start" onClick={() => onTakeBack(id)}>
                 {m.seam.takeBack}
               </Button>
             </Popover.Close>
@@ -72,11 +73,18 @@ export function SeamStitch(props: SeamStitchProps) {
       </Popover.Portal>
     </Popover.Root>
   );
+}, isSameStitch);
+
+/** Entries are told anew with every tap; nearly all of them say what they said before. */
+function isSameStitch(before: SeamStitchProps, now: SeamStitchProps): boolean {
+  const { entry: toldBefore, ...propsBefore } = before;
+  const { entry, ...props } = now;
+  return shallowEqual(toldBefore, entry) && shallowEqual(propsBefore, props);
 }
 
 /** What stands at the stitch, with what the picture tells put in words. */
-function Words({ entry, person, newDay }: Pick<SeamStitchProps, 'entry' | 'person' | 'newDay'>) {
-  const { side, text, at, state, begins } = entry;
+function Words({ entry, person }: Pick<SeamStitchProps, 'entry' | 'person'>) {
+  const { side, text, at, state, begins, newDay } = entry;
   return (
     <>
       <span

@@ -23,17 +23,19 @@ export interface SeamEntry {
   readonly state: 'kept' | 'waiting' | 'corrected';
   /** The first stitch on a machine that was changed: which state it is in now, from 2 on. */
   readonly begins: number | undefined;
+  /** The first stitch of its day. */
+  readonly newDay: boolean;
 }
 
 /** The ticket's history as stitches, oldest first. */
 export function seamEntries(
-  { ticket, events, waiting }: Omit<ShownTicket, 'customer'>,
+  { ticket, events, waiting }: Pick<ShownTicket, 'ticket' | 'events' | 'waiting'>,
   model: FamilyModel,
   { contested }: Assessment,
 ): readonly SeamEntry[] {
   const crossed = new Set(contested.flatMap(({ answers }) => answers.map(({ seq }) => seq)));
   const begins = statesBegun(ticket);
-  return events.map((event) => ({
+  return events.map((event, place) => ({
     id: event.id,
     ...told(event, model, ticket),
     at: event.observedAt,
@@ -45,7 +47,13 @@ export function seamEntries(
         ? 'waiting'
         : 'kept',
     begins: begins.get(event.seq),
+    newDay: isNewDay(events[place - 1], event),
   }));
+}
+
+function isNewDay(before: TicketEvent | undefined, event: TicketEvent): boolean {
+  const day = ({ observedAt }: TicketEvent) => new Date(observedAt).toDateString();
+  return before === undefined || day(before) !== day(event);
 }
 
 /** Where each further state of the machine begins: after what changed it. */

@@ -1,5 +1,6 @@
 import type { Assessment, NextStep, Ticket } from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
+import { memo } from 'react';
 import { m } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Key } from '../../../ui/Key.tsx';
@@ -34,10 +35,12 @@ interface StepPaneProps {
   readonly record: RecordEntry;
   readonly mayFind: boolean;
   readonly mayWork: boolean;
+  /** It was answered: it stays as it stands, out of reach, until the next takes its place. */
+  readonly isHeld: boolean;
 }
 
 /** The middle of the bench: the one thing to do next, and the ways out of it. */
-export function StepPane(props: StepPaneProps) {
+export const StepPane = memo(function StepPane(props: StepPaneProps) {
   const { ticket, step, choice, onChoose } = props;
   if (ticket.status !== 'open') return <ClosedStep {...props} />;
   return (
@@ -52,6 +55,10 @@ export function StepPane(props: StepPaneProps) {
       />
     </>
   );
+}, staysHeld);
+
+function staysHeld(_before: StepPaneProps, now: StepPaneProps): boolean {
+  return now.isHeld;
 }
 
 function checkOf(step: NextStep | undefined): string | undefined {

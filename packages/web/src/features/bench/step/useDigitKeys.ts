@@ -1,8 +1,8 @@
 import { useEffect, useRef } from 'react';
 
 /**
- * Single keys that act while the step is on the screen, unless somebody is typing or a
- * sheet lies over it.
+ * Single keys that act while the step is on the screen, unless somebody is typing, a sheet
+ * lies over it, or the step is answered and the next is on its way.
  */
 export function useDigitKeys(actions: Readonly<Record<string, () => unknown>>): void {
   const latest = useRef(actions);
@@ -12,7 +12,7 @@ export function useDigitKeys(actions: Readonly<Record<string, () => unknown>>): 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
-      if (isTyping(event.target) || document.querySelector('[role="dialog"]')) return;
+      if (isTyping(event.target) || document.querySelector(OUT_OF_REACH)) return;
       // A focused button answers to Enter by itself.
       if (event.key === 'Enter' && event.target instanceof HTMLButtonElement) return;
       const action = latest.current[event.key];
@@ -24,6 +24,8 @@ export function useDigitKeys(actions: Readonly<Record<string, () => unknown>>): 
     return () => window.removeEventListener('keydown', onKey);
   }, []);
 }
+
+const OUT_OF_REACH = '[role="dialog"], [inert] #step-title';
 
 function isTyping(target: EventTarget | null): boolean {
   return (
