@@ -137,6 +137,45 @@ describe('at 200 % zoom', () => {
   });
 });
 
+describe('long words', () => {
+  const LONG = 'Riemenspannvorrichtungsbefestigungsschraubenschlüsselhalter';
+
+  it('break where they must: no view scrolls sideways or hides them', async () => {
+    const mirra = await screen('mirra');
+    await mirra.go('/counter');
+    await mirra.sees('What kind is it?');
+    await mirra.page.type('::-p-aria([name="Name"])', `Mrs ${LONG}`);
+    await mirra.page.type('::-p-aria([name="What do you call it?"])', LONG);
+    await mirra.page.type('::-p-aria([name="In the customer’s own words"])', LONG.repeat(3));
+    await mirra.click('Stitches are skipped');
+    await mirra.click('Hang the tag');
+    await mirra.sees(`“${LONG.repeat(3)}”`);
+    const bench = new URL(mirra.page.url()).pathname;
+    const odren = await screen('odren');
+    await odren.go(bench);
+    await odren.stepAfter('');
+    await odren.press('s');
+    await odren.page.waitForSelector('[role="dialog"] input');
+    await odren.page.keyboard.type(LONG.repeat(2));
+    await odren.clickWithin('[role="dialog"]', 'Write it down');
+    await odren.sees(`“${LONG.repeat(2)}”`);
+    for (const width of [1280, 640, 390]) {
+      await odren.page.setViewport({ width, height: 800 });
+      for (const path of ['/', bench]) {
+        await odren.go(path);
+        await odren.page.waitForSelector('h1');
+        await odren.sees(LONG);
+        const overflow = await odren.page.evaluate(
+          () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+        );
+        expect(overflow, `${path} at ${width}`).toBeLessThanOrEqual(0);
+      }
+    }
+    await odren.page.setViewport({ width: 1280, height: 800 });
+    expect(odren.complaints).toEqual([]);
+  });
+});
+
 describe('targets', () => {
   it.each(VIEWS)('on the %s are at least 44 px high', async (_, path) => {
     const odren = await screen('odren');

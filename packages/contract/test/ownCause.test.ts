@@ -80,6 +80,17 @@ describe('taking a ticket over', () => {
     expect(resume.owed.length).toBeGreaterThan(0);
   });
 
+  it('tells what its owner did before it came in, and not as work of the shop', () => {
+    const story = new Story('drop-in', ['skip'], 'call').sees('needle-facing', [
+      'needle-wrong-way',
+    ]);
+    story.must('customer-did', { cause: 'needle-backward' });
+    expect(resumeOf(story.ticket, assessed(story))).toMatchObject({
+      done: [],
+      byCustomer: ['needle-backward'],
+    });
+  });
+
   it('leaves out what was taken back', () => {
     const story = new Story('drop-in', ['skip']).does('needle-set');
     story.must('entry-corrected', { corrects: story.lastId });

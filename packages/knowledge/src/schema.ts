@@ -108,6 +108,8 @@ export interface ActionSource {
   readonly treats: readonly string[];
   readonly repair: boolean;
   readonly minutes: number;
+  /** What must be at hand for it: parts and supplies, in words. */
+  readonly parts?: readonly string[];
   readonly hazard?: Hazard;
   /** Counts only with a reason in words. */
   readonly needsReason?: boolean;

@@ -134,3 +134,12 @@ describe('every check', () => {
     for (const { how } of electric) expect(how).toMatch(/qualified/);
   });
 });
+
+describe('what puts a cause right', () => {
+  it('names what must be at hand wherever something new or oil goes in', () => {
+    const wanting = [...KNOWLEDGE.actions.values()].filter(
+      ({ title, parts }) => /replaced|fitted|oiled|New /.test(title) && (parts ?? []).length === 0,
+    );
+    expect(wanting.map(({ id }) => id)).toEqual([]);
+  });
+});

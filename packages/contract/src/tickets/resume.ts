@@ -12,6 +12,8 @@ export interface Resume {
   readonly likeliest: CauseBelief | undefined;
   /** What was done to the machine, one line each, the latest last. */
   readonly done: readonly string[];
+  /** Causes that its owner put right before it came in. */
+  readonly byCustomer: readonly string[];
   readonly owed: readonly string[];
 }
 
@@ -20,12 +22,13 @@ export function resumeOf(
   ticket: Ticket,
   { beliefs, duties }: Pick<Assessment, 'beliefs' | 'duties'>,
 ): Resume {
-  const { looks, deeds } = ticket;
+  const { looks, deeds, told } = ticket;
   return {
     reported: reportedOn(ticket),
     looks: looks.filter(({ check }) => !INTERVIEWS.has(check)).length,
     likeliest: beliefs[0],
     done: [...new Set(deeds.filter(({ treats }) => treats.length > 0).map(({ action }) => action))],
+    byCustomer: [...new Set(told.flatMap(({ treats }) => treats))],
     owed: duties.filter(({ state }) => state === 'owed').map(({ duty }) => duty),
   };
 }

@@ -336,6 +336,7 @@ export const bobbinCase: Mechanism = {
       treats: ['case-burr', 'case-pierced'],
       repair: true,
       minutes: 2,
+      parts: ['a bobbin case for this machine'],
     },
     {
       id: 'bracket-set',

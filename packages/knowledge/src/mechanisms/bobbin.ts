@@ -307,6 +307,7 @@ export const bobbin: Mechanism = {
       ],
       repair: true,
       minutes: 1,
+      parts: ['a bobbin that this machine takes'],
     },
     {
       id: 'bobbin-set-right',

@@ -251,6 +251,7 @@ export const hook: Mechanism = {
       treats: ['hook-dry', 'stiff-from-idling'],
       repair: true,
       minutes: 2,
+      parts: ['sewing machine oil'],
     },
     { id: 'hook-dressed', title: 'Hook dressed', treats: ['hook-burr'], repair: true, minutes: 8 },
     {
@@ -267,6 +268,7 @@ export const hook: Mechanism = {
       treats: ['knives-packed'],
       repair: true,
       minutes: 4,
+      parts: ['sewing machine oil'],
       hazard: 'blade',
     },
   ],

@@ -210,6 +210,7 @@ export const needleCondition: Mechanism = {
       ],
       repair: true,
       minutes: 1,
+      parts: ['a new needle of this machine’s system'],
       hazard: 'needle',
     },
   ],

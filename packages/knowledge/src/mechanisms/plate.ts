@@ -180,6 +180,7 @@ export const plate: Mechanism = {
       treats: ['plate-burr'],
       repair: true,
       minutes: 5,
+      parts: ['a needle plate, should it not come smooth'],
     },
     {
       id: 'foot-dressed',
@@ -187,6 +188,7 @@ export const plate: Mechanism = {
       treats: ['foot-burr'],
       repair: true,
       minutes: 4,
+      parts: ['a presser foot, should it not come smooth'],
     },
     {
       id: 'foot-plate-matched',
@@ -194,6 +196,7 @@ export const plate: Mechanism = {
       treats: ['foot-wrong', 'plate-hole-wide'],
       repair: true,
       minutes: 1,
+      parts: ['the foot or plate that belongs to this stitch'],
     },
     {
       id: 'feed-cleaned',

@@ -142,6 +142,7 @@ export const spool: Mechanism = {
       treats: ['spool-cap-wrong', 'spool-snag', 'spool-axis-wrong', 'spool-loose'],
       repair: true,
       minutes: 0.7,
+      parts: ['a spool cap, felt or stand that fits the spool'],
     },
   ],
 };

@@ -200,6 +200,7 @@ export const tension: Mechanism = {
       treats: ['disc-faulty'],
       repair: true,
       minutes: 15,
+      parts: ['a tension unit or its spring, should it be worn'],
     },
     {
       id: 'dial-set',

@@ -126,6 +126,7 @@ export const thread: Mechanism = {
       treats: ['thread-poor', 'thread-too-thick', 'thread-mismatch'],
       repair: true,
       minutes: 0.7,
+      parts: ['sound thread, the same above and below'],
     },
   ],
 };

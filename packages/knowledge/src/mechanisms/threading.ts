@@ -223,6 +223,7 @@ export const threading: Mechanism = {
       treats: ['check-spring-off'],
       repair: true,
       minutes: 5,
+      parts: ['a check spring, should it not come free'],
     },
   ],
 };

@@ -10,6 +10,8 @@ import { DiscsDetail, PathDetail, SpoolDetail } from './thread.tsx';
 const DETAILS: Readonly<Partial<Record<Place, ComponentType<DetailProps>>>> = {
   spool: SpoolDetail,
   path: PathDetail,
+  'check-spring': PathDetail,
+  dial: PathDetail,
   discs: DiscsDetail,
   'needle-clamp': ClampDetail,
   needle: NeedleDetail,
@@ -26,7 +28,7 @@ export function hasDetail(place: Place): boolean {
   return place in DETAILS;
 }
 
-export function Detail({ place, ...props }: DetailProps & { readonly place: Place }) {
-  const Drawing = DETAILS[place];
+export function Detail(props: DetailProps) {
+  const Drawing = DETAILS[props.place];
   return Drawing ? <Drawing {...props} /> : null;
 }

@@ -1,8 +1,9 @@
-import type { Family } from '@nodo/knowledge';
+import type { Family, Place } from '@nodo/knowledge';
 import type { ReactNode } from 'react';
 
-/** What a detail is drawn from: the family, and how the presser stands in the check. */
+/** What a detail is drawn from: the family, the place, and how the presser stands in the check. */
 export interface DetailProps {
+  readonly place: Place;
   readonly family: Family;
   readonly presserDown: boolean;
 }

@@ -1,3 +1,4 @@
+import type { Place } from '@nodo/knowledge';
 import { m } from '../../messages/index.ts';
 import { type DetailProps, Sheet, Word } from './kit.tsx';
 
@@ -48,31 +49,43 @@ const POINTS: readonly (readonly [number, number])[] = [
   [52, 150],
 ];
 
-/** The whole way of the top thread, every point of it with its number. */
-export function PathDetail() {
+/** Which points of the way a place is about; the whole way, when it names none. */
+const LIT: Readonly<Partial<Record<Place, readonly number[]>>> = { dial: [2], 'check-spring': [3] };
+
+/** The way of the top thread, every point with its number, those of the check lit. */
+export function PathDetail({ place }: DetailProps) {
   const words = m.drawing.path;
+  const lit = LIT[place];
+  const isLit = (point: number): boolean => lit?.includes(point) ?? true;
+  const named = words.points.filter((_, point) => lit?.includes(point));
   return (
-    <Sheet account={words.account}>
+    <Sheet account={words.account(named.join(', '))}>
       <path d="M206 22L150 22L104 66L84 128L52 34V150" stroke="var(--above)" strokeWidth="2.6" />
-      {POINTS.map(([x, y], place) => (
+      {POINTS.map(([x, y], point) => (
         <g key={`${x} ${y}`}>
-          <circle cx={x} cy={y} r="9" fill="var(--own)" stroke="none" />
+          <circle
+            cx={x}
+            cy={y}
+            r={lit && isLit(point) ? 12 : 9}
+            fill={isLit(point) ? 'var(--own)' : 'var(--paper)'}
+            stroke={isLit(point) ? 'none' : 'var(--edge)'}
+          />
           <text
             x={x}
             y={y + 4}
             textAnchor="middle"
             fontSize="11"
             fontWeight="700"
-            fill="var(--paper)"
+            fill={isLit(point) ? 'var(--paper)' : 'var(--ink)'}
             stroke="none"
           >
-            {place + 1}
+            {point + 1}
           </text>
         </g>
       ))}
-      {words.points.map((point, place) => (
-        <Word key={point} x={126} y={62 + place * 14}>
-          {`${place + 1} ${point}`}
+      {words.points.map((name, point) => (
+        <Word key={name} x={126} y={62 + point * 14} lit={lit !== undefined && isLit(point)}>
+          {`${point + 1} ${name}`}
         </Word>
       ))}
     </Sheet>

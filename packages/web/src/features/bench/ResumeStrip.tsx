@@ -20,7 +20,7 @@ export function ResumeStrip({
   readonly step: NextStep | undefined;
   readonly onPutAway: () => void;
 }) {
-  const { reported, looks, likeliest, done, owed } = resumeOf(ticket, assessment);
+  const { reported, looks, likeliest, done, byCustomer, owed } = resumeOf(ticket, assessment);
   const words = m.bench.resume;
   const named = (ids: readonly string[], name: (id: string) => string | undefined): string =>
     ids.map((id) => lowerFirst(name(id) ?? id)).join(', ');
@@ -40,6 +40,7 @@ export function ResumeStrip({
               write.percent(likeliest.is),
             ),
           done: named(done, (id) => model.actions.get(id)?.title),
+          byCustomer: named(byCustomer, (id) => model.causes.get(id)?.remedy),
         })}{' '}
         {words.ahead(
           named(owed, (id) => model.duties.get(id)?.title),

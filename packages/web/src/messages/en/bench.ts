@@ -59,6 +59,7 @@ export const bench = {
     repair: 'Put it right',
     cause: 'The cause you chose',
     minutes: 'min',
+    atHand: 'Have at hand',
     saves: (minutes: string) => `stands to save ${minutes} min`,
     opens: (what: string) => `opens: ${what}`,
     tools: (tools: string) => `At hand: ${tools}`,
@@ -147,11 +148,13 @@ export const bench = {
       looks,
       likely,
       done,
+      byCustomer,
     }: {
       reported: string;
       looks: number;
       likely: string | undefined;
       done: string;
+      byCustomer: string;
     }) =>
       `${reported ? `Reported: ${reported}` : 'No complaint was ticked'}; ${
         looks === 0
@@ -159,7 +162,7 @@ export const bench = {
           : looks === 1
             ? '1 look so far'
             : `${looks} looks so far`
-      }${likely ? `, ${likely}` : ''}; ${done ? `done: ${done}` : 'nothing done yet'}.`,
+      }${likely ? `, ${likely}` : ''}; ${byCustomer ? `by its owner: ${byCustomer}; ` : ''}${done ? `done: ${done}` : 'nothing done yet'}.`,
     likely: (cause: string, chance: string) => `most likely ${cause} (${chance})`,
     ahead: (owed: string, next: string | undefined) =>
       `${owed ? `Owed before closing: ${owed}` : 'Nothing is owed'}; next: ${next ?? 'being reckoned'}.`,

@@ -54,8 +54,8 @@ export const drawing = {
     grips: 'resists',
   },
   path: {
-    account:
-      'The way of the top thread, point by point: spool, guides, discs, check spring, take-up, lower guides, needle-bar guide, needle.',
+    account: (lit: string) =>
+      `The way of the top thread, point by point: spool, guides, discs, check spring, take-up, lower guides, needle-bar guide, needle.${lit === '' ? '' : ` Lit: ${lit}.`}`,
     points: [
       'spool',
       'guides',

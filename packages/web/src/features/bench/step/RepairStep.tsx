@@ -2,6 +2,7 @@ import type { Ticket } from '@nodo/contract';
 import { type CauseBelief, type FindingWeight, weightBand } from '@nodo/core';
 import type { ActionSource, FamilyModel } from '@nodo/knowledge';
 import { INTERVIEWS } from '@nodo/knowledge';
+import { PackageOpen } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { m, write } from '../../../messages/index.ts';
@@ -61,6 +62,7 @@ export function RepairStep({
         .map((hazard) => (
           <Caution key={hazard} text={m.bench.hazards[hazard]} />
         ))}
+      <AtHand actions={actions} />
       <div className="mt-4">
         {mayWork ? (
           <StepList heading={words.didIt}>
@@ -91,6 +93,20 @@ export function RepairStep({
       </Link>
       <CauseChecks cause={cause} model={model} onChooseCheck={onChooseCheck} />
     </div>
+  );
+}
+
+/** Parts and supplies that the ways of putting it right need. */
+function AtHand({ actions }: { readonly actions: readonly ActionSource[] }) {
+  const needed = [...new Set(actions.flatMap(({ parts }) => parts ?? []))];
+  if (needed.length === 0) return null;
+  return (
+    <p className="mt-2 flex items-center gap-2">
+      <PackageOpen aria-hidden="true" size={20} className="shrink-0" />
+      <span>
+        <span className="font-semibold">{m.bench.step.atHand}:</span> {needed.join('; ')}
+      </span>
+    </p>
   );
 }
 
