@@ -97,6 +97,12 @@ try {
   await rack.waitForSelector('article h2');
   await shoot(rack, 'knowledge');
 
+  const lead = await pageOf('halle', 'day');
+  await lead.goto(`${stage.url}/knowledge/changes`, { waitUntil: 'domcontentloaded' });
+  await lead.locator('article li a').click();
+  await lead.locator('::-p-text(On open tickets)').setTimeout(60_000).wait();
+  await shoot(lead, 'knowledge-change');
+
   const night = await pageOf('tavi', 'night');
   await night.waitForSelector('section ul a');
   await openFromRack(night, 'White zigzag');

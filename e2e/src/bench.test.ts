@@ -1,4 +1,5 @@
 import { demoTicketId } from '@nodo/demo';
+import type { ElementHandle } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
 import { useStage } from './stage.ts';
 
@@ -85,6 +86,36 @@ describe('at the bench', () => {
     await odren.click('Take this entry back');
     await odren.sees('taken back');
     expect(odren.complaints).toEqual([]);
+  });
+
+  it('a photo is kept with a word to it, and seen by whoever opens its stitch', async () => {
+    const odren = await screen('odren');
+    await odren.go(`/bench/${demoTicketId(30)}`);
+    await odren.stepAfter('');
+    await odren.press('s');
+    await odren.page.waitForSelector('[role="dialog"] input');
+    await odren.page.keyboard.type('The nick in the case');
+    await odren.click('Keep a photo with the ticket');
+    const file = await odren.page.waitForSelector('[role="dialog"] input[type=file]');
+    const pictures = new URL('../../docs/screenshots/', import.meta.url).pathname;
+    await (file as ElementHandle<HTMLInputElement>).uploadFile(`${pictures}../../README.md`);
+    await odren.sees('This browser cannot read that file as a picture.');
+    await (file as ElementHandle<HTMLInputElement>).uploadFile(`${pictures}sign-in.png`);
+    await odren.sees('Another photo instead');
+    await odren.click('Keep it');
+    await odren.sees('Photo: The nick in the case');
+
+    const halle = await screen('halle');
+    await halle.go(`/bench/${demoTicketId(30)}`);
+    await halle.stepAfter('');
+    await halle.clickWithin('ol', 'Photo: The nick in the case');
+    await halle.page.waitForFunction(
+      () =>
+        (document.querySelector<HTMLImageElement>('[role="dialog"] img')?.naturalWidth ?? 0) > 0,
+    );
+    const alt = await halle.page.$eval('[role="dialog"] img', (picture) => picture.alt);
+    expect(alt).toBe('Photo: The nick in the case');
+    expect([...odren.complaints, ...halle.complaints]).toEqual([]);
   });
 
   it('80 entries stay within reach: one Tab stop, and the list tells all', async () => {

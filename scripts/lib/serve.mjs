@@ -57,6 +57,7 @@ export async function start(args) {
       host: '127.0.0.1',
       port,
       webRoot: programs.web,
+      photos: join(home, 'photos'),
       sessionSecret: cluster.readSecrets().session,
       database,
     };

@@ -43,6 +43,7 @@ export async function openStage(root, options = {}) {
     host: '127.0.0.1',
     port: await freePort(),
     webRoot: programs.web,
+    photos: join(cluster.home, 'photos'),
     sessionSecret: cluster.readSecrets().session,
     database: cluster.settings(DATABASE),
   };

@@ -10,6 +10,8 @@ export const REFUSAL_CODES = [
   'role-may-not',
   'no-such-route',
   'no-such-ticket',
+  'no-such-photo',
+  'not-a-photo',
   'not-taken-in',
   'already-taken-in',
   'tag-taken',

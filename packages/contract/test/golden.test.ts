@@ -1,17 +1,22 @@
 import { SHIPPED } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
 import {
+  deskOf,
   EVENT_TYPES,
+  presentEdition,
   summaryOf,
   type TicketEvent,
   tablesOf,
   ticketEvent,
   ticketOf,
 } from '../src/index.ts';
+import { tableEvent } from '../src/tables/events.ts';
 import eventsV1 from './golden/events-v1.json';
 import eventsV2 from './golden/events-v2.json';
 import eventsV3 from './golden/events-v3.json';
 import eventsV4 from './golden/events-v4.json';
+import eventsV5 from './golden/events-v5.json';
+import tablesV1 from './golden/tables-v1.json';
 
 interface Golden {
   readonly ticket: string;
@@ -26,6 +31,7 @@ const GOLDEN: Readonly<Record<string, Golden>> = {
   'events-v2': eventsV2,
   'events-v3': eventsV3,
   'events-v4': eventsV4,
+  'events-v5': eventsV5,
 };
 
 function comesTo(ticket: string, events: readonly TicketEvent[]): object {
@@ -57,6 +63,17 @@ describe('golden files: what was once stored is told the same for ever', () => {
     const sent = events.map((event) => ticketEvent.parse(event));
     expect(sent).toEqual(events);
     expect(comesTo(ticket, sent)).toEqual(expected);
+  });
+
+  it('tables-v1: the changes of a shop, every kind of change among them', () => {
+    const events = tablesV1.events.map((event) => tableEvent.parse(event));
+    expect(events).toEqual(tablesV1.events);
+    const { proposals, inForce } = deskOf(events);
+    expect(proposals.map(({ state }) => state)).toEqual(tablesV1.expected.states);
+    expect(inForce).toEqual(tablesV1.expected.inForce);
+    const present = presentEdition(deskOf(events)).knowledge;
+    expect(present.causes.get('needle-low')?.perMille).toBe(60);
+    expect(present.causes.has('own-0123456789ab')).toBe(false);
   });
 
   it('have every kind of event among them', () => {

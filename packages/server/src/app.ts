@@ -10,7 +10,9 @@ import type { People } from './auth/people.ts';
 import { sameOrigin } from './http/guards.ts';
 import { sendRefusal } from './http/send.ts';
 import type { LiveHub } from './live/hub.ts';
+import type { PhotoStore } from './photos/photoStore.ts';
 import { liveRoutes } from './routes/live.ts';
+import { photoRoutes } from './routes/photos.ts';
 import { SESSION_COOKIE, sessionRoutes } from './routes/session.ts';
 import { tablesRoutes } from './routes/tables.ts';
 import { ticketRoutes } from './routes/tickets.ts';
@@ -19,6 +21,7 @@ import type { EventStore } from './store/port.ts';
 export interface AppParts {
   readonly people: People;
   readonly store: EventStore;
+  readonly photos: PhotoStore;
   readonly hub: LiveHub;
   readonly sessionPool: Pool;
   readonly sessionSecret: string;
@@ -63,7 +66,8 @@ export function createApp(parts: AppParts): Express {
   );
   app.use('/api', apiBasics(parts));
   sessionRoutes(app, parts.people, parts.signInAttempts);
-  ticketRoutes(app, parts.people, parts.store, parts.now);
+  ticketRoutes(app, parts.people, parts.store, parts.photos, parts.now);
+  photoRoutes(app, parts.people, parts.store, parts.photos);
   tablesRoutes(app, parts.people, parts.store, parts.now);
   liveRoutes(app, parts.people, parts.hub);
   app.use('/api', (_request: Request, response: Response) => {

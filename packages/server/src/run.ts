@@ -4,6 +4,7 @@ import { createApp } from './app.ts';
 import { People } from './auth/people.ts';
 import { LiveHub } from './live/hub.ts';
 import { listen } from './live/listen.ts';
+import { PhotoStore } from './photos/photoStore.ts';
 import type { Settings } from './settings.ts';
 import { connect } from './store/connect.ts';
 import { PostgresEventStore } from './store/postgres.ts';
@@ -48,6 +49,7 @@ export async function runServer(
   const app = createApp({
     people: new People(db),
     store,
+    photos: new PhotoStore(settings.photos),
     hub,
     sessionPool,
     sessionSecret: settings.sessionSecret,

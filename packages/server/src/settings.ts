@@ -8,6 +8,8 @@ export const settings = z.object({
   port: z.number().int(),
   /** Folder with the built pages. */
   webRoot: z.string(),
+  /** Folder for what is kept outside the database. */
+  photos: z.string(),
   sessionSecret: z.string().min(32),
   database: z.object({
     host: z.string(),

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { ENDPOINTS, type EndpointName, type Role, refusal } from '@nodo/contract';
 import { ADDRESSES, fillAddress } from '@nodo/contract/addresses';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { jpeg } from './jpeg.ts';
 import { Client, startTestServer, type TestServer } from './server.ts';
 import { draftOf, intakeDraft, proposalDraft } from './shop.ts';
 
@@ -42,6 +43,11 @@ const CALLS: Readonly<Record<EndpointName, () => { path: string; body?: unknown 
     path: fillAddress(ADDRESSES.recordEvent, { ticket }),
     body: draftOf('findings-recorded', { check: 'winder', answers: { 'winder-on': 'no' } }),
   }),
+  keepPhoto: () => ({
+    path: fillAddress(ADDRESSES.keepPhoto, { ticket }),
+    body: jpeg({ width: 4, height: 3 }),
+  }),
+  readPhoto: () => ({ path: fillAddress(ADDRESSES.readPhoto, { ticket, photo: 'f'.repeat(64) }) }),
   readTables: () => ({ path: ADDRESSES.readTables.path }),
   listCandidates: () => ({ path: ADDRESSES.listCandidates.path }),
   recordTableEvent: () => ({
@@ -60,6 +66,8 @@ const TABLE: Readonly<Record<EndpointName, Readonly<Record<Role | 'nobody', numb
   takeIn: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
   readTicket: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
   recordEvent: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
+  keepPhoto: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
+  readPhoto: { nobody: 401, counter: 404, technician: 404, lead: 404, learner: 404 },
   readTables: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
   listCandidates: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
   recordTableEvent: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },

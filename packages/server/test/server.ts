@@ -1,3 +1,6 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { connect, type DatabaseSettings, type Running, runServer } from '../src/index.ts';
 import { freshDatabase } from './database.ts';
 import { makeShop, type TestPerson, type TestShop } from './shop.ts';
@@ -19,12 +22,14 @@ export async function startTestServer(signInAttempts = 1_000): Promise<TestServe
   const otherShop = await makeShop(db);
   await db.close();
   const log: string[] = [];
+  const photos = mkdtempSync(join(tmpdir(), 'nodo-photos-'));
   const { owner: _owner, ...withoutOwner } = database;
   const running: Running = await runServer(
     {
       host: '127.0.0.1',
       port: 0,
       webRoot: '/nonexistent',
+      photos,
       sessionSecret: 'x'.repeat(40),
       database: withoutOwner,
     },
@@ -38,7 +43,10 @@ export async function startTestServer(signInAttempts = 1_000): Promise<TestServe
     otherShop,
     database,
     log,
-    stop: () => running.stop(),
+    stop: async () => {
+      await running.stop();
+      rmSync(photos, { recursive: true, force: true });
+    },
   };
 }
 
@@ -73,12 +81,12 @@ export class Client {
       headers: {
         origin: this.url,
         cookie: this.cookie,
-        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+        ...(body === undefined ? {} : { 'content-type': typeOf(body) }),
         ...headers,
       },
       ...(body === undefined
         ? {}
-        : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+        : { body: typeof body === 'string' || isPicture(body) ? body : JSON.stringify(body) }),
     });
     const set = response.headers.getSetCookie()[0];
     if (set !== undefined) this.cookie = set.split(';')[0] ?? '';
@@ -91,6 +99,12 @@ export class Client {
           : text,
       headers: response.headers,
     };
+  }
+
+  /** What a browser shows as a picture. */
+  async read(path: string): Promise<{ readonly headers: Headers; readonly bytes: Buffer }> {
+    const response = await fetch(this.url + path, { headers: { cookie: this.cookie } });
+    return { headers: response.headers, bytes: Buffer.from(await response.arrayBuffer()) };
   }
 
   /** Opens the live stream; `frames` fills as they come. */
@@ -119,4 +133,12 @@ export class Client {
     read().catch(() => undefined);
     return { frames, stop: () => abort.abort() };
   }
+}
+
+function isPicture(body: unknown): body is Buffer<ArrayBuffer> {
+  return Buffer.isBuffer(body);
+}
+
+function typeOf(body: unknown): string {
+  return isPicture(body) ? 'image/jpeg' : 'application/json';
 }

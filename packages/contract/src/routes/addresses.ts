@@ -11,6 +11,8 @@ export const ADDRESSES = {
   takeIn: { method: 'POST', path: '/api/tickets' },
   readTicket: { method: 'GET', path: '/api/tickets/:ticket' },
   recordEvent: { method: 'POST', path: '/api/tickets/:ticket/events' },
+  keepPhoto: { method: 'POST', path: '/api/tickets/:ticket/photos' },
+  readPhoto: { method: 'GET', path: '/api/tickets/:ticket/photos/:photo' },
   readTables: { method: 'GET', path: '/api/tables' },
   listCandidates: { method: 'GET', path: '/api/tables/candidates' },
   recordTableEvent: { method: 'POST', path: '/api/tables/events' },

@@ -1,4 +1,5 @@
 import { live } from './live.ts';
+import { keepPhoto, readPhoto } from './photos.ts';
 import { listPeople, signIn, signOut, whoAmI } from './session.ts';
 import { listCandidates, readTables, recordTableEvent } from './tables.ts';
 import { listTickets, readTicket, recordEvent, takeIn } from './tickets.ts';
@@ -13,6 +14,8 @@ export const ENDPOINTS = {
   takeIn,
   readTicket,
   recordEvent,
+  keepPhoto,
+  readPhoto,
   readTables,
   listCandidates,
   recordTableEvent,

@@ -14,6 +14,7 @@ const MAY_RECORD: Readonly<Record<EventType, readonly Role[]>> = {
   'findings-recorded': AT_THE_COUNTER,
   'could-not-tell': AT_THE_COUNTER,
   'observation-noted': AT_THE_COUNTER,
+  'photo-kept': AT_THE_COUNTER,
   'own-cause-found': AT_THE_BENCH,
   'action-done': AT_THE_BENCH,
   'machine-opened': AT_THE_BENCH,

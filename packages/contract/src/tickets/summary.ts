@@ -9,6 +9,7 @@ const SEEN: ReadonlySet<string> = new Set([
   'findings-recorded',
   'could-not-tell',
   'observation-noted',
+  'photo-kept',
 ]);
 const DONE: ReadonlySet<string> = new Set([
   'action-done',

@@ -10,6 +10,8 @@ export const STATUS: Readonly<Record<RefusalCode, number>> = {
   'role-may-not': 403,
   'no-such-route': 404,
   'no-such-ticket': 404,
+  'no-such-photo': 404,
+  'not-a-photo': 422,
   'not-taken-in': 409,
   'already-taken-in': 409,
   'tag-taken': 409,

@@ -2,6 +2,7 @@ import { beginsTicket, ENDPOINTS, refuse, type TicketFile } from '@nodo/contract
 import type { Express } from 'express';
 import type { People } from '../auth/people.ts';
 import { route } from '../http/route.ts';
+import type { PhotoStore } from '../photos/photoStore.ts';
 import type { EventStore } from '../store/port.ts';
 import { recordDrafts } from '../store/record.ts';
 
@@ -9,6 +10,7 @@ export function ticketRoutes(
   app: Express,
   people: People,
   store: EventStore,
+  photos: PhotoStore,
   now: () => Date,
 ): void {
   const fileOf = async (shop: string, ticket: string): Promise<TicketFile | undefined> => {
@@ -61,6 +63,9 @@ export function ticketRoutes(
     const { shop, person } = session;
     if (beginsTicket(body)) {
       return { ok: false, refusal: refuse('bad-input', 'type') };
+    }
+    if (body.type === 'photo-kept' && !(await photos.has(shop.id, body.command.photo))) {
+      return { ok: false, refusal: refuse('no-such-photo', 'command.photo') };
     }
     const recorded = await recordDrafts(
       store,

@@ -10,6 +10,7 @@ export type CallFault =
 interface CallArgs {
   readonly address: Address;
   readonly params?: Readonly<Record<string, string>>;
+  /** Sent as JSON; a picture as it is. */
   readonly body?: unknown;
 }
 
@@ -26,9 +27,7 @@ export async function call({
     response = await fetch(fillAddress(address, params), {
       method: address.method,
       signal: AbortSignal.timeout(ANSWER_WITHIN_MS),
-      ...(body === undefined
-        ? {}
-        : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+      ...(body === undefined ? {} : sent(body)),
     });
     const answer: unknown = await response.json();
     if (response.ok) return { data: answer };
@@ -39,6 +38,12 @@ export async function call({
     // Falls through: no network, no server, or no JSON.
   }
   return { error: { kind: 'unreachable' } };
+}
+
+function sent(body: unknown): RequestInit {
+  return body instanceof Blob
+    ? { headers: { 'content-type': body.type }, body }
+    : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) };
 }
 
 function isRefusal(answer: unknown): answer is Refusal {

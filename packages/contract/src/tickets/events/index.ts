@@ -18,6 +18,7 @@ import { machineCollected } from './machineCollected.ts';
 import { machineOpened } from './machineOpened.ts';
 import { observationNoted } from './observationNoted.ts';
 import { ownCauseFound } from './ownCauseFound.ts';
+import { photoKept } from './photoKept.ts';
 import { planChosen } from './planChosen.ts';
 import { ticketClosed } from './ticketClosed.ts';
 import { ticketReopened } from './ticketReopened.ts';
@@ -32,6 +33,7 @@ const EVENT_KINDS = {
   'findings-recorded': findingsRecorded,
   'could-not-tell': couldNotTell,
   'observation-noted': observationNoted,
+  'photo-kept': photoKept,
   'own-cause-found': ownCauseFound,
   'action-done': actionDone,
   'machine-opened': machineOpened,

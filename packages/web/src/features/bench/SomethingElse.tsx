@@ -1,10 +1,13 @@
 import type { Ticket } from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
+import { Camera } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { m } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { Modal } from '../../ui/Modal.tsx';
 import { OwnCauseForm } from './OwnCauseForm.tsx';
+import { PhotoForm } from './photo/PhotoForm.tsx';
 import type { Choice } from './step/StepPane.tsx';
 import type { RecordEntry } from './useRecord.ts';
 
@@ -38,13 +41,15 @@ export function SomethingElse(props: SomethingElseProps) {
 function Search(props: SomethingElseProps) {
   const { model, record, mayWork, onChoose, onOpenChange } = props;
   const [wanted, setWanted] = useState('');
-  const [naming, setNaming] = useState(false);
+  const [further, setFurther] = useState<'cause' | 'photo'>();
   const words = m.bench.palette;
   const hits = useMemo(() => find(model, wanted), [model, wanted]);
   const note = wanted.trim();
   const done = (worked: boolean) => worked && onOpenChange(false);
 
-  if (naming) return <OwnCauseForm {...props} name={note} onDone={() => onOpenChange(false)} />;
+  const leave = () => onOpenChange(false);
+  if (further === 'cause') return <OwnCauseForm {...props} name={note} onDone={leave} />;
+  if (further === 'photo') return <PhotoForm {...props} words={note} onDone={leave} />;
   return (
     <>
       <TextField
@@ -93,7 +98,7 @@ function Search(props: SomethingElseProps) {
             {mayWork && (
               <button
                 type="button"
-                onClick={() => setNaming(true)}
+                onClick={() => setFurther('cause')}
                 className="mt-2 w-full rounded-md border-2 border-dashed border-edge px-4 py-3 text-left hover:border-ink"
               >
                 {m.bench.ownCause.offer(note)}
@@ -101,6 +106,9 @@ function Search(props: SomethingElseProps) {
             )}
           </>
         )}
+        <Button className="mt-3" onClick={() => setFurther('photo')}>
+          <Camera aria-hidden size={20} /> {m.bench.photo.offer}
+        </Button>
       </div>
     </>
   );

@@ -172,6 +172,18 @@ export const bench = {
       closeTicket: 'tie the knot',
     },
   },
+  photo: {
+    offer: 'Keep a photo with the ticket',
+    choose: 'Choose or take a photo',
+    another: 'Another photo instead',
+    preview: 'The photo as it will be kept',
+    unreadable: 'This browser cannot read that file as a picture. Choose another.',
+    note: 'What it shows',
+    noteHint: 'A few words, or none. Where and when the camera says it was taken is left out.',
+    keep: 'Keep it',
+    sending: 'The photo is being sent',
+    offLine: 'The server cannot be reached, and the photo is not kept yet. Try again.',
+  },
   ownCause: {
     offer: (words: string) => `It is a cause of its own: “${words}”`,
     lead: 'It becomes part of this ticket’s reckoning, with a repair of its own, and is proven like any other.',

@@ -10,6 +10,8 @@ export const seam = {
   },
   arrived: 'Came into the shop',
   denied: (what: string) => `Asked, and no: ${what}`,
+  photo: (words: string) => `Photo: ${words}`,
+  photoOnly: 'Photo',
   couldNotTell: (check: string) => `Could not tell: ${check}`,
   opened: (what: string) => `Opened: ${what}`,
   closedUp: 'Back together',

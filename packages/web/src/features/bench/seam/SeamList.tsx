@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { m, write } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Modal } from '../../../ui/Modal.tsx';
+import { Photo } from '../photo/Photo.tsx';
 import { Notes, Time } from './SeamStitch.tsx';
 import type { SeamEntry } from './seamEntries.ts';
 
@@ -41,7 +42,7 @@ function Listed({
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a place that scrolls must take the keys */}
       <ol className="overflow-y-auto" tabIndex={0}>
         {latestFirst.map((entry, place) => {
-          const { id, side, text, at, state, begins, person } = entry;
+          const { id, ticket, photo, side, text, at, state, begins, person } = entry;
           const day = write.day(at);
           const before = latestFirst[place - 1];
           return (
@@ -62,6 +63,7 @@ function Listed({
                   </span>
                   <span className="block text-sm text-quiet">{people.get(person)?.name}</span>
                   <Notes entry={entry} />
+                  {photo !== undefined && <Photo ticket={ticket} photo={photo} account={text} />}
                 </span>
               </p>
               {begins !== undefined && (

@@ -4,6 +4,7 @@ import { memo } from 'react';
 import { shallowEqual } from 'react-redux';
 import { m, write } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
+import { Photo } from '../photo/Photo.tsx';
 import { Owed, Stitch } from './Stitch.tsx';
 import type { SeamEntry } from './seamEntries.ts';
 
@@ -21,7 +22,7 @@ interface SeamStitchProps {
 /** One stitch with its words; opened, it tells all and can be taken back. */
 export const SeamStitch = memo(function SeamStitch(props: SeamStitchProps) {
   const { entry, person, first, reachable, onFocus, onTakeBack } = props;
-  const { id, side, text, at, state, mark, begins, newDay } = entry;
+  const { id, ticket, photo, side, text, at, state, mark, begins, newDay } = entry;
   const words = <Words entry={entry} person={person} />;
   return (
     <Popover.Root>
@@ -62,6 +63,7 @@ export const SeamStitch = memo(function SeamStitch(props: SeamStitchProps) {
             <Time at={at} withDay /> {person?.name}
           </p>
           <Notes entry={entry} />
+          {photo !== undefined && <Photo ticket={ticket} photo={photo} account={text} />}
           {onTakeBack && (
             <Popover.Close asChild>
               <Button className="self-start" onClick={() => onTakeBack(id)}>

@@ -14,6 +14,7 @@ import { lowerFirst } from '../words.ts';
 /** One stitch of the seam. */
 export interface SeamEntry {
   readonly id: string;
+  readonly ticket: string;
   /** Above: what was seen. Below: what was done. */
   readonly side: 'above' | 'below';
   readonly text: string;
@@ -23,6 +24,8 @@ export interface SeamEntry {
   readonly state: 'kept' | 'waiting' | 'corrected';
   /** The first stitch on a machine that was changed: which state it is in now, from 2 on. */
   readonly begins: number | undefined;
+  /** The photo that is kept with it. */
+  readonly photo: string | undefined;
   /** The first stitch of its day. */
   readonly newDay: boolean;
 }
@@ -37,6 +40,7 @@ export function seamEntries(
   const begins = statesBegun(ticket);
   return events.map((event, place) => ({
     id: event.id,
+    ticket: ticket.id,
     ...told(event, model, ticket),
     at: event.observedAt,
     person: event.actor.person,
@@ -47,6 +51,7 @@ export function seamEntries(
         ? 'waiting'
         : 'kept',
     begins: begins.get(event.seq),
+    photo: event.type === 'photo-kept' ? event.body.photo : undefined,
     newDay: isNewDay(events[place - 1], event),
   }));
 }
@@ -89,6 +94,8 @@ function told(
       return above(m.seam.couldNotTell(titleOf(model, event.body.check)));
     case 'observation-noted':
       return above(`“${event.body.words}”`);
+    case 'photo-kept':
+      return above(event.body.words ? m.seam.photo(event.body.words) : m.seam.photoOnly);
     case 'own-cause-found':
       return above(m.seam.ownCause(event.body.name));
     case 'action-done': {

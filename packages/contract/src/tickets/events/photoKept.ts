@@ -1,0 +1,19 @@
+import { z } from 'zod';
+import { humanText } from '../../text.ts';
+import { accept, defineEvent } from './define.ts';
+import { atWork } from './guards.ts';
+
+/** A photo is named by the SHA-256 of what is kept of it. */
+export const photoId = z.string().regex(/^[0-9a-f]{64}$/);
+
+const body = z.object({ photo: photoId, words: humanText(500, 0) });
+
+/** A photo of this machine, kept with the ticket; the server holds it before it is told. */
+export const photoKept = defineEvent({
+  type: 'photo-kept',
+  version: 1,
+  command: body,
+  body,
+  decide: atWork((_ticket, command) => accept(command)),
+  apply: (ticket) => ticket,
+});

@@ -1,0 +1,45 @@
+import { ENDPOINTS, refuse } from '@nodo/contract';
+import express, { type Express } from 'express';
+import type { People } from '../auth/people.ts';
+import { route } from '../http/route.ts';
+import { cleanJpeg } from '../photos/jpeg.ts';
+import type { PhotoStore } from '../photos/photoStore.ts';
+import type { EventStore } from '../store/port.ts';
+
+const LARGEST = '4mb';
+const A_YEAR = 'private, max-age=31536000, immutable';
+
+export function photoRoutes(
+  app: Express,
+  people: People,
+  store: EventStore,
+  photos: PhotoStore,
+): void {
+  route(
+    app,
+    people,
+    ENDPOINTS.keepPhoto,
+    async ({ params, body, session: { shop } }) => {
+      const [known] = await store.load(shop.id, params.ticket);
+      if (!known) return { ok: false, refusal: refuse('no-such-ticket', 'params.ticket') };
+      const clean = cleanJpeg(Buffer.from(body));
+      if (!clean) return { ok: false, refusal: refuse('not-a-photo') };
+      const { bytes, width, height } = clean;
+      return { ok: true, answer: { photo: await photos.keep(shop.id, bytes), width, height } };
+    },
+    express.raw({ type: 'image/jpeg', limit: LARGEST }),
+  );
+
+  route(app, people, ENDPOINTS.readPhoto, async ({ params, session: { shop }, response }) => {
+    const events = await store.load(shop.id, params.ticket);
+    const isOfTicket = events.some(
+      (event) => event.type === 'photo-kept' && event.body.photo === params.photo,
+    );
+    if (!isOfTicket || !(await photos.has(shop.id, params.photo))) {
+      return { ok: false, refusal: refuse('no-such-photo', 'params.photo') };
+    }
+    response.set('cache-control', A_YEAR).type('image/jpeg');
+    response.sendFile(photos.path(shop.id, params.photo), { dotfiles: 'allow' });
+    return 'answered';
+  });
+}
