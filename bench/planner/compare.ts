@@ -76,8 +76,17 @@ export interface Result extends Job {
   /** Causes at .9 or above that were not there, per machine. */
   readonly falsePerCase: number;
   readonly brier: number;
-  /** Greatest gap between told and true in the tenths that have 50 cases or more. */
-  readonly worstReliabilityGap: number;
+  /** Of the tenths that have 50 cases or more, the one with the greatest gap between told and true. */
+  readonly worstTenth: Tenth;
+}
+
+export interface Tenth {
+  /** Beliefs from here up to a tenth more. */
+  readonly from: number;
+  readonly cases: number;
+  readonly gap: number;
+  /** How far the true share of so many cases strays by chance, where what is told is right. */
+  readonly standardError: number;
 }
 
 const SEED = 20_251;
@@ -149,10 +158,20 @@ function calibration(walks: readonly Walked[]) {
       tenth.there += there;
     }
   }
-  const gaps = tenths
+  const [worstTenth] = tenths
+    .map(({ cases: count, told, there }, tenth): Tenth => {
+      const share = told / count;
+      return {
+        from: tenth / 10,
+        cases: count,
+        gap: rounded(Math.abs(told - there) / count, 3),
+        standardError: rounded(Math.sqrt((share * (1 - share)) / count), 3),
+      };
+    })
     .filter((tenth) => tenth.cases >= ENOUGH_CASES)
-    .map(({ cases: count, told, there }) => Math.abs(told - there) / count);
-  return { brier: rounded(squares / cases, 4), worstReliabilityGap: rounded(Math.max(...gaps), 3) };
+    .sort((a, b) => b.gap - a.gap);
+  if (!worstTenth) throw new Error('too few machines for any tenth');
+  return { brier: rounded(squares / cases, 4), worstTenth };
 }
 
 function rounded(value: number, digits: number): number {

@@ -9,7 +9,7 @@ export interface TicketStanding {
   readonly likeliest: { readonly cause: string; readonly chance: number } | undefined;
   /** Chance that the complaint comes back if the ticket were closed now. */
   readonly risk: number;
-  /** What would be looked at next. */
+  /** What would be looked at next at the bench; undefined for a machine that is not in the shop. */
   readonly check: string | undefined;
 }
 
@@ -29,7 +29,10 @@ export function standingUnder(
   return {
     likeliest: likeliest && { cause: likeliest.cause, chance: likeliest.is },
     risk: assessment.risk,
-    check: planTicket(ticket, model, assessment, draws).checks[0]?.check,
+    check:
+      ticket.intake?.tag === undefined
+        ? undefined
+        : planTicket(ticket, model, assessment, draws).checks[0]?.check,
   };
 }
 
