@@ -1,4 +1,5 @@
 import type { Family, FamilyCheck } from '@nodo/knowledge';
+import { startTransition, useEffect, useState } from 'react';
 import { PlaceDrawing } from './PlaceDrawing.tsx';
 
 /** Checks that are done with the presser down; in any other it stands up. */
@@ -12,6 +13,10 @@ export function CheckDrawing({
   readonly check: FamilyCheck;
   readonly family: Family;
 }) {
+  // The question and its answers are painted first, the picture with the next frame.
+  const [isDue, setDue] = useState(false);
+  useEffect(() => startTransition(() => setDue(true)), []);
+  if (!isDue) return <div className="min-h-40 w-60 shrink-0" />;
   return (
     <PlaceDrawing family={family} place={check.place} presserDown={PRESSER_DOWN.has(check.id)} />
   );

@@ -29,6 +29,12 @@ import { expose } from 'comlink';
 export interface Plan extends Planned {
   /** What could be said next, for a machine that is not in the shop. */
   readonly call: readonly CallProposal[];
+  /** Undefined as long as only the quick answer is there. */
+  readonly words: PlanWords | undefined;
+}
+
+/** What can be said of the causes besides their chances. */
+export interface PlanWords {
   /** What nothing in the tables explains. */
   readonly unexplained: readonly Unexplained[];
   /** Where two people saw different things, and what each would mean. */
@@ -72,12 +78,7 @@ const planner = {
     const model = tablesOf(ticket, editionWith(changes));
     if (!model) throw new Error(`no tables for the family of ticket ${id}`);
     reading = { ticket, model, assessment: assess(ticket, model) };
-    return {
-      ...proposalsOf(reading, QUICK_DRAWS),
-      unexplained: [],
-      contests: [],
-      reasons: new Map(),
-    };
+    return { ...proposalsOf(reading, QUICK_DRAWS), words: undefined };
   },
 
   /** The heavy part of the reckoning, of the ticket that was read last. */
@@ -86,13 +87,15 @@ const planner = {
     const { model, assessment } = reading;
     return {
       ...proposalsOf(reading),
-      unexplained: unexplainedReadings(model.network, assessment.evidence),
-      contests: contestEffects(model, assessment),
-      reasons: weighFindings(
-        model.network,
-        assessment.evidence,
-        assessment.beliefs.slice(0, EXPLAINED).map(({ cause }) => cause),
-      ),
+      words: {
+        unexplained: unexplainedReadings(model.network, assessment.evidence),
+        contests: contestEffects(model, assessment),
+        reasons: weighFindings(
+          model.network,
+          assessment.evidence,
+          assessment.beliefs.slice(0, EXPLAINED).map(({ cause }) => cause),
+        ),
+      },
     };
   },
 };

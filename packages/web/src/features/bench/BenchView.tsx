@@ -90,11 +90,11 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
         />
       )}
       <div className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[17.5rem_minmax(0,1fr)_17.5rem]">
-        <div className="border-rule p-4 max-lg:order-2 max-lg:border-t lg:overflow-y-auto lg:border-r">
+        <div className="contain-layout border-rule p-4 max-lg:order-2 max-lg:border-t lg:overflow-y-auto lg:border-r">
           <Causes
             model={model}
             assessment={assessment}
-            plan={plan}
+            words={plan?.words}
             closed={ticket.closing !== undefined}
             chosen={choice?.kind === 'cause' ? choice.cause : undefined}
             onChoose={chooseCause}
@@ -103,7 +103,7 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
         <section
           aria-labelledby="step-title"
           inert={isHeld}
-          className="flex flex-col bg-paper px-6 pt-4 max-lg:order-1 lg:min-h-0 lg:overflow-hidden"
+          className="contain-layout flex flex-col bg-paper px-6 pt-4 max-lg:order-1 lg:min-h-0 lg:overflow-hidden"
         >
           <StepPane
             ticket={ticket}
@@ -125,7 +125,7 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
             isHeld={isHeld}
           />
         </section>
-        <div className="border-rule p-4 max-lg:order-3 max-lg:border-t lg:overflow-y-auto lg:border-l">
+        <div className="contain-layout border-rule p-4 max-lg:order-3 max-lg:border-t lg:overflow-y-auto lg:border-l">
           <MachineNow
             ticket={ticket}
             model={model}

@@ -3,7 +3,7 @@ import { type CauseBelief, chanceBand } from '@nodo/core';
 import type { FamilyModel } from '@nodo/knowledge';
 import { memo, useState } from 'react';
 import { m, write } from '../../messages/index.ts';
-import type { Plan } from '../../workers/planner.worker.ts';
+import type { PlanWords } from '../../workers/planner.worker.ts';
 import { StandingMark } from './StandingMark.tsx';
 import { reasonWords } from './words.ts';
 
@@ -13,8 +13,8 @@ const SHOWN_ALL = 20;
 interface CausesProps {
   readonly model: FamilyModel;
   readonly assessment: Assessment;
-  /** Undefined while it is being reckoned. */
-  readonly plan: Plan | undefined;
+  /** Undefined while they are being reckoned for the first time. */
+  readonly words: PlanWords | undefined;
   readonly chosen: string | undefined;
   /** It stands as it was closed. */
   readonly closed: boolean;
@@ -26,7 +26,7 @@ interface CausesProps {
 export const Causes = memo(function Causes({
   model,
   assessment,
-  plan,
+  words: told,
   chosen,
   closed,
   onChoose,
@@ -47,7 +47,7 @@ export const Causes = memo(function Causes({
       {nothingAsked && <p className="mb-2 text-sm text-quiet">{words.unasked}</p>}
       <ol>
         {shown.map(({ cause, is }) => {
-          const { speaksFor, against } = reasonWords(model, plan?.reasons.get(cause));
+          const { speaksFor, against } = reasonWords(model, told?.reasons.get(cause));
           const band = m.bench.chanceWords[chanceBand(is)];
           const line = (
             <>
@@ -100,9 +100,9 @@ export const Causes = memo(function Causes({
       {assessment.leftOut > 0 && (
         <p className="px-2 text-sm text-quiet">{words.leftOut(assessment.leftOut)}</p>
       )}
-      {plan && plan.unexplained.length > 0 && (
+      {told && told.unexplained.length > 0 && (
         <Note text={words.unexplained}>
-          {plan.unexplained.map(({ finding, epoch }) => (
+          {told.unexplained.map(({ finding, epoch }) => (
             <li key={`${finding} ${epoch}`}>{model.findings.get(finding)?.answer}</li>
           ))}
         </Note>
@@ -110,7 +110,7 @@ export const Causes = memo(function Causes({
       {assessment.contested.length > 0 && (
         <Note text={words.contested}>
           {assessment.contested.map(({ finding, check, epoch }) => {
-            const effect = plan?.contests.find(
+            const effect = told?.contests.find(
               (contest) => contest.finding === finding && contest.epoch === epoch,
             );
             return (
@@ -118,8 +118,8 @@ export const Causes = memo(function Causes({
                 {model.checks.get(check)?.title}: {model.findings.get(finding)?.answer}
                 {effect && (
                   <span className="block font-normal">
-                    {words.ifYes(...told(model, effect.ifYes))};{' '}
-                    {words.ifNo(...told(model, effect.ifNo))}
+                    {words.ifYes(...named(model, effect.ifYes))};{' '}
+                    {words.ifNo(...named(model, effect.ifNo))}
                   </span>
                 )}
               </li>
@@ -131,7 +131,7 @@ export const Causes = memo(function Causes({
   );
 });
 
-function told(model: FamilyModel, { cause, is }: CauseBelief): readonly [string, string] {
+function named(model: FamilyModel, { cause, is }: CauseBelief): readonly [string, string] {
   return [model.causes.get(cause)?.name ?? cause, write.percent(is)];
 }
 

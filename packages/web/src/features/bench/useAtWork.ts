@@ -1,5 +1,5 @@
 import { assess, type Session, tablesOf } from '@nodo/contract';
-import { useMemo } from 'react';
+import { useEffect, useMemo } from 'react';
 import { usePeopleById } from './usePeopleById.ts';
 import { usePlan } from './usePlan.ts';
 import { useRecord } from './useRecord.ts';
@@ -10,6 +10,11 @@ export function useAtWork(shown: ShownTicket, session: Session) {
   const { ticket, events, edition, changes } = shown;
   const model = useMemo(() => tablesOf(ticket, edition), [ticket, edition]);
   const assessment = useMemo(() => model && assess(ticket, model), [ticket, model]);
+  // Every entry names the tables by their hash: reckoned while nobody waits for it.
+  useEffect(() => {
+    const idle = requestIdleCallback(() => edition.knowledge.hash);
+    return () => cancelIdleCallback(idle);
+  }, [edition]);
   const planned = usePlan(ticket.id, events, changes);
   return {
     model,

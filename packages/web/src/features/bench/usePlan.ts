@@ -114,9 +114,9 @@ function settled(
   if (before === undefined || before.plan === 'failed') return plan;
   if (before.key !== key) {
     // The words of a moment ago stay until the new ones come.
-    return plan === 'failed' || plan.reasons.size > 0
+    return plan === 'failed' || plan.words !== undefined
       ? plan
-      : { ...plan, reasons: before.plan.reasons };
+      : { ...plan, words: before.plan.words };
   }
   if (plan === 'failed') return before.plan;
   const late = performance.now() - shownAt > HAND_MS;

@@ -114,7 +114,7 @@ function Call({ shown, session }: { readonly shown: ShownTicket; readonly sessio
           <Causes
             model={model}
             assessment={assessment}
-            plan={plan}
+            words={plan?.words}
             chosen={undefined}
             closed={ticket.closing !== undefined}
           />

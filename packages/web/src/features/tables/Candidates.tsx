@@ -3,10 +3,10 @@ import type { OwnCause } from '@nodo/knowledge';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useCandidatesQuery } from '../../api/api.ts';
-import { faultWords } from '../../messages/faults.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
-import { TextArea, TextField } from '../../ui/Field.tsx';
+import { TextField } from '../../ui/Field.tsx';
+import { ProposalEnd } from './ProposalEnd.tsx';
 import { useChangeTables } from './useChangeTables.ts';
 import type { ShopTables } from './useTables.ts';
 
@@ -106,27 +106,13 @@ function TakeUp({ own }: { readonly own: OwnCause }) {
         error={Number.isFinite(number) ? undefined : words.number}
         onChange={({ target }) => setPerMille(target.value)}
       />
-      <TextArea
-        label={words.reason}
-        hint={words.reasonHint}
-        rows={2}
-        maxLength={400}
-        value={reason}
-        onChange={({ target }) => setReason(target.value)}
+      <ProposalEnd
+        reason={reason}
+        onReason={setReason}
+        isReady={Number.isFinite(number)}
+        isSending={isSending}
+        fault={fault}
       />
-      {fault && (
-        <p role="alert" className="font-semibold text-hazard">
-          {fault.kind === 'unreachable' ? words.offLine : faultWords(fault)}
-        </p>
-      )}
-      <Button
-        type="submit"
-        look="main"
-        className="self-start"
-        disabled={isSending || reason.trim() === '' || !Number.isFinite(number)}
-      >
-        {words.submit}
-      </Button>
     </form>
   );
 }

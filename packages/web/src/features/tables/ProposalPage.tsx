@@ -3,13 +3,13 @@ import { SHIPPED } from '@nodo/knowledge';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
-import { faultWords } from '../../messages/faults.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ReasonForm } from '../bench/ReasonForm.tsx';
 import { FromTo, subjectOf, whichOf } from './ChangeWords.tsx';
 import { EffectView } from './EffectView.tsx';
 import { HandWords } from './HandWords.tsx';
+import { TablesFault } from './ProposalEnd.tsx';
 import { useChangeTables } from './useChangeTables.ts';
 import { useEffectOf } from './useEffectOf.ts';
 import type { ShopTables } from './useTables.ts';
@@ -89,11 +89,7 @@ function Weighing({
   return (
     <>
       <EffectView state={state} edition={edition} again={again} />
-      {fault && (
-        <p role="alert" className="mt-4 font-semibold text-hazard">
-          {fault.kind === 'unreachable' ? words.offLine : faultWords(fault)}
-        </p>
-      )}
+      <TablesFault fault={fault} />
       {isLead && (
         <div className="mt-6 flex flex-wrap items-start gap-3">
           <Button
@@ -123,11 +119,7 @@ function TakingBack({ proposal, label }: { readonly proposal: Proposal; readonly
           void send({ type: 'change-withdrawn', command: { proposal: proposal.id, reason } });
         }}
       />
-      {fault && (
-        <p role="alert" className="font-semibold text-hazard">
-          {fault.kind === 'unreachable' ? m.tables.offLine : faultWords(fault)}
-        </p>
-      )}
+      <TablesFault fault={fault} />
     </div>
   );
 }

@@ -12,10 +12,10 @@ import {
 } from '@nodo/knowledge';
 import { type ReactNode, useId, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { faultWords } from '../../messages/faults.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Select, TextArea, TextField } from '../../ui/Field.tsx';
+import { ProposalEnd } from './ProposalEnd.tsx';
 import { useChangeTables } from './useChangeTables.ts';
 
 export type Subject =
@@ -26,21 +26,19 @@ const OF_CAUSE = ['how-often', 'shows', 'fix-minutes', 'remedy'] as const;
 const OF_CHECK = ['check-minutes', 'by-itself', 'how'] as const;
 type Kind = (typeof OF_CAUSE)[number] | (typeof OF_CHECK)[number];
 
-/** For a lead: something of this cause or check should stand otherwise, and why. */
-export function ProposeChange({
-  subject,
-  model,
-  edition,
-}: {
+interface ProposeChangeProps {
   readonly subject: Subject;
   readonly model: FamilyModel;
   readonly edition: Edition;
-}) {
+}
+
+/** For a lead: something of this cause or check should stand otherwise, and why. */
+export function ProposeChange(props: ProposeChangeProps) {
   const [isOpen, setOpen] = useState(false);
   return (
     <section className="mt-8 border-t border-rule pt-4">
       {isOpen ? (
-        <ProposalForm subject={subject} model={model} edition={edition} />
+        <ProposalForm {...props} />
       ) : (
         <Button onClick={() => setOpen(true)}>{m.tables.propose}</Button>
       )}
@@ -48,15 +46,7 @@ export function ProposeChange({
   );
 }
 
-function ProposalForm({
-  subject,
-  model,
-  edition,
-}: {
-  readonly subject: Subject;
-  readonly model: FamilyModel;
-  readonly edition: Edition;
-}) {
+function ProposalForm({ subject, model, edition }: ProposeChangeProps) {
   const words = m.tables;
   const [kind, setKind] = useState<Kind>(subject.kind === 'cause' ? 'how-often' : 'check-minutes');
   const [finding, setFinding] = useState(() => findingsFor(subject, model)[0]?.id ?? '');
@@ -143,27 +133,13 @@ function ProposalForm({
         error={error}
         onChange={(next) => touched(() => setTyped(next))}
       />
-      <TextArea
-        label={words.reason}
-        hint={words.reasonHint}
-        rows={2}
-        value={reason}
-        maxLength={400}
-        onChange={({ target }) => setReason(target.value)}
+      <ProposalEnd
+        reason={reason}
+        onReason={setReason}
+        isReady
+        isSending={isSending}
+        fault={fault}
       />
-      {fault && (
-        <p role="alert" className="font-semibold text-hazard">
-          {fault.kind === 'unreachable' ? words.offLine : faultWords(fault)}
-        </p>
-      )}
-      <Button
-        type="submit"
-        look="main"
-        className="self-start"
-        disabled={isSending || reason.trim() === ''}
-      >
-        {words.submit}
-      </Button>
     </form>
   );
 }

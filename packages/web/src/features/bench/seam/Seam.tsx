@@ -72,7 +72,7 @@ export const Seam = memo(function Seam({
       <section
         ref={scroller}
         aria-label={m.seam.title}
-        className="relative overflow-x-auto border-t border-rule pt-2"
+        className="contain-layout relative overflow-x-auto border-t border-rule pt-2"
       >
         <ol className="flex w-max min-w-full px-5" aria-label={m.seam.keys} onKeyDown={moveAlong}>
           {entries.map((entry, place) => (

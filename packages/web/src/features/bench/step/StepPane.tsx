@@ -96,7 +96,7 @@ function StepBody(props: StepPaneProps) {
       cause={cause}
       heading={heading}
       belief={assessment.beliefs.find((belief) => belief.cause === cause)}
-      weights={plan?.reasons.get(cause)}
+      weights={plan?.words?.reasons.get(cause)}
       ticket={ticket}
       model={model}
       record={record}
