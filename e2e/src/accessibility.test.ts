@@ -109,6 +109,9 @@ describe.each(['day', 'night'] as const)('the audit of each view, %s bench', (th
     await odren.page.keyboard.type('lint');
     await odren.sees('Lint in the hook race');
     expect(await odren.audit()).toEqual([]);
+    await odren.click('Keep a photo with the ticket');
+    await odren.sees('Choose or take a photo');
+    expect(await odren.audit()).toEqual([]);
     await odren.go('/bench/00000000-0000-4000-8000-000000000000');
     await odren.sees('There is no such ticket');
     expect(await odren.audit()).toEqual([]);
