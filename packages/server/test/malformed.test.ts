@@ -1,0 +1,143 @@
+import { randomUUID } from 'node:crypto';
+import { ENDPOINTS, refusal } from '@nodo/contract';
+import { ADDRESSES, fillAddress } from '@nodo/contract/addresses';
+import { seeded } from '@nodo/core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import eventsV2 from '../../contract/test/golden/events-v2.json' with { type: 'json' };
+import eventsV4 from '../../contract/test/golden/events-v4.json' with { type: 'json' };
+import tablesV1 from '../../contract/test/golden/tables-v1.json' with { type: 'json' };
+import { Client, startTestServer, type TestServer } from './server.ts';
+import { intakeDraft } from './shop.ts';
+
+let server: TestServer;
+let lead: Client;
+let ticket: string;
+beforeAll(async () => {
+  server = await startTestServer(100_000);
+  lead = await Client.signedIn(server.url, server.shop.people.lead);
+  ticket = randomUUID();
+  await lead.call('POST', '/api/tickets', { ticket, customer: null, drafts: [intakeDraft()] });
+});
+afterAll(() => server.stop());
+
+type Json = null | boolean | number | string | Json[] | { [key: string]: Json };
+
+const TIMES = 300;
+const draw = seeded(20_261_125);
+const pick = <Item>(items: readonly Item[]): Item => {
+  const item = items[Math.floor(draw() * items.length)];
+  if (item === undefined) throw new Error('nothing to pick from');
+  return item;
+};
+
+/** What was stored once, as a screen would have sent it. */
+function drafted({ body, ...rest }: { readonly body: object }): Json {
+  return { ...rest, id: randomUUID(), command: body } as unknown as Json;
+}
+
+const WELL_FORMED: readonly (() => {
+  readonly name: 'signIn' | 'takeIn' | 'recordEvent' | 'recordTableEvent';
+  readonly path: string;
+  readonly body: Json;
+})[] = [
+  () => ({
+    name: 'signIn',
+    path: ADDRESSES.signIn.path,
+    body: { login: 'nobody', password: 'nothing' },
+  }),
+  () => ({
+    name: 'takeIn',
+    path: ADDRESSES.takeIn.path,
+    body: {
+      ticket: randomUUID(),
+      customer: { id: randomUUID(), name: 'Mrs O’Kelt', phone: '000 0178' },
+      drafts: [intakeDraft() as unknown as Json],
+    },
+  }),
+  () => ({
+    name: 'recordEvent',
+    path: fillAddress(ADDRESSES.recordEvent, { ticket }),
+    body: drafted(pick([...eventsV2.events, ...eventsV4.events])),
+  }),
+  () => ({
+    name: 'recordTableEvent',
+    path: ADDRESSES.recordTableEvent.path,
+    body: drafted(pick(tablesV1.events)),
+  }),
+];
+
+const deep = (levels: number): Json => (levels === 0 ? 'x' : [deep(levels - 1)]);
+
+/** What no field of ours wants, and what databases and parsers trip over. */
+const JUNK: readonly (() => Json)[] = [
+  () => null,
+  () => true,
+  () => -1,
+  () => 1e308,
+  () => 0.5,
+  () => '',
+  () => ' ',
+  () => 'a\u0000b',
+  () => '\ud800',
+  () => 'x'.repeat(5_000),
+  () => '’ or 1=1; --',
+  () => '../../secrets',
+  () => '2026-13-45T99:99:99Z',
+  () => [],
+  () => ({}),
+  () => deep(400),
+  () => JSON.parse('{"__proto__": {"role": "lead"}, "constructor": 1}') as Json,
+];
+
+/** The body with one place of it spoiled. */
+function spoiled(body: Json): Json {
+  if (draw() < 0.05) return pick(JUNK)();
+  const copy = structuredClone(body);
+  const places: (() => void)[] = [];
+  const visit = (node: Json): void => {
+    if (node === null || typeof node !== 'object') return;
+    const holder = node as Record<string, Json>;
+    for (const key of Object.keys(holder)) {
+      places.push(
+        () => {
+          holder[key] = pick(JUNK)();
+        },
+        () => {
+          if (Array.isArray(node)) node.splice(Number(key), 1);
+          else Reflect.deleteProperty(holder, key);
+        },
+        () => {
+          holder[`${key}x`] = holder[key] ?? null;
+        },
+      );
+      visit(holder[key] ?? null);
+    }
+  };
+  visit(copy);
+  if (places.length > 0) pick(places)();
+  return copy;
+}
+
+describe('malformed bodies', () => {
+  it(`are refused with code and path, ${TIMES} of them, and never a fault of the server`, async () => {
+    let refused = 0;
+    for (let time = 0; time < TIMES; time += 1) {
+      const { name, path, body } = pick(WELL_FORMED)();
+      const given = spoiled(body);
+      const isWellFormed = ENDPOINTS[name].body.safeParse(given).success;
+      const answer = await lead.call('POST', path, JSON.stringify(given));
+      const told = `${name} ${JSON.stringify(given).slice(0, 300)}`;
+      expect(answer.status, told).toBeLessThan(500);
+      if (answer.status >= 400) expect(refusal.safeParse(answer.body).success, told).toBe(true);
+      if (isWellFormed) continue;
+      refused += 1;
+      expect(answer, told).toMatchObject({ status: 400, body: { code: 'bad-input' } });
+      const isWhole = typeof given !== 'object' || given === null || Array.isArray(given);
+      if (!isWhole) expect((answer.body as { path: string }).path, told).not.toBe('');
+    }
+    expect(refused).toBeGreaterThan(TIMES / 3);
+    expect(server.log).toEqual([]);
+    // Nobody was signed out by it, and the ticket can still be read.
+    expect((await lead.call('GET', `/api/tickets/${ticket}`)).status).toBe(200);
+  });
+});
