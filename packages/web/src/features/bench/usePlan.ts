@@ -2,6 +2,7 @@ import type { TicketEvent } from '@nodo/contract';
 import type { TableChange } from '@nodo/knowledge';
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import type { Plan, Planner } from '../../workers/planner.worker.ts';
 
 let planner: Remote<Planner> | undefined;
@@ -90,7 +91,8 @@ export function usePlan(
     const { quick, full } = askPlanner(ticket, latest.current.events, latest.current.changes);
     quick.then(
       (plan) => {
-        show(plan);
+        // Somebody waits for it: before whatever else has come in meanwhile.
+        flushSync(() => show(plan));
         shownAt = performance.now();
       },
       () => undefined,
