@@ -42,7 +42,7 @@ export {
   ticketEvent,
 } from './tickets/events/index.ts';
 export { gatesUnmet } from './tickets/gates.ts';
-export { type Laid, layer } from './tickets/lay.ts';
+export { layer } from './tickets/lay.ts';
 export { nextOnThePhone, type PhoneStep } from './tickets/nextOnThePhone.ts';
 export {
   type Deferred,
@@ -59,7 +59,6 @@ export { mayRecord, mayTakeIn, mayWorkAtBench } from './tickets/rights.ts';
 export { checkStanding } from './tickets/standing.ts';
 export { summaryOf } from './tickets/summary.ts';
 export { tablesOf } from './tickets/tables.ts';
-export { type Told, tellOn } from './tickets/tellOn.ts';
 export {
   type Actor,
   COMPLAINT,

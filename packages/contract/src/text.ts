@@ -24,5 +24,8 @@ export const tableId = z
 
 export const uuid = z.uuid();
 
+/** A SHA-256 in hex: what tables and photos are named by. */
+export const sha256 = z.string().regex(/^[0-9a-f]{64}$/);
+
 /** An instant in ISO 8601 with time zone. */
 export const instant = z.iso.datetime({ offset: true });

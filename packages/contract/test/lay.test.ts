@@ -1,6 +1,7 @@
 import { SHIPPED } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
-import { type Draft, layer, type TicketEvent, tellOn, ticketOf } from '../src/index.ts';
+import { type Draft, layer, type TicketEvent, ticketOf } from '../src/index.ts';
+import { tellOn } from '../src/tickets/tellOn.ts';
 import { actor, Story, testId } from './story.ts';
 
 const by = actor();

@@ -142,6 +142,11 @@ describe('the tables of a shop', () => {
     ).toMatchObject({ code: 'tables-unsound' });
     const perMille = SHIPPED.knowledge.causes.get('needle-low')?.perMille ?? 0;
     expect(refused({ kind: 'how-often', cause: 'needle-low', perMille })?.code).toBe('already-so');
+    // Told again as it stands, wherever it stands among the others of its strength.
+    for (const finding of SHIPPED.knowledge.causes.get('needle-low')?.shows.often ?? []) {
+      const again = { kind: 'shows', cause: 'needle-low', finding, strength: 'often' } as const;
+      expect(refused(again)?.code, finding).toBe('already-so');
+    }
     expect(told.events).toEqual([]);
   });
 

@@ -7,4 +7,4 @@ export { defineModels } from './store/models.ts';
 export type { EventStore } from './store/port.ts';
 export { PostgresEventStore } from './store/postgres.ts';
 export { editionIn, type Recorded, rebuildSummaries, recordDrafts } from './store/record.ts';
-export { type RecordedTables, recordTables } from './store/recordTables.ts';
+export { recordTables } from './store/recordTables.ts';

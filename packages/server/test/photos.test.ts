@@ -103,6 +103,12 @@ describe('photos of a ticket', () => {
       status: 404,
       body: { code: 'no-such-photo', path: 'command.photo' },
     });
+    const atOnce = await odren.call('POST', '/api/tickets', {
+      ticket: randomUUID(),
+      customer: null,
+      drafts: [intakeDraft(), draftOf('photo-kept', { photo: '0'.repeat(64), words: '' })],
+    });
+    expect(atOnce).toMatchObject({ status: 404, body: { code: 'no-such-photo' } });
     expect(await tell('../../secrets')).toMatchObject({
       status: 400,
       body: { code: 'bad-input', path: 'command.photo' },

@@ -1,6 +1,5 @@
 import { z } from 'zod';
-import { uuid } from '../text.ts';
-import { photoId } from '../tickets/events/photoKept.ts';
+import { sha256, uuid } from '../text.ts';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint, EVERY_ROLE } from './endpoint.ts';
 
@@ -14,7 +13,7 @@ export const keepPhoto = defineEndpoint({
   params: z.object({ ticket: uuid }),
   body: z.instanceof(Uint8Array),
   answer: z.object({
-    photo: photoId,
+    photo: sha256,
     width: z.number().int().positive(),
     height: z.number().int().positive(),
   }),
@@ -24,7 +23,7 @@ export const keepPhoto = defineEndpoint({
 export const readPhoto = defineEndpoint({
   ...ADDRESSES.readPhoto,
   roles: EVERY_ROLE,
-  params: z.object({ ticket: uuid, photo: photoId }),
+  params: z.object({ ticket: uuid, photo: sha256 }),
   body: z.undefined(),
   answer: z.never(),
 });

@@ -3,6 +3,8 @@ import {
   type Edition,
   editionWith,
   type TableChange,
+  valueInTables,
+  valueOfChange,
   withChange,
 } from '@nodo/knowledge';
 import { type Refusal, refuse } from '../refusal.ts';
@@ -80,7 +82,9 @@ export function refusalOfChange(
 ): Refusal | undefined {
   const changed = withChange(source, change);
   if (!changed) return refuse('not-in-the-tables', path);
+  if (valueInTables(knowledge, change) === valueOfChange(change)) {
+    return refuse('already-so', path);
+  }
   const compiled = compileKnowledge(changed);
-  if (!compiled.ok) return refuse('tables-unsound', path, { faults: compiled.faults });
-  return compiled.knowledge.hash === knowledge.hash ? refuse('already-so', path) : undefined;
+  return compiled.ok ? undefined : refuse('tables-unsound', path, { faults: compiled.faults });
 }

@@ -1,11 +1,10 @@
 import { type OwnCause, STRENGTHS, type StrengthWord, type TableChange } from '@nodo/knowledge';
 import { z } from 'zod';
 import { role } from '../roles.ts';
-import { humanText, instant, tableId, uuid } from '../text.ts';
+import { humanText, instant, sha256, tableId, uuid } from '../text.ts';
 
 const REASON = humanText(400);
 const WORDS = humanText(600);
-const editionHash = z.string().regex(/^[0-9a-f]{64}$/);
 const strength = z.enum([...(Object.keys(STRENGTHS) as [StrengthWord]), 'never']);
 
 export const ownCause: z.ZodType<OwnCause> = z.object({
@@ -35,11 +34,11 @@ const proposed = z.object({ change: tableChange, reason: REASON });
 const accepted = z.object({
   proposal: uuid,
   /** The edition under which its effect was looked at. */
-  against: editionHash,
+  against: sha256,
 });
 const withdrawn = z.object({ proposal: uuid, reason: REASON });
 /** What the shop judges with from here on. */
-const after = { to: editionHash };
+const after = { to: sha256 };
 
 const stored = z.object({
   id: uuid,

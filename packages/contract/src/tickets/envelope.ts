@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { role } from '../roles.ts';
-import { instant, uuid } from '../text.ts';
+import { instant, sha256, uuid } from '../text.ts';
 
 /** What every stored event carries, whatever happened. */
 export const envelope = z.object({
@@ -17,7 +17,7 @@ export const envelope = z.object({
   /** The epoch in which it was seen or done. */
   epoch: z.number().int().nonnegative(),
   /** Hash of the knowledge it was judged with. */
-  knowledge: z.string().regex(/^[0-9a-f]{64}$/),
+  knowledge: sha256,
 });
 export type Envelope = z.infer<typeof envelope>;
 

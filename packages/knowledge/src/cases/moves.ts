@@ -5,12 +5,10 @@ export interface CaseMove {
   readonly after: CaseVerdict;
   /** Whether it is told rightly where it was not, or the other way round. */
   readonly turn: 'better' | 'worse' | 'same';
-  readonly isLost: boolean;
 }
 
 /** A chance that moves less is told as it was. */
 const LEAST_MOVE = 0.05;
-const MOST_CASES = 12;
 
 /** The worked cases that come out otherwise, those first that are no longer told rightly. */
 export function caseMoves(
@@ -25,10 +23,13 @@ export function caseMoves(
       const moved = largestMove(earlier, verdict);
       return turn === 'same' && moved < LEAST_MOVE
         ? []
-        : [{ before: earlier, after: verdict, turn, isLost: turn === 'worse', moved }];
+        : [{ before: earlier, after: verdict, turn, moved }];
     })
-    .sort((a, b) => Number(b.isLost) - Number(a.isLost) || b.moved - a.moved)
-    .slice(0, MOST_CASES);
+    .sort((a, b) => isWorse(b) - isWorse(a) || b.moved - a.moved);
+}
+
+function isWorse({ turn }: Pick<CaseMove, 'turn'>): number {
+  return Number(turn === 'worse');
 }
 
 function turnOf(before: CaseVerdict, after: CaseVerdict): CaseMove['turn'] {

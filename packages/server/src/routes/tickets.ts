@@ -1,10 +1,18 @@
-import { beginsTicket, ENDPOINTS, refuse, type TicketFile } from '@nodo/contract';
+import {
+  beginsTicket,
+  type Customer,
+  type Draft,
+  ENDPOINTS,
+  refuse,
+  type Session,
+  type TicketFile,
+} from '@nodo/contract';
 import type { Express } from 'express';
 import type { People } from '../auth/people.ts';
 import { route } from '../http/route.ts';
 import type { PhotoStore } from '../photos/photoStore.ts';
 import type { EventStore } from '../store/port.ts';
-import { recordDrafts } from '../store/record.ts';
+import { type Recorded, recordDrafts } from '../store/record.ts';
 
 export function ticketRoutes(
   app: Express,
@@ -25,6 +33,23 @@ export function ticketRoutes(
     };
   };
 
+  /** For the one who is signed in. What names a photo waits until the photo is kept. */
+  const record = async (
+    { shop, person }: Session,
+    ticket: string,
+    drafts: readonly Draft[],
+    customer?: Customer,
+  ): Promise<Recorded> => {
+    for (const { type, command } of drafts) {
+      if (type === 'photo-kept' && !(await photos.has(shop.id, command.photo))) {
+        return { ok: false, refusal: refuse('no-such-photo', 'command.photo') };
+      }
+    }
+    const actor = { person: person.id, role: person.role };
+    const request = { shop: shop.id, ticket, drafts, actor, ...(customer ? { customer } : {}) };
+    return recordDrafts(store, request, now);
+  };
+
   route(app, people, ENDPOINTS.listTickets, async ({ session }) => ({
     ok: true,
     answer: [...(await store.rack(session.shop.id))],
@@ -43,40 +68,14 @@ export function ticketRoutes(
     if (!first || !beginsTicket(first) || first.command.customer !== customer) {
       return { ok: false, refusal: refuse('bad-input', 'drafts.0') };
     }
-    const { shop, person } = session;
-    const recorded = await recordDrafts(
-      store,
-      {
-        shop: shop.id,
-        ticket: body.ticket,
-        drafts: body.drafts,
-        actor: { person: person.id, role: person.role },
-        ...(body.customer ? { customer: body.customer } : {}),
-      },
-      now,
-    );
+    const recorded = await record(session, body.ticket, body.drafts, body.customer ?? undefined);
     if (!recorded.ok) return recorded;
-    return { ok: true, answer: (await fileOf(shop.id, body.ticket)) as TicketFile };
+    return { ok: true, answer: (await fileOf(session.shop.id, body.ticket)) as TicketFile };
   });
 
   route(app, people, ENDPOINTS.recordEvent, async ({ params, body, session }) => {
-    const { shop, person } = session;
-    if (beginsTicket(body)) {
-      return { ok: false, refusal: refuse('bad-input', 'type') };
-    }
-    if (body.type === 'photo-kept' && !(await photos.has(shop.id, body.command.photo))) {
-      return { ok: false, refusal: refuse('no-such-photo', 'command.photo') };
-    }
-    const recorded = await recordDrafts(
-      store,
-      {
-        shop: shop.id,
-        ticket: params.ticket,
-        drafts: [body],
-        actor: { person: person.id, role: person.role },
-      },
-      now,
-    );
+    if (beginsTicket(body)) return { ok: false, refusal: refuse('bad-input', 'type') };
+    const recorded = await record(session, params.ticket, [body]);
     if (!recorded.ok) return recorded;
     const [event] = recorded.events;
     return event

@@ -1,11 +1,11 @@
 import {
   type Actor,
   decideTables,
+  deskAfter,
   deskOf,
-  type Refusal,
   refuse,
   type TableDraft,
-  type TableEvent,
+  type TableVerdict,
 } from '@nodo/contract';
 import type { EventStore } from './port.ts';
 import { isSame, MOST_RACES, rebuildSummaries } from './record.ts';
@@ -16,10 +16,6 @@ export interface TablesRequest {
   readonly actor: Actor;
 }
 
-export type RecordedTables =
-  | { readonly ok: true; readonly event: TableEvent }
-  | { readonly ok: false; readonly refusal: Refusal };
-
 /**
  * Decides one draft about the shop's tables and appends it. A draft that is stored already
  * counts as done. When the tables moved, every open machine's line on the Rack is told anew.
@@ -28,7 +24,7 @@ export async function recordTables(
   store: EventStore,
   { shop, draft, actor }: TablesRequest,
   now: () => Date,
-): Promise<RecordedTables> {
+): Promise<TableVerdict> {
   for (let race = 0; race < MOST_RACES; race += 1) {
     const events = await store.tableEvents(shop);
     const before = events.find(({ id }) => id === draft.id);
@@ -37,10 +33,11 @@ export async function recordTables(
         ? { ok: true, event: before }
         : { ok: false, refusal: refuse('id-used-otherwise', 'id') };
     }
-    const verdict = decideTables(deskOf(events), draft, actor, now().toISOString());
+    const desk = deskOf(events);
+    const verdict = decideTables(desk, draft, actor, now().toISOString());
     if (!verdict.ok) return verdict;
     if ((await store.appendTableEvent(shop, verdict.event)) !== 'appended') continue;
-    if (draft.type !== 'change-proposed') {
+    if (deskAfter(desk, verdict.event).inForce.length !== desk.inForce.length) {
       await rebuildSummaries(store, shop, 'open');
       await store.announceTables(shop);
     }

@@ -2,7 +2,7 @@ import type { CallFault } from '../api/call.ts';
 import { m } from './index.ts';
 
 /** Why a call came to nothing, in words. */
-export function faultWords(fault: CallFault): string {
-  if (fault.kind === 'unreachable') return m.shell.unreachable;
+export function faultWords(fault: CallFault, unreachable: string = m.shell.unreachable): string {
+  if (fault.kind === 'unreachable') return unreachable;
   return m.refusals[fault.refusal.code](fault.refusal);
 }

@@ -7,9 +7,8 @@ import {
   planTicket,
   type Ticket,
   type TicketEvent,
-  type Told,
   tablesOf,
-  tellOn,
+  ticketOf,
 } from '@nodo/contract';
 import {
   type FindingWeight,
@@ -56,8 +55,7 @@ const NOTHING_AT_THE_BENCH: Planned = {
 /** Enough to name a good next check at once, a few milliseconds after the tap. */
 const QUICK_DRAWS = 150;
 
-/** What was read last, told on from one tap to the next. */
-let told: Told | undefined;
+/** What was read last. */
 let reading: Reading | undefined;
 
 interface Reading {
@@ -73,8 +71,7 @@ const planner = {
    */
   quick(id: string, events: readonly TicketEvent[], changes: readonly TableChange[]): Plan {
     reading = undefined;
-    told = tellOn(told, id, events);
-    const { ticket } = told;
+    const ticket = ticketOf(id, events);
     const model = tablesOf(ticket, editionWith(changes));
     if (!model) throw new Error(`no tables for the family of ticket ${id}`);
     reading = { ticket, model, assessment: assess(ticket, model) };

@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { refuse } from '../../refusal.ts';
+import { sha256 } from '../../text.ts';
 import { accept, defineEvent, nothing, reject } from './define.ts';
 import { atWork } from './guards.ts';
 
-const edition = z.string().regex(/^[0-9a-f]{64}$/);
-const body = z.object({ from: edition, to: edition });
+const body = z.object({ from: sha256, to: sha256 });
 
 /**
  * From here on the ticket is judged with another edition of the tables. Recorded with the

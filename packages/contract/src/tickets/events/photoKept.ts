@@ -1,12 +1,10 @@
 import { z } from 'zod';
-import { humanText } from '../../text.ts';
+import { humanText, sha256 } from '../../text.ts';
 import { accept, defineEvent } from './define.ts';
 import { atWork } from './guards.ts';
 
 /** A photo is named by the SHA-256 of what is kept of it. */
-export const photoId = z.string().regex(/^[0-9a-f]{64}$/);
-
-const body = z.object({ photo: photoId, words: humanText(500, 0) });
+const body = z.object({ photo: sha256, words: humanText(500, 0) });
 
 /** A photo of this machine, kept with the ticket; the server holds it before it is told. */
 export const photoKept = defineEvent({

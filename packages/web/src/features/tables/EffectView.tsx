@@ -103,14 +103,14 @@ function OnCases({
       </table>
       {lost > 0 && (
         <p className="mt-1 font-semibold text-hazard">
-          {words.caution(moves.filter(({ isLost }) => isLost).length)}
+          {words.caution(moves.filter(({ turn }) => turn === 'worse').length)}
         </p>
       )}
       {moves.length === 0 ? (
         <p className="mt-1">{words.noCaseMoves}</p>
       ) : (
         <ul className="mt-1">
-          {moves.map((move) => (
+          {moves.slice(0, MOST_CASES).map((move) => (
             <CaseLine key={move.after.worked.id} move={move} edition={edition} />
           ))}
         </ul>
@@ -118,6 +118,9 @@ function OnCases({
     </>
   );
 }
+
+/** So many of them are told; all are counted. */
+const MOST_CASES = 12;
 
 function CaseLine({ move, edition }: { readonly move: CaseMove; readonly edition: Edition }) {
   const words = m.tables;

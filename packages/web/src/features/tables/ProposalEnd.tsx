@@ -48,7 +48,7 @@ export function TablesFault({ fault }: { readonly fault: CallFault | undefined }
   if (!fault) return null;
   return (
     <p role="alert" className="font-semibold text-hazard">
-      {fault.kind === 'unreachable' ? m.tables.offLine : faultWords(fault)}
+      {faultWords(fault, m.tables.offLine)}
     </p>
   );
 }

@@ -1,7 +1,7 @@
 import type { RackEntry, TicketFile, TicketStanding } from '@nodo/contract';
 import { ADDRESSES } from '@nodo/contract/addresses';
 import type { CasesVerdict, TableChange } from '@nodo/knowledge';
-import { wrap } from 'comlink';
+import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { useRackQuery } from '../../api/api.ts';
 import { call } from '../../api/call.ts';
@@ -78,11 +78,7 @@ export function useEffectOf(
 }
 
 async function reckon(
-  effects: {
-    readonly [Name in keyof Effects]: (
-      ...given: Parameters<Effects[Name]>
-    ) => Promise<ReturnType<Effects[Name]>>;
-  },
+  effects: Remote<Effects>,
   open: readonly RackEntry[],
   inForce: readonly TableChange[],
   change: TableChange,

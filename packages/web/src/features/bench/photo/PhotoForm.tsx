@@ -98,7 +98,7 @@ export function PhotoForm({
       />
       {state.kind === 'failed' && (
         <p role="alert" className="font-semibold text-hazard">
-          {state.fault.kind === 'unreachable' ? words.offLine : faultWords(state.fault)}
+          {faultWords(state.fault, words.offLine)}
         </p>
       )}
       {state.kind === 'sending' ? (

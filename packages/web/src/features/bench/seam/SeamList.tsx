@@ -43,12 +43,12 @@ function Listed({
       <ol className="overflow-y-auto" tabIndex={0}>
         {latestFirst.map((entry, place) => {
           const { id, ticket, photo, side, text, at, state, begins, person } = entry;
-          const day = write.day(at);
-          const before = latestFirst[place - 1];
+          // The one after it began a day of its own: this one is the last of its day.
+          const isDaysLast = latestFirst[place - 1]?.newDay ?? true;
           return (
             <li key={id}>
-              {(before === undefined || write.day(before.at) !== day) && (
-                <h3 className="mt-3 border-b border-rule font-semibold">{day}</h3>
+              {isDaysLast && (
+                <h3 className="mt-3 border-b border-rule font-semibold">{write.day(at)}</h3>
               )}
               <p className="grid grid-cols-[4.5rem_3rem_1fr] gap-x-3 py-1.5 leading-snug">
                 <span className="text-sm text-quiet">

@@ -3,7 +3,7 @@ import { Undo2 } from 'lucide-react';
 import { m } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Key } from '../../../ui/Key.tsx';
-import { useDigitKeys } from '../step/useDigitKeys.ts';
+import { useSingleKeys } from '../step/useDigitKeys.ts';
 import type { RecordEntry } from '../useRecord.ts';
 import type { ShownTicket } from '../useShownTicket.ts';
 
@@ -22,7 +22,7 @@ export function TakeBack({
       actor.person === session.person.id && mayBeCorrected(type) && !ticket.corrected.has(id),
   );
   const takeBack = () => last && record('entry-corrected', { corrects: last.id });
-  useDigitKeys({ u: takeBack });
+  useSingleKeys({ u: takeBack });
   if (!last || ticket.status !== 'open') return null;
   return (
     <Button look="quiet" onClick={takeBack} className="bg-ground text-sm">

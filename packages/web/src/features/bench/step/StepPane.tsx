@@ -11,7 +11,7 @@ import { CheckStep, CloseFirst } from './CheckStep.tsx';
 import { ClosedStep, CloseStep } from './CloseStep.tsx';
 import { FreeingWalk } from './FreeingWalk.tsx';
 import { ActionStep, RepairStep } from './RepairStep.tsx';
-import { useDigitKeys } from './useDigitKeys.ts';
+import { useDigitKeys, useSingleKeys } from './useDigitKeys.ts';
 
 /** What a person picked instead of the proposal. */
 export type Choice =
@@ -176,9 +176,8 @@ function WaysOut({
   useDigitKeys({
     0: () => mayFind && cannotTell(),
     n: notNow,
-    s: onSomethingElse,
-    ...(onBack ? { Escape: onBack } : {}),
   });
+  useSingleKeys({ s: onSomethingElse, ...(onBack ? { Escape: onBack } : {}) });
   if (!mayFind) return null;
   return (
     <div className="sticky bottom-0 flex max-lg:mt-4 lg:static flex-wrap items-center gap-x-2 border-t border-rule bg-paper py-1.5">

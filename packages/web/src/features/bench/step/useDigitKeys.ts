@@ -1,10 +1,21 @@
 import { useEffect, useRef } from 'react';
 
+type Actions = Readonly<Record<string, () => unknown>>;
+
+const SHEET = '[role="dialog"]';
+/** Answered already, and the next is on its way. */
+const HELD_STEP = '[inert] #step-title';
+
+/** Keys that answer the step on the screen; none does once it was answered. */
+export function useDigitKeys(actions: Actions): void {
+  useSingleKeys(actions, `${SHEET}, ${HELD_STEP}`);
+}
+
 /**
- * Single keys that act while the step is on the screen, unless somebody is typing, a sheet
- * lies over it, or the step is answered and the next is on its way.
+ * Single keys that act unless somebody is typing or a sheet lies over the view.
+ * @param outOfReach they do not act while this is on the page.
  */
-export function useDigitKeys(actions: Readonly<Record<string, () => unknown>>): void {
+export function useSingleKeys(actions: Actions, outOfReach = SHEET): void {
   const latest = useRef(actions);
   useEffect(() => {
     latest.current = actions;
@@ -12,7 +23,7 @@ export function useDigitKeys(actions: Readonly<Record<string, () => unknown>>): 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
-      if (isTyping(event.target) || document.querySelector(OUT_OF_REACH)) return;
+      if (isTyping(event.target) || document.querySelector(outOfReach)) return;
       // A focused button answers to Enter by itself.
       if (event.key === 'Enter' && event.target instanceof HTMLButtonElement) return;
       const action = latest.current[event.key];
@@ -22,10 +33,8 @@ export function useDigitKeys(actions: Readonly<Record<string, () => unknown>>): 
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, []);
+  }, [outOfReach]);
 }
-
-const OUT_OF_REACH = '[role="dialog"], [inert] #step-title';
 
 function isTyping(target: EventTarget | null): boolean {
   return (
