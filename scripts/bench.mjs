@@ -3,6 +3,7 @@
 //   npm run bench                      everything
 //   npm run bench -- diagnosis         what begins with these letters
 //   npm run bench -- planner --machines 50
+//   npm run bench -- command           npm run diagnose, beside a node that does nothing
 //   npm run bench -- interaction       the built pages in a browser, on the demo shop
 import { mkdirSync } from 'node:fs';
 import { resolve } from 'node:path';
@@ -10,6 +11,7 @@ import { parseArgs } from 'node:util';
 import { build } from 'esbuild';
 import { buildAll } from './lib/build.mjs';
 import { CHROMIUM, installDebianPackages, POSTGRESQL } from './lib/install.mjs';
+import { measureCommand } from './lib/measureCommand.mjs';
 
 const root = resolve(new URL('..', import.meta.url).pathname);
 const { values, positionals } = parseArgs({
@@ -55,6 +57,11 @@ await runPlannerJobs(
   (/** @type {import('../bench/planner/compare.ts').Result} */ result) =>
     tell({ bench: named(result), ...result }),
 );
+
+if (isWanted('command')) {
+  await buildAll(root);
+  tell({ bench: 'command', ...measureCommand(root) });
+}
 
 if (isWanted('interaction')) {
   await installDebianPackages([POSTGRESQL, CHROMIUM]);

@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { builtinModules } from 'node:module';
 import { build as bundle } from 'esbuild';
 import { build as buildPages } from 'vite';
+import { compileAhead } from './lib/compileAhead.mjs';
 
 const root = new URL('..', import.meta.url).pathname;
 
@@ -33,19 +34,30 @@ await bundle({
   logLevel: 'warning',
 });
 
-// One file that carries all it needs: it must start quickly.
-await bundle({
+// A program that carries all it needs and, beside it, what V8 compiles of it: it must start quickly.
+/** @type {import('esbuild').BuildOptions} */
+const diagnose = {
   absWorkingDir: root,
-  entryPoints: { diagnose: 'packages/diagnose/src/main.ts' },
   outdir: 'packages/diagnose/dist',
-  outExtension: { '.js': '.mjs' },
   bundle: true,
   minify: true,
-  format: 'esm',
+  format: 'cjs',
   platform: 'node',
   target: 'node20',
   mainFields: ['module', 'main'],
   logLevel: 'warning',
+};
+await bundle({
+  ...diagnose,
+  entryPoints: { program: 'packages/diagnose/src/main.ts' },
+  banner: { js: '(function (require, process) {' },
+  footer: { js: '})' },
 });
+await bundle({
+  ...diagnose,
+  entryPoints: { diagnose: 'packages/diagnose/src/start.ts' },
+  outExtension: { '.js': '.cjs' },
+});
+compileAhead(`${root}packages/diagnose/dist/program`, `${root}packages/diagnose/example.json`);
 
 await buildPages({ root: `${root}packages/web`, logLevel: 'warn' });

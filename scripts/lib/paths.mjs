@@ -10,7 +10,7 @@ export function built(root) {
     server: join(server, 'server.mjs'),
     migrate: join(server, 'migrate.mjs'),
     demo: join(server, 'demo.mjs'),
-    diagnose: join(root, 'packages', 'diagnose', 'dist', 'diagnose.mjs'),
+    diagnose: join(root, 'packages', 'diagnose', 'dist', 'diagnose.cjs'),
     web: join(root, 'packages', 'web', 'dist'),
     stamp: join(server, '.nodo-built'),
   };

@@ -9,7 +9,7 @@ export function asTables(network: Network): INetwork {
   }
   network.findings.forEach(({ id, leak }, finding) => {
     const parents = (network.parents[finding] ?? []).map(
-      (cause) => network.causes[cause]?.id ?? '',
+      ({ cause }) => network.causes[cause]?.id ?? '',
     );
     const rows = Array.from({ length: 1 << parents.length }, (_, mask) => {
       const when = Object.fromEntries(

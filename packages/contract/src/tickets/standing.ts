@@ -18,7 +18,7 @@ export function checkStanding(ticket: Ticket, model: FamilyModel, checkId: strin
     check.findings.flatMap(({ id }) => {
       const place = model.network.findingIndex.get(id);
       const parents = place === undefined ? [] : (model.network.parents[place] ?? []);
-      return parents.map((parent) => model.network.causes[parent]?.id);
+      return parents.map(({ cause }) => model.network.causes[cause]?.id);
     }),
   );
   const overtaken = Math.max(

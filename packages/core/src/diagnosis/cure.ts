@@ -2,7 +2,7 @@ import { minutes as asMinutes, type Minutes } from '../units/minutes.ts';
 import { dot } from './masses.ts';
 import type { Network } from './network.ts';
 import { type CheckCandidate, perMinute } from './nextCheck.ts';
-import { asTheyAre, type Outcome, outcomesOf } from './outcomes.ts';
+import { asTheyAre, type Outcome, OutcomeWalk } from './outcomes.ts';
 import type { States } from './states.ts';
 import { silentOnceRepaired } from './worth.ts';
 
@@ -62,11 +62,12 @@ export function rankForCure(
     const chance = chanceIn(now, silences[place] as Float64Array);
     return { id, minutes, chance, gain: asMinutes(worth * chance) };
   });
+  const walk = new OutcomeWalk(network, states, now);
   const asked = looks.map(({ id, question, minutes }): CureProposal => {
-    const known = outcomesOf(network, states, question).reduce(
-      (sum, outcome) => sum + outcome.chance * best(outcome),
-      0,
-    );
+    let known = 0;
+    walk.each(question, (outcome) => {
+      known += outcome.chance * best(outcome);
+    });
     return { id, minutes, chance: undefined, gain: asMinutes(Math.max(0, known - bestNow)) };
   });
   return [...tried, ...asked].sort((a, b) => perMinute(b) - perMinute(a));

@@ -25,6 +25,12 @@ export interface Shows {
   readonly strength: number;
 }
 
+/** What shows a finding: the cause's place in {@link Network.causes} and how strongly. */
+export interface Parent {
+  readonly cause: number;
+  readonly strength: number;
+}
+
 /**
  * A two-layer noisy-OR network. Causes are independent beforehand, several may be
  * present at once, and P(finding absent | causes) = (1 - leak) x product over present
@@ -36,8 +42,8 @@ export interface Network {
   readonly findings: readonly NetworkFinding[];
   /** Per cause, in the order of {@link causes}. */
   readonly shows: readonly (readonly Shows[])[];
-  /** Per finding, the places of the causes that can show it. */
-  readonly parents: readonly (readonly number[])[];
+  /** Per finding, what can show it. */
+  readonly parents: readonly (readonly Parent[])[];
   readonly causeIndex: ReadonlyMap<string, number>;
   readonly findingIndex: ReadonlyMap<string, number>;
 }
@@ -61,7 +67,7 @@ export function buildNetwork(
   for (const finding of findings) assertChance(finding.leak, finding.id);
 
   const shows: Shows[][] = causes.map(() => []);
-  const parents: number[][] = findings.map(() => []);
+  const parents: Parent[][] = findings.map(() => []);
   for (const link of links) {
     assertChance(link.strength, `${link.cause} > ${link.finding}`);
     const cause = causeIndex.get(link.cause);
@@ -70,7 +76,7 @@ export function buildNetwork(
     if (finding === undefined) throw new CoreFault('unknown-id', { id: link.finding });
     if (link.strength === 0) continue;
     shows[cause]?.push({ finding, strength: link.strength });
-    parents[finding]?.push(cause);
+    parents[finding]?.push({ cause, strength: link.strength });
   }
   return { causes, findings, shows, parents, causeIndex, findingIndex };
 }

@@ -1,6 +1,6 @@
 import { minutes as asMinutes, type Minutes } from '../units/minutes.ts';
 import type { Network } from './network.ts';
-import { asTheyAre, type Outcome, outcomesOf, type Question } from './outcomes.ts';
+import { asTheyAre, type Outcome, OutcomeWalk, type Question } from './outcomes.ts';
 import type { States } from './states.ts';
 import { type Stakes, Worth } from './worth.ts';
 
@@ -40,12 +40,18 @@ export function rankChecks(
   const before = asTheyAre(network, states);
   const worth = new Worth(states, stakes, before);
   const now = worth.left(before);
+  const walk = new OutcomeWalk(network, states, before);
   return candidates
     .map(({ id, question, minutes }): CheckProposal => {
-      const outcomes = outcomesOf(network, states, question, before);
-      const left = outcomes.map((outcome) => ({ chance: outcome.chance, ...worth.left(outcome) }));
-      const saved = now.repairMinutes - mean(left, ({ repairMinutes }) => repairMinutes);
-      const risk = now.risk - mean(left, ({ risk: still }) => still);
+      let repairing = 0;
+      let risky = 0;
+      walk.each(question, (outcome) => {
+        const left = worth.left(outcome);
+        repairing += outcome.chance * left.repairMinutes;
+        risky += outcome.chance * left.risk;
+      });
+      const saved = now.repairMinutes - repairing;
+      const risk = now.risk - risky;
       return {
         check: id,
         minutes,
@@ -59,13 +65,6 @@ export function rankChecks(
 /** Minutes saved per minute of checking. */
 export function perMinute({ gain, minutes }: Pick<CheckProposal, 'gain' | 'minutes'>): number {
   return gain / Math.max(LEAST_MINUTES, minutes);
-}
-
-function mean<Item extends { readonly chance: number }>(
-  items: readonly Item[],
-  of: (item: Item) => number,
-): number {
-  return items.reduce((sum, item) => sum + item.chance * of(item), 0);
 }
 
 /**

@@ -1,7 +1,7 @@
 import { CoreFault } from '../fault.ts';
 import { sum } from './masses.ts';
-import { type Network, strengthOf } from './network.ts';
-import { productPerState, type States, statesHaving } from './states.ts';
+import type { Network } from './network.ts';
+import { multiplyWhere, productPerState, type States, statesHaving } from './states.ts';
 import { type TrialQuestion, trialFactors } from './trial.ts';
 
 /** What a check answers: findings of a look, all at once, or the outcome of a trial. */
@@ -27,20 +27,108 @@ const FEW_DRAWS = 2;
 /**
  * Everything that a check can answer, with what each answer leaves of the states. An answer
  * that hardly any draw gives is not told apart from its opposite.
- * @param before what stands before the question; the same for all questions about these states.
  * @throws CoreFault `unknown-id`.
  */
 export function outcomesOf(
   network: Network,
   states: States,
   question: Question,
-  before: Outcome = asTheyAre(network, states),
 ): readonly Outcome[] {
-  let outcomes: readonly Outcome[] = [before];
-  for (const yes of yesChances(network, states, question)) {
-    outcomes = outcomes.flatMap((outcome) => split(states, outcome, yes));
-  }
+  const outcomes: Outcome[] = [];
+  new OutcomeWalk(network, states).each(question, ({ chance, masses, present }) => {
+    outcomes.push({ chance, masses: masses.slice(), present: present.slice() });
+  });
   return outcomes;
+}
+
+/** Room for what is reckoned at one finding of a question; written over again and again. */
+interface Room {
+  readonly yes: Float64Array;
+  readonly masses: Float64Array;
+  readonly present: Float64Array;
+}
+
+/**
+ * Walks through what questions can answer, one outcome at a time, without new memory for each:
+ * the inner loop of the planner.
+ */
+export class OutcomeWalk {
+  private readonly rooms: Room[] = [];
+
+  /** @param before what stands before the questions. */
+  constructor(
+    private readonly network: Network,
+    private readonly states: States,
+    private readonly before: Outcome = asTheyAre(network, states),
+  ) {}
+
+  /**
+   * @param visit is given outcomes that are written over after it: to keep one, copy it.
+   * @throws CoreFault `unknown-id`.
+   */
+  each(question: Question, visit: (outcome: Outcome) => void): void {
+    const yes = this.yesChances(question);
+    const follow = (outcome: Outcome, depth: number): void => {
+      const chances = yes[depth];
+      if (!chances) {
+        visit(outcome);
+        return;
+      }
+      const { masses, present } = this.room(depth);
+      const seen = multiply(outcome.masses, chances, masses);
+      const rest = outcome.chance - seen;
+      const few = FEW_DRAWS * this.states.grain;
+      if (seen <= few || rest <= few) {
+        follow(outcome, depth + 1);
+        return;
+      }
+      presentMasses(this.states, masses, present);
+      follow({ chance: seen, masses, present }, depth + 1);
+      // What was not seen with it.
+      takeFrom(outcome.masses, masses);
+      takeFrom(outcome.present, present);
+      follow({ chance: rest, masses, present }, depth + 1);
+    };
+    follow(this.before, 0);
+  }
+
+  /** Per finding (or for the trial), the chance of "yes" in each state. */
+  private yesChances(question: Question): readonly Float64Array[] {
+    const { network, states } = this;
+    if (question.kind === 'trial') {
+      const { quiet, leak, quietOf, treated } = trialFactors(network, question.trial);
+      const silent = productPerState(states, quietOf, quiet);
+      const innocent = productPerState(
+        states,
+        treated.map((taken) => (taken ? 0 : 1)),
+      );
+      return [silent.map((chance, state) => chance * (innocent[state] === 0 ? 1 : leak))];
+    }
+    return question.findings.map((id, depth) => {
+      const finding = network.findingIndex.get(id);
+      if (finding === undefined) throw new CoreFault('unknown-id', { id });
+      const { yes } = this.room(depth);
+      yes.fill(1 - (network.findings[finding]?.leak ?? 0));
+      for (const { cause, strength } of network.parents[finding] ?? []) {
+        multiplyWhere(states, cause, 1 - strength, yes);
+      }
+      for (let state = 0; state < yes.length; state += 1) yes[state] = 1 - (yes[state] as number);
+      return yes;
+    });
+  }
+
+  private room(depth: number): Room {
+    const { before, rooms } = this;
+    const known = rooms[depth];
+    if (known) return known;
+    const room = {
+      yes: new Float64Array(before.masses.length),
+      masses: new Float64Array(before.masses.length),
+      present: new Float64Array(before.present.length),
+    };
+    rooms[depth] = room;
+    return room;
+  }
 }
 
 /** Nothing asked yet. */
@@ -49,66 +137,35 @@ export function asTheyAre({ causes }: Network, states: States): Outcome {
   return {
     chance: sum(chances),
     masses: chances,
-    present: presentMasses(states, chances, causes.length),
+    present: presentMasses(states, chances, new Float64Array(causes.length)),
   };
 }
 
-function split(states: States, outcome: Outcome, yes: Float64Array): readonly Outcome[] {
-  const { chance, masses, present } = outcome;
-  const seen = new Float64Array(masses.length);
-  let sumSeen = 0;
-  for (let state = 0; state < masses.length; state += 1) {
-    const mass = (masses[state] as number) * (yes[state] as number);
-    seen[state] = mass;
-    sumSeen += mass;
+/** Writes the products into the room given. @returns their sum. */
+function multiply(masses: Float64Array, chances: Float64Array, into: Float64Array): number {
+  let sum = 0;
+  for (let state = 0; state < into.length; state += 1) {
+    const mass = (masses[state] as number) * (chances[state] as number);
+    into[state] = mass;
+    sum += mass;
   }
-  const rest = chance - sumSeen;
-  const few = FEW_DRAWS * states.grain;
-  if (sumSeen <= few || rest <= few) return [outcome];
-  const presentSeen = presentMasses(states, seen, present.length);
-  return [
-    { chance: sumSeen, masses: seen, present: presentSeen },
-    // What was not seen with it; a hair below nothing where the two are the same.
-    { chance: rest, masses: difference(masses, seen), present: difference(present, presentSeen) },
-  ];
+  return sum;
 }
 
-function difference(whole: Float64Array, part: Float64Array): Float64Array {
-  const rest = new Float64Array(whole.length);
-  for (let place = 0; place < rest.length; place += 1) {
-    rest[place] = Math.max(0, (whole[place] as number) - (part[place] as number));
+/** Turns a part into the rest of its whole; never a hair below nothing. */
+function takeFrom(whole: Float64Array, part: Float64Array): void {
+  for (let place = 0; place < part.length; place += 1) {
+    part[place] = Math.max(0, (whole[place] as number) - (part[place] as number));
   }
-  return rest;
 }
 
-/** Per finding (or for the trial), the chance of "yes" in each state. */
-function yesChances(network: Network, states: States, question: Question): readonly Float64Array[] {
-  if (question.kind === 'trial') {
-    const { quiet, leak, quietOf, treated } = trialFactors(network, question.trial);
-    const silent = productPerState(states, quietOf.entries(), quiet);
-    const innocent = productPerState(states, treated.map((taken) => (taken ? 0 : 1)).entries());
-    return [silent.map((chance, state) => chance * (innocent[state] === 0 ? 1 : leak))];
-  }
-  return question.findings.map((id) => {
-    const finding = network.findingIndex.get(id);
-    if (finding === undefined) throw new CoreFault('unknown-id', { id });
-    const silences = (network.parents[finding] ?? []).map(
-      (cause) => [cause, 1 - strengthOf(network, cause, finding)] as const,
-    );
-    const yes = productPerState(states, silences, 1 - (network.findings[finding]?.leak ?? 0));
-    for (let state = 0; state < yes.length; state += 1) yes[state] = 1 - (yes[state] as number);
-    return yes;
-  });
-}
-
-/** Per cause, the mass of the states in which it is present. */
-function presentMasses(states: States, masses: Float64Array, count: number): Float64Array {
-  const present = new Float64Array(count);
-  for (let cause = 0; cause < count; cause += 1) {
+/** Per cause, the mass of the states in which it is present, written into the room given. */
+function presentMasses(states: States, masses: Float64Array, into: Float64Array): Float64Array {
+  for (let cause = 0; cause < into.length; cause += 1) {
     const having = statesHaving(states, cause);
     let mass = 0;
     for (let at = 0; at < having.length; at += 1) mass += masses[having[at] as number] as number;
-    present[cause] = mass;
+    into[cause] = mass;
   }
-  return present;
+  return into;
 }

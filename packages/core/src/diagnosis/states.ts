@@ -56,22 +56,32 @@ export function statesHaving({ statesWith }: States, cause: number): Uint32Array
   return cause < statesWith.length ? (statesWith[cause] as Uint32Array) : NONE;
 }
 
-/** Per state, the product of a base and of what each of its present causes brings. */
+/** Per state, the product of a base and of the factors of its present causes. */
 export function productPerState(
   states: States,
-  factors: Iterable<readonly [cause: number, factor: number]>,
+  factors: readonly number[],
   base = 1,
 ): Float64Array {
   const products = new Float64Array(states.chances.length).fill(base);
-  for (const [cause, factor] of factors) {
-    if (factor === 1) continue;
-    const having = statesHaving(states, cause);
-    for (let at = 0; at < having.length; at += 1) {
-      const state = having[at] as number;
-      products[state] = (products[state] as number) * factor;
-    }
-  }
+  factors.forEach((factor, cause) => {
+    multiplyWhere(states, cause, factor, products);
+  });
   return products;
+}
+
+/** Multiplies in place what stands at the states in which a cause is present. */
+export function multiplyWhere(
+  states: States,
+  cause: number,
+  factor: number,
+  products: Float64Array,
+): void {
+  if (factor === 1) return;
+  const having = statesHaving(states, cause);
+  for (let at = 0; at < having.length; at += 1) {
+    const state = having[at] as number;
+    products[state] = (products[state] as number) * factor;
+  }
 }
 
 /**

@@ -51,9 +51,11 @@ export class Worth {
   left({ chance: total, masses, present }: Outcome): Left {
     const { states, stakes } = this;
     const order = this.repairOrder({ chance: total, present });
-    const found = [
-      ...order.filter((cause) => (present[cause] as number) >= stakes.sureEnough * total),
-    ];
+    const found: number[] = [];
+    for (let place = 0; place < order.length; place += 1) {
+      const cause = order[place] as number;
+      if ((present[cause] as number) >= stakes.sureEnough * total) found.push(cause);
+    }
     const silent = dot(masses, this.silentOnceRepaired(found)) / total;
     return {
       repairMinutes: expectedRepairMinutes(states, masses, stakes.repairMinutes, order),
@@ -102,5 +104,5 @@ export function silentOnceRepaired(
   const factors = quiet.map((own, cause) =>
     right.has(cause) ? TREATMENT_SUCCESS + (1 - TREATMENT_SUCCESS) * own : own,
   );
-  return productPerState(states, factors.entries());
+  return productPerState(states, factors);
 }

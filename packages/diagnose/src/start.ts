@@ -1,0 +1,18 @@
+// Starts the program from what V8 compiled of it when it was built: compiling it anew would be
+// a good part of its time. What another version of node left is not taken, and compiled anew.
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { Script } from 'node:vm';
+
+const file = join(__dirname, 'program.js');
+const program = new Script(readFileSync(file, 'utf8'), { filename: file, cachedData: compiled() });
+const run = program.runInThisContext() as (load: NodeJS.Require, own: NodeJS.Process) => void;
+run(require, process);
+
+function compiled(): Buffer | undefined {
+  try {
+    return readFileSync(join(__dirname, 'program.compiled'));
+  } catch {
+    return undefined;
+  }
+}
