@@ -5,7 +5,9 @@ export {
   EVERY_ROLE,
 } from './routes/endpoint.ts';
 export { ENDPOINTS, type EndpointName } from './routes/index.ts';
-export { type LiveFrame, liveFrame } from './routes/live.ts';
+export type { CustomerLink } from './routes/links.ts';
+export { type LiveFrame, type Looker, liveFrame } from './routes/live.ts';
+export type { Account, Audited, AuditLine, Screen } from './routes/people.ts';
 export type { Person, Session } from './routes/session.ts';
 export type { Candidate } from './routes/tables.ts';
 export type { Customer, RackEntry, TicketFile, TicketSummary } from './routes/tickets.ts';
@@ -41,6 +43,7 @@ export {
   type TicketEvent,
   ticketEvent,
 } from './tickets/events/index.ts';
+export { type ForCustomer, toldToCustomer } from './tickets/forCustomer.ts';
 export { gatesUnmet } from './tickets/gates.ts';
 export { layer } from './tickets/lay.ts';
 export { nextOnThePhone, type PhoneStep } from './tickets/nextOnThePhone.ts';

@@ -6,12 +6,15 @@ import express, { type Express, type NextFunction, type Request, type Response }
 import session from 'express-session';
 import helmet from 'helmet';
 import type { Pool } from 'pg';
-import type { People } from './auth/people.ts';
+import type { Auth } from './auth/auth.ts';
 import { sameOrigin } from './http/guards.ts';
 import { sendRefusal } from './http/send.ts';
 import type { LiveHub } from './live/hub.ts';
+import type { Presence } from './live/presence.ts';
 import type { PhotoStore } from './photos/photoStore.ts';
+import { linkRoutes } from './routes/links.ts';
 import { liveRoutes } from './routes/live.ts';
+import { peopleRoutes } from './routes/people.ts';
 import { photoRoutes } from './routes/photos.ts';
 import { SESSION_COOKIE, sessionRoutes } from './routes/session.ts';
 import { tablesRoutes } from './routes/tables.ts';
@@ -19,17 +22,16 @@ import { ticketRoutes } from './routes/tickets.ts';
 import type { EventStore } from './store/port.ts';
 
 export interface AppParts {
-  readonly people: People;
+  readonly auth: Auth;
   readonly store: EventStore;
   readonly photos: PhotoStore;
   readonly hub: LiveHub;
+  readonly presence: Presence;
   readonly sessionPool: Pool;
   readonly sessionSecret: string;
   readonly webRoot: string;
   readonly now: () => Date;
   readonly log: (line: string) => void;
-  /** Failed sign-ins an address has a minute. */
-  readonly signInAttempts?: number;
 }
 
 const SESSION_DAYS = 14;
@@ -65,11 +67,14 @@ export function createApp(parts: AppParts): Express {
     }),
   );
   app.use('/api', apiBasics(parts));
-  sessionRoutes(app, parts.people, parts.signInAttempts);
-  ticketRoutes(app, parts.people, parts.store, parts.photos, parts.now);
-  photoRoutes(app, parts.people, parts.store, parts.photos);
-  tablesRoutes(app, parts.people, parts.store, parts.now);
-  liveRoutes(app, parts.people, parts.hub);
+  const { auth, store, photos, hub, presence, now } = parts;
+  sessionRoutes(app, auth);
+  peopleRoutes(app, auth);
+  ticketRoutes(app, auth, store, photos, now);
+  photoRoutes(app, auth, store, photos);
+  linkRoutes(app, auth, store);
+  tablesRoutes(app, auth.people, store, now);
+  liveRoutes(app, auth.people, hub, presence);
   app.use('/api', (_request: Request, response: Response) => {
     sendRefusal(response, refuse('no-such-route'));
   });

@@ -1,14 +1,21 @@
 import { createServer, type Server } from 'node:http';
 import pg from 'pg';
 import { createApp } from './app.ts';
+import { Accounts } from './auth/accounts.ts';
+import { Audit } from './auth/audit.ts';
+import { SignInDelays } from './auth/delays.ts';
+import { Links } from './auth/links.ts';
 import { People } from './auth/people.ts';
 import { LiveHub } from './live/hub.ts';
 import { listen } from './live/listen.ts';
+import { Presence } from './live/presence.ts';
 import { PhotoStore } from './photos/photoStore.ts';
 import type { Settings } from './settings.ts';
 import { connect } from './store/connect.ts';
 import { PostgresEventStore } from './store/postgres.ts';
 import { unsafeReasons } from './store/safety.ts';
+
+const SWEEP_MS = 5_000;
 
 export interface Running {
   readonly port: number;
@@ -23,7 +30,6 @@ export async function runServer(
   settings: Settings,
   now: () => Date,
   log: (line: string) => void,
-  signInAttempts?: number,
 ): Promise<Running> {
   const { database } = settings;
   const db = connect(database, database.app);
@@ -44,19 +50,28 @@ export async function runServer(
   sessionPool.on('error', (fault) => log(`sessions: lost a connection (${fault.message})`));
   const store = new PostgresEventStore(db);
   const hub = new LiveHub();
-  const listening = listen(database, store, hub, log);
+  const presence = new Presence(db, hub, now);
+  const listening = listen(database, store, hub, presence, log);
+  const sweeping = setInterval(() => presence.sweep(), SWEEP_MS);
   await listening.ready;
   const app = createApp({
-    people: new People(db),
+    auth: {
+      people: new People(db, now),
+      accounts: new Accounts(db, now),
+      audit: new Audit(db),
+      delays: new SignInDelays(db),
+      links: new Links(db, now),
+      isForbidden: () => false,
+    },
     store,
     photos: new PhotoStore(settings.photos),
     hub,
+    presence,
     sessionPool,
     sessionSecret: settings.sessionSecret,
     webRoot: settings.webRoot,
     now,
     log,
-    ...(signInAttempts === undefined ? {} : { signInAttempts }),
   });
   const server = createServer(app);
   await bind(server, settings);
@@ -64,6 +79,7 @@ export async function runServer(
   return {
     port: typeof address === 'object' && address ? address.port : settings.port,
     stop: async () => {
+      clearInterval(sweeping);
       hub.endAll();
       const closed = new Promise<void>((resolve) => server.close(() => resolve()));
       server.closeAllConnections();

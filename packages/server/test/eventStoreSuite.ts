@@ -210,7 +210,7 @@ export function eventStoreSuite(name: string, open: () => Promise<StoreUnderTest
         { shop: under.shop, ticket, drafts, actor: under.actor, customer },
         NOW,
       );
-      expect(await under.store.customer(under.shop, customer.id)).toEqual(customer);
+      expect(await under.store.customers(under.shop, [customer.id])).toEqual([customer]);
       expect(await under.store.rackEntry(under.shop, ticket)).toMatchObject({
         customerName: 'Dorun O’Kelt',
       });

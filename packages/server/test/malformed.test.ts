@@ -13,7 +13,7 @@ let server: TestServer;
 let lead: Client;
 let ticket: string;
 beforeAll(async () => {
-  server = await startTestServer(100_000);
+  server = await startTestServer();
   lead = await Client.signedIn(server.url, server.shop.people.lead);
   ticket = randomUUID();
   await lead.call('POST', '/api/tickets', { ticket, customer: null, drafts: [intakeDraft()] });

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import { ENDPOINTS, type EndpointName, type Role, refusal } from '@nodo/contract';
+import { ENDPOINTS, type Endpoint, type EndpointName, type Role, refusal } from '@nodo/contract';
 import { ADDRESSES, fillAddress } from '@nodo/contract/addresses';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { z } from 'zod';
 import { jpeg } from './jpeg.ts';
 import { Client, startTestServer, type TestServer } from './server.ts';
 import { draftOf, intakeDraft, proposalDraft } from './shop.ts';
@@ -29,9 +30,48 @@ afterAll(() => server.stop());
 
 /** A well-formed call of each route; what it answers depends on who calls. */
 const CALLS: Readonly<Record<EndpointName, () => { path: string; body?: unknown }>> = {
-  signIn: () => ({ path: ADDRESSES.signIn.path, body: { login: 'nobody', password: 'nothing' } }),
+  signIn: () => ({
+    path: ADDRESSES.signIn.path,
+    body: { login: `nobody-${randomUUID()}`, password: 'nothing' },
+  }),
   whoAmI: () => ({ path: ADDRESSES.whoAmI.path }),
   signOut: () => ({ path: ADDRESSES.signOut.path }),
+  changePerson: () => ({
+    path: ADDRESSES.changePerson.path,
+    body: { person: randomUUID(), pin: '0000' },
+  }),
+  lockScreen: () => ({ path: ADDRESSES.lockScreen.path, body: {} }),
+  setPin: () => ({ path: ADDRESSES.setPin.path, body: { password: 'not this', pin: '0000' } }),
+  changePassword: () => ({
+    path: ADDRESSES.changePassword.path,
+    body: { password: 'not this', fresh: 'a fresh password' },
+  }),
+  redeemCode: () => ({
+    path: ADDRESSES.redeemCode.path,
+    body: { login: `nobody-${randomUUID()}`, code: 'aaaa-bbbb', password: 'a fresh password' },
+  }),
+  lookAt: () => ({ path: ADDRESSES.lookAt.path, body: { ticket: null, check: null } }),
+  listAccounts: () => ({ path: ADDRESSES.listAccounts.path }),
+  invitePerson: () => ({
+    path: ADDRESSES.invitePerson.path,
+    body: { login: `new-${randomUUID().slice(0, 8)}`, name: 'New', initials: 'N', role: 'learner' },
+  }),
+  changeAccount: () => ({
+    path: fillAddress(ADDRESSES.changeAccount, { person: randomUUID() }),
+    body: { role: 'counter' },
+  }),
+  resetAccount: () => ({
+    path: fillAddress(ADDRESSES.resetAccount, { person: randomUUID() }),
+    body: {},
+  }),
+  listScreens: () => ({ path: ADDRESSES.listScreens.path }),
+  endScreen: () => ({ path: fillAddress(ADDRESSES.endScreen, { screen: randomUUID() }) }),
+  readAudit: () => ({ path: ADDRESSES.readAudit.path }),
+  listLinks: () => ({ path: fillAddress(ADDRESSES.listLinks, { ticket }) }),
+  makeLink: () => ({ path: fillAddress(ADDRESSES.makeLink, { ticket }), body: { days: 7 } }),
+  revokeLink: () => ({ path: fillAddress(ADDRESSES.revokeLink, { ticket, link: randomUUID() }) }),
+  readShared: () => ({ path: fillAddress(ADDRESSES.readShared, { token: 'x'.repeat(43) }) }),
+  openTickets: () => ({ path: ADDRESSES.openTickets.path }),
   listPeople: () => ({ path: ADDRESSES.listPeople.path }),
   listTickets: () => ({ path: ADDRESSES.listTickets.path }),
   takeIn: () => ({
@@ -61,6 +101,24 @@ const CALLS: Readonly<Record<EndpointName, () => { path: string; body?: unknown 
 const TABLE: Readonly<Record<EndpointName, Readonly<Record<Role | 'nobody', number>>>> = {
   signIn: { nobody: 401, counter: 401, technician: 401, lead: 401, learner: 401 },
   whoAmI: { nobody: 200, counter: 200, technician: 200, lead: 200, learner: 200 },
+  changePerson: { nobody: 401, counter: 403, technician: 403, lead: 403, learner: 403 },
+  lockScreen: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
+  setPin: { nobody: 401, counter: 401, technician: 401, lead: 401, learner: 401 },
+  changePassword: { nobody: 401, counter: 401, technician: 401, lead: 401, learner: 401 },
+  redeemCode: { nobody: 403, counter: 403, technician: 403, lead: 403, learner: 403 },
+  lookAt: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
+  listAccounts: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
+  invitePerson: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
+  changeAccount: { nobody: 401, counter: 403, technician: 403, lead: 404, learner: 403 },
+  resetAccount: { nobody: 401, counter: 403, technician: 403, lead: 404, learner: 403 },
+  listScreens: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
+  endScreen: { nobody: 401, counter: 403, technician: 403, lead: 404, learner: 403 },
+  readAudit: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
+  listLinks: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
+  makeLink: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
+  revokeLink: { nobody: 401, counter: 404, technician: 404, lead: 404, learner: 403 },
+  readShared: { nobody: 404, counter: 404, technician: 404, lead: 404, learner: 404 },
+  openTickets: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
   listPeople: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
   listTickets: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
   takeIn: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
@@ -75,8 +133,11 @@ const TABLE: Readonly<Record<EndpointName, Readonly<Record<Role | 'nobody', numb
   signOut: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
 };
 
+/** What nobody can go on from with the same screen. */
+const ENDINGS: readonly EndpointName[] = ['signOut', 'lockScreen'];
+
 const CELLS = (Object.keys(TABLE) as EndpointName[])
-  .filter((name) => name !== 'signOut')
+  .filter((name) => !ENDINGS.includes(name))
   .flatMap((name) =>
     (Object.entries(TABLE[name]) as [Role | 'nobody', number][]).map(([who, status]) => ({
       name,
@@ -102,17 +163,39 @@ describe('who may call what', () => {
     if (status >= 400) expect(refusal.safeParse(answer.body).success).toBe(true);
   });
 
-  it.each(Object.entries(TABLE.signOut) as [Role | 'nobody', number][])(
-    'signOut by %s: %i',
-    async (who, status) => {
-      const client =
-        who === 'nobody'
-          ? clients.nobody
-          : await Client.signedIn(server.url, server.shop.people[who]);
-      expect((await client.call('DELETE', '/api/session')).status).toBe(status);
-      expect((await client.call('GET', '/api/tickets')).status).toBe(401);
-    },
-  );
+  it.each(
+    ENDINGS.flatMap((name) =>
+      (Object.entries(TABLE[name]) as [Role | 'nobody', number][]).map(([who, status]) => ({
+        name,
+        who,
+        status,
+      })),
+    ),
+  )('$name by $who: $status', async ({ name, who, status }) => {
+    const client =
+      who === 'nobody'
+        ? clients.nobody
+        : await Client.signedIn(server.url, server.shop.people[who]);
+    const { path, body } = CALLS[name]();
+    expect((await client.call(ADDRESSES[name].method, path, body)).status).toBe(status);
+    const after = who !== 'nobody' && name === 'lockScreen' ? 423 : 401;
+    expect((await client.call('GET', '/api/tickets')).status).toBe(after);
+  });
+
+  it('lets a locked screen do nothing but open itself and sign out', async () => {
+    const locked = await Client.signedIn(server.url, server.shop.people.lead);
+    await locked.call('POST', ADDRESSES.lockScreen.path, {});
+    for (const [name, { method }] of Object.entries(ADDRESSES)) {
+      const { roles, evenLocked } = ENDPOINTS[name as EndpointName] as Endpoint<
+        z.ZodType,
+        z.ZodType,
+        z.ZodType
+      >;
+      if (roles === 'anyone' || evenLocked) continue;
+      const { path, body } = CALLS[name as EndpointName]();
+      expect([name, (await locked.call(method, path, body)).status]).toEqual([name, 423]);
+    }
+  });
 });
 
 describe('another shop', () => {

@@ -15,7 +15,7 @@ export interface TestServer {
 }
 
 /** A real server on a database of its own, with two shops. */
-export async function startTestServer(signInAttempts = 1_000): Promise<TestServer> {
+export async function startTestServer(): Promise<TestServer> {
   const database = await freshDatabase();
   const db = connect(database, database.app, 2);
   const shop = await makeShop(db);
@@ -35,7 +35,6 @@ export async function startTestServer(signInAttempts = 1_000): Promise<TestServe
     },
     () => new Date(),
     (line) => log.push(line),
-    signInAttempts,
   );
   return {
     url: `http://127.0.0.1:${running.port}`,
@@ -108,19 +107,27 @@ export class Client {
   }
 
   /** Opens the live stream; `frames` fills as they come. */
-  async follow(): Promise<{ readonly frames: Record<string, unknown>[]; stop(): void }> {
+  async follow(): Promise<{
+    readonly frames: Record<string, unknown>[];
+    isOver(): boolean;
+    stop(): void;
+  }> {
     const abort = new AbortController();
     const response = await fetch(`${this.url}/api/live`, {
       headers: { cookie: this.cookie },
       signal: abort.signal,
     });
     const frames: Record<string, unknown>[] = [];
+    let over = false;
     const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader();
     const read = async (): Promise<void> => {
       let rest = '';
       for (;;) {
         const chunk = await reader?.read();
-        if (!chunk || chunk.done) return;
+        if (!chunk || chunk.done) {
+          over = true;
+          return;
+        }
         rest += chunk.value;
         const parts = rest.split('\n\n');
         rest = parts.pop() ?? '';
@@ -131,7 +138,7 @@ export class Client {
       }
     };
     read().catch(() => undefined);
-    return { frames, stop: () => abort.abort() };
+    return { frames, isOver: () => over, stop: () => abort.abort() };
   }
 }
 

@@ -1,10 +1,11 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { waitAfter } from '../src/auth/delays.ts';
 import { asSuper } from './database.ts';
 import { Client, startTestServer, type TestServer } from './server.ts';
 
 let server: TestServer;
 beforeAll(async () => {
-  server = await startTestServer(4);
+  server = await startTestServer();
 });
 afterAll(() => server.stop());
 
@@ -52,20 +53,47 @@ describe('signing in', () => {
     expect((await client.call('GET', '/api/tickets')).status).toBe(401);
   });
 
-  it('refuses a wrong password and an unknown name alike, then asks to wait', async () => {
+  it('refuses a wrong password and an unknown name alike, then asks to wait longer and longer', async () => {
+    const { login, password } = server.shop.people.technician;
     const client = new Client(server.url);
-    const { login } = server.shop.people.technician;
-    const attempt = (name: string) =>
-      client.call('POST', '/api/session', { login: name, password: 'guess' });
-    expect(await attempt(login)).toMatchObject({
+    const attempt = (name: string, guess = 'guess') =>
+      client.call('POST', '/api/session', { login: name, password: guess });
+    const wrong = await attempt(login);
+    expect(wrong).toMatchObject({
       status: 401,
       body: { code: 'wrong-sign-in', path: '', data: {} },
     });
-    expect((await attempt('nobody-of-that-name')).body).toEqual((await attempt(login)).body);
+    expect((await attempt('nobody-of-that-name')).body).toEqual(wrong.body);
     await attempt(login);
-    expect(await attempt(login)).toMatchObject({
-      status: 429,
-      body: { code: 'too-many-attempts' },
-    });
+    await attempt(login);
+    // Not even the right one is looked at now.
+    const waiting = await attempt(login, password);
+    expect(waiting).toMatchObject({ status: 429, body: { code: 'too-many-attempts' } });
+    expect((waiting.body as { data: { seconds: number } }).data.seconds).toBeGreaterThan(0);
+    // Somebody else at the same address is not held up.
+    expect((await attempt(server.shop.people.lead.login, 'a test password')).status).toBe(200);
+    await asSuper(server.database.name, 'update sign_in_delay set until = now()');
+    expect((await attempt(login, password)).status).toBe(200);
+    expect((await attempt(login)).status).toBe(401);
+  });
+
+  it('counts guesses that come all at once', async () => {
+    const client = new Client(server.url);
+    const answers = await Promise.all(
+      Array.from({ length: 12 }, () =>
+        client.call('POST', '/api/session', {
+          login: server.shop.people.counter.login,
+          password: 'guess',
+        }),
+      ),
+    );
+    expect(answers.filter(({ status }) => status === 401).length).toBeLessThanOrEqual(3);
+  });
+});
+
+describe('the wait after failures', () => {
+  it('doubles from the third on, up to a quarter of an hour', () => {
+    expect([1, 2, 3, 4, 5, 10].map(waitAfter)).toEqual([0, 0, 2, 4, 8, 256]);
+    expect(waitAfter(100)).toBe(900);
   });
 });

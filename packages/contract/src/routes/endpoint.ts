@@ -11,9 +11,12 @@ export interface Endpoint<
   readonly path: string;
   /** Who may call it; `anyone` needs no sign-in. */
   readonly roles: readonly Role[] | 'anyone';
+  /** What the path names and, of a GET, what stands behind its question mark. */
   readonly params: Params;
   readonly body: Body;
   readonly answer: Answer;
+  /** May be called while the screen is locked. */
+  readonly evenLocked?: true;
 }
 
 export function defineEndpoint<
@@ -25,3 +28,4 @@ export function defineEndpoint<
 }
 
 export const EVERY_ROLE: readonly Role[] = ['counter', 'technician', 'lead', 'learner'];
+export const LEADS: readonly Role[] = ['lead'];

@@ -1,21 +1,60 @@
+import { listLinks, makeLink, readShared, revokeLink } from './links.ts';
 import { live } from './live.ts';
+import {
+  changeAccount,
+  endScreen,
+  invitePerson,
+  listAccounts,
+  listScreens,
+  readAudit,
+  resetAccount,
+} from './people.ts';
 import { keepPhoto, readPhoto } from './photos.ts';
-import { listPeople, signIn, signOut, whoAmI } from './session.ts';
+import {
+  changePassword,
+  changePerson,
+  listPeople,
+  lockScreen,
+  lookAt,
+  redeemCode,
+  setPin,
+  signIn,
+  signOut,
+  whoAmI,
+} from './session.ts';
 import { listCandidates, readTables, recordTableEvent } from './tables.ts';
-import { listTickets, readTicket, recordEvent, takeIn } from './tickets.ts';
+import { listTickets, openTickets, readTicket, recordEvent, takeIn } from './tickets.ts';
 
 /** Every route there is. */
 export const ENDPOINTS = {
   signIn,
   whoAmI,
   signOut,
+  changePerson,
+  lockScreen,
+  setPin,
+  changePassword,
+  redeemCode,
+  lookAt,
   listPeople,
+  listAccounts,
+  invitePerson,
+  changeAccount,
+  resetAccount,
+  listScreens,
+  endScreen,
+  readAudit,
   listTickets,
+  openTickets,
   takeIn,
   readTicket,
   recordEvent,
   keepPhoto,
   readPhoto,
+  listLinks,
+  makeLink,
+  revokeLink,
+  readShared,
   readTables,
   listCandidates,
   recordTableEvent,

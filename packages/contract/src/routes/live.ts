@@ -5,6 +5,16 @@ import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint, EVERY_ROLE } from './endpoint.ts';
 import { rackEntry } from './tickets.ts';
 
+/** What somebody looks at on one screen. */
+const looker = z.object({
+  screen: uuid,
+  person: uuid,
+  ticket: uuid.nullable(),
+  /** The check or repair that is in front of them. */
+  check: z.string().nullable(),
+});
+export type Looker = z.infer<typeof looker>;
+
 /** What the server pushes to a screen. */
 export const liveFrame = z.discriminatedUnion('kind', [
   /** New events of one ticket, in order, with its line on the Rack. */
@@ -16,6 +26,8 @@ export const liveFrame = z.discriminatedUnion('kind', [
   }),
   /** The tables of the shop moved on, or a change to them was proposed. */
   z.object({ kind: z.literal('tables') }),
+  /** Who looks at what, on all screens of the shop. */
+  z.object({ kind: z.literal('presence'), who: z.array(looker) }),
   /** Something may have been missed: read again what is on the screen. */
   z.object({ kind: z.literal('resync') }),
 ]);

@@ -4,7 +4,7 @@ import { humanText, uuid } from '../text.ts';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint, EVERY_ROLE } from './endpoint.ts';
 
-const person = z.object({
+export const person = z.object({
   id: uuid,
   name: z.string(),
   initials: z.string(),
@@ -14,14 +14,37 @@ const person = z.object({
 });
 export type Person = z.infer<typeof person>;
 
-const session = z.object({ person, shop: z.object({ id: uuid, name: z.string() }) });
+const session = z.object({
+  person,
+  shop: z.object({ id: uuid, name: z.string() }),
+  /** The person may take over a screen by PIN. */
+  hasPin: z.boolean(),
+  screen: z.object({
+    id: uuid,
+    /** Nothing of the shop is shown on it until somebody of `people` says who is there. */
+    locked: z.boolean(),
+    /** Who has signed in on it in full. */
+    people: z.array(person.extend({ hasPin: z.boolean() })),
+  }),
+});
 export type Session = z.infer<typeof session>;
 
+export const login = humanText(60);
+export const freshPassword = z.string().min(10).max(200);
+/** Four to eight digits; good only on a screen on which the person signed in by password. */
+const pin = z.string().regex(/^[0-9]{4,8}$/);
+
+/** Signs in on a screen. Who signed in on it before stays known to it, for the change by PIN. */
 export const signIn = defineEndpoint({
   ...ADDRESSES.signIn,
   roles: 'anyone',
   params: z.object({}),
-  body: z.object({ login: humanText(60), password: z.string().min(1).max(200) }),
+  body: z.object({
+    login,
+    password: z.string().min(1).max(200),
+    /** The screen's own name for itself. */
+    device: humanText(64).optional(),
+  }),
   answer: session,
 });
 
@@ -34,11 +57,58 @@ export const whoAmI = defineEndpoint({
   answer: session.nullable(),
 });
 
+/** Ends the sign-in of everybody on this screen. */
 export const signOut = defineEndpoint({
   ...ADDRESSES.signOut,
   roles: EVERY_ROLE,
   params: z.object({}),
   body: z.undefined(),
+  answer: z.object({}),
+  evenLocked: true,
+});
+
+/** Who stands at this screen now, by PIN; also opens a locked screen. */
+export const changePerson = defineEndpoint({
+  ...ADDRESSES.changePerson,
+  roles: EVERY_ROLE,
+  params: z.object({}),
+  body: z.object({ person: uuid, pin }),
+  answer: session,
+  evenLocked: true,
+});
+
+export const lockScreen = defineEndpoint({
+  ...ADDRESSES.lockScreen,
+  roles: EVERY_ROLE,
+  params: z.object({}),
+  body: z.object({}),
+  answer: session,
+  evenLocked: true,
+});
+
+export const setPin = defineEndpoint({
+  ...ADDRESSES.setPin,
+  roles: EVERY_ROLE,
+  params: z.object({}),
+  body: z.object({ password: z.string().min(1).max(200), pin }),
+  answer: session,
+});
+
+/** Ends the person's sign-in on every other screen. */
+export const changePassword = defineEndpoint({
+  ...ADDRESSES.changePassword,
+  roles: EVERY_ROLE,
+  params: z.object({}),
+  body: z.object({ password: z.string().min(1).max(200), fresh: freshPassword }),
+  answer: z.object({}),
+});
+
+/** A password of one's own, for the code that the lead handed over; then one signs in. */
+export const redeemCode = defineEndpoint({
+  ...ADDRESSES.redeemCode,
+  roles: 'anyone',
+  params: z.object({}),
+  body: z.object({ login, code: humanText(40), password: freshPassword }),
   answer: z.object({}),
 });
 
@@ -48,4 +118,13 @@ export const listPeople = defineEndpoint({
   params: z.object({}),
   body: z.undefined(),
   answer: z.array(person),
+});
+
+/** What this screen's person looks at, for the others; told again while it lasts. */
+export const lookAt = defineEndpoint({
+  ...ADDRESSES.lookAt,
+  roles: EVERY_ROLE,
+  params: z.object({}),
+  body: z.object({ ticket: uuid.nullable(), check: z.string().max(60).nullable() }),
+  answer: z.object({}),
 });

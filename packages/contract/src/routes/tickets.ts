@@ -65,6 +65,15 @@ export const takeIn = defineEndpoint({
   answer: ticketFile,
 });
 
+/** Every open ticket in full: what a screen keeps so that it can work without the network. */
+export const openTickets = defineEndpoint({
+  ...ADDRESSES.openTickets,
+  roles: EVERY_ROLE,
+  params: z.object({}),
+  body: z.undefined(),
+  answer: z.array(ticketFile),
+});
+
 export const readTicket = defineEndpoint({
   ...ADDRESSES.readTicket,
   roles: EVERY_ROLE,

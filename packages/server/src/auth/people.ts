@@ -1,49 +1,230 @@
-import type { Person, Role, Session } from '@nodo/contract';
-import { QueryTypes, type Sequelize } from 'sequelize';
+import { randomUUID } from 'node:crypto';
+import type { Actor, Person, Role, Session } from '@nodo/contract';
+import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
 import { withShop } from '../store/connect.ts';
 import { defineModels, type Models, type PersonRow } from '../store/models.ts';
-import { passwordFits } from './passwords.ts';
+import { definePeopleModels, type PeopleModels } from '../store/peopleModels.ts';
+import { hashPassword, passwordFits } from './passwords.ts';
 
-/** Who somebody is: all that a session keeps. */
+/** Who stands at which screen: all that a cookie's session keeps. */
 export interface Identity {
   readonly shop: string;
   readonly person: string;
+  readonly screen: string;
 }
+
+/** A sign-in as every call needs it, read in one query. */
+export type Caller = Pick<Session, 'person' | 'shop'> & {
+  readonly screen: { readonly id: string; readonly locked: boolean };
+};
 
 interface Card {
   readonly shop_id: string;
   readonly person_id: string;
-  readonly password_hash: string;
+  readonly password_hash: string | null;
 }
 
-/** The people of the shops and their sign-in. */
-export class People {
-  private readonly models: Models;
+/** So many wrong PINs in a row, and only the password helps. */
+export const MOST_WRONG_PINS = 5;
 
-  constructor(private readonly db: Sequelize) {
-    this.models = defineModels(db);
+export type PersonChanged = 'changed' | 'wrong-pin' | 'no-pin-here';
+
+/** The people of the shops, and who of them stands at which screen. */
+export class People {
+  private readonly models: Models & PeopleModels;
+
+  constructor(
+    private readonly db: Sequelize,
+    private readonly now: () => Date,
+  ) {
+    this.models = { ...defineModels(db), ...definePeopleModels(db) };
   }
 
-  async signIn(login: string, password: string): Promise<Identity | undefined> {
+  /** @returns who that is, or why not; the shop of a login that exists, for the audit. */
+  async signIn(
+    login: string,
+    password: string,
+  ): Promise<{ readonly fits: boolean; readonly shop?: string; readonly person?: string }> {
     const [card] = await this.db.query<Card>('select * from sign_in_card($1)', {
       bind: [login],
       type: QueryTypes.SELECT,
     });
-    const fits = await passwordFits(card?.password_hash, password);
-    return card && fits ? { shop: card.shop_id, person: card.person_id } : undefined;
+    const fits = await passwordFits(card?.password_hash ?? undefined, password);
+    return card ? { fits, shop: card.shop_id, person: card.person_id } : { fits: false };
   }
 
-  session({ shop, person }: Identity): Promise<Session | undefined> {
+  /**
+   * Puts somebody who signed in in full at a screen: the one of before, if it still is a screen
+   * of this shop, else a new one.
+   */
+  openScreen(
+    { shop, person }: Pick<Identity, 'shop' | 'person'>,
+    before: Identity | undefined,
+    device: string,
+    agent: string,
+  ): Promise<Identity> {
     return withShop(this.db, shop, async (transaction) => {
-      const row = await this.models.people.findOne({
-        where: { shopId: shop, id: person },
+      const at = this.now();
+      const known =
+        before?.shop === shop
+          ? await this.models.screens.findOne({
+              where: { shopId: shop, id: before.screen, endedAt: null },
+              transaction,
+            })
+          : null;
+      const screen =
+        known ??
+        (await this.models.screens.create(
+          {
+            shopId: shop,
+            id: randomUUID(),
+            device,
+            agent,
+            openedAt: at,
+            seenAt: at,
+            lockedAt: null,
+            endedAt: null,
+          },
+          { transaction },
+        ));
+      await screen.update({ lockedAt: null, seenAt: at }, { transaction });
+      const where = { shopId: shop, screenId: screen.id, personId: person };
+      const member = await this.models.screenPeople.findOne({ where, transaction });
+      if (member) await member.update({ wrongPins: 0, seenAt: at }, { transaction });
+      else {
+        await this.models.screenPeople.create(
+          { ...where, since: at, seenAt: at, wrongPins: 0 },
+          { transaction },
+        );
+      }
+      return { shop, person, screen: screen.id };
+    });
+  }
+
+  /** Undefined when the sign-in is over: screen ended, person locked or gone. */
+  caller({ shop, person, screen }: Identity): Promise<Caller | undefined> {
+    return withShop(this.db, shop, async (transaction) => {
+      const [row] = await this.db.query<PersonRow & { shop_name: string; locked: boolean }>(
+        `select p.id, p.name, p.initials, p.role, p.thread, s.name as shop_name,
+                c.locked_at is not null as locked
+           from person p
+           join shop s on s.id = p.shop_id
+           join screen c on c.shop_id = p.shop_id and c.id = $3 and c.ended_at is null
+           join screen_person m
+             on m.shop_id = p.shop_id and m.screen_id = c.id and m.person_id = p.id
+          where p.shop_id = $1 and p.id = $2 and p.locked_at is null`,
+        { bind: [shop, person, screen], transaction, type: QueryTypes.SELECT },
+      );
+      return (
+        row && {
+          person: toPerson(row),
+          shop: { id: shop, name: row.shop_name },
+          screen: { id: screen, locked: row.locked },
+        }
+      );
+    });
+  }
+
+  /** The caller, with who else has signed in on the screen. Marks the screen as seen. */
+  async session(identity: Identity): Promise<Session | undefined> {
+    const caller = await this.caller(identity);
+    if (!caller) return undefined;
+    const { shop, screen } = identity;
+    return withShop(this.db, shop, async (transaction) => {
+      const people = await this.membersOf(identity, transaction);
+      const at = this.now();
+      await this.models.screens.update(
+        { seenAt: at },
+        { where: { shopId: shop, id: screen }, transaction },
+      );
+      await this.models.screenPeople.update(
+        { seenAt: at },
+        { where: { shopId: shop, screenId: screen, personId: identity.person }, transaction },
+      );
+      return {
+        ...caller,
+        hasPin: people.some(({ id, hasPin }) => id === identity.person && hasPin),
+        screen: { ...caller.screen, people },
+      };
+    });
+  }
+
+  /**
+   * Another of the screen's people by PIN; opens the screen. A wrong PIN is counted before it
+   * is looked at, so that guesses which come all at once gain nothing.
+   */
+  async changePerson({ shop, screen }: Identity, to: string, pin: string): Promise<PersonChanged> {
+    const where = { shopId: shop, screenId: screen, personId: to };
+    const counted = await withShop(this.db, shop, async (transaction) => {
+      const person = await this.models.people.findOne({
+        where: { shopId: shop, id: to, lockedAt: null },
         transaction,
       });
-      const place = await this.models.shops.findOne({ where: { id: shop }, transaction });
-      return row && place
-        ? { person: toPerson(row), shop: { id: place.id, name: place.name } }
-        : undefined;
+      await this.models.screenPeople.increment('wrongPins', { where, transaction });
+      const member = await this.models.screenPeople.findOne({ where, transaction });
+      return { person, member };
     });
+    const { person, member } = counted;
+    if (!person?.pinHash || !member || member.wrongPins > MOST_WRONG_PINS) return 'no-pin-here';
+    if (!(await passwordFits(person.pinHash, pin))) return 'wrong-pin';
+    await withShop(this.db, shop, async (transaction) => {
+      const at = this.now();
+      await this.models.screenPeople.update({ wrongPins: 0, seenAt: at }, { where, transaction });
+      await this.models.screens.update(
+        { lockedAt: null, seenAt: at },
+        { where: { shopId: shop, id: screen }, transaction },
+      );
+    });
+    return 'changed';
+  }
+
+  async lock({ shop, screen }: Identity): Promise<void> {
+    await this.ofScreen(shop, screen, { lockedAt: this.now() });
+    await this.announce(shop);
+  }
+
+  /** @returns whether it was a screen of this shop on which somebody was signed in. */
+  async endScreen(shop: string, screen: string): Promise<boolean> {
+    const ended = await this.ofScreen(shop, screen, { endedAt: this.now() });
+    await this.announce(shop);
+    return ended > 0;
+  }
+
+  /** @returns whether the password was right. */
+  async setPin(identity: Identity, password: string, pin: string): Promise<boolean> {
+    if (!(await this.isPassword(identity, password))) return false;
+    await this.ofPerson(identity, { pinHash: await hashPassword(pin) });
+    return true;
+  }
+
+  /** @returns whether the password was right. Every other screen of the person is left. */
+  async changePassword(identity: Identity, password: string, fresh: string): Promise<boolean> {
+    if (!(await this.isPassword(identity, password))) return false;
+    await this.ofPerson(identity, { passwordHash: await hashPassword(fresh) });
+    const { shop, person, screen } = identity;
+    await this.leaveScreens(shop, person, screen);
+    return true;
+  }
+
+  /** Takes a person off all screens, but for one. */
+  async leaveScreens(shop: string, person: string, except?: string): Promise<void> {
+    await withShop(this.db, shop, (transaction) =>
+      this.db.query(
+        `delete from screen_person where shop_id = $1 and person_id = $2
+            and screen_id is distinct from $3::uuid`,
+        { bind: [shop, person, except ?? null], transaction },
+      ),
+    );
+    await this.announce(shop);
+  }
+
+  /** Who somebody is that has signed in on this screen; undefined for anybody else. */
+  async atScreen({ shop, screen }: Identity, person: string): Promise<Actor | undefined> {
+    const found = await withShop(this.db, shop, (transaction) =>
+      this.membersOf({ shop, screen }, transaction),
+    );
+    const member = found.find(({ id }) => id === person);
+    return member && { person, role: member.role };
   }
 
   list(shop: string): Promise<readonly Person[]> {
@@ -56,9 +237,77 @@ export class People {
       return rows.map(toPerson);
     });
   }
+
+  async shopName(shop: string): Promise<string> {
+    const row = await withShop(this.db, shop, (transaction) =>
+      this.models.shops.findOne({ where: { id: shop }, transaction }),
+    );
+    return row?.name ?? '';
+  }
+
+  /** Streams of the shop look again whether they may go on. */
+  private async announce(shop: string): Promise<void> {
+    await this.db.query("select pg_notify('people', $1)", {
+      bind: [shop],
+      type: QueryTypes.SELECT,
+    });
+  }
+
+  private async membersOf(
+    { shop, screen }: Pick<Identity, 'shop' | 'screen'>,
+    transaction: Transaction,
+  ): Promise<Session['screen']['people']> {
+    const members = await this.models.screenPeople.findAll({
+      where: { shopId: shop, screenId: screen },
+      transaction,
+    });
+    const rows = await this.models.people.findAll({
+      where: { shopId: shop, id: members.map(({ personId }) => personId), lockedAt: null },
+      order: [['name', 'ASC']],
+      transaction,
+    });
+    const tired = new Set(
+      members
+        .filter(({ wrongPins }) => wrongPins >= MOST_WRONG_PINS)
+        .map(({ personId }) => personId),
+    );
+    return rows.map((row) => ({
+      ...toPerson(row),
+      hasPin: row.pinHash !== null && !tired.has(row.id),
+    }));
+  }
+
+  private isPassword({ shop, person }: Identity, password: string): Promise<boolean> {
+    return withShop(this.db, shop, (transaction) =>
+      this.models.people.findOne({ where: { shopId: shop, id: person }, transaction }),
+    ).then((row) => passwordFits(row?.passwordHash ?? undefined, password));
+  }
+
+  private async ofPerson(
+    { shop, person }: Identity,
+    change: Partial<Pick<PersonRow, 'pinHash' | 'passwordHash'>>,
+  ): Promise<void> {
+    await withShop(this.db, shop, (transaction) =>
+      this.models.people.update(change, { where: { shopId: shop, id: person }, transaction }),
+    );
+  }
+
+  private ofScreen(
+    shop: string,
+    screen: string,
+    change: { readonly lockedAt: Date } | { readonly endedAt: Date },
+  ): Promise<number> {
+    return withShop(this.db, shop, async (transaction) => {
+      const [count] = await this.models.screens.update(change, {
+        where: { shopId: shop, id: screen, endedAt: null },
+        transaction,
+      });
+      return count;
+    });
+  }
 }
 
-function toPerson(row: PersonRow): Person {
+export function toPerson(row: PersonRow): Person {
   return {
     id: row.id,
     name: row.name,

@@ -1,6 +1,5 @@
 import { refuse } from '@nodo/contract';
 import type { NextFunction, Request, Response } from 'express';
-import { rateLimit } from 'express-rate-limit';
 import { sendRefusal } from './send.ts';
 
 /**
@@ -15,20 +14,4 @@ export function sameOrigin(request: Request, response: Response, next: NextFunct
   const own = `${request.protocol}://${request.get('host') ?? ''}`;
   if (request.get('origin') === own) next();
   else sendRefusal(response, refuse('foreign-origin'));
-}
-
-const MINUTE_MS = 60_000;
-
-/** Failed sign-ins from one address: ten a minute, then a pause. */
-export function signInLimit(most = 10) {
-  return rateLimit({
-    windowMs: MINUTE_MS,
-    limit: most,
-    skipSuccessfulRequests: true,
-    standardHeaders: 'draft-8',
-    legacyHeaders: false,
-    handler: (_request, response) => {
-      sendRefusal(response, refuse('too-many-attempts', '', { minutes: 1 }));
-    },
-  });
 }

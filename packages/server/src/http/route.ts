@@ -1,19 +1,19 @@
-import { type Endpoint, type Refusal, refuse, type Session } from '@nodo/contract';
+import { type Endpoint, type Refusal, refuse } from '@nodo/contract';
 import type { Express, Request, RequestHandler, Response } from 'express';
 import type { z } from 'zod';
-import type { People } from '../auth/people.ts';
+import type { Caller, Identity, People } from '../auth/people.ts';
 import { sendRefusal } from './send.ts';
 
 declare module 'express-session' {
   interface SessionData {
-    identity: { readonly shop: string; readonly person: string };
+    identity: Identity;
   }
 }
 
 export interface Call<Params, Body> {
   readonly params: Params;
   readonly body: Body;
-  readonly session: Session;
+  readonly session: Caller;
   readonly request: Request;
   readonly response: Response;
 }
@@ -39,20 +39,21 @@ export function route<Params extends z.ZodType, Body extends z.ZodType, Answer e
     request: Request,
     response: Response,
   ): Promise<Result<z.output<Answer>>> => {
-    const session = endpoint.roles === 'anyone' ? undefined : await sessionOf(request, people);
+    const session = endpoint.roles === 'anyone' ? undefined : await callerOf(request, people);
     if (endpoint.roles !== 'anyone') {
       if (!session) return refused(refuse('not-signed-in'));
+      if (session.screen.locked && !endpoint.evenLocked) return refused(refuse('screen-locked'));
       const { role } = session.person;
       if (!endpoint.roles.includes(role)) return refused(refuse('role-may-not', '', { role }));
     }
-    const params = endpoint.params.safeParse(request.params);
+    const params = endpoint.params.safeParse({ ...request.query, ...request.params });
     if (!params.success) return refused(badInput('params', params.error));
     const body = endpoint.body.safeParse(request.body);
     if (!body.success) return refused(badInput('', body.error));
     return handler({
       params: params.data,
       body: body.data,
-      session: session as Session,
+      session: session as Caller,
       request,
       response,
     });
@@ -71,9 +72,14 @@ function refused(refusal: Refusal): { readonly ok: false; readonly refusal: Refu
   return { ok: false, refusal };
 }
 
-async function sessionOf(request: Request, people: People): Promise<Session | undefined> {
-  const { identity } = request.session;
-  return identity && people.session(identity);
+async function callerOf(request: Request, people: People): Promise<Caller | undefined> {
+  const identity = identityOf(request);
+  return identity && people.caller(identity);
+}
+
+/** What the cookie's session says; of one from before screens were known, nothing. */
+export function identityOf({ session }: Request): Identity | undefined {
+  return session.identity?.screen === undefined ? undefined : session.identity;
 }
 
 function badInput(within: string, error: z.ZodError): Refusal {

@@ -4,6 +4,8 @@ import type { LiveFrame } from '@nodo/contract';
 export interface Follower {
   send(frame: LiveFrame): void;
   end(): void;
+  /** Somebody's rights changed: ends by itself if it may not follow any more. */
+  lookAgain(): void;
 }
 
 /** Who follows which shop from this process. */
@@ -27,6 +29,10 @@ export class LiveHub {
 
   push(shop: string, frame: LiveFrame): void {
     for (const follower of this.followers.get(shop) ?? []) follower.send(frame);
+  }
+
+  lookAgain(shop: string): void {
+    for (const follower of this.followers.get(shop) ?? []) follower.lookAgain();
   }
 
   /** Something may have been missed: everybody reads again. */

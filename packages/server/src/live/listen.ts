@@ -2,8 +2,10 @@ import pg from 'pg';
 import type { DatabaseSettings } from '../settings.ts';
 import type { EventStore } from '../store/port.ts';
 import type { LiveHub } from './hub.ts';
+import type { Presence } from './presence.ts';
 
 const RETRY_MS = 500;
+const CHANNELS = ['ticket_event', 'table_event', 'people', 'presence'];
 
 /**
  * One LISTEN connection for the whole process. A notice carries ids only; the events are
@@ -15,6 +17,7 @@ export function listen(
   database: DatabaseSettings,
   store: EventStore,
   hub: LiveHub,
+  presence: Presence,
   log: (line: string) => void,
 ): { readonly stop: () => Promise<void>; readonly ready: Promise<void> } {
   let client: pg.Client | undefined;
@@ -29,6 +32,14 @@ export function listen(
   const passOn = async (channel: string, notice: string): Promise<void> => {
     if (channel === 'table_event') {
       hub.push(notice, { kind: 'tables' });
+      return;
+    }
+    if (channel === 'people') {
+      hub.lookAgain(notice);
+      return;
+    }
+    if (channel === 'presence') {
+      presence.hear(notice);
       return;
     }
     const [shop, ticket, first] = notice.split(' ');
@@ -68,8 +79,7 @@ export function listen(
     });
     try {
       await fresh.connect();
-      await fresh.query('listen ticket_event');
-      await fresh.query('listen table_event');
+      for (const channel of CHANNELS) await fresh.query(`listen ${channel}`);
     } catch {
       again();
       return;

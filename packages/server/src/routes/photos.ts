@@ -1,6 +1,6 @@
 import { ENDPOINTS, refuse } from '@nodo/contract';
 import express, { type Express, type NextFunction, type Request, type Response } from 'express';
-import type { People } from '../auth/people.ts';
+import type { Auth } from '../auth/auth.ts';
 import { route } from '../http/route.ts';
 import { sendRefusal } from '../http/send.ts';
 import { cleanJpeg } from '../photos/jpeg.ts';
@@ -18,7 +18,7 @@ function forTheSignedIn(request: Request, response: Response, next: NextFunction
 
 export function photoRoutes(
   app: Express,
-  people: People,
+  { people, audit }: Auth,
   store: EventStore,
   photos: PhotoStore,
 ): void {
@@ -38,7 +38,8 @@ export function photoRoutes(
     express.raw({ type: 'image/jpeg', limit: LARGEST }),
   );
 
-  route(app, people, ENDPOINTS.readPhoto, async ({ params, session: { shop }, response }) => {
+  route(app, people, ENDPOINTS.readPhoto, async ({ params, session, response }) => {
+    const { shop, person } = session;
     const events = await store.load(shop.id, params.ticket);
     const isOfTicket = events.some(
       (event) => event.type === 'photo-kept' && event.body.photo === params.photo,
@@ -46,6 +47,8 @@ export function photoRoutes(
     if (!isOfTicket || !(await photos.has(shop.id, params.photo))) {
       return { ok: false, refusal: refuse('no-such-photo', 'params.photo') };
     }
+    const { ticket } = params;
+    await audit.note({ shop: shop.id, person: person.id, what: 'photo-read', ticket });
     response.set('cache-control', A_YEAR).type('image/jpeg');
     response.sendFile(photos.path(shop.id, params.photo), { dotfiles: 'allow' });
     return 'answered';

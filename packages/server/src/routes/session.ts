@@ -1,36 +1,130 @@
-import { ENDPOINTS, refuse } from '@nodo/contract';
+import { ENDPOINTS, type Refusal, refuse, type Session } from '@nodo/contract';
 import type { Express, Request } from 'express';
-import type { People } from '../auth/people.ts';
-import { signInLimit } from '../http/guards.ts';
-import { route } from '../http/route.ts';
+import type { Auth } from '../auth/auth.ts';
+import type { Identity } from '../auth/people.ts';
+import { identityOf, type Result, route } from '../http/route.ts';
 
 export const SESSION_COOKIE = 'nodo.session';
 
-export function sessionRoutes(app: Express, people: People, signInAttempts?: number): void {
-  route(
-    app,
-    people,
-    ENDPOINTS.signIn,
-    async ({ body, request }) => {
-      const identity = await people.signIn(body.login, body.password);
-      const session = identity && (await people.session(identity));
-      if (!session) return { ok: false, refusal: refuse('wrong-sign-in') };
-      // A new session id, so that one planted before the sign-in is worth nothing.
-      await renew(request);
-      request.session.identity = identity;
-      return { ok: true, answer: session };
-    },
-    signInLimit(signInAttempts),
-  );
+/** Signing in and out, who stands at the screen, one's own password and PIN. */
+export function sessionRoutes(app: Express, auth: Auth): void {
+  const { people, accounts, audit, delays } = auth;
+
+  const sessionAfter = async (identity: Identity): Promise<Result<Session>> => {
+    const session = await people.session(identity);
+    return session ? { ok: true, answer: session } : refused(refuse('not-signed-in'));
+  };
+  /** Of a caller who got past the guard. */
+  const identified = (request: Request): Identity => {
+    const identity = identityOf(request);
+    if (!identity) throw new Error('A caller without a sign-in got past the guard');
+    return identity;
+  };
+  const tooMany = (seconds: number) => refused(refuse('too-many-attempts', '', { seconds }));
+
+  route(app, people, ENDPOINTS.signIn, async ({ body, request }) => {
+    const address = request.ip ?? '';
+    const wait = await delays.begin(body.login, address);
+    if (wait > 0) return tooMany(wait);
+    const { fits, shop, person } = await people.signIn(body.login, body.password);
+    if (!fits || shop === undefined || person === undefined) {
+      if (shop !== undefined && person !== undefined) {
+        await audit.note({ shop, person, what: 'sign-in-refused' });
+      }
+      return refused(refuse('wrong-sign-in'));
+    }
+    if (auth.isForbidden(body.login, body.password)) return refused(refuse('demo-password'));
+    await delays.passed(body.login, address);
+    const device = body.device ?? '';
+    const agent = (request.get('user-agent') ?? '').slice(0, 200);
+    const identity = await people.openScreen({ shop, person }, identityOf(request), device, agent);
+    // A new session id, so that one planted before the sign-in is worth nothing.
+    await renew(request);
+    request.session.identity = identity;
+    await audit.note({ shop, person, what: 'signed-in' });
+    return sessionAfter(identity);
+  });
 
   route(app, people, ENDPOINTS.whoAmI, async ({ request }) => {
-    const { identity } = request.session;
+    const identity = identityOf(request);
     return { ok: true, answer: (identity && (await people.session(identity))) ?? null };
   });
 
-  route(app, people, ENDPOINTS.signOut, async ({ request, response }) => {
+  route(app, people, ENDPOINTS.signOut, async ({ request, response, session }) => {
+    const shop = session.shop.id;
+    await people.endScreen(shop, session.screen.id);
+    await audit.note({ shop, person: session.person.id, what: 'signed-out' });
     await destroy(request);
     response.clearCookie(SESSION_COOKIE);
+    return { ok: true, answer: {} };
+  });
+
+  route(app, people, ENDPOINTS.changePerson, async ({ body, request, session }) => {
+    const identity = identified(request);
+    const shop = session.shop.id;
+    const outcome = await people.changePerson(identity, body.person, body.pin);
+    if (outcome !== 'changed') {
+      await audit.note({ shop, person: body.person, what: 'pin-refused' });
+      return refused(refuse(outcome, 'pin'));
+    }
+    const changed = { ...identity, person: body.person };
+    request.session.identity = changed;
+    await audit.note({ shop, person: body.person, what: 'changed-person' });
+    return sessionAfter(changed);
+  });
+
+  route(app, people, ENDPOINTS.lockScreen, async ({ request, session }) => {
+    const identity = identified(request);
+    await people.lock(identity);
+    await audit.note({
+      shop: session.shop.id,
+      person: session.person.id,
+      what: 'screen-locked',
+    });
+    return sessionAfter(identity);
+  });
+
+  route(app, people, ENDPOINTS.setPin, async ({ body, request, session }) => {
+    const refusal = await withPassword(request, session.person.id, (identity) =>
+      people.setPin(identity, body.password, body.pin),
+    );
+    if (refusal) return refused(refusal);
+    await audit.note({ shop: session.shop.id, person: session.person.id, what: 'pin-set' });
+    return sessionAfter(identified(request));
+  });
+
+  route(app, people, ENDPOINTS.changePassword, async ({ body, request, session }) => {
+    const refusal = await withPassword(request, session.person.id, (identity) =>
+      people.changePassword(identity, body.password, body.fresh),
+    );
+    if (refusal) return refused(refusal);
+    await audit.note({ shop: session.shop.id, person: session.person.id, what: 'password-set' });
+    return { ok: true, answer: {} };
+  });
+
+  /** What asks for the password again; guessing it is as slow as at the door. */
+  const withPassword = async (
+    request: Request,
+    person: string,
+    act: (identity: Identity) => Promise<boolean>,
+  ): Promise<Refusal | undefined> => {
+    const address = request.ip ?? '';
+    const wait = await delays.begin(person, address);
+    if (wait > 0) return refuse('too-many-attempts', '', { seconds: wait });
+    if (!(await act(identified(request)))) return refuse('wrong-sign-in', 'password');
+    await delays.passed(person, address);
+    return undefined;
+  };
+
+  route(app, people, ENDPOINTS.redeemCode, async ({ body, request }) => {
+    const who = `code of ${body.login}`;
+    const address = request.ip ?? '';
+    const wait = await delays.begin(who, address);
+    if (wait > 0) return tooMany(wait);
+    const redeemed = await accounts.redeem(body.login, body.code, body.password);
+    if (!redeemed) return refused(refuse('code-not-valid', 'code'));
+    await delays.passed(who, address);
+    await audit.note({ ...redeemed, what: 'password-set' });
     return { ok: true, answer: {} };
   });
 
@@ -38,6 +132,10 @@ export function sessionRoutes(app: Express, people: People, signInAttempts?: num
     ok: true,
     answer: [...(await people.list(session.shop.id))],
   }));
+}
+
+function refused(refusal: Refusal): { readonly ok: false; readonly refusal: Refusal } {
+  return { ok: false, refusal };
 }
 
 function renew(request: Request): Promise<void> {

@@ -1,65 +1,81 @@
 import {
+  type Actor,
   beginsTicket,
   type Customer,
   type Draft,
   ENDPOINTS,
   refuse,
-  type Session,
   type TicketFile,
 } from '@nodo/contract';
 import type { Express } from 'express';
-import type { People } from '../auth/people.ts';
-import { route } from '../http/route.ts';
+import type { Auth } from '../auth/auth.ts';
+import type { Caller } from '../auth/people.ts';
+import { identityOf, route } from '../http/route.ts';
 import type { PhotoStore } from '../photos/photoStore.ts';
 import type { EventStore } from '../store/port.ts';
 import { type Recorded, recordDrafts } from '../store/record.ts';
 
 export function ticketRoutes(
   app: Express,
-  people: People,
+  { people, audit }: Auth,
   store: EventStore,
   photos: PhotoStore,
   now: () => Date,
 ): void {
-  const fileOf = async (shop: string, ticket: string): Promise<TicketFile | undefined> => {
-    const events = await store.load(shop, ticket);
-    const first = events[0];
-    if (!first || !beginsTicket(first)) return undefined;
-    const { customer } = first.body;
-    return {
-      ticket,
-      events: [...events],
-      customer: (customer !== null && (await store.customer(shop, customer))) || null,
-    };
+  const filesOf = async (shop: string, ids: readonly string[]): Promise<TicketFile[]> => {
+    const events = await store.loadAll(shop, ids);
+    const customers = await store.customers(
+      shop,
+      events.flatMap((event) => (beginsTicket(event) ? (event.body.customer ?? []) : [])),
+    );
+    return ids.flatMap((ticket) => {
+      const own = events.filter((event) => event.ticket === ticket);
+      const [first] = own;
+      if (!first || !beginsTicket(first)) return [];
+      const customer = customers.find(({ id }) => id === first.body.customer) ?? null;
+      return [{ ticket, events: own, customer }];
+    });
   };
+  const fileOf = async (shop: string, ticket: string): Promise<TicketFile | undefined> =>
+    (await filesOf(shop, [ticket]))[0];
 
-  /** For the one who is signed in. What names a photo waits until the photo is kept. */
+  /** What names a photo waits until the photo is kept. */
   const record = async (
-    { shop, person }: Session,
+    shop: string,
     ticket: string,
     drafts: readonly Draft[],
+    actor: Actor,
     customer?: Customer,
   ): Promise<Recorded> => {
     for (const { type, command } of drafts) {
-      if (type === 'photo-kept' && !(await photos.has(shop.id, command.photo))) {
+      if (type === 'photo-kept' && !(await photos.has(shop, command.photo))) {
         return { ok: false, refusal: refuse('no-such-photo', 'command.photo') };
       }
     }
-    const actor = { person: person.id, role: person.role };
-    const request = { shop: shop.id, ticket, drafts, actor, ...(customer ? { customer } : {}) };
+    const request = { shop, ticket, drafts, actor, ...(customer ? { customer } : {}) };
     return recordDrafts(store, request, now);
   };
+  const caller = ({ person }: Caller): Actor => ({ person: person.id, role: person.role });
 
   route(app, people, ENDPOINTS.listTickets, async ({ session }) => ({
     ok: true,
     answer: [...(await store.rack(session.shop.id))],
   }));
 
+  route(app, people, ENDPOINTS.openTickets, async ({ session }) => {
+    const shop = session.shop.id;
+    const answer = await filesOf(shop, await store.ticketIds(shop, 'open'));
+    await audit.note({ shop, person: session.person.id, what: 'tickets-kept' });
+    return { ok: true, answer };
+  });
+
   route(app, people, ENDPOINTS.readTicket, async ({ params, session }) => {
-    const file = await fileOf(session.shop.id, params.ticket);
-    return file
-      ? { ok: true, answer: file }
-      : { ok: false, refusal: refuse('no-such-ticket', 'params.ticket') };
+    const { ticket } = params;
+    const shop = session.shop.id;
+    const file = await fileOf(shop, ticket);
+    if (!file) return { ok: false, refusal: refuse('no-such-ticket', 'params.ticket') };
+    await audit.note({ shop, person: session.person.id, what: 'ticket-read', ticket });
+    return { ok: true, answer: file };
   });
 
   route(app, people, ENDPOINTS.takeIn, async ({ body, session }) => {
@@ -68,14 +84,24 @@ export function ticketRoutes(
     if (!first || !beginsTicket(first) || first.command.customer !== customer) {
       return { ok: false, refusal: refuse('bad-input', 'drafts.0') };
     }
-    const recorded = await record(session, body.ticket, body.drafts, body.customer ?? undefined);
+    const shop = session.shop.id;
+    const told = body.customer ?? undefined;
+    const recorded = await record(shop, body.ticket, body.drafts, caller(session), told);
     if (!recorded.ok) return recorded;
-    return { ok: true, answer: (await fileOf(session.shop.id, body.ticket)) as TicketFile };
+    return { ok: true, answer: (await fileOf(shop, body.ticket)) as TicketFile };
   });
 
-  route(app, people, ENDPOINTS.recordEvent, async ({ params, body, session }) => {
+  route(app, people, ENDPOINTS.recordEvent, async ({ params, body, session, request }) => {
     if (beginsTicket(body)) return { ok: false, refusal: refuse('bad-input', 'type') };
-    const recorded = await record(session, params.ticket, [body]);
+    // An entry stays with the person who made it, whoever stands at the screen when it is sent.
+    const { by = session.person.id } = body;
+    const identity = identityOf(request);
+    const actor =
+      by === session.person.id
+        ? caller(session)
+        : identity && (await people.atScreen(identity, by));
+    if (!actor) return { ok: false, refusal: refuse('not-at-this-screen', 'by') };
+    const recorded = await record(session.shop.id, params.ticket, [body], actor);
     if (!recorded.ok) return recorded;
     const [event] = recorded.events;
     return event

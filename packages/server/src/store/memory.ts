@@ -28,6 +28,10 @@ export class MemoryEventStore implements EventStore {
     return (this.of(shop).events.get(ticket) ?? []).filter(({ seq }) => seq > after);
   }
 
+  async loadAll(shop: string, tickets: readonly string[]): Promise<readonly TicketEvent[]> {
+    return tickets.flatMap((ticket) => this.of(shop).events.get(ticket) ?? []);
+  }
+
   async append(shop: string, batch: Batch): Promise<Appended> {
     const memory = this.of(shop);
     const stored = memory.events.get(batch.ticket) ?? [];
@@ -67,8 +71,8 @@ export class MemoryEventStore implements EventStore {
     return summary && withName(memory, summary);
   }
 
-  async customer(shop: string, id: string): Promise<Customer | undefined> {
-    return this.of(shop).customers.get(id);
+  async customers(shop: string, ids: readonly string[]): Promise<readonly Customer[]> {
+    return ids.flatMap((id) => this.of(shop).customers.get(id) ?? []);
   }
 
   async replaceSummary(shop: string, summary: TicketSummary): Promise<void> {

@@ -1,6 +1,7 @@
 import type { TableEvent, TicketEvent, TicketSummary } from '@nodo/contract';
 import type { KnowledgeSource } from '@nodo/knowledge';
 import {
+  type CreationOptional,
   DataTypes,
   type InferAttributes,
   type InferCreationAttributes,
@@ -63,7 +64,10 @@ export interface PersonRow
   initials: string;
   role: string;
   thread: number;
-  passwordHash: string;
+  /** Null as long as nobody has turned the lead's code into a password. */
+  passwordHash: string | null;
+  pinHash: CreationOptional<string | null>;
+  lockedAt: CreationOptional<Date | null>;
 }
 
 export interface ShopRow extends Model<InferAttributes<ShopRow>, InferCreationAttributes<ShopRow>> {
@@ -150,7 +154,9 @@ export function defineModels(db: Sequelize): Models {
         initials: text(),
         role: text(),
         thread: whole(),
-        passwordHash: text(),
+        passwordHash: { type: TEXT, allowNull: true },
+        pinHash: { type: TEXT, allowNull: true },
+        lockedAt: { type: DATE, allowNull: true },
       },
       common,
     ),

@@ -43,11 +43,13 @@ export type Appended = 'appended' | 'seq-taken' | 'id-taken' | 'tag-taken';
 export interface EventStore extends TablesStore {
   /** All events of a ticket after a place, in order; empty for an unknown ticket. */
   load(shop: string, ticket: string, after?: number): Promise<readonly TicketEvent[]>;
+  /** All events of several tickets, each ticket's in order. */
+  loadAll(shop: string, tickets: readonly string[]): Promise<readonly TicketEvent[]>;
   append(shop: string, batch: Batch): Promise<Appended>;
   /** Every machine that is in the shop, by shelf and tag. */
   rack(shop: string): Promise<readonly RackEntry[]>;
   rackEntry(shop: string, ticket: string): Promise<RackEntry | undefined>;
-  customer(shop: string, id: string): Promise<Customer | undefined>;
+  customers(shop: string, ids: readonly string[]): Promise<readonly Customer[]>;
   /**
    * Writes a line on the Rack anew; for rebuilding them from the events. A line of a later
    * event stays.

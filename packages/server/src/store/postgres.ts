@@ -59,6 +59,20 @@ export class PostgresEventStore implements EventStore {
     });
   }
 
+  loadAll(shop: string, tickets: readonly string[]): Promise<readonly TicketEvent[]> {
+    return withShop(this.db, shop, async (transaction) => {
+      const rows = await this.models.events.findAll({
+        where: { shopId: shop, ticketId: [...tickets] },
+        order: [
+          ['ticketId', 'ASC'],
+          ['seq', 'ASC'],
+        ],
+        transaction,
+      });
+      return rows.map(toEvent);
+    });
+  }
+
   async append(shop: string, batch: Batch): Promise<Appended> {
     return orConflict(
       CONFLICTS,
@@ -87,10 +101,11 @@ export class PostgresEventStore implements EventStore {
     });
   }
 
-  customer(shop: string, id: string): Promise<Customer | undefined> {
+  customers(shop: string, ids: readonly string[]): Promise<readonly Customer[]> {
     return withShop(this.db, shop, async (transaction) => {
-      const row = await this.models.customers.findOne({ where: { shopId: shop, id }, transaction });
-      return row ? { id: row.id, name: row.name, phone: row.phone } : undefined;
+      const where = { shopId: shop, id: [...ids] };
+      const rows = await this.models.customers.findAll({ where, transaction });
+      return rows.map(({ id, name, phone }) => ({ id, name, phone }));
     });
   }
 

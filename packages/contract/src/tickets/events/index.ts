@@ -66,6 +66,8 @@ export type Draft = {
     readonly epoch: number;
     readonly observedAt: string;
     readonly device: string;
+    /** Who made it, where that is not who stands at the screen when it is sent. */
+    readonly by?: string | undefined;
   };
 }[EventType];
 
@@ -89,6 +91,7 @@ const draftEnvelope = z.object({
   epoch: z.number().int().nonnegative(),
   observedAt: instant,
   device: z.string().min(1).max(64),
+  by: uuid.optional(),
 });
 
 export const draft = variants('command') as unknown as z.ZodType<Draft>;

@@ -1,0 +1,16 @@
+import type { Accounts } from './accounts.ts';
+import type { Audit } from './audit.ts';
+import type { SignInDelays } from './delays.ts';
+import type { Links } from './links.ts';
+import type { People } from './people.ts';
+
+/** All that knows who may do what. */
+export interface Auth {
+  readonly people: People;
+  readonly accounts: Accounts;
+  readonly audit: Audit;
+  readonly delays: SignInDelays;
+  readonly links: Links;
+  /** Whether a right password may not be used here: the demo's, once others can reach the server. */
+  readonly isForbidden: (login: string, password: string) => boolean;
+}

@@ -1,0 +1,64 @@
+import type { Looker } from '@nodo/contract';
+import { QueryTypes, type Sequelize } from 'sequelize';
+import type { LiveHub } from './hub.ts';
+
+/** A screen that says nothing for so long looks at nothing any more. */
+const SILENT_AFTER_MS = 45_000;
+
+/** What one screen tells all server processes. */
+export interface Glance extends Looker {
+  readonly shop: string;
+}
+
+/**
+ * Who looks at what. Nothing of it is stored: each process hears all screens over the
+ * database's notices, and forgets those that fell silent.
+ */
+export class Presence {
+  private readonly shops = new Map<string, Map<string, Looker & { readonly heardAt: number }>>();
+
+  constructor(
+    private readonly db: Sequelize,
+    private readonly hub: LiveHub,
+    private readonly now: () => Date,
+  ) {}
+
+  async tell(glance: Glance): Promise<void> {
+    await this.db.query("select pg_notify('presence', $1)", {
+      bind: [JSON.stringify(glance)],
+      type: QueryTypes.SELECT,
+    });
+  }
+
+  hear(notice: string): void {
+    const { shop, ...looker } = JSON.parse(notice) as Glance;
+    const screens = this.shops.get(shop) ?? new Map();
+    this.shops.set(shop, screens);
+    const before = JSON.stringify(this.in(shop));
+    if (looker.ticket === null) screens.delete(looker.screen);
+    else screens.set(looker.screen, { ...looker, heardAt: this.now().getTime() });
+    this.pushIfNot(before, shop);
+  }
+
+  in(shop: string): Looker[] {
+    return [...(this.shops.get(shop)?.values() ?? [])].map(
+      ({ heardAt: _heardAt, ...looker }) => looker,
+    );
+  }
+
+  /** Forgets who fell silent; to be called now and then. */
+  sweep(): void {
+    const latest = this.now().getTime() - SILENT_AFTER_MS;
+    for (const [shop, screens] of this.shops) {
+      const before = JSON.stringify(this.in(shop));
+      for (const [screen, { heardAt }] of screens) if (heardAt < latest) screens.delete(screen);
+      if (screens.size === 0) this.shops.delete(shop);
+      this.pushIfNot(before, shop);
+    }
+  }
+
+  private pushIfNot(before: string, shop: string): void {
+    const who = this.in(shop);
+    if (JSON.stringify(who) !== before) this.hub.push(shop, { kind: 'presence', who });
+  }
+}

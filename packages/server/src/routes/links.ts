@@ -1,0 +1,53 @@
+import { ENDPOINTS, refuse, tablesOf, ticketOf, toldToCustomer } from '@nodo/contract';
+import type { Express } from 'express';
+import type { Auth } from '../auth/auth.ts';
+import { route } from '../http/route.ts';
+import type { EventStore } from '../store/port.ts';
+import { editionIn } from '../store/record.ts';
+
+/** Links by which a customer follows one ticket, and what they show. */
+export function linkRoutes(app: Express, auth: Auth, store: EventStore): void {
+  const { people, links, audit } = auth;
+  const noLink = (path: string) => ({ ok: false, refusal: refuse('no-such-link', path) }) as const;
+
+  route(app, people, ENDPOINTS.listLinks, async ({ params, session }) => ({
+    ok: true,
+    answer: await links.list(session.shop.id, params.ticket),
+  }));
+
+  route(app, people, ENDPOINTS.makeLink, async ({ params, body, session }) => {
+    const shop = session.shop.id;
+    const { ticket } = params;
+    if ((await store.load(shop, ticket)).length === 0) {
+      return { ok: false, refusal: refuse('no-such-ticket', 'params.ticket') };
+    }
+    const made = await links.make(shop, ticket, session.person.id, body.days);
+    await audit.note({ shop, person: session.person.id, what: 'link-made', ticket });
+    return { ok: true, answer: made };
+  });
+
+  route(app, people, ENDPOINTS.revokeLink, async ({ params, session }) => {
+    const shop = session.shop.id;
+    const { ticket } = params;
+    if (!(await links.revoke(shop, ticket, params.link))) return noLink('params.link');
+    await audit.note({ shop, person: session.person.id, what: 'link-revoked', ticket });
+    return { ok: true, answer: {} };
+  });
+
+  route(app, people, ENDPOINTS.readShared, async ({ params }) => {
+    const opened = await links.open(params.token);
+    if (!opened) return noLink('params.token');
+    const { shop, ticket: id, until } = opened;
+    const [events, edition, name] = await Promise.all([
+      store.load(shop, id),
+      editionIn(store, shop),
+      people.shopName(shop),
+    ]);
+    const ticket = ticketOf(id, events);
+    const model = tablesOf(ticket, edition);
+    const told = model && toldToCustomer(ticket, model);
+    if (!told) return noLink('params.token');
+    await audit.note({ shop, person: null, what: 'link-read', ticket: id });
+    return { ok: true, answer: { ...told, shop: name, until: until.toISOString() } };
+  });
+}
