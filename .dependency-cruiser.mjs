@@ -35,6 +35,18 @@ export default {
       to: { path: '^(packages/web|demo|e2e)/' },
     },
     {
+      name: 'client-knows-the-contract-only',
+      severity: 'error',
+      from: { path: '^packages/client/src' },
+      to: { path: '^(packages/(server|web|core|knowledge)|demo|e2e)/' },
+    },
+    {
+      name: 'client-without-node',
+      severity: 'error',
+      from: { path: '^packages/client/src' },
+      to: { dependencyTypes: ['core'] },
+    },
+    {
       name: 'pure-packages-without-node',
       severity: 'error',
       from: { path: PURE },

@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { builtinModules } from 'node:module';
 import { build as bundle } from 'esbuild';
 import { build as buildPages } from 'vite';
+import { buildServiceWorker } from './lib/buildServiceWorker.mjs';
 import { compileAhead } from './lib/compileAhead.mjs';
 
 const root = new URL('..', import.meta.url).pathname;
@@ -61,3 +62,4 @@ await bundle({
 compileAhead(`${root}packages/diagnose/dist/program`, `${root}packages/diagnose/example.json`);
 
 await buildPages({ root: `${root}packages/web`, logLevel: 'warn' });
+await buildServiceWorker(`${root}packages/web`);

@@ -40,6 +40,14 @@ export class Screen {
     return screen;
   }
 
+  /** Another tab of the same browser. */
+  static async onPage(page: Page, url: string): Promise<Screen> {
+    await page.setViewport({ width: 1280, height: 800 });
+    const screen = new Screen(page, url);
+    await screen.go('/');
+    return screen;
+  }
+
   async go(path: string): Promise<void> {
     await this.page.goto(this.url + path, { waitUntil: 'domcontentloaded' });
   }

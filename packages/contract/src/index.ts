@@ -45,7 +45,9 @@ export {
 } from './tickets/events/index.ts';
 export { type ForCustomer, toldToCustomer } from './tickets/forCustomer.ts';
 export { gatesUnmet } from './tickets/gates.ts';
-export { layer } from './tickets/lay.ts';
+export { type HandOver, handOverOf } from './tickets/handOver.ts';
+export { lateEntries } from './tickets/late.ts';
+export { type Entered, layer } from './tickets/lay.ts';
 export { nextOnThePhone, type PhoneStep } from './tickets/nextOnThePhone.ts';
 export {
   type Deferred,

@@ -29,3 +29,10 @@ export const sha256 = z.string().regex(/^[0-9a-f]{64}$/);
 
 /** An instant in ISO 8601 with time zone. */
 export const instant = z.iso.datetime({ offset: true });
+
+/** Whether one instant lies before another, whatever zones they are written in. */
+export function isBefore(one: string, other: string): boolean {
+  // eslint-disable-next-line no-restricted-globals -- reads two texts, no clock
+  const [a, b] = [one, other].map((text) => Date.parse(text));
+  return a !== undefined && b !== undefined && a < b;
+}

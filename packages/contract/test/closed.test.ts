@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { assess, type TicketEvent, ticketOf } from '../src/index.ts';
+import { assess, lateEntries, summaryOf, type TicketEvent, ticketOf } from '../src/index.ts';
 import { modelFor, Story } from './story.ts';
 
 /** A feed lever found down, raised, proven and closed. */
@@ -35,5 +35,37 @@ describe('a closed ticket', () => {
     const kept = story.ticket.closing?.snapshot.causes.length ?? 0;
     story.must('ticket-reopened', { reason: 'It came back.' });
     expect(assess(story.ticket, modelFor(story)).beliefs.length).toBeGreaterThan(kept);
+  });
+});
+
+describe('what arrives after the knot was tied', () => {
+  const note = { words: 'The cord is frayed.' };
+  const arrives = (story: Story, observedAt: string) =>
+    story.try('observation-noted', note, story.odren, story.ticket.epoch, observedAt);
+
+  it('is taken as late when it was seen before, and leaves the closing as it was', () => {
+    const story = closed();
+    const { closing } = story.ticket;
+    expect(arrives(story, '2026-03-02T09:59:00.000Z')).toBeUndefined();
+    expect(story.ticket).toMatchObject({ status: 'closed', closing });
+    expect(lateEntries(story.ticket).map(({ body }) => body)).toEqual([note]);
+    expect(summaryOf(story.ticket, modelFor(story))?.late).toBe(1);
+  });
+
+  it('is refused when it was seen later, and so is work that arrives late', () => {
+    const story = closed();
+    expect(arrives(story, '2026-03-02T10:00:00.000Z')?.code).toBe('ticket-closed');
+    const { epoch } = story.ticket;
+    const early = '2026-03-02T09:59:00.000Z';
+    const done = story.try('action-done', { action: 'feed-raised' }, story.odren, epoch, early);
+    expect(done?.code).toBe('ticket-closed');
+  });
+
+  it('is late no more once the ticket was reopened', () => {
+    const story = closed();
+    arrives(story, '2026-03-02T09:59:00.000Z');
+    story.must('ticket-reopened', { reason: 'Look at the cord.' });
+    expect(lateEntries(story.ticket)).toEqual([]);
+    expect(summaryOf(story.ticket, modelFor(story))?.late).toBe(0);
   });
 });

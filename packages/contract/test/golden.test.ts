@@ -16,6 +16,7 @@ import eventsV2 from './golden/events-v2.json';
 import eventsV3 from './golden/events-v3.json';
 import eventsV4 from './golden/events-v4.json';
 import eventsV5 from './golden/events-v5.json';
+import eventsV6 from './golden/events-v6.json';
 import tablesV1 from './golden/tables-v1.json';
 
 interface Golden {
@@ -32,6 +33,7 @@ const GOLDEN: Readonly<Record<string, Golden>> = {
   'events-v3': eventsV3,
   'events-v4': eventsV4,
   'events-v5': eventsV5,
+  'events-v6': eventsV6,
 };
 
 function comesTo(ticket: string, events: readonly TicketEvent[]): object {

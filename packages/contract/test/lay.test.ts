@@ -13,6 +13,7 @@ const draftOf = (words: string): Draft => ({
   observedAt: '2026-03-02T10:00:00.000Z',
   device: 'bench 1',
 });
+const entered = (...drafts: readonly Draft[]) => drafts.map((draft) => ({ draft, actor: by }));
 const confirmedAt = (event: TicketEvent, receivedAt: string): TicketEvent => ({
   ...event,
   receivedAt,
@@ -53,13 +54,13 @@ describe('what waits, laid over what is confirmed', () => {
 
   it('is shown, marked as waiting, until it is confirmed; then the very same ticket stays', () => {
     const lay = layer();
-    const laid = lay(id, story.events, [waiting], by, SHIPPED);
+    const laid = lay(id, story.events, entered(waiting), SHIPPED);
     expect(laid.waiting).toEqual(new Set([waiting.id]));
     expect(laid.ticket.seq).toBe(story.events.length + 1);
     const event = laid.events.at(-1);
     if (!event) throw new Error('nothing was laid');
     const late = [...story.events, confirmedAt(event, '2026-03-02T10:00:09.000Z')];
-    const after = lay(id, late, [waiting], by, SHIPPED);
+    const after = lay(id, late, entered(waiting), SHIPPED);
     expect(after.waiting).toEqual(new Set());
     expect(after.ticket).toBe(laid.ticket);
     expect(after.events.at(-1)?.receivedAt).toBe('2026-03-02T10:00:09.000Z');
@@ -67,9 +68,9 @@ describe('what waits, laid over what is confirmed', () => {
 
   it('comes after what somebody else entered meanwhile', () => {
     const lay = layer();
-    const laid = lay(id, story.events, [waiting], by, SHIPPED);
-    const other = layer()(id, story.events, [draftOf('The cord is frayed.')], by, SHIPPED);
-    const after = lay(id, other.events, [waiting], by, SHIPPED);
+    const laid = lay(id, story.events, entered(waiting), SHIPPED);
+    const other = layer()(id, story.events, entered(draftOf('The cord is frayed.')), SHIPPED);
+    const after = lay(id, other.events, entered(waiting), SHIPPED);
     expect(after.ticket).not.toBe(laid.ticket);
     expect(after.events.slice(-2).map(({ body }) => body)).toEqual([
       { words: 'The cord is frayed.' },
@@ -80,17 +81,17 @@ describe('what waits, laid over what is confirmed', () => {
 
   it('is told by what was stored where the server decided otherwise', () => {
     const lay = layer();
-    const laid = lay(id, story.events, [waiting], by, SHIPPED);
+    const laid = lay(id, story.events, entered(waiting), SHIPPED);
     const event = laid.events.at(-1) as TicketEvent;
     const stored = { ...event, body: { words: 'It squeaks loudly.' } } as TicketEvent;
-    const after = lay(id, [...story.events, stored], [], by, SHIPPED);
+    const after = lay(id, [...story.events, stored], entered(), SHIPPED);
     expect(after.ticket).not.toBe(laid.ticket);
     expect(after.ticket.entries.at(-1)?.body).toEqual({ words: 'It squeaks loudly.' });
   });
 
   it('leaves out what the rules refuse now', () => {
     const refused = { ...draftOf('x'), type: 'machine-closed', command: {} } as Draft;
-    const laid = layer()(id, story.events, [refused, waiting], by, SHIPPED);
+    const laid = layer()(id, story.events, entered(refused, waiting), SHIPPED);
     expect(laid.waiting).toEqual(new Set([waiting.id]));
   });
 });

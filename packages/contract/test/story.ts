@@ -48,13 +48,14 @@ export class Story {
     command: CommandOf<Type>,
     by: Actor = this.odren,
     epoch = this.ticket.epoch,
+    observedAt = '2026-03-02T10:00:00.000Z',
   ): Refusal | undefined {
     const draft = {
       id: testId(),
       type,
       command,
       epoch,
-      observedAt: '2026-03-02T10:00:00.000Z',
+      observedAt,
       device: 'bench 1',
     } as unknown as Draft;
     const verdict = decide(this.ticket, draft, by, SHIPPED);

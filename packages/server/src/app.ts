@@ -108,6 +108,10 @@ function apiBasics({ sessionPool, sessionSecret }: AppParts) {
 /** Hashed assets stay for ever, the page itself is asked for each time. */
 function pages(app: Express, webRoot: string): void {
   app.use('/assets', express.static(`${webRoot}/assets`, { immutable: true, maxAge: '1y' }));
+  // A newer one must be found at once.
+  app.get('/sw.js', (_request, response) => {
+    response.set('cache-control', 'no-cache').sendFile('sw.js', { root: webRoot });
+  });
   app.use(express.static(webRoot, { index: false }));
   app.get('/{*path}', (_request, response) => {
     response.set('cache-control', 'no-cache').sendFile('index.html', { root: webRoot });

@@ -1,8 +1,9 @@
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
+import { store } from './api/client.ts';
 import { App } from './app/App.tsx';
-import { store } from './app/store.ts';
+import { keepApplication } from './serviceWorker/register.ts';
 import './styles.css';
 
 const root = document.getElementById('root');
@@ -14,3 +15,6 @@ createRoot(root).render(
     </Provider>
   </StrictMode>,
 );
+
+// Work goes on without it.
+void keepApplication().catch(() => undefined);

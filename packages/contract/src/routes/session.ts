@@ -29,8 +29,8 @@ const session = z.object({
 });
 export type Session = z.infer<typeof session>;
 
-export const login = humanText(60);
-export const freshPassword = z.string().min(10).max(200);
+const login = humanText(60);
+const freshPassword = z.string().min(10).max(200);
 /** Four to eight digits; good only on a screen on which the person signed in by password. */
 const pin = z.string().regex(/^[0-9]{4,8}$/);
 

@@ -28,6 +28,10 @@ const ticketSummary = z.object({
   contested: z.number().int().nonnegative(),
   likely: z.object({ cause: z.string(), name: z.string(), chance: z.number() }).nullable(),
   risk: z.number().min(0).max(1),
+  /** Left to somebody, or to whoever comes, who has not taken it up yet. */
+  handOver: z.object({ to: uuid.nullable(), by: uuid, note: z.string() }).nullable(),
+  /** Entries that arrived after the knot was tied. */
+  late: z.number().int().nonnegative(),
 });
 export type TicketSummary = z.infer<typeof ticketSummary>;
 

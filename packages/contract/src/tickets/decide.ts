@@ -25,6 +25,7 @@ export function decide(ticket: Ticket, draft: Draft, actor: Actor, edition: Edit
   const decision = kind.decide(ticket, draft.command, {
     actor,
     epoch: draft.epoch,
+    observedAt: draft.observedAt,
     id: draft.id,
     model: tablesOf(ticket, edition),
     modelOf: edition.modelOf,

@@ -12,6 +12,12 @@ export interface Laid extends Told {
   readonly waiting: ReadonlySet<string>;
 }
 
+/** An entry that waits to be sent, and whose it is. */
+export interface Entered {
+  readonly draft: Draft;
+  readonly actor: Actor;
+}
+
 /**
  * What is shown: waiting drafts laid over the confirmed events by the server's own rules. The
  * very same ticket as before when the server only confirmed what was shown already, so that
@@ -22,15 +28,14 @@ function lay(
   before: Laid | undefined,
   id: string,
   events: readonly TicketEvent[],
-  drafts: readonly Draft[],
-  actor: Actor,
+  entered: readonly Entered[],
   edition: Edition,
 ): Laid {
   const confirmed = tellOn(before?.confirmed, id, events);
   const known = new Set(events.map((event) => event.id));
   const waiting = new Set<string>();
   let shown = confirmed;
-  for (const draft of drafts) {
+  for (const { draft, actor } of entered) {
     if (known.has(draft.id)) continue;
     const verdict = decide(shown.ticket, draft, actor, edition);
     if (!verdict.ok) continue;

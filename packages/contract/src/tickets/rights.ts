@@ -27,6 +27,7 @@ const MAY_RECORD: Readonly<Record<EventType, readonly Role[]>> = {
   'machine-collected': AT_THE_COUNTER,
   // Comes with whoever makes the first entry after the tables moved on.
   'knowledge-adopted': AT_THE_COUNTER,
+  'handed-over': AT_THE_COUNTER,
 };
 
 export function mayRecord(role: Role, type: EventType): boolean {

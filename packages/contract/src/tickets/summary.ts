@@ -3,6 +3,8 @@ import { INTERVIEWS } from '@nodo/knowledge';
 import type { TicketSummary } from '../routes/tickets.ts';
 import { assess } from './assess.ts';
 import type { RecordedEvent } from './envelope.ts';
+import { handOverOf } from './handOver.ts';
+import { lateEntries } from './late.ts';
 import type { Ticket } from './ticket.ts';
 
 const SEEN: ReadonlySet<string> = new Set([
@@ -52,6 +54,8 @@ export function summaryOf(ticket: Ticket, model: FamilyModel): TicketSummary | u
         }
       : null,
     risk,
+    handOver: handOverOf(ticket) ?? null,
+    late: lateEntries(ticket).length,
   };
 }
 

@@ -19,7 +19,13 @@ interface AuditPage {
 }
 
 const PAGE = 60;
-/** Reading the same ticket again so soon is one reading. */
+const READINGS: ReadonlySet<Audited> = new Set([
+  'ticket-read',
+  'tickets-kept',
+  'photo-read',
+  'link-read',
+]);
+/** Reading the same again so soon is one reading. */
 const SAME_READING_S = 600;
 
 /** Who saw and did what. Entries on tickets are told from the tickets themselves. */
@@ -27,14 +33,14 @@ export class Audit {
   constructor(private readonly db: Sequelize) {}
 
   async note({ shop, person, what, ticket, toPerson }: Noted): Promise<void> {
-    const reading = what === 'ticket-read' || what === 'photo-read' || what === 'link-read';
+    const isReading = READINGS.has(what);
     await withShop(this.db, shop, (transaction) =>
       this.db.query(
         `insert into audit (shop_id, id, at, person_id, what, ticket_id, to_person)
          select $1, $2, now(), $3, $4, $5, $6
           where not ($7 and exists (
             select 1 from audit where shop_id = $1 and person_id is not distinct from $3::uuid
-              and what = $4 and ticket_id = $5::uuid
+              and what = $4 and ticket_id is not distinct from $5::uuid
               and at > now() - make_interval(secs => $8)))`,
         {
           bind: [
@@ -44,7 +50,7 @@ export class Audit {
             what,
             ticket ?? null,
             toPerson ?? null,
-            reading,
+            isReading,
             SAME_READING_S,
           ],
           transaction,

@@ -25,7 +25,7 @@ interface Card {
 }
 
 /** So many wrong PINs in a row, and only the password helps. */
-export const MOST_WRONG_PINS = 5;
+const MOST_WRONG_PINS = 5;
 
 export type PersonChanged = 'changed' | 'wrong-pin' | 'no-pin-here';
 

@@ -11,7 +11,7 @@ export function newCode(): string {
     for (const byte of randomBytes(CODE_LENGTH)) {
       // Bytes beyond the last whole run of the alphabet would prefer its first letters.
       if (byte >= 256 - (256 % READABLE.length) || code.length === CODE_LENGTH) continue;
-      code += READABLE[byte % READABLE.length];
+      code += READABLE.charAt(byte % READABLE.length);
     }
   }
   return code.replace(/.{4}(?=.)/g, '$&-');

@@ -10,12 +10,16 @@ export interface Glance extends Looker {
   readonly shop: string;
 }
 
+interface Heard extends Looker {
+  readonly heardAt: number;
+}
+
 /**
  * Who looks at what. Nothing of it is stored: each process hears all screens over the
  * database's notices, and forgets those that fell silent.
  */
 export class Presence {
-  private readonly shops = new Map<string, Map<string, Looker & { readonly heardAt: number }>>();
+  private readonly shops = new Map<string, Map<string, Heard>>();
 
   constructor(
     private readonly db: Sequelize,
@@ -32,7 +36,7 @@ export class Presence {
 
   hear(notice: string): void {
     const { shop, ...looker } = JSON.parse(notice) as Glance;
-    const screens = this.shops.get(shop) ?? new Map();
+    const screens = this.shops.get(shop) ?? new Map<string, Heard>();
     this.shops.set(shop, screens);
     const before = JSON.stringify(this.in(shop));
     if (looker.ticket === null) screens.delete(looker.screen);

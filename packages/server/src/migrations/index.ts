@@ -5,6 +5,7 @@ import { m0004KnowledgeEditions } from './m0004KnowledgeEditions.ts';
 import { m0005Calls } from './m0005Calls.ts';
 import { m0006TableChanges } from './m0006TableChanges.ts';
 import { m0007People } from './m0007People.ts';
+import { m0008HandOver } from './m0008HandOver.ts';
 import type { Migration } from './migration.ts';
 
 /** In order; a landed one is never changed. */
@@ -16,4 +17,5 @@ export const MIGRATIONS: readonly Migration[] = [
   m0005Calls,
   m0006TableChanges,
   m0007People,
+  m0008HandOver,
 ];

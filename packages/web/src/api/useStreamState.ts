@@ -1,9 +1,9 @@
 import { useEffect, useState } from 'react';
-import { liveStream } from './liveStream.ts';
+import { stream } from './client.ts';
 
 /** Whether this page's stream is open. */
 export function useStreamState(): 'live' | 'lost' {
-  const [state, setState] = useState<'live' | 'lost'>('live');
-  useEffect(() => liveStream.onState(setState), []);
+  const [state, setState] = useState(stream.state);
+  useEffect(() => stream.onState(setState), []);
   return state;
 }

@@ -1,8 +1,8 @@
+import type { CallFault } from '@nodo/client';
 import { lazy, Suspense, useEffect, useRef } from 'react';
 import { BrowserRouter, Link, Route, Routes } from 'react-router';
 import { Toaster } from 'sonner';
-import { useSessionQuery } from '../api/api.ts';
-import type { CallFault } from '../api/call.ts';
+import { useSessionQuery } from '../api/client.ts';
 import { useStreamState } from '../api/useStreamState.ts';
 import { RackView } from '../features/rack/RackView.tsx';
 import { Frame } from '../features/shell/Frame.tsx';
@@ -16,10 +16,23 @@ const CounterView = lazy(() => import('../features/counter/CounterView.tsx'));
 const PhoneView = lazy(() => import('../features/phone/PhoneView.tsx'));
 const CallView = lazy(() => import('../features/phone/CallView.tsx'));
 const KnowledgeView = lazy(() => import('../features/knowledge/KnowledgeView.tsx'));
+const PeopleView = lazy(() => import('../features/people/PeopleView.tsx'));
+const SharedView = lazy(() => import('../features/shared/SharedView.tsx'));
 const BenchView = lazy(() => import('../features/bench/BenchView.tsx'));
 
-/** Sign-in before everything; then one frame round every view. */
+/** A customer's page needs no sign-in; everything else begins with one. */
 export function App() {
+  const [, token] = /^\/shared\/([^/]+)$/.exec(window.location.pathname) ?? [];
+  if (token === undefined) return <Shop />;
+  return (
+    <Suspense fallback={<Waiting />}>
+      <SharedView token={token} />
+    </Suspense>
+  );
+}
+
+/** Sign-in before everything; then one frame round every view. */
+function Shop() {
   const {
     data: session,
     error,
@@ -48,12 +61,13 @@ export function App() {
         <FaultBoundary instead={<Broken />}>
           <Suspense fallback={<Waiting />}>
             <Routes>
-              <Route path="/" element={<RackView />} />
+              <Route path="/" element={<RackView session={session} />} />
               <Route path="/counter" element={<CounterView session={session} />} />
               <Route path="/phone" element={<PhoneView session={session} />} />
               <Route path="/phone/:ticket" element={<CallView session={session} />} />
               <Route path="/bench/:ticket" element={<BenchView session={session} />} />
               <Route path="/knowledge/:kind?/:id?" element={<KnowledgeView session={session} />} />
+              <Route path="/people" element={<PeopleView session={session} />} />
               <Route path="*" element={<NothingHere />} />
             </Routes>
           </Suspense>

@@ -1,4 +1,4 @@
-import type { CallFault } from '../api/call.ts';
+import type { CallFault } from '@nodo/client';
 import { m } from './index.ts';
 
 /** Why a call came to nothing, in words. */

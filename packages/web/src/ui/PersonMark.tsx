@@ -1,21 +1,26 @@
 import type { Person } from '@nodo/contract';
 
-/** A person's spool end: initials on the thread colour. */
+/**
+ * A person's spool end: initials on the thread colour.
+ * @param silent the name stands beside it.
+ */
 export function PersonMark({
   person,
-  title,
+  title = person.name,
+  silent = false,
 }: {
-  readonly person: Person;
+  readonly person: Pick<Person, 'name' | 'initials' | 'thread'>;
   readonly title?: string;
+  readonly silent?: boolean;
 }) {
   return (
     <span
       data-thread={person.thread}
-      title={title ?? person.name}
+      title={title}
       className="inline-grid size-8 shrink-0 place-items-center rounded-full bg-own text-xs font-bold text-paper"
     >
       <span aria-hidden="true">{person.initials}</span>
-      <span className="sr-only">{title ?? person.name}</span>
+      {!silent && <span className="sr-only">{title}</span>}
     </span>
   );
 }

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { refuse } from '../../refusal.ts';
 import { tableId } from '../../text.ts';
 import { accept, defineEvent, reject } from './define.ts';
-import { atWork } from './guards.ts';
+import { evenLate } from './guards.ts';
 
 const body = z.object({ check: tableId });
 
@@ -12,7 +12,7 @@ export const couldNotTell = defineEvent({
   version: 1,
   command: body,
   body,
-  decide: atWork((_ticket, command, { model }) => {
+  decide: evenLate((_ticket, command, { model }) => {
     if (!model.checks.has(command.check)) {
       return reject(refuse('not-on-this-machine', 'command.check', { id: command.check }));
     }

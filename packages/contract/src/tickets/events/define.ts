@@ -8,6 +8,8 @@ export interface DecideContext {
   readonly actor: Actor;
   /** The epoch in which the person saw or did it. */
   readonly epoch: number;
+  /** When the person saw or did it, by the clock of the screen. */
+  readonly observedAt: string;
   /** Id of the event that this would become. */
   readonly id: string;
   /** The family's model; undefined before the machine is taken in. */

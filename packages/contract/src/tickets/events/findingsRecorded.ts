@@ -3,7 +3,7 @@ import { refuse } from '../../refusal.ts';
 import { tableId } from '../../text.ts';
 import { gatesUnmet } from '../gates.ts';
 import { accept, defineEvent, reject } from './define.ts';
-import { atWork } from './guards.ts';
+import { evenLate } from './guards.ts';
 
 const command = z.object({
   check: tableId,
@@ -22,7 +22,7 @@ export const findingsRecorded = defineEvent({
   version: 1,
   command,
   body,
-  decide: atWork((ticket, given, { model }) => {
+  decide: evenLate((ticket, given, { model }) => {
     const check = model.checks.get(given.check);
     if (!check) return reject(refuse('not-on-this-machine', 'command.check', { id: given.check }));
 

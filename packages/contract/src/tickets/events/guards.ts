@@ -1,5 +1,6 @@
 import type { FamilyModel } from '@nodo/knowledge';
 import { refuse } from '../../refusal.ts';
+import { isBefore } from '../../text.ts';
 import type { Ticket } from '../ticket.ts';
 import { type DecideContext, type Decision, reject } from './define.ts';
 
@@ -24,6 +25,23 @@ export function atWork<Command, Body>(
       return reject(refuse('epoch-not-reached', 'epoch', { reached: ticket.epoch }));
     }
     return decide(ticket, command, { ...context, model });
+  };
+}
+
+/**
+ * For what was seen: also of what arrives when the knot is tied, if it was seen before that. It
+ * changes nothing of the closing; it is shown as late.
+ */
+export function evenLate<Command, Body>(
+  decide: Decide<Command, Body, { readonly model: FamilyModel }>,
+): Decide<Command, Body, unknown> {
+  return (ticket, command, context) => {
+    const { status, closing, entries } = ticket;
+    const closedAt = closing && entries[closing.seq - 1]?.observedAt;
+    const isLate =
+      status === 'closed' && closedAt !== undefined && isBefore(context.observedAt, closedAt);
+    const seenIn: Ticket = isLate ? { ...ticket, status: 'open' } : ticket;
+    return atWork(decide)(seenIn, command, context);
   };
 }
 

@@ -10,6 +10,7 @@ import type { EventKind } from './define.ts';
 import { dutyWaived } from './dutyWaived.ts';
 import { entryCorrected } from './entryCorrected.ts';
 import { findingsRecorded } from './findingsRecorded.ts';
+import { handedOver } from './handedOver.ts';
 import { intakeTaken } from './intakeTaken.ts';
 import { knowledgeAdopted } from './knowledgeAdopted.ts';
 import { machineArrived } from './machineArrived.ts';
@@ -45,6 +46,7 @@ const EVENT_KINDS = {
   'ticket-reopened': ticketReopened,
   'machine-collected': machineCollected,
   'knowledge-adopted': knowledgeAdopted,
+  'handed-over': handedOver,
 } as const;
 
 type Kinds = typeof EVENT_KINDS;

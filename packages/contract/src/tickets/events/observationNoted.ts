@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { humanText } from '../../text.ts';
 import { accept, defineEvent } from './define.ts';
-import { atWork } from './guards.ts';
+import { evenLate } from './guards.ts';
 
 const body = z.object({ words: humanText(500) });
 
@@ -11,6 +11,6 @@ export const observationNoted = defineEvent({
   version: 1,
   command: body,
   body,
-  decide: atWork((_ticket, command) => accept(command)),
+  decide: evenLate((_ticket, command) => accept(command)),
   apply: (ticket) => ticket,
 });

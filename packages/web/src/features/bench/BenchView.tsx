@@ -10,10 +10,11 @@ import {
   type Ticket,
 } from '@nodo/contract';
 import { WANTS_FREEING } from '@nodo/knowledge';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { type ReactNode, useCallback, useEffect, useMemo, useState } from 'react';
 import { Navigate, useParams } from 'react-router';
 import { m, write } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
+import { useLookAt } from '../shell/useLookAt.ts';
 import { Causes } from './Causes.tsx';
 import { Duties } from './Duties.tsx';
 import { MachineNow } from './MachineNow.tsx';
@@ -24,6 +25,7 @@ import { Seam } from './seam/Seam.tsx';
 import { type Choice, StepPane } from './step/StepPane.tsx';
 import { TicketGate } from './TicketGate.tsx';
 import { Tray } from './Tray.tsx';
+import { LeftHere, Together } from './together/Together.tsx';
 import { useAtWork } from './useAtWork.ts';
 import { useLasts } from './useLasts.ts';
 import type { ShownTicket } from './useShownTicket.ts';
@@ -75,10 +77,24 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
   const isLate = useLasts(isWaiting, HELD_MS);
   const isHeld = isWaiting && !isLate;
 
+  const lookedAt =
+    choice?.kind === 'check' ? choice : !choice && step?.kind === 'check' ? step : null;
+  useLookAt(ticket.id, lookedAt?.check ?? null);
+
   if (!model || !assessment) return null;
   return (
     <div className="flex flex-1 flex-col lg:h-[calc(100dvh-3.4rem)] lg:min-h-[38rem] lg:flex-none">
-      <BenchHeader shown={shown} people={people} />
+      <BenchHeader shown={shown} people={people}>
+        <Together
+          shown={shown}
+          session={session}
+          model={model}
+          people={people}
+          record={record}
+          mayRecord={mayRecord(role, 'handed-over')}
+        />
+      </BenchHeader>
+      <LeftHere shown={shown} session={session} people={people} />
       <Tray ticket={ticket.id} model={model} />
       {!resumed && ticket.status === 'open' && (
         <ResumeStrip
@@ -194,9 +210,11 @@ function keepsChoice(choice: Choice | undefined, last: ShownTicket['events'][num
 function BenchHeader({
   shown: { ticket, events, customer },
   people,
+  children,
 }: {
   readonly shown: ShownTicket;
   readonly people: ReadonlyMap<string, Person>;
+  readonly children: ReactNode;
 }) {
   const last = events.at(-1);
   const lastBy = last && people.get(last.actor.person);
@@ -227,6 +245,7 @@ function BenchHeader({
           {m.bench.lastEntry(lastBy.name, write.moment(last.observedAt))}
         </p>
       )}
+      {children}
     </div>
   );
 }

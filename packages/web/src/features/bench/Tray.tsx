@@ -1,7 +1,7 @@
+import { outbox } from '@nodo/client';
 import type { FamilyModel } from '@nodo/knowledge';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useAppDispatch, useAppSelector } from '../../api/client.ts';
 import { m, write } from '../../messages/index.ts';
-import { outbox } from '../../store/outbox.ts';
 import { Button } from '../../ui/Button.tsx';
 
 /** Entries of this screen that the server would not have, with the reason; kept until put away. */

@@ -1,6 +1,6 @@
 import type { Person } from '@nodo/contract';
 import { useMemo } from 'react';
-import { usePeopleQuery } from '../../api/api.ts';
+import { usePeopleQuery } from '../../api/client.ts';
 
 export function usePeopleById(): ReadonlyMap<string, Person> {
   const { data } = usePeopleQuery();

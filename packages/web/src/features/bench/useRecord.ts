@@ -1,3 +1,4 @@
+import { outbox } from '@nodo/client';
 import {
   type CommandOf,
   type Draft,
@@ -8,10 +9,9 @@ import {
 } from '@nodo/contract';
 import { useCallback, useLayoutEffect, useRef } from 'react';
 import { toast } from 'sonner';
-import { useAppDispatch } from '../../app/store.ts';
+import { useAppDispatch } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
 import { deviceId } from '../../store/device.ts';
-import { outbox } from '../../store/outbox.ts';
 import { askPlanner } from './usePlan.ts';
 import { actorOf, type ShownTicket } from './useShownTicket.ts';
 

@@ -1,3 +1,4 @@
+import type { CallFault } from '@nodo/client';
 import {
   type Actor,
   type Customer,
@@ -8,9 +9,7 @@ import {
 } from '@nodo/contract';
 import type { Edition, TableChange } from '@nodo/knowledge';
 import { useMemo, useState } from 'react';
-import { useTicketQuery } from '../../api/api.ts';
-import type { CallFault } from '../../api/call.ts';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector, useTicketQuery } from '../../api/client.ts';
 import { useTables } from '../tables/useTables.ts';
 
 export interface ShownTicket {
@@ -33,18 +32,22 @@ export function useShownTicket(
   const { data: file, error, refetch } = useTicketQuery(id);
   const tables = useTables();
   const entries = useAppSelector(({ outbox }) => outbox.entries);
-  const { id: person, role } = session.person;
+  const { people } = session.screen;
 
   const [layOn] = useState(layer);
   const shown = useMemo(() => {
     if (!file || !tables) return undefined;
     const { edition, changes } = tables;
-    const drafts = entries
-      .filter(({ ticket, refusal, person: by }) => ticket === id && !refusal && by === person)
-      .map(({ draft }) => draft);
-    const { ticket, events, waiting } = layOn(id, file.events, drafts, { person, role }, edition);
+    const entered = entries
+      .filter((entry) => entry.ticket === id && !entry.refusal)
+      .flatMap(({ draft, person }) => {
+        // What somebody left here who is not signed in any more waits until that person is back.
+        const maker = people.find((one) => one.id === person);
+        return maker ? [{ draft, actor: { person, role: maker.role } }] : [];
+      });
+    const { ticket, events, waiting } = layOn(id, file.events, entered, edition);
     return { ticket, events, waiting, customer: file.customer, edition, changes };
-  }, [id, file, tables, entries, person, role, layOn]);
+  }, [id, file, tables, entries, people, layOn]);
 
   return {
     ...(shown ? { shown } : {}),

@@ -1,10 +1,10 @@
+import type { CallFault } from '@nodo/client';
 import { mayTakeIn, type Session } from '@nodo/contract';
 import { SHIPPED } from '@nodo/knowledge';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { useRackQuery, useTakeInMutation } from '../../api/api.ts';
-import type { CallFault } from '../../api/call.ts';
+import { useRackQuery, useTakeInMutation } from '../../api/client.ts';
 import { faultWords } from '../../messages/faults.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';

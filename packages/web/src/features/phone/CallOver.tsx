@@ -2,7 +2,7 @@ import type { Ticket } from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
 import { type SyntheticEvent, useState } from 'react';
 import { Link } from 'react-router';
-import { useRackQuery } from '../../api/api.ts';
+import { useRackQuery } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';

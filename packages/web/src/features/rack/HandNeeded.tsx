@@ -1,11 +1,17 @@
-import type { RackEntry } from '@nodo/contract';
+import type { Person, RackEntry } from '@nodo/contract';
 import { Phone } from 'lucide-react';
 import { Link } from 'react-router';
 import { m, write } from '../../messages/index.ts';
 import { isUntouched } from './isUntouched.ts';
 
 /** The side of the Rack: which machines want a person, by why. */
-export function HandNeeded({ rack }: { readonly rack: readonly RackEntry[] }) {
+export function HandNeeded({
+  rack,
+  people,
+}: {
+  readonly rack: readonly RackEntry[];
+  readonly people: ReadonlyMap<string, Person>;
+}) {
   const calls = rack.filter(({ tag, status }) => tag === null && status === 'open');
   const byAge = rack
     .filter(({ tag }) => tag !== null)
@@ -18,6 +24,16 @@ export function HandNeeded({ rack }: { readonly rack: readonly RackEntry[] }) {
       className="border-rule bg-paper px-6 py-4 max-lg:border-t lg:w-80 lg:border-l"
     >
       <List title={words.calls} note={words.callsNote} entries={calls} />
+      <List
+        title={words.handed}
+        entries={open.filter(({ handOver }) => handOver !== null)}
+        say={({ handOver }) => handOver && handedWords(handOver, people)}
+      />
+      <List
+        title={words.late}
+        note={words.lateNote}
+        entries={byAge.filter(({ late }) => late > 0)}
+      />
       <List title={words.differing} entries={open.filter(({ contested }) => contested > 0)} />
       <List
         title={words.untouched}
@@ -35,15 +51,26 @@ export function HandNeeded({ rack }: { readonly rack: readonly RackEntry[] }) {
   );
 }
 
+function handedWords(
+  { to, note }: NonNullable<RackEntry['handOver']>,
+  people: ReadonlyMap<string, Person>,
+): string {
+  const { handedTo, handedToAny } = m.rack.side;
+  return to === null ? handedToAny(note) : handedTo(people.get(to)?.name ?? '', note);
+}
+
 function List({
   title,
   note,
   entries,
+  say,
   always = false,
 }: {
   readonly title: string;
   readonly note?: string;
   readonly entries: readonly RackEntry[];
+  /** Instead of customer and day. */
+  readonly say?: (entry: RackEntry) => string | null;
   readonly always?: boolean;
 }) {
   if (entries.length === 0 && !always) return null;
@@ -67,8 +94,10 @@ function List({
               <span className="min-w-0 flex-1 break-words">
                 {entry.label}
                 <span className="block text-sm text-quiet">
-                  {entry.customerName ? `${entry.customerName}, ` : ''}
-                  {m.rack.side.since(write.day(entry.takenInAt))}
+                  {say?.(entry) ??
+                    [entry.customerName, m.rack.side.since(write.day(entry.takenInAt))]
+                      .filter(Boolean)
+                      .join(', ')}
                 </span>
               </span>
             </Link>

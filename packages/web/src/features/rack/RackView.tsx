@@ -1,16 +1,18 @@
-import type { Person, RackEntry } from '@nodo/contract';
+import type { Looker, Person, RackEntry, Session } from '@nodo/contract';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, NavigationType, useNavigationType, useSearchParams } from 'react-router';
-import { usePeopleQuery, useRackQuery } from '../../api/api.ts';
+import { usePeopleQuery, useRackQuery } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Blank, Sewing } from '../../ui/Stitches.tsx';
+import { useLookers } from '../shell/useLookers.ts';
 import { HandNeeded } from './HandNeeded.tsx';
 import { isUntouched } from './isUntouched.ts';
 import { Shelf } from './Shelf.tsx';
 
 /** What stands in the shop, shelf by shelf, and where a hand is needed. */
-export function RackView() {
+export function RackView({ session }: { readonly session: Session }) {
+  const lookers = useLookers(session);
   const { data: rack, error, refetch } = useRackQuery();
   const { data: people = [] } = usePeopleQuery();
   const { wanted, find } = useFind();
@@ -68,10 +70,10 @@ export function RackView() {
             <Button onClick={() => find('')}>{m.rack.clear}</Button>
           </Blank>
         ) : (
-          <Shelves entries={shown} people={peopleById} />
+          <Shelves entries={shown} people={peopleById} lookers={lookers} />
         )}
       </section>
-      <HandNeeded rack={rack} />
+      <HandNeeded rack={rack} people={peopleById} />
     </div>
   );
 }
@@ -101,8 +103,10 @@ function useFind(): { readonly wanted: string; readonly find: (words: string) =>
 function Shelves({
   entries,
   people,
+  lookers,
 }: {
   readonly entries: readonly RackEntry[];
+  readonly lookers: readonly Looker[];
   readonly people: ReadonlyMap<string, Person>;
 }) {
   const hanging = entries.filter(({ tag }) => tag !== null);
@@ -114,6 +118,7 @@ function Shelves({
       key={name}
       name={name}
       people={people}
+      lookers={lookers}
       entries={hanging
         .filter(({ shelf }) => shelf === name)
         .sort((a, b) => (a.tag ?? 0) - (b.tag ?? 0))}

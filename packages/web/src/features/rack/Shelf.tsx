@@ -1,4 +1,4 @@
-import type { Person, RackEntry } from '@nodo/contract';
+import type { Looker, Person, RackEntry } from '@nodo/contract';
 import { Link } from 'react-router';
 import { Silhouette } from '../../drawing/Silhouette.tsx';
 import { m, write } from '../../messages/index.ts';
@@ -10,8 +10,11 @@ export function Shelf({
   name,
   entries,
   people,
+  lookers,
 }: {
   readonly name: string;
+  /** Who has which ticket open on another screen. */
+  readonly lookers: readonly Looker[];
   readonly entries: readonly RackEntry[];
   readonly people: ReadonlyMap<string, Person>;
 }) {
@@ -21,7 +24,13 @@ export function Shelf({
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(9rem,1fr))] gap-y-3">
         {entries.map((entry) => (
           <li key={entry.ticket} className="flex flex-col">
-            <Machine entry={entry} person={people.get(entry.lastBy ?? '')} />
+            <Machine
+              entry={entry}
+              person={people.get(entry.lastBy ?? '')}
+              looking={lookers
+                .filter(({ ticket }) => ticket === entry.ticket)
+                .flatMap(({ person }) => people.get(person)?.name ?? [])}
+            />
           </li>
         ))}
       </ul>
@@ -32,9 +41,12 @@ export function Shelf({
 function Machine({
   entry,
   person,
+  looking,
 }: {
   readonly entry: RackEntry;
   readonly person: Person | undefined;
+  /** Names of those who have it open. */
+  readonly looking: readonly string[];
 }) {
   const struck = entry.owed.includes('strike-sweep') && entry.done > 0;
   return (
@@ -64,6 +76,9 @@ function Machine({
           />
           <StateLine entry={entry} />
         </span>
+        {looking.length > 0 && (
+          <span className="text-sm text-quiet">{m.rack.looking(looking.join(', '))}</span>
+        )}
       </span>
     </Link>
   );

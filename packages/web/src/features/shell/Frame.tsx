@@ -1,13 +1,14 @@
 import type { Session } from '@nodo/contract';
-import { LogOut, Moon, Sun } from 'lucide-react';
+import { Moon, Sun } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
-import { api, useSignOutMutation, useTablesQuery } from '../../api/api.ts';
+import { api, useAppSelector, useTablesQuery } from '../../api/client.ts';
 import { useStreamState } from '../../api/useStreamState.ts';
-import { useAppSelector } from '../../app/store.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
-import { PersonMark } from '../../ui/PersonMark.tsx';
+import { LockedScreen } from './LockedScreen.tsx';
+import { PersonMenu } from './PersonMenu.tsx';
+import { useIdleLock } from './useIdleLock.ts';
 import { useTheme } from './useTheme.ts';
 
 const TABLES_RETRY_MS = 2_000;
@@ -20,18 +21,16 @@ export function Frame({
   readonly session: Session;
   readonly children: ReactNode;
 }) {
-  const [signOut] = useSignOutMutation();
   // Every view judges with them: read once, kept as long as somebody is signed in.
   const { isError } = api.endpoints.tables.useQueryState();
   useTablesQuery(undefined, { pollingInterval: isError ? TABLES_RETRY_MS : 0 });
   const { theme, toggle } = useTheme();
-  const leave = async () => {
-    await signOut();
-    window.location.assign('/');
-  };
+  useIdleLock(session);
+  const { locked } = session.screen;
 
   return (
     <div data-thread={session.person.thread} className="flex min-h-dvh flex-col">
+      {locked && <LockedScreen session={session} />}
       <a
         href="#main"
         className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-paper focus:p-3"
@@ -47,15 +46,10 @@ export function Frame({
           <FrameLink to="/counter">{m.shell.takeIn}</FrameLink>
           <FrameLink to="/phone">{m.phone.nav}</FrameLink>
           <FrameLink to="/knowledge">{m.knowledge.nav}</FrameLink>
+          {session.person.role === 'lead' && <FrameLink to="/people">{m.people.nav}</FrameLink>}
         </nav>
         <p className="ml-auto hidden text-quiet md:block">{session.shop.name}</p>
-        <span className="flex items-center gap-2">
-          <PersonMark person={session.person} title={m.shell.signedInAs(session.person.name)} />
-          <span className="hidden text-sm lg:inline">
-            {session.person.name}
-            <span className="block text-xs text-quiet">{m.shell.roles[session.person.role]}</span>
-          </span>
-        </span>
+        <PersonMenu session={session} />
         <span className="flex">
           <Button
             look="quiet"
@@ -64,14 +58,6 @@ export function Frame({
             title={theme === 'day' ? m.shell.nightBench : m.shell.dayBench}
           >
             {theme === 'day' ? <Moon aria-hidden size={20} /> : <Sun aria-hidden size={20} />}
-          </Button>
-          <Button
-            look="quiet"
-            onClick={() => void leave()}
-            aria-label={m.shell.signOut}
-            title={m.shell.signOut}
-          >
-            <LogOut aria-hidden size={20} />
           </Button>
         </span>
       </header>

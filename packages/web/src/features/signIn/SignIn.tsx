@@ -1,58 +1,34 @@
 import { useState } from 'react';
-import { useSignInMutation } from '../../api/api.ts';
-import type { CallFault } from '../../api/call.ts';
-import { faultWords } from '../../messages/faults.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
-import { TextField } from '../../ui/Field.tsx';
+import { CodeForm } from './CodeForm.tsx';
+import { SignInForm } from './SignInForm.tsx';
 
 /** Who is at the bench; before this nothing of the shop is shown. */
 export function SignIn() {
-  const [signIn, { isLoading, error }] = useSignInMutation();
-  const [missing, setMissing] = useState(false);
+  const [byCode, setByCode] = useState(false);
+  const [redeemed, setRedeemed] = useState(false);
   const words = m.shell.signIn;
-
-  const submit = (form: HTMLFormElement) => {
-    const given = new FormData(form);
-    const field = (name: string): string => {
-      const value = given.get(name);
-      return typeof value === 'string' ? value : '';
-    };
-    const login = field('login').trim();
-    const password = field('password');
-    setMissing(login === '' || password === '');
-    if (login !== '' && password !== '') void signIn({ login, password });
-  };
-
   return (
     <main className="grid min-h-dvh grid-cols-1 lg:grid-cols-[1.1fr_1fr]">
       <LoopPicture />
       <div className="flex flex-col justify-center bg-paper px-8 py-12 lg:px-16">
         <p className="mb-10 text-4xl font-bold tracking-tight">{m.shell.product}</p>
-        <h1 className="mb-1 text-2xl font-bold">{words.title}</h1>
-        <p className="mb-8 text-quiet">{words.lead}</p>
-        <form
-          onSubmit={(event) => {
-            event.preventDefault();
-            submit(event.currentTarget);
-          }}
-          className="flex max-w-sm flex-col gap-5"
-          noValidate
-        >
-          <TextField label={words.login} name="login" autoComplete="username" autoFocus />
-          <TextField
-            label={words.password}
-            name="password"
-            type="password"
-            autoComplete="current-password"
+        <h1 className="mb-1 text-2xl font-bold">{byCode ? words.codeTitle : words.title}</h1>
+        <p className="mb-8 text-quiet">{redeemed ? words.redeemed : words.lead}</p>
+        {byCode ? (
+          <CodeForm
+            onDone={() => {
+              setRedeemed(true);
+              setByCode(false);
+            }}
           />
-          <Button look="main" type="submit" disabled={isLoading}>
-            {isLoading ? words.submitting : words.submit}
-          </Button>
-          <p role="alert" className="min-h-6 font-semibold text-hazard">
-            {missing ? words.missing : error && !isLoading ? faultWords(error as CallFault) : ''}
-          </p>
-        </form>
+        ) : (
+          <SignInForm />
+        )}
+        <Button look="quiet" className="mt-2 self-start" onClick={() => setByCode(!byCode)}>
+          {byCode ? words.havePassword : words.haveCode}
+        </Button>
       </div>
     </main>
   );

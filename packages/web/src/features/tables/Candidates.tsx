@@ -2,7 +2,7 @@ import type { Candidate } from '@nodo/contract';
 import type { OwnCause } from '@nodo/knowledge';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { useCandidatesQuery } from '../../api/api.ts';
+import { useCandidatesQuery } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';

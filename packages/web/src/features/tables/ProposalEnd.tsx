@@ -1,4 +1,4 @@
-import type { CallFault } from '../../api/call.ts';
+import type { CallFault } from '@nodo/client';
 import { faultWords } from '../../messages/faults.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';

@@ -1,6 +1,6 @@
+import type { CallFault } from '@nodo/client';
 import type { TableDraft } from '@nodo/contract';
-import { useChangeTablesMutation } from '../../api/api.ts';
-import type { CallFault } from '../../api/call.ts';
+import { useChangeTablesMutation } from '../../api/client.ts';
 import { deviceId } from '../../store/device.ts';
 
 type Wanted = TableDraft extends infer Draft

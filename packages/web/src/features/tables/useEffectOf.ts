@@ -3,8 +3,7 @@ import { ADDRESSES } from '@nodo/contract/addresses';
 import type { CasesVerdict, TableChange } from '@nodo/knowledge';
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
-import { useRackQuery } from '../../api/api.ts';
-import { call } from '../../api/call.ts';
+import { call, useRackQuery } from '../../api/client.ts';
 import type { Compared, Effects } from '../../workers/effect.worker.ts';
 
 export interface TicketEffect extends Compared<TicketStanding> {

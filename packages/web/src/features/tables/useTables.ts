@@ -1,7 +1,7 @@
 import { changesInForce, deskOf, presentEdition, type TablesDesk } from '@nodo/contract';
 import type { Edition, TableChange } from '@nodo/knowledge';
 import { useMemo } from 'react';
-import { useTablesQuery } from '../../api/api.ts';
+import { useTablesQuery } from '../../api/client.ts';
 
 export interface ShopTables {
   readonly desk: TablesDesk;

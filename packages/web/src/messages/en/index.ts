@@ -2,11 +2,13 @@ import { bench } from './bench.ts';
 import { counter } from './counter.ts';
 import { freeing } from './freeing.ts';
 import { knowledge } from './knowledge.ts';
+import { people } from './people.ts';
 import { phone } from './phone.ts';
 import { drawing, places } from './places.ts';
 import { rack } from './rack.ts';
 import { refusals } from './refusals.ts';
 import { seam } from './seam.ts';
+import { links, shared, together } from './shared.ts';
 import { shell } from './shell.ts';
 import { tables } from './tables.ts';
 
@@ -23,4 +25,8 @@ export const en = {
   places,
   drawing,
   tables,
+  people,
+  links,
+  shared,
+  together,
 };

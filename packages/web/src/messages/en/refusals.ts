@@ -9,7 +9,21 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
   'not-signed-in': () =>
     'You are not signed in any more. Your entries are kept; sign in to send them.',
   'wrong-sign-in': () => 'Name or password is not right.',
-  'too-many-attempts': () => 'Too many tries. Wait a minute, then try again.',
+  'too-many-attempts': ({ data }) =>
+    `Too many tries. Wait ${waitWords(Number(data.seconds))}, then try again.`,
+  'screen-locked': () => 'This screen is locked. Say who is at it; what you entered is kept.',
+  'wrong-pin': () => 'That is not the PIN.',
+  'no-pin-here': () => 'No PIN is good here any more. Use the password.',
+  'code-not-valid': () => 'Name and code do not fit, or the code is used or too old.',
+  'demo-password': () =>
+    'The demo’s passwords are refused while other computers can reach this one. Give this person a password of their own first.',
+  'login-taken': () => 'Somebody signs in with that name already. Choose another.',
+  'last-lead': () => 'The shop would be without a lead. Make somebody else a lead first.',
+  'no-such-person': () => 'There is no such person in this shop.',
+  'no-such-screen': () => 'Nobody is signed in on that screen any more.',
+  'no-such-link': () => 'This link does not hold: it was taken back, or its time is over.',
+  'not-at-this-screen': () =>
+    'Whoever made this entry is not signed in on this screen. It is kept until they are.',
   'foreign-origin': () => 'This request did not come from Nodo’s own pages and was refused.',
   'role-may-not': () => 'Your role may not do this. Ask a technician or the lead.',
   'no-such-route': () => 'The server does not know this request. Load the page again.',
@@ -49,3 +63,8 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
   'id-used-otherwise': () => 'This entry was stored in another form. Load the page again.',
   'server-fault': () => 'The server had a fault. What you entered is kept and tried again.',
 };
+
+function waitWords(seconds: number): string {
+  if (!(seconds > 1)) return 'a second';
+  return seconds < 90 ? `${seconds} seconds` : `${Math.ceil(seconds / 60)} minutes`;
+}

@@ -23,6 +23,8 @@ export const seam = {
   reopened: (reason: string) => `Reopened: ${reason}`,
   collected: 'The customer has it',
   knowledgeAdopted: 'Judged with newer tables from here',
+  handedOver: (note: string) => `Handed over: ${note}`,
+  late: 'arrived after the knot',
   ownCause: (name: string) => `Found, not in the tables: ${name}`,
   waiting: 'waiting to be sent',
   contested: 'two answers differ',

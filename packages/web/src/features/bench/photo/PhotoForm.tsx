@@ -1,8 +1,9 @@
+import type { CallFault } from '@nodo/client';
 import type { Ticket } from '@nodo/contract';
 import { ADDRESSES } from '@nodo/contract/addresses';
 import { Camera } from 'lucide-react';
 import { useRef, useState } from 'react';
-import { type CallFault, call } from '../../../api/call.ts';
+import { call } from '../../../api/client.ts';
 import { faultWords } from '../../../messages/faults.ts';
 import { m } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';

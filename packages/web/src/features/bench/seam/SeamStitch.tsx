@@ -120,11 +120,12 @@ export function Notes({ entry }: { readonly entry: SeamEntry }) {
   return <span className="block text-xs font-semibold text-hazard">{notes.join(', ')}</span>;
 }
 
-function notesOf({ state, mark }: SeamEntry): readonly string[] {
+function notesOf({ state, mark, late }: SeamEntry): readonly string[] {
   return [
     state === 'corrected' && m.seam.corrected,
     state === 'waiting' && m.seam.waiting,
     mark === 'crossed' && m.seam.contested,
+    late && m.seam.late,
   ].filter((note) => note !== false);
 }
 

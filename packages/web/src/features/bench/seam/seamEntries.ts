@@ -1,6 +1,7 @@
 import {
   type Assessment,
   changesOf,
+  lateEntries,
   stateEpoch,
   type Ticket,
   type TicketEvent,
@@ -26,6 +27,8 @@ export interface SeamEntry {
   readonly begins: number | undefined;
   /** The photo that is kept with it. */
   readonly photo: string | undefined;
+  /** Seen before the knot was tied, arrived after it. */
+  readonly late: boolean;
   /** The first stitch of its day. */
   readonly newDay: boolean;
 }
@@ -38,6 +41,7 @@ export function seamEntries(
 ): readonly SeamEntry[] {
   const crossed = new Set(contested.flatMap(({ answers }) => answers.map(({ seq }) => seq)));
   const begins = statesBegun(ticket);
+  const late = new Set(lateEntries(ticket).map(({ id }) => id));
   return events.map((event, place) => ({
     id: event.id,
     ticket: ticket.id,
@@ -51,6 +55,7 @@ export function seamEntries(
         ? 'waiting'
         : 'kept',
     begins: begins.get(event.seq),
+    late: late.has(event.id),
     photo: event.type === 'photo-kept' ? event.body.photo : undefined,
     newDay: isNewDay(events[place - 1], event),
   }));
@@ -131,6 +136,8 @@ function told(
       return below(m.seam.collected);
     case 'knowledge-adopted':
       return below(m.seam.knowledgeAdopted);
+    case 'handed-over':
+      return below(m.seam.handedOver(event.body.note));
   }
 }
 

@@ -1,17 +1,18 @@
 import type { Draft, Refusal } from '@nodo/contract';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { Shelf } from './shelf.ts';
 
 /** One entry that was made on this screen and is not yet confirmed by the server. */
 export interface OutboxEntry {
   readonly ticket: string;
   readonly draft: Draft;
-  /** Who made it; sent only while this person is signed in here. */
+  /** Who made it; sent only while this person is signed in on this screen. */
   readonly person: string;
   /** Set when the server would not have it; it waits in the tray until it is put away. */
   readonly refusal?: Refusal;
 }
 
-interface OutboxState {
+export interface OutboxState {
   readonly entries: readonly OutboxEntry[];
   /** The last try to send got no answer. */
   readonly unreachable: boolean;
@@ -20,37 +21,44 @@ interface OutboxState {
 /** Each entry under a key of its own, so that two tabs cannot overwrite each other's. */
 const KEPT_UNDER = 'nodo.outbox.';
 
-function readKept(): readonly OutboxEntry[] {
-  return Object.keys(localStorage)
+/** What waited when this tab was opened. */
+export function readOutbox(shelf: Shelf): OutboxState {
+  const entries = shelf
+    .keys()
     .filter((key) => key.startsWith(KEPT_UNDER))
     .flatMap((key) => {
       try {
-        return [JSON.parse(localStorage.getItem(key) ?? '') as OutboxEntry];
+        return [JSON.parse(shelf.get(key) ?? '') as OutboxEntry];
       } catch {
         return [];
       }
     })
     .sort((a, b) => (a.draft.observedAt < b.draft.observedAt ? -1 : 1));
+  return { entries, unreachable: false };
 }
 
 /** Writes what changed through at once: a reload or a dead battery loses nothing. */
-export function keepChanges(before: readonly OutboxEntry[], after: readonly OutboxEntry[]): void {
+export function keepChanges(
+  shelf: Shelf,
+  before: readonly OutboxEntry[],
+  after: readonly OutboxEntry[],
+): void {
   for (const entry of after) {
-    if (!before.includes(entry)) {
-      localStorage.setItem(KEPT_UNDER + entry.draft.id, JSON.stringify(entry));
-    }
+    if (!before.includes(entry)) shelf.set(KEPT_UNDER + entry.draft.id, JSON.stringify(entry));
   }
   const left = new Set(after.map(({ draft }) => draft.id));
   for (const { draft } of before) {
-    if (!left.has(draft.id)) localStorage.removeItem(KEPT_UNDER + draft.id);
+    if (!left.has(draft.id)) shelf.remove(KEPT_UNDER + draft.id);
   }
 }
 
 export const outbox = createSlice({
   name: 'outbox',
-  initialState: (): OutboxState => ({ entries: readKept(), unreachable: false }),
+  initialState: (): OutboxState => ({ entries: [], unreachable: false }),
   reducers: {
     added(state, { payload }: PayloadAction<OutboxEntry>) {
+      // Another tab may tell of what this one found on the disk.
+      if (state.entries.some(({ draft }) => draft.id === payload.draft.id)) return;
       state.entries = [...state.entries, payload];
     },
     /** Confirmed, or put away by the person. */
@@ -69,3 +77,5 @@ export const outbox = createSlice({
     },
   },
 });
+
+export type OutboxAction = ReturnType<(typeof outbox.actions)[keyof typeof outbox.actions]>;

@@ -1,0 +1,162 @@
+import { demoTicketId } from '@nodo/demo';
+import { describe, expect, it } from 'vitest';
+import type { Screen } from './screen.ts';
+import { useStage } from './stage.ts';
+
+const { screen, anonymous } = useStage();
+
+const openMenu = (on: Screen) => on.page.locator('button[aria-label*="change person"]').click();
+const choose = async (on: Screen, item: string): Promise<void> => {
+  await openMenu(on);
+  await on.page.locator(`::-p-aria([role="menuitem"][name="${item}"])`).click();
+};
+const typeInto = async (on: Screen, label: string, text: string): Promise<void> => {
+  const field = await on.page.waitForSelector(`::-p-aria([name="${label}"])`);
+  await field?.type(text);
+};
+
+async function setPin(on: Screen, login: string, pin: string): Promise<void> {
+  await choose(on, 'Set my PIN');
+  await typeInto(on, 'Your password', `needle-${login}`);
+  await typeInto(on, 'PIN', pin);
+  await on.press('Enter');
+  await on.sees('The PIN is set.');
+  await on.page.waitForSelector('[role="dialog"]', { hidden: true });
+}
+
+async function joinScreen(on: Screen, login: string): Promise<void> {
+  await choose(on, 'Somebody else signs in');
+  await on.page.waitForSelector('[role="dialog"] input[name=login]');
+  await on.page.type('input[name=login]', login);
+  await on.page.type('input[name=password]', `needle-${login}`);
+  await on.press('Enter');
+  await on.page.waitForSelector('[role="dialog"]', { hidden: true });
+}
+
+describe('one bench screen for several people', () => {
+  it('is taken over by PIN, locks, and keeps what was half written', async () => {
+    const bench = await screen('odren');
+    await setPin(bench, 'odren', '4711');
+    await joinScreen(bench, 'tavi');
+    await setPin(bench, 'tavi', '2580');
+    await bench.go(`/bench/${demoTicketId(30)}`);
+    await bench.stepAfter('');
+    await bench.press('1');
+    await bench.page.waitForFunction(() => document.body.innerText.includes('TB'));
+
+    // Half written when the screen locks.
+    await bench.press('s');
+    await bench.page.waitForSelector('[role="dialog"] input');
+    await bench.page.keyboard.type('half a thought');
+    await bench.page.evaluate(() =>
+      fetch('/api/session/lock', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: '{}',
+      }),
+    );
+    // The page hears of it when its stream ends.
+    await bench.sees('This screen is locked', 15_000);
+    expect(await bench.text()).not.toContain('half a thought');
+    await bench.click('Odren Vask');
+    await typeInto(bench, 'PIN of Odren Vask', '0000');
+    await bench.press('Enter');
+    await bench.sees('That is not the PIN.');
+    await typeInto(bench, 'PIN of Odren Vask', '4711');
+    await bench.press('Enter');
+    await bench.seesNot('This screen is locked');
+    const written = await bench.page.$eval('[role="dialog"] input', ({ value }) => value);
+    expect(written).toBe('half a thought');
+    await bench.clickWithin('[role="dialog"]', 'Write it down');
+    await bench.sees('“half a thought”');
+    await bench.sees('last entry');
+    await bench.page.waitForFunction(() =>
+      /last entry [^,]*(?:,[^,]*)?, Odren Vask/.test(document.body.innerText),
+    );
+    expect(bench.complaints.filter((one) => !/40[13]|423/.test(one))).toEqual([]);
+  });
+});
+
+describe('two people on one ticket', () => {
+  it('see who is there, and what is left to them', async () => {
+    const ticket = demoTicketId(27);
+    const odren = await screen('odren');
+    const tavi = await screen('tavi');
+    await odren.go(`/bench/${ticket}`);
+    await odren.stepAfter('');
+    await tavi.sees('open with Odren Vask');
+    await odren.page.locator('button[aria-label="Hand over"]').click();
+    const to = await odren.page.waitForSelector('[role="dialog"] select');
+    const value = await odren.page.$$eval(
+      '[role="dialog"] option',
+      (options) => options.find(({ textContent }) => textContent === 'Tavi Brennick')?.value ?? '',
+    );
+    await to?.select(value);
+    await typeInto(odren, 'What they must know', 'Bobbin case is in the dish.');
+    await odren.clickWithin('[role="dialog"]', 'Hand over');
+    await odren.sees('You left this to Tavi Brennick:');
+    await tavi.sees('for Tavi Brennick: Bobbin case is in the dish.');
+    await tavi.go(`/bench/${ticket}`);
+    await tavi.sees('Odren Vask left this to you: Bobbin case is in the dish.');
+    await odren.page.waitForSelector('[title^="Tavi Brennick looks at"]');
+    await tavi.stepAfter('');
+    await tavi.press('1');
+    await tavi.seesNot('left this to you');
+    await odren.seesNot('You left this to');
+  });
+});
+
+describe('a lead', () => {
+  it('invites somebody, who signs in by the code, and sees what they did; then locks them out', async () => {
+    const halle = await screen('halle');
+    await halle.go('/people');
+    await typeInto(halle, 'Name', 'Wenna Trosk');
+    await halle.click('Invite');
+    await halle.sees('Code for Wenna Trosk');
+    const code = await halle.page.$eval('[data-code]', ({ textContent }) => textContent);
+    const wenna = await anonymous();
+    await wenna.click('I have a code from the lead');
+    await typeInto(wenna, 'Sign-in name', 'wenna');
+    await typeInto(wenna, 'Code from the lead', code);
+    await typeInto(wenna, 'New password', 'a thimble of tea');
+    await wenna.press('Enter');
+    await wenna.sees('The password is set.');
+    await wenna.page.type('input[name=login]', 'wenna');
+    await wenna.page.type('input[name=password]', 'a thimble of tea');
+    await wenna.press('Enter');
+    await wenna.sees('in the shop');
+    await halle.go('/people');
+    await halle.sees('Wenna Trosk signed in');
+    await halle.page.evaluate(() => {
+      const line = [...document.querySelectorAll('li')].find(
+        ({ innerText }) => innerText.startsWith('WT') || innerText.includes('Wenna Trosk wenna'),
+      );
+      [...(line?.querySelectorAll('button') ?? [])]
+        .find(({ innerText }) => innerText === 'Lock')
+        ?.click();
+    });
+    await halle.sees('Wenna Trosk is locked and signed out everywhere.');
+    await wenna.sees('Who is at the bench?', 20_000);
+  });
+});
+
+describe('a link for the customer', () => {
+  it('shows how far the machine is, without signing in, until it is taken back', async () => {
+    const odren = await screen('odren');
+    await odren.go(`/bench/${demoTicketId(9)}`);
+    await odren.page.locator('button[aria-label="Link for the customer"]').click();
+    await odren.click('Make a link');
+    const field = await odren.page.waitForSelector('[role="dialog"] input[readonly]');
+    const address = (await field?.evaluate((input) => input.value)) ?? '';
+    const customer = await anonymous();
+    await customer.page.goto(address);
+    await customer.sees('It is on the bench.');
+    const shown = await customer.text();
+    expect(shown).toContain('Plum zigzag');
+    expect(shown).not.toMatch(/Sorrel Vint|Tavi|Odren|%/);
+    await odren.click('Take back');
+    await odren.sees('taken back');
+    await customer.page.reload();
+    await customer.sees('This link does not hold');
+  });
+});

@@ -1,0 +1,59 @@
+import { createNodoApi, type NodoApi } from './api.ts';
+import { type Call, caller } from './call.ts';
+import { Keeper } from './keeper.ts';
+import { LiveStream } from './liveStream.ts';
+import { keepChanges } from './outbox.ts';
+import type { Ports } from './ports.ts';
+import { outboxSender, showConfirmed } from './sender.ts';
+import { createStore, fromTab, type NodoStore } from './store.ts';
+
+export interface Client {
+  readonly store: NodoStore;
+  readonly api: NodoApi;
+  readonly stream: LiveStream;
+  readonly call: Call;
+}
+
+/**
+ * What a screen knows, keeps and sends, without a page: the store over the server's routes,
+ * the outbox, the stream, the copies for work without a network. One per tab.
+ */
+export function createClient(ports: Ports): Client {
+  const call = caller(ports.fetch);
+  const stream = new LiveStream(ports);
+  const keeper = new Keeper(ports, call);
+  const api = createNodoApi({ call, stream, keeper, tabs: ports.tabs });
+  const store = createStore(api, ports);
+  const sendWaiting = outboxSender({ store, api, call, ports });
+  let leads = false;
+
+  let kept = store.getState().outbox.entries;
+  store.subscribe(() => {
+    const { entries } = store.getState().outbox;
+    if (entries !== kept) {
+      keepChanges(ports.shelf, kept, entries);
+      kept = entries;
+    }
+    if (leads) sendWaiting();
+  });
+
+  ports.tabs.onMessage((message) => {
+    if (message.kind === 'outbox') {
+      store.dispatch(fromTab(message.action));
+    }
+    if (message.kind === 'confirmed') showConfirmed(store, api, message.ticket, message.event);
+    if (message.kind === 'session') {
+      void store.dispatch(
+        api.endpoints.session.initiate(undefined, { forceRefetch: true, subscribe: false }),
+      );
+    }
+  });
+  ports.tabs.lead(() => {
+    leads = true;
+    // Kept up to date by the tab that hears the stream itself.
+    stream.onFrame((frame) => keeper.hear(frame));
+    stream.lead();
+    sendWaiting();
+  });
+  return { store, api, stream, call };
+}

@@ -1,0 +1,14 @@
+export type { NodoApi } from './api.ts';
+export type { Call, CallFault } from './call.ts';
+export { type Client, createClient } from './client.ts';
+export { type OutboxEntry, outbox } from './outbox.ts';
+export type {
+  Copies,
+  Copy,
+  Ports,
+  StreamEvents,
+  StreamState,
+  TabMessage,
+  Tabs,
+} from './ports.ts';
+export type { Shelf } from './shelf.ts';

@@ -1,0 +1,100 @@
+import type { LiveFrame, RackEntry, TicketFile } from '@nodo/contract';
+import { ADDRESSES, type Address, fillAddress } from '@nodo/contract/addresses';
+import { type Answer, type Call, type CallArgs, pathOf } from './call.ts';
+import type { Copies, Ports } from './ports.ts';
+import { appendInOrder, placeOnRack } from './tickets.ts';
+
+/** What a screen needs to go on without the network. */
+const KEPT: readonly Address[] = [
+  ADDRESSES.whoAmI,
+  ADDRESSES.listPeople,
+  ADDRESSES.listTickets,
+  ADDRESSES.readTicket,
+  ADDRESSES.readTables,
+];
+const RACK = ADDRESSES.listTickets.path;
+
+/** A copy of yesterday would be taken for the truth. */
+const GOOD_FOR_MS = 12 * 3_600_000;
+/** All open tickets are read at most this often. */
+const READ_ALL_EVERY_MS = 60_000;
+
+const ticketPath = (ticket: string): string => fillAddress(ADDRESSES.readTicket, { ticket });
+
+/**
+ * Copies of what the server said, for the time when it says nothing: who is signed in, the
+ * Rack, the tables, and every open ticket, kept true to the stream.
+ */
+export class Keeper {
+  private readonly copies: Copies;
+  private readonly now: () => number;
+  private inOrder: Promise<unknown> = Promise.resolve();
+  private readAllAt = Number.NEGATIVE_INFINITY;
+
+  constructor(
+    { copies, now }: Pick<Ports, 'copies' | 'now'>,
+    private readonly call: Call,
+  ) {
+    this.copies = copies;
+    this.now = now;
+  }
+
+  /** The server's answer, kept; where it gave none, the copy, if there is one. */
+  async through(args: CallArgs, answer: Answer): Promise<Answer> {
+    if (!KEPT.includes(args.address)) return answer;
+    const path = pathOf(args);
+    if ('data' in answer) {
+      if (args.address === ADDRESSES.whoAmI && answer.data === null) this.clear();
+      else this.put(path, answer.data);
+      return answer;
+    }
+    if (answer.error.kind !== 'unreachable') return answer;
+    await this.inOrder;
+    const copy = await this.copies.get(path).catch(() => undefined);
+    const isGood = copy !== undefined && this.now() - copy.at < GOOD_FOR_MS;
+    return isGood ? { data: copy.data } : answer;
+  }
+
+  /** Nobody is signed in here any more: nothing of the shop stays. */
+  clear(): void {
+    this.queue(() => this.copies.clear());
+  }
+
+  put(path: string, data: unknown): void {
+    this.queue(() => this.copies.set(path, { at: this.now(), data }));
+  }
+
+  /** Takes in what the stream says; by the tab that holds it. */
+  hear(frame: LiveFrame): void {
+    if (frame.kind === 'resync') this.queue(() => this.readAll());
+    if (frame.kind !== 'events') return;
+    const { ticket, events, rack } = frame;
+    this.queue(async () => {
+      const kept = await this.copies.get(RACK);
+      if (kept) await this.keep(RACK, placeOnRack(kept.data as RackEntry[], rack));
+      const file = (await this.copies.get(ticketPath(ticket)))?.data as TicketFile | undefined;
+      const told = file && { ...file, events: [...file.events] };
+      if (told && appendInOrder(told, events)) await this.keep(ticketPath(ticket), told);
+      else if (rack.status === 'open') await this.readAll();
+    });
+  }
+
+  private async readAll(): Promise<void> {
+    if (this.now() - this.readAllAt < READ_ALL_EVERY_MS) return;
+    this.readAllAt = this.now();
+    const answer = await this.call({ address: ADDRESSES.openTickets });
+    if (!('data' in answer)) return;
+    for (const file of answer.data as readonly TicketFile[]) {
+      await this.keep(ticketPath(file.ticket), file);
+    }
+  }
+
+  private keep(path: string, data: unknown): Promise<void> {
+    return this.copies.set(path, { at: this.now(), data });
+  }
+
+  /** One after the other. A device that keeps nothing (full, private) still works on line. */
+  private queue(work: () => Promise<unknown>): void {
+    this.inOrder = this.inOrder.then(work).catch(() => undefined);
+  }
+}

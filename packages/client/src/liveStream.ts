@@ -1,0 +1,131 @@
+import type { LiveFrame } from '@nodo/contract';
+import { ADDRESSES } from '@nodo/contract/addresses';
+import type { Ports, StreamState } from './ports.ts';
+
+type Listener = (frame: LiveFrame) => void;
+type StateListener = (state: StreamState) => void;
+
+const RETRY_MS = 1_500;
+
+/**
+ * The one stream of this browser: one tab holds it open and passes on to the others what it
+ * says. It is open as long as somebody listens. Whenever it opens, every listener is told to
+ * read again: what was said before was not heard.
+ */
+export class LiveStream {
+  private readonly listeners = new Set<Listener>();
+  /** Hears all that is said while the stream is open, and does not keep it open. */
+  private readonly overhearing = new Set<Listener>();
+  private readonly stateListeners = new Set<StateListener>();
+  private closeSource: (() => void) | undefined;
+  private leads = false;
+  private suspended = false;
+  private othersListen = false;
+  private retrying = false;
+  private lastPresence: LiveFrame = { kind: 'presence', who: [] };
+  state: StreamState = 'live';
+
+  constructor(private readonly ports: Pick<Ports, 'tabs' | 'openStream' | 'wait'>) {
+    ports.tabs.onMessage((message) => {
+      if (message.kind === 'hello' && this.leads) {
+        this.othersListen = true;
+        this.openIfWanted();
+        ports.tabs.post({ kind: 'stream', state: this.state });
+        ports.tabs.post({ kind: 'frame', frame: this.lastPresence });
+      }
+      if (message.kind === 'frame' && !this.leads) this.tell(message.frame);
+      if (message.kind === 'stream' && !this.leads) this.tellState(message.state);
+    });
+  }
+
+  /** From now on this tab speaks for all. */
+  lead(): void {
+    this.leads = true;
+    this.openIfWanted();
+  }
+
+  listen(listener: Listener): () => void {
+    this.listeners.add(listener);
+    if (this.leads) this.openIfWanted();
+    else if (this.listeners.size === 1) this.ports.tabs.post({ kind: 'hello' });
+    return () => {
+      this.listeners.delete(listener);
+      if (!this.isWanted()) this.close();
+    };
+  }
+
+  onFrame(listener: Listener): void {
+    this.overhearing.add(listener);
+  }
+
+  onState(listener: StateListener): () => void {
+    this.stateListeners.add(listener);
+    return () => this.stateListeners.delete(listener);
+  }
+
+  /** While the screen is locked nothing is said to it. */
+  suspend(): void {
+    this.suspended = true;
+    this.close();
+  }
+
+  resume(): void {
+    this.suspended = false;
+    this.openIfWanted();
+  }
+
+  private isWanted(): boolean {
+    return this.leads && !this.suspended && (this.listeners.size > 0 || this.othersListen);
+  }
+
+  private openIfWanted(): void {
+    if (this.closeSource || !this.isWanted()) return;
+    this.closeSource = this.ports.openStream(ADDRESSES.live.path, {
+      onOpen: () => {
+        this.passOnState('live');
+        this.passOn({ kind: 'resync' });
+      },
+      onFrame: (frame) => this.passOn(frame),
+      onLost: (over) => {
+        this.passOnState('lost');
+        if (!over) return;
+        this.close();
+        this.retryLater();
+      },
+    });
+  }
+
+  private retryLater(): void {
+    if (this.retrying) return;
+    this.retrying = true;
+    void this.ports.wait(RETRY_MS).then(() => {
+      this.retrying = false;
+      this.openIfWanted();
+    });
+  }
+
+  private close(): void {
+    this.closeSource?.();
+    this.closeSource = undefined;
+  }
+
+  private passOn(frame: LiveFrame): void {
+    if (frame.kind === 'presence') this.lastPresence = frame;
+    this.tell(frame);
+    this.ports.tabs.post({ kind: 'frame', frame });
+  }
+
+  private passOnState(state: StreamState): void {
+    this.tellState(state);
+    this.ports.tabs.post({ kind: 'stream', state });
+  }
+
+  private tell(frame: LiveFrame): void {
+    for (const listener of [...this.listeners, ...this.overhearing]) listener(frame);
+  }
+
+  private tellState(state: StreamState): void {
+    this.state = state;
+    for (const listener of this.stateListeners) listener(state);
+  }
+}

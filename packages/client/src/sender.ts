@@ -1,0 +1,116 @@
+import type { Session, TicketEvent } from '@nodo/contract';
+import { ADDRESSES } from '@nodo/contract/addresses';
+import type { NodoApi } from './api.ts';
+import type { Call } from './call.ts';
+import { type OutboxEntry, outbox } from './outbox.ts';
+import type { Ports } from './ports.ts';
+import type { NodoStore } from './store.ts';
+import { appendInOrder } from './tickets.ts';
+
+const FIRST_PAUSE_MS = 400;
+const LONGEST_PAUSE_MS = 5_000;
+
+interface SenderParts {
+  readonly store: NodoStore;
+  readonly api: NodoApi;
+  readonly call: Call;
+  readonly ports: Ports;
+}
+
+/**
+ * Sends the outbox in order, one entry at a time, until the server has answered for each.
+ * Sending an entry twice is safe: it carries its own id. An entry is sent as its maker's, as
+ * long as that person is signed in on this screen, whoever stands there now.
+ * @returns to be called when something may have to be sent.
+ */
+export function outboxSender({ store, api, call, ports }: SenderParts): () => void {
+  let sending = false;
+  let pause = FIRST_PAUSE_MS;
+
+  const present = (): Session | null | undefined =>
+    api.endpoints.session.select()(store.getState()).data;
+  const nextEntry = (): OutboxEntry | undefined => {
+    const session = present();
+    if (!session || session.screen.locked) return undefined;
+    const people = new Set(session.screen.people.map(({ id }) => id));
+    return store
+      .getState()
+      .outbox.entries.find((entry) => !entry.refusal && people.has(entry.person));
+  };
+
+  const sendAll = async (): Promise<void> => {
+    for (let entry = nextEntry(); entry; entry = nextEntry()) {
+      if ((await send(entry)) === 'answered') {
+        pause = FIRST_PAUSE_MS;
+        continue;
+      }
+      store.dispatch(outbox.actions.unreachable());
+      await ports.wait(pause);
+      pause = Math.min(LONGEST_PAUSE_MS, pause * 2);
+    }
+  };
+
+  const send = async ({
+    ticket,
+    draft,
+    person,
+  }: OutboxEntry): Promise<'answered' | 'unreachable'> => {
+    const body = { ...draft, by: person };
+    const result = await call({ address: ADDRESSES.recordEvent, params: { ticket }, body });
+    if ('data' in result) {
+      const event = result.data as TicketEvent;
+      // The confirmed event takes the place of the waiting one before that is taken out.
+      showConfirmed(store, api, ticket, event);
+      ports.tabs.post({ kind: 'confirmed', ticket, event });
+      store.dispatch(outbox.actions.removed(draft.id));
+      return 'answered';
+    }
+    if (result.error.kind === 'unreachable') return 'unreachable';
+    const { refusal } = result.error;
+    if (refusal.code === 'not-signed-in') {
+      // The entry stays its maker's: it goes out when that person is back.
+      store.dispatch(api.util.resetApiState());
+      ports.tabs.post({ kind: 'session' });
+      return 'unreachable';
+    }
+    if (refusal.code === 'screen-locked' || refusal.code === 'not-at-this-screen') {
+      void store.dispatch(api.endpoints.session.initiate(undefined, { forceRefetch: true }));
+      return 'unreachable';
+    }
+    store.dispatch(outbox.actions.refused({ id: draft.id, refusal }));
+    return 'answered';
+  };
+
+  return () => {
+    if (sending || !nextEntry()) return;
+    sending = true;
+    // It is on the disk; what the person sees of it goes before the sending.
+    setTimeout(() => {
+      void sendAll()
+        .catch(() => undefined)
+        .finally(() => {
+          sending = false;
+        });
+    });
+  };
+}
+
+/** Puts what the server stored into the ticket, if somebody looks at it here. */
+export function showConfirmed(
+  store: NodoStore,
+  api: NodoApi,
+  ticket: string,
+  event: TicketEvent,
+): void {
+  const seen = { gap: false };
+  store.dispatch(
+    api.util.updateQueryData('ticket', ticket, (file) => {
+      seen.gap = !appendInOrder(file, [event]);
+    }),
+  );
+  if (seen.gap) {
+    void store.dispatch(
+      api.endpoints.ticket.initiate(ticket, { forceRefetch: true, subscribe: false }),
+    );
+  }
+}

@@ -1,0 +1,7 @@
+/** Small things of this device, written at once: what waits to be sent. */
+export interface Shelf {
+  keys(): readonly string[];
+  get(key: string): string | null;
+  set(key: string, value: string): void;
+  remove(key: string): void;
+}

@@ -1,0 +1,41 @@
+import { configureStore, type Middleware, type UnknownAction } from '@reduxjs/toolkit';
+import type { NodoApi } from './api.ts';
+import { type OutboxAction, outbox, readOutbox } from './outbox.ts';
+import type { Ports, Tabs } from './ports.ts';
+
+/** Set on actions that another tab told of, so that they are not told back. */
+interface FromTab {
+  readonly meta?: { readonly fromTab?: boolean };
+}
+
+/** As another tab told it. */
+export function fromTab(action: OutboxAction): UnknownAction {
+  return { ...action, meta: { fromTab: true } };
+}
+
+export function createStore(api: NodoApi, ports: Ports) {
+  return configureStore({
+    reducer: { [api.reducerPath]: api.reducer, [outbox.name]: outbox.reducer },
+    preloadedState: { outbox: readOutbox(ports.shelf) },
+    middleware: (defaults) =>
+      // The checks walk the whole state after every action, tickets and all.
+      defaults({ serializableCheck: false, immutableCheck: false }).concat(
+        api.middleware,
+        tellTabs(ports.tabs),
+      ),
+  });
+}
+
+/** The tabs of one browser share one outbox: what one changes, the others hear. */
+function tellTabs(tabs: Tabs): Middleware {
+  return () => (next) => (action) => {
+    const done = next(action);
+    const { type } = action as OutboxAction;
+    if (type.startsWith(`${outbox.name}/`) && !(action as FromTab).meta?.fromTab) {
+      tabs.post({ kind: 'outbox', action: action as OutboxAction });
+    }
+    return done;
+  };
+}
+
+export type NodoStore = ReturnType<typeof createStore>;

@@ -1,0 +1,42 @@
+import { createClient } from '@nodo/client';
+import { type TypedUseSelectorHook, useSelector } from 'react-redux';
+import { browserPorts } from './browserPorts.ts';
+
+/** This tab's client. */
+export const { store, api, stream, call } = createClient(browserPorts());
+
+type RootState = ReturnType<typeof store.getState>;
+type AppDispatch = typeof store.dispatch;
+export const useAppDispatch = (): AppDispatch => store.dispatch;
+export const useAppSelector: TypedUseSelectorHook<RootState> = useSelector;
+
+export const {
+  useAccountsQuery,
+  useAuditInfiniteQuery,
+  useCandidatesQuery,
+  useChangeAccountMutation,
+  useChangePasswordMutation,
+  useChangePersonMutation,
+  useChangeTablesMutation,
+  useEndScreenMutation,
+  useInvitePersonMutation,
+  useLinksQuery,
+  useLockScreenMutation,
+  useLookAtMutation,
+  useMakeLinkMutation,
+  usePeopleQuery,
+  usePresenceQuery,
+  useRackQuery,
+  useRedeemCodeMutation,
+  useResetAccountMutation,
+  useRevokeLinkMutation,
+  useScreensQuery,
+  useSessionQuery,
+  useSetPinMutation,
+  useSharedQuery,
+  useSignInMutation,
+  useSignOutMutation,
+  useTablesQuery,
+  useTakeInMutation,
+  useTicketQuery,
+} = api;

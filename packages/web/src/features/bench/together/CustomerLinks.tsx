@@ -1,0 +1,112 @@
+import type { CallFault } from '@nodo/client';
+import type { CustomerLink, Person } from '@nodo/contract';
+import { useState } from 'react';
+import { useLinksQuery, useMakeLinkMutation, useRevokeLinkMutation } from '../../../api/client.ts';
+import { faultWords } from '../../../messages/faults.ts';
+import { m, write } from '../../../messages/index.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { Select, TextField } from '../../../ui/Field.tsx';
+
+const DAYS = [7, 14, 30, 90] as const;
+
+/** Links by which the customer follows this ticket: made, copied, taken back. */
+export function CustomerLinks({
+  ticket,
+  people,
+}: {
+  readonly ticket: string;
+  readonly people: ReadonlyMap<string, Person>;
+}) {
+  const { data: made = [], error: unread } = useLinksQuery(ticket);
+  const [make, { data: fresh, isLoading, error: refused }] = useMakeLinkMutation();
+  const [revoke] = useRevokeLinkMutation();
+  const [days, setDays] = useState<number>(DAYS[1]);
+  const words = m.links;
+  const error = (refused ?? unread) as CallFault | undefined;
+  const address = fresh && `${window.location.origin}/shared/${fresh.token}`;
+  return (
+    <div className="flex flex-col gap-4 overflow-y-auto">
+      <p className="text-quiet">{words.lead}</p>
+      {error && (
+        <p role="alert" className="font-semibold text-hazard">
+          {faultWords(error)}
+        </p>
+      )}
+      {address ? (
+        <Address address={address} />
+      ) : (
+        <div className="flex items-end gap-3">
+          <Select
+            label={words.days}
+            value={days}
+            onChange={(event) => setDays(Number(event.target.value))}
+          >
+            {DAYS.map((n) => (
+              <option key={n} value={n}>
+                {words.daysOf(n)}
+              </option>
+            ))}
+          </Select>
+          <Button look="main" disabled={isLoading} onClick={() => void make({ ticket, days })}>
+            {words.make}
+          </Button>
+        </div>
+      )}
+      <section>
+        <h3 className="text-sm font-semibold text-quiet">{words.earlier}</h3>
+        {made.length === 0 && <p className="py-2 text-quiet">{words.none}</p>}
+        <ul>
+          {made.map((link) => (
+            <li
+              key={link.id}
+              className="flex min-h-11 flex-wrap items-center gap-x-4 border-b border-rule last:border-0"
+            >
+              {words.until(people.get(link.madeBy)?.name ?? '', write.day(link.until))}
+              <strong className="text-sm">{stateOf(link)}</strong>
+              {stateOf(link) === undefined && (
+                <Button
+                  look="quiet"
+                  className="ml-auto"
+                  onClick={() => void revoke({ ticket, link: link.id })}
+                >
+                  {words.revoke}
+                </Button>
+              )}
+            </li>
+          ))}
+        </ul>
+      </section>
+    </div>
+  );
+}
+
+function stateOf({ revoked, until }: CustomerLink): string | undefined {
+  if (revoked) return m.links.revoked;
+  return Date.parse(until) < Date.now() ? m.links.over : undefined;
+}
+
+/** The link itself, while it can be seen. */
+function Address({ address }: { readonly address: string }) {
+  const [copied, setCopied] = useState(false);
+  const words = m.links;
+  return (
+    <div className="flex items-end gap-3">
+      <TextField
+        className="min-w-0 flex-1"
+        label={words.address}
+        hint={words.once}
+        value={address}
+        readOnly
+        onFocus={(event) => event.target.select()}
+      />
+      <Button
+        className="mb-6"
+        onClick={() => {
+          void navigator.clipboard.writeText(address).then(() => setCopied(true));
+        }}
+      >
+        {copied ? words.copied : words.copy}
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,57 @@
+import type { Person } from '@nodo/contract';
+import { useState } from 'react';
+import { m } from '../../../messages/index.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { Select, TextArea } from '../../../ui/Field.tsx';
+import type { RecordEntry } from '../useRecord.ts';
+
+const WHOEVER = '';
+
+/** Leaves the machine to somebody, with what that one must know. */
+export function HandOverForm({
+  people,
+  self,
+  record,
+  onDone,
+}: {
+  readonly people: readonly Person[];
+  readonly self: string;
+  readonly record: RecordEntry;
+  readonly onDone: () => void;
+}) {
+  const [to, setTo] = useState(WHOEVER);
+  const [note, setNote] = useState('');
+  const words = m.together;
+  return (
+    <form
+      className="flex flex-col gap-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        const done = record('handed-over', { to: to === WHOEVER ? null : to, note: note.trim() });
+        if (done) onDone();
+      }}
+    >
+      <Select label={words.handTo} value={to} onChange={(event) => setTo(event.target.value)}>
+        <option value={WHOEVER}>{words.whoever}</option>
+        {people
+          .filter(({ id }) => id !== self)
+          .map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+      </Select>
+      <TextArea
+        label={words.note}
+        rows={3}
+        maxLength={500}
+        autoFocus
+        value={note}
+        onChange={(event) => setNote(event.target.value)}
+      />
+      <Button look="main" type="submit" disabled={note.trim() === ''}>
+        {words.submit}
+      </Button>
+    </form>
+  );
+}

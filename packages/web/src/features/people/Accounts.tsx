@@ -1,0 +1,109 @@
+import type { CallFault } from '@nodo/client';
+import type { Account, Role } from '@nodo/contract';
+import { toast } from 'sonner';
+import { useChangeAccountMutation, useResetAccountMutation } from '../../api/client.ts';
+import { faultWords } from '../../messages/faults.ts';
+import { m, write } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { PersonMark } from '../../ui/PersonMark.tsx';
+import type { Handed } from './HandedCode.tsx';
+import { ROLES } from './roles.ts';
+
+/** Everybody with role and state, to be changed where they stand. */
+export function Accounts({
+  accounts,
+  self,
+  onHanded,
+}: {
+  readonly accounts: readonly Account[];
+  readonly self: string;
+  readonly onHanded: (handed: Handed) => void;
+}) {
+  return (
+    <ul className="max-w-3xl">
+      {accounts.map((account) => (
+        <AccountLine
+          key={account.id}
+          account={account}
+          isSelf={account.id === self}
+          onHanded={onHanded}
+        />
+      ))}
+    </ul>
+  );
+}
+
+function AccountLine({
+  account,
+  isSelf,
+  onHanded,
+}: {
+  readonly account: Account;
+  readonly isSelf: boolean;
+  readonly onHanded: (handed: Handed) => void;
+}) {
+  const [change, { isLoading: changing }] = useChangeAccountMutation();
+  const [reset, { isLoading: resetting }] = useResetAccountMutation();
+  const words = m.people;
+  const { id: person, name, role, locked } = account;
+  const busy = changing || resetting;
+  const apply = async (wanted: { role?: Role; locked?: boolean }) => {
+    const { error } = await change({ person, change: wanted });
+    if (error) toast.error(faultWords(error as CallFault));
+    else if (wanted.locked) {
+      toast(words.locked(name), {
+        action: { label: words.undo, onClick: () => void apply({ locked: false }) },
+      });
+    }
+  };
+  const renew = async () => {
+    const { data, error } = await reset(person);
+    if (data) onHanded(data);
+    else toast.error(faultWords(error as CallFault));
+  };
+  return (
+    <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule py-2">
+      <PersonMark person={account} silent />
+      <span className={`min-w-40 flex-1 break-words ${locked ? 'text-quiet' : ''}`}>
+        <span className="font-semibold">{name}</span>{' '}
+        <span className="font-mono text-sm text-quiet">{account.login}</span>
+        <span className="block text-sm text-quiet">{stateWords(account)}</span>
+      </span>
+      <select
+        aria-label={words.roleOf(name)}
+        value={role}
+        disabled={busy}
+        onChange={(event) => void apply({ role: event.target.value as Role })}
+        className="min-h-11 rounded-md border-2 border-edge bg-paper px-3"
+      >
+        {ROLES.map((one) => (
+          <option key={one} value={one}>
+            {m.shell.roles[one]}
+          </option>
+        ))}
+      </select>
+      <Button look="quiet" disabled={busy} title={words.resetNote} onClick={() => void renew()}>
+        {words.reset}
+      </Button>
+      <Button
+        look="quiet"
+        disabled={busy || isSelf}
+        onClick={() => void apply({ locked: !locked })}
+      >
+        {locked ? words.unlock : words.lock}
+      </Button>
+    </li>
+  );
+}
+
+function stateWords({ locked, hasPassword, hasPin, codeUntil, seenAt }: Account): string {
+  const { state } = m.people;
+  const notes = [
+    locked && state.locked,
+    codeUntil !== null && state.waiting(write.day(codeUntil)),
+    !hasPassword && codeUntil === null && state.noPassword,
+    hasPin && state.pin,
+    seenAt === null ? state.never : state.seen(write.moment(seenAt)),
+  ];
+  return notes.filter((note) => note !== false).join(', ');
+}

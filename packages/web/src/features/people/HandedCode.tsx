@@ -1,0 +1,38 @@
+import type { Account } from '@nodo/contract';
+import { m, write } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+
+export interface Handed {
+  readonly account: Account;
+  readonly code: string;
+  readonly until: string;
+}
+
+/** A code to be handed over, for as long as it can be seen. */
+export function HandedCode({
+  handed: { account, code, until },
+  onDone,
+}: {
+  readonly handed: Handed;
+  readonly onDone: () => void;
+}) {
+  const words = m.people.code;
+  return (
+    <section
+      aria-label={words.title(account.name)}
+      className="mb-5 max-w-2xl border-l-6 border-ink bg-paper px-5 py-4"
+    >
+      <h2 className="text-lg font-bold">{words.title(account.name)}</h2>
+      <p className="text-quiet">{words.lead}</p>
+      <p className="my-3 font-mono text-2xl font-bold tracking-wide break-all" data-code>
+        {code}
+      </p>
+      <p>
+        {words.login(account.login)}, {words.until(write.day(until))}
+      </p>
+      <Button className="mt-3" onClick={onDone}>
+        {words.done}
+      </Button>
+    </section>
+  );
+}

@@ -1,0 +1,99 @@
+import type { CallFault } from '@nodo/client';
+import type { Role } from '@nodo/contract';
+import { useState } from 'react';
+import { useInvitePersonMutation } from '../../api/client.ts';
+import { faultWords } from '../../messages/faults.ts';
+import { m } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Select, TextField } from '../../ui/Field.tsx';
+import type { Handed } from './HandedCode.tsx';
+import { ROLES } from './roles.ts';
+
+const NOBODY = { name: '', initials: '', login: '', role: 'technician' as Role };
+
+/** A new person of the shop; initials and sign-in name are suggested from the name. */
+export function InviteForm({ onHanded }: { readonly onHanded: (handed: Handed) => void }) {
+  const [given, setGiven] = useState(NOBODY);
+  const [invite, { isLoading, error }] = useInvitePersonMutation();
+  const words = m.people.invite;
+  const suggested = suggestFor(given.name);
+  const initials = given.initials || suggested.initials;
+  const login = given.login || suggested.login;
+  const submit = async () => {
+    const { data } = await invite({ name: given.name.trim(), initials, login, role: given.role });
+    if (!data) return;
+    setGiven(NOBODY);
+    onHanded(data);
+  };
+  const field = (name: 'name' | 'initials' | 'login') => (value: string) =>
+    setGiven({ ...given, [name]: value });
+  return (
+    <form
+      aria-label={words.title}
+      className="mt-6 max-w-2xl"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void submit();
+      }}
+    >
+      <h2 className="mb-2 text-lg font-bold">{words.title}</h2>
+      <div className="grid gap-4 sm:grid-cols-[2fr_1fr]">
+        <TextField
+          label={words.name}
+          value={given.name}
+          maxLength={80}
+          autoComplete="off"
+          onChange={(event) => field('name')(event.target.value)}
+        />
+        <TextField
+          label={words.initials}
+          value={initials}
+          maxLength={3}
+          autoComplete="off"
+          onChange={(event) => field('initials')(event.target.value)}
+        />
+        <TextField
+          label={words.login}
+          hint={words.loginHint}
+          value={login}
+          maxLength={40}
+          autoComplete="off"
+          autoCapitalize="none"
+          onChange={(event) => field('login')(event.target.value.toLowerCase())}
+        />
+        <Select
+          label={words.role}
+          hint={m.people.roleHint[given.role]}
+          value={given.role}
+          onChange={(event) => setGiven({ ...given, role: event.target.value as Role })}
+        >
+          {ROLES.map((role) => (
+            <option key={role} value={role}>
+              {m.shell.roles[role]}
+            </option>
+          ))}
+        </Select>
+      </div>
+      <p role="alert" className="my-2 min-h-6 font-semibold text-hazard">
+        {error && !isLoading ? faultWords(error as CallFault) : ''}
+      </p>
+      <Button look="main" type="submit" disabled={given.name.trim() === '' || isLoading}>
+        {words.submit}
+      </Button>
+    </form>
+  );
+}
+
+function suggestFor(name: string): { readonly initials: string; readonly login: string } {
+  const parts = name.trim().split(/\s+/).filter(Boolean);
+  const initials = parts
+    .slice(0, 2)
+    .map((part) => String.fromCodePoint(part.codePointAt(0) ?? 0))
+    .join('')
+    .toLocaleUpperCase();
+  const login = (parts[0] ?? '')
+    .normalize('NFKD')
+    .toLowerCase()
+    .replaceAll(/[^a-z0-9]/g, '');
+  return { initials, login };
+}

@@ -1,0 +1,59 @@
+import type { CallFault } from '@nodo/client';
+import { useSharedQuery } from '../../api/client.ts';
+import { faultWords } from '../../messages/faults.ts';
+import { m, write } from '../../messages/index.ts';
+import { Blank, Sewing } from '../../ui/Stitches.tsx';
+
+const READ_AGAIN_MS = 60_000;
+
+/** What a customer sees who follows a link: one machine, read only. */
+export default function SharedView({ token }: { readonly token: string }) {
+  const { data, error } = useSharedQuery(token, { pollingInterval: READ_AGAIN_MS });
+  const words = m.shared;
+  if (!data) {
+    return (
+      <main className="grid min-h-dvh place-items-center p-6">
+        {error ? (
+          <Blank title={words.failedTitle}>
+            <p>{faultWords(error as CallFault, words.unreachable)}</p>
+          </Blank>
+        ) : (
+          <Sewing label={m.shell.loading} />
+        )}
+      </main>
+    );
+  }
+  return (
+    <main className="mx-auto flex min-h-dvh max-w-xl flex-col gap-6 px-6 py-10">
+      <p className="text-quiet">{data.shop}</p>
+      <div>
+        <h1 className="text-3xl font-bold break-words">{data.label}</h1>
+        <p className="mt-1 text-quiet">{words.takenIn(write.day(data.takenInAt))}</p>
+      </div>
+      <p className="border-l-6 border-ink bg-paper px-5 py-4 text-xl font-semibold" role="status">
+        {words.state(data.state)}
+      </p>
+      {data.words && (
+        <section>
+          <h2 className="text-sm font-semibold text-quiet">{words.words}</h2>
+          <blockquote className="break-words">“{data.words}”</blockquote>
+        </section>
+      )}
+      <section>
+        <h2 className="text-sm font-semibold text-quiet">{words.done}</h2>
+        {data.done.length === 0 && <p>{words.nothingDone}</p>}
+        <ul className="list-disc pl-5">
+          {data.done.map((one) => (
+            <li key={one} className="py-1">
+              {one}
+            </li>
+          ))}
+        </ul>
+      </section>
+      <footer className="mt-auto text-sm text-quiet">
+        <p>{words.changed(write.moment(data.changedAt))}</p>
+        <p>{words.until(write.day(data.until))}</p>
+      </footer>
+    </main>
+  );
+}

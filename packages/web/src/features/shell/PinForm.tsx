@@ -1,0 +1,52 @@
+import type { CallFault } from '@nodo/client';
+import { useState } from 'react';
+import { useChangePersonMutation } from '../../api/client.ts';
+import { faultWords } from '../../messages/faults.ts';
+import { m } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { TextField } from '../../ui/Field.tsx';
+
+/** The PIN of one of the screen's people, who then stands at it. */
+export function PinForm({
+  person,
+  submit,
+  onDone,
+}: {
+  readonly person: { readonly id: string; readonly name: string };
+  readonly submit: string;
+  readonly onDone?: () => void;
+}) {
+  const [pin, setPin] = useState('');
+  const [changePerson, { isLoading, error }] = useChangePersonMutation();
+  const go = async () => {
+    const { error: refused } = await changePerson({ person: person.id, pin });
+    setPin('');
+    if (!refused) onDone?.();
+  };
+  return (
+    <form
+      className="flex max-w-xs flex-col gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void go();
+      }}
+    >
+      <TextField
+        label={m.shell.person.pinOf(person.name)}
+        type="password"
+        inputMode="numeric"
+        autoComplete="off"
+        autoFocus
+        maxLength={8}
+        value={pin}
+        error={
+          error && !isLoading ? faultWords(error as CallFault, m.shell.person.needsLine) : undefined
+        }
+        onChange={(event) => setPin(event.target.value.replaceAll(/\D/g, ''))}
+      />
+      <Button look="main" type="submit" disabled={pin.length < 4 || isLoading}>
+        {submit}
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,45 @@
+import type { CallFault } from '@nodo/client';
+import { useRedeemCodeMutation } from '../../api/client.ts';
+import { faultWords } from '../../messages/faults.ts';
+import { m } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { TextField } from '../../ui/Field.tsx';
+import { readForm } from './readForm.ts';
+
+/** A code from the lead becomes a password of one's own. */
+export function CodeForm({ onDone }: { readonly onDone: () => void }) {
+  const [redeem, { isLoading, error }] = useRedeemCodeMutation();
+  const words = m.shell.signIn;
+  const submit = async (form: HTMLFormElement) => {
+    const { login = '', code = '', password = '' } = readForm(form);
+    const { error: refused } = await redeem({ login: login.trim(), code, password });
+    if (!refused) onDone();
+  };
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        void submit(event.currentTarget);
+      }}
+      className="flex max-w-sm flex-col gap-5"
+    >
+      <TextField label={words.login} name="login" autoComplete="username" autoFocus required />
+      <TextField label={words.code} name="code" autoComplete="one-time-code" required />
+      <TextField
+        label={words.fresh}
+        hint={words.freshHint}
+        name="password"
+        type="password"
+        autoComplete="new-password"
+        minLength={10}
+        required
+      />
+      <Button look="main" type="submit" disabled={isLoading}>
+        {words.redeem}
+      </Button>
+      <p role="alert" className="min-h-6 font-semibold text-hazard">
+        {error && !isLoading ? faultWords(error as CallFault) : ''}
+      </p>
+    </form>
+  );
+}

@@ -1,0 +1,50 @@
+import type { CallFault } from '@nodo/client';
+import { useState } from 'react';
+import { useSignInMutation } from '../../api/client.ts';
+import { faultWords } from '../../messages/faults.ts';
+import { m } from '../../messages/index.ts';
+import { deviceId } from '../../store/device.ts';
+import { Button } from '../../ui/Button.tsx';
+import { TextField } from '../../ui/Field.tsx';
+import { readForm } from './readForm.ts';
+
+/** Name and password. */
+export function SignInForm({ onDone }: { readonly onDone?: () => void }) {
+  const [signIn, { isLoading, error }] = useSignInMutation();
+  const [missing, setMissing] = useState(false);
+  const words = m.shell.signIn;
+
+  const submit = async (form: HTMLFormElement) => {
+    const { login = '', password = '' } = readForm(form);
+    const isMissing = login.trim() === '' || password === '';
+    setMissing(isMissing);
+    if (isMissing) return;
+    const { error: refused } = await signIn({ login: login.trim(), password, device: deviceId() });
+    if (!refused) onDone?.();
+  };
+
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        void submit(event.currentTarget);
+      }}
+      className="flex max-w-sm flex-col gap-5"
+      noValidate
+    >
+      <TextField label={words.login} name="login" autoComplete="username" autoFocus />
+      <TextField
+        label={words.password}
+        name="password"
+        type="password"
+        autoComplete="current-password"
+      />
+      <Button look="main" type="submit" disabled={isLoading}>
+        {isLoading ? words.submitting : words.submit}
+      </Button>
+      <p role="alert" className="min-h-6 font-semibold text-hazard">
+        {missing ? words.missing : error && !isLoading ? faultWords(error as CallFault) : ''}
+      </p>
+    </form>
+  );
+}

@@ -1,0 +1,62 @@
+import type { ForCustomer } from '@nodo/contract';
+
+const STATE: Readonly<Record<ForCustomer['state'], string>> = {
+  away: 'We have spoken about it; it is not in the shop yet.',
+  waiting: 'It is in the shop and waits its turn.',
+  'at-the-bench': 'It is on the bench.',
+  ready: 'It is ready. You can collect it.',
+  collected: 'You have it back.',
+};
+
+/** What a customer reads who follows a link. */
+export const shared = {
+  title: 'Your sewing machine',
+  state: (state: ForCustomer['state']) => STATE[state],
+  takenIn: (day: string) => `With us since ${day}`,
+  changed: (moment: string) => `Last news: ${moment}`,
+  words: 'What you told us',
+  done: 'What we did so far',
+  nothingDone: 'Nothing has been repaired yet.',
+  until: (day: string) => `This page can be read until ${day}.`,
+  failedTitle: 'This page cannot be shown',
+  unreachable: 'The shop cannot be reached just now. Try again later.',
+} as const;
+
+/** Where the links are made. */
+export const links = {
+  open: 'Link for the customer',
+  title: 'A page for the customer',
+  lead: 'Shows how far the machine is and what was repaired; no chances, notes, photos or names. Whoever has the link can read it.',
+  days: 'Good for',
+  daysOf: (n: number) => `${n} days`,
+  make: 'Make a link',
+  copy: 'Copy',
+  copied: 'Copied',
+  once: 'It is shown this once. Copy it now.',
+  address: 'Link',
+  earlier: 'Links made before',
+  none: 'None yet.',
+  until: (by: string, day: string) => `by ${by}, until ${day}`,
+  revoked: 'taken back',
+  over: 'over',
+  revoke: 'Take back',
+  close: 'Close',
+} as const;
+
+export const together = {
+  also: (names: string) => `Also here: ${names}`,
+  looksAt: (name: string, what: string) => `${name} looks at: ${what}`,
+  onIt: (name: string) => `${name} has this ticket open`,
+  handOver: 'Hand over',
+  handTitle: 'Leave it to somebody',
+  handTo: 'To',
+  whoever: 'Whoever comes next',
+  note: 'What they must know',
+  submit: 'Hand over',
+  close: 'Close',
+  forYou: (by: string) => `${by} left this to you:`,
+  forAnybody: (by: string) => `${by} left this to whoever comes:`,
+  byYou: (to: string) => `You left this to ${to}:`,
+  byYouToAnybody: 'You left this to whoever comes:',
+  forOther: (by: string, to: string) => `${by} left this to ${to}:`,
+} as const;
