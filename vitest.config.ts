@@ -12,7 +12,11 @@ export default defineConfig({
       {
         test: {
           name: 'server',
-          include: ['packages/server/test/**/*.test.ts', 'demo/test/**/*.test.ts'],
+          include: [
+            'packages/server/test/**/*.test.ts',
+            'demo/test/**/*.test.ts',
+            'simulation/test/**/*.test.ts',
+          ],
           globalSetup: ['./scripts/lib/testCluster.mjs'],
           testTimeout: 20_000,
           hookTimeout: 60_000,

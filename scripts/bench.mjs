@@ -4,12 +4,15 @@
 //   npm run bench -- diagnosis         what begins with these letters
 //   npm run bench -- planner --machines 50
 //   npm run bench -- command           npm run diagnose, beside a node that does nothing
+//   npm run bench -- server            100 live screens, 50 findings a second, for a minute
+//   npm run bench -- faults            500 seeded stories, 20 kill -9, 2 000 malformed bodies
 //   npm run bench -- interaction       the built pages in a browser, on the demo shop
 import { mkdirSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { build } from 'esbuild';
 import { buildAll } from './lib/build.mjs';
+import { countedTest } from './lib/countedTest.mjs';
 import { CHROMIUM, installDebianPackages, POSTGRESQL } from './lib/install.mjs';
 import { measureCommand } from './lib/measureCommand.mjs';
 
@@ -68,4 +71,20 @@ if (isWanted('interaction')) {
   await buildAll(root);
   const { measureInteraction } = await import('./lib/interaction.mjs');
   tell(await measureInteraction(root));
+}
+
+if (isWanted('server')) {
+  await installDebianPackages([POSTGRESQL]);
+  await buildAll(root);
+  const { measureServer } = await import('./lib/measureServer.mjs');
+  tell(await measureServer(root));
+}
+
+if (isWanted('faults')) {
+  await installDebianPackages([POSTGRESQL]);
+  await buildAll(root);
+  const { measureKills } = await import('./lib/measureKills.mjs');
+  tell(await measureKills(root));
+  tell(countedTest('faults/malformed', 'malformed', { NODO_MALFORMED: '2000' }));
+  tell(countedTest('faults/stories', 'simulation', { NODO_STORIES: '500' }));
 }

@@ -101,6 +101,57 @@ describe.each(['day', 'night'] as const)('the audit of each view, %s bench', (th
     expect(await odren.audit()).toEqual([]);
   });
 
+  it('People: accounts, a code, screens, who did what', async () => {
+    const halle = await screen('halle', theme);
+    await halle.go('/people');
+    await halle.sees('kept the open tickets');
+    expect(await halle.audit()).toEqual([]);
+    await halle.page.evaluate(() => {
+      const line = [...document.querySelectorAll('li')].find(({ innerText }) =>
+        innerText.includes('Pim Larkaby'),
+      );
+      line?.querySelector('button')?.click();
+    });
+    await halle.sees('Code for Pim Larkaby');
+    expect(await halle.audit()).toEqual([]);
+  });
+
+  it('one’s own menu, the sheets of a ticket, and a locked screen', async () => {
+    const tavi = await screen('tavi', theme);
+    await tavi.go(`/bench/${demoTicketId(9)}`);
+    await tavi.stepAfter('');
+    for (const [opener, seen] of [
+      ['Hand over', 'Leave it to somebody'],
+      ['Link for the customer', 'A page for the customer'],
+    ] as const) {
+      await tavi.page.locator(`button[aria-label="${opener}"]`).click();
+      await tavi.sees(seen);
+      expect(await tavi.audit()).toEqual([]);
+      await tavi.press('Escape');
+      await tavi.page.waitForSelector('[role="dialog"]', { hidden: true });
+    }
+    await tavi.page.locator('header button[aria-haspopup=menu]').click();
+    await tavi.sees('Lock this screen');
+    expect(await tavi.audit()).toEqual([]);
+    await tavi.page.locator('::-p-aria([role="menuitem"][name="Lock this screen"])').click();
+    await tavi.sees('This screen is locked');
+    expect(await tavi.audit()).toEqual([]);
+    await tavi.page.type('input[name=login]', 'tavi');
+    await tavi.page.type('input[name=password]', 'needle-tavi');
+    await tavi.press('Enter');
+    await tavi.seesNot('This screen is locked');
+  });
+
+  it('a code for a password, and a link that does not hold', async () => {
+    const someone = await anonymous(theme);
+    await someone.click('I have a code from the lead');
+    await someone.sees('A password of your own');
+    expect(await someone.audit()).toEqual([]);
+    await someone.go(`/shared/${'x'.repeat(43)}`);
+    await someone.sees('This page cannot be shown');
+    expect(await someone.audit()).toEqual([]);
+  });
+
   it('Bench: the sheet for something else, and the place of a missing ticket', async () => {
     const odren = await screen('odren', theme);
     await odren.go(`/bench/${demoTicketId(27)}`);

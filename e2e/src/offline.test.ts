@@ -88,6 +88,7 @@ describe('two tabs of one browser', () => {
       );
     await note(first, 'from the first');
     await second.sees('“from the first”');
+    await first.seesNot('waiting to be sent');
     expect(await streams()).toBe(0);
     await stage().killServer('SIGKILL');
     await note(second, 'from the second, no line');

@@ -5,7 +5,7 @@ import { useStage } from './stage.ts';
 
 const { screen, anonymous } = useStage();
 
-const openMenu = (on: Screen) => on.page.locator('button[aria-label*="change person"]').click();
+const openMenu = (on: Screen) => on.page.locator('header button[aria-haspopup=menu]').click();
 const choose = async (on: Screen, item: string): Promise<void> => {
   await openMenu(on);
   await on.page.locator(`::-p-aria([role="menuitem"][name="${item}"])`).click();

@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
+import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Cluster, freePort } from './cluster.mjs';
@@ -80,9 +80,22 @@ export async function openStage(root, options = {}) {
     settings,
     startServer,
     killServer,
+    async killDatabase() {
+      const dead = new Promise((resolve) => cluster.process?.once('exit', resolve));
+      cluster.process?.kill('SIGKILL');
+      await dead;
+    },
+    /** Of the server, in megabytes. */
+    memoryMb: () => memoryOf(server?.pid ?? 0),
     async close() {
       await killServer('SIGTERM');
       await remove();
     },
   };
+}
+
+/** Resident memory of a process, in megabytes. @param {number} pid */
+function memoryOf(pid) {
+  const status = readFileSync(`/proc/${pid}/status`, 'utf8');
+  return Math.round(Number(/VmRSS:\s+(\d+)/.exec(status)?.[1] ?? Number.NaN) / 1024);
 }

@@ -15,6 +15,7 @@ const PROJECTS = [
   'packages/server',
   'packages/web',
   'demo',
+  'simulation',
   'e2e',
   'bench',
   'scripts',
@@ -33,7 +34,7 @@ const TOOLS = [
   {
     name: 'rooms and circles',
     program: 'depcruise',
-    args: ['--config', '.dependency-cruiser.mjs', 'packages', 'demo', 'e2e', 'bench'],
+    args: ['--config', '.dependency-cruiser.mjs', 'packages', 'demo', 'simulation', 'e2e', 'bench'],
   },
   { name: 'dead code and unused packages', program: 'knip', args: ['--no-config-hints'] },
 ];

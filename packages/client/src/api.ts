@@ -22,7 +22,7 @@ import type { Call, CallArgs } from './call.ts';
 import { follow } from './follow.ts';
 import type { Keeper } from './keeper.ts';
 import type { LiveStream } from './liveStream.ts';
-import type { Tabs } from './ports.ts';
+import type { Ports, Tabs } from './ports.ts';
 import { appendInOrder, placeOnRack } from './tickets.ts';
 
 interface ApiParts {
@@ -30,6 +30,7 @@ interface ApiParts {
   readonly stream: LiveStream;
   readonly keeper: Keeper;
   readonly tabs: Tabs;
+  readonly wait: Ports['wait'];
 }
 
 interface HandedCode {
@@ -45,7 +46,8 @@ interface AuditPage {
 const READ_AGAIN = { forceRefetch: true, subscribe: false } as const;
 
 /** What the server knows, kept live for exactly as long as somebody looks at it. */
-export function createNodoApi({ call, stream, keeper, tabs }: ApiParts) {
+export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
+  const line = { stream, wait };
   const api = createApi({
     reducerPath: 'api',
     baseQuery: async (args: CallArgs) => await keeper.through(args, await call(args)),
@@ -102,6 +104,19 @@ export function createNodoApi({ call, stream, keeper, tabs }: ApiParts) {
         }),
         people: build.query<readonly Person[], void>({
           query: () => ({ address: ADDRESSES.listPeople }),
+          onCacheEntryAdded: async (
+            _none,
+            { dispatch, cacheDataLoaded, cacheEntryRemoved },
+          ): Promise<void> =>
+            follow(
+              line,
+              {
+                readAgain: (): Promise<{ error?: unknown }> =>
+                  dispatch(api.endpoints.people.initiate(undefined, READ_AGAIN)),
+                apply: () => true,
+              },
+              { cacheDataLoaded, cacheEntryRemoved },
+            ),
         }),
         accounts: build.query<readonly Account[], void>({
           query: () => ({ address: ADDRESSES.listAccounts }),
@@ -192,9 +207,9 @@ export function createNodoApi({ call, stream, keeper, tabs }: ApiParts) {
             { dispatch, updateCachedData, cacheDataLoaded, cacheEntryRemoved },
           ): Promise<void> =>
             follow(
-              stream,
+              line,
               {
-                readAgain: (): Promise<unknown> =>
+                readAgain: (): Promise<{ error?: unknown }> =>
                   dispatch(api.endpoints.rack.initiate(undefined, READ_AGAIN)),
                 apply: (frame) => {
                   if (frame.kind === 'events') {
@@ -204,8 +219,7 @@ export function createNodoApi({ call, stream, keeper, tabs }: ApiParts) {
                   return frame.kind !== 'tables';
                 },
               },
-              cacheDataLoaded,
-              cacheEntryRemoved,
+              { cacheDataLoaded, cacheEntryRemoved },
             ),
         }),
         ticket: build.query<TicketFile, string>({
@@ -215,9 +229,9 @@ export function createNodoApi({ call, stream, keeper, tabs }: ApiParts) {
             { dispatch, updateCachedData, cacheDataLoaded, cacheEntryRemoved },
           ): Promise<void> =>
             follow(
-              stream,
+              line,
               {
-                readAgain: (): Promise<unknown> =>
+                readAgain: (): Promise<{ error?: unknown }> =>
                   dispatch(api.endpoints.ticket.initiate(id, READ_AGAIN)),
                 apply: (frame) => {
                   if (frame.kind !== 'events' || frame.ticket !== id) return true;
@@ -228,8 +242,7 @@ export function createNodoApi({ call, stream, keeper, tabs }: ApiParts) {
                   return !seen.gap;
                 },
               },
-              cacheDataLoaded,
-              cacheEntryRemoved,
+              { cacheDataLoaded, cacheEntryRemoved },
             ),
         }),
         tables: build.query<readonly TableEvent[], void>({
@@ -239,14 +252,13 @@ export function createNodoApi({ call, stream, keeper, tabs }: ApiParts) {
             { dispatch, cacheDataLoaded, cacheEntryRemoved },
           ): Promise<void> =>
             follow(
-              stream,
+              line,
               {
-                readAgain: (): Promise<unknown> =>
+                readAgain: (): Promise<{ error?: unknown }> =>
                   dispatch(api.endpoints.tables.initiate(undefined, READ_AGAIN)),
                 apply: ({ kind }) => kind !== 'tables',
               },
-              cacheDataLoaded,
-              cacheEntryRemoved,
+              { cacheDataLoaded, cacheEntryRemoved },
             ),
         }),
         candidates: build.query<readonly Candidate[], void>({

@@ -22,7 +22,7 @@ export function createClient(ports: Ports): Client {
   const call = caller(ports.fetch);
   const stream = new LiveStream(ports);
   const keeper = new Keeper(ports, call);
-  const api = createNodoApi({ call, stream, keeper, tabs: ports.tabs });
+  const api = createNodoApi({ call, stream, keeper, tabs: ports.tabs, wait: ports.wait });
   const store = createStore(api, ports);
   const sendWaiting = outboxSender({ store, api, call, ports });
   let leads = false;

@@ -2,45 +2,76 @@ import type { LiveFrame } from '@nodo/contract';
 import type { LiveStream } from './liveStream.ts';
 
 interface Followed {
-  /** Reads anew; settles when the answer has taken its place. */
-  readonly readAgain: () => Promise<unknown>;
+  /** Reads anew; settles when the answer has taken its place, with an error when there was none. */
+  readonly readAgain: () => Promise<{ readonly error?: unknown }>;
   /** Puts a frame into what was read. False when it does not join on: then it is read anew. */
   readonly apply: (frame: LiveFrame) => boolean;
 }
 
+/** What belongs to one cache entry. */
+interface Life {
+  readonly cacheDataLoaded: Promise<unknown>;
+  readonly cacheEntryRemoved: Promise<void>;
+}
+
+const RETRY_MS = 2_000;
+
 /**
  * Keeps something that was read true to the stream, from the first reading until it is not
  * wanted any more. What the stream says during a reading is laid over the answer, which may
- * be older.
+ * be older. A reading that came to nothing is tried again.
  */
 export async function follow(
-  stream: LiveStream,
+  { stream, wait }: { stream: LiveStream; wait: (milliseconds: number) => Promise<void> },
   { readAgain, apply }: Followed,
-  firstReading: Promise<unknown>,
-  removed: Promise<void>,
+  { cacheDataLoaded, cacheEntryRemoved }: Life,
 ): Promise<void> {
+  const entry = { removed: false };
   let held: LiveFrame[] | undefined = [];
   let onceMore = false;
 
-  const after = async (reading: Promise<unknown>): Promise<void> => {
-    await reading.catch(() => undefined);
+  const read = async (): Promise<void> => {
+    held ??= [];
+    onceMore = false;
+    let failed = (await readAgain()).error !== undefined;
+    while (failed && !entry.removed) {
+      await wait(RETRY_MS);
+      failed = (await readAgain()).error !== undefined;
+    }
+    await layOver();
+  };
+  const layOver = async (): Promise<void> => {
     const said = held ?? [];
     held = undefined;
-    const fits = !onceMore && said.every(apply);
-    onceMore = false;
-    if (!fits) await anew();
+    // Both in one go: what comes between would be lost.
+    const fits = said.every(apply) && !onceMore;
+    if (!fits && !entry.removed) await read();
   };
-  const anew = (): Promise<void> => {
-    held = [];
-    return after(readAgain());
+  const readFirst = async (): Promise<void> => {
+    let loaded = false;
+    const loading = cacheDataLoaded.then(() => {
+      loaded = true;
+    });
+    const trying = async (): Promise<void> => {
+      await wait(RETRY_MS);
+      while (!loaded && !entry.removed) {
+        await readAgain();
+        await wait(RETRY_MS);
+      }
+    };
+    void trying();
+    await loading;
+    await layOver();
   };
+
   const stop = stream.listen((frame) => {
-    if (held) {
-      if (frame.kind === 'resync') onceMore = true;
-      else held.push(frame);
-    } else if (frame.kind === 'resync' || !apply(frame)) void anew();
+    if (held && frame.kind === 'resync') onceMore = true;
+    else if (held) held.push(frame);
+    else if (frame.kind === 'resync' || !apply(frame)) void read();
   });
-  void after(firstReading);
-  await removed;
+  // Rejected when the entry goes before anything was read.
+  readFirst().catch(() => undefined);
+  await cacheEntryRemoved;
+  entry.removed = true;
   stop();
 }

@@ -2,7 +2,7 @@ import type { Session } from '@nodo/contract';
 import { Moon, Sun } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
-import { api, useAppSelector, useTablesQuery } from '../../api/client.ts';
+import { useAppSelector, useTablesQuery } from '../../api/client.ts';
 import { useStreamState } from '../../api/useStreamState.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -10,8 +10,6 @@ import { LockedScreen } from './LockedScreen.tsx';
 import { PersonMenu } from './PersonMenu.tsx';
 import { useIdleLock } from './useIdleLock.ts';
 import { useTheme } from './useTheme.ts';
-
-const TABLES_RETRY_MS = 2_000;
 
 /** What stands round every view: where one is, who one is, whether the shop is in reach. */
 export function Frame({
@@ -22,8 +20,7 @@ export function Frame({
   readonly children: ReactNode;
 }) {
   // Every view judges with them: read once, kept as long as somebody is signed in.
-  const { isError } = api.endpoints.tables.useQueryState();
-  useTablesQuery(undefined, { pollingInterval: isError ? TABLES_RETRY_MS : 0 });
+  useTablesQuery();
   const { theme, toggle } = useTheme();
   useIdleLock(session);
   const { locked } = session.screen;

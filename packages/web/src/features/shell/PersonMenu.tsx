@@ -31,60 +31,56 @@ export function PersonMenu({ session }: { readonly session: Session }) {
 
   return (
     <>
-      <DropdownMenu.Root>
-        <DropdownMenu.Trigger
-          aria-label={words.menu(person.name)}
-          className="flex min-h-11 min-w-11 items-center gap-2 rounded-md px-1 text-left hover:bg-sunk"
-        >
-          <PersonMark person={person} silent />
-          <span className="hidden text-sm lg:inline">
+      <DropdownMenu.Root modal={false}>
+        <DropdownMenu.Trigger className="flex min-h-11 min-w-11 items-center gap-2 rounded-md px-1 text-left hover:bg-sunk">
+          <PersonMark person={person} />
+          <span className="sr-only">{words.menu}</span>
+          <span aria-hidden="true" className="hidden text-sm lg:inline">
             {person.name}
             <span className="block text-xs text-quiet">{m.shell.roles[person.role]}</span>
           </span>
         </DropdownMenu.Trigger>
-        <DropdownMenu.Portal>
-          <DropdownMenu.Content
-            align="end"
-            sideOffset={4}
-            className="z-40 max-h-[80vh] w-72 overflow-y-auto rounded-lg border-2 border-ink bg-paper p-1 text-ink"
-          >
-            {others.map((other) => (
-              <Item key={other.id} onSelect={() => setSheet({ kind: 'take-over', person: other })}>
-                <PersonMark person={other} silent />
-                {words.takeOver(other.name)}
-              </Item>
-            ))}
-            <Item onSelect={() => setSheet({ kind: 'another' })}>{words.another}</Item>
-            <Line />
-            <Item onSelect={() => setSheet({ kind: 'pin' })}>{words.setPin}</Item>
-            <Item onSelect={() => setSheet({ kind: 'password' })}>{words.changePassword}</Item>
-            <Line />
-            <DropdownMenu.Label className="px-3 pt-2 text-sm text-quiet">
-              {words.locksAfter}
-            </DropdownMenu.Label>
-            <DropdownMenu.RadioGroup
-              value={String(lockAfter)}
-              onValueChange={(minutes) => setLockAfter(Number(minutes))}
-              className="flex"
-            >
-              {LOCK_AFTER_MINUTES.map((minutes) => (
-                <DropdownMenu.RadioItem
-                  key={minutes}
-                  value={String(minutes)}
-                  aria-label={words.minutes(minutes)}
-                  onSelect={(event) => event.preventDefault()}
-                  className="grid min-h-11 flex-1 cursor-default place-items-center rounded-md border-b-3 border-transparent data-[highlighted]:bg-sunk data-[state=checked]:border-own data-[state=checked]:font-semibold"
-                >
-                  {minutes}
-                </DropdownMenu.RadioItem>
-              ))}
-            </DropdownMenu.RadioGroup>
-            <Item onSelect={() => void lock()}>{words.lock}</Item>
-            <Item onSelect={() => void leave()}>
-              {screen.people.length > 1 ? words.signOutAll : words.signOut}
+        <DropdownMenu.Content
+          align="end"
+          sideOffset={4}
+          className="z-40 max-h-[80vh] w-72 overflow-y-auto rounded-lg border-2 border-ink bg-paper p-1 text-ink"
+        >
+          {others.map((other) => (
+            <Item key={other.id} onSelect={() => setSheet({ kind: 'take-over', person: other })}>
+              <PersonMark person={other} silent />
+              {words.takeOver(other.name)}
             </Item>
-          </DropdownMenu.Content>
-        </DropdownMenu.Portal>
+          ))}
+          <Item onSelect={() => setSheet({ kind: 'another' })}>{words.another}</Item>
+          <Line />
+          <Item onSelect={() => setSheet({ kind: 'pin' })}>{words.setPin}</Item>
+          <Item onSelect={() => setSheet({ kind: 'password' })}>{words.changePassword}</Item>
+          <Line />
+          <DropdownMenu.Label className="px-3 pt-2 text-sm text-quiet">
+            {words.locksAfter}
+          </DropdownMenu.Label>
+          <DropdownMenu.RadioGroup
+            value={String(lockAfter)}
+            onValueChange={(minutes) => setLockAfter(Number(minutes))}
+            className="flex"
+          >
+            {LOCK_AFTER_MINUTES.map((minutes) => (
+              <DropdownMenu.RadioItem
+                key={minutes}
+                value={String(minutes)}
+                aria-label={words.minutes(minutes)}
+                onSelect={(event) => event.preventDefault()}
+                className="grid min-h-11 flex-1 cursor-default place-items-center rounded-md border-b-3 border-transparent data-[highlighted]:bg-sunk data-[state=checked]:border-own data-[state=checked]:font-semibold"
+              >
+                {minutes}
+              </DropdownMenu.RadioItem>
+            ))}
+          </DropdownMenu.RadioGroup>
+          <Item onSelect={() => void lock()}>{words.lock}</Item>
+          <Item onSelect={() => void leave()}>
+            {screen.people.length > 1 ? words.signOutAll : words.signOut}
+          </Item>
+        </DropdownMenu.Content>
       </DropdownMenu.Root>
       <Modal
         open={sheet !== undefined}

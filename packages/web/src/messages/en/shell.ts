@@ -43,7 +43,7 @@ export const shell = {
     redeemed: 'The password is set. Sign in with it.',
   },
   person: {
-    menu: (name: string) => `${name}: change person, PIN, sign out`,
+    menu: 'change person, PIN, sign out',
     atScreen: 'Signed in on this screen',
     takeOver: (name: string) => `${name} takes over`,
     pin: 'PIN',

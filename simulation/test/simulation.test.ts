@@ -1,0 +1,20 @@
+import { expect, it } from 'vitest';
+import { freshDatabase } from '../../packages/server/test/database.ts';
+import { type Told, tellStories } from '../src/index.ts';
+
+/** Seeds that once failed stay here, with what they found. */
+const PINNED: readonly number[] = [];
+/** The full count is the bench's (`npm run bench -- faults`). */
+const STORIES = Number(process.env.NODO_STORIES ?? 50);
+const SEEDS = [...Array.from({ length: STORIES }, (_, place) => place + 1), ...PINNED];
+
+it(`${STORIES} seeded stories: every screen and the database agree, nothing acknowledged is missing`, async () => {
+  const told: Told[] = [];
+  await tellStories(await freshDatabase(), SEEDS, (one) => told.push(one));
+  expect(told.filter(({ faults }) => faults.length > 0)).toEqual([]);
+  expect(told).toHaveLength(SEEDS.length);
+  // The stories do what they are for.
+  const sum = (of: (one: Told) => number): number => told.reduce((all, one) => all + of(one), 0);
+  expect(sum(({ recorded }) => recorded)).toBeGreaterThan(STORIES * 6);
+  expect(sum(({ restarts }) => restarts)).toBeGreaterThan(STORIES / 10);
+}, 3_600_000);
