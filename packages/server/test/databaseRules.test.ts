@@ -1,6 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { Accounts } from '../src/auth/accounts.ts';
+import { Audit } from '../src/auth/audit.ts';
+import { Links } from '../src/auth/links.ts';
+import { People } from '../src/auth/people.ts';
 import {
   connect,
   type DatabaseSettings,
@@ -25,6 +29,12 @@ beforeAll(async () => {
   app = connect(database, database.app);
   shop = await makeShop(app);
   other = await makeShop(app);
+  const { lead } = shop.people;
+  const now = () => new Date();
+  await new People(app, now).openScreen({ shop: shop.id, person: lead.person }, undefined, '', '');
+  await new Links(app, now).make(shop.id, ticket, lead.person, 7);
+  await new Audit(app).note({ shop: shop.id, person: lead.person, what: 'signed-in' });
+  await new Accounts(app, now).reset(shop.id, shop.people.learner.person);
   const { technician } = shop.people;
   await recordDrafts(
     new PostgresEventStore(app),
@@ -64,6 +74,9 @@ describe('events and tables in the database', () => {
     'update table_event set seq = 9',
     'delete from table_event',
     'truncate table_event',
+    "update audit set what = 'nothing'",
+    'delete from audit',
+    'truncate audit',
   ];
 
   it.each(statements)('the application may not: %s', async (statement) => {
@@ -95,6 +108,11 @@ describe('row-level security', () => {
     'shop',
     'knowledge_edition',
     'table_event',
+    'screen',
+    'screen_person',
+    'person_code',
+    'audit',
+    'customer_link',
   ])('shows the application nothing of %s outside a shop', async (table) => {
     expect(await app.query(`select * from ${table}`, { type: QueryTypes.SELECT })).toEqual([]);
   });
@@ -130,9 +148,14 @@ describe('row-level security', () => {
       await expect(listener.query('select * from ticket_event')).rejects.toThrow(
         /permission denied/,
       );
-      await expect(listener.query("select * from sign_in_card('x')")).rejects.toThrow(
-        /permission denied/,
-      );
+      for (const call of [
+        "sign_in_card('x')",
+        "code_card('x')",
+        "customer_link_card('x')",
+        'caller_card(null, null, null)',
+      ]) {
+        await expect(listener.query(`select * from ${call}`)).rejects.toThrow(/permission denied/);
+      }
     } finally {
       await listener.close();
     }

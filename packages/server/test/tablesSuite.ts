@@ -3,7 +3,7 @@ import type { TableDraft } from '@nodo/contract';
 import { SHIPPED, type TableChange } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
 import { editionIn, recordDrafts, recordTables } from '../src/index.ts';
-import type { StoreUnderTest } from './eventStoreSuite.ts';
+import { rackLine, type StoreUnderTest } from './eventStoreSuite.ts';
 import { draftOf, intakeDraft, proposalDraft } from './shop.ts';
 
 const NOW = () => new Date('2026-03-02T10:00:01.000Z');
@@ -59,14 +59,14 @@ export function tablesSuite(name: string, open: () => Promise<StoreUnderTest>): 
         recordDrafts(under.store, { shop: under.shop, ticket, drafts, actor: under.actor }, NOW);
       const complaint = { check: 'complaint', answers: { skip: 'yes' } };
       await write(intakeDraft(), draftOf('findings-recorded', complaint));
-      const before = await under.store.rackEntry(under.shop, ticket);
+      const before = await rackLine(under, ticket);
       expect(before?.likely?.cause).not.toBe('needle-low');
 
       const draft = proposalDraft(OFTEN);
       await record(under, draft);
-      expect(await under.store.rackEntry(under.shop, ticket)).toEqual(before);
+      expect(await rackLine(under, ticket)).toEqual(before);
       await record(under, await acceptance(under, draft.id));
-      expect((await under.store.rackEntry(under.shop, ticket))?.likely?.cause).toBe('needle-low');
+      expect((await rackLine(under, ticket))?.likely?.cause).toBe('needle-low');
 
       await write(
         draftOf('findings-recorded', { check: 'winder', answers: { 'winder-on': 'no' } }),
@@ -127,14 +127,14 @@ export function tablesSuite(name: string, open: () => Promise<StoreUnderTest>): 
       const ticket = randomUUID();
       const request = { shop: under.shop, ticket, actor: under.actor };
       await recordDrafts(under.store, { ...request, drafts: [intakeDraft()] }, NOW);
-      const early = await under.store.rackEntry(under.shop, ticket);
+      const early = await rackLine(under, ticket);
       const noted = draftOf('observation-noted', { words: 'fine' });
       await recordDrafts(under.store, { ...request, drafts: [noted] }, NOW);
-      const late = await under.store.rackEntry(under.shop, ticket);
+      const late = await rackLine(under, ticket);
       if (!early) throw new Error('nothing was taken in');
       const { customerName: _, ...summary } = early;
       await under.store.replaceSummary(under.shop, summary);
-      expect(await under.store.rackEntry(under.shop, ticket)).toEqual(late);
+      expect(await rackLine(under, ticket)).toEqual(late);
       expect(late?.seq).toBe(2);
     });
   });

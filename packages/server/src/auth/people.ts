@@ -102,27 +102,18 @@ export class People {
   }
 
   /** Undefined when the sign-in is over: screen ended, person locked or gone. */
-  caller({ shop, person, screen }: Identity): Promise<Caller | undefined> {
-    return withShop(this.db, shop, async (transaction) => {
-      const [row] = await this.db.query<PersonRow & { shop_name: string; locked: boolean }>(
-        `select p.id, p.name, p.initials, p.role, p.thread, s.name as shop_name,
-                c.locked_at is not null as locked
-           from person p
-           join shop s on s.id = p.shop_id
-           join screen c on c.shop_id = p.shop_id and c.id = $3 and c.ended_at is null
-           join screen_person m
-             on m.shop_id = p.shop_id and m.screen_id = c.id and m.person_id = p.id
-          where p.shop_id = $1 and p.id = $2 and p.locked_at is null`,
-        { bind: [shop, person, screen], transaction, type: QueryTypes.SELECT },
-      );
-      return (
-        row && {
-          person: toPerson(row),
-          shop: { id: shop, name: row.shop_name },
-          screen: { id: screen, locked: row.locked },
-        }
-      );
-    });
+  async caller({ shop, person, screen }: Identity): Promise<Caller | undefined> {
+    const [row] = await this.db.query<PersonRow & { shop_name: string; locked: boolean }>(
+      'select * from caller_card($1, $2, $3)',
+      { bind: [shop, person, screen], type: QueryTypes.SELECT },
+    );
+    return (
+      row && {
+        person: toPerson(row),
+        shop: { id: shop, name: row.shop_name },
+        screen: { id: screen, locked: row.locked },
+      }
+    );
   }
 
   /** The caller, with who else has signed in on the screen. Marks the screen as seen. */

@@ -2,46 +2,83 @@ import type { LiveFrame } from '@nodo/contract';
 
 /** One screen that follows its shop. */
 export interface Follower {
-  send(frame: LiveFrame): void;
+  /** @param text one or more frames, as they go over the stream. */
+  send(text: string): void;
   end(): void;
   /** Somebody's rights changed: ends by itself if it may not follow any more. */
   lookAgain(): void;
 }
 
+/**
+ * What is said within so long of the last time is said together: a hundred screens are a hundred
+ * writes each time. The first frame after a silence goes out at once.
+ */
+const TOGETHER_MS = 40;
+
+interface Shop {
+  readonly followers: Set<Follower>;
+  /** What waits to be said. */
+  held: string;
+  /** Set while what is said waits for company. */
+  timer: NodeJS.Timeout | undefined;
+}
+
+/** A frame as a server-sent event. */
+export function asText(frame: LiveFrame): string {
+  return `data: ${JSON.stringify(frame)}\n\n`;
+}
+
 /** Who follows which shop from this process. */
 export class LiveHub {
-  private readonly followers = new Map<string, Set<Follower>>();
+  private readonly shops = new Map<string, Shop>();
 
   /** @returns how to stop following. */
   follow(shop: string, follower: Follower): () => void {
-    const there = this.followers.get(shop) ?? new Set();
-    this.followers.set(shop, there);
-    there.add(follower);
+    const there = this.shops.get(shop) ?? { followers: new Set(), held: '', timer: undefined };
+    this.shops.set(shop, there);
+    there.followers.add(follower);
     return () => {
-      there.delete(follower);
-      if (there.size === 0) this.followers.delete(shop);
+      there.followers.delete(follower);
+      if (there.followers.size > 0) return;
+      clearTimeout(there.timer);
+      if (this.shops.get(shop) === there) this.shops.delete(shop);
     };
   }
 
   isFollowed(shop: string): boolean {
-    return this.followers.has(shop);
+    return this.shops.has(shop);
   }
 
   push(shop: string, frame: LiveFrame): void {
-    for (const follower of this.followers.get(shop) ?? []) follower.send(frame);
+    const there = this.shops.get(shop);
+    if (!there) return;
+    there.held += asText(frame);
+    if (!there.timer) say(there);
   }
 
   lookAgain(shop: string): void {
-    for (const follower of this.followers.get(shop) ?? []) follower.lookAgain();
+    for (const follower of this.shops.get(shop)?.followers ?? []) follower.lookAgain();
   }
 
   /** Something may have been missed: everybody reads again. */
   resyncAll(): void {
-    for (const shop of this.followers.keys()) this.push(shop, { kind: 'resync' });
+    for (const shop of this.shops.keys()) this.push(shop, { kind: 'resync' });
   }
 
   endAll(): void {
-    for (const there of this.followers.values()) for (const follower of there) follower.end();
-    this.followers.clear();
+    for (const there of this.shops.values()) {
+      clearTimeout(there.timer);
+      for (const follower of there.followers) follower.end();
+    }
+    this.shops.clear();
   }
+}
+
+function say(there: Shop): void {
+  there.timer = undefined;
+  if (there.held === '') return;
+  const text = there.held;
+  there.held = '';
+  for (const follower of there.followers) follower.send(text);
+  there.timer = setTimeout(() => say(there), TOGETHER_MS);
 }

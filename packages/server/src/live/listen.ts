@@ -23,7 +23,9 @@ export function listen(
   let client: pg.Client | undefined;
   let stopped = false;
   // Notices of one ticket must be passed on in their order, so they wait for each other.
-  let inOrder: Promise<void> = Promise.resolve();
+  const inOrder = new Map<string, Promise<void>>();
+  // Up to which event each ticket was passed on: under load one reading serves many notices.
+  const passedOn = new Map<string, number>();
   let tellReady: () => void = () => undefined;
   const ready = new Promise<void>((resolve) => {
     tellReady = resolve;
@@ -42,12 +44,16 @@ export function listen(
       presence.hear(notice);
       return;
     }
-    const [shop, ticket, first] = notice.split(' ');
-    if (shop === undefined || ticket === undefined || !hub.isFollowed(shop)) return;
-    const [events, rack] = await Promise.all([
-      store.load(shop, ticket, Number(first) - 1),
-      store.rackEntry(shop, ticket),
-    ]);
+    const [shop, ticket, first, last] = notice.split(' ');
+    if (shop === undefined || ticket === undefined) return;
+    const after = passedOn.get(ticket) ?? Number(first) - 1;
+    if (Number(last) <= after) return;
+    if (!hub.isFollowed(shop)) {
+      passedOn.delete(ticket);
+      return;
+    }
+    const { events, rack } = await store.newsOf(shop, ticket, after);
+    passedOn.set(ticket, events.at(-1)?.seq ?? after);
     if (rack) hub.push(shop, { kind: 'events', ticket, events: [...events], rack });
   };
 
@@ -69,13 +75,19 @@ export function listen(
     };
     fresh.on('error', again);
     fresh.on('end', again);
-    fresh.on('notification', ({ channel, payload }) => {
-      inOrder = inOrder
-        .then(() => passOn(channel, payload ?? ''))
+    fresh.on('notification', ({ channel, payload = '' }) => {
+      const subject = channel === 'ticket_event' ? (payload.split(' ')[1] ?? '') : channel;
+      const turn = (inOrder.get(subject) ?? Promise.resolve())
+        .then(() => passOn(channel, payload))
         .catch((fault: unknown) => {
           log(`live: could not pass on a notice (${String(fault)}), telling all to read again`);
+          passedOn.clear();
           hub.resyncAll();
+        })
+        .finally(() => {
+          if (inOrder.get(subject) === turn) inOrder.delete(subject);
         });
+      inOrder.set(subject, turn);
     });
     try {
       await fresh.connect();
@@ -85,6 +97,8 @@ export function listen(
       return;
     }
     client = fresh;
+    // What was said while nobody listened was not passed on; everybody reads again.
+    passedOn.clear();
     tellReady();
     hub.resyncAll();
   };

@@ -2,7 +2,7 @@ import { ENDPOINTS } from '@nodo/contract';
 import type { Express } from 'express';
 import type { People } from '../auth/people.ts';
 import { identityOf, route } from '../http/route.ts';
-import type { LiveHub } from '../live/hub.ts';
+import { asText, type LiveHub } from '../live/hub.ts';
 import type { Presence } from '../live/presence.ts';
 
 const HEARTBEAT_MS = 15_000;
@@ -23,8 +23,8 @@ export function liveRoutes(app: Express, people: People, hub: LiveHub, presence:
       const caller = identity && (await people.caller(identity));
       if (!caller || caller.screen.locked) end();
     };
-    const send = (frame: object) => response.write(`data: ${JSON.stringify(frame)}\n\n`);
-    send({ kind: 'presence', who: presence.in(session.shop.id) });
+    const send = (text: string) => response.write(text);
+    send(asText({ kind: 'presence', who: presence.in(session.shop.id) }));
     const stop = hub.follow(session.shop.id, {
       send,
       end,

@@ -28,6 +28,16 @@ export class MemoryEventStore implements EventStore {
     return (this.of(shop).events.get(ticket) ?? []).filter(({ seq }) => seq > after);
   }
 
+  async loadWithTables(
+    shop: string,
+    ticket: string,
+  ): Promise<{ readonly events: readonly TicketEvent[]; readonly tables: readonly TableEvent[] }> {
+    return {
+      events: await this.load(shop, ticket),
+      tables: await this.tableEvents(shop),
+    };
+  }
+
   async loadAll(shop: string, tickets: readonly string[]): Promise<readonly TicketEvent[]> {
     return tickets.flatMap((ticket) => this.of(shop).events.get(ticket) ?? []);
   }
@@ -65,10 +75,17 @@ export class MemoryEventStore implements EventStore {
       .sort(byPlace);
   }
 
-  async rackEntry(shop: string, ticket: string): Promise<RackEntry | undefined> {
+  async newsOf(
+    shop: string,
+    ticket: string,
+    after: number,
+  ): Promise<{ readonly events: readonly TicketEvent[]; readonly rack: RackEntry | undefined }> {
     const memory = this.of(shop);
     const summary = memory.summaries.get(ticket);
-    return summary && withName(memory, summary);
+    return {
+      events: await this.load(shop, ticket, after),
+      rack: summary && withName(memory, summary),
+    };
   }
 
   async customers(shop: string, ids: readonly string[]): Promise<readonly Customer[]> {

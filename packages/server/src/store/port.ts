@@ -43,12 +43,22 @@ export type Appended = 'appended' | 'seq-taken' | 'id-taken' | 'tag-taken';
 export interface EventStore extends TablesStore {
   /** All events of a ticket after a place, in order; empty for an unknown ticket. */
   load(shop: string, ticket: string, after?: number): Promise<readonly TicketEvent[]>;
+  /** All events of a ticket, and those of the shop's tables, as they were at one moment. */
+  loadWithTables(
+    shop: string,
+    ticket: string,
+  ): Promise<{ readonly events: readonly TicketEvent[]; readonly tables: readonly TableEvent[] }>;
   /** All events of several tickets, each ticket's in order. */
   loadAll(shop: string, tickets: readonly string[]): Promise<readonly TicketEvent[]>;
   append(shop: string, batch: Batch): Promise<Appended>;
   /** Every machine that is in the shop, by shelf and tag. */
   rack(shop: string): Promise<readonly RackEntry[]>;
-  rackEntry(shop: string, ticket: string): Promise<RackEntry | undefined>;
+  /** What is new on a ticket after a place, with its line on the Rack as it is then. */
+  newsOf(
+    shop: string,
+    ticket: string,
+    after: number,
+  ): Promise<{ readonly events: readonly TicketEvent[]; readonly rack: RackEntry | undefined }>;
   customers(shop: string, ids: readonly string[]): Promise<readonly Customer[]>;
   /**
    * Writes a line on the Rack anew; for rebuilding them from the events. A line of a later

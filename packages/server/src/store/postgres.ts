@@ -49,14 +49,19 @@ export class PostgresEventStore implements EventStore {
   }
 
   load(shop: string, ticket: string, after = 0): Promise<readonly TicketEvent[]> {
-    return withShop(this.db, shop, async (transaction) => {
-      const rows = await this.models.events.findAll({
-        where: { shopId: shop, ticketId: ticket, seq: { [Op.gt]: after } },
-        order: [['seq', 'ASC']],
-        transaction,
-      });
-      return rows.map(toEvent);
-    });
+    return withShop(this.db, shop, (transaction) =>
+      this.eventsAfter(shop, ticket, after, transaction),
+    );
+  }
+
+  loadWithTables(
+    shop: string,
+    ticket: string,
+  ): Promise<{ readonly events: readonly TicketEvent[]; readonly tables: readonly TableEvent[] }> {
+    return withShop(this.db, shop, async (transaction) => ({
+      events: await this.eventsAfter(shop, ticket, 0, transaction),
+      tables: await this.tableEventsIn(shop, transaction),
+    }));
   }
 
   loadAll(shop: string, tickets: readonly string[]): Promise<readonly TicketEvent[]> {
@@ -90,14 +95,17 @@ export class PostgresEventStore implements EventStore {
     });
   }
 
-  rackEntry(shop: string, ticket: string): Promise<RackEntry | undefined> {
+  newsOf(
+    shop: string,
+    ticket: string,
+    after: number,
+  ): Promise<{ readonly events: readonly TicketEvent[]; readonly rack: RackEntry | undefined }> {
     return withShop(this.db, shop, async (transaction) => {
-      const rows = await this.models.summaries.findAll({
-        where: { shopId: shop, ticketId: ticket },
-        transaction,
-      });
-      const [entry] = await this.withNames(shop, rows, transaction);
-      return entry;
+      const events = await this.eventsAfter(shop, ticket, after, transaction);
+      const where = { shopId: shop, ticketId: ticket };
+      const rows = await this.models.summaries.findAll({ where, transaction });
+      const [rack] = await this.withNames(shop, rows, transaction);
+      return { events, rack };
     });
   }
 
@@ -149,14 +157,7 @@ export class PostgresEventStore implements EventStore {
   }
 
   tableEvents(shop: string): Promise<readonly TableEvent[]> {
-    return withShop(this.db, shop, async (transaction) => {
-      const rows = await this.models.tableEvents.findAll({
-        where: { shopId: shop },
-        order: [['seq', 'ASC']],
-        transaction,
-      });
-      return rows.map(toTableEvent);
-    });
+    return withShop(this.db, shop, (transaction) => this.tableEventsIn(shop, transaction));
   }
 
   appendTableEvent(
@@ -185,6 +186,34 @@ export class PostgresEventStore implements EventStore {
 
   announceTables(shop: string): Promise<void> {
     return withShop(this.db, shop, (transaction) => this.notify('table_event', shop, transaction));
+  }
+
+  private async tableEventsIn(
+    shop: string,
+    transaction: Transaction,
+  ): Promise<readonly TableEvent[]> {
+    const rows = await this.models.tableEvents.findAll({
+      where: { shopId: shop },
+      order: [['seq', 'ASC']],
+      raw: true,
+      transaction,
+    });
+    return rows.map(toTableEvent);
+  }
+
+  private async eventsAfter(
+    shop: string,
+    ticket: string,
+    after: number,
+    transaction: Transaction,
+  ): Promise<readonly TicketEvent[]> {
+    const rows = await this.models.events.findAll({
+      where: { shopId: shop, ticketId: ticket, seq: { [Op.gt]: after } },
+      order: [['seq', 'ASC']],
+      raw: true,
+      transaction,
+    });
+    return rows.map(toEvent);
   }
 
   private async write(shop: string, batch: Batch, transaction: Transaction): Promise<Appended> {
@@ -254,10 +283,9 @@ export class PostgresEventStore implements EventStore {
     transaction: Transaction,
   ): Promise<RackEntry[]> {
     const ids = rows.flatMap(({ customerId }) => customerId ?? []);
-    const customers = await this.models.customers.findAll({
-      where: { shopId: shop, id: ids },
-      transaction,
-    });
+    const where = { shopId: shop, id: ids };
+    const customers =
+      ids.length === 0 ? [] : await this.models.customers.findAll({ where, transaction });
     const names = new Map(customers.map(({ id, name }) => [id, name]));
     return rows.map(({ line, customerId }) => ({
       ...line,

@@ -50,10 +50,8 @@ export async function recordDrafts(
   now: () => Date,
 ): Promise<Recorded> {
   for (let race = 0; race < MOST_RACES; race += 1) {
-    const [stored, edition] = await Promise.all([
-      store.load(request.shop, request.ticket),
-      editionIn(store, request.shop),
-    ]);
+    const { events: stored, tables } = await store.loadWithTables(request.shop, request.ticket);
+    const edition = presentEdition(deskOf(tables));
     const { source: content, knowledge } = edition;
     const told = tell(stored, request, edition, now().toISOString());
     if (!told.ok) return told;
