@@ -66,6 +66,11 @@ try {
   await rack.waitForSelector('section ul a');
   await shoot(rack, 'rack');
 
+  const people = await pageOf('halle', 'day');
+  await people.goto(`${stage.url}/people`, { waitUntil: 'domcontentloaded' });
+  await people.waitForSelector('ol li');
+  await shoot(people, 'people');
+
   const counter = await pageOf('mirra', 'day');
   await counter.goto(`${stage.url}/counter`, { waitUntil: 'domcontentloaded' });
   await counter.waitForSelector('input[type=checkbox]');

@@ -10,7 +10,7 @@ const DROPPED_AFTER = 0.08;
 const SENT_TWICE = 0.06;
 const LONGEST_DELAY_MS = 12;
 
-export class Unreachable extends Error {}
+class Unreachable extends Error {}
 
 /** The line of one screen: drops, doubles, delays and reorders what goes over it. */
 export class Line {

@@ -3,7 +3,8 @@ import { type TypedUseSelectorHook, useSelector } from 'react-redux';
 import { browserPorts } from './browserPorts.ts';
 
 /** This tab's client. */
-export const { store, api, stream, call } = createClient(browserPorts());
+const client = createClient(browserPorts());
+export const { store, stream, call } = client;
 
 type RootState = ReturnType<typeof store.getState>;
 type AppDispatch = typeof store.dispatch;
@@ -39,4 +40,4 @@ export const {
   useTablesQuery,
   useTakeInMutation,
   useTicketQuery,
-} = api;
+} = client.api;
