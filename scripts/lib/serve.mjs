@@ -70,10 +70,11 @@ export async function start(args) {
     const signIns = await prepareOnce(home, programs, cluster, environment(settings));
 
     const { owner: _owner, ...withoutOwner } = database;
+    const lan = args.includes('--lan') ? await lanSettings(home, port, signIns) : undefined;
     stops.push(
       await keepServer(
         programs.server,
-        environment({ ...settings, database: withoutOwner }),
+        environment({ ...settings, database: withoutOwner, ...(lan ? { lan } : {}) }),
         logFile(join(home, 'log'), 'server'),
         giveUp,
       ),
@@ -82,6 +83,7 @@ export async function start(args) {
     for (const { login, password, role, name } of signIns) {
       say(`  sign in as  ${login.padEnd(8)} password  ${password}   (${name}, ${role})`);
     }
+    if (lan) await tellLan(lan);
     say('Stop with Ctrl-C. Your data stays in data/.');
   } catch (fault) {
     await stopAll();
@@ -91,6 +93,38 @@ export async function start(args) {
     );
     process.exit(1);
   }
+}
+
+/**
+ * What the server needs to be reached from the other benches.
+ * @param {string} home
+ * @param {number} port
+ * @param {{ login: string, password: string }[]} signIns
+ */
+async function lanSettings(home, port, signIns) {
+  // Not before the packages are there.
+  const { certificatesIn, ownNames } = await import('./certificates.mjs');
+  const made = await certificatesIn(join(home, 'tls'), ownNames(), new Date());
+  await assertPortFree(port + 1);
+  await assertPortFree(port + 2);
+  return {
+    host: '0.0.0.0',
+    port: port + 1,
+    doorPort: port + 2,
+    ...made,
+    refused: signIns.map(({ login, password }) => ({ login, password })),
+  };
+}
+
+/** @param {Awaited<ReturnType<typeof lanSettings>>} lan */
+async function tellLan({ names, port, doorPort }) {
+  const { default: qrcode } = await import('qrcode');
+  const [name] = names;
+  const door = `http://${name}:${doorPort}/`;
+  say(`Other benches reach it at  https://${name}:${port}`);
+  say(`Once per device, the shop's certificate:  ${door}`);
+  process.stdout.write(`${await qrcode.toString(door, { type: 'terminal', small: true })}\n`);
+  say('The demo passwords are good on this computer only.');
 }
 
 /**

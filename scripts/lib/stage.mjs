@@ -33,7 +33,7 @@ export async function throwawayCluster({ durable = false } = {}) {
  * The built server on a throwaway database with the demo shop, for journeys, pictures and
  * benches. It can be killed and started again like the real one.
  * @param {string} root
- * @param {{ durable?: boolean }} [options]
+ * @param {{ durable?: boolean, lan?: import('../../packages/server/src/settings.ts').LanSettings }} [options]
  */
 export async function openStage(root, options = {}) {
   const programs = built(root);
@@ -46,6 +46,7 @@ export async function openStage(root, options = {}) {
     photos: join(cluster.home, 'photos'),
     sessionSecret: cluster.readSecrets().session,
     database: cluster.settings(DATABASE),
+    ...(options.lan ? { lan: options.lan } : {}),
   };
   const env = { ...process.env, NODO_SETTINGS: JSON.stringify(settings) };
   await mustRun(process.execPath, [programs.migrate], { env });

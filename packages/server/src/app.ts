@@ -99,7 +99,12 @@ function apiBasics({ sessionPool, sessionSecret }: AppParts) {
         resave: false,
         saveUninitialized: false,
         genid: () => randomUUID(),
-        cookie: { httpOnly: true, sameSite: 'strict', maxAge: SESSION_DAYS * DAY_MS },
+        cookie: {
+          httpOnly: true,
+          sameSite: 'strict',
+          secure: 'auto',
+          maxAge: SESSION_DAYS * DAY_MS,
+        },
         store: new PgStore({
           pool: sessionPool,
           tableName: 'session',

@@ -6,6 +6,7 @@ import { Audit } from './auth/audit.ts';
 import { SignInDelays } from './auth/delays.ts';
 import { Links } from './auth/links.ts';
 import { People } from './auth/people.ts';
+import { lanServers } from './lan.ts';
 import { LiveHub } from './live/hub.ts';
 import { listen } from './live/listen.ts';
 import { Presence } from './live/presence.ts';
@@ -61,7 +62,10 @@ export async function runServer(
       audit: new Audit(db),
       delays: new SignInDelays(db),
       links: new Links(db, now),
-      isForbidden: () => false,
+      isForbidden: (login, password) =>
+        (settings.lan?.refused ?? []).some(
+          (known) => known.login === login.toLowerCase() && known.password === password,
+        ),
     },
     store,
     photos: new PhotoStore(settings.photos),
@@ -75,15 +79,16 @@ export async function runServer(
   });
   const server = createServer(app);
   await bind(server, settings);
+  const { lan } = settings;
+  const others = lan ? lanServers(lan, app) : [];
+  for (const [other, port] of others) await bind(other, { host: lan?.host ?? '', port });
   const address = server.address();
   return {
     port: typeof address === 'object' && address ? address.port : settings.port,
     stop: async () => {
       clearInterval(sweeping);
       hub.endAll();
-      const closed = new Promise<void>((resolve) => server.close(() => resolve()));
-      server.closeAllConnections();
-      await closed;
+      await Promise.all([server, ...others.map(([other]) => other)].map(close));
       await listening.stop();
       await sessionPool.end();
       await db.close();
@@ -91,7 +96,13 @@ export async function runServer(
   };
 }
 
-function bind(server: Server, { host, port }: Settings): Promise<void> {
+function close(server: Server): Promise<void> {
+  const closed = new Promise<void>((resolve) => server.close(() => resolve()));
+  server.closeAllConnections();
+  return closed;
+}
+
+function bind(server: Server, { host, port }: Pick<Settings, 'host' | 'port'>): Promise<void> {
   return new Promise((resolve, reject) => {
     server.once('error', reject);
     server.listen(port, host, () => resolve());

@@ -2,6 +2,21 @@ import { z } from 'zod';
 
 const account = z.object({ user: z.string(), password: z.string() });
 
+/** For the other benches of the shop. */
+const lan = z.object({
+  host: z.string(),
+  port: z.number().int(),
+  /** Where a device that does not trust us yet finds the certificate. */
+  doorPort: z.number().int(),
+  /** All PEM. */
+  cert: z.string(),
+  key: z.string(),
+  authority: z.string(),
+  /** Sign-ins that everybody knows: not taken over the network. */
+  refused: z.array(z.object({ login: z.string(), password: z.string() })),
+});
+export type LanSettings = z.infer<typeof lan>;
+
 /** What the start command hands to the server's programs. */
 export const settings = z.object({
   host: z.string(),
@@ -11,6 +26,7 @@ export const settings = z.object({
   /** Folder for what is kept outside the database. */
   photos: z.string(),
   sessionSecret: z.string().min(32),
+  lan: lan.optional(),
   database: z.object({
     host: z.string(),
     port: z.number().int(),

@@ -11,6 +11,6 @@ export interface Auth {
   readonly audit: Audit;
   readonly delays: SignInDelays;
   readonly links: Links;
-  /** Whether a right password may not be used here: the demo's, once others can reach the server. */
+  /** Whether everybody knows this sign-in: the demo's are not taken over the network. */
   readonly isForbidden: (login: string, password: string) => boolean;
 }

@@ -16,7 +16,7 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
   'no-pin-here': () => 'No PIN is good here any more. Use the password.',
   'code-not-valid': () => 'Name and code do not fit, or the code is used or too old.',
   'demo-password': () =>
-    'The demo’s passwords are refused while other computers can reach this one. Give this person a password of their own first.',
+    'Everybody knows the demo’s passwords, so they are not taken over the network. Set one of your own on the shop’s computer first.',
   'login-taken': () => 'Somebody signs in with that name already. Choose another.',
   'last-lead': () => 'The shop would be without a lead. Make somebody else a lead first.',
   'no-such-person': () => 'There is no such person in this shop.',

@@ -1,0 +1,121 @@
+import { X509Certificate } from 'node:crypto';
+import { mkdtempSync, readFileSync, statSync } from 'node:fs';
+import { request } from 'node:https';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { type Certificates, certificatesIn } from '../lib/certificates.mjs';
+import { freePort } from '../lib/cluster.mjs';
+import { openStage } from '../lib/stage.mjs';
+
+const root = new URL('../..', import.meta.url).pathname;
+
+const NOW = new Date('2026-03-02T10:00:00Z');
+const DAY_MS = 86_400_000;
+const folder = () => mkdtempSync(join(tmpdir(), 'nodo-tls-'));
+
+describe('the certificates of an installation', () => {
+  it('hold for the names of the computer, under an authority that is made once', async () => {
+    const home = folder();
+    const first = await certificatesIn(home, ['localhost', '10.0.0.7'], NOW);
+    const cert = new X509Certificate(first.cert);
+    const authority = new X509Certificate(first.authority);
+    expect(cert.checkIssued(authority)).toBe(true);
+    expect(cert.verify(authority.publicKey)).toBe(true);
+    expect(authority.ca).toBe(true);
+    expect(cert.ca).toBe(false);
+    expect(cert.checkIP('10.0.0.7')).toBe('10.0.0.7');
+    // Browsers refuse a server's certificate that holds for more than 398 days.
+    const days = (Date.parse(cert.validTo) - Date.parse(cert.validFrom)) / DAY_MS;
+    expect(days).toBeLessThanOrEqual(398);
+    expect(statSync(join(home, 'authority.key')).mode & 0o077).toBe(0);
+
+    const again = await certificatesIn(home, ['localhost', '10.0.0.7'], NOW);
+    expect(again).toEqual(first);
+  });
+
+  it('are made anew for another address and before they end; the authority stays', async () => {
+    const home = folder();
+    const first = await certificatesIn(home, ['localhost'], NOW);
+    const moved = await certificatesIn(home, ['localhost', '10.0.0.8'], NOW);
+    expect(new X509Certificate(moved.cert).checkIP('10.0.0.8')).toBe('10.0.0.8');
+    const later = new Date(NOW.getTime() + 380 * DAY_MS);
+    const renewed = await certificatesIn(home, ['localhost', '10.0.0.8'], later);
+    expect(renewed.cert).not.toBe(moved.cert);
+    expect(renewed.authority).toBe(first.authority);
+    expect(readFileSync(join(home, 'authority.crt'), 'utf8')).toBe(first.authority);
+  });
+});
+
+describe('over the network', () => {
+  const ports = { port: 0, doorPort: 0 };
+  const counter = { login: 'mirra', password: 'needle-mirra' };
+  const lead = { login: 'halle', password: 'needle-halle' };
+  let made: Certificates;
+  let stage: Awaited<ReturnType<typeof openStage>>;
+
+  beforeAll(async () => {
+    made = await certificatesIn(folder(), ['localhost', '127.0.0.1'], new Date());
+    ports.port = await freePort();
+    ports.doorPort = await freePort();
+    stage = await openStage(root, {
+      lan: { host: '127.0.0.1', ...ports, ...made, refused: [counter] },
+    });
+  });
+  afterAll(() => stage.close());
+
+  const signIn = (person: { login: string; password: string }, ca?: string) =>
+    new Promise<{ status: number; body: string; cookie: string }>((resolve, reject) => {
+      const body = JSON.stringify({ login: person.login, password: person.password });
+      const origin = `https://localhost:${ports.port}`;
+      const call = request(
+        `${origin}/api/session`,
+        { method: 'POST', ca, headers: { origin, 'content-type': 'application/json' } },
+        (response) => {
+          let text = '';
+          response.on('data', (part: Buffer) => (text += part.toString()));
+          response.on('end', () =>
+            resolve({
+              status: response.statusCode ?? 0,
+              body: text,
+              cookie: response.headers['set-cookie']?.[0] ?? '',
+            }),
+          );
+        },
+      );
+      call.on('error', reject);
+      call.end(body);
+    });
+
+  it('is trusted by whoever has the authority, and by nobody else', async () => {
+    const answer = await signIn(lead, made.authority);
+    expect(answer.status).toBe(200);
+    expect(answer.cookie).toMatch(/HttpOnly; Secure; SameSite=Strict/);
+    await expect(signIn(lead)).rejects.toThrow(/certificate|issuer/);
+  });
+
+  it('does not take a password that everybody knows, which is good on this computer', async () => {
+    expect(await signIn(counter, made.authority)).toMatchObject({
+      status: 403,
+      body: expect.stringContaining('demo-password') as string,
+    });
+    const here = stage.url;
+    const answer = await fetch(`${here}/api/session`, {
+      method: 'POST',
+      headers: { origin: here, 'content-type': 'application/json' },
+      body: JSON.stringify(counter),
+    });
+    expect(answer.status).toBe(200);
+  });
+
+  it('hands out the certificate at a door behind which there is nothing else', async () => {
+    const door = `http://127.0.0.1:${ports.doorPort}`;
+    const page = await (await fetch(door)).text();
+    expect(page).toContain(`https://127.0.0.1:${ports.port}/`);
+    const certificate = await fetch(`${door}/nodo-authority.crt`);
+    expect(certificate.headers.get('content-type')).toBe('application/x-x509-ca-cert');
+    expect(await certificate.text()).toBe(made.authority);
+    expect((await fetch(`${door}/api/session`)).status).toBe(404);
+    expect((await fetch(door, { method: 'POST' })).status).toBe(405);
+  });
+});
