@@ -317,7 +317,7 @@ export class Story {
     let faults = await this.faults();
     while (faults.length > 0 && Date.now() < latest) {
       await pause(LOOKS_EVERY_MS);
-      // The page asks again who is there while its stream is lost.
+      // The page asks again who is there while its stream is lost or it is locked.
       for (const { device } of this.screens) {
         if (device.open.some(needsSession)) this.readsSession(device);
       }
@@ -343,7 +343,8 @@ export class Story {
         for (const client of device.open) {
           const shown = shownTicket(client, ticket);
           if (!shown || shown.waiting > 0 || !isDeepStrictEqual(shown.events, [...events])) {
-            faults.push(`screen ${place} shows another ticket ${ticket}`);
+            const has = shown ? `${shown.events.length} (${shown.waiting} waiting)` : 'nothing';
+            faults.push(`screen ${place} shows ${has} of ${events.length} on ${ticket}`);
           }
           const line = rackOf(client).find((entry) => entry.ticket === ticket);
           const kept = rack.find((entry) => entry.ticket === ticket);
@@ -365,7 +366,8 @@ export class Story {
 }
 
 function needsSession({ api, store, stream }: Client): boolean {
-  return stream.state === 'lost' || !api.endpoints.session.select()(store.getState()).data;
+  const session = api.endpoints.session.select()(store.getState()).data;
+  return stream.state === 'lost' || !session || session.screen.locked;
 }
 
 function rackOf({ api, store }: Client): readonly RackEntry[] {

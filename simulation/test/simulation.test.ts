@@ -3,7 +3,11 @@ import { freshDatabase } from '../../packages/server/test/database.ts';
 import { type Told, tellStories } from '../src/index.ts';
 
 /** Seeds that once failed stay here, with what they found. */
-const PINNED: readonly number[] = [];
+const PINNED: readonly number[] = [
+  // Copies were taken for answers; a reading beside the follower's put an older answer over a
+  // newer ticket. Both hang on the moment: they do not fail each time.
+  28, 38, 48,
+];
 /** The full count is the bench's (`npm run bench -- faults`). */
 const STORIES = Number(process.env.NODO_STORIES ?? 50);
 const SEEDS = [...Array.from({ length: STORIES }, (_, place) => place + 1), ...PINNED];

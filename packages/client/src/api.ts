@@ -19,7 +19,7 @@ import type {
 import { ADDRESSES } from '@nodo/contract/addresses';
 import { createApi } from '@reduxjs/toolkit/query/react';
 import type { Call, CallArgs } from './call.ts';
-import { follow } from './follow.ts';
+import { follow, type Reading } from './follow.ts';
 import type { Keeper } from './keeper.ts';
 import type { LiveStream } from './liveStream.ts';
 import type { Ports, Tabs } from './ports.ts';
@@ -50,7 +50,8 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
   const line = { stream, wait };
   const api = createApi({
     reducerPath: 'api',
-    baseQuery: async (args: CallArgs) => await keeper.through(args, await call(args)),
+    baseQuery: async (args: CallArgs, { forced }) =>
+      await keeper.through(args, await call(args), forced === true),
     keepUnusedDataFor: 30,
     tagTypes: ['accounts', 'screens', 'links'],
     endpoints: (build) => {
@@ -111,8 +112,9 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
             follow(
               line,
               {
-                readAgain: (): Promise<{ error?: unknown }> =>
+                readAgain: (): Reading =>
                   dispatch(api.endpoints.people.initiate(undefined, READ_AGAIN)),
+                isCopy: () => keeper.isCopy({ address: ADDRESSES.listPeople }),
                 apply: () => true,
               },
               { cacheDataLoaded, cacheEntryRemoved },
@@ -209,8 +211,9 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
             follow(
               line,
               {
-                readAgain: (): Promise<{ error?: unknown }> =>
+                readAgain: (): Reading =>
                   dispatch(api.endpoints.rack.initiate(undefined, READ_AGAIN)),
+                isCopy: () => keeper.isCopy({ address: ADDRESSES.listTickets }),
                 apply: (frame) => {
                   if (frame.kind === 'events') {
                     updateCachedData((rack) => placeOnRack(rack, frame.rack));
@@ -231,8 +234,9 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
             follow(
               line,
               {
-                readAgain: (): Promise<{ error?: unknown }> =>
-                  dispatch(api.endpoints.ticket.initiate(id, READ_AGAIN)),
+                readAgain: (): Reading => dispatch(api.endpoints.ticket.initiate(id, READ_AGAIN)),
+                isCopy: () =>
+                  keeper.isCopy({ address: ADDRESSES.readTicket, params: { ticket: id } }),
                 apply: (frame) => {
                   if (frame.kind !== 'events' || frame.ticket !== id) return true;
                   const seen = { gap: false };
@@ -254,8 +258,9 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
             follow(
               line,
               {
-                readAgain: (): Promise<{ error?: unknown }> =>
+                readAgain: (): Reading =>
                   dispatch(api.endpoints.tables.initiate(undefined, READ_AGAIN)),
+                isCopy: () => keeper.isCopy({ address: ADDRESSES.readTables }),
                 apply: ({ kind }) => kind !== 'tables',
               },
               { cacheDataLoaded, cacheEntryRemoved },

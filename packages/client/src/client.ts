@@ -24,7 +24,7 @@ export function createClient(ports: Ports): Client {
   const keeper = new Keeper(ports, call);
   const api = createNodoApi({ call, stream, keeper, tabs: ports.tabs, wait: ports.wait });
   const store = createStore(api, ports);
-  const sendWaiting = outboxSender({ store, api, call, ports });
+  const sendWaiting = outboxSender({ store, api, call, stream, ports });
   let leads = false;
 
   let kept = store.getState().outbox.entries;
@@ -41,7 +41,8 @@ export function createClient(ports: Ports): Client {
     if (message.kind === 'outbox') {
       store.dispatch(fromTab(message.action));
     }
-    if (message.kind === 'confirmed') showConfirmed(store, api, message.ticket, message.event);
+    if (message.kind === 'confirmed')
+      showConfirmed({ store, api, stream }, message.ticket, message.event);
     if (message.kind === 'session') {
       void store.dispatch(
         api.endpoints.session.initiate(undefined, { forceRefetch: true, subscribe: false }),

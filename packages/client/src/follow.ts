@@ -1,9 +1,17 @@
 import type { LiveFrame } from '@nodo/contract';
 import type { LiveStream } from './liveStream.ts';
 
+/** One reading, known by its id; what it settles with may be another one's that was under way. */
+export type Reading = Promise<{
+  readonly error?: unknown;
+  readonly requestId?: string | undefined;
+}> & { readonly requestId: string };
+
 interface Followed {
   /** Reads anew; settles when the answer has taken its place, with an error when there was none. */
-  readonly readAgain: () => Promise<{ readonly error?: unknown }>;
+  readonly readAgain: () => Reading;
+  /** Whether what stands there is a copy of before, for want of an answer. */
+  readonly isCopy: () => boolean;
   /** Puts a frame into what was read. False when it does not join on: then it is read anew. */
   readonly apply: (frame: LiveFrame) => boolean;
 }
@@ -23,7 +31,7 @@ const RETRY_MS = 2_000;
  */
 export async function follow(
   { stream, wait }: { stream: LiveStream; wait: (milliseconds: number) => Promise<void> },
-  { readAgain, apply }: Followed,
+  { readAgain, isCopy, apply }: Followed,
   { cacheDataLoaded, cacheEntryRemoved }: Life,
 ): Promise<void> {
   const entry = { removed: false };
@@ -33,12 +41,15 @@ export async function follow(
   const read = async (): Promise<void> => {
     held ??= [];
     onceMore = false;
-    let failed = (await readAgain()).error !== undefined;
-    while (failed && !entry.removed) {
-      await wait(RETRY_MS);
-      failed = (await readAgain()).error !== undefined;
-    }
+    while (!(await isReadNow()) && !entry.removed);
     await layOver();
+  };
+  /** A reading that was under way already may be older than what made us read: it does not count. */
+  const isReadNow = async (): Promise<boolean> => {
+    const reading = readAgain();
+    const { error, requestId } = await reading;
+    if (error !== undefined) await wait(RETRY_MS);
+    return error === undefined && requestId === reading.requestId;
   };
   const layOver = async (): Promise<void> => {
     const said = held ?? [];
@@ -61,7 +72,7 @@ export async function follow(
     };
     void trying();
     await loading;
-    await layOver();
+    await (isCopy() ? read() : layOver());
   };
 
   const stop = stream.listen((frame) => {

@@ -29,6 +29,7 @@ export class Keeper {
   private readonly copies: Copies;
   private readonly now: () => number;
   private inOrder: Promise<unknown> = Promise.resolve();
+  private readonly copied = new Set<string>();
   private readAllAt = Number.NEGATIVE_INFINITY;
 
   constructor(
@@ -39,20 +40,31 @@ export class Keeper {
     this.now = now;
   }
 
-  /** The server's answer, kept; where it gave none, the copy, if there is one. */
-  async through(args: CallArgs, answer: Answer): Promise<Answer> {
+  /**
+   * The server's answer, kept; where it gave none, the copy, if there is one.
+   * @param onlyNow something is there already, and a copy would not be newer.
+   */
+  async through(args: CallArgs, answer: Answer, onlyNow: boolean): Promise<Answer> {
     if (!KEPT.includes(args.address)) return answer;
     const path = pathOf(args);
     if ('data' in answer) {
+      this.copied.delete(path);
       if (args.address === ADDRESSES.whoAmI && answer.data === null) this.clear();
       else this.put(path, answer.data);
       return answer;
     }
-    if (answer.error.kind !== 'unreachable') return answer;
+    if (answer.error.kind !== 'unreachable' || onlyNow) return answer;
     await this.inOrder;
     const copy = await this.copies.get(path).catch(() => undefined);
     const isGood = copy !== undefined && this.now() - copy.at < GOOD_FOR_MS;
-    return isGood ? { data: copy.data } : answer;
+    if (!isGood) return answer;
+    this.copied.add(path);
+    return { data: copy.data };
+  }
+
+  /** Whether the latest answer for this was a copy. */
+  isCopy(args: CallArgs): boolean {
+    return this.copied.has(pathOf(args));
   }
 
   /** Nobody is signed in here any more: nothing of the shop stays. */

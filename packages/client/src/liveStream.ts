@@ -54,6 +54,11 @@ export class LiveStream {
     };
   }
 
+  /** Something does not join on: whoever listens here reads again. */
+  missed(): void {
+    this.tell({ kind: 'resync' });
+  }
+
   onFrame(listener: Listener): void {
     this.overhearing.add(listener);
   }

@@ -2,6 +2,7 @@ import type { Session, TicketEvent } from '@nodo/contract';
 import { ADDRESSES } from '@nodo/contract/addresses';
 import type { NodoApi } from './api.ts';
 import type { Call } from './call.ts';
+import type { LiveStream } from './liveStream.ts';
 import { type OutboxEntry, outbox } from './outbox.ts';
 import type { Ports } from './ports.ts';
 import type { NodoStore } from './store.ts';
@@ -14,6 +15,7 @@ interface SenderParts {
   readonly store: NodoStore;
   readonly api: NodoApi;
   readonly call: Call;
+  readonly stream: LiveStream;
   readonly ports: Ports;
 }
 
@@ -23,7 +25,7 @@ interface SenderParts {
  * long as that person is signed in on this screen, whoever stands there now.
  * @returns to be called when something may have to be sent.
  */
-export function outboxSender({ store, api, call, ports }: SenderParts): () => void {
+export function outboxSender({ store, api, call, stream, ports }: SenderParts): () => void {
   let sending = false;
   let pause = FIRST_PAUSE_MS;
 
@@ -60,7 +62,7 @@ export function outboxSender({ store, api, call, ports }: SenderParts): () => vo
     if ('data' in result) {
       const event = result.data as TicketEvent;
       // The confirmed event takes the place of the waiting one before that is taken out.
-      showConfirmed(store, api, ticket, event);
+      showConfirmed({ store, api, stream }, ticket, event);
       ports.tabs.post({ kind: 'confirmed', ticket, event });
       store.dispatch(outbox.actions.removed(draft.id));
       return 'answered';
@@ -81,7 +83,7 @@ export function outboxSender({ store, api, call, ports }: SenderParts): () => vo
     return 'answered';
   };
 
-  return () => {
+  const sendWaiting = (): void => {
     if (sending || !nextEntry()) return;
     sending = true;
     // It is on the disk; what the person sees of it goes before the sending.
@@ -90,15 +92,17 @@ export function outboxSender({ store, api, call, ports }: SenderParts): () => vo
         .catch(() => undefined)
         .finally(() => {
           sending = false;
+          // Something may have come while this was ending.
+          sendWaiting();
         });
     });
   };
+  return sendWaiting;
 }
 
 /** Puts what the server stored into the ticket, if somebody looks at it here. */
 export function showConfirmed(
-  store: NodoStore,
-  api: NodoApi,
+  { store, api, stream }: Pick<SenderParts, 'store' | 'api' | 'stream'>,
   ticket: string,
   event: TicketEvent,
 ): void {
@@ -108,9 +112,7 @@ export function showConfirmed(
       seen.gap = !appendInOrder(file, [event]);
     }),
   );
-  if (seen.gap) {
-    void store.dispatch(
-      api.endpoints.ticket.initiate(ticket, { forceRefetch: true, subscribe: false }),
-    );
-  }
+  // Whoever follows the ticket reads it: another reading beside theirs could put an older answer
+  // over what they have heard since.
+  if (seen.gap) stream.missed();
 }

@@ -1,5 +1,5 @@
 import type { CallFault } from '@nodo/client';
-import { lazy, Suspense, useEffect, useRef } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { BrowserRouter, Link, Route, Routes } from 'react-router';
 import { Toaster } from 'sonner';
 import { useSessionQuery } from '../api/client.ts';
@@ -33,15 +33,16 @@ export function App() {
 
 /** Sign-in before everything; then one frame round every view. */
 function Shop() {
+  const [asksAgain, setAsksAgain] = useState(false);
   const {
     data: session,
     error,
     isLoading,
     refetch,
-  } = useSessionQuery(undefined, {
-    // A stream that ended may mean that the sign-in did.
-    pollingInterval: useStreamState() === 'lost' ? SESSION_POLL_MS : 0,
-  });
+  } = useSessionQuery(undefined, { pollingInterval: asksAgain ? SESSION_POLL_MS : 0 });
+  // A stream that ended may mean that the sign-in did; a lock may be opened by another tab.
+  const mayChange = useStreamState() === 'lost' || session?.screen.locked === true;
+  useEffect(() => setAsksAgain(mayChange), [mayChange]);
   const fault = error as CallFault | undefined;
 
   if (isLoading) {
