@@ -6,7 +6,7 @@ export default defineConfig({
       {
         test: {
           name: 'pure',
-          include: ['packages/{core,knowledge,contract,diagnose}/test/**/*.test.ts'],
+          include: ['packages/{core,knowledge,contract,client,diagnose}/test/**/*.test.ts'],
         },
       },
       {

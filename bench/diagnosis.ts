@@ -3,6 +3,7 @@ import { evidenceOf, type FamilyModel, modelOf, planNext } from '@nodo/knowledge
 import { infer } from 'bayesjs';
 import { enumerate } from '../packages/core/test/enumerate.ts';
 import { asTables } from '../packages/core/test/tables.ts';
+import { spreadOf } from '../scripts/lib/spread.mjs';
 
 /** Findings that several causes show, in the order in which a bad ticket gathers them. */
 const POSITIVES = [
@@ -44,9 +45,8 @@ function measure(rounds: number, work: () => unknown): Measured {
     const started = performance.now();
     work();
     return performance.now() - started;
-  }).sort((a, b) => a - b);
-  const at = (share: number): number =>
-    Number((times[Math.min(rounds - 1, Math.floor(share * rounds))] ?? Number.NaN).toFixed(3));
+  });
+  const at = spreadOf(times, 3);
   return { medianMs: at(0.5), p95Ms: at(0.95) };
 }
 

@@ -5,6 +5,7 @@
 //   npm run bench -- planner --machines 50
 //   npm run bench -- command           npm run diagnose, beside a node that does nothing
 //   npm run bench -- server            100 live screens, 50 findings a second, for a minute
+//   npm run bench -- server --seconds 600   longer, to see whether the memory stays flat
 //   npm run bench -- faults            500 seeded stories, 20 kill -9, 2 000 malformed bodies
 //   npm run bench -- interaction       the built pages in a browser, on the demo shop
 import { mkdirSync } from 'node:fs';
@@ -19,7 +20,10 @@ import { measureCommand } from './lib/measureCommand.mjs';
 const root = resolve(new URL('..', import.meta.url).pathname);
 const { values, positionals } = parseArgs({
   allowPositionals: true,
-  options: { machines: { type: 'string', default: '500' } },
+  options: {
+    machines: { type: 'string', default: '500' },
+    seconds: { type: 'string', default: '60' },
+  },
 });
 const outdir = `${root}/test-output/bench`;
 mkdirSync(outdir, { recursive: true });
@@ -77,7 +81,7 @@ if (isWanted('server')) {
   await installDebianPackages([POSTGRESQL]);
   await buildAll(root);
   const { measureServer } = await import('./lib/measureServer.mjs');
-  tell(await measureServer(root));
+  tell(await measureServer(root, Number(values.seconds)));
 }
 
 if (isWanted('faults')) {

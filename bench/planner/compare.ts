@@ -17,6 +17,7 @@ import {
   SURE_ENOUGH,
   testableComplaints,
 } from '@nodo/knowledge';
+import { spreadOf } from '../../scripts/lib/spread.mjs';
 import { drawTruth, generatorOf, type Truth } from './truth.ts';
 import { type Choose, everythingKnown, type Walk, walk } from './walk.ts';
 
@@ -102,13 +103,13 @@ export function compare(job: Job): Result {
     const truth = drawTruth(generator, draw);
     return { truth, walked: walk(truth, model, choose) };
   });
-  const minutes = walks.map(({ walked }) => walked.minutes).sort((a, b) => a - b);
-  const at = (share: number): number => minutes[Math.floor(share * minutes.length)] ?? Number.NaN;
+  const minutes = walks.map(({ walked }) => walked.minutes);
+  const at = spreadOf(minutes, 1);
   return {
     ...job,
-    medianMinutes: rounded(at(0.5), 1),
+    medianMinutes: at(0.5),
     meanMinutes: rounded(minutes.reduce((sum, each) => sum + each, 0) / minutes.length, 1),
-    p90Minutes: rounded(at(0.9), 1),
+    p90Minutes: at(0.9),
     ...confirmations(walks, model),
     ...calibration(walks),
   };

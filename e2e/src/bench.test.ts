@@ -11,7 +11,7 @@ describe('at the bench', () => {
     await tavi.go(`/bench/${demoTicketId(14)}`);
     await tavi.stepAfter('');
     await tavi.seesNot('being reckoned');
-    const told = await tavi.page.$eval('[data-resume]', ({ textContent }) => textContent);
+    const told = await tavi.read('[data-resume]', ({ textContent }) => textContent);
     expect(told).toMatch(
       /^Reported: .+ looks? so far, most likely .+ \(.+%\); .+\. Owed before closing: .+; next: .+\.$/,
     );
@@ -53,11 +53,11 @@ describe('at the bench', () => {
     const halle = await screen('halle');
     await halle.go(`/bench/${demoTicketId(27)}`);
     const before = await halle.stepAfter('');
-    await halle.page.$eval('details:has(input[name=plan]) summary', (one) => {
+    await halle.read('details:has(input[name=plan]) summary', (one) => {
       one.click();
     });
     await halle.sees('Everything is looked at in the handbook');
-    await halle.page.$eval('input[value="full-sweep"]', (one) => {
+    await halle.read('input[value="full-sweep"]', (one) => {
       one.click();
     });
     await halle.sees('Plan: full sweep');
@@ -113,7 +113,7 @@ describe('at the bench', () => {
       () =>
         (document.querySelector<HTMLImageElement>('[role="dialog"] img')?.naturalWidth ?? 0) > 0,
     );
-    const alt = await halle.page.$eval('[role="dialog"] img', (picture) => picture.alt);
+    const alt = await halle.read('[role="dialog"] img', (picture) => picture.alt);
     expect(alt).toBe('Photo: The nick in the case');
     expect([...odren.complaints, ...halle.complaints]).toEqual([]);
   });
@@ -177,10 +177,7 @@ describe('at the bench', () => {
     await halle.sees('Two people saw different things');
     await halle.sees('if so,');
     await halle.sees('if not,');
-    await halle.page.$eval(
-      'aside, section[aria-labelledby="causes-title"]',
-      (box) => box.textContent,
-    );
+    await halle.read('aside, section[aria-labelledby="causes-title"]', (box) => box.textContent);
     const check = await halle.page.evaluate(
       () =>
         [...document.querySelectorAll('section[aria-labelledby="causes-title"] li')]

@@ -1,6 +1,5 @@
 import { demoTicketId } from '@nodo/demo';
 import { describe, expect, it } from 'vitest';
-import type { Screen } from './screen.ts';
 import { useStage } from './stage.ts';
 
 const { screen } = useStage();
@@ -27,10 +26,10 @@ describe('finding on the Rack', () => {
       await odren.page.type('input[type=search]', 'six-needle');
       await odren.seesNot('White zigzag');
       await odren.sees('Six-needle head');
-      expect(await odren.page.$eval('input[type=search]', ({ value }) => value)).toBe('six-needle');
+      expect(await odren.read('input[type=search]', ({ value }) => value)).toBe('six-needle');
       await odren.click('Rack');
       await odren.sees('White zigzag');
-      expect(await odren.page.$eval('input[type=search]', ({ value }) => value)).toBe('');
+      expect(await odren.read('input[type=search]', ({ value }) => value)).toBe('');
     }
     await odren.go('/?find=teal');
     await odren.sees('Teal zigzag');
@@ -78,7 +77,7 @@ describe('from the counter to the knot', () => {
     await tavi.sees('Rethreaded, presser up');
 
     // The proof and what a nest owes, step by step, whatever comes next.
-    await workToTheKnot(odren);
+    await odren.workToTheKnot();
     await odren.sees('Closed and tied');
     await tavi.sees('Closed and tied');
     await tavi.click('Rack');
@@ -101,7 +100,7 @@ describe('from the counter to the knot', () => {
     await tavi.clickWithin('[role="dialog"]', 'Waive');
     await tavi.sees('Waived: after a strike');
     expect(
-      await tavi.page.$eval('section[aria-labelledby="duties-title"]', (box) => box.textContent),
+      await tavi.read('section[aria-labelledby="duties-title"]', (box) => box.textContent),
     ).not.toContain('Look where it can have struck');
 
     // The pieces of the needle: waived too, but only with a reason.
@@ -169,20 +168,3 @@ describe('from the counter to the knot', () => {
     expect(pim.complaints).toEqual([]);
   });
 });
-
-/** Answers what the bench asks with its first button until the ticket is closed. */
-async function workToTheKnot(screen: Screen): Promise<void> {
-  for (let steps = 0; steps < 40; steps += 1) {
-    await screen.page.waitForFunction(
-      () =>
-        document.querySelector('[data-answer="1"]') !== null ||
-        document.body.innerText.includes('Closed and tied'),
-      { timeout: 10_000 },
-    );
-    if ((await screen.text()).includes('Closed and tied')) return;
-    const before = await screen.question();
-    await screen.press('1');
-    await screen.questionAfter(before);
-  }
-  throw new Error(`Never came to the knot, last at: ${await screen.step()}`);
-}

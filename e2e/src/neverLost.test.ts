@@ -4,26 +4,7 @@ import type { Screen } from './screen.ts';
 import { useStage } from './stage.ts';
 
 // The real cluster's own settings: what is acknowledged must be on the disk.
-const { screen, stage } = useStage({ durable: true });
-
-/** Writes a note through the interface, as fast as a person could. */
-async function note(on: Screen, words: string): Promise<void> {
-  await on.press('s');
-  await on.page.waitForSelector('[role="dialog"] input');
-  await on.page.keyboard.type(words);
-  await on.clickWithin('[role="dialog"]', 'Write it down');
-  await on.page.waitForSelector('[role="dialog"]', { hidden: true });
-  await on.sees(`“${words}”`);
-}
-
-const stored = async (ticket: string): Promise<readonly string[]> => {
-  const { cluster, database } = stage();
-  const rows = await cluster.sql(
-    database,
-    `select body->>'words' from ticket_event where ticket_id = '${ticket}' and type = 'observation-noted' order by seq`,
-  );
-  return rows.trim().split('\n');
-};
+const { screen, stage, notesOf } = useStage({ durable: true });
 
 const atBench = async (login: string, ticket: string): Promise<Screen> => {
   const one = await screen(login);
@@ -37,52 +18,49 @@ describe('kill -9 while entries are made', () => {
     const ticket = demoTicketId(3);
     const odren = await atBench('odren', ticket);
     const tavi = await atBench('tavi', ticket);
-    await note(odren, 'before');
+    await odren.note('before');
     await tavi.sees('“before”');
 
     await stage().killServer('SIGKILL');
-    await note(odren, 'meanwhile one');
-    await note(odren, 'meanwhile two');
+    await odren.note('meanwhile one');
+    await odren.note('meanwhile two');
     await odren.sees('No connection.');
     await odren.sees('entries wait to be sent');
 
     await stage().startServer();
     await odren.seesNot('No connection.', 20_000);
     await tavi.sees('“meanwhile two”', 20_000);
-    await note(odren, 'after');
+    await odren.note('after');
     await tavi.sees('“after”', 20_000);
-    expect(await stored(ticket)).toEqual(['before', 'meanwhile one', 'meanwhile two', 'after']);
+    expect(await notesOf(ticket)).toEqual(['before', 'meanwhile one', 'meanwhile two', 'after']);
   });
 
   it('of the database: the same, and the server lives on', async () => {
     const ticket = demoTicketId(6);
     const odren = await atBench('odren', ticket);
     const tavi = await atBench('tavi', ticket);
-    await note(odren, 'before');
-    const { cluster } = stage();
-    const dead = new Promise((resolve) => cluster.process?.once('exit', resolve));
-    cluster.process?.kill('SIGKILL');
-    await dead;
-    await note(odren, 'meanwhile');
+    await odren.note('before');
+    await stage().killDatabase();
+    await odren.note('meanwhile');
     await odren.sees('No connection.', 20_000);
-    await startAgain();
+    await stage().startDatabase();
     await odren.seesNot('No connection.', 30_000);
     await tavi.sees('“meanwhile”', 30_000);
-    await note(odren, 'after');
+    await odren.note('after');
     await tavi.sees('“after”', 20_000);
-    expect(await stored(ticket)).toEqual(['before', 'meanwhile', 'after']);
+    expect(await notesOf(ticket)).toEqual(['before', 'meanwhile', 'after']);
   });
 
   it('of the server, and a reload of the page: what waits is still there', async () => {
     const ticket = demoTicketId(27);
     const odren = await atBench('odren', ticket);
     await stage().killServer('SIGKILL');
-    await note(odren, 'kept through the reload');
+    await odren.note('kept through the reload');
     await stage().startServer();
     await odren.go(`/bench/${ticket}`);
     await odren.sees('“kept through the reload”');
     await odren.seesNot('waiting to be sent', 20_000);
-    expect(await stored(ticket)).toEqual(['kept through the reload']);
+    expect(await notesOf(ticket)).toEqual(['kept through the reload']);
   });
 });
 
@@ -101,7 +79,7 @@ describe('a sign-in that ended', () => {
     await odren.press('Enter');
     await odren.sees('“entered after it ended”');
     await odren.seesNot('waiting to be sent', 20_000);
-    expect(await stored(ticket)).toEqual(['entered after it ended']);
+    expect(await notesOf(ticket)).toEqual(['entered after it ended']);
   });
 });
 
@@ -134,16 +112,3 @@ describe('leaving the page', () => {
     );
   });
 });
-
-/** As the start command does: the dead server's helpers may hold its memory for a moment. */
-async function startAgain(): Promise<void> {
-  for (let tries = 0; tries < 40; tries += 1) {
-    try {
-      await stage().cluster.start();
-      return;
-    } catch {
-      await new Promise((resolve) => setTimeout(resolve, 250));
-    }
-  }
-  throw new Error('The database did not come back.');
-}

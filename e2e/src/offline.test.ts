@@ -1,26 +1,13 @@
 import { demoTicketId } from '@nodo/demo';
 import { describe, expect, it } from 'vitest';
+import { openBrowser } from '../../scripts/lib/browser.mjs';
+import { signedIn, takeIn } from '../../scripts/lib/testClient.mjs';
+import { addressFor } from './address.ts';
 import { Screen } from './screen.ts';
 import { useStage } from './stage.ts';
 
-const { screen, stage } = useStage();
+const { screen, screenAt, stage, notesOf } = useStage();
 
-const stored = async (ticket: string): Promise<readonly string[]> => {
-  const { cluster, database } = stage();
-  const rows = await cluster.sql(
-    database,
-    `select body->>'words' from ticket_event where ticket_id = '${ticket}' and type = 'observation-noted' order by seq`,
-  );
-  return rows.trim().split('\n').filter(Boolean);
-};
-async function note(on: Screen, words: string): Promise<void> {
-  await on.press('s');
-  await on.page.waitForSelector('[role="dialog"] input');
-  await on.page.keyboard.type(words);
-  await on.clickWithin('[role="dialog"]', 'Write it down');
-  await on.page.waitForSelector('[role="dialog"]', { hidden: true });
-  await on.sees(`“${words}”`);
-}
 /** The application's files and the open tickets are on this device. */
 async function isKept(on: Screen): Promise<void> {
   await on.page.waitForFunction(
@@ -57,7 +44,7 @@ describe('without the server', () => {
     const first = await odren.stepAfter('');
     await odren.press('1');
     await odren.stepAfter(first);
-    await note(odren, 'seen without a line');
+    await odren.note('seen without a line');
     // The tab is closed and opened again: what waits and what is known is still there.
     await odren.page.reload({ waitUntil: 'domcontentloaded' });
     await odren.sees('“seen without a line”');
@@ -66,7 +53,76 @@ describe('without the server', () => {
     await stage().startServer();
     await odren.seesNot('No connection.', 20_000);
     await odren.seesNot('waiting to be sent', 20_000);
-    expect(await stored(ticket)).toEqual(['seen without a line']);
+    expect(await notesOf(ticket)).toEqual(['seen without a line']);
+  });
+});
+
+describe('a browser that is closed and opened again without the server', () => {
+  it('has the application, the tickets and what waits; and who was signed in', async () => {
+    const ticket = demoTicketId(30);
+    const before = await openBrowser();
+    const morning = await Screen.onPage(await before.browser.newPage(), stage().url);
+    await morning.signIn('odren');
+    await isKept(morning);
+    await stage().killServer('SIGKILL');
+    await morning.go(`/bench/${ticket}`);
+    await morning.stepAfter('');
+    await morning.note('before the battery ran out');
+    await before.quit();
+    const after = await openBrowser(before.profile);
+    try {
+      const evening = await Screen.onPage(await after.browser.newPage(), stage().url);
+      await evening.sees('in the shop');
+      await evening.sees('1 entry waits to be sent');
+      await evening.go(`/bench/${ticket}`);
+      await evening.stepAfter('');
+      await evening.sees('“before the battery ran out”');
+      await evening.note('and after');
+      await stage().startServer();
+      await evening.seesNot('waiting to be sent', 20_000);
+      expect(await notesOf(ticket)).toEqual(['before the battery ran out', 'and after']);
+    } finally {
+      await after.close();
+    }
+  });
+});
+
+describe('what comes back after somebody else tied the knot', () => {
+  it('is taken as late where it was seen before, and goes to the tray where it is work', async () => {
+    const halle = await screen('halle');
+    const counter = await signedIn(stage().url, 'mirra', 'needle-mirra');
+    const ticket = await takeIn(counter, 8_001);
+    const line = await addressFor([stage().settings.port]);
+    const odren = await screenAt(line.url, 'odren');
+    for (const one of [odren, halle]) {
+      await one.go(`/bench/${ticket}`);
+      await one.stepAfter('');
+    }
+    line.cut();
+    await odren.note('seen in the cellar');
+    await odren.press('s');
+    await odren.page.waitForSelector('[role="dialog"] input');
+    await odren.page.keyboard.type('rethreaded');
+    await odren.clickWithin('[role="dialog"] section', 'Rethreaded, presser up');
+    await odren.page.waitForSelector('[role="dialog"]', { hidden: true });
+    await odren.sees('2 entries wait to be sent', 20_000);
+    await halle.workToTheKnot();
+    line.mend();
+    await halle.sees('“seen in the cellar”', 30_000);
+    await halle.sees('arrived after the knot');
+    // The work is not lost either: it waits with the reason, to be put away by hand.
+    await odren.sees('Not accepted', 20_000);
+    const tray = await odren.read('section[aria-label="Not accepted"]', (box) => box.innerText);
+    expect(tray).toContain('Rethreaded, presser up');
+    expect(await odren.text()).toContain('Closed and tied');
+    await odren.page.reload();
+    await odren.sees('Not accepted');
+    await odren.clickWithin('section[aria-label="Not accepted"]', 'Put away');
+    await odren.seesNot('Not accepted');
+    await halle.click('Rack');
+    await halle.sees('Arrived after the knot');
+    expect(await notesOf(ticket)).toEqual(['seen in the cellar']);
+    line.close();
   });
 });
 
@@ -86,22 +142,22 @@ describe('two tabs of one browser', () => {
           performance.getEntriesByType('resource').filter(({ name }) => name.endsWith('/api/live'))
             .length,
       );
-    await note(first, 'from the first');
+    await first.note('from the first');
     await second.sees('“from the first”');
     await first.seesNot('waiting to be sent');
     expect(await streams()).toBe(0);
     await stage().killServer('SIGKILL');
-    await note(second, 'from the second, no line');
+    await second.note('from the second, no line');
     await first.sees('“from the second, no line”');
     await first.sees('1 entry waits to be sent', 20_000);
     await first.page.close();
     await stage().startServer();
     await second.seesNot('waiting to be sent', 30_000);
-    expect(await stored(ticket)).toEqual(['from the first', 'from the second, no line']);
+    expect(await notesOf(ticket)).toEqual(['from the first', 'from the second, no line']);
     const tavi = await screen('tavi');
     await tavi.go(`/bench/${ticket}`);
     await tavi.stepAfter('');
-    await note(tavi, 'from another screen');
+    await tavi.note('from another screen');
     await second.sees('“from another screen”', 15_000);
   });
 });

@@ -7,7 +7,7 @@ const { screen } = useStage();
 
 const LOW = 'Needle not up to its stop';
 const likeliest = (at: Screen) =>
-  at.page.$eval('section[aria-labelledby="causes-title"] li', (line) => line.innerText);
+  at.read('section[aria-labelledby="causes-title"] li', (line) => line.innerText);
 
 async function proposes(halle: Screen, perMille: string): Promise<void> {
   await halle.go('/knowledge/cause/needle-low');

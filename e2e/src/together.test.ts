@@ -65,7 +65,7 @@ describe('one bench screen for several people', () => {
     await typeInto(bench, 'PIN of Odren Vask', '4711');
     await bench.press('Enter');
     await bench.seesNot('This screen is locked');
-    const written = await bench.page.$eval('[role="dialog"] input', ({ value }) => value);
+    const written = await bench.read('[role="dialog"] input', ({ value }) => value);
     expect(written).toBe('half a thought');
     await bench.clickWithin('[role="dialog"]', 'Write it down');
     await bench.sees('“half a thought”');
@@ -107,13 +107,32 @@ describe('two people on one ticket', () => {
 });
 
 describe('a lead', () => {
+  it('finds a screen by the name that the shop gave it, and ends it', async () => {
+    const tavi = await screen('tavi');
+    await choose(tavi, 'Name this screen');
+    await typeInto(tavi, 'What the shop calls it', 'Bench by the window');
+    await tavi.press('Enter');
+    await tavi.page.waitForSelector('[role="dialog"]', { hidden: true });
+    const halle = await screen('halle');
+    await halle.go('/people');
+    await halle.sees('Bench by the window');
+    await halle.page.$$eval('section li', (all) =>
+      all
+        .find(({ innerText }) => innerText.includes('Bench by the window'))
+        ?.querySelector('button')
+        ?.click(),
+    );
+    await halle.seesNot('Bench by the window');
+    await tavi.sees('Who is at the bench?', 15_000);
+  });
+
   it('invites somebody, who signs in by the code, and sees what they did; then locks them out', async () => {
     const halle = await screen('halle');
     await halle.go('/people');
     await typeInto(halle, 'Name', 'Wenna Trosk');
     await halle.click('Invite');
     await halle.sees('Code for Wenna Trosk');
-    const code = await halle.page.$eval('[data-code]', ({ textContent }) => textContent);
+    const code = await halle.read('[data-code]', ({ textContent }) => textContent);
     const wenna = await anonymous();
     await wenna.click('I have a code from the lead');
     await typeInto(wenna, 'Sign-in name', 'wenna');

@@ -4,9 +4,11 @@ import { join } from 'node:path';
 import puppeteer from 'puppeteer-core';
 import { CHROMIUM_PATH } from './install.mjs';
 
-/** Debian's Chromium, without a window and without any word to the outside. */
-export async function openBrowser() {
-  const profile = mkdtempSync(join(tmpdir(), 'nodo-browser-'));
+/**
+ * Debian's Chromium, without a window and without any word to the outside.
+ * @param {string} [profile] folder of one that was quit before, to go on with
+ */
+export async function openBrowser(profile = mkdtempSync(join(tmpdir(), 'nodo-browser-'))) {
   const browser = await puppeteer.launch({
     executablePath: CHROMIUM_PATH,
     userDataDir: profile,
@@ -26,6 +28,9 @@ export async function openBrowser() {
   });
   return {
     browser,
+    profile,
+    /** Ends it and keeps what it keeps on the disk. */
+    quit: () => browser.close(),
     async close() {
       await browser.close();
       rmSync(profile, { recursive: true, force: true, maxRetries: 3 });

@@ -1,4 +1,5 @@
 import { openBrowser } from './browser.mjs';
+import { spreadOf } from './spread.mjs';
 import { openStage } from './stage.mjs';
 
 const TAPS = 60;
@@ -54,12 +55,10 @@ export async function measureInteraction(root) {
         )),
       );
     }
-    const sorted = times.toSorted((a, b) => a - b);
-    const at = (/** @type {number} */ share) =>
-      Number((sorted[Math.floor(share * (sorted.length - 1))] ?? Number.NaN).toFixed(1));
+    const at = spreadOf(times, 1);
     return {
       bench: 'interaction/tap-to-next-check',
-      taps: sorted.length,
+      taps: times.length,
       medianMs: at(0.5),
       p95Ms: at(0.95),
       maxMs: at(1),

@@ -1,5 +1,6 @@
 import { spawnSync } from 'node:child_process';
 import { built } from './paths.mjs';
+import { spreadOf } from './spread.mjs';
 
 const RUNS = 20;
 
@@ -18,7 +19,7 @@ export function measureCommand(root) {
     command.push(timed([built(root).diagnose, example]));
     bare.push(timed(['-e', '0']));
   }
-  const [medianMs, bareMedianMs] = [median(command), median(bare)];
+  const [medianMs, bareMedianMs] = [spreadOf(command)(0.5), spreadOf(bare)(0.5)];
   return { medianMs, bareMedianMs, timesBare: Number((medianMs / bareMedianMs).toFixed(2)) };
 }
 
@@ -29,9 +30,4 @@ function timed(args) {
   const took = performance.now() - started;
   if (status !== 0) throw new Error(`node ${args.join(' ')}: ${stderr}`);
   return took;
-}
-
-/** @param {number[]} times */
-function median(times) {
-  return Math.round(times.sort((a, b) => a - b)[times.length >> 1] ?? Number.NaN);
 }

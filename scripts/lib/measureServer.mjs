@@ -1,12 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import pg from 'pg';
+import { spreadOf } from './spread.mjs';
 import { openStage } from './stage.mjs';
 import { signedIn, takeIn } from './testClient.mjs';
 
 const SCREENS = 100;
 const TICKETS = 30;
 const FINDINGS_A_SECOND = 50;
-const SECONDS = 60;
+/** As many as a long repair has; then another machine stands there. */
+const ENTRIES_A_TICKET = 80;
 const PLAIN_SECONDS = 5;
 const WARM_UP_S = 5;
 
@@ -14,8 +16,9 @@ const WARM_UP_S = 5;
  * A whole shop at work on one server: so many live screens on so many tickets, so many findings a
  * second. Beside it, what the database alone takes in of the same rows.
  * @param {string} root
+ * @param {number} seconds
  */
-export async function measureServer(root) {
+export async function measureServer(root, seconds) {
   const stage = await openStage(root, { durable: true });
   try {
     const lead = await signedIn(stage.url, 'halle', 'needle-halle');
@@ -44,13 +47,18 @@ export async function measureServer(root) {
     const memory = [stage.memoryMb()];
     /** @type {Promise<void>[]} */
     const under = [];
-    const total = FINDINGS_A_SECOND * SECONDS;
+    const total = FINDINGS_A_SECOND * seconds;
     const started = performance.now();
     for (let count = 0; count < total; count += 1) {
       const due = started + (count * 1000) / FINDINGS_A_SECOND;
       const early = due - performance.now();
       if (early > 0) await new Promise((resolve) => setTimeout(resolve, early));
-      const ticket = tickets[count % TICKETS] ?? '';
+      const place = count % TICKETS;
+      const turn = Math.floor(count / TICKETS);
+      if (turn > 0 && turn % ENTRIES_A_TICKET === 0) {
+        tickets[place] = await takeIn(lead, 5_000 + place + (turn / ENTRIES_A_TICKET) * TICKETS);
+      }
+      const ticket = tickets[place] ?? '';
       const id = randomUUID();
       under.push(
         (async () => {
@@ -70,15 +78,22 @@ export async function measureServer(root) {
     memory.push(stage.memoryMb());
     for (const stop of streams) stop();
     const plain = await plainInserts(stage.settings.database);
-    const warm = acknowledged.slice(FINDINGS_A_SECOND * WARM_UP_S);
+    const [acknowledgedAt, arrivedAt] = [
+      spreadOf(acknowledged.slice(FINDINGS_A_SECOND * WARM_UP_S), 1),
+      spreadOf(arrivals, 1),
+    ];
     return {
       bench: 'server/load',
       screens: SCREENS,
       tickets: TICKETS,
       findingsASecond: FINDINGS_A_SECOND,
-      seconds: SECONDS,
-      acknowledgedMs: { median: at(warm, 0.5), p95: at(warm, 0.95), max: at(warm, 1) },
-      arrivalMs: { median: at(arrivals, 0.5), p95: at(arrivals, 0.95), max: at(arrivals, 1) },
+      seconds,
+      acknowledgedMs: {
+        median: acknowledgedAt(0.5),
+        p95: acknowledgedAt(0.95),
+        max: acknowledgedAt(1),
+      },
+      arrivalMs: { median: arrivedAt(0.5), p95: arrivedAt(0.95), max: arrivedAt(1) },
       arrived: arrivals.length / (acknowledged.length * SCREENS),
       errors,
       memoryMb: memory,
@@ -137,13 +152,4 @@ async function plainInserts({ host, port, name, owner }) {
   } finally {
     await pool.end();
   }
-}
-
-/**
- * @param {number[]} times
- * @param {number} share
- */
-function at(times, share) {
-  const sorted = times.toSorted((a, b) => a - b);
-  return Number((sorted[Math.floor(share * (sorted.length - 1))] ?? Number.NaN).toFixed(1));
 }

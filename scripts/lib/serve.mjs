@@ -107,21 +107,22 @@ async function lanSettings(home, port, signIns) {
   const made = await certificatesIn(join(home, 'tls'), ownNames(), new Date());
   await assertPortFree(port + 1);
   await assertPortFree(port + 2);
+  const [name] = made.names;
   return {
     host: '0.0.0.0',
     port: port + 1,
     doorPort: port + 2,
+    address: `https://${name}:${port + 1}/`,
+    door: `http://${name}:${port + 2}/`,
     ...made,
     refused: signIns.map(({ login, password }) => ({ login, password })),
   };
 }
 
 /** @param {Awaited<ReturnType<typeof lanSettings>>} lan */
-async function tellLan({ names, port, doorPort }) {
+async function tellLan({ address, door }) {
   const { default: qrcode } = await import('qrcode');
-  const [name] = names;
-  const door = `http://${name}:${doorPort}/`;
-  say(`Other benches reach it at  https://${name}:${port}`);
+  say(`Other benches reach it at  ${address}`);
   say(`Once per device, the shop's certificate:  ${door}`);
   process.stdout.write(`${await qrcode.toString(door, { type: 'terminal', small: true })}\n`);
   say('The demo passwords are good on this computer only.');

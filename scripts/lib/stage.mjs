@@ -7,6 +7,7 @@ import { built } from './paths.mjs';
 import { mustRun } from './run.mjs';
 
 const DATABASE = 'nodo';
+const DATABASE_STARTS = 40;
 
 /**
  * A cluster that is thrown away afterwards; never the user's data.
@@ -48,50 +49,88 @@ export async function openStage(root, options = {}) {
     database: cluster.settings(DATABASE),
     ...(options.lan ? { lan: options.lan } : {}),
   };
-  const env = { ...process.env, NODO_SETTINGS: JSON.stringify(settings) };
+  const env = environment(settings);
   await mustRun(process.execPath, [programs.migrate], { env });
   await mustRun(process.execPath, [programs.demo], { env });
 
-  /** @type {import('node:child_process').ChildProcess | undefined} */
-  let server;
-  const startServer = () =>
-    new Promise((resolve, reject) => {
-      const child = spawn(process.execPath, [programs.server], {
-        env,
-        stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
-      });
-      server = child;
-      child.once('message', () => resolve(undefined));
-      child.once('exit', (code) => reject(new Error(`The server ended (${code})`)));
-    });
-  const killServer = (signal = 'SIGKILL') =>
-    new Promise((resolve) => {
-      if (!server || server.exitCode !== null || server.signalCode !== null) {
-        resolve(undefined);
-        return;
-      }
-      server.once('exit', () => resolve(undefined));
-      server.kill(/** @type {NodeJS.Signals} */ (signal));
-    });
-  await startServer();
+  const server = serverProcess(programs.server, settings);
+  await server.start();
+  /** @type {ReturnType<typeof serverProcess>[]} */
+  const beside = [];
   return {
-    url: `http://localhost:${settings.port}`,
+    url: server.url,
     cluster,
     database: DATABASE,
     settings,
-    startServer,
-    killServer,
+    startServer: server.start,
+    killServer: server.kill,
+    /** One more process of the server on the same database, at an address of its own. */
+    async startBeside() {
+      const another = serverProcess(programs.server, { ...settings, port: await freePort() });
+      beside.push(another);
+      await another.start();
+      return another;
+    },
     async killDatabase() {
       const dead = new Promise((resolve) => cluster.process?.once('exit', resolve));
       cluster.process?.kill('SIGKILL');
       await dead;
     },
+    /** As the start command does: the dead one's helpers may hold its memory for a moment. */
+    async startDatabase() {
+      for (let tries = 0; ; tries += 1) {
+        try {
+          return await cluster.start();
+        } catch (fault) {
+          if (tries === DATABASE_STARTS) throw fault;
+          await new Promise((resolve) => setTimeout(resolve, 250));
+        }
+      }
+    },
     /** Of the server, in megabytes. */
-    memoryMb: () => memoryOf(server?.pid ?? 0),
+    memoryMb: server.memoryMb,
     async close() {
-      await killServer('SIGTERM');
+      await Promise.all([server, ...beside].map(({ kill }) => kill('SIGTERM')));
       await remove();
     },
+  };
+}
+
+/** @param {object} settings */
+function environment(settings) {
+  return { ...process.env, NODO_SETTINGS: JSON.stringify(settings) };
+}
+
+/**
+ * A process of the server that can be killed and started again.
+ * @param {string} program
+ * @param {{ port: number }} settings
+ */
+function serverProcess(program, settings) {
+  /** @type {import('node:child_process').ChildProcess | undefined} */
+  let running;
+  return {
+    url: `http://localhost:${settings.port}`,
+    start: () =>
+      new Promise((resolve, reject) => {
+        const child = spawn(process.execPath, [program], {
+          env: environment(settings),
+          stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+        });
+        running = child;
+        child.once('message', () => resolve(undefined));
+        child.once('exit', (code) => reject(new Error(`The server ended (${code})`)));
+      }),
+    kill: (signal = 'SIGKILL') =>
+      new Promise((resolve) => {
+        if (!running || running.exitCode !== null || running.signalCode !== null) {
+          resolve(undefined);
+          return;
+        }
+        running.once('exit', () => resolve(undefined));
+        running.kill(/** @type {NodeJS.Signals} */ (signal));
+      }),
+    memoryMb: () => memoryOf(running?.pid ?? 0),
   };
 }
 

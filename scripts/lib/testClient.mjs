@@ -1,22 +1,32 @@
 import { randomUUID } from 'node:crypto';
+import { EventSourceParserStream } from 'eventsource-parser/stream';
 
 /** @typedef {{ kind: string, events: { id: string }[] }} Frame */
 
+/** @param {string} url */
+const headersFor = (url) => ({ origin: url, 'content-type': 'application/json' });
+
 /**
- * A screen as far as the server can tell, for benches.
+ * A screen as far as the server can tell, for benches and for tests of several servers.
  * @param {string} url
  * @param {string} login
  * @param {string} password
  */
 export async function signedIn(url, login, password) {
-  const headers = { origin: url, 'content-type': 'application/json' };
   const answer = await fetch(`${url}/api/session`, {
     method: 'POST',
-    headers,
+    headers: headersFor(url),
     body: JSON.stringify({ login, password }),
   });
   if (!answer.ok) throw new Error(`sign-in answered ${answer.status}`);
-  const cookie = (answer.headers.getSetCookie()[0] ?? '').split(';')[0] ?? '';
+  return screenWith(url, (answer.headers.getSetCookie()[0] ?? '').split(';')[0] ?? '');
+}
+
+/**
+ * @param {string} url
+ * @param {string} cookie
+ */
+function screenWith(url, cookie) {
   /**
    * @param {string} path
    * @param {object} body
@@ -24,15 +34,16 @@ export async function signedIn(url, login, password) {
   const post = async (path, body) => {
     const response = await fetch(url + path, {
       method: 'POST',
-      headers: { ...headers, cookie },
+      headers: { ...headersFor(url), cookie },
       body: JSON.stringify(body),
       signal: AbortSignal.timeout(10_000),
     });
-    await response.arrayBuffer();
-    return { status: response.status };
+    return { status: response.status, body: /** @type {unknown} */ (await response.json()) };
   };
   return {
     post,
+    /** The same browser at another address of the same shop's servers. @param {string} other */
+    at: (other) => screenWith(other, cookie),
     /**
      * @param {string} ticket
      * @param {object} draft
@@ -45,19 +56,11 @@ export async function signedIn(url, login, password) {
         headers: { cookie },
         signal: abort.signal,
       });
-      const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader();
+      const messages = response.body
+        ?.pipeThrough(new TextDecoderStream())
+        .pipeThrough(new EventSourceParserStream());
       const read = async () => {
-        let rest = '';
-        for (;;) {
-          const chunk = await reader?.read();
-          if (!chunk || chunk.done) return;
-          rest += chunk.value;
-          const parts = rest.split('\n\n');
-          rest = parts.pop() ?? '';
-          for (const part of parts) {
-            if (part.startsWith('data: ')) onFrame(JSON.parse(part.slice(6)));
-          }
-        }
+        for await (const { data } of messages ?? []) onFrame(JSON.parse(data));
       };
       read().catch(() => undefined);
       return () => abort.abort();

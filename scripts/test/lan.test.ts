@@ -51,6 +51,10 @@ describe('over the network', () => {
   const ports = { port: 0, doorPort: 0 };
   const counter = { login: 'mirra', password: 'needle-mirra' };
   const lead = { login: 'halle', password: 'needle-halle' };
+  const reach = () => ({
+    address: `https://localhost:${ports.port}/`,
+    door: `http://localhost:${ports.doorPort}/`,
+  });
   let made: Certificates;
   let stage: Awaited<ReturnType<typeof openStage>>;
 
@@ -59,7 +63,7 @@ describe('over the network', () => {
     ports.port = await freePort();
     ports.doorPort = await freePort();
     stage = await openStage(root, {
-      lan: { host: '127.0.0.1', ...ports, ...made, refused: [counter] },
+      lan: { host: '127.0.0.1', ...ports, ...reach(), ...made, refused: [counter] },
     });
   });
   afterAll(() => stage.close());
@@ -106,6 +110,12 @@ describe('over the network', () => {
       body: JSON.stringify(counter),
     });
     expect(answer.status).toBe(200);
+  });
+
+  it('tells the lead how other devices come to it', async () => {
+    const { cookie } = await signIn(lead, made.authority);
+    const answer = await fetch(`${stage.url}/api/reach`, { headers: { cookie } });
+    expect(await answer.json()).toEqual(reach());
   });
 
   it('hands out the certificate at a door behind which there is nothing else', async () => {

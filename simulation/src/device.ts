@@ -1,8 +1,9 @@
 import { type Client, type Copy, createClient, type TabMessage } from '@nodo/client';
+import { memoryCopies, memoryShelf } from '../../packages/client/test/memory.ts';
 import type { Line } from './network.ts';
 
 /** The client's pauses are shortened by so much: a story takes a second, not a minute. */
-const FASTER = 40;
+export const FASTER = 40;
 
 interface Tab {
   readonly client: Client;
@@ -33,25 +34,15 @@ export class Device {
       return work();
     };
     const never = new Promise<never>(() => undefined);
+    const shelf = memoryShelf(this.kept);
     let begin: () => void = () => undefined;
     const client = createClient({
       shelf: {
-        keys: () => [...this.kept.keys()],
-        get: (key) => this.kept.get(key) ?? null,
-        set: (key, value) => alive(() => this.kept.set(key, value)),
-        remove: (key) => alive(() => this.kept.delete(key)),
+        ...shelf,
+        set: (key, value) => alive(() => shelf.set(key, value)),
+        remove: (key) => alive(() => shelf.remove(key)),
       },
-      copies: {
-        get: (path) => Promise.resolve(this.copies.get(path)),
-        set: (path, copy) => {
-          this.copies.set(path, structuredClone(copy));
-          return Promise.resolve();
-        },
-        clear: () => {
-          this.copies.clear();
-          return Promise.resolve();
-        },
-      },
+      copies: memoryCopies(this.copies),
       tabs: {
         post: (message) => {
           if (state.closed) return;
@@ -82,7 +73,7 @@ export class Device {
         new Promise((resolve) =>
           setTimeout(() => !state.closed && resolve(), milliseconds / FASTER),
         ),
-      now: () => Date.now(),
+      now: () => Date.now() * FASTER,
     });
     const tab: Tab = {
       client,

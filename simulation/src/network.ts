@@ -1,5 +1,6 @@
 import type { StreamEvents } from '@nodo/client';
 import type { LiveFrame } from '@nodo/contract';
+import { EventSourceParserStream } from 'eventsource-parser/stream';
 
 /** A draw from 0 (included) to 1 (excluded); the same ones for the same seed. */
 export type Draw = () => number;
@@ -18,7 +19,7 @@ export class Line {
   /** Nothing goes wrong any more, for the end of a story. */
   calm = false;
   private cookie = '';
-  private readonly streams = new Set<() => void>();
+  private readonly streams = new Set<{ readonly lose: () => void; silent: boolean }>();
 
   /** Decides what goes wrong; each story brings its own. */
   draw: Draw = () => 1;
@@ -54,12 +55,13 @@ export class Line {
     const end = (told: boolean): void => {
       if (over) return;
       over = true;
-      this.streams.delete(lose);
+      this.streams.delete(stream);
       abort.abort();
       if (told) onLost(true);
     };
     const lose = (): void => end(true);
-    this.streams.add(lose);
+    const stream = { lose, silent: false };
+    this.streams.add(stream);
     const read = async (): Promise<void> => {
       if (this.cut) throw new Unreachable('no line');
       const response = await fetch(this.url() + path, {
@@ -68,17 +70,12 @@ export class Line {
       });
       if (!response.ok || !response.body) throw new Unreachable(String(response.status));
       onOpen();
-      const reader = response.body.pipeThrough(new TextDecoderStream()).getReader();
-      let rest = '';
-      for (;;) {
-        const { done, value } = await reader.read();
-        if (done || over) return;
-        rest += value;
-        const parts = rest.split('\n\n');
-        rest = parts.pop() ?? '';
-        for (const part of parts) {
-          if (part.startsWith('data: ')) onFrame(JSON.parse(part.slice(6)) as LiveFrame);
-        }
+      const messages = response.body
+        .pipeThrough(new TextDecoderStream())
+        .pipeThrough(new EventSourceParserStream());
+      for await (const { data } of messages) {
+        if (over) return;
+        if (!stream.silent) onFrame(JSON.parse(data) as LiveFrame);
       }
     };
     read().then(lose, lose);
@@ -88,7 +85,12 @@ export class Line {
   /** The line goes dead, streams too. */
   cutOff(): void {
     this.cut = true;
-    for (const lose of [...this.streams]) lose();
+    for (const { lose } of [...this.streams]) lose();
+  }
+
+  /** As after a sleep: on what is open nothing comes any more, and nothing says so. */
+  fallAsleep(): void {
+    for (const stream of this.streams) stream.silent = true;
   }
 
   private isCut(): boolean {

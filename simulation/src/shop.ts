@@ -1,9 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
-import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { ADDRESSES } from '@nodo/contract/addresses';
+import { ADDRESSES, BEAT_MS } from '@nodo/contract/addresses';
 import {
   connect,
   type DatabaseSettings,
@@ -14,6 +13,7 @@ import {
   runServer,
   withShop,
 } from '@nodo/server';
+import { FASTER } from './device.ts';
 import { Line } from './network.ts';
 
 const PASSWORD = 'a simulated password';
@@ -35,6 +35,7 @@ export class SimulatedShop {
   private readonly db;
   private readonly photos = mkdtempSync(join(tmpdir(), 'nodo-simulated-'));
   private running: Running | undefined;
+  /** Any that is free, at the first start. */
   private port = 0;
   private tags = 0;
 
@@ -61,7 +62,6 @@ export class SimulatedShop {
         await models.people.create({ shopId: shop.id, id, login, ...given }, { transaction });
       }
     });
-    shop.port = await freePort();
     await shop.start();
     return shop;
   }
@@ -94,11 +94,15 @@ export class SimulatedShop {
         webRoot: '/nonexistent',
         photos: this.photos,
         sessionSecret: 'x'.repeat(40),
+        // As much quicker than usual as the screens' pauses are.
+        beatMs: BEAT_MS / FASTER,
         database,
       },
       () => new Date(),
       (line) => this.log.push(line),
     );
+    // The screens look for it at the same address after a restart.
+    this.port = this.running.port;
   }
 
   async restart(): Promise<void> {
@@ -123,15 +127,4 @@ export async function post(line: Line, path: string, body: object): Promise<unkn
   const answer: unknown = await response.json();
   if (!response.ok) throw new Error(`${path}: ${JSON.stringify(answer)}`);
   return answer;
-}
-
-function freePort(): Promise<number> {
-  return new Promise((resolve, reject) => {
-    const probe = createServer();
-    probe.once('error', reject);
-    probe.listen(0, '127.0.0.1', () => {
-      const address = probe.address();
-      probe.close(() => resolve(typeof address === 'object' && address ? address.port : 0));
-    });
-  });
 }

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
-import { type Client, outbox } from '@nodo/client';
+import { type Client, enteredOn, outbox } from '@nodo/client';
 import {
   type Draft,
   decide,
@@ -52,6 +52,7 @@ const ACTS: readonly (readonly [number, Act])[] = [
   [20, (story) => story.answers()],
   [6, (story) => story.takesBack()],
   [8, (story) => story.screen().device.line.cutOff()],
+  [4, (story) => story.screen().device.line.fallAsleep()],
   [12, (story) => story.mends()],
   [2, (story) => story.restarts()],
   [6, (story) => story.reloads()],
@@ -90,15 +91,9 @@ export class Story {
     });
   }
 
+  /** The whole story; what went wrong in it stands among the faults. */
   async tell(): Promise<Told> {
-    for (const [place, ticket] of this.tickets.entries()) await this.takesIn(ticket, place);
-    for (const { device } of this.screens) this.opens(device);
-    await this.begins();
-    for (let step = 0; step < STEPS; step += 1) {
-      await this.next()(this);
-      await pause(this.draw() * 10);
-    }
-    const faults = await this.settles();
+    const faults = await this.goesThrough().catch((fault: unknown) => [String(fault)]);
     for (const { device } of this.screens) for (const tab of device.open) device.closeTab(tab);
     return {
       seed: this.seed,
@@ -107,6 +102,17 @@ export class Story {
       restarts: this.restarted,
       faults,
     };
+  }
+
+  private async goesThrough(): Promise<readonly string[]> {
+    for (const [place, ticket] of this.tickets.entries()) await this.takesIn(ticket, place);
+    for (const { device } of this.screens) this.opens(device);
+    await this.begins();
+    for (let step = 0; step < STEPS; step += 1) {
+      await this.next()(this);
+      await pause(this.draw() * 10);
+    }
+    return this.settles();
   }
 
   /** Most screens show something before the story begins; a bad line may keep some waiting. */
@@ -382,12 +388,7 @@ function shownTicket({ api, store }: Client, id: string) {
   const session = api.endpoints.session.select()(state).data;
   if (!file || !tables || !session) return undefined;
   const edition = presentEdition(deskOf(tables));
-  const entered = state.outbox.entries
-    .filter((entry) => entry.ticket === id && !entry.refusal)
-    .flatMap(({ draft, person }) => {
-      const maker = session.screen.people.find((one) => one.id === person);
-      return maker ? [{ draft, actor: { person, role: maker.role } }] : [];
-    });
+  const entered = enteredOn(id, state.outbox.entries, session.screen.people);
   const { ticket, events, waiting } = layer()(id, file.events, entered, edition);
   return { ticket, events, edition, waiting: waiting.size };
 }

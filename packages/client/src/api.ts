@@ -1,14 +1,17 @@
 import type {
   Account,
-  AuditLine,
+  AuditPage,
   Candidate,
   Customer,
   CustomerLink,
   Draft,
   ForCustomer,
+  HandedCode,
+  LiveFrame,
   Looker,
   Person,
   RackEntry,
+  Reach,
   Role,
   Screen,
   Session,
@@ -19,7 +22,7 @@ import type {
 import { ADDRESSES } from '@nodo/contract/addresses';
 import { createApi } from '@reduxjs/toolkit/query/react';
 import type { Call, CallArgs } from './call.ts';
-import { follow, type Reading } from './follow.ts';
+import { follow, type Life, type Reading } from './follow.ts';
 import type { Keeper } from './keeper.ts';
 import type { LiveStream } from './liveStream.ts';
 import type { Ports, Tabs } from './ports.ts';
@@ -33,21 +36,30 @@ interface ApiParts {
   readonly wait: Ports['wait'];
 }
 
-interface HandedCode {
-  readonly account: Account;
-  readonly code: string;
-  readonly until: string;
-}
-interface AuditPage {
-  readonly lines: readonly AuditLine[];
-  readonly next: string | null;
-}
+const PEOPLE: CallArgs = { address: ADDRESSES.listPeople };
+const RACK: CallArgs = { address: ADDRESSES.listTickets };
+const TABLES: CallArgs = { address: ADDRESSES.readTables };
+const ticketArgs = (ticket: string): CallArgs => ({
+  address: ADDRESSES.readTicket,
+  params: { ticket },
+});
 
 const READ_AGAIN = { forceRefetch: true, subscribe: false } as const;
 
 /** What the server knows, kept live for exactly as long as somebody looks at it. */
 export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
-  const line = { stream, wait };
+  /** What was asked, kept true to the stream for as long as its cache entry lives. */
+  const keptTrue = (
+    asked: CallArgs,
+    life: Life,
+    readAgain: () => Reading,
+    apply: (frame: LiveFrame) => boolean,
+  ): Promise<void> =>
+    follow({ stream, wait }, { readAgain, isCopy: () => keeper.isCopy(asked), apply }, life);
+
+  const screenOf = (state: unknown): string | undefined =>
+    api.endpoints.session.select()(state as never).data?.screen.id;
+
   const api = createApi({
     reducerPath: 'api',
     baseQuery: async (args: CallArgs, { forced }) =>
@@ -80,6 +92,10 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
           address: ADDRESSES.changePerson,
           body,
         })),
+        nameScreen: build.mutation<object, string>({
+          query: (device) => ({ address: ADDRESSES.nameScreen, body: { device } }),
+          invalidatesTags: ['screens'],
+        }),
         lockScreen: sessionChange<void>(() => ({ address: ADDRESSES.lockScreen, body: {} })),
         setPin: sessionChange<{ password: string; pin: string }>((body) => ({
           address: ADDRESSES.setPin,
@@ -104,20 +120,13 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
           query: (body) => ({ address: ADDRESSES.redeemCode, body }),
         }),
         people: build.query<readonly Person[], void>({
-          query: () => ({ address: ADDRESSES.listPeople }),
-          onCacheEntryAdded: async (
-            _none,
-            { dispatch, cacheDataLoaded, cacheEntryRemoved },
-          ): Promise<void> =>
-            follow(
-              line,
-              {
-                readAgain: (): Reading =>
-                  dispatch(api.endpoints.people.initiate(undefined, READ_AGAIN)),
-                isCopy: () => keeper.isCopy({ address: ADDRESSES.listPeople }),
-                apply: () => true,
-              },
-              { cacheDataLoaded, cacheEntryRemoved },
+          query: () => PEOPLE,
+          onCacheEntryAdded: (_none, life): Promise<void> =>
+            keptTrue(
+              PEOPLE,
+              life,
+              (): Reading => life.dispatch(api.endpoints.people.initiate(undefined, READ_AGAIN)),
+              () => true,
             ),
         }),
         accounts: build.query<readonly Account[], void>({
@@ -150,6 +159,9 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
           query: () => ({ address: ADDRESSES.listScreens }),
           providesTags: ['screens'],
           keepUnusedDataFor: 0,
+        }),
+        reach: build.query<Reach | null, void>({
+          query: () => ({ address: ADDRESSES.readReach }),
         }),
         endScreen: build.mutation<object, string>({
           query: (screen) => ({ address: ADDRESSES.endScreen, params: { screen } }),
@@ -188,82 +200,64 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
         shared: build.query<ForCustomer, string>({
           query: (token) => ({ address: ADDRESSES.readShared, params: { token } }),
         }),
-        lookAt: build.mutation<object, { ticket: string | null; check: string | null }>({
-          query: (body) => ({ address: ADDRESSES.lookAt, body }),
-        }),
-        /** Who looks at what; nothing of it is read, the stream tells it. */
+        /** Who looks at what on other screens; nothing of it is read, the stream tells it. */
         presence: build.query<readonly Looker[], void>({
           queryFn: () => ({ data: [] }),
-          onCacheEntryAdded: async (_none, { updateCachedData, cacheEntryRemoved }) => {
+          onCacheEntryAdded: async (_none, { getState, updateCachedData, cacheEntryRemoved }) => {
             const stop = stream.listen((frame) => {
-              if (frame.kind === 'presence') updateCachedData(() => frame.who);
+              if (frame.kind !== 'presence') return;
+              const own = screenOf(getState());
+              const others = frame.who.filter(({ screen }) => screen !== own);
+              // Told at each step of one's own, too: nothing is painted anew for that.
+              updateCachedData((before) =>
+                JSON.stringify(before) === JSON.stringify(others) ? undefined : others,
+              );
             });
             await cacheEntryRemoved;
             stop();
           },
         }),
         rack: build.query<readonly RackEntry[], void>({
-          query: () => ({ address: ADDRESSES.listTickets }),
-          onCacheEntryAdded: async (
-            _none,
-            { dispatch, updateCachedData, cacheDataLoaded, cacheEntryRemoved },
-          ): Promise<void> =>
-            follow(
-              line,
-              {
-                readAgain: (): Reading =>
-                  dispatch(api.endpoints.rack.initiate(undefined, READ_AGAIN)),
-                isCopy: () => keeper.isCopy({ address: ADDRESSES.listTickets }),
-                apply: (frame) => {
-                  if (frame.kind === 'events') {
-                    updateCachedData((rack) => placeOnRack(rack, frame.rack));
-                  }
-                  // Lines may read otherwise under other tables.
-                  return frame.kind !== 'tables';
-                },
+          query: () => RACK,
+          onCacheEntryAdded: (_none, life): Promise<void> =>
+            keptTrue(
+              RACK,
+              life,
+              (): Reading => life.dispatch(api.endpoints.rack.initiate(undefined, READ_AGAIN)),
+              (frame) => {
+                if (frame.kind === 'events') {
+                  life.updateCachedData((rack) => placeOnRack(rack, frame.rack));
+                }
+                // Lines may read otherwise under other tables.
+                return frame.kind !== 'tables';
               },
-              { cacheDataLoaded, cacheEntryRemoved },
             ),
         }),
         ticket: build.query<TicketFile, string>({
-          query: (ticket) => ({ address: ADDRESSES.readTicket, params: { ticket } }),
-          onCacheEntryAdded: async (
-            id,
-            { dispatch, updateCachedData, cacheDataLoaded, cacheEntryRemoved },
-          ): Promise<void> =>
-            follow(
-              line,
-              {
-                readAgain: (): Reading => dispatch(api.endpoints.ticket.initiate(id, READ_AGAIN)),
-                isCopy: () =>
-                  keeper.isCopy({ address: ADDRESSES.readTicket, params: { ticket: id } }),
-                apply: (frame) => {
-                  if (frame.kind !== 'events' || frame.ticket !== id) return true;
-                  const seen = { gap: false };
-                  updateCachedData((file) => {
-                    seen.gap = !appendInOrder(file, frame.events);
-                  });
-                  return !seen.gap;
-                },
+          query: ticketArgs,
+          onCacheEntryAdded: (id, life): Promise<void> =>
+            keptTrue(
+              ticketArgs(id),
+              life,
+              (): Reading => life.dispatch(api.endpoints.ticket.initiate(id, READ_AGAIN)),
+              (frame) => {
+                if (frame.kind !== 'events' || frame.ticket !== id) return true;
+                const seen = { gap: false };
+                life.updateCachedData((file) => {
+                  seen.gap = !appendInOrder(file, frame.events);
+                });
+                return !seen.gap;
               },
-              { cacheDataLoaded, cacheEntryRemoved },
             ),
         }),
         tables: build.query<readonly TableEvent[], void>({
-          query: () => ({ address: ADDRESSES.readTables }),
-          onCacheEntryAdded: async (
-            _none,
-            { dispatch, cacheDataLoaded, cacheEntryRemoved },
-          ): Promise<void> =>
-            follow(
-              line,
-              {
-                readAgain: (): Reading =>
-                  dispatch(api.endpoints.tables.initiate(undefined, READ_AGAIN)),
-                isCopy: () => keeper.isCopy({ address: ADDRESSES.readTables }),
-                apply: ({ kind }) => kind !== 'tables',
-              },
-              { cacheDataLoaded, cacheEntryRemoved },
+          query: () => TABLES,
+          onCacheEntryAdded: (_none, life): Promise<void> =>
+            keptTrue(
+              TABLES,
+              life,
+              (): Reading => life.dispatch(api.endpoints.tables.initiate(undefined, READ_AGAIN)),
+              ({ kind }) => kind !== 'tables',
             ),
         }),
         candidates: build.query<readonly Candidate[], void>({

@@ -17,7 +17,7 @@ interface Followed {
 }
 
 /** What belongs to one cache entry. */
-interface Life {
+export interface Life {
   readonly cacheDataLoaded: Promise<unknown>;
   readonly cacheEntryRemoved: Promise<void>;
 }

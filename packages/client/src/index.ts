@@ -1,7 +1,7 @@
 export type { NodoApi } from './api.ts';
 export type { Call, CallFault } from './call.ts';
 export { type Client, createClient } from './client.ts';
-export { type OutboxEntry, outbox } from './outbox.ts';
+export { enteredOn, type OutboxEntry, outbox } from './outbox.ts';
 export type {
   Copies,
   Copy,

@@ -16,6 +16,7 @@ const RACK = ADDRESSES.listTickets.path;
 
 /** A copy of yesterday would be taken for the truth. */
 const GOOD_FOR_MS = 12 * 3_600_000;
+const WRITE_AFTER_MS = 2_000;
 /** All open tickets are read at most this often. */
 const READ_ALL_EVERY_MS = 60_000;
 
@@ -29,15 +30,18 @@ export class Keeper {
   private readonly copies: Copies;
   private readonly now: () => number;
   private inOrder: Promise<unknown> = Promise.resolve();
+  private readonly wait: Ports['wait'];
+  private readonly heard: Extract<LiveFrame, { kind: 'events' }>[] = [];
   private readonly copied = new Set<string>();
   private readAllAt = Number.NEGATIVE_INFINITY;
 
   constructor(
-    { copies, now }: Pick<Ports, 'copies' | 'now'>,
+    { copies, now, wait }: Pick<Ports, 'copies' | 'now' | 'wait'>,
     private readonly call: Call,
   ) {
     this.copies = copies;
     this.now = now;
+    this.wait = wait;
   }
 
   /**
@@ -80,15 +84,30 @@ export class Keeper {
   hear(frame: LiveFrame): void {
     if (frame.kind === 'resync') this.queue(() => this.readAll());
     if (frame.kind !== 'events') return;
-    const { ticket, events, rack } = frame;
-    this.queue(async () => {
-      const kept = await this.copies.get(RACK);
-      if (kept) await this.keep(RACK, placeOnRack(kept.data as RackEntry[], rack));
+    this.heard.push(frame);
+    // The first of several has them all written.
+    if (this.heard.length === 1) this.queue(() => this.takeIn());
+  }
+
+  /** What was heard in a while is written together, when the screen has been painted. */
+  private async takeIn(): Promise<void> {
+    await this.wait(WRITE_AFTER_MS);
+    const heard = this.heard.splice(0);
+    const kept = (await this.copies.get(RACK))?.data as readonly RackEntry[] | undefined;
+    if (kept) {
+      await this.keep(
+        RACK,
+        heard.reduce((lines, { rack }) => placeOnRack(lines, rack), kept),
+      );
+    }
+    for (const ticket of new Set(heard.map((frame) => frame.ticket))) {
+      const frames = heard.filter((frame) => frame.ticket === ticket);
       const file = (await this.copies.get(ticketPath(ticket)))?.data as TicketFile | undefined;
       const told = file && { ...file, events: [...file.events] };
-      if (told && appendInOrder(told, events)) await this.keep(ticketPath(ticket), told);
-      else if (rack.status === 'open') await this.readAll();
-    });
+      if (told && frames.every(({ events }) => appendInOrder(told, events))) {
+        await this.keep(ticketPath(ticket), told);
+      } else if (frames.at(-1)?.rack.status === 'open') await this.readAll();
+    }
   }
 
   private async readAll(): Promise<void> {

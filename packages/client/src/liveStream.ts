@@ -1,11 +1,14 @@
 import type { LiveFrame } from '@nodo/contract';
-import { ADDRESSES } from '@nodo/contract/addresses';
+import { ADDRESSES, BEAT_MS } from '@nodo/contract/addresses';
 import type { Ports, StreamState } from './ports.ts';
 
 type Listener = (frame: LiveFrame) => void;
 type StateListener = (state: StreamState) => void;
 
 const RETRY_MS = 1_500;
+const LISTENS_EVERY_MS = 5_000;
+/** Two beats missed, and a little for the way. */
+const SILENT_FOR_MS = 2 * BEAT_MS + 5_000;
 
 /**
  * The one stream of this browser: one tab holds it open and passes on to the others what it
@@ -14,7 +17,7 @@ const RETRY_MS = 1_500;
  */
 export class LiveStream {
   private readonly listeners = new Set<Listener>();
-  /** Hears all that is said while the stream is open, and does not keep it open. */
+  /** Hear what this tab's own stream says while it is open, and do not keep it open. */
   private readonly overhearing = new Set<Listener>();
   private readonly stateListeners = new Set<StateListener>();
   private closeSource: (() => void) | undefined;
@@ -25,7 +28,9 @@ export class LiveStream {
   private lastPresence: LiveFrame = { kind: 'presence', who: [] };
   state: StreamState = 'live';
 
-  constructor(private readonly ports: Pick<Ports, 'tabs' | 'openStream' | 'wait'>) {
+  private heardAt = 0;
+
+  constructor(private readonly ports: Pick<Ports, 'tabs' | 'openStream' | 'wait' | 'now'>) {
     ports.tabs.onMessage((message) => {
       if (message.kind === 'hello' && this.leads) {
         this.othersListen = true;
@@ -85,12 +90,15 @@ export class LiveStream {
 
   private openIfWanted(): void {
     if (this.closeSource || !this.isWanted()) return;
-    this.closeSource = this.ports.openStream(ADDRESSES.live.path, {
+    const close = this.ports.openStream(ADDRESSES.live.path, {
       onOpen: () => {
         this.passOnState('live');
         this.passOn({ kind: 'resync' });
       },
-      onFrame: (frame) => this.passOn(frame),
+      onFrame: (frame) => {
+        this.heardAt = this.ports.now();
+        if (frame.kind !== 'beat') this.passOn(frame);
+      },
       onLost: (over) => {
         this.passOnState('lost');
         if (!over) return;
@@ -98,6 +106,24 @@ export class LiveStream {
         this.retryLater();
       },
     });
+    this.closeSource = close;
+    this.heardAt = this.ports.now();
+    void this.watch(close);
+  }
+
+  /**
+   * A device that slept, or changed its network, holds a stream on which nothing will ever come
+   * and nothing fails: after so long a silence another one is opened.
+   */
+  private async watch(source: () => void): Promise<void> {
+    while (this.closeSource === source) {
+      await this.ports.wait(LISTENS_EVERY_MS);
+      if (this.closeSource !== source) return;
+      if (this.ports.now() - this.heardAt < SILENT_FOR_MS) continue;
+      this.passOnState('lost');
+      this.close();
+      this.openIfWanted();
+    }
   }
 
   private retryLater(): void {
@@ -117,6 +143,7 @@ export class LiveStream {
   private passOn(frame: LiveFrame): void {
     if (frame.kind === 'presence') this.lastPresence = frame;
     this.tell(frame);
+    for (const listener of this.overhearing) listener(frame);
     this.ports.tabs.post({ kind: 'frame', frame });
   }
 
@@ -126,7 +153,7 @@ export class LiveStream {
   }
 
   private tell(frame: LiveFrame): void {
-    for (const listener of [...this.listeners, ...this.overhearing]) listener(frame);
+    for (const listener of [...this.listeners]) listener(frame);
   }
 
   private tellState(state: StreamState): void {

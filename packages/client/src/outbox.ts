@@ -1,4 +1,4 @@
-import type { Draft, Refusal } from '@nodo/contract';
+import type { Draft, Entered, Person, Refusal } from '@nodo/contract';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Shelf } from './shelf.ts';
 
@@ -50,6 +50,23 @@ export function keepChanges(
   for (const { draft } of before) {
     if (!left.has(draft.id)) shelf.remove(KEPT_UNDER + draft.id);
   }
+}
+
+/**
+ * What waits here for a ticket, with who made it.
+ * @param people signed in on this screen; what somebody else left waits until that person is back.
+ */
+export function enteredOn(
+  ticket: string,
+  entries: readonly OutboxEntry[],
+  people: readonly Person[],
+): readonly Entered[] {
+  return entries
+    .filter((entry) => entry.ticket === ticket && !entry.refusal)
+    .flatMap(({ draft, person }) => {
+      const maker = people.find(({ id }) => id === person);
+      return maker ? [{ draft, actor: { person, role: maker.role } }] : [];
+    });
 }
 
 export const outbox = createSlice({

@@ -1,4 +1,4 @@
-import type { Session, TicketEvent } from '@nodo/contract';
+import type { TicketEvent } from '@nodo/contract';
 import { ADDRESSES } from '@nodo/contract/addresses';
 import type { NodoApi } from './api.ts';
 import type { Call } from './call.ts';
@@ -29,15 +29,15 @@ export function outboxSender({ store, api, call, stream, ports }: SenderParts): 
   let sending = false;
   let pause = FIRST_PAUSE_MS;
 
-  const present = (): Session | null | undefined =>
-    api.endpoints.session.select()(store.getState()).data;
+  const selectSession = api.endpoints.session.select();
   const nextEntry = (): OutboxEntry | undefined => {
-    const session = present();
+    const state = store.getState();
+    // Asked at every change of the store; hardly ever does anything wait.
+    if (state.outbox.entries.length === 0) return undefined;
+    const { data: session } = selectSession(state);
     if (!session || session.screen.locked) return undefined;
     const people = new Set(session.screen.people.map(({ id }) => id));
-    return store
-      .getState()
-      .outbox.entries.find((entry) => !entry.refusal && people.has(entry.person));
+    return state.outbox.entries.find((entry) => !entry.refusal && people.has(entry.person));
   };
 
   const sendAll = async (): Promise<void> => {

@@ -1,13 +1,18 @@
 export { REFUSAL_CODES, type Refusal, type RefusalCode, refusal, refuse } from './refusal.ts';
-export type { Role } from './roles.ts';
-export {
-  type Endpoint,
-  EVERY_ROLE,
-} from './routes/endpoint.ts';
+export { EVERY_ROLE, type Role } from './roles.ts';
+export type { Endpoint } from './routes/endpoint.ts';
 export { ENDPOINTS, type EndpointName } from './routes/index.ts';
 export type { CustomerLink } from './routes/links.ts';
 export { type LiveFrame, type Looker, liveFrame } from './routes/live.ts';
-export type { Account, Audited, AuditLine, Screen } from './routes/people.ts';
+export type {
+  Account,
+  Audited,
+  AuditLine,
+  AuditPage,
+  HandedCode,
+  Reach,
+  Screen,
+} from './routes/people.ts';
 export type { Person, Session } from './routes/session.ts';
 export type { Candidate } from './routes/tables.ts';
 export type { Customer, RackEntry, TicketFile, TicketSummary } from './routes/tickets.ts';

@@ -1,13 +1,14 @@
 import { randomUUID } from 'node:crypto';
-import { refuse } from '@nodo/contract';
+import { type Reach, refuse } from '@nodo/contract';
 import compression from 'compression';
 import connectPgSimple from 'connect-pg-simple';
 import express, { type Express, type NextFunction, type Request, type Response } from 'express';
 import session from 'express-session';
-import helmet from 'helmet';
 import type { Pool } from 'pg';
 import type { Auth } from './auth/auth.ts';
 import { sameOrigin } from './http/guards.ts';
+import { headers } from './http/headers.ts';
+import { pages } from './http/pages.ts';
 import { sendRefusal } from './http/send.ts';
 import type { LiveHub } from './live/hub.ts';
 import type { Presence } from './live/presence.ts';
@@ -29,6 +30,8 @@ export interface AppParts {
   readonly presence: Presence;
   readonly sessionPool: Pool;
   readonly sessionSecret: string;
+  /** Where other devices find it, if it serves them. */
+  readonly reach: Reach | null;
   readonly webRoot: string;
   readonly now: () => Date;
   readonly log: (line: string) => void;
@@ -41,24 +44,7 @@ const DAY_MS = 86_400_000;
 export function createApp(parts: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(
-    helmet({
-      contentSecurityPolicy: {
-        directives: {
-          defaultSrc: ["'self'"],
-          scriptSrc: ["'self'"],
-          styleSrc: ["'self'", "'unsafe-inline'"],
-          imgSrc: ["'self'", 'data:'],
-          connectSrc: ["'self'"],
-          workerSrc: ["'self'"],
-          frameAncestors: ["'none'"],
-          // Plain http on this computer: telling a browser to use https would lock it out.
-          upgradeInsecureRequests: null,
-        },
-      },
-      strictTransportSecurity: false,
-    }),
-  );
+  app.use(...headers());
   app.use(sameOrigin);
   app.use(
     compression({
@@ -69,7 +55,7 @@ export function createApp(parts: AppParts): Express {
   app.use('/api', apiBasics(parts));
   const { auth, store, photos, hub, presence, now } = parts;
   sessionRoutes(app, auth);
-  peopleRoutes(app, auth);
+  peopleRoutes(app, auth, parts.reach);
   ticketRoutes(app, auth, store, photos, now);
   photoRoutes(app, auth, store, photos);
   linkRoutes(app, auth, store);
@@ -116,19 +102,6 @@ function apiBasics({ sessionPool, sessionSecret }: AppParts) {
     );
 }
 
-/** Hashed assets stay for ever, the page itself is asked for each time. */
-function pages(app: Express, webRoot: string): void {
-  app.use('/assets', express.static(`${webRoot}/assets`, { immutable: true, maxAge: '1y' }));
-  // A newer one must be found at once.
-  app.get('/sw.js', (_request, response) => {
-    response.set('cache-control', 'no-cache').sendFile('sw.js', { root: webRoot });
-  });
-  app.use(express.static(webRoot, { index: false }));
-  app.get('/{*path}', (_request, response) => {
-    response.set('cache-control', 'no-cache').sendFile('index.html', { root: webRoot });
-  });
-}
-
 function lastResort(log: (line: string) => void) {
   return (fault: unknown, request: Request, response: Response, next: NextFunction): void => {
     if (response.headersSent) {
@@ -137,7 +110,9 @@ function lastResort(log: (line: string) => void) {
     }
     const status = (fault as { status?: number }).status;
     if (status !== undefined && status >= 400 && status < 500) {
-      response.status(status).json(refuse('bad-input', '', { status }));
+      // What stands in the address is no text at all.
+      const path = fault instanceof URIError ? 'url' : '';
+      response.status(status).json(refuse('bad-input', path, { status }));
       return;
     }
     log(

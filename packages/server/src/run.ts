@@ -1,4 +1,5 @@
 import { createServer, type Server } from 'node:http';
+import { BEAT_MS } from '@nodo/contract/addresses';
 import pg from 'pg';
 import { createApp } from './app.ts';
 import { Accounts } from './auth/accounts.ts';
@@ -17,6 +18,7 @@ import { PostgresEventStore } from './store/postgres.ts';
 import { unsafeReasons } from './store/safety.ts';
 
 const SWEEP_MS = 5_000;
+const LAST_ANSWERS_WITHIN_MS = 3_000;
 
 export interface Running {
   readonly port: number;
@@ -54,6 +56,7 @@ export async function runServer(
   const presence = new Presence(db, hub, now);
   const listening = listen(database, store, hub, presence, log);
   const sweeping = setInterval(() => presence.sweep(), SWEEP_MS);
+  const beating = setInterval(() => hub.pushAll({ kind: 'beat' }), settings.beatMs ?? BEAT_MS);
   await listening.ready;
   const app = createApp({
     auth: {
@@ -73,6 +76,7 @@ export async function runServer(
     presence,
     sessionPool,
     sessionSecret: settings.sessionSecret,
+    reach: settings.lan ? { address: settings.lan.address, door: settings.lan.door } : null,
     webRoot: settings.webRoot,
     now,
     log,
@@ -87,6 +91,7 @@ export async function runServer(
     port: typeof address === 'object' && address ? address.port : settings.port,
     stop: async () => {
       clearInterval(sweeping);
+      clearInterval(beating);
       hub.endAll();
       await Promise.all([server, ...others.map(([other]) => other)].map(close));
       await listening.stop();
@@ -96,10 +101,14 @@ export async function runServer(
   };
 }
 
-function close(server: Server): Promise<void> {
+/** What was asked is still answered; who keeps a connection open beyond that is let go. */
+async function close(server: Server): Promise<void> {
   const closed = new Promise<void>((resolve) => server.close(() => resolve()));
-  server.closeAllConnections();
-  return closed;
+  const answered = setInterval(() => server.closeIdleConnections(), 20);
+  const letGo = setTimeout(() => server.closeAllConnections(), LAST_ANSWERS_WITHIN_MS);
+  await closed;
+  clearInterval(answered);
+  clearTimeout(letGo);
 }
 
 function bind(server: Server, { host, port }: Pick<Settings, 'host' | 'port'>): Promise<void> {

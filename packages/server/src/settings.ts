@@ -8,6 +8,9 @@ const lan = z.object({
   port: z.number().int(),
   /** Where a device that does not trust us yet finds the certificate. */
   doorPort: z.number().int(),
+  /** Both as other devices call them. */
+  address: z.url(),
+  door: z.url(),
   /** All PEM. */
   cert: z.string(),
   key: z.string(),
@@ -26,6 +29,8 @@ export const settings = z.object({
   /** Folder for what is kept outside the database. */
   photos: z.string(),
   sessionSecret: z.string().min(32),
+  /** How often the streams say that they live, in milliseconds; other than usual in stories. */
+  beatMs: z.number().int().min(1).optional(),
   lan: lan.optional(),
   database: z.object({
     host: z.string(),

@@ -6,6 +6,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import eventsV2 from '../../contract/test/golden/events-v2.json' with { type: 'json' };
 import eventsV4 from '../../contract/test/golden/events-v4.json' with { type: 'json' };
 import tablesV1 from '../../contract/test/golden/tables-v1.json' with { type: 'json' };
+import { callsAbout, NOTHING } from './calls.ts';
 import { Client, startTestServer, type TestServer } from './server.ts';
 import { intakeDraft } from './shop.ts';
 
@@ -66,6 +67,11 @@ const WELL_FORMED: readonly (() => {
     name: 'redeemCode',
     path: ADDRESSES.redeemCode.path,
     body: { login: 'nobody', code: 'aaaa-bbbb-cccc-dddd', password: 'a fresh password' },
+  }),
+  () => ({
+    name: 'nameScreen',
+    path: ADDRESSES.nameScreen.path,
+    body: { device: 'Bench two' },
   }),
   () => ({
     name: 'lookAt',
@@ -189,5 +195,52 @@ describe('malformed bodies', () => {
     expect(server.log).toEqual([]);
     // Nobody was signed out by it, and the ticket can still be read.
     expect((await lead.call('GET', `/api/tickets/${ticket}`)).status).toBe(200);
+  });
+});
+
+/** What stands where an id or a cursor should, as it stands in an address. */
+const NO_IDS: readonly string[] = [
+  'x',
+  '1e9',
+  '%00',
+  '%ED%A0%80',
+  '%E0%A4%A',
+  '..%2F..%2Fsecrets',
+  "'%20or%201%3D1",
+  '%F0%9F%A7%B5',
+  'a'.repeat(4_000),
+  '00000000-0000-0000-0000-00000000000g',
+];
+
+describe('malformed addresses', () => {
+  it('are refused with code and path on every route that takes something in its address', async () => {
+    const withIds = (Object.keys(ADDRESSES) as EndpointName[]).filter((name) =>
+      ADDRESSES[name].path.includes(':'),
+    );
+    expect(withIds.length).toBeGreaterThan(9);
+    for (const name of withIds) {
+      const { method, path: pattern } = ADDRESSES[name];
+      const { body } = callsAbout(NOTHING)[name]();
+      for (const param of pattern.match(/:[a-z]+/g) ?? []) {
+        for (const junk of NO_IDS) {
+          const path = pattern
+            .replace(param, junk)
+            .replaceAll(/:[a-z]+/g, (other) => NOTHING[other.slice(1) as keyof typeof NOTHING]);
+          const answer = await lead.call(method, path, body);
+          const told = `${name} ${path.slice(0, 120)}`;
+          expect(refusal.safeParse(answer.body).success, told).toBe(true);
+          expect([told, answer.status]).toEqual([told, 400]);
+          expect(answer.body, told).toMatchObject({
+            code: 'bad-input',
+            path: expect.stringMatching(/^(params\.[a-z]+|url)$/) as string,
+          });
+        }
+      }
+    }
+    const cursor = (before: string) => lead.call('GET', `${ADDRESSES.readAudit.path}?${before}`);
+    for (const given of ['before=x', 'before=%00', 'person=x', 'before=1&before=2']) {
+      expect((await cursor(given)).body, given).toMatchObject({ code: 'bad-input' });
+    }
+    expect(server.log).toEqual([]);
   });
 });

@@ -180,6 +180,23 @@ describe('a shared screen', () => {
     expect((await change(screen, first.id, '1111')).status).toBe(200);
   });
 
+  it('changes person while the pages on it ask who is there: neither waits for the other', async () => {
+    const { first, second, screen } = await shared();
+    const answers = new Set<number>();
+    let changing = true;
+    const pages = Array.from({ length: 8 }, async () => {
+      while (changing) answers.add((await screen.call('GET', '/api/session')).status);
+    });
+    for (let turn = 0; turn < 20; turn += 1) {
+      const [{ id }, pin] = turn % 2 ? [first, '1111'] : [second, '2222'];
+      answers.add((await change(screen, id, pin)).status);
+    }
+    changing = false;
+    await Promise.all(pages);
+    expect(answers).toEqual(new Set([200]));
+    expect(server.log).toEqual([]);
+  });
+
   it('shows nothing while it is locked, and opens by PIN', async () => {
     const { second, screen } = await shared();
     const there = await screen.follow();

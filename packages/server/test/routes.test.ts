@@ -1,11 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import { ENDPOINTS, type Endpoint, type EndpointName, type Role, refusal } from '@nodo/contract';
-import { ADDRESSES, fillAddress } from '@nodo/contract/addresses';
+import { ADDRESSES } from '@nodo/contract/addresses';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { z } from 'zod';
-import { jpeg } from './jpeg.ts';
+import { type Calls, callsAbout, NOTHING } from './calls.ts';
 import { Client, startTestServer, type TestServer } from './server.ts';
-import { draftOf, intakeDraft, proposalDraft } from './shop.ts';
+import { draftOf, intakeDraft } from './shop.ts';
 
 let server: TestServer;
 let ticket: string;
@@ -25,83 +25,18 @@ beforeAll(async () => {
     drafts: [intakeDraft()],
   });
   expect(taken.status).toBe(200);
+  calls = callsAbout({ ...NOTHING, ticket });
 });
 afterAll(() => server.stop());
 
-/** A well-formed call of each route; what it answers depends on who calls. */
-const CALLS: Readonly<Record<EndpointName, () => { path: string; body?: unknown }>> = {
-  signIn: () => ({
-    path: ADDRESSES.signIn.path,
-    body: { login: `nobody-${randomUUID()}`, password: 'nothing' },
-  }),
-  whoAmI: () => ({ path: ADDRESSES.whoAmI.path }),
-  signOut: () => ({ path: ADDRESSES.signOut.path }),
-  changePerson: () => ({
-    path: ADDRESSES.changePerson.path,
-    body: { person: randomUUID(), pin: '0000' },
-  }),
-  lockScreen: () => ({ path: ADDRESSES.lockScreen.path, body: {} }),
-  setPin: () => ({ path: ADDRESSES.setPin.path, body: { password: 'not this', pin: '0000' } }),
-  changePassword: () => ({
-    path: ADDRESSES.changePassword.path,
-    body: { password: 'not this', fresh: 'a fresh password' },
-  }),
-  redeemCode: () => ({
-    path: ADDRESSES.redeemCode.path,
-    body: { login: `nobody-${randomUUID()}`, code: 'aaaa-bbbb', password: 'a fresh password' },
-  }),
-  lookAt: () => ({ path: ADDRESSES.lookAt.path, body: { ticket: null, check: null } }),
-  listAccounts: () => ({ path: ADDRESSES.listAccounts.path }),
-  invitePerson: () => ({
-    path: ADDRESSES.invitePerson.path,
-    body: { login: `new-${randomUUID().slice(0, 8)}`, name: 'New', initials: 'N', role: 'learner' },
-  }),
-  changeAccount: () => ({
-    path: fillAddress(ADDRESSES.changeAccount, { person: randomUUID() }),
-    body: { role: 'counter' },
-  }),
-  resetAccount: () => ({
-    path: fillAddress(ADDRESSES.resetAccount, { person: randomUUID() }),
-    body: {},
-  }),
-  listScreens: () => ({ path: ADDRESSES.listScreens.path }),
-  endScreen: () => ({ path: fillAddress(ADDRESSES.endScreen, { screen: randomUUID() }) }),
-  readAudit: () => ({ path: ADDRESSES.readAudit.path }),
-  listLinks: () => ({ path: fillAddress(ADDRESSES.listLinks, { ticket }) }),
-  makeLink: () => ({ path: fillAddress(ADDRESSES.makeLink, { ticket }), body: { days: 7 } }),
-  revokeLink: () => ({ path: fillAddress(ADDRESSES.revokeLink, { ticket, link: randomUUID() }) }),
-  readShared: () => ({ path: fillAddress(ADDRESSES.readShared, { token: 'x'.repeat(43) }) }),
-  openTickets: () => ({ path: ADDRESSES.openTickets.path }),
-  listPeople: () => ({ path: ADDRESSES.listPeople.path }),
-  listTickets: () => ({ path: ADDRESSES.listTickets.path }),
-  takeIn: () => ({
-    path: ADDRESSES.takeIn.path,
-    body: { ticket: randomUUID(), customer: null, drafts: [intakeDraft()] },
-  }),
-  readTicket: () => ({ path: fillAddress(ADDRESSES.readTicket, { ticket }) }),
-  recordEvent: () => ({
-    path: fillAddress(ADDRESSES.recordEvent, { ticket }),
-    body: draftOf('findings-recorded', { check: 'winder', answers: { 'winder-on': 'no' } }),
-  }),
-  keepPhoto: () => ({
-    path: fillAddress(ADDRESSES.keepPhoto, { ticket }),
-    body: jpeg({ width: 4, height: 3 }),
-  }),
-  readPhoto: () => ({ path: fillAddress(ADDRESSES.readPhoto, { ticket, photo: 'f'.repeat(64) }) }),
-  readTables: () => ({ path: ADDRESSES.readTables.path }),
-  listCandidates: () => ({ path: ADDRESSES.listCandidates.path }),
-  recordTableEvent: () => ({
-    path: ADDRESSES.recordTableEvent.path,
-    body: proposalDraft({ kind: 'how-often', cause: 'needle-low', perMille: 61 }),
-  }),
-  live: () => ({ path: ADDRESSES.live.path }),
-};
+let calls: Calls;
 
 /** Every route against every role and nobody: the status each must answer with. */
 const TABLE: Readonly<Record<EndpointName, Readonly<Record<Role | 'nobody', number>>>> = {
   signIn: { nobody: 401, counter: 401, technician: 401, lead: 401, learner: 401 },
   whoAmI: { nobody: 200, counter: 200, technician: 200, lead: 200, learner: 200 },
   changePerson: { nobody: 401, counter: 403, technician: 403, lead: 403, learner: 403 },
+  nameScreen: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
   lockScreen: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
   setPin: { nobody: 401, counter: 401, technician: 401, lead: 401, learner: 401 },
   changePassword: { nobody: 401, counter: 401, technician: 401, lead: 401, learner: 401 },
@@ -113,6 +48,7 @@ const TABLE: Readonly<Record<EndpointName, Readonly<Record<Role | 'nobody', numb
   resetAccount: { nobody: 401, counter: 403, technician: 403, lead: 404, learner: 403 },
   listScreens: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
   endScreen: { nobody: 401, counter: 403, technician: 403, lead: 404, learner: 403 },
+  readReach: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
   readAudit: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
   listLinks: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
   makeLink: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
@@ -152,7 +88,7 @@ describe('who may call what', () => {
   });
 
   it.each(CELLS)('$name by $who: $status', async ({ name, who, status }) => {
-    const { path, body } = CALLS[name]();
+    const { path, body } = calls[name]();
     if (name === 'live' && status === 200) {
       const stream = await clients[who].follow();
       stream.stop();
@@ -176,7 +112,7 @@ describe('who may call what', () => {
       who === 'nobody'
         ? clients.nobody
         : await Client.signedIn(server.url, server.shop.people[who]);
-    const { path, body } = CALLS[name]();
+    const { path, body } = calls[name]();
     expect((await client.call(ADDRESSES[name].method, path, body)).status).toBe(status);
     const after = who !== 'nobody' && name === 'lockScreen' ? 423 : 401;
     expect((await client.call('GET', '/api/tickets')).status).toBe(after);
@@ -192,7 +128,7 @@ describe('who may call what', () => {
         z.ZodType
       >;
       if (roles === 'anyone' || evenLocked) continue;
-      const { path, body } = CALLS[name as EndpointName]();
+      const { path, body } = calls[name as EndpointName]();
       expect([name, (await locked.call(method, path, body)).status]).toEqual([name, 423]);
     }
   });
@@ -205,11 +141,11 @@ describe('another shop', () => {
       status: 404,
       body: { code: 'no-such-ticket', path: 'params.ticket' },
     });
-    const { path, body } = CALLS.recordEvent();
+    const { path, body } = calls.recordEvent();
     const written = await clients.stranger.call('POST', path, body);
     expect(written).toMatchObject({ status: 409, body: { code: 'not-taken-in' } });
     expect((await clients.stranger.call('GET', '/api/tickets')).body).toEqual([]);
-    const proposal = CALLS.recordTableEvent();
+    const proposal = calls.recordTableEvent();
     expect((await clients.lead.call('POST', proposal.path, proposal.body)).status).toBe(200);
     expect((await clients.stranger.call('GET', '/api/tables')).body).toEqual([]);
   });
@@ -221,7 +157,7 @@ describe('requests from elsewhere', () => {
     ['no page at all', { origin: '' }],
     ['the same host on another port', { origin: 'http://127.0.0.1:1' }],
   ])('that change something are refused: %s', async (_, headers) => {
-    const { path, body } = CALLS.recordEvent();
+    const { path, body } = calls.recordEvent();
     const answer = await clients.technician.call('POST', path, body, headers);
     expect(answer).toMatchObject({ status: 403, body: { code: 'foreign-origin' } });
   });
@@ -304,8 +240,28 @@ describe('bad input', () => {
 describe('headers', () => {
   it('keep scripts to our own and pages out of frames', async () => {
     const { headers } = await clients.nobody.call('GET', '/api/session');
-    expect(headers.get('content-security-policy')).toMatch(/script-src 'self'/);
-    expect(headers.get('content-security-policy')).toMatch(/frame-ancestors 'none'/);
+    const policy = (headers.get('content-security-policy') ?? '').split(';');
+    for (const rule of [
+      "default-src 'self'",
+      "script-src 'self'",
+      "script-src-attr 'none'",
+      "connect-src 'self'",
+      "worker-src 'self'",
+      "font-src 'self'",
+      "object-src 'none'",
+      "base-uri 'self'",
+      "form-action 'self'",
+      "frame-ancestors 'none'",
+    ]) {
+      expect(policy).toContain(rule);
+    }
+    const styles = policy.find((rule) => rule.startsWith('style-src '));
+    expect(styles).toMatch(/^style-src 'self' 'nonce-[A-Za-z0-9+/=]{24}'$/);
+    const again = await clients.nobody.call('GET', '/api/session');
+    expect(again.headers.get('content-security-policy')).not.toContain(styles);
+    expect(headers.get('x-frame-options')).toBe('SAMEORIGIN');
+    expect(headers.get('referrer-policy')).toBe('no-referrer');
+    expect(headers.get('cross-origin-opener-policy')).toBe('same-origin');
     expect(headers.get('x-content-type-options')).toBe('nosniff');
     expect(headers.get('cache-control')).toBe('no-store');
     expect(headers.get('x-powered-by')).toBeNull();

@@ -1,6 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { EventSourceParserStream } from 'eventsource-parser/stream';
 import { connect, type DatabaseSettings, type Running, runServer } from '../src/index.ts';
 import { freshDatabase } from './database.ts';
 import { makeShop, type TestPerson, type TestShop } from './shop.ts';
@@ -119,23 +120,14 @@ export class Client {
     });
     const frames: Record<string, unknown>[] = [];
     let over = false;
-    const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader();
     const read = async (): Promise<void> => {
-      let rest = '';
-      for (;;) {
-        const chunk = await reader?.read();
-        if (!chunk || chunk.done) {
-          over = true;
-          return;
-        }
-        rest += chunk.value;
-        const parts = rest.split('\n\n');
-        rest = parts.pop() ?? '';
-        for (const part of parts) {
-          if (part.startsWith('data: '))
-            frames.push(JSON.parse(part.slice(6)) as Record<string, unknown>);
-        }
+      const messages = response.body
+        ?.pipeThrough(new TextDecoderStream())
+        .pipeThrough(new EventSourceParserStream());
+      for await (const { data } of messages ?? []) {
+        frames.push(JSON.parse(data) as Record<string, unknown>);
       }
+      over = true;
     };
     read().catch(() => undefined);
     return { frames, isOver: () => over, stop: () => abort.abort() };

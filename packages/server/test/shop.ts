@@ -66,11 +66,11 @@ export function draftOf(type: EventType, command: object, change: Partial<Draft>
 }
 
 /** A change to the tables as a lead's screen would send it. */
-export function proposalDraft(change: TableChange): TableDraft {
+export function proposalDraft(change: TableChange, reason = 'Counted over a year.'): TableDraft {
   return {
     id: randomUUID(),
     type: 'change-proposed',
-    command: { change, reason: 'Counted over a year.' },
+    command: { change, reason },
     observedAt: '2026-03-02T10:00:00.000Z',
     device: 'test screen',
   };

@@ -7,6 +7,7 @@ export const ADDRESSES = {
   whoAmI: { method: 'GET', path: '/api/session' },
   signOut: { method: 'DELETE', path: '/api/session' },
   changePerson: { method: 'POST', path: '/api/session/person' },
+  nameScreen: { method: 'POST', path: '/api/session/device' },
   lockScreen: { method: 'POST', path: '/api/session/lock' },
   setPin: { method: 'POST', path: '/api/session/pin' },
   changePassword: { method: 'POST', path: '/api/session/password' },
@@ -19,6 +20,7 @@ export const ADDRESSES = {
   resetAccount: { method: 'POST', path: '/api/accounts/:person/reset' },
   listScreens: { method: 'GET', path: '/api/screens' },
   endScreen: { method: 'DELETE', path: '/api/screens/:screen' },
+  readReach: { method: 'GET', path: '/api/reach' },
   readAudit: { method: 'GET', path: '/api/audit' },
   listTickets: { method: 'GET', path: '/api/tickets' },
   openTickets: { method: 'GET', path: '/api/open-tickets' },
@@ -36,6 +38,9 @@ export const ADDRESSES = {
   recordTableEvent: { method: 'POST', path: '/api/tables/events' },
   live: { method: 'GET', path: '/api/live' },
 } as const;
+
+/** How often the server's streams say that they live, in milliseconds. */
+export const BEAT_MS = 15_000;
 
 export type Address = (typeof ADDRESSES)[keyof typeof ADDRESSES];
 

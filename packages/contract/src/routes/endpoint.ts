@@ -26,6 +26,3 @@ export function defineEndpoint<
 >(endpoint: Endpoint<Params, Body, Answer>): Endpoint<Params, Body, Answer> {
   return endpoint;
 }
-
-export const EVERY_ROLE: readonly Role[] = ['counter', 'technician', 'lead', 'learner'];
-export const LEADS: readonly Role[] = ['lead'];

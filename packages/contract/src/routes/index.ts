@@ -7,6 +7,7 @@ import {
   listAccounts,
   listScreens,
   readAudit,
+  readReach,
   resetAccount,
 } from './people.ts';
 import { keepPhoto, readPhoto } from './photos.ts';
@@ -16,6 +17,7 @@ import {
   listPeople,
   lockScreen,
   lookAt,
+  nameScreen,
   redeemCode,
   setPin,
   signIn,
@@ -32,6 +34,7 @@ export const ENDPOINTS = {
   signOut,
   changePerson,
   lockScreen,
+  nameScreen,
   setPin,
   changePassword,
   redeemCode,
@@ -44,6 +47,7 @@ export const ENDPOINTS = {
   listScreens,
   endScreen,
   readAudit,
+  readReach,
   listTickets,
   openTickets,
   takeIn,

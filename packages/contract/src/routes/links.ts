@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { AT_THE_COUNTER } from '../roles.ts';
 import { instant, uuid } from '../text.ts';
 import { forCustomer } from '../tickets/forCustomer.ts';
 import { ADDRESSES } from './addresses.ts';
@@ -12,8 +13,6 @@ const link = z.object({
   revoked: z.boolean(),
 });
 export type CustomerLink = z.infer<typeof link>;
-
-const AT_THE_COUNTER = ['counter', 'technician', 'lead'] as const;
 
 export const listLinks = defineEndpoint({
   ...ADDRESSES.listLinks,

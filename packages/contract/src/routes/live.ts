@@ -1,8 +1,9 @@
 import { z } from 'zod';
+import { EVERY_ROLE } from '../roles.ts';
 import { uuid } from '../text.ts';
 import { ticketEvent } from '../tickets/events/index.ts';
 import { ADDRESSES } from './addresses.ts';
-import { defineEndpoint, EVERY_ROLE } from './endpoint.ts';
+import { defineEndpoint } from './endpoint.ts';
 import { rackEntry } from './tickets.ts';
 
 /** What somebody looks at on one screen. */
@@ -30,6 +31,8 @@ export const liveFrame = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('presence'), who: z.array(looker) }),
   /** Something may have been missed: read again what is on the screen. */
   z.object({ kind: z.literal('resync') }),
+  /** Nothing new. Where it does not come, the stream is dead without knowing it. */
+  z.object({ kind: z.literal('beat') }),
 ]);
 export type LiveFrame = z.infer<typeof liveFrame>;
 

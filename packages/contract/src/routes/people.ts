@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { role } from '../roles.ts';
+import { LEADS, role } from '../roles.ts';
 import { humanText, instant, uuid } from '../text.ts';
 import { ADDRESSES } from './addresses.ts';
-import { defineEndpoint, LEADS } from './endpoint.ts';
+import { defineEndpoint } from './endpoint.ts';
 import { person } from './session.ts';
 
 /** A person as the lead sees it. */
@@ -19,6 +19,7 @@ export type Account = z.infer<typeof account>;
 
 /** A code that the lead hands over by hand; shown once, kept as its hash only. */
 const handedCode = z.object({ account, code: z.string(), until: instant });
+export type HandedCode = z.infer<typeof handedCode>;
 
 /** A name that people sign in with; the same for all shops of a database. */
 const newLogin = z.string().regex(/^[a-z0-9][a-z0-9.-]{1,38}[a-z0-9]$/);
@@ -85,6 +86,24 @@ export const endScreen = defineEndpoint({
   answer: z.object({}),
 });
 
+/** Where the shop's other devices find this Nodo. */
+const reach = z.object({
+  /** Over TLS, for a device that has the shop's certificate. */
+  address: z.url(),
+  /** In plain http: the certificate and nothing else. */
+  door: z.url(),
+});
+export type Reach = z.infer<typeof reach>;
+
+/** Null where it serves its own computer only. */
+export const readReach = defineEndpoint({
+  ...ADDRESSES.readReach,
+  roles: LEADS,
+  params: z.object({}),
+  body: z.undefined(),
+  answer: reach.nullable(),
+});
+
 /** What is written down besides the entries on tickets. */
 export const AUDITED = [
   'signed-in',
@@ -125,6 +144,13 @@ const auditLine = z.object({
 });
 export type AuditLine = z.infer<typeof auditLine>;
 
+const auditPage = z.object({
+  lines: z.array(auditLine),
+  /** Where the next page begins; null after the last. */
+  next: z.string().nullable(),
+});
+export type AuditPage = z.infer<typeof auditPage>;
+
 /** Who saw and did what, the latest first. @param before the cursor of the page before. */
 export const readAudit = defineEndpoint({
   ...ADDRESSES.readAudit,
@@ -137,5 +163,5 @@ export const readAudit = defineEndpoint({
     person: uuid.optional(),
   }),
   body: z.undefined(),
-  answer: z.object({ lines: z.array(auditLine), next: z.string().nullable() }),
+  answer: auditPage,
 });

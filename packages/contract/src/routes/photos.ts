@@ -1,7 +1,8 @@
 import { z } from 'zod';
+import { AT_THE_COUNTER, EVERY_ROLE } from '../roles.ts';
 import { sha256, uuid } from '../text.ts';
 import { ADDRESSES } from './addresses.ts';
-import { defineEndpoint, EVERY_ROLE } from './endpoint.ts';
+import { defineEndpoint } from './endpoint.ts';
 
 /**
  * Keeps a photo (JPEG, `image/jpeg`) for a ticket, without anything in it that is not the
@@ -9,7 +10,7 @@ import { defineEndpoint, EVERY_ROLE } from './endpoint.ts';
  */
 export const keepPhoto = defineEndpoint({
   ...ADDRESSES.keepPhoto,
-  roles: ['counter', 'technician', 'lead'],
+  roles: AT_THE_COUNTER,
   params: z.object({ ticket: uuid }),
   body: z.instanceof(Uint8Array),
   answer: z.object({

@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { role } from '../roles.ts';
+import { EVERY_ROLE, role } from '../roles.ts';
 import { humanText, uuid } from '../text.ts';
 import { ADDRESSES } from './addresses.ts';
-import { defineEndpoint, EVERY_ROLE } from './endpoint.ts';
+import { defineEndpoint } from './endpoint.ts';
 
 export const person = z.object({
   id: uuid,
@@ -30,6 +30,8 @@ const session = z.object({
 export type Session = z.infer<typeof session>;
 
 const login = humanText(60);
+/** How a screen calls itself, in the shop's own words once somebody gave it a name. */
+const device = humanText(64);
 const freshPassword = z.string().min(10).max(200);
 /** Four to eight digits; good only on a screen on which the person signed in by password. */
 const pin = z.string().regex(/^[0-9]{4,8}$/);
@@ -42,8 +44,7 @@ export const signIn = defineEndpoint({
   body: z.object({
     login,
     password: z.string().min(1).max(200),
-    /** The screen's own name for itself. */
-    device: humanText(64).optional(),
+    device: device.optional(),
   }),
   answer: session,
 });
@@ -75,6 +76,15 @@ export const changePerson = defineEndpoint({
   body: z.object({ person: uuid, pin }),
   answer: session,
   evenLocked: true,
+});
+
+/** What the shop calls this screen. */
+export const nameScreen = defineEndpoint({
+  ...ADDRESSES.nameScreen,
+  roles: EVERY_ROLE,
+  params: z.object({}),
+  body: z.object({ device }),
+  answer: z.object({}),
 });
 
 export const lockScreen = defineEndpoint({

@@ -1,8 +1,9 @@
 import { z } from 'zod';
+import { EVERY_ROLE, LEADS } from '../roles.ts';
 import { ownCause, tableDraft, tableEvent } from '../tables/events.ts';
 import { uuid } from '../text.ts';
 import { ADDRESSES } from './addresses.ts';
-import { defineEndpoint, EVERY_ROLE } from './endpoint.ts';
+import { defineEndpoint } from './endpoint.ts';
 
 /** What this shop changed in the tables, from the beginning. */
 export const readTables = defineEndpoint({
@@ -19,7 +20,7 @@ export type Candidate = z.infer<typeof candidate>;
 /** Causes that somebody named on a ticket because no table has them, the latest first. */
 export const listCandidates = defineEndpoint({
   ...ADDRESSES.listCandidates,
-  roles: ['lead'],
+  roles: LEADS,
   params: z.object({}),
   body: z.undefined(),
   answer: z.array(candidate),
@@ -28,7 +29,7 @@ export const listCandidates = defineEndpoint({
 /** Proposes, accepts or withdraws a change. Sending the same draft again answers with the stored event. */
 export const recordTableEvent = defineEndpoint({
   ...ADDRESSES.recordTableEvent,
-  roles: ['lead'],
+  roles: LEADS,
   params: z.object({}),
   body: tableDraft,
   answer: tableEvent,

@@ -1,8 +1,9 @@
 import { z } from 'zod';
+import { AT_THE_COUNTER, EVERY_ROLE } from '../roles.ts';
 import { humanText, instant, tableId, uuid } from '../text.ts';
 import { draft, ticketEvent } from '../tickets/events/index.ts';
 import { ADDRESSES } from './addresses.ts';
-import { defineEndpoint, EVERY_ROLE } from './endpoint.ts';
+import { defineEndpoint } from './endpoint.ts';
 
 /** One machine as the Rack shows it; kept beside the events and rebuilt from them at will. */
 const ticketSummary = z.object({
@@ -59,7 +60,7 @@ export const listTickets = defineEndpoint({
 /** Takes a machine in: customer and first entries together or not at all. */
 export const takeIn = defineEndpoint({
   ...ADDRESSES.takeIn,
-  roles: ['counter', 'technician', 'lead'],
+  roles: AT_THE_COUNTER,
   params: z.object({}),
   body: z.object({
     ticket: uuid,
@@ -89,7 +90,7 @@ export const readTicket = defineEndpoint({
 /** Records one event. Sending the same draft again answers with the stored event. */
 export const recordEvent = defineEndpoint({
   ...ADDRESSES.recordEvent,
-  roles: ['counter', 'technician', 'lead', 'learner'],
+  roles: EVERY_ROLE,
   params: z.object({ ticket: uuid }),
   body: draft,
   answer: ticketEvent,

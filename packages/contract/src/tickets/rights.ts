@@ -1,8 +1,5 @@
-import type { Role } from '../roles.ts';
+import { AT_THE_BENCH, AT_THE_COUNTER, type Role } from '../roles.ts';
 import type { EventType } from './events/index.ts';
-
-const AT_THE_COUNTER: readonly Role[] = ['counter', 'technician', 'lead'];
-const AT_THE_BENCH: readonly Role[] = ['technician', 'lead'];
 
 /** Who may record what on a customer's ticket. A learner records on practice machines only. */
 const MAY_RECORD: Readonly<Record<EventType, readonly Role[]>> = {

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Account, Role, Screen } from '@nodo/contract';
+import type { Account, HandedCode, Role, Screen } from '@nodo/contract';
 import { Op, QueryTypes, type Sequelize, type Transaction, UniqueConstraintError } from 'sequelize';
 import { withShop } from '../store/connect.ts';
 import { defineModels, type Models, type PersonRow } from '../store/models.ts';
@@ -16,12 +16,6 @@ export interface Invitation {
   readonly name: string;
   readonly initials: string;
   readonly role: Role;
-}
-
-export interface HandedCode {
-  readonly account: Account;
-  readonly code: string;
-  readonly until: string;
 }
 
 /** The people of a shop as its lead looks after them. */

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Audited, AuditLine } from '@nodo/contract';
+import type { Audited, AuditLine, AuditPage } from '@nodo/contract';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { withShop } from '../store/connect.ts';
 
@@ -10,12 +10,6 @@ export interface Noted {
   readonly what: Audited;
   readonly ticket?: string;
   readonly toPerson?: string;
-}
-
-interface AuditPage {
-  readonly lines: readonly AuditLine[];
-  /** Where the next page begins; null after the last. */
-  readonly next: string | null;
 }
 
 const PAGE = 60;

@@ -3,7 +3,7 @@ import type { Actor, Person, Role, Session } from '@nodo/contract';
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
 import { withShop } from '../store/connect.ts';
 import { defineModels, type Models, type PersonRow } from '../store/models.ts';
-import { definePeopleModels, type PeopleModels } from '../store/peopleModels.ts';
+import { definePeopleModels, type PeopleModels, type ScreenRow } from '../store/peopleModels.ts';
 import { hashPassword, passwordFits } from './passwords.ts';
 
 /** Who stands at which screen: all that a cookie's session keeps. */
@@ -29,7 +29,11 @@ const MOST_WRONG_PINS = 5;
 
 export type PersonChanged = 'changed' | 'wrong-pin' | 'no-pin-here';
 
-/** The people of the shops, and who of them stands at which screen. */
+/**
+ * The people of the shops, and who of them stands at which screen. Whatever changes both a
+ * screen and who is on it takes the screen first: in any other order two calls would each wait
+ * for the other.
+ */
 export class People {
   private readonly models: Models & PeopleModels;
 
@@ -160,13 +164,17 @@ export class People {
     if (!(await passwordFits(person.pinHash, pin))) return 'wrong-pin';
     await withShop(this.db, shop, async (transaction) => {
       const at = this.now();
-      await this.models.screenPeople.update({ wrongPins: 0, seenAt: at }, { where, transaction });
       await this.models.screens.update(
         { lockedAt: null, seenAt: at },
         { where: { shopId: shop, id: screen }, transaction },
       );
+      await this.models.screenPeople.update({ wrongPins: 0, seenAt: at }, { where, transaction });
     });
     return 'changed';
+  }
+
+  async nameScreen({ shop, screen }: Identity, device: string): Promise<void> {
+    await this.ofScreen(shop, screen, { device });
   }
 
   async lock({ shop, screen }: Identity): Promise<void> {
@@ -286,7 +294,7 @@ export class People {
   private ofScreen(
     shop: string,
     screen: string,
-    change: { readonly lockedAt: Date } | { readonly endedAt: Date },
+    change: Partial<Pick<ScreenRow, 'device' | 'lockedAt' | 'endedAt'>>,
   ): Promise<number> {
     return withShop(this.db, shop, async (transaction) => {
       const [count] = await this.models.screens.update(change, {

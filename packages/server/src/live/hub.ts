@@ -60,9 +60,8 @@ export class LiveHub {
     for (const follower of this.shops.get(shop)?.followers ?? []) follower.lookAgain();
   }
 
-  /** Something may have been missed: everybody reads again. */
-  resyncAll(): void {
-    for (const shop of this.shops.keys()) this.push(shop, { kind: 'resync' });
+  pushAll(frame: LiveFrame): void {
+    for (const shop of this.shops.keys()) this.push(shop, frame);
   }
 
   endAll(): void {

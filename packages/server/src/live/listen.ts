@@ -5,6 +5,8 @@ import type { LiveHub } from './hub.ts';
 import type { Presence } from './presence.ts';
 
 const RETRY_MS = 500;
+/** Tickets on which something happened lately; the others are read from their notice on. */
+const MOST_REMEMBERED = 500;
 const CHANNELS = ['ticket_event', 'table_event', 'people', 'presence'];
 
 /**
@@ -53,7 +55,10 @@ export function listen(
       return;
     }
     const { events, rack } = await store.newsOf(shop, ticket, after);
+    passedOn.delete(ticket);
     passedOn.set(ticket, events.at(-1)?.seq ?? after);
+    const [quietest] = passedOn.keys();
+    if (passedOn.size > MOST_REMEMBERED && quietest !== undefined) passedOn.delete(quietest);
     if (rack) hub.push(shop, { kind: 'events', ticket, events: [...events], rack });
   };
 
@@ -82,7 +87,7 @@ export function listen(
         .catch((fault: unknown) => {
           log(`live: could not pass on a notice (${String(fault)}), telling all to read again`);
           passedOn.clear();
-          hub.resyncAll();
+          hub.pushAll({ kind: 'resync' });
         })
         .finally(() => {
           if (inOrder.get(subject) === turn) inOrder.delete(subject);
@@ -100,7 +105,7 @@ export function listen(
     // What was said while nobody listened was not passed on; everybody reads again.
     passedOn.clear();
     tellReady();
-    hub.resyncAll();
+    hub.pushAll({ kind: 'resync' });
   };
   const attempt = (): void => {
     connectOnce().catch((fault: unknown) => log(`live: ${String(fault)}`));

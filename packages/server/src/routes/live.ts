@@ -5,7 +5,8 @@ import { identityOf, route } from '../http/route.ts';
 import { asText, type LiveHub } from '../live/hub.ts';
 import type { Presence } from '../live/presence.ts';
 
-const HEARTBEAT_MS = 15_000;
+/** Who takes in so little that this much waits for it is let go: it reads again when it is back. */
+const MOST_WAITING_BYTES = 1_000_000;
 const RETRY_MS = 1_000;
 
 /** The stream of the whole shop, one per screen, and what each screen looks at. */
@@ -23,7 +24,10 @@ export function liveRoutes(app: Express, people: People, hub: LiveHub, presence:
       const caller = identity && (await people.caller(identity));
       if (!caller || caller.screen.locked) end();
     };
-    const send = (text: string) => response.write(text);
+    const send = (text: string) => {
+      response.write(text);
+      if (response.writableLength > MOST_WAITING_BYTES) response.destroy();
+    };
     send(asText({ kind: 'presence', who: presence.in(session.shop.id) }));
     const stop = hub.follow(session.shop.id, {
       send,
@@ -31,11 +35,7 @@ export function liveRoutes(app: Express, people: People, hub: LiveHub, presence:
       // Whether it may follow cannot be asked now: it is asked again at the next call.
       lookAgain: () => void lookAgain().catch(() => undefined),
     });
-    const heartbeat = setInterval(() => response.write(': still here\n\n'), HEARTBEAT_MS);
-    request.on('close', () => {
-      clearInterval(heartbeat);
-      stop();
-    });
+    request.on('close', stop);
     return 'answered';
   });
 

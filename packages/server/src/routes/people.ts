@@ -1,11 +1,15 @@
-import { type Audited, ENDPOINTS, refuse } from '@nodo/contract';
+import { type Audited, ENDPOINTS, type Reach, refuse } from '@nodo/contract';
 import type { Express } from 'express';
 import type { Auth } from '../auth/auth.ts';
 import type { Caller } from '../auth/people.ts';
 import { route } from '../http/route.ts';
 
 /** What a lead looks after: accounts, screens, who saw and did what. */
-export function peopleRoutes(app: Express, { people, accounts, audit }: Auth): void {
+export function peopleRoutes(
+  app: Express,
+  { people, accounts, audit }: Auth,
+  reach: Reach | null,
+): void {
   const note = (session: Caller, what: Audited, toPerson?: string) =>
     audit.note({
       shop: session.shop.id,
@@ -52,6 +56,8 @@ export function peopleRoutes(app: Express, { people, accounts, audit }: Auth): v
     await note(session, 'person-reset', params.person);
     return { ok: true, answer: handed };
   });
+
+  route(app, people, ENDPOINTS.readReach, async () => ({ ok: true, answer: reach }));
 
   route(app, people, ENDPOINTS.listScreens, async ({ session }) => ({
     ok: true,

@@ -76,6 +76,11 @@ export function sessionRoutes(app: Express, auth: Auth): void {
     return sessionAfter(changed);
   });
 
+  route(app, people, ENDPOINTS.nameScreen, async ({ body, request }) => {
+    await people.nameScreen(identified(request), body.device);
+    return { ok: true, answer: {} };
+  });
+
   route(app, people, ENDPOINTS.lockScreen, async ({ request, session }) => {
     const identity = identified(request);
     await people.lock(identity);

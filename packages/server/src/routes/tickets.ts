@@ -12,6 +12,7 @@ import type { Auth } from '../auth/auth.ts';
 import type { Caller } from '../auth/people.ts';
 import { identityOf, route } from '../http/route.ts';
 import type { PhotoStore } from '../photos/photoStore.ts';
+import { inTurn } from '../store/inTurn.ts';
 import type { EventStore } from '../store/port.ts';
 import { type Recorded, recordDrafts } from '../store/record.ts';
 
@@ -22,6 +23,7 @@ export function ticketRoutes(
   photos: PhotoStore,
   now: () => Date,
 ): void {
+  const oneByOne = inTurn();
   const filesOf = async (shop: string, ids: readonly string[]): Promise<TicketFile[]> => {
     const events = await store.loadAll(shop, ids);
     const customers = await store.customers(
@@ -53,7 +55,7 @@ export function ticketRoutes(
       }
     }
     const request = { shop, ticket, drafts, actor, ...(customer ? { customer } : {}) };
-    return recordDrafts(store, request, now);
+    return oneByOne(`${shop} ${ticket}`, () => recordDrafts(store, request, now));
   };
   const caller = ({ person }: Caller): Actor => ({ person: person.id, role: person.role });
 

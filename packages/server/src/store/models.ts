@@ -1,14 +1,26 @@
 import type { TableEvent, TicketEvent, TicketSummary } from '@nodo/contract';
 import type { KnowledgeSource } from '@nodo/knowledge';
-import {
-  type CreationOptional,
-  DataTypes,
-  type InferAttributes,
-  type InferCreationAttributes,
-  type Model,
-  type ModelStatic,
-  type Sequelize,
+import type {
+  CreationOptional,
+  InferAttributes,
+  InferCreationAttributes,
+  Model,
+  ModelStatic,
+  Sequelize,
 } from 'sequelize';
+import {
+  AS_MIGRATED,
+  document,
+  id,
+  instant,
+  key,
+  perhapsId,
+  perhapsInstant,
+  perhapsText,
+  perhapsWhole,
+  text,
+  whole,
+} from './columns.ts';
 
 /** What both streams keep of an entry, whatever happened. */
 interface StreamRow {
@@ -92,29 +104,22 @@ export interface Models {
   readonly editions: ModelStatic<EditionRow>;
 }
 
-const { DATE, INTEGER, JSONB, TEXT, UUID } = DataTypes;
-// Made anew for each column: Sequelize writes the column's name into what it is given.
-const key = () => ({ type: UUID, primaryKey: true });
-const text = () => ({ type: TEXT, allowNull: false });
-const whole = () => ({ type: INTEGER, allowNull: false });
-
 const streamColumns = () => ({
   shopId: key(),
   seq: { ...whole(), primaryKey: true },
-  id: { type: UUID, allowNull: false },
+  id: id(),
   type: text(),
   version: whole(),
-  actorId: { type: UUID, allowNull: false },
+  actorId: id(),
   actorRole: text(),
   device: text(),
-  observedAt: { type: DATE, allowNull: false },
-  receivedAt: { type: DATE, allowNull: false },
-  body: { type: JSONB, allowNull: false },
+  observedAt: instant(),
+  receivedAt: instant(),
+  body: document(),
 });
 
 /** The tables as the migrations made them. */
 export function defineModels(db: Sequelize): Models {
-  const common = { timestamps: false, underscored: true, freezeTableName: true } as const;
   return {
     events: db.define<EventRow>(
       'ticket_event',
@@ -124,25 +129,25 @@ export function defineModels(db: Sequelize): Models {
         epoch: whole(),
         knowledge: text(),
       },
-      common,
+      AS_MIGRATED,
     ),
-    tableEvents: db.define<TableEventRow>('table_event', streamColumns(), common),
+    tableEvents: db.define<TableEventRow>('table_event', streamColumns(), AS_MIGRATED),
     summaries: db.define<SummaryRow>(
       'ticket_summary',
       {
         shopId: key(),
         ticketId: key(),
-        tag: { type: INTEGER, allowNull: true },
+        tag: perhapsWhole(),
         status: text(),
-        customerId: { type: UUID, allowNull: true },
-        line: { type: JSONB, allowNull: false },
+        customerId: perhapsId(),
+        line: document(),
       },
-      common,
+      AS_MIGRATED,
     ),
     customers: db.define<CustomerRow>(
       'customer',
       { shopId: key(), id: key(), name: text(), phone: text() },
-      common,
+      AS_MIGRATED,
     ),
     people: db.define<PersonRow>(
       'person',
@@ -154,21 +159,21 @@ export function defineModels(db: Sequelize): Models {
         initials: text(),
         role: text(),
         thread: whole(),
-        passwordHash: { type: TEXT, allowNull: true },
-        pinHash: { type: TEXT, allowNull: true },
-        lockedAt: { type: DATE, allowNull: true },
+        passwordHash: perhapsText(),
+        pinHash: perhapsText(),
+        lockedAt: perhapsInstant(),
       },
-      common,
+      AS_MIGRATED,
     ),
-    shops: db.define<ShopRow>('shop', { id: key(), name: text() }, common),
+    shops: db.define<ShopRow>('shop', { id: key(), name: text() }, AS_MIGRATED),
     editions: db.define<EditionRow>(
       'knowledge_edition',
       {
         shopId: key(),
         hash: { ...text(), primaryKey: true },
-        content: { type: JSONB, allowNull: false },
+        content: document(),
       },
-      common,
+      AS_MIGRATED,
     ),
   };
 }

@@ -1,11 +1,20 @@
-import {
-  DataTypes,
-  type InferAttributes,
-  type InferCreationAttributes,
-  type Model,
-  type ModelStatic,
-  type Sequelize,
+import type {
+  InferAttributes,
+  InferCreationAttributes,
+  Model,
+  ModelStatic,
+  Sequelize,
 } from 'sequelize';
+import {
+  AS_MIGRATED,
+  id,
+  instant,
+  key,
+  perhapsId,
+  perhapsInstant,
+  text,
+  whole,
+} from './columns.ts';
 
 type Row<Own> = Model<InferAttributes<Own & Model>, InferCreationAttributes<Own & Model>> & Own;
 
@@ -61,18 +70,8 @@ export interface PeopleModels {
   readonly links: ModelStatic<LinkRow>;
 }
 
-const { DATE, INTEGER, TEXT, UUID } = DataTypes;
-// Made anew for each column: Sequelize writes the column's name into what it is given.
-const key = () => ({ type: UUID, primaryKey: true });
-const id = () => ({ type: UUID, allowNull: false });
-const perhapsId = () => ({ type: UUID, allowNull: true });
-const text = () => ({ type: TEXT, allowNull: false });
-const instant = () => ({ type: DATE, allowNull: false });
-const perhapsInstant = () => ({ type: DATE, allowNull: true });
-
 /** Screens, sign-ins, codes, audit and customers' links, as the migrations made them. */
 export function definePeopleModels(db: Sequelize): PeopleModels {
-  const common = { timestamps: false, underscored: true, freezeTableName: true } as const;
   return {
     screens: db.define<ScreenRow>(
       'screen',
@@ -86,7 +85,7 @@ export function definePeopleModels(db: Sequelize): PeopleModels {
         lockedAt: perhapsInstant(),
         endedAt: perhapsInstant(),
       },
-      common,
+      AS_MIGRATED,
     ),
     screenPeople: db.define<ScreenPersonRow>(
       'screen_person',
@@ -96,14 +95,14 @@ export function definePeopleModels(db: Sequelize): PeopleModels {
         personId: key(),
         since: instant(),
         seenAt: instant(),
-        wrongPins: { type: INTEGER, allowNull: false, defaultValue: 0 },
+        wrongPins: { ...whole(), defaultValue: 0 },
       },
-      common,
+      AS_MIGRATED,
     ),
     codes: db.define<CodeRow>(
       'person_code',
       { shopId: key(), personId: key(), codeHash: text(), until: instant() },
-      common,
+      AS_MIGRATED,
     ),
     audit: db.define<AuditRow>(
       'audit',
@@ -116,7 +115,7 @@ export function definePeopleModels(db: Sequelize): PeopleModels {
         ticketId: perhapsId(),
         toPerson: perhapsId(),
       },
-      common,
+      AS_MIGRATED,
     ),
     links: db.define<LinkRow>(
       'customer_link',
@@ -130,7 +129,7 @@ export function definePeopleModels(db: Sequelize): PeopleModels {
         until: instant(),
         revokedAt: perhapsInstant(),
       },
-      common,
+      AS_MIGRATED,
     ),
   };
 }

@@ -6,6 +6,7 @@ import { useSessionQuery } from '../api/client.ts';
 import { useStreamState } from '../api/useStreamState.ts';
 import { RackView } from '../features/rack/RackView.tsx';
 import { Frame } from '../features/shell/Frame.tsx';
+import { BeingRead } from '../features/shell/NotRead.tsx';
 import { SignIn } from '../features/signIn/SignIn.tsx';
 import { m } from '../messages/index.ts';
 import { Button } from '../ui/Button.tsx';
@@ -25,7 +26,7 @@ export function App() {
   const [, token] = /^\/shared\/([^/]+)$/.exec(window.location.pathname) ?? [];
   if (token === undefined) return <Shop />;
   return (
-    <Suspense fallback={<Waiting />}>
+    <Suspense fallback={<BeingRead />}>
       <SharedView token={token} />
     </Suspense>
   );
@@ -60,9 +61,9 @@ function Shop() {
     <BrowserRouter>
       <Frame session={session}>
         <FaultBoundary instead={<Broken />}>
-          <Suspense fallback={<Waiting />}>
+          <Suspense fallback={<BeingRead />}>
             <Routes>
-              <Route path="/" element={<RackView session={session} />} />
+              <Route path="/" element={<RackView />} />
               <Route path="/counter" element={<CounterView session={session} />} />
               <Route path="/phone" element={<PhoneView session={session} />} />
               <Route path="/phone/:ticket" element={<CallView session={session} />} />
@@ -89,14 +90,6 @@ function Shop() {
         }}
       />
     </BrowserRouter>
-  );
-}
-
-function Waiting() {
-  return (
-    <div className="p-8">
-      <Sewing label={m.shell.loading} />
-    </div>
   );
 }
 

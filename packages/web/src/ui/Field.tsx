@@ -62,7 +62,7 @@ export function TextField({
   ...rest
 }: Labelled & ComponentProps<'input'>) {
   const frame = { label, hint, error, className };
-  return <Field {...frame} box={(ties) => <input {...ties} {...rest} />} />;
+  return <Field {...frame} box={(ties) => <input dir="auto" {...ties} {...rest} />} />;
 }
 
 /** One of a few. */
@@ -86,5 +86,5 @@ export function TextArea({
   ...rest
 }: Labelled & ComponentProps<'textarea'>) {
   const frame = { label, hint, error, className };
-  return <Field {...frame} box={(ties) => <textarea {...ties} {...rest} />} />;
+  return <Field {...frame} box={(ties) => <textarea dir="auto" {...ties} {...rest} />} />;
 }

@@ -227,9 +227,10 @@ function BenchHeader({
         {intake.tag}
       </span>
       <p className="min-w-0 text-lg leading-tight font-bold break-words">
-        {intake.label}
+        <bdi>{intake.label}</bdi>
         <span className="block text-sm font-normal text-quiet">
-          {[customer?.name, customer?.phone].filter(Boolean).join(', ')}
+          <bdi>{customer?.name}</bdi>
+          {customer?.phone && `, ${customer.phone}`}
         </span>
       </p>
       {intake.words && (
@@ -237,7 +238,8 @@ function BenchHeader({
           className="line-clamp-2 max-w-xl min-w-0 flex-1 border-l-3 border-own pl-3 text-quiet"
           title={intake.words}
         >
-          <span className="sr-only">{m.bench.machine.words}: </span>“{intake.words}”
+          <span className="sr-only">{m.bench.machine.words}: </span>
+          <bdi>“{intake.words}”</bdi>
         </blockquote>
       )}
       {last && lastBy && (

@@ -2,8 +2,8 @@ import type { Session } from '@nodo/contract';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { m } from '../../messages/index.ts';
-import { Button } from '../../ui/Button.tsx';
-import { Blank, Sewing } from '../../ui/Stitches.tsx';
+import { Blank } from '../../ui/Stitches.tsx';
+import { NotRead } from '../shell/NotRead.tsx';
 import { type ShownTicket, useShownTicket } from './useShownTicket.ts';
 
 /** A ticket from the server, or why there is none to show. */
@@ -28,19 +28,5 @@ export function TicketGate({
       </Blank>
     );
   }
-  if (fault) {
-    return (
-      <Blank title={m.bench.failed}>
-        <p>{m.shell.unreachable}</p>
-        <Button look="main" onClick={refetch}>
-          {m.shell.tryAgain}
-        </Button>
-      </Blank>
-    );
-  }
-  return (
-    <div className="p-8">
-      <Sewing label={m.shell.loading} />
-    </div>
-  );
+  return <NotRead title={m.bench.failed} fault={fault} again={refetch} />;
 }

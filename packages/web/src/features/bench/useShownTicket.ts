@@ -1,4 +1,4 @@
-import type { CallFault } from '@nodo/client';
+import { type CallFault, enteredOn } from '@nodo/client';
 import {
   type Actor,
   type Customer,
@@ -28,9 +28,13 @@ export interface ShownTicket {
 export function useShownTicket(
   id: string,
   session: Session,
-): { readonly shown?: ShownTicket; readonly fault?: CallFault; readonly refetch: () => void } {
+): {
+  readonly shown?: ShownTicket;
+  readonly fault: CallFault | undefined;
+  readonly refetch: () => void;
+} {
   const { data: file, error, refetch } = useTicketQuery(id);
-  const tables = useTables();
+  const { tables, fault: tablesFault, refetch: readTables } = useTables();
   const entries = useAppSelector(({ outbox }) => outbox.entries);
   const { people } = session.screen;
 
@@ -38,21 +42,18 @@ export function useShownTicket(
   const shown = useMemo(() => {
     if (!file || !tables) return undefined;
     const { edition, changes } = tables;
-    const entered = entries
-      .filter((entry) => entry.ticket === id && !entry.refusal)
-      .flatMap(({ draft, person }) => {
-        // What somebody left here who is not signed in any more waits until that person is back.
-        const maker = people.find((one) => one.id === person);
-        return maker ? [{ draft, actor: { person, role: maker.role } }] : [];
-      });
+    const entered = enteredOn(id, entries, people);
     const { ticket, events, waiting } = layOn(id, file.events, entered, edition);
     return { ticket, events, waiting, customer: file.customer, edition, changes };
   }, [id, file, tables, entries, people, layOn]);
 
   return {
     ...(shown ? { shown } : {}),
-    ...(error ? { fault: error as CallFault } : {}),
-    refetch: () => void refetch(),
+    fault: (error as CallFault | undefined) ?? tablesFault,
+    refetch: () => {
+      if (error) void refetch();
+      if (tablesFault) readTables();
+    },
   };
 }
 

@@ -38,7 +38,7 @@ function IntakeSheet() {
   const { data: rack = [] } = useRackQuery();
   const [takeIn, { isLoading, error }] = useTakeInMutation();
   const navigate = useNavigate();
-  const { edition } = useTables() ?? { edition: SHIPPED };
+  const edition = useTables().tables?.edition ?? SHIPPED;
   const model = edition.modelOf(draft.family);
   useEffect(() => keepDraft('counter', draft), [draft]);
 

@@ -3,8 +3,8 @@ import type { FamilyModel } from '@nodo/knowledge';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { m } from '../../messages/index.ts';
-import { Sewing } from '../../ui/Stitches.tsx';
 import { type ShownTicket, useShownTicket } from '../bench/useShownTicket.ts';
+import { NotRead } from '../shell/NotRead.tsx';
 import { ChangesList } from '../tables/ChangesList.tsx';
 import { ProposalPage } from '../tables/ProposalPage.tsx';
 import { ProposeChange } from '../tables/ProposeChange.tsx';
@@ -19,14 +19,10 @@ const FIRST_FAMILY = 'drop-in';
 /** The tables to be read: any cause or check, and where it stands on the ticket at hand. */
 export default function KnowledgeView({ session }: { readonly session: Session }) {
   const [search] = useSearchParams();
-  const tables = useTables();
+  const { tables, fault, refetch } = useTables();
   const ticket = search.get('ticket');
   if (!tables) {
-    return (
-      <div className="p-8">
-        <Sewing label={m.shell.loading} />
-      </div>
-    );
+    return <NotRead title={m.knowledge.failed} fault={fault} again={refetch} />;
   }
   return ticket === null ? (
     <Reading

@@ -1,13 +1,11 @@
 import type { CallFault } from '@nodo/client';
-import type { Account, Role } from '@nodo/contract';
+import { type Account, EVERY_ROLE, type HandedCode, type Role } from '@nodo/contract';
 import { toast } from 'sonner';
 import { useChangeAccountMutation, useResetAccountMutation } from '../../api/client.ts';
 import { faultWords } from '../../messages/faults.ts';
 import { m, write } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { PersonMark } from '../../ui/PersonMark.tsx';
-import type { Handed } from './HandedCode.tsx';
-import { ROLES } from './roles.ts';
 
 /** Everybody with role and state, to be changed where they stand. */
 export function Accounts({
@@ -17,7 +15,7 @@ export function Accounts({
 }: {
   readonly accounts: readonly Account[];
   readonly self: string;
-  readonly onHanded: (handed: Handed) => void;
+  readonly onHanded: (handed: HandedCode) => void;
 }) {
   return (
     <ul className="max-w-3xl">
@@ -40,7 +38,7 @@ function AccountLine({
 }: {
   readonly account: Account;
   readonly isSelf: boolean;
-  readonly onHanded: (handed: Handed) => void;
+  readonly onHanded: (handed: HandedCode) => void;
 }) {
   const [change, { isLoading: changing }] = useChangeAccountMutation();
   const [reset, { isLoading: resetting }] = useResetAccountMutation();
@@ -65,7 +63,9 @@ function AccountLine({
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule py-2">
       <PersonMark person={account} silent />
       <span className={`min-w-40 flex-1 break-words ${locked ? 'text-quiet' : ''}`}>
-        <span className="font-semibold">{name}</span>{' '}
+        <span className="font-semibold">
+          <bdi>{name}</bdi>
+        </span>{' '}
         <span className="font-mono text-sm text-quiet">{account.login}</span>
         <span className="block text-sm text-quiet">{stateWords(account)}</span>
       </span>
@@ -76,13 +76,19 @@ function AccountLine({
         onChange={(event) => void apply({ role: event.target.value as Role })}
         className="min-h-11 rounded-md border-2 border-edge bg-paper px-3"
       >
-        {ROLES.map((one) => (
+        {EVERY_ROLE.map((one) => (
           <option key={one} value={one}>
             {m.shell.roles[one]}
           </option>
         ))}
       </select>
-      <Button look="quiet" disabled={busy} title={words.resetNote} onClick={() => void renew()}>
+      <Button
+        look="quiet"
+        // It would end the very sign-in that the code is shown on.
+        disabled={busy || isSelf}
+        title={words.resetNote}
+        onClick={() => void renew()}
+      >
         {words.reset}
       </Button>
       <Button

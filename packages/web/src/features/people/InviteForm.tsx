@@ -1,18 +1,16 @@
 import type { CallFault } from '@nodo/client';
-import type { Role } from '@nodo/contract';
+import { EVERY_ROLE, type HandedCode, type Role } from '@nodo/contract';
 import { useState } from 'react';
 import { useInvitePersonMutation } from '../../api/client.ts';
 import { faultWords } from '../../messages/faults.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Select, TextField } from '../../ui/Field.tsx';
-import type { Handed } from './HandedCode.tsx';
-import { ROLES } from './roles.ts';
 
 const NOBODY = { name: '', initials: '', login: '', role: 'technician' as Role };
 
 /** A new person of the shop; initials and sign-in name are suggested from the name. */
-export function InviteForm({ onHanded }: { readonly onHanded: (handed: Handed) => void }) {
+export function InviteForm({ onHanded }: { readonly onHanded: (handed: HandedCode) => void }) {
   const [given, setGiven] = useState(NOBODY);
   const [invite, { isLoading, error }] = useInvitePersonMutation();
   const words = m.people.invite;
@@ -67,7 +65,7 @@ export function InviteForm({ onHanded }: { readonly onHanded: (handed: Handed) =
           value={given.role}
           onChange={(event) => setGiven({ ...given, role: event.target.value as Role })}
         >
-          {ROLES.map((role) => (
+          {EVERY_ROLE.map((role) => (
             <option key={role} value={role}>
               {m.shell.roles[role]}
             </option>

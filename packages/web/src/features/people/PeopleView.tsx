@@ -1,15 +1,15 @@
 import type { CallFault } from '@nodo/client';
-import type { Session } from '@nodo/contract';
+import type { HandedCode, Session } from '@nodo/contract';
 import { useState } from 'react';
 import { useAccountsQuery } from '../../api/client.ts';
-import { faultWords } from '../../messages/faults.ts';
 import { m } from '../../messages/index.ts';
-import { Button } from '../../ui/Button.tsx';
-import { Blank, Sewing } from '../../ui/Stitches.tsx';
+import { Blank } from '../../ui/Stitches.tsx';
+import { NotRead } from '../shell/NotRead.tsx';
 import { Accounts } from './Accounts.tsx';
 import { AuditList } from './AuditList.tsx';
-import { type Handed, HandedCode } from './HandedCode.tsx';
+import { HandedSecret } from './HandedSecret.tsx';
 import { InviteForm } from './InviteForm.tsx';
+import { OtherBenches } from './OtherBenches.tsx';
 import { Screens } from './Screens.tsx';
 
 /** What a lead looks after: who may do what, where they are signed in, who saw and did what. */
@@ -26,30 +26,26 @@ export default function PeopleView({ session }: { readonly session: Session }) {
 
 function ForLead({ session }: { readonly session: Session }) {
   const { data: accounts, error, refetch } = useAccountsQuery();
-  const [handed, setHanded] = useState<Handed>();
+  const [handed, setHanded] = useState<HandedCode>();
   const words = m.people;
   if (!accounts) {
-    return error ? (
-      <Blank title={words.failed}>
-        <p>{faultWords(error as CallFault)}</p>
-        <Button look="main" onClick={() => void refetch()}>
-          {m.shell.tryAgain}
-        </Button>
-      </Blank>
-    ) : (
-      <div className="p-8">
-        <Sewing label={m.shell.loading} />
-      </div>
+    return (
+      <NotRead
+        title={words.failed}
+        fault={error as CallFault | undefined}
+        again={() => void refetch()}
+      />
     );
   }
   return (
     <div className="flex flex-1 flex-col lg:flex-row">
       <div className="min-w-0 flex-1 px-6 py-4">
         <h1 className="mb-3 text-2xl font-bold">{words.title}</h1>
-        {handed && <HandedCode handed={handed} onDone={() => setHanded(undefined)} />}
+        {handed && <HandedSecret handed={handed} onDone={() => setHanded(undefined)} />}
         <Accounts accounts={accounts} self={session.person.id} onHanded={setHanded} />
         <InviteForm onHanded={setHanded} />
         <Screens accounts={accounts} here={session.screen.id} />
+        <OtherBenches />
       </div>
       <AuditList accounts={accounts} />
     </div>

@@ -4,6 +4,7 @@ import { toast } from 'sonner';
 import { useEndScreenMutation, useScreensQuery } from '../../api/client.ts';
 import { faultWords } from '../../messages/faults.ts';
 import { m, write } from '../../messages/index.ts';
+import { isNamed } from '../../store/device.ts';
 import { Button } from '../../ui/Button.tsx';
 
 /** Where somebody is signed in; any of them can be ended. */
@@ -55,7 +56,12 @@ export function Screens({
 function screenWords({ device, agent, seenAt, locked }: Screen): string {
   const words = m.people.screens;
   const system = /\(([^;)]+)/.exec(agent)?.[1];
-  return [device || words.unnamed, system, words.seen(write.moment(seenAt)), locked && words.locked]
+  return [
+    isNamed(device) ? device : words.unnamed,
+    system,
+    words.seen(write.moment(seenAt)),
+    locked && words.locked,
+  ]
     .filter(Boolean)
     .join(', ');
 }

@@ -57,9 +57,15 @@ function Call({ shown, session }: { readonly shown: ShownTicket; readonly sessio
   return (
     <div className="flex flex-1 flex-col lg:h-[calc(100dvh-3.4rem)] lg:min-h-[38rem] lg:flex-none">
       <header className="flex flex-wrap items-baseline gap-x-5 border-b border-rule px-5 py-2">
-        <p className="text-lg font-bold">{ticket.intake?.label}</p>
+        <p className="text-lg font-bold">
+          <bdi>{ticket.intake?.label}</bdi>
+        </p>
         <p className="text-quiet">{[customer?.name, customer?.phone].filter(Boolean).join(', ')}</p>
-        {ticket.intake?.words && <p className="text-quiet">“{ticket.intake.words}”</p>}
+        {ticket.intake?.words && (
+          <p className="text-quiet">
+            <bdi>“{ticket.intake.words}”</bdi>
+          </p>
+        )}
       </header>
       <Tray ticket={ticket.id} model={model} />
       <div className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[minmax(0,1fr)_20rem]">

@@ -39,7 +39,7 @@ function CallSheet() {
   const [tried, setTried] = useState(false);
   const [takeIn, { isLoading, error }] = useTakeInMutation();
   const navigate = useNavigate();
-  const { edition } = useTables() ?? { edition: SHIPPED };
+  const edition = useTables().tables?.edition ?? SHIPPED;
   const model = edition.modelOf(draft.family);
   useEffect(() => keepDraft('phone', draft), [draft]);
   if (!model) return null;

@@ -92,8 +92,8 @@ function List({
                 {entry.tag ?? <Phone aria-hidden size={20} />}
               </span>
               <span className="min-w-0 flex-1 break-words">
-                {entry.label}
-                <span className="block text-sm text-quiet">
+                <bdi>{entry.label}</bdi>
+                <span dir="auto" className="block text-left text-sm text-quiet">
                   {say?.(entry) ??
                     [entry.customerName, m.rack.side.since(write.day(entry.takenInAt))]
                       .filter(Boolean)

@@ -1,35 +1,31 @@
-import type { Looker, Person, RackEntry, Session } from '@nodo/contract';
-import { useEffect, useMemo, useState } from 'react';
+import type { CallFault } from '@nodo/client';
+import type { Looker, Person, RackEntry } from '@nodo/contract';
+import { useEffect, useState } from 'react';
 import { Link, NavigationType, useNavigationType, useSearchParams } from 'react-router';
-import { usePeopleQuery, useRackQuery } from '../../api/client.ts';
+import { usePresenceQuery, useRackQuery } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
-import { Blank, Sewing } from '../../ui/Stitches.tsx';
-import { useLookers } from '../shell/useLookers.ts';
+import { Blank } from '../../ui/Stitches.tsx';
+import { usePeopleById } from '../bench/usePeopleById.ts';
+import { NotRead } from '../shell/NotRead.tsx';
 import { HandNeeded } from './HandNeeded.tsx';
 import { isUntouched } from './isUntouched.ts';
 import { Shelf } from './Shelf.tsx';
 
 /** What stands in the shop, shelf by shelf, and where a hand is needed. */
-export function RackView({ session }: { readonly session: Session }) {
-  const lookers = useLookers(session);
+export function RackView() {
+  const { data: lookers = [] } = usePresenceQuery();
   const { data: rack, error, refetch } = useRackQuery();
-  const { data: people = [] } = usePeopleQuery();
+  const peopleById = usePeopleById();
   const { wanted, find } = useFind();
-  const peopleById = useMemo(() => new Map(people.map((person) => [person.id, person])), [people]);
 
   if (!rack) {
-    return error ? (
-      <Blank title={m.rack.failedTitle}>
-        <p>{m.shell.unreachable}</p>
-        <Button look="main" onClick={() => void refetch()}>
-          {m.shell.tryAgain}
-        </Button>
-      </Blank>
-    ) : (
-      <div className="p-8">
-        <Sewing label={m.shell.loading} />
-      </div>
+    return (
+      <NotRead
+        title={m.rack.failedTitle}
+        fault={error as CallFault | undefined}
+        again={() => void refetch()}
+      />
     );
   }
   const shown = rack.filter((entry) => fits(entry, wanted));

@@ -66,7 +66,9 @@ function Machine({
         </span>
       </span>
       <span className="flex flex-col gap-0.5 pt-1.5 pr-3 pb-1 pl-1">
-        <span className="font-semibold break-words group-hover:underline">{entry.label}</span>
+        <span className="font-semibold break-words group-hover:underline">
+          <bdi>{entry.label}</bdi>
+        </span>
         <span className="flex flex-wrap items-center gap-x-2">
           <MiniSeam
             seen={entry.seen}

@@ -27,7 +27,9 @@ export default function SharedView({ token }: { readonly token: string }) {
     <main className="mx-auto flex min-h-dvh max-w-xl flex-col gap-6 px-6 py-10">
       <p className="text-quiet">{data.shop}</p>
       <div>
-        <h1 className="text-3xl font-bold break-words">{data.label}</h1>
+        <h1 className="text-3xl font-bold break-words">
+          <bdi>{data.label}</bdi>
+        </h1>
         <p className="mt-1 text-quiet">{words.takenIn(write.day(data.takenInAt))}</p>
       </div>
       <p className="border-l-6 border-ink bg-paper px-5 py-4 text-xl font-semibold" role="status">
@@ -36,7 +38,9 @@ export default function SharedView({ token }: { readonly token: string }) {
       {data.words && (
         <section>
           <h2 className="text-sm font-semibold text-quiet">{words.words}</h2>
-          <blockquote className="break-words">“{data.words}”</blockquote>
+          <blockquote className="break-words">
+            <bdi>“{data.words}”</bdi>
+          </blockquote>
         </section>
       )}
       <section>

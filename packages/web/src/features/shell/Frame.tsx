@@ -38,7 +38,10 @@ export function Frame({
         <Link to="/" className="py-2 text-xl font-bold tracking-tight">
           {m.shell.product}
         </Link>
-        <nav aria-label={m.shell.mainNav} className="flex items-center gap-1">
+        <nav
+          aria-label={m.shell.mainNav}
+          className="order-last flex w-full flex-wrap items-center gap-x-1 md:order-none md:w-auto"
+        >
           <FrameLink to="/">{m.shell.toRack}</FrameLink>
           <FrameLink to="/counter">{m.shell.takeIn}</FrameLink>
           <FrameLink to="/phone">{m.phone.nav}</FrameLink>
@@ -46,8 +49,8 @@ export function Frame({
           {session.person.role === 'lead' && <FrameLink to="/people">{m.people.nav}</FrameLink>}
         </nav>
         <p className="ml-auto hidden text-quiet md:block">{session.shop.name}</p>
-        <PersonMenu session={session} />
-        <span className="flex">
+        <span className="ml-auto flex items-center gap-x-3 md:ml-0">
+          <PersonMenu session={session} />
           <Button
             look="quiet"
             onClick={toggle}
@@ -71,7 +74,7 @@ function FrameLink({ to, children }: { readonly to: string; readonly children: s
     <NavLink
       to={to}
       end
-      className="inline-flex min-h-11 items-center border-b-3 border-transparent px-3 text-quiet hover:text-ink aria-[current=page]:border-own aria-[current=page]:font-semibold aria-[current=page]:text-ink"
+      className="inline-flex min-h-11 items-center whitespace-nowrap border-b-3 border-transparent px-3 text-quiet hover:text-ink aria-[current=page]:border-own aria-[current=page]:font-semibold aria-[current=page]:text-ink"
     >
       {children}
     </NavLink>

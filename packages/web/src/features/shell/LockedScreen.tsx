@@ -49,7 +49,7 @@ export function LockedScreen({ session }: { readonly session: Session }) {
                       onClick={() => setChosen(person)}
                     >
                       <PersonMark person={person} silent />
-                      {person.name}
+                      <bdi>{person.name}</bdi>
                     </Button>
                   </li>
                 ))}

@@ -6,13 +6,14 @@ import { m } from '../../messages/index.ts';
 import { Modal } from '../../ui/Modal.tsx';
 import { PersonMark } from '../../ui/PersonMark.tsx';
 import { SignInForm } from '../signIn/SignInForm.tsx';
+import { NameScreen } from './NameScreen.tsx';
 import { PinForm } from './PinForm.tsx';
 import { ChangePassword, SetPin } from './SecretForms.tsx';
 import { LOCK_AFTER_MINUTES, useLockAfter } from './useIdleLock.ts';
 
 type Sheet =
   | { readonly kind: 'take-over'; readonly person: Session['person'] }
-  | { readonly kind: 'another' | 'pin' | 'password' };
+  | { readonly kind: 'another' | 'pin' | 'password' | 'screen' };
 
 /** Who stands at this screen: the change to another, one's own secrets, the way out. */
 export function PersonMenu({ session }: { readonly session: Session }) {
@@ -36,7 +37,7 @@ export function PersonMenu({ session }: { readonly session: Session }) {
           <PersonMark person={person} />
           <span className="sr-only">{words.menu}</span>
           <span aria-hidden="true" className="hidden text-sm lg:inline">
-            {person.name}
+            <bdi>{person.name}</bdi>
             <span className="block text-xs text-quiet">{m.shell.roles[person.role]}</span>
           </span>
         </DropdownMenu.Trigger>
@@ -76,6 +77,7 @@ export function PersonMenu({ session }: { readonly session: Session }) {
               </DropdownMenu.RadioItem>
             ))}
           </DropdownMenu.RadioGroup>
+          <Item onSelect={() => setSheet({ kind: 'screen' })}>{words.nameScreen}</Item>
           <Item onSelect={() => void lock()}>{words.lock}</Item>
           <Item onSelect={() => void leave()}>
             {screen.people.length > 1 ? words.signOutAll : words.signOut}
@@ -94,6 +96,7 @@ export function PersonMenu({ session }: { readonly session: Session }) {
         {sheet?.kind === 'another' && <SignInForm onDone={done} />}
         {sheet?.kind === 'pin' && <SetPin onDone={done} />}
         {sheet?.kind === 'password' && <ChangePassword onDone={done} />}
+        {sheet?.kind === 'screen' && <NameScreen onDone={done} />}
       </Modal>
     </>
   );
@@ -110,6 +113,8 @@ function titleOf(sheet: Sheet): string {
       return words.setPin;
     case 'password':
       return words.changePassword;
+    case 'screen':
+      return words.nameScreen;
   }
 }
 

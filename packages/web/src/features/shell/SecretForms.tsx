@@ -6,6 +6,7 @@ import { faultWords } from '../../messages/faults.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
+import { FormFault } from '../../ui/FormFault.tsx';
 
 const words = m.shell.person;
 
@@ -92,9 +93,7 @@ function SecretForm({
         value={fresh}
         onChange={(event) => setFresh(event.target.value)}
       />
-      <p role="alert" className="min-h-6 font-semibold text-hazard">
-        {error && !busy ? faultWords(error) : ''}
-      </p>
+      <FormFault>{error && !busy ? faultWords(error) : ''}</FormFault>
       <Button look="main" type="submit" disabled={busy || password === '' || !pattern.test(fresh)}>
         {words.save}
       </Button>

@@ -4,6 +4,7 @@ import { faultWords } from '../../messages/faults.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
+import { FormFault } from '../../ui/FormFault.tsx';
 import { readForm } from './readForm.ts';
 
 /** A code from the lead becomes a password of one's own. */
@@ -37,9 +38,7 @@ export function CodeForm({ onDone }: { readonly onDone: () => void }) {
       <Button look="main" type="submit" disabled={isLoading}>
         {words.redeem}
       </Button>
-      <p role="alert" className="min-h-6 font-semibold text-hazard">
-        {error && !isLoading ? faultWords(error as CallFault) : ''}
-      </p>
+      <FormFault>{error && !isLoading ? faultWords(error as CallFault) : ''}</FormFault>
     </form>
   );
 }

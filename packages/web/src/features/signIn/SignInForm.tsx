@@ -6,6 +6,7 @@ import { m } from '../../messages/index.ts';
 import { deviceId } from '../../store/device.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
+import { FormFault } from '../../ui/FormFault.tsx';
 import { readForm } from './readForm.ts';
 
 /** Name and password. */
@@ -42,9 +43,9 @@ export function SignInForm({ onDone }: { readonly onDone?: () => void }) {
       <Button look="main" type="submit" disabled={isLoading}>
         {isLoading ? words.submitting : words.submit}
       </Button>
-      <p role="alert" className="min-h-6 font-semibold text-hazard">
+      <FormFault>
         {missing ? words.missing : error && !isLoading ? faultWords(error as CallFault) : ''}
-      </p>
+      </FormFault>
     </form>
   );
 }

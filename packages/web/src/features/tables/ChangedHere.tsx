@@ -8,7 +8,7 @@ import { type ShopTables, useTables } from './useTables.ts';
 
 /** What is in force of one cause or check that this shop tells otherwise than it came. */
 export function ChangedHere({ isAbout }: { readonly isAbout: (change: TableChange) => boolean }) {
-  const tables = useTables();
+  const { tables } = useTables();
   const about = tables ? inForce(tables).filter(({ change }) => isAbout(change)) : [];
   if (!tables || about.length === 0) return null;
   return (

@@ -189,7 +189,7 @@ function OnTickets({
                           to={`/bench/${entry.ticket}`}
                           className="inline-flex min-h-11 items-center underline underline-offset-4"
                         >
-                          {entry.tag ?? words.byPhone} {entry.label}
+                          {entry.tag ?? words.byPhone} <bdi>{entry.label}</bdi>
                         </Link>
                       </th>
                       <Cell

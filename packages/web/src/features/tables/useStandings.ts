@@ -5,7 +5,7 @@ import { useTables } from './useTables.ts';
 export function useStandings(
   isAbout: (change: TableChange) => boolean,
 ): (kind: TableChange['kind'], otherwise: Standing) => Standing {
-  const { changes = [] } = useTables() ?? {};
+  const changes = useTables().tables?.changes ?? [];
   const here = new Set(changes.filter(isAbout).map(({ kind }) => kind));
   return (kind, otherwise) => (here.has(kind) || here.has('new-cause') ? 'shop' : otherwise);
 }

@@ -1,3 +1,4 @@
+import type { CallFault } from '@nodo/client';
 import { changesInForce, deskOf, presentEdition, type TablesDesk } from '@nodo/contract';
 import type { Edition, TableChange } from '@nodo/knowledge';
 import { useMemo } from 'react';
@@ -11,12 +12,21 @@ export interface ShopTables {
   readonly changes: readonly TableChange[];
 }
 
-/** The tables of the shop; undefined until they were read once. */
-export function useTables(): ShopTables | undefined {
-  const { data: events } = useTablesQuery();
-  return useMemo(() => {
+/** The tables of the shop; undefined until they were read once, or with why they could not be. */
+export function useTables(): {
+  readonly tables?: ShopTables;
+  readonly fault: CallFault | undefined;
+  readonly refetch: () => void;
+} {
+  const { data: events, error, refetch } = useTablesQuery();
+  const tables = useMemo(() => {
     if (!events) return undefined;
     const desk = deskOf(events);
     return { desk, edition: presentEdition(desk), changes: changesInForce(desk) };
   }, [events]);
+  return {
+    ...(tables ? { tables } : {}),
+    fault: error as CallFault | undefined,
+    refetch: () => void refetch(),
+  };
 }

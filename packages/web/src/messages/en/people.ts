@@ -100,6 +100,18 @@ export const people = {
     end: 'End',
     unnamed: 'A screen',
   },
+  benches: {
+    title: 'Other benches',
+    alone: 'This Nodo serves its own computer only. Stop it and start it with',
+    command: 'npm start -- --lan',
+    thenOthers: 'then the other benches, telephones and tablets of the shop reach it.',
+    once: 'Once for each device of the shop',
+    onceLead:
+      'Photograph the code with it and install the certificate that is offered there. Only then does the device believe that it speaks with this shop and nobody else.',
+    codeFor: (address: string) => `Code for ${address}`,
+    daily: 'Then, every day',
+    dailyLead: 'Open this address and sign in. The passwords of the demo shop do not work there.',
+  },
   audit: {
     title: 'Who saw and did what',
     everybody: 'Everybody',

@@ -59,9 +59,11 @@ function Listed({
                 </span>
                 <span className="min-w-0 break-words">
                   <span className={state === 'corrected' ? 'text-quiet line-through' : ''}>
-                    {text}
+                    <bdi>{text}</bdi>
                   </span>
-                  <span className="block text-sm text-quiet">{people.get(person)?.name}</span>
+                  <span className="block text-sm text-quiet">
+                    <bdi>{people.get(person)?.name}</bdi>
+                  </span>
                   <Notes entry={entry} />
                   {photo !== undefined && <Photo ticket={ticket} photo={photo} account={text} />}
                 </span>

@@ -57,10 +57,10 @@ export const SeamStitch = memo(function SeamStitch(props: SeamStitchProps) {
           className="z-50 flex max-h-80 w-80 flex-col gap-2 overflow-y-auto rounded-md border-2 border-ink bg-paper p-4 text-ink"
         >
           <p className={state === 'corrected' ? 'text-quiet line-through' : 'font-semibold'}>
-            {text}
+            <bdi>{text}</bdi>
           </p>
           <p className="text-sm text-quiet">
-            <Time at={at} withDay /> {person?.name}
+            <Time at={at} withDay /> <bdi>{person?.name}</bdi>
           </p>
           <Notes entry={entry} />
           {photo !== undefined && <Photo ticket={ticket} photo={photo} account={text} />}
@@ -93,7 +93,7 @@ function Words({ entry, person }: Pick<SeamStitchProps, 'entry' | 'person'>) {
         className={`line-clamp-2 shrink-0 px-1.5 text-center text-sm leading-tight break-words ${state === 'corrected' ? 'text-quiet line-through' : 'font-semibold'}`}
       >
         <span className="sr-only">{side === 'above' ? m.seam.seen : m.seam.done}: </span>
-        {text}
+        <bdi>{text}</bdi>
       </span>
       <span className="px-1 text-center text-xs text-quiet">
         {newDay && <span className="sr-only">{write.day(at)}</span>}

@@ -2,11 +2,11 @@ import { type HandOver, handOverOf, type Looker, type Person, type Session } fro
 import type { FamilyModel } from '@nodo/knowledge';
 import { Link2, UserRoundPlus } from 'lucide-react';
 import { useState } from 'react';
+import { usePresenceQuery } from '../../../api/client.ts';
 import { m } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Modal } from '../../../ui/Modal.tsx';
 import { PersonMark } from '../../../ui/PersonMark.tsx';
-import { useLookers } from '../../shell/useLookers.ts';
 import type { RecordEntry } from '../useRecord.ts';
 import type { ShownTicket } from '../useShownTicket.ts';
 import { lowerFirst } from '../words.ts';
@@ -29,7 +29,8 @@ export function Together({
   readonly record: RecordEntry;
   readonly mayRecord: boolean;
 }) {
-  const here = useLookers(session).filter((looker) => looker.ticket === ticket.id);
+  const { data: lookers = [] } = usePresenceQuery();
+  const here = lookers.filter((looker) => looker.ticket === ticket.id);
   const [sheet, setSheet] = useState<'hand-over' | 'links'>();
   const words = m.together;
   const done = () => setSheet(undefined);
@@ -115,7 +116,10 @@ export function LeftHere({
       data-left
       className="border-b-2 border-dashed border-own bg-sunk px-5 py-2 break-words"
     >
-      {leftWords(left, session.person.id, nameOf)} <strong>{left.note}</strong>
+      {leftWords(left, session.person.id, nameOf)}{' '}
+      <strong>
+        <bdi>{left.note}</bdi>
+      </strong>
     </p>
   );
 }

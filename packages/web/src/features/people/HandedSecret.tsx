@@ -1,19 +1,13 @@
-import type { Account } from '@nodo/contract';
+import type { HandedCode } from '@nodo/contract';
 import { m, write } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 
-export interface Handed {
-  readonly account: Account;
-  readonly code: string;
-  readonly until: string;
-}
-
 /** A code to be handed over, for as long as it can be seen. */
-export function HandedCode({
+export function HandedSecret({
   handed: { account, code, until },
   onDone,
 }: {
-  readonly handed: Handed;
+  readonly handed: HandedCode;
   readonly onDone: () => void;
 }) {
   const words = m.people.code;

@@ -1,0 +1,146 @@
+import { refuse } from '@nodo/contract';
+import { describe, expect, it } from 'vitest';
+import { enteredOn, outbox } from '../src/index.ts';
+import { draftOf, ODREN, TAVI, TICKET, World } from './world.ts';
+
+const EVENTS = `POST /api/tickets/${TICKET}/events`;
+const sent = (world: World) => world.asked.filter((one) => one === EVENTS).length;
+
+/** A tab on which somebody is signed in and looks at the ticket. */
+async function atTicket(world: World, leads = true) {
+  const client = world.openTab(leads);
+  void client.store.dispatch(client.api.endpoints.session.initiate());
+  void client.store.dispatch(client.api.endpoints.ticket.initiate(TICKET));
+  await world.pass(0);
+  if (leads) world.stream.onOpen();
+  await world.pass(0);
+  const enter = (words: string, person = ODREN.id) => {
+    const draft = draftOf(words);
+    client.store.dispatch(outbox.actions.added({ ticket: TICKET, draft, person }));
+    return draft;
+  };
+  const shown = () =>
+    client.api.endpoints.ticket.select(TICKET)(client.store.getState()).data?.events.length;
+  const entries = () => client.store.getState().outbox.entries;
+  return { client, enter, shown, entries };
+}
+
+describe('what is entered', () => {
+  it('is on the disk before anything is sent, and leaves it once it is confirmed', async () => {
+    const world = new World();
+    const { enter, shown, entries } = await atTicket(world);
+    const draft = enter('seen');
+    expect([...world.shelf.values()].join()).toContain(draft.id);
+    expect(sent(world)).toBe(0);
+    await world.pass(0);
+    expect(entries()).toEqual([]);
+    expect(world.shelf.size).toBe(0);
+    expect(shown()).toBe(2);
+  });
+
+  it('goes out one after the other, in its order', async () => {
+    const world = new World();
+    const { enter } = await atTicket(world);
+    const drafts = ['one', 'two', 'three'].map((words) => enter(words));
+    await world.pass(0);
+    expect(world.events.slice(1).map(({ id }) => id)).toEqual(drafts.map(({ id }) => id));
+  });
+
+  it('waits without a server, is tried again at growing pauses, and is sent once it is back', async () => {
+    const world = new World();
+    const { enter, entries, client } = await atTicket(world);
+    world.answers = () => 'no answer';
+    enter('in the cellar');
+    await world.pass(0);
+    expect(client.store.getState().outbox.unreachable).toBe(true);
+    await world.pass(60_000);
+    const tries = sent(world);
+    // 400, 800, 1 600, 3 200 ms and then every five seconds.
+    expect(tries).toBeGreaterThan(10);
+    expect(tries).toBeLessThan(20);
+    expect(entries()).toHaveLength(1);
+    world.answers = (...asked) => world.serve(...asked);
+    await world.pass(5_000);
+    expect(entries()).toEqual([]);
+    expect(client.store.getState().outbox.unreachable).toBe(false);
+  });
+
+  it('goes to the tray with the reason when it is refused, and the next one goes out', async () => {
+    const world = new World();
+    const { enter, entries } = await atTicket(world);
+    const bad = enter('refused');
+    const good = enter('taken');
+    world.answers = (method, path, body) =>
+      (body as { id?: string } | undefined)?.id === bad.id
+        ? [409, refuse('ticket-closed')]
+        : world.serve(method, path, body);
+    await world.pass(0);
+    expect(entries()).toMatchObject([
+      { draft: { id: bad.id }, refusal: { code: 'ticket-closed' } },
+    ]);
+    expect(world.events.at(-1)?.id).toBe(good.id);
+    // It is neither sent again nor forgotten by a reload.
+    await world.pass(60_000);
+    expect(sent(world)).toBe(2);
+    expect(world.openTab(false).store.getState().outbox.entries).toHaveLength(1);
+  });
+
+  it('of somebody who is not signed in here waits, and others’ goes out', async () => {
+    const world = new World();
+    const { client, enter, entries } = await atTicket(world);
+    world.session = { ...world.session, screen: { ...world.session.screen, people: [] } };
+    await client.store.dispatch(
+      client.api.endpoints.session.initiate(undefined, { forceRefetch: true }),
+    );
+    enter('left behind');
+    await world.pass(60_000);
+    expect(sent(world)).toBe(0);
+    world.session = {
+      ...world.session,
+      screen: { ...world.session.screen, people: [{ ...TAVI, hasPin: true }] },
+    };
+    const own = enter('by another', TAVI.id);
+    await client.store.dispatch(
+      client.api.endpoints.session.initiate(undefined, { forceRefetch: true }),
+    );
+    await world.pass(0);
+    expect(world.events.at(-1)?.id).toBe(own.id);
+    expect(entries()).toHaveLength(1);
+    const { people } = world.session.screen;
+    expect(enteredOn(TICKET, entries(), people)).toEqual([]);
+  });
+
+  it('is not sent from a locked screen', async () => {
+    const world = new World();
+    world.session = { ...world.session, screen: { ...world.session.screen, locked: true } };
+    const { enter, entries } = await atTicket(world);
+    enter('under the lock');
+    await world.pass(60_000);
+    expect(sent(world)).toBe(0);
+    expect(entries()).toHaveLength(1);
+  });
+
+  it('that cannot be read from the disk does not hide the rest', () => {
+    const world = new World();
+    const kept = { ticket: TICKET, draft: draftOf('good'), person: ODREN.id };
+    world.shelf.set('nodo.outbox.broken', '{"ticket":');
+    world.shelf.set('nodo.outbox.good', JSON.stringify(kept));
+    world.shelf.set('somebody else’s', 'x');
+    expect(world.openTab().store.getState().outbox.entries).toEqual([kept]);
+  });
+});
+
+describe('two tabs', () => {
+  it('show one outbox, and only the one that leads sends', async () => {
+    const world = new World();
+    const first = await atTicket(world);
+    const second = await atTicket(world, false);
+    second.enter('from the second');
+    expect(first.entries()).toHaveLength(1);
+    await world.pass(0);
+    expect(sent(world)).toBe(1);
+    expect(first.entries()).toEqual([]);
+    expect(second.entries()).toEqual([]);
+    expect(second.shown()).toBe(2);
+  });
+});

@@ -1,0 +1,196 @@
+import type { LiveFrame, RackEntry, Session, TicketEvent, TicketFile } from '@nodo/contract';
+import { type Client, type Copy, createClient, type StreamEvents } from '../src/index.ts';
+import type { Ports, TabMessage } from '../src/ports.ts';
+import { memoryCopies, memoryShelf } from './memory.ts';
+
+export const ODREN = person('odren');
+export const TAVI = person('tavi');
+export const TICKET = crypto.randomUUID();
+
+function person(name: string) {
+  const id = crypto.randomUUID();
+  return { id, name, initials: 'XX', role: 'technician' as const, thread: 0 };
+}
+
+/** Entry number `seq` of a ticket, as the server would have stored it. */
+export function entry(seq: number, ticket = TICKET, id: string = crypto.randomUUID()): TicketEvent {
+  return {
+    id,
+    ticket,
+    seq,
+    type: 'observation-noted',
+    version: 1,
+    actor: { person: ODREN.id, role: 'technician' },
+    device: 'test screen',
+    epoch: 0,
+    knowledge: 'k',
+    observedAt: '2026-03-02T10:00:00.000Z',
+    receivedAt: '2026-03-02T10:00:00.000Z',
+    body: { words: `entry ${seq}` },
+  };
+}
+
+/** What the stream says of an entry. */
+export function frameOf(event: TicketEvent): LiveFrame {
+  const { ticket, seq } = event;
+  const rack = { ticket, seq, status: 'open' } as RackEntry;
+  return { kind: 'events', ticket, events: [event], rack };
+}
+
+export function draftOf(words: string) {
+  return {
+    id: crypto.randomUUID(),
+    type: 'observation-noted' as const,
+    command: { words },
+    epoch: 0,
+    observedAt: new Date(Date.UTC(2026, 2, 2, 10, 0, drafted++)).toISOString(),
+    device: 'test screen',
+  };
+}
+let drafted = 0;
+
+/** What the scripted server answers: a status and a body, or nothing at all. */
+type Answers = (method: string, path: string, body: unknown) => [number, unknown] | 'no answer';
+
+/** A browser, its clock and its server, all in the test's hands. */
+export class World {
+  readonly shelf = new Map<string, string>();
+  readonly copies = new Map<string, Copy>();
+  /** How often a copy was written. */
+  written = 0;
+  /** What came to the server. */
+  readonly asked: string[] = [];
+  readonly streams: (StreamEvents & { closed: boolean })[] = [];
+  answers: Answers;
+  events: TicketEvent[] = [entry(1)];
+  session: Session;
+  private now = 0;
+  private waiting: { until: number; go: () => void }[] = [];
+  private readonly tabs: { hear: (message: TabMessage) => void; lead?: () => void }[] = [];
+
+  constructor() {
+    this.session = {
+      person: ODREN,
+      shop: { id: crypto.randomUUID(), name: 'Bench Nowhere' },
+      hasPin: true,
+      screen: {
+        id: crypto.randomUUID(),
+        locked: false,
+        people: [ODREN, TAVI].map((one) => ({ ...one, hasPin: true })),
+      },
+    };
+    this.answers = (method, path, body) => this.serve(method, path, body);
+  }
+
+  /** The usual server: keeps what it is sent, tells what it has. */
+  serve(method: string, path: string, body: unknown): [number, unknown] {
+    if (path === '/api/session') return [200, this.session];
+    if (path === `/api/tickets/${TICKET}`) {
+      return [200, { ticket: TICKET, events: this.events, customer: null } satisfies TicketFile];
+    }
+    if (path === '/api/open-tickets') {
+      return [200, [{ ticket: TICKET, events: this.events, customer: null }]];
+    }
+    if (method === 'POST' && path === `/api/tickets/${TICKET}/events`) {
+      const { id } = body as { id: string };
+      const stored =
+        this.events.find((one) => one.id === id) ?? entry(this.events.length + 1, TICKET, id);
+      if (!this.events.includes(stored)) this.events = [...this.events, stored];
+      return [200, stored];
+    }
+    return [200, []];
+  }
+
+  /** @param leads whether this tab speaks for all from the beginning. */
+  openTab(leads = true): Client {
+    const tab: (typeof this.tabs)[number] = { hear: () => undefined };
+    this.tabs.push(tab);
+    const copies = memoryCopies(this.copies);
+    const ports: Ports = {
+      shelf: memoryShelf(this.shelf),
+      copies: {
+        ...copies,
+        set: (path, copy) => {
+          this.written += 1;
+          return copies.set(path, copy);
+        },
+      },
+      tabs: {
+        post: (message) => {
+          for (const other of this.tabs) if (other !== tab) other.hear(structuredClone(message));
+        },
+        onMessage: (listener) => {
+          const before = tab.hear;
+          tab.hear = (message) => {
+            before(message);
+            listener(message);
+          };
+        },
+        lead: (begin) => {
+          tab.lead = begin;
+        },
+      },
+      fetch: (path, init) => this.answer(path, init),
+      openStream: (_path, events) => {
+        const stream = { ...events, closed: false };
+        this.streams.push(stream);
+        return () => {
+          stream.closed = true;
+        };
+      },
+      wait: (milliseconds) =>
+        new Promise((go) => this.waiting.push({ until: this.now + milliseconds, go })),
+      now: () => this.now,
+    };
+    const client = createClient(ports);
+    if (leads) tab.lead?.();
+    return client;
+  }
+
+  /** The stream that is open now. */
+  get stream(): StreamEvents {
+    const open = this.streams.filter(({ closed }) => !closed);
+    if (open.length !== 1 || !open[0]) throw new Error(`${open.length} streams are open`);
+    return open[0];
+  }
+
+  /** Time goes by, and everything that waited for it happens. */
+  async pass(milliseconds: number): Promise<void> {
+    await settled();
+    const until = this.now + milliseconds;
+    for (;;) {
+      const due = this.waiting
+        .filter((one) => one.until <= until)
+        .sort((a, b) => a.until - b.until)[0];
+      if (!due) break;
+      this.waiting = this.waiting.filter((one) => one !== due);
+      this.now = Math.max(this.now, due.until);
+      due.go();
+      await settled();
+    }
+    this.now = until;
+  }
+
+  /** The device sleeps: the clock goes on, nothing happens. */
+  sleep(milliseconds: number): void {
+    this.now += milliseconds;
+  }
+
+  private answer(path: string, init: RequestInit): Promise<Response> {
+    const method = init.method ?? 'GET';
+    this.asked.push(`${method} ${path}`);
+    const body = typeof init.body === 'string' ? (JSON.parse(init.body) as unknown) : undefined;
+    const answer = this.answers(method, path, body);
+    if (answer === 'no answer') return Promise.reject(new Error('no network'));
+    const [status, told] = answer;
+    return Promise.resolve(Response.json(told, { status }));
+  }
+}
+
+/** Everything that can happen without time going by has happened. */
+async function settled(): Promise<void> {
+  // The store tells of what is not urgent once a frame: ten milliseconds.
+  for (const pause of [0, 0, 0, 12, 0, 0, 0]) {
+    await new Promise((resolve) => setTimeout(resolve, pause));
+  }
+}

@@ -1,3 +1,0 @@
-import type { Role } from '@nodo/contract';
-
-export const ROLES: readonly Role[] = ['counter', 'technician', 'lead', 'learner'];

@@ -1,0 +1,45 @@
+import type { CallFault } from '@nodo/client';
+import { useState } from 'react';
+import { useNameScreenMutation } from '../../api/client.ts';
+import { faultWords } from '../../messages/faults.ts';
+import { m } from '../../messages/index.ts';
+import { deviceName, nameDevice } from '../../store/device.ts';
+import { Button } from '../../ui/Button.tsx';
+import { TextField } from '../../ui/Field.tsx';
+import { FormFault } from '../../ui/FormFault.tsx';
+
+/** What the shop calls this screen: the lead finds it by that, and entries are signed with it. */
+export function NameScreen({ onDone }: { readonly onDone: () => void }) {
+  const [name, setName] = useState(deviceName);
+  const [tell, { isLoading, error }] = useNameScreenMutation();
+  const words = m.shell.person;
+  const submit = async () => {
+    const given = name.trim();
+    const { error: refused } = await tell(given);
+    if (refused) return;
+    nameDevice(given);
+    onDone();
+  };
+  return (
+    <form
+      className="flex max-w-sm flex-col gap-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void submit();
+      }}
+    >
+      <TextField
+        label={words.screenName}
+        hint={words.screenNameHint}
+        autoFocus
+        maxLength={64}
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+      />
+      <FormFault>{error && !isLoading ? faultWords(error as CallFault) : ''}</FormFault>
+      <Button look="main" type="submit" disabled={isLoading || name.trim() === ''}>
+        {words.save}
+      </Button>
+    </form>
+  );
+}
