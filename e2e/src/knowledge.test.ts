@@ -13,7 +13,7 @@ describe('the tables', () => {
     await pim.seesNot('Spool, cap and pin');
     await pim.clickWithin('nav[aria-label="Knowledge"]', 'Which way the needle faces');
     await pim.sees('The scarf faces the hook.');
-    const account = await pim.page.$eval('[data-detail]', (drawing) =>
+    const account = await pim.read('[data-detail]', (drawing) =>
       drawing.getAttribute('aria-label'),
     );
     expect(account).toContain('Groove in front, scarf at the back');
@@ -39,7 +39,7 @@ describe('the tables', () => {
     const odren = await screen('odren');
     await odren.go('/knowledge?family=overlocker');
     await odren.sees('Causes (');
-    const checks = await odren.page.$eval('nav[aria-label="Knowledge"]', (box) => box.textContent);
+    const checks = await odren.read('nav[aria-label="Knowledge"]', (box) => box.textContent);
     expect(checks).not.toContain('Thread under the case spring');
     await odren.go('/knowledge/check/bobbin-path?family=overlocker');
     await odren.sees('This machine does not have it.');

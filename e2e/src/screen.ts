@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { AxeResults } from 'axe-core';
-import type { Browser, Page } from 'puppeteer-core';
+import type { Browser, NodeFor, Page } from 'puppeteer-core';
 
 const require = createRequire(import.meta.url);
 const axeSource = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
@@ -127,24 +127,64 @@ export class Screen {
     await this.page.locator(`::-p-aria([name="${text}"])`).click();
   }
 
-  /** Clicks the first button or link with the text in it, within a part of the page. */
+  /** Clicks the first button or link with the text in it, within a part of the page, once it is there. */
   async clickWithin(within: string, text: string): Promise<void> {
-    const done = await this.page.evaluate(
-      (part, wanted) => {
-        const found = [...document.querySelectorAll<HTMLElement>(`${part} button, ${part} a`)].find(
-          (element) => element.innerText.includes(wanted),
-        );
-        found?.click();
-        return found !== undefined;
-      },
-      within,
-      text,
-    );
-    if (!done) throw new Error(`Nothing to click in ${within} with “${text}”`);
+    try {
+      await this.page.waitForFunction(
+        (part, wanted) => {
+          const found = [
+            ...document.querySelectorAll<HTMLElement>(`${part} button, ${part} a`),
+          ].find((element) => element.innerText.includes(wanted));
+          found?.click();
+          return found !== undefined;
+        },
+        { timeout: 10_000, polling: 50 },
+        within,
+        text,
+      );
+    } catch {
+      throw new Error(`Nothing to click in ${within} with “${text}”:\n${await this.text()}`);
+    }
+  }
+
+  /** Reads something off the first element of this selector, once it is there. */
+  async read<Selector extends string, Value>(
+    selector: Selector,
+    value: (element: NodeFor<Selector>) => Value,
+  ): Promise<Awaited<Value>> {
+    await this.page.waitForSelector(selector, { timeout: 10_000 });
+    return (await this.page.$eval(selector, value)) as Awaited<Value>;
   }
 
   async press(key: string): Promise<void> {
     await this.page.keyboard.press(key as Parameters<Page['keyboard']['press']>[0]);
+  }
+
+  /** Writes a note through the interface, as fast as a person could. */
+  async note(words: string): Promise<void> {
+    await this.press('s');
+    await this.page.waitForSelector('[role="dialog"] input');
+    await this.page.keyboard.type(words);
+    await this.clickWithin('[role="dialog"]', 'Write it down');
+    await this.page.waitForSelector('[role="dialog"]', { hidden: true });
+    await this.sees(`“${words}”`);
+  }
+
+  /** Takes the first way on, step after step, until the ticket is closed. */
+  async workToTheKnot(): Promise<void> {
+    for (let steps = 0; steps < 40; steps += 1) {
+      await this.page.waitForFunction(
+        () =>
+          document.querySelector('[data-answer="1"]') !== null ||
+          document.body.innerText.includes('Closed and tied'),
+        { timeout: 10_000 },
+      );
+      if ((await this.text()).includes('Closed and tied')) return;
+      const before = await this.question();
+      await this.press('1');
+      await this.questionAfter(before);
+    }
+    throw new Error(`Never came to the knot, last at: ${await this.step()}`);
   }
 
   /** What the audit holds against the page: rule, and where. */
