@@ -153,7 +153,7 @@ export class Screen {
     value: (element: NodeFor<Selector>) => Value,
   ): Promise<Awaited<Value>> {
     await this.page.waitForSelector(selector, { timeout: 10_000 });
-    return (await this.page.$eval(selector, value)) as Awaited<Value>;
+    return this.page.$eval(selector, value);
   }
 
   async press(key: string): Promise<void> {
