@@ -1,9 +1,11 @@
 export { REFUSAL_CODES, type Refusal, type RefusalCode, refusal, refuse } from './refusal.ts';
 export { EVERY_ROLE, type Role } from './roles.ts';
+export type { CustomerFile, MachineFile, MachineSheet, Visit } from './routes/customers.ts';
 export type { Endpoint } from './routes/endpoint.ts';
 export { ENDPOINTS, type EndpointName } from './routes/index.ts';
 export type { CustomerLink } from './routes/links.ts';
 export { type LiveFrame, type Looker, liveFrame } from './routes/live.ts';
+export { PAPERS, type Paper } from './routes/papers.ts';
 export type {
   Account,
   Audited,
@@ -13,9 +15,46 @@ export type {
   Reach,
   Screen,
 } from './routes/people.ts';
+export type { Hit } from './routes/search.ts';
 export type { Person, Session } from './routes/session.ts';
+export type { ShopSheet } from './routes/shop.ts';
 export type { Candidate } from './routes/tables.ts';
-export type { Customer, RackEntry, TicketFile, TicketSummary } from './routes/tickets.ts';
+export type {
+  Customer,
+  NewMachine,
+  RackEntry,
+  TicketFile,
+  TicketSummary,
+} from './routes/tickets.ts';
+export {
+  type CustomerCard,
+  customerCard,
+  type DaysOff,
+  MACHINE_FACTS,
+  type MachineCard,
+  type MachineFact,
+  machineCard,
+  NEW_SHOP_CARD,
+  newCustomerCard,
+  newMachineCard,
+  type ServiceValue,
+  type ShopCard,
+  shopCard,
+  USUAL_TIME,
+  type WorkingTime,
+} from './shop/cards.ts';
+export { dayAfter, daysBetween, weekdayOf } from './shop/days.ts';
+export { type Absence, absenceOn, type WallClock, workingTimeOf } from './shop/hours.ts';
+export {
+  type DayOffer,
+  type OrderReason,
+  offersFor,
+  type Planned,
+  planShop,
+  type ShopPlan,
+  type Workshop,
+} from './shop/promise.ts';
+export { QUANTITIES, QUANTITY_IDS, type Quantity } from './shop/quantities.ts';
 export {
   decideTables,
   presentEdition,
@@ -53,6 +92,17 @@ export { gatesUnmet } from './tickets/gates.ts';
 export { type HandOver, handOverOf } from './tickets/handOver.ts';
 export { lateEntries } from './tickets/late.ts';
 export { type Entered, layer } from './tickets/lay.ts';
+export {
+  agreedPrice,
+  atTheClock,
+  type Life,
+  minutesWorked,
+  SPOKEN,
+  type Spoken,
+  STANDINGS,
+  type Standing,
+  wasDeclined,
+} from './tickets/life.ts';
 export { nextOnThePhone, type PhoneStep } from './tickets/nextOnThePhone.ts';
 export {
   type Deferred,
@@ -67,6 +117,7 @@ export type { Contest } from './tickets/readings.ts';
 export { type Resume, resumeOf } from './tickets/resume.ts';
 export { mayRecord, mayTakeIn, mayWorkAtBench } from './tickets/rights.ts';
 export { checkStanding } from './tickets/standing.ts';
+export { standingOf } from './tickets/standingOf.ts';
 export { summaryOf } from './tickets/summary.ts';
 export { tablesOf } from './tickets/tables.ts';
 export {
@@ -78,3 +129,4 @@ export {
   stateEpoch,
   type Ticket,
 } from './tickets/ticket.ts';
+export { workLeftOn } from './tickets/workLeft.ts';

@@ -17,6 +17,7 @@ import eventsV3 from './golden/events-v3.json';
 import eventsV4 from './golden/events-v4.json';
 import eventsV5 from './golden/events-v5.json';
 import eventsV6 from './golden/events-v6.json';
+import eventsV7 from './golden/events-v7.json';
 import tablesV1 from './golden/tables-v1.json';
 
 interface Golden {
@@ -34,6 +35,7 @@ const GOLDEN: Readonly<Record<string, Golden>> = {
   'events-v4': eventsV4,
   'events-v5': eventsV5,
   'events-v6': eventsV6,
+  'events-v7': eventsV7,
 };
 
 function comesTo(ticket: string, events: readonly TicketEvent[]): object {
@@ -65,6 +67,14 @@ describe('golden files: what was once stored is told the same for ever', () => {
     const sent = events.map((event) => ticketEvent.parse(event));
     expect(sent).toEqual(events);
     expect(comesTo(ticket, sent)).toEqual(expected);
+  });
+
+  it('events-v7: money, time, waiting and promises', () => {
+    const { life } = ticketOf(
+      eventsV7.ticket,
+      eventsV7.events.map((event) => ticketEvent.parse(event)),
+    );
+    expect(JSON.parse(JSON.stringify(life))).toMatchObject(eventsV7.life);
   });
 
   it('tables-v1: the changes of a shop, every kind of change among them', () => {

@@ -1,3 +1,4 @@
+export { normalTail } from './chance/normal.ts';
 export { seeded } from './chance/seeded.ts';
 export {
   type AccessState,
@@ -62,6 +63,33 @@ export { MAX_SHARED_POSITIVES, Reckoner } from './diagnosis/reckoner.ts';
 export { expectedRepairMinutes, repairOrder } from './diagnosis/repairCost.ts';
 export { drawStates, presentIn, type States, statesOf } from './diagnosis/states.ts';
 export type { Trial, TrialQuestion } from './diagnosis/trial.ts';
+export { type Suspect, type WorkLeft, workLeft } from './diagnosis/workLeft.ts';
 export { type Stakes, Worth } from './diagnosis/worth.ts';
 export { CoreFault } from './fault.ts';
+export {
+  type Bill,
+  billOf,
+  type Money,
+  money,
+  type PricedPart,
+  type Rates,
+} from './price/bill.ts';
+export {
+  type Bench,
+  bench,
+  doneAt,
+  type Job,
+  type Stretch,
+  workUntil,
+} from './schedule/benches.ts';
+export { cheapestAssignment, leastWeightedLateness } from './schedule/bound.ts';
+export { bestPlan, MOST_EXACT, type Objective, type Plan } from './schedule/exact.ts';
+export { type Order, orderByDue } from './schedule/order.ts';
+export {
+  type Outlook,
+  outlookOf,
+  type PromiseOffer,
+  promisesFor,
+  SURE_OF_PROMISE,
+} from './schedule/promise.ts';
 export { type Minutes, minutes } from './units/minutes.ts';

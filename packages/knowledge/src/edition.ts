@@ -3,12 +3,17 @@ import { type Knowledge, storedKnowledge } from './compile.ts';
 import { type FamilyModel, familyModel } from './familyModel.ts';
 import type { KnowledgeSource } from './schema.ts';
 
+/**
+ * The tables cut down to one family, or to one machine that has its own traits instead of its
+ * family's. Undefined for a family that the tables do not have.
+ */
+export type ModelOf = (family: string, traits?: readonly string[]) => FamilyModel | undefined;
+
 /** One edition of the tables at work: laid out, the model of each family built once. */
 export interface Edition {
   readonly source: KnowledgeSource;
   readonly knowledge: Knowledge;
-  /** Undefined for a family that the tables do not have. */
-  readonly modelOf: (family: string) => FamilyModel | undefined;
+  readonly modelOf: ModelOf;
 }
 
 /** Puts an edition that was proven sound to work. */
@@ -18,9 +23,10 @@ export function editionOf(source: KnowledgeSource): Edition {
   return {
     source,
     knowledge,
-    modelOf: (family) => {
-      if (!models.has(family)) models.set(family, familyModel(knowledge, family));
-      return models.get(family);
+    modelOf: (family, traits) => {
+      const key = traits ? `${family} ${[...traits].sort().join(' ')}` : family;
+      if (!models.has(key)) models.set(key, familyModel(knowledge, family, traits));
+      return models.get(key);
     },
   };
 }

@@ -48,10 +48,18 @@ function appliesTo(family: Family, applies: string | undefined): boolean {
   return applies === undefined || applies === family.id || family.traits.includes(applies);
 }
 
-/** Cuts the tables down to one family. Undefined for a family the tables do not have. */
-export function familyModel(knowledge: Knowledge, familyId: string): FamilyModel | undefined {
-  const family = knowledge.families.get(familyId);
-  if (!family) return undefined;
+/**
+ * Cuts the tables down to one family. Undefined for a family the tables do not have.
+ * @param traits of one machine, where they are others than its family's
+ */
+export function familyModel(
+  knowledge: Knowledge,
+  familyId: string,
+  traits?: readonly string[],
+): FamilyModel | undefined {
+  const known = knowledge.families.get(familyId);
+  if (!known) return undefined;
+  const family = traits ? { ...known, traits } : known;
   const has = (item: { readonly applies?: string }): boolean => appliesTo(family, item.applies);
 
   const causes = new Map([...knowledge.causes].filter(([, cause]) => has(cause)));

@@ -1,5 +1,14 @@
+import {
+  changeCustomer,
+  changeMachine,
+  eraseCustomer,
+  mergeCustomer,
+  readCustomer,
+  readMachine,
+} from './customers.ts';
 import { listLinks, makeLink, readShared, revokeLink } from './links.ts';
 import { live } from './live.ts';
+import { readPaper } from './papers.ts';
 import {
   changeAccount,
   endScreen,
@@ -11,6 +20,7 @@ import {
   resetAccount,
 } from './people.ts';
 import { keepPhoto, readPhoto } from './photos.ts';
+import { listCollected, search } from './search.ts';
 import {
   changePassword,
   changePerson,
@@ -24,6 +34,7 @@ import {
   signOut,
   whoAmI,
 } from './session.ts';
+import { changeShop, readShop } from './shop.ts';
 import { listCandidates, readTables, recordTableEvent } from './tables.ts';
 import { listTickets, openTickets, readTicket, recordEvent, takeIn } from './tickets.ts';
 
@@ -59,6 +70,17 @@ export const ENDPOINTS = {
   makeLink,
   revokeLink,
   readShared,
+  readPaper,
+  listCollected,
+  search,
+  readShop,
+  changeShop,
+  readCustomer,
+  changeCustomer,
+  mergeCustomer,
+  eraseCustomer,
+  readMachine,
+  changeMachine,
   readTables,
   listCandidates,
   recordTableEvent,

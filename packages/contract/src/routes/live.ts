@@ -27,6 +27,8 @@ export const liveFrame = z.discriminatedUnion('kind', [
   }),
   /** The tables of the shop moved on, or a change to them was proposed. */
   z.object({ kind: z.literal('tables') }),
+  /** A card moved: of the shop, a customer or a machine. */
+  z.object({ kind: z.literal('cards') }),
   /** Who looks at what, on all screens of the shop. */
   z.object({ kind: z.literal('presence'), who: z.array(looker) }),
   /** Something may have been missed: read again what is on the screen. */

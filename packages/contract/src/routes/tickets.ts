@@ -1,7 +1,9 @@
 import { z } from 'zod';
 import { AT_THE_COUNTER, EVERY_ROLE } from '../roles.ts';
-import { humanText, instant, tableId, uuid } from '../text.ts';
+import { customerCard, machineCard } from '../shop/cards.ts';
+import { day, instant, tableId, uuid } from '../text.ts';
 import { draft, ticketEvent } from '../tickets/events/index.ts';
+import { STANDINGS } from '../tickets/life.ts';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
 
@@ -33,14 +35,36 @@ const ticketSummary = z.object({
   handOver: z.object({ to: uuid.nullable(), by: uuid, note: z.string() }).nullable(),
   /** Entries that arrived after the knot was tied. */
   late: z.number().int().nonnegative(),
+  standing: z.enum(STANDINGS),
+  machine: uuid.nullable(),
+  comebackOf: uuid.nullable(),
+  /** How often the machine came back after it. */
+  comebacks: z.number().int().nonnegative(),
+  /** Minutes of work left, expected and with their spread; null in a line of before they were reckoned. */
+  left: z.object({ mean: z.number(), spread: z.number() }).nullable(),
+  /** The day that the customer was told. */
+  promised: day.nullable(),
+  awaited: z.object({ part: z.string(), expected: day.nullable() }).nullable(),
+  /** Who works on it by the clock. */
+  atTheClock: z.array(uuid),
+  readyAt: instant.nullable(),
+  /** When the customer was last told that it is ready. */
+  toldAt: instant.nullable(),
+  unrepaired: z.boolean(),
+  /** What it came to, in the smallest unit of the shop's currency. */
+  total: z.number().int().nullable(),
 });
 export type TicketSummary = z.infer<typeof ticketSummary>;
 
 export const rackEntry = ticketSummary.extend({ customerName: z.string().nullable() });
 export type RackEntry = z.infer<typeof rackEntry>;
 
-const customer = z.object({ id: uuid, name: humanText(120), phone: humanText(40, 0) });
+const customer = customerCard.extend({ id: uuid });
 export type Customer = z.infer<typeof customer>;
+
+/** A machine that the shop sees for the first time. */
+const newMachine = z.object({ id: uuid, card: machineCard });
+export type NewMachine = z.infer<typeof newMachine>;
 
 const ticketFile = z.object({
   ticket: uuid,
@@ -57,26 +81,31 @@ export const listTickets = defineEndpoint({
   answer: z.array(rackEntry),
 });
 
-/** Takes a machine in: customer and first entries together or not at all. */
+/** Takes a machine in: customer, machine and first entries together or not at all. */
 export const takeIn = defineEndpoint({
   ...ADDRESSES.takeIn,
   roles: AT_THE_COUNTER,
   params: z.object({}),
   body: z.object({
     ticket: uuid,
+    /** Written down with it; left out when the first entry names one that is known. */
     customer: customer.nullable(),
-    drafts: z.array(draft).min(1).max(6),
+    machine: newMachine.nullable(),
+    drafts: z.array(draft).min(1).max(8),
   }),
   answer: ticketFile,
 });
 
-/** Every open ticket in full: what a screen keeps so that it can work without the network. */
+/**
+ * The open tickets in full, page by page: what a screen keeps so that it can work without the
+ * network. @param after the last ticket of the page before
+ */
 export const openTickets = defineEndpoint({
   ...ADDRESSES.openTickets,
   roles: EVERY_ROLE,
-  params: z.object({}),
+  params: z.object({ after: uuid.optional() }),
   body: z.undefined(),
-  answer: z.array(ticketFile),
+  answer: z.object({ files: z.array(ticketFile), next: uuid.nullable() }),
 });
 
 export const readTicket = defineEndpoint({

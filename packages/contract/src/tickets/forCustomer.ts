@@ -1,6 +1,8 @@
-import { type FamilyModel, INTERVIEWS } from '@nodo/knowledge';
+import type { FamilyModel } from '@nodo/knowledge';
 import { z } from 'zod';
 import { instant } from '../text.ts';
+import type { Standing } from './life.ts';
+import { standingOf } from './standingOf.ts';
 import type { Ticket } from './ticket.ts';
 
 /** What a customer sees of a ticket: nothing of other people, chances, notes or photos. */
@@ -9,9 +11,25 @@ export const forCustomer = z.object({
   label: z.string(),
   /** The customer's own words. */
   words: z.string(),
-  state: z.enum(['away', 'waiting', 'at-the-bench', 'ready', 'collected']),
+  state: z.enum([
+    'away',
+    'waiting',
+    'at-the-bench',
+    'ask-you',
+    'part-awaited',
+    'ready',
+    'collected',
+  ]),
   takenInAt: instant,
   changedAt: instant,
+  /** Given back as it came, because they said no to the price. */
+  unrepaired: z.boolean(),
+  /** The day they were told. */
+  promised: z.string().nullable(),
+  /** What it would come to, as long as they have not said yes or no. */
+  asked: z.object({ amount: z.number(), words: z.string() }).nullable(),
+  /** What it came to; money in the smallest unit. */
+  bill: z.object({ total: z.number(), currency: z.string() }).nullable(),
   /** What was put right, in the order in which it was done. */
   done: z.array(z.string()),
   /** Until when the link holds. */
@@ -24,7 +42,8 @@ export function toldToCustomer(
   ticket: Ticket,
   model: FamilyModel,
 ): Omit<ForCustomer, 'shop' | 'until'> | undefined {
-  const { intake, deeds } = ticket;
+  const { intake, deeds, life } = ticket;
+  const { asked } = life;
   const [first] = ticket.entries;
   const last = ticket.entries.at(-1);
   if (!intake || !first || !last) return undefined;
@@ -32,17 +51,23 @@ export function toldToCustomer(
   return {
     label: intake.label,
     words: intake.words,
-    state: stateOf(ticket),
+    state: SHOWN_AS[standingOf(ticket)],
     takenInAt: first.receivedAt,
     changedAt: last.receivedAt,
+    unrepaired: ticket.closing?.unrepaired ?? false,
+    promised: life.promised ?? null,
+    asked: asked && !asked.answer ? { amount: asked.amount, words: asked.words } : null,
+    bill: life.bill ? { total: life.bill.total, currency: life.bill.currency } : null,
     done: [...new Set(repairs.map(({ action }) => model.actions.get(action)?.title ?? action))],
   };
 }
 
-function stateOf({ status, intake, deeds, looks }: Ticket): ForCustomer['state'] {
-  if (status === 'collected') return 'collected';
-  if (status === 'closed') return 'ready';
-  if (intake?.tag === undefined) return 'away';
-  const atTheBench = deeds.length > 0 || looks.some(({ check }) => !INTERVIEWS.has(check));
-  return atTheBench ? 'at-the-bench' : 'waiting';
-}
+const SHOWN_AS: Readonly<Record<Standing, ForCustomer['state']>> = {
+  away: 'away',
+  'taken-in': 'waiting',
+  'on-the-bench': 'at-the-bench',
+  'ask-customer': 'ask-you',
+  'part-awaited': 'part-awaited',
+  ready: 'ready',
+  collected: 'collected',
+};

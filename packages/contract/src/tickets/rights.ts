@@ -25,6 +25,24 @@ const MAY_RECORD: Readonly<Record<EventType, readonly Role[]>> = {
   // Comes with whoever makes the first entry after the tables moved on.
   'knowledge-adopted': AT_THE_COUNTER,
   'handed-over': AT_THE_COUNTER,
+  'limit-agreed': AT_THE_COUNTER,
+  'price-asked': AT_THE_COUNTER,
+  'price-answered': AT_THE_COUNTER,
+  'part-awaited': AT_THE_BENCH,
+  'part-came': AT_THE_COUNTER,
+  'part-fitted': AT_THE_BENCH,
+  'clock-started': AT_THE_BENCH,
+  'clock-stopped': AT_THE_BENCH,
+  'labour-booked': AT_THE_BENCH,
+  'day-promised': AT_THE_COUNTER,
+  'set-up-noted': AT_THE_COUNTER,
+  measured: AT_THE_BENCH,
+  signed: AT_THE_COUNTER,
+  'bill-made': AT_THE_COUNTER,
+  'customer-told': AT_THE_COUNTER,
+  'came-back': AT_THE_COUNTER,
+  'machine-known': AT_THE_COUNTER,
+  placed: AT_THE_COUNTER,
 };
 
 export function mayRecord(role: Role, type: EventType): boolean {

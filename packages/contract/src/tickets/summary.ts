@@ -5,7 +5,10 @@ import { assess } from './assess.ts';
 import type { RecordedEvent } from './envelope.ts';
 import { handOverOf } from './handOver.ts';
 import { lateEntries } from './late.ts';
+import { atTheClock } from './life.ts';
+import { standingOf } from './standingOf.ts';
 import type { Ticket } from './ticket.ts';
+import { workLeftOn } from './workLeft.ts';
 
 const SEEN: ReadonlySet<string> = new Set([
   'findings-recorded',
@@ -27,7 +30,11 @@ export function summaryOf(ticket: Ticket, model: FamilyModel): TicketSummary | u
   const last = ticket.entries.at(-1);
   if (!intake || status === 'new' || !first || !last) return undefined;
   const told = ticket.entries.filter(({ id }) => !ticket.corrected.has(id));
-  const { beliefs, duties, contested, risk } = assess(ticket, model);
+  const assessment = assess(ticket, model);
+  const { beliefs, duties, contested, risk } = assessment;
+  const { life } = ticket;
+  const closing = ticket.closing && ticket.entries[ticket.closing.seq - 1];
+  const awaited = life.awaits.find(({ came }) => !came);
   const [likeliest] = beliefs;
   return {
     ticket: ticket.id,
@@ -56,6 +63,18 @@ export function summaryOf(ticket: Ticket, model: FamilyModel): TicketSummary | u
     risk,
     handOver: handOverOf(ticket) ?? null,
     late: lateEntries(ticket).length,
+    standing: standingOf(ticket),
+    machine: life.machine ?? null,
+    comebackOf: life.comebackOf ?? null,
+    comebacks: life.comebacks.length,
+    left: workLeftOn(ticket, model, assessment),
+    promised: life.promised ?? null,
+    awaited: awaited ? { part: awaited.part, expected: awaited.expected } : null,
+    atTheClock: [...atTheClock(life)],
+    readyAt: closing?.receivedAt ?? null,
+    toldAt: life.toldAt ?? null,
+    unrepaired: ticket.closing?.unrepaired ?? false,
+    total: life.bill?.total ?? null,
   };
 }
 

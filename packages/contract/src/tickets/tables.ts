@@ -6,6 +6,6 @@ import type { Ticket } from './ticket.ts';
  * machine alone. Undefined before it is taken in, and for a family that is not known.
  */
 export function tablesOf({ intake, ownCauses }: Ticket, edition: Edition): FamilyModel | undefined {
-  const model = intake && edition.modelOf(intake.family);
+  const model = intake && edition.modelOf(intake.family, intake.traits);
   return model && withOwnCauses(model, ownCauses);
 }

@@ -1,6 +1,7 @@
 import type { OwnCause, Plan } from '@nodo/knowledge';
 import type { Role } from '../roles.ts';
 import type { RecordedEvent } from './envelope.ts';
+import { type Life, NEW_LIFE } from './life.ts';
 import type { ClosingSnapshot } from './snapshot.ts';
 
 export interface Actor {
@@ -16,6 +17,8 @@ export interface Intake {
   readonly shelf: string;
   readonly words: string;
   readonly customer: string | undefined;
+  /** What it has otherwise than its family; undefined when nothing. */
+  readonly traits: readonly string[] | undefined;
 }
 
 /** One person's answer to one finding. */
@@ -103,7 +106,16 @@ export interface Ticket {
   /** Taken as plugged in until somebody says otherwise. */
   readonly power: 'on' | 'off';
   readonly waivers: readonly Waiver[];
-  readonly closing: { readonly snapshot: ClosingSnapshot; readonly seq: number } | undefined;
+  readonly closing:
+    | {
+        readonly snapshot: ClosingSnapshot;
+        readonly seq: number;
+        /** Given back as it came: the customer said no to the price. */
+        readonly unrepaired: boolean;
+      }
+    | undefined;
+  /** Money, time, waiting, promises. */
+  readonly life: Life;
 }
 
 export function newTicket(id: string): Ticket {
@@ -130,6 +142,7 @@ export function newTicket(id: string): Ticket {
     power: 'on',
     waivers: [],
     closing: undefined,
+    life: NEW_LIFE,
   };
 }
 

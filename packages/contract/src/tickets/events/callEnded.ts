@@ -37,6 +37,11 @@ export const callEnded = defineEvent({
     const after = kept.length > 0 ? withTold(ticket, kept, place) : ticket;
     return snapshot === null
       ? { ...after, call: outcome }
-      : { ...after, call: outcome, status: 'closed', closing: { snapshot, seq: place.seq } };
+      : {
+          ...after,
+          call: outcome,
+          status: 'closed',
+          closing: { snapshot, seq: place.seq, unrepaired: false },
+        };
   },
 });

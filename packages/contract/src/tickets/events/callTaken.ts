@@ -1,4 +1,4 @@
-import { decideBeginning, told } from './beginning.ts';
+import { decideBeginning, intakeOf, told } from './beginning.ts';
 import { defineEvent } from './define.ts';
 
 /** Somebody rings up about a machine that is not in the shop. Then it is the first entry. */
@@ -8,11 +8,12 @@ export const callTaken = defineEvent({
   command: told,
   body: told,
   decide: decideBeginning,
-  apply(ticket, { customer, ...intake }, { knowledge }) {
+  apply(ticket, body, { knowledge }) {
     return {
       ...ticket,
       status: 'open',
-      intake: { ...intake, tag: undefined, shelf: '', customer: customer ?? undefined },
+      intake: { ...intakeOf(body), tag: undefined, shelf: '' },
+      life: { ...ticket.life, machine: body.machine ?? undefined },
       knowledge,
     };
   },

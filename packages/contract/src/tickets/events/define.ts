@@ -29,6 +29,7 @@ export interface Place {
   readonly seq: number;
   readonly epoch: number;
   readonly actor: Actor;
+  readonly observedAt: string;
   readonly knowledge: string;
 }
 

@@ -45,4 +45,6 @@ const NEVER_CORRECTED: ReadonlySet<string> = new Set([
   'ticket-reopened',
   'machine-collected',
   'knowledge-adopted',
+  'came-back',
+  'signed',
 ]);

@@ -66,3 +66,15 @@ export function whileAway<Command, Body>(
       : reject(refuse('in-the-shop')),
   );
 }
+
+/** For what may also be told after the knot is tied, as long as the machine is in the shop. */
+export function sinceItCame<Command, Body>(
+  decide: (ticket: Ticket, command: Command) => Decision<Body>,
+): Decide<Command, Body, unknown> {
+  return (ticket, command) => {
+    if (ticket.status === 'new') return reject(refuse('not-taken-in'));
+    if (ticket.intake?.tag === undefined) return reject(refuse('not-in-the-shop'));
+    if (ticket.status === 'collected') return reject(refuse('already-collected'));
+    return decide(ticket, command);
+  };
+}

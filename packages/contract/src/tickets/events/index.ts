@@ -2,10 +2,16 @@ import { z } from 'zod';
 import { instant, uuid } from '../../text.ts';
 import { type Envelope, envelope } from '../envelope.ts';
 import { actionDone } from './actionDone.ts';
+import { billMade } from './billMade.ts';
 import { callEnded } from './callEnded.ts';
 import { callTaken } from './callTaken.ts';
+import { cameBack } from './cameBack.ts';
+import { clockStarted } from './clockStarted.ts';
+import { clockStopped } from './clockStopped.ts';
 import { couldNotTell } from './couldNotTell.ts';
 import { customerDid } from './customerDid.ts';
+import { customerTold } from './customerTold.ts';
+import { dayPromised } from './dayPromised.ts';
 import type { EventKind } from './define.ts';
 import { dutyWaived } from './dutyWaived.ts';
 import { entryCorrected } from './entryCorrected.ts';
@@ -13,14 +19,26 @@ import { findingsRecorded } from './findingsRecorded.ts';
 import { handedOver } from './handedOver.ts';
 import { intakeTaken } from './intakeTaken.ts';
 import { knowledgeAdopted } from './knowledgeAdopted.ts';
+import { labourBooked } from './labourBooked.ts';
+import { limitAgreed } from './limitAgreed.ts';
 import { machineArrived } from './machineArrived.ts';
 import { machineClosed } from './machineClosed.ts';
 import { machineCollected } from './machineCollected.ts';
+import { machineKnown } from './machineKnown.ts';
 import { machineOpened } from './machineOpened.ts';
+import { measured } from './measured.ts';
 import { observationNoted } from './observationNoted.ts';
 import { ownCauseFound } from './ownCauseFound.ts';
+import { partAwaited } from './partAwaited.ts';
+import { partCame } from './partCame.ts';
+import { partFitted } from './partFitted.ts';
 import { photoKept } from './photoKept.ts';
+import { placed } from './placed.ts';
 import { planChosen } from './planChosen.ts';
+import { priceAnswered } from './priceAnswered.ts';
+import { priceAsked } from './priceAsked.ts';
+import { setUpNoted } from './setUpNoted.ts';
+import { signed } from './signed.ts';
 import { ticketClosed } from './ticketClosed.ts';
 import { ticketReopened } from './ticketReopened.ts';
 
@@ -47,6 +65,24 @@ const EVENT_KINDS = {
   'machine-collected': machineCollected,
   'knowledge-adopted': knowledgeAdopted,
   'handed-over': handedOver,
+  'limit-agreed': limitAgreed,
+  'price-asked': priceAsked,
+  'price-answered': priceAnswered,
+  'part-awaited': partAwaited,
+  'part-came': partCame,
+  'part-fitted': partFitted,
+  'clock-started': clockStarted,
+  'clock-stopped': clockStopped,
+  'labour-booked': labourBooked,
+  'day-promised': dayPromised,
+  'set-up-noted': setUpNoted,
+  measured: measured,
+  signed: signed,
+  'bill-made': billMade,
+  'customer-told': customerTold,
+  'came-back': cameBack,
+  'machine-known': machineKnown,
+  placed: placed,
 } as const;
 
 type Kinds = typeof EVENT_KINDS;

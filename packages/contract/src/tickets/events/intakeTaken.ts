@@ -1,12 +1,15 @@
 import { z } from 'zod';
-import { humanText } from '../../text.ts';
-import { decideBeginning, told } from './beginning.ts';
+import { humanText, uuid } from '../../text.ts';
+import { decideBeginning, intakeOf, received, told, withReceived } from './beginning.ts';
 import { defineEvent } from './define.ts';
 
 const body = told.extend({
   /** Number on the shelf tag. */
   tag: z.number().int().min(1).max(9999),
   shelf: humanText(12),
+  ...received.shape,
+  /** The ticket that it comes back from. */
+  comebackOf: uuid.nullish(),
 });
 
 /** The machine came in, and nobody had rung up about it. Then it is the first entry. */
@@ -16,11 +19,17 @@ export const intakeTaken = defineEvent({
   command: body,
   body,
   decide: decideBeginning,
-  apply(ticket, { customer, ...intake }, { knowledge }) {
+  apply(ticket, body, { knowledge }) {
+    const { tag, shelf, machine, comebackOf } = body;
     return {
       ...ticket,
       status: 'open',
-      intake: { ...intake, customer: customer ?? undefined },
+      intake: { ...intakeOf(body), tag, shelf },
+      life: {
+        ...withReceived(ticket.life, body),
+        machine: machine ?? undefined,
+        comebackOf: comebackOf ?? undefined,
+      },
       knowledge,
     };
   },

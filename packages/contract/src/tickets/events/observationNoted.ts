@@ -1,9 +1,13 @@
 import { z } from 'zod';
-import { humanText } from '../../text.ts';
+import { humanText, tableId } from '../../text.ts';
 import { accept, defineEvent } from './define.ts';
 import { evenLate } from './guards.ts';
 
-const body = z.object({ words: humanText(500) });
+const body = z.object({
+  words: humanText(500),
+  /** The check at which it was noted. */
+  check: tableId.optional(),
+});
 
 /** Something that the tables have no word for, kept in the technician's own. */
 export const observationNoted = defineEvent({

@@ -1,0 +1,135 @@
+import { z } from 'zod';
+import { day, humanText, minorUnits, tableId, uuid } from '../text.ts';
+import { SPOKEN } from '../tickets/life.ts';
+import { QUANTITY_IDS } from './quantities.ts';
+
+/** Facts of a family that one machine may have otherwise; the family's hold where it is silent. */
+export const MACHINE_FACTS = [
+  'needleSystem',
+  'flatOrScarfFaces',
+  'threads',
+  'bobbinLoading',
+  'hook',
+  'case',
+  'takeUp',
+] as const;
+export type MachineFact = (typeof MACHINE_FACTS)[number];
+
+const serviceValue = z.object({
+  least: z.number().min(-1000).max(10_000),
+  most: z.number().min(-1000).max(10_000),
+  /** Where it is written: manual and page. */
+  from: humanText(120),
+});
+export type ServiceValue = z.infer<typeof serviceValue>;
+
+/** What is known of one machine, whoever owns it. */
+export const machineCard = z.object({
+  family: tableId,
+  label: humanText(80),
+  /** What its plate says: model. */
+  model: humanText(80, 0),
+  serial: humanText(60, 0),
+  /** Instead of its family's; null when it has those. */
+  traits: z.array(tableId).max(20).nullable(),
+  facts: z.partialRecord(z.enum(MACHINE_FACTS), humanText(120)),
+  service: z.partialRecord(
+    z.enum(QUANTITY_IDS),
+    serviceValue.refine(({ least, most }) => least <= most, { message: 'least-above-most' }),
+  ),
+  /** Where it is oiled, with what, how often; the manual's words. */
+  oilPoints: humanText(1000, 0),
+  notes: humanText(2000, 0),
+});
+export type MachineCard = z.infer<typeof machineCard>;
+
+export function newMachineCard(family: string, label: string): MachineCard {
+  return {
+    family,
+    label,
+    model: '',
+    serial: '',
+    traits: null,
+    facts: {},
+    service: {},
+    oilPoints: '',
+    notes: '',
+  };
+}
+
+/** A person who brings machines, and how to reach them. */
+export const customerCard = z.object({
+  name: humanText(120),
+  phone: humanText(40, 0),
+  /** Another way: mail, a neighbour. */
+  other: humanText(120, 0),
+  /** How they want to be told. */
+  reach: z.enum(SPOKEN),
+  notes: humanText(2000, 0),
+});
+export type CustomerCard = z.infer<typeof customerCard>;
+
+export function newCustomerCard(name: string, phone: string): CustomerCard {
+  return { name, phone, other: '', reach: 'telephone', notes: '' };
+}
+
+const minuteOfDay = z.number().int().min(0).max(1440);
+
+/** Working time of one weekday: from, until, in minutes from midnight; null: not at work. */
+const shift = z
+  .tuple([minuteOfDay, minuteOfDay])
+  .refine(([from, until]) => from < until, { message: 'ends-before-it-begins' })
+  .nullable();
+
+const daysOff = z
+  .object({ from: day, until: day, words: humanText(80, 0) })
+  .refine(({ from, until }) => from <= until, { message: 'ends-before-it-begins' });
+export type DaysOff = z.infer<typeof daysOff>;
+
+/** When somebody works: a week from Monday on, and when not. */
+const workingTime = z.object({
+  week: z.array(shift).length(7),
+  off: z.array(daysOff).max(60),
+  /** So much of the time goes into repairs, in per cent; the rest is telephone and counter. */
+  share: z.number().int().min(0).max(100),
+});
+export type WorkingTime = z.infer<typeof workingTime>;
+
+/** What holds for the whole shop: money, patience, working time. */
+export const shopCard = z.object({
+  currency: z.string().regex(/^[A-Z]{3}$/),
+  hour: minorUnits,
+  taxPerMille: z.number().int().min(0).max(1000),
+  taxIncluded: z.boolean(),
+  /** Days after which a machine without a promise should be ready. */
+  usualDays: z.number().int().min(1).max(90),
+  /** Days after which a ready machine that nobody fetches counts as uncollected. */
+  uncollectedDays: z.number().int().min(1).max(365),
+  /** Days without an entry after which open work counts as stuck. */
+  stuckDays: z.number().int().min(1).max(60),
+  closed: z.array(daysOff).max(60),
+  people: z.record(uuid, workingTime),
+});
+export type ShopCard = z.infer<typeof shopCard>;
+
+const NINE_TO_FIVE: [number, number] = [540, 1020];
+
+/** A week as most shops have it; half of the day goes into repairs. Ours, no source. */
+export const USUAL_TIME: WorkingTime = {
+  week: [NINE_TO_FIVE, NINE_TO_FIVE, NINE_TO_FIVE, NINE_TO_FIVE, NINE_TO_FIVE, null, null],
+  off: [],
+  share: 60,
+};
+
+/** A shop that has not said anything of itself yet. */
+export const NEW_SHOP_CARD: ShopCard = {
+  currency: 'EUR',
+  hour: 4800,
+  taxPerMille: 190,
+  taxIncluded: true,
+  usualDays: 7,
+  uncollectedDays: 30,
+  stuckDays: 3,
+  closed: [],
+  people: {},
+};

@@ -1,0 +1,161 @@
+import type { Bill, Rates } from '@nodo/core';
+
+/** What was asked for the work, and what the customer said to it. */
+export interface PriceAsked {
+  readonly amount: number;
+  readonly words: string;
+  readonly seq: number;
+  readonly answer:
+    | { readonly agreed: boolean; readonly how: Spoken; readonly words: string }
+    | undefined;
+}
+
+/** How the shop and a customer spoke to each other. */
+export const SPOKEN = ['telephone', 'counter', 'message'] as const;
+export type Spoken = (typeof SPOKEN)[number];
+
+/** A part that was ordered and is waited for. */
+export interface PartAwaited {
+  readonly id: string;
+  readonly part: string;
+  /** When it should come, as a day; null when nobody knows. */
+  readonly expected: string | null;
+  readonly came: boolean;
+}
+
+/** A part that went into the machine; money in the smallest unit of its currency. */
+export interface PartFitted {
+  readonly words: string;
+  readonly count: number;
+  readonly each: number;
+}
+
+/** A stretch of work by one person; still going on where it has no end. */
+export interface Worked {
+  readonly person: string;
+  readonly from: string;
+  readonly until: string | undefined;
+}
+
+/** How needle, threads and settings were when somebody looked. */
+export interface SetUp {
+  readonly needle: string;
+  readonly thread: string;
+  readonly bobbin: string;
+  readonly dial: string;
+  readonly screw: string;
+}
+
+export interface Measured {
+  readonly quantity: string;
+  readonly value: number;
+  readonly when: 'found' | 'set';
+  readonly seq: number;
+}
+
+/** The side of a ticket that is not the diagnosis: money, time, waiting, promises. */
+export interface Life {
+  /** The machine's row, if it is known as one. */
+  readonly machine: string | undefined;
+  /** The ticket that this one comes back from. */
+  readonly comebackOf: string | undefined;
+  /** Tickets by which this machine came back. */
+  readonly comebacks: readonly string[];
+  readonly accessories: readonly string[];
+  readonly condition: string;
+  readonly setUp: SetUp | undefined;
+  /** What may be spent without asking; null: nothing without asking; undefined: not spoken of. */
+  readonly limit: number | null | undefined;
+  readonly asked: PriceAsked | undefined;
+  readonly awaits: readonly PartAwaited[];
+  readonly parts: readonly PartFitted[];
+  readonly worked: readonly Worked[];
+  /** Whole minutes that were written down without the clock. */
+  readonly booked: number;
+  /** The day that the customer was told, as yyyy-mm-dd. */
+  readonly promised: string | undefined;
+  readonly measures: readonly Measured[];
+  readonly signed: readonly { readonly photo: string; readonly what: 'intake' | 'collected' }[];
+  readonly bill: (Bill & { readonly rates: Rates; readonly currency: string }) | undefined;
+  /** When the customer was last told that it is ready. */
+  readonly toldAt: string | undefined;
+}
+
+export const NEW_LIFE: Life = {
+  machine: undefined,
+  comebackOf: undefined,
+  comebacks: [],
+  accessories: [],
+  condition: '',
+  setUp: undefined,
+  limit: undefined,
+  asked: undefined,
+  awaits: [],
+  parts: [],
+  worked: [],
+  booked: 0,
+  promised: undefined,
+  measures: [],
+  signed: [],
+  bill: undefined,
+  toldAt: undefined,
+};
+
+/** What the customer agreed to pay; undefined when it was never spoken of. */
+export function agreedPrice({ limit, asked }: Life): number | undefined {
+  const agreed = asked?.answer?.agreed === true ? asked.amount : undefined;
+  if (agreed === undefined && limit === undefined) return undefined;
+  return Math.max(agreed ?? 0, limit ?? 0);
+}
+
+/** Whether the customer had the last word, and it was no. */
+export function wasDeclined({ asked }: Life): boolean {
+  return asked?.answer?.agreed === false;
+}
+
+/**
+ * Minutes of work so far: the clock's and those written down without it.
+ * @param until instant up to which a clock counts that still runs; what runs is left out without it.
+ */
+export function minutesWorked({ worked, booked }: Life, until?: string): number {
+  return worked.reduce((sum, one) => {
+    const end = one.until ?? until;
+    return end === undefined ? sum : sum + minutesBetween(one.from, end);
+  }, booked);
+}
+
+/** Who is at work on it by the clock. */
+export function atTheClock({ worked }: Life): readonly string[] {
+  return worked.filter(({ until }) => until === undefined).map(({ person }) => person);
+}
+
+/** A clock set back cannot make work undone. */
+function minutesBetween(from: string, until: string): number {
+  // eslint-disable-next-line no-restricted-globals -- reads two texts, no clock
+  const [start, end] = [Date.parse(from), Date.parse(until)];
+  return Math.max(0, (end - start) / 60_000);
+}
+
+/** The life with the clock of one person stopped, or of everybody. */
+export function clockStopped(life: Life, at: string, person?: string): Life {
+  return {
+    ...life,
+    worked: life.worked.map((one) =>
+      one.until === undefined && (person === undefined || one.person === person)
+        ? { ...one, until: at }
+        : one,
+    ),
+  };
+}
+
+/** Where a ticket stands in the life of the shop; what only the calendar knows is not here. */
+export const STANDINGS = [
+  'away',
+  'taken-in',
+  'on-the-bench',
+  'ask-customer',
+  'part-awaited',
+  'ready',
+  'collected',
+] as const;
+export type Standing = (typeof STANDINGS)[number];

@@ -1,0 +1,179 @@
+import { CoreFault } from '../fault.ts';
+import { type Bench, doneAt, type Job, lateness } from './benches.ts';
+import { leastWeightedLateness } from './bound.ts';
+import { bestPlan, MOST_EXACT, type Queues } from './exact.ts';
+
+export interface Order {
+  /** Per bench, the jobs in the order in which they are best done there. */
+  readonly queues: readonly { readonly person: string; readonly jobs: readonly Job[] }[];
+  /** Sum of weight x minutes late. */
+  readonly cost: number;
+  /** No order costs less than this; equal to the cost where all were gone through. */
+  readonly bound: number;
+}
+
+/**
+ * Orders jobs by weighted due dates over the benches. Up to eight jobs it is the best there is;
+ * above that a rule builds the order (apparent urgency: Vepsalainen and Morton 1987), exchanges
+ * better it, and the bound says how far off it may be.
+ * @throws CoreFault `no-bench` without any.
+ */
+export function orderByDue(jobs: readonly Job[], benches: readonly Bench[]): Order {
+  if (benches.length === 0) throw new CoreFault('no-bench');
+  if (jobs.length <= MOST_EXACT) {
+    const { queues, cost } = bestPlan(jobs, benches, 'weighted-lateness');
+    return { queues: named(queues, jobs, benches), cost, bound: cost };
+  }
+  const queues = bettered(jobs, benches, byUrgency(jobs, benches));
+  const cost = queues.reduce((sum, queue, at) => sum + queueCost(jobs, benches[at], queue), 0);
+  return {
+    queues: named(queues, jobs, benches),
+    cost,
+    bound: cost === 0 ? 0 : leastWeightedLateness(jobs, benches),
+  };
+}
+
+/** Weighted lateness of one bench's queue; places of jobs in order. */
+function queueCost(
+  jobs: readonly Job[],
+  where: Bench | undefined,
+  queue: readonly number[],
+): number {
+  if (!where) return 0;
+  let cost = 0;
+  let work = 0;
+  // The queue and the stretches are walked together.
+  let stretch = 0;
+  let before = 0;
+  for (const place of queue) {
+    const { minutes, due, weight } = jobs[place] as Job;
+    work += minutes;
+    while (stretch < where.stretches.length) {
+      const [from, until] = where.stretches[stretch] as readonly [number, number];
+      if (work - before <= until - from) break;
+      before += until - from;
+      stretch += 1;
+    }
+    const here = where.stretches[stretch];
+    // Beyond the last stretch nothing is known: as late as if it went on without a night.
+    const done = here ? here[0] + work - before : endOf(where) + work - before;
+    cost += weight * lateness(done, due);
+  }
+  return cost;
+}
+
+function endOf({ stretches }: Bench): number {
+  return stretches.at(-1)?.[1] ?? 0;
+}
+
+/** Of those not placed, the most urgent goes to the bench that is free first. */
+function byUrgency(jobs: readonly Job[], benches: readonly Bench[]): Queues {
+  const queues: number[][] = benches.map(() => []);
+  const load = benches.map(() => 0);
+  const left = new Set(jobs.keys());
+  const mean = jobs.reduce((sum, { minutes }) => sum + minutes, 0) / jobs.length;
+  while (left.size > 0) {
+    let free = 0;
+    let now = Number.POSITIVE_INFINITY;
+    for (const [at, one] of benches.entries()) {
+      const from = doneAt(one, load[at] as number);
+      if (from < now) [free, now] = [at, from];
+    }
+    if (now === Number.POSITIVE_INFINITY) free = load.indexOf(Math.min(...load));
+    let best = -1;
+    let most = Number.NEGATIVE_INFINITY;
+    for (const place of left) {
+      const { minutes, due, weight } = jobs[place] as Job;
+      const slack = due === undefined ? Number.MAX_VALUE : Math.max(0, due - minutes - now);
+      const urgency = (weight / minutes) * Math.exp(-slack / (LOOKAHEAD * mean));
+      // Equally urgent (nothing promised): the shorter first.
+      const rank = urgency > 0 ? urgency : -minutes;
+      if (rank > most) [best, most] = [place, rank];
+    }
+    left.delete(best);
+    (queues[free] as number[]).push(best);
+    load[free] = (load[free] as number) + (jobs[best] as Job).minutes;
+  }
+  return queues;
+}
+
+/** How many jobs ahead slack is weighed; between 1 and 4 in the literature. */
+const LOOKAHEAD = 2;
+/** Exchanges that are tried at most, however many jobs there are. */
+const MOST_TRIES = 6_000;
+
+/** Moves late jobs forward and exchanges them with what is before them, as long as that helps. */
+function bettered(jobs: readonly Job[], benches: readonly Bench[], start: Queues): Queues {
+  const queues = start.map((queue) => [...queue]);
+  const cost = queues.map((queue, at) => queueCost(jobs, benches[at], queue));
+  let tries = 0;
+
+  /** Changes the queues and keeps that if it pays; else changes them back. */
+  const pays = (touched: readonly number[], change: () => void, back: () => void): boolean => {
+    tries += 1;
+    change();
+    const after = touched.map((one) => queueCost(jobs, benches[one], queues[one] as number[]));
+    const before = touched.reduce((sum, one) => sum + (cost[one] as number), 0);
+    if (before - after.reduce((sum, one) => sum + one, 0) > LEAST_GAIN) {
+      for (const [place, one] of touched.entries()) cost[one] = after[place] as number;
+      return true;
+    }
+    back();
+    return false;
+  };
+
+  const betters = (at: number, index: number, to: number, place: number): boolean => {
+    const [source, target] = [queues[at] as number[], queues[to] as number[]];
+    const touched = at === to ? [at] : [at, to];
+    const exchange = (): void => {
+      const [one, other] = [source[index] as number, target[place] as number];
+      source[index] = other;
+      target[place] = one;
+    };
+    const move = (from: number[], out: number, into: number[], where: number) => (): void => {
+      into.splice(where, 0, ...from.splice(out, 1));
+    };
+    if (pays(touched, move(source, index, target, place), move(target, place, source, index))) {
+      return true;
+    }
+    return place < target.length && pays(touched, exchange, exchange);
+  };
+
+  const bettersAny = (): boolean =>
+    lateOnes(jobs, benches, queues).some(({ at, index }) =>
+      queues.some((target, to) => {
+        const until = at === to ? index - 1 : target.length;
+        for (let place = 0; place <= until && tries < MOST_TRIES; place += 1) {
+          if (betters(at, index, to, place)) return true;
+        }
+        return false;
+      }),
+    );
+  while (tries < MOST_TRIES && bettersAny());
+  return queues;
+}
+
+/** Less is the rounding of sums. */
+const LEAST_GAIN = 1e-6;
+
+function lateOnes(
+  jobs: readonly Job[],
+  benches: readonly Bench[],
+  queues: Queues,
+): readonly { readonly at: number; readonly index: number }[] {
+  return queues.flatMap((queue, at) => {
+    let work = 0;
+    return queue.flatMap((place, index) => {
+      const { minutes, due } = jobs[place] as Job;
+      work += minutes;
+      return lateness(doneAt(benches[at] as Bench, work), due) > 0 ? [{ at, index }] : [];
+    });
+  });
+}
+
+function named(queues: Queues, jobs: readonly Job[], benches: readonly Bench[]): Order['queues'] {
+  return queues.map((queue, at) => ({
+    person: (benches[at] as Bench).person,
+    jobs: queue.map((place) => jobs[place] as Job),
+  }));
+}

@@ -1,0 +1,77 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { billOf, money, workLeft } from '../src/index.ts';
+
+const hour = money(6000);
+
+describe('a bill', () => {
+  it('adds labour, parts and tax', () => {
+    const parts = [{ words: 'Case', count: 2, each: money(1250) }];
+    // 50 min at 60.00 = 50.00; parts 25.00; 20 % of 75.00 = 15.00 (arithmetic).
+    expect(billOf(50, parts, { hour, taxPerMille: 200, taxIncluded: false })).toEqual({
+      labourMinutes: 50,
+      labour: 5000,
+      parts: 2500,
+      tax: 1500,
+      total: 9000,
+    });
+    // With the tax inside: 75.00 x 200 / 1200 = 12.50.
+    expect(billOf(50, parts, { hour, taxPerMille: 200, taxIncluded: true })).toMatchObject({
+      tax: 1250,
+      total: 7500,
+    });
+  });
+
+  it('rounds to the smallest unit, and its lines add up', () => {
+    fc.assert(
+      fc.property(
+        fc.nat(2000),
+        fc.nat(20000),
+        fc.nat(300),
+        fc.boolean(),
+        (worked, each, tax, inside) => {
+          const rates = { hour: money(4999), taxPerMille: tax, taxIncluded: inside };
+          const bill = billOf(worked, [{ words: 'x', count: 3, each: money(each) }], rates);
+          expect(bill.total).toBe(bill.labour + bill.parts + (inside ? 0 : bill.tax));
+          expect(Math.abs(bill.labour - (worked * 4999) / 60)).toBeLessThanOrEqual(0.5);
+          expect(Object.values(bill).every(Number.isSafeInteger)).toBe(true);
+        },
+      ),
+      { seed: 1, numRuns: 200 },
+    );
+  });
+
+  it('refuses what is no money and no time', () => {
+    expect(() => money(-1)).toThrow('not-money');
+    expect(() => money(0.5)).toThrow('not-money');
+    expect(() => billOf(1.5, [], { hour, taxPerMille: 0, taxIncluded: false })).toThrow(
+      'not-a-duration',
+    );
+  });
+});
+
+describe('work left', () => {
+  it('is what is owed when nothing is suspected', () => {
+    expect(workLeft([], 10)).toEqual({ mean: 10, spread: 3 });
+  });
+
+  it('weighs looks by when something is found', () => {
+    // .5 at 4 min, else the second look too: .5 x 4 + .5 x 14 = 9; repairs .5 x 10 + .25 x 20 = 10.
+    const { mean } = workLeft(
+      [
+        { chance: 0.25, heard: 1, look: 10, repair: 20 },
+        { chance: 0.5, heard: 1, look: 4, repair: 10 },
+      ],
+      0,
+    );
+    expect(mean).toBeCloseTo(19, 12);
+  });
+
+  it('grows with every suspect, and its spread falls when a cause is certain', () => {
+    const suspect = { chance: 0.5, heard: 1, look: 5, repair: 20 };
+    const open = workLeft([suspect], 5);
+    const certain = workLeft([{ ...suspect, chance: 1, look: 0 }], 5);
+    expect(workLeft([suspect, suspect], 5).mean).toBeGreaterThan(open.mean);
+    expect(certain.spread).toBeLessThan(open.spread);
+  });
+});
