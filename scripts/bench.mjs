@@ -7,6 +7,7 @@
 //   npm run bench -- server            100 live screens, 50 findings a second, for a minute
 //   npm run bench -- server --seconds 600   longer, to see whether the memory stays flat
 //   npm run bench -- faults            500 seeded stories, 20 kill -9, 2 000 malformed bodies
+//   npm run bench -- search            a hundred thousand tickets, by a few letters
 //   npm run bench -- interaction       the built pages in a browser, on the demo shop
 import { mkdirSync } from 'node:fs';
 import { resolve } from 'node:path';
@@ -82,6 +83,13 @@ if (isWanted('server')) {
   await buildAll(root);
   const { measureServer } = await import('./lib/measureServer.mjs');
   tell(await measureServer(root, Number(values.seconds)));
+}
+
+if (isWanted('search')) {
+  await installDebianPackages([POSTGRESQL]);
+  await buildAll(root);
+  const { measureSearch } = await import('./lib/measureSearch.mjs');
+  tell(await measureSearch(root));
 }
 
 if (isWanted('faults')) {

@@ -4,6 +4,7 @@ import {
   type CommandOf,
   type Draft,
   type EventType,
+  newCustomerCard,
   nextStep,
   type Ticket,
   tablesOf,
@@ -56,7 +57,14 @@ export class DemoBench {
         ticket: this.ticket,
         drafts: [draft],
         actor,
-        ...(customer ? { customer: { id: idOf(`customer ${this.ticket}`), ...customer } } : {}),
+        ...(customer
+          ? {
+              customer: {
+                id: idOf(`customer ${this.ticket}`),
+                ...newCustomerCard(customer.name, customer.phone),
+              },
+            }
+          : {}),
       },
       () => this.at,
     );

@@ -42,6 +42,11 @@ function screenWith(url, cookie) {
   };
   return {
     post,
+    /** @param {string} path */
+    async get(path) {
+      const response = await fetch(url + path, { headers: { cookie } });
+      return { status: response.status, body: /** @type {any} */ (await response.json()) };
+    },
     /** The same browser at another address of the same shop's servers. @param {string} other */
     at: (other) => screenWith(other, cookie),
     /**

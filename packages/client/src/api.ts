@@ -7,8 +7,8 @@ import type {
   Draft,
   ForCustomer,
   HandedCode,
-  LiveFrame,
   Looker,
+  NewMachine,
   Person,
   RackEntry,
   Reach,
@@ -22,13 +22,13 @@ import type {
 import { ADDRESSES } from '@nodo/contract/addresses';
 import { createApi } from '@reduxjs/toolkit/query/react';
 import type { Call, CallArgs } from './call.ts';
-import { follow, type Life, type Reading } from './follow.ts';
+import { keepTrue, type Reading } from './follow.ts';
 import type { Keeper } from './keeper.ts';
 import type { LiveStream } from './liveStream.ts';
 import type { Ports, Tabs } from './ports.ts';
 import { appendInOrder, placeOnRack } from './tickets.ts';
 
-interface ApiParts {
+export interface ApiParts {
   readonly call: Call;
   readonly stream: LiveStream;
   readonly keeper: Keeper;
@@ -44,18 +44,11 @@ const ticketArgs = (ticket: string): CallArgs => ({
   params: { ticket },
 });
 
-const READ_AGAIN = { forceRefetch: true, subscribe: false } as const;
+export const READ_AGAIN = { forceRefetch: true, subscribe: false } as const;
 
 /** What the server knows, kept live for exactly as long as somebody looks at it. */
 export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
-  /** What was asked, kept true to the stream for as long as its cache entry lives. */
-  const keptTrue = (
-    asked: CallArgs,
-    life: Life,
-    readAgain: () => Reading,
-    apply: (frame: LiveFrame) => boolean,
-  ): Promise<void> =>
-    follow({ stream, wait }, { readAgain, isCopy: () => keeper.isCopy(asked), apply }, life);
+  const keptTrue = keepTrue({ stream, keeper, wait });
 
   const screenOf = (state: unknown): string | undefined =>
     api.endpoints.session.select()(state as never).data?.screen.id;
@@ -229,7 +222,7 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
                   life.updateCachedData((rack) => placeOnRack(rack, frame.rack));
                 }
                 // Lines may read otherwise under other tables.
-                return frame.kind !== 'tables';
+                return frame.kind !== 'tables' && frame.kind !== 'cards';
               },
             ),
         }),
@@ -241,6 +234,8 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
               life,
               (): Reading => life.dispatch(api.endpoints.ticket.initiate(id, READ_AGAIN)),
               (frame) => {
+                // Its customer may be called otherwise now.
+                if (frame.kind === 'cards') return false;
                 if (frame.kind !== 'events' || frame.ticket !== id) return true;
                 const seen = { gap: false };
                 life.updateCachedData((file) => {
@@ -277,7 +272,12 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
         }),
         takeIn: build.mutation<
           TicketFile,
-          { ticket: string; customer: Customer | null; drafts: readonly Draft[] }
+          {
+            ticket: string;
+            customer: Customer | null;
+            machine?: NewMachine | null;
+            drafts: readonly Draft[];
+          }
         >({ query: (body) => ({ address: ADDRESSES.takeIn, body }) }),
       };
     },

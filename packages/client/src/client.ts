@@ -1,5 +1,6 @@
-import { createNodoApi, type NodoApi } from './api.ts';
+import { createNodoApi } from './api.ts';
 import { type Call, caller } from './call.ts';
+import { type FullApi, withCards } from './cardsApi.ts';
 import { Keeper } from './keeper.ts';
 import { LiveStream } from './liveStream.ts';
 import { keepChanges } from './outbox.ts';
@@ -9,7 +10,7 @@ import { createStore, fromTab, type NodoStore } from './store.ts';
 
 export interface Client {
   readonly store: NodoStore;
-  readonly api: NodoApi;
+  readonly api: FullApi;
   readonly stream: LiveStream;
   readonly call: Call;
 }
@@ -22,9 +23,11 @@ export function createClient(ports: Ports): Client {
   const call = caller(ports.fetch);
   const stream = new LiveStream(ports);
   const keeper = new Keeper(ports, call);
-  const api = createNodoApi({ call, stream, keeper, tabs: ports.tabs, wait: ports.wait });
-  const store = createStore(api, ports);
-  const sendWaiting = outboxSender({ store, api, call, stream, ports });
+  const parts = { call, stream, keeper, tabs: ports.tabs, wait: ports.wait };
+  const base = createNodoApi(parts);
+  const api = withCards(base, parts);
+  const store = createStore(base, ports);
+  const sendWaiting = outboxSender({ store, api: base, call, stream, ports });
   let leads = false;
 
   let kept = store.getState().outbox.entries;
@@ -42,7 +45,7 @@ export function createClient(ports: Ports): Client {
       store.dispatch(fromTab(message.action));
     }
     if (message.kind === 'confirmed')
-      showConfirmed({ store, api, stream }, message.ticket, message.event);
+      showConfirmed({ store, api: base, stream }, message.ticket, message.event);
     if (message.kind === 'session') {
       void store.dispatch(
         api.endpoints.session.initiate(undefined, { forceRefetch: true, subscribe: false }),

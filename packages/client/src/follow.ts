@@ -1,5 +1,8 @@
 import type { LiveFrame } from '@nodo/contract';
+import type { CallArgs } from './call.ts';
+import type { Keeper } from './keeper.ts';
 import type { LiveStream } from './liveStream.ts';
+import type { Ports } from './ports.ts';
 
 /** One reading, known by its id; what it settles with may be another one's that was under way. */
 export type Reading = Promise<{
@@ -17,19 +20,38 @@ interface Followed {
 }
 
 /** What belongs to one cache entry. */
-export interface Life {
+interface Life {
   readonly cacheDataLoaded: Promise<unknown>;
   readonly cacheEntryRemoved: Promise<void>;
 }
 
 const RETRY_MS = 2_000;
 
+/** How to keep what was asked true to the stream for as long as its cache entry lives. */
+export function keepTrue({
+  stream,
+  keeper,
+  wait,
+}: {
+  readonly stream: LiveStream;
+  readonly keeper: Keeper;
+  readonly wait: Ports['wait'];
+}) {
+  return (
+    asked: CallArgs,
+    life: Life,
+    readAgain: () => Reading,
+    apply: (frame: LiveFrame) => boolean,
+  ): Promise<void> =>
+    follow({ stream, wait }, { readAgain, isCopy: () => keeper.isCopy(asked), apply }, life);
+}
+
 /**
  * Keeps something that was read true to the stream, from the first reading until it is not
  * wanted any more. What the stream says during a reading is laid over the answer, which may
  * be older. A reading that came to nothing is tried again.
  */
-export async function follow(
+async function follow(
   { stream, wait }: { stream: LiveStream; wait: (milliseconds: number) => Promise<void> },
   { readAgain, isCopy, apply }: Followed,
   { cacheDataLoaded, cacheEntryRemoved }: Life,

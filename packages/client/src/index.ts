@@ -1,4 +1,3 @@
-export type { NodoApi } from './api.ts';
 export type { Call, CallFault } from './call.ts';
 export { type Client, createClient } from './client.ts';
 export { enteredOn, type OutboxEntry, outbox } from './outbox.ts';

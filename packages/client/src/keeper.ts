@@ -11,6 +11,7 @@ const KEPT: readonly Address[] = [
   ADDRESSES.listTickets,
   ADDRESSES.readTicket,
   ADDRESSES.readTables,
+  ADDRESSES.readShop,
 ];
 const RACK = ADDRESSES.listTickets.path;
 
@@ -113,11 +114,17 @@ export class Keeper {
   private async readAll(): Promise<void> {
     if (this.now() - this.readAllAt < READ_ALL_EVERY_MS) return;
     this.readAllAt = this.now();
-    const answer = await this.call({ address: ADDRESSES.openTickets });
-    if (!('data' in answer)) return;
-    for (const file of answer.data as readonly TicketFile[]) {
-      await this.keep(ticketPath(file.ticket), file);
-    }
+    let after: string | undefined;
+    do {
+      const answer = await this.call({ address: ADDRESSES.openTickets, query: { after } });
+      if (!('data' in answer)) return;
+      const { files, next } = answer.data as {
+        readonly files: readonly TicketFile[];
+        readonly next: string | null;
+      };
+      for (const file of files) await this.keep(ticketPath(file.ticket), file);
+      after = next ?? undefined;
+    } while (after !== undefined);
   }
 
   private keep(path: string, data: unknown): Promise<void> {

@@ -49,7 +49,6 @@ export const REFUSAL_CODES = [
   'no-such-machine',
   'card-moved',
   'erased',
-  'not-merged',
   'nothing-to-correct',
   'already-corrected',
   'already-so',

@@ -1,6 +1,7 @@
 export { hashPassword } from './auth/passwords.ts';
 export { migrate } from './migrations/run.ts';
 export { type Running, runServer } from './run.ts';
+export { rebuildWords } from './search/rebuild.ts';
 export { type Account, type DatabaseSettings, type Settings, settings } from './settings.ts';
 export { connect, withShop } from './store/connect.ts';
 export { defineModels } from './store/models.ts';

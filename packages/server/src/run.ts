@@ -7,11 +7,15 @@ import { Audit } from './auth/audit.ts';
 import { SignInDelays } from './auth/delays.ts';
 import { Links } from './auth/links.ts';
 import { People } from './auth/people.ts';
+import { Customers } from './cards/customers.ts';
+import { Machines } from './cards/machines.ts';
+import { ShopSheets } from './cards/shopSheets.ts';
 import { lanServers } from './lan.ts';
 import { LiveHub } from './live/hub.ts';
 import { listen } from './live/listen.ts';
 import { Presence } from './live/presence.ts';
 import { PhotoStore } from './photos/photoStore.ts';
+import { rebuildMissingWords } from './search/rebuild.ts';
 import type { Settings } from './settings.ts';
 import { connect } from './store/connect.ts';
 import { PostgresEventStore } from './store/postgres.ts';
@@ -71,6 +75,12 @@ export async function runServer(
         ),
     },
     store,
+    db,
+    cards: {
+      customers: new Customers(db, now),
+      machines: new Machines(db, now),
+      sheets: new ShopSheets(db),
+    },
     photos: new PhotoStore(settings.photos),
     hub,
     presence,
@@ -81,6 +91,8 @@ export async function runServer(
     now,
     log,
   });
+  // Beside the work: only shops of before there was a search wait for it.
+  rebuildMissingWords(db, log).catch((fault: unknown) => log(`search: ${String(fault)}`));
   const server = createServer(app);
   await bind(server, settings);
   const { lan } = settings;

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { EndpointName } from '@nodo/contract';
+import { type EndpointName, NEW_SHOP_CARD, newCustomerCard, newMachineCard } from '@nodo/contract';
 import { ADDRESSES, fillAddress } from '@nodo/contract/addresses';
 import { jpeg } from './jpeg.ts';
 import { draftOf, intakeDraft, proposalDraft } from './shop.ts';
@@ -12,6 +12,11 @@ export interface Named {
   readonly link: string;
   readonly token: string;
   readonly photo: string;
+  readonly customer: string;
+  readonly machine: string;
+  readonly paper: string;
+  /** What is looked for by its letters. */
+  readonly find: string;
 }
 
 /** What no shop has. */
@@ -22,6 +27,10 @@ export const NOTHING: Named = {
   link: randomUUID(),
   token: 'x'.repeat(43),
   photo: 'f'.repeat(64),
+  customer: randomUUID(),
+  machine: randomUUID(),
+  paper: 'tag-a7',
+  find: 'nothing',
 };
 
 export type Calls = Readonly<Record<EndpointName, () => { path: string; body?: unknown }>>;
@@ -106,6 +115,35 @@ export function callsAbout(ids: Named): Calls {
     recordTableEvent: () => ({
       path: ADDRESSES.recordTableEvent.path,
       body: proposalDraft({ kind: 'how-often', cause: 'needle-low', perMille: 61 }),
+    }),
+    readPaper: () => ({
+      path: fillAddress(ADDRESSES.readPaper, { ticket: ids.ticket, paper: ids.paper }),
+    }),
+    listCollected: () => ({ path: ADDRESSES.listCollected.path }),
+    search: () => ({ path: `${ADDRESSES.search.path}?find=${ids.find}` }),
+    readShop: () => ({ path: ADDRESSES.readShop.path }),
+    changeShop: () => ({
+      path: ADDRESSES.changeShop.path,
+      body: { revision: 99, card: NEW_SHOP_CARD },
+    }),
+    readCustomer: () => ({
+      path: fillAddress(ADDRESSES.readCustomer, { customer: ids.customer }),
+    }),
+    changeCustomer: () => ({
+      path: fillAddress(ADDRESSES.changeCustomer, { customer: ids.customer }),
+      body: { revision: 0, card: newCustomerCard('Somebody else', '') },
+    }),
+    mergeCustomer: () => ({
+      path: fillAddress(ADDRESSES.mergeCustomer, { customer: ids.customer }),
+      body: { into: randomUUID() },
+    }),
+    eraseCustomer: () => ({
+      path: fillAddress(ADDRESSES.eraseCustomer, { customer: ids.customer }),
+    }),
+    readMachine: () => ({ path: fillAddress(ADDRESSES.readMachine, { machine: ids.machine }) }),
+    changeMachine: () => ({
+      path: fillAddress(ADDRESSES.changeMachine, { machine: ids.machine }),
+      body: { revision: 1, card: newMachineCard('drop-in', 'Another'), customer: null },
     }),
     live: () => ({ path: ADDRESSES.live.path }),
   };

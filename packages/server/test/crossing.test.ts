@@ -1,10 +1,18 @@
 import { randomUUID } from 'node:crypto';
-import { ENDPOINTS, type EndpointName, type Session, type TicketFile } from '@nodo/contract';
+import {
+  ENDPOINTS,
+  type EndpointName,
+  NEW_SHOP_CARD,
+  newCustomerCard,
+  newMachineCard,
+  type Session,
+  type TicketFile,
+} from '@nodo/contract';
 import { ADDRESSES } from '@nodo/contract/addresses';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { connect, withShop } from '../src/index.ts';
-import { callsAbout, type Named } from './calls.ts';
+import { callsAbout, type Named, NOTHING } from './calls.ts';
 import { asSuper } from './database.ts';
 import { jpeg } from './jpeg.ts';
 import { Client, startTestServer, type TestServer } from './server.ts';
@@ -49,11 +57,13 @@ async function filledShop(): Promise<Named> {
     return answer.body as Answer;
   };
   const ticket = randomUUID();
-  const customer = { id: randomUUID(), name: `Wenna ${MARK}`, phone: MARK };
+  const customer = { id: randomUUID(), ...newCustomerCard(`Wenna ${MARK}`, MARK) };
+  const machine = { id: randomUUID(), card: newMachineCard('drop-in', MARK) };
   const taken = await post<TicketFile>(ADDRESSES.takeIn.path, {
     ticket,
     customer,
-    drafts: [intakeDraft({ label: MARK, words: MARK, customer: customer.id })],
+    machine,
+    drafts: [intakeDraft({ label: MARK, words: MARK, customer: customer.id, machine: machine.id })],
   });
   expect(taken.ticket).toBe(ticket);
   const { photo } = await post<{ photo: string }>(
@@ -76,8 +86,20 @@ async function filledShop(): Promise<Named> {
     ADDRESSES.recordTableEvent.path,
     proposalDraft({ kind: 'how-often', cause: 'needle-low', perMille: 61 }, `Counted: ${MARK}`),
   );
+  await post(ADDRESSES.changeShop.path, { revision: 0, card: NEW_SHOP_CARD });
   const { screen } = (await lead.call('GET', ADDRESSES.whoAmI.path)).body as Session;
-  return { ticket, person: account.id, screen: screen.id, link: link.id, token, photo };
+  return {
+    ...NOTHING,
+    ticket,
+    person: account.id,
+    screen: screen.id,
+    link: link.id,
+    token,
+    photo,
+    customer: customer.id,
+    machine: machine.id,
+    find: MARK,
+  };
 }
 
 /** Every row of a shop, as the superuser sees it. */
@@ -140,6 +162,24 @@ describe('a lead of another shop who knows every id of this one', () => {
     expect(there.frames.filter(({ kind }) => kind === 'tables')).toEqual([]);
     for (const stream of [there, here]) stream.stop();
   });
+});
+
+it('finds by search what is its own, and by the same letters nothing of another', async () => {
+  const found = await lead.call('GET', `${ADDRESSES.search.path}?find=${MARK}`);
+  const kinds = (found.body as { kind: string }[]).map(({ kind }) => kind);
+  expect([...new Set(kinds)].sort()).toEqual(['customer', 'machine', 'ticket']);
+  expect(await stranger.call('GET', `${ADDRESSES.search.path}?find=${MARK}`)).toMatchObject({
+    status: 200,
+    body: [],
+  });
+  const asked = await withShop(app, server.otherShop.id, (transaction) =>
+    app.query('select * from search_hits($1, 50)', {
+      bind: [[MARK]],
+      transaction,
+      type: QueryTypes.SELECT,
+    }),
+  );
+  expect(asked).toEqual([]);
 });
 
 describe('SQL as the application', () => {

@@ -1,5 +1,11 @@
 import { randomUUID } from 'node:crypto';
-import type { Actor, Draft, RackEntry, TicketEvent } from '@nodo/contract';
+import {
+  type Actor,
+  type Draft,
+  newCustomerCard,
+  type RackEntry,
+  type TicketEvent,
+} from '@nodo/contract';
 import { KNOWLEDGE, storedKnowledge } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
 import { type EventStore, rebuildSummaries, recordDrafts } from '../src/index.ts';
@@ -210,7 +216,7 @@ export function eventStoreSuite(name: string, open: () => Promise<StoreUnderTest
 
     it('keeps the customer beside the events and names him on the Rack', async () => {
       const under = await open();
-      const customer = { id: randomUUID(), name: 'Dorun O’Kelt', phone: '000 0178' };
+      const customer = { id: randomUUID(), ...newCustomerCard('Dorun O’Kelt', '000 0178') };
       const ticket = randomUUID();
       const drafts = [intakeDraft({ customer: customer.id })];
       await recordDrafts(
@@ -218,12 +224,39 @@ export function eventStoreSuite(name: string, open: () => Promise<StoreUnderTest
         { shop: under.shop, ticket, drafts, actor: under.actor, customer },
         NOW,
       );
-      expect(await under.store.customers(under.shop, [customer.id])).toEqual([customer]);
+      const kept = await under.store.customers(under.shop, [customer.id]);
+      expect([...kept]).toEqual([[customer.id, customer]]);
       expect(await rackLine(under, ticket)).toMatchObject({
         customerName: 'Dorun O’Kelt',
       });
-      const kept = JSON.stringify(await under.store.load(under.shop, ticket));
-      expect(kept).not.toContain('Kelt');
+      const told = JSON.stringify(await under.store.load(under.shop, ticket));
+      expect(told).not.toContain('Kelt');
+    });
+
+    it('tells what was fetched page by page, and open tickets in the order of their ids', async () => {
+      const under = await open();
+      const gone: string[] = [];
+      for (let made = 0; made < 5; made += 1) {
+        const ticket = randomUUID();
+        const drafts = [
+          draftOf('call-taken', { family: 'drop-in', label: 'Far', words: '', customer: null }),
+          draftOf('call-ended', { outcome: 'solved', kept: [] }),
+          draftOf('machine-collected', {}),
+        ];
+        const recorded = await record(under, ticket, ...drafts);
+        if (recorded.ok) gone.push(ticket);
+      }
+      const all = await under.store.collected(under.shop, undefined, 100);
+      const [first, ...others] = all;
+      if (!first) throw new Error(`nothing was fetched of ${gone.length}`);
+      const cursor = { at: first.changedAt, id: first.ticket };
+      expect(await under.store.collected(under.shop, cursor, 100)).toEqual(others);
+      expect(await under.store.collected(under.shop, cursor, 2)).toEqual(others.slice(0, 2));
+      const [one, two] = [await taken(under), await taken(under)].sort();
+      const ids = await under.store.openAfter(under.shop, one, 1_000);
+      expect(ids).toContain(two);
+      expect(ids).not.toContain(one);
+      expect(await under.store.openAfter(under.shop, undefined, 1)).toHaveLength(1);
     });
 
     it('rebuilds every line on the Rack from the events, equal to what it kept', async () => {

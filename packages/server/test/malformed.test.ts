@@ -1,10 +1,19 @@
 import { randomUUID } from 'node:crypto';
-import { ENDPOINTS, type EndpointName, refusal } from '@nodo/contract';
+import {
+  ENDPOINTS,
+  type EndpointName,
+  NEW_SHOP_CARD,
+  newCustomerCard,
+  newMachineCard,
+  refusal,
+  USUAL_TIME,
+} from '@nodo/contract';
 import { ADDRESSES, fillAddress } from '@nodo/contract/addresses';
 import { seeded } from '@nodo/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import eventsV2 from '../../contract/test/golden/events-v2.json' with { type: 'json' };
 import eventsV4 from '../../contract/test/golden/events-v4.json' with { type: 'json' };
+import eventsV7 from '../../contract/test/golden/events-v7.json' with { type: 'json' };
 import tablesV1 from '../../contract/test/golden/tables-v1.json' with { type: 'json' };
 import { callsAbout, NOTHING } from './calls.ts';
 import { Client, startTestServer, type TestServer } from './server.ts';
@@ -94,6 +103,41 @@ const WELL_FORMED: readonly (() => {
     body: { days: 7 },
   }),
   () => ({
+    name: 'changeShop',
+    path: ADDRESSES.changeShop.path,
+    body: {
+      revision: 99,
+      card: {
+        ...NEW_SHOP_CARD,
+        closed: [{ from: '2026-12-24', until: '2026-12-26', words: 'Closed' }],
+        people: { [somebody]: USUAL_TIME },
+      },
+    } as unknown as Json,
+  }),
+  () => ({
+    name: 'changeCustomer',
+    path: fillAddress(ADDRESSES.changeCustomer, { customer: somebody }),
+    body: { revision: 0, card: newCustomerCard('Wenna Ó’Kelt', '000 0111') } as unknown as Json,
+  }),
+  () => ({
+    name: 'mergeCustomer',
+    path: fillAddress(ADDRESSES.mergeCustomer, { customer: somebody }),
+    body: { into: randomUUID() },
+  }),
+  () => ({
+    name: 'changeMachine',
+    path: fillAddress(ADDRESSES.changeMachine, { machine: somebody }),
+    body: {
+      revision: 1,
+      customer: null,
+      card: {
+        ...newMachineCard('drop-in', 'Mint'),
+        traits: ['bobbin'],
+        service: { 'hook-gap': { least: 0.05, most: 0.1, from: 'Manual, page 12' } },
+      },
+    } as unknown as Json,
+  }),
+  () => ({
     name: 'takeIn',
     path: ADDRESSES.takeIn.path,
     body: {
@@ -105,7 +149,7 @@ const WELL_FORMED: readonly (() => {
   () => ({
     name: 'recordEvent',
     path: fillAddress(ADDRESSES.recordEvent, { ticket }),
-    body: drafted(pick([...eventsV2.events, ...eventsV4.events])),
+    body: drafted(pick([...eventsV2.events, ...eventsV4.events, ...eventsV7.events])),
   }),
   () => ({
     name: 'recordTableEvent',

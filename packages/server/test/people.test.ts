@@ -322,6 +322,10 @@ describe('a link for a customer', () => {
     expect(status).toBe(200);
     expect(body).toEqual({
       shop: 'Bench Nowhere',
+      unrepaired: false,
+      promised: null,
+      asked: null,
+      bill: null,
       label: 'Teal zigzag',
       words: 'It skips.',
       state: 'at-the-bench',

@@ -1,5 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import { ENDPOINTS, type Endpoint, type EndpointName, type Role, refusal } from '@nodo/contract';
+import {
+  ENDPOINTS,
+  type Endpoint,
+  type EndpointName,
+  newCustomerCard,
+  type Role,
+  refusal,
+} from '@nodo/contract';
 import { ADDRESSES } from '@nodo/contract/addresses';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { z } from 'zod';
@@ -65,6 +72,17 @@ const TABLE: Readonly<Record<EndpointName, Readonly<Record<Role | 'nobody', numb
   readTables: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
   listCandidates: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
   recordTableEvent: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
+  readPaper: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
+  listCollected: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
+  search: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
+  readShop: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
+  changeShop: { nobody: 401, counter: 403, technician: 403, lead: 409, learner: 403 },
+  readCustomer: { nobody: 401, counter: 404, technician: 404, lead: 404, learner: 403 },
+  changeCustomer: { nobody: 401, counter: 404, technician: 404, lead: 404, learner: 403 },
+  mergeCustomer: { nobody: 401, counter: 404, technician: 404, lead: 404, learner: 403 },
+  eraseCustomer: { nobody: 401, counter: 403, technician: 403, lead: 404, learner: 403 },
+  readMachine: { nobody: 401, counter: 404, technician: 404, lead: 404, learner: 403 },
+  changeMachine: { nobody: 401, counter: 404, technician: 404, lead: 404, learner: 403 },
   live: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
   signOut: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
 };
@@ -219,16 +237,30 @@ describe('bad input', () => {
       status: 400,
       body: { code: 'bad-input', path: 'drafts.0' },
     });
-    const foreign = [intakeDraft({ customer: randomUUID() })];
-    expect(
-      (
-        await clients.counter.call('POST', '/api/tickets', {
-          ticket: randomUUID(),
-          customer: null,
-          drafts: foreign,
-        })
-      ).status,
-    ).toBe(400);
+    const withIntake = (change: object, more: object = {}) =>
+      clients.counter.call('POST', '/api/tickets', {
+        ticket: randomUUID(),
+        customer: null,
+        drafts: [intakeDraft(change)],
+        ...more,
+      });
+    const known = { id: randomUUID(), ...newCustomerCard('Wenna Tolk', '') };
+    expect(await withIntake({ customer: randomUUID() }, { customer: known })).toMatchObject({
+      status: 400,
+      body: { code: 'bad-input', path: 'drafts.0.command.customer' },
+    });
+    expect(await withIntake({ customer: randomUUID() })).toMatchObject({
+      status: 404,
+      body: { code: 'no-such-customer' },
+    });
+    expect(await withIntake({ machine: randomUUID() })).toMatchObject({
+      status: 404,
+      body: { code: 'no-such-machine' },
+    });
+    expect(await withIntake({ comebackOf: randomUUID() })).toMatchObject({
+      status: 404,
+      body: { code: 'no-such-ticket' },
+    });
   });
 
   it('never shows what the server looks like inside', async () => {

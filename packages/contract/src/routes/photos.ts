@@ -24,7 +24,7 @@ export const keepPhoto = defineEndpoint({
 export const readPhoto = defineEndpoint({
   ...ADDRESSES.readPhoto,
   roles: EVERY_ROLE,
-  params: z.object({ ticket: uuid, photo: sha256 }),
+  params: z.object({ ticket: uuid, photo: sha256, size: z.literal('small').optional() }),
   body: z.undefined(),
   answer: z.never(),
 });

@@ -90,7 +90,7 @@ export const takeIn = defineEndpoint({
     ticket: uuid,
     /** Written down with it; left out when the first entry names one that is known. */
     customer: customer.nullable(),
-    machine: newMachine.nullable(),
+    machine: newMachine.nullish(),
     drafts: z.array(draft).min(1).max(8),
   }),
   answer: ticketFile,

@@ -62,10 +62,10 @@ export const customerCard = z.object({
   name: humanText(120),
   phone: humanText(40, 0),
   /** Another way: mail, a neighbour. */
-  other: humanText(120, 0),
+  other: humanText(120, 0).default(''),
   /** How they want to be told. */
-  reach: z.enum(SPOKEN),
-  notes: humanText(2000, 0),
+  reach: z.enum(SPOKEN).default('telephone'),
+  notes: humanText(2000, 0).default(''),
 });
 export type CustomerCard = z.infer<typeof customerCard>;
 

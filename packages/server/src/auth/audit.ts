@@ -18,6 +18,8 @@ const READINGS: ReadonlySet<Audited> = new Set([
   'tickets-kept',
   'photo-read',
   'link-read',
+  'customer-read',
+  'searched',
 ]);
 /** Reading the same again so soon is one reading. */
 const SAME_READING_S = 600;

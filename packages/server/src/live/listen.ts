@@ -7,7 +7,7 @@ import type { Presence } from './presence.ts';
 const RETRY_MS = 500;
 /** Tickets on which something happened lately; the others are read from their notice on. */
 const MOST_REMEMBERED = 500;
-const CHANNELS = ['ticket_event', 'table_event', 'people', 'presence'];
+const CHANNELS = ['ticket_event', 'table_event', 'card', 'people', 'presence'];
 
 /**
  * One LISTEN connection for the whole process. A notice carries ids only; the events are
@@ -36,6 +36,10 @@ export function listen(
   const passOn = async (channel: string, notice: string): Promise<void> => {
     if (channel === 'table_event') {
       hub.push(notice, { kind: 'tables' });
+      return;
+    }
+    if (channel === 'card') {
+      hub.push(notice, { kind: 'cards' });
       return;
     }
     if (channel === 'people') {

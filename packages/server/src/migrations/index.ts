@@ -6,6 +6,8 @@ import { m0005Calls } from './m0005Calls.ts';
 import { m0006TableChanges } from './m0006TableChanges.ts';
 import { m0007People } from './m0007People.ts';
 import { m0008HandOver } from './m0008HandOver.ts';
+import { m0009Cards } from './m0009Cards.ts';
+import { m0010Search } from './m0010Search.ts';
 import type { Migration } from './migration.ts';
 
 /** In order; a landed one is never changed. */
@@ -18,4 +20,6 @@ export const MIGRATIONS: readonly Migration[] = [
   m0006TableChanges,
   m0007People,
   m0008HandOver,
+  m0009Cards,
+  m0010Search,
 ];

@@ -1,6 +1,11 @@
 import { createHash, randomUUID } from 'node:crypto';
-import { mkdir, open, rename, stat } from 'node:fs/promises';
-import { join } from 'node:path';
+import { mkdir, open, readFile, rename, rm, stat } from 'node:fs/promises';
+import { dirname, join } from 'node:path';
+import { Transformer } from '@napi-rs/image';
+
+/** Wide enough for a strip of photos on a sharp screen. */
+const SMALL_WIDTH = 320;
+const SMALL_QUALITY = 72;
 
 /**
  * Photos as files outside the database, each shop's in a folder of its own, named by what is
@@ -13,8 +18,54 @@ export class PhotoStore {
   async keep(shop: string, bytes: Buffer): Promise<string> {
     const photo = createHash('sha256').update(bytes).digest('hex');
     if (await this.has(shop, photo)) return photo;
-    const path = this.path(shop, photo);
-    await mkdir(join(this.folder, shop), { recursive: true, mode: 0o700 });
+    await this.write(this.path(shop, photo), bytes);
+    return photo;
+  }
+
+  /** Removes a picture for good: a signature of somebody who was erased. */
+  async remove(shop: string, photo: string): Promise<void> {
+    await Promise.all([
+      rm(this.path(shop, photo), { force: true }),
+      rm(this.smallPath(shop, photo), { force: true }),
+    ]);
+  }
+
+  async has(shop: string, photo: string): Promise<boolean> {
+    return stat(this.path(shop, photo)).then(
+      (file) => file.isFile(),
+      () => false,
+    );
+  }
+
+  /**
+   * Where the photo lies in small, for lists and strips; made when it is asked for first.
+   * @returns undefined when there is no such photo
+   */
+  async small(shop: string, photo: string): Promise<string | undefined> {
+    const path = this.smallPath(shop, photo);
+    const isThere = await stat(path).then(
+      () => true,
+      () => false,
+    );
+    if (isThere) return path;
+    const whole = await readFile(this.path(shop, photo)).catch(() => undefined);
+    if (!whole) return undefined;
+    try {
+      await this.write(path, await new Transformer(whole).resize(SMALL_WIDTH).jpeg(SMALL_QUALITY));
+      return path;
+    } catch {
+      // Cut off within the picture: a browser shows what there is of it, so it is shown whole.
+      return this.path(shop, photo);
+    }
+  }
+
+  private smallPath(shop: string, photo: string): string {
+    return join(this.folder, shop, `${photo}.small.jpg`);
+  }
+
+  /** On the disk before it answers, whole or not at all. */
+  private async write(path: string, bytes: Buffer): Promise<void> {
+    await mkdir(dirname(path), { recursive: true, mode: 0o700 });
     const unfinished = `${path}.${randomUUID()}`;
     const file = await open(unfinished, 'wx', 0o600);
     try {
@@ -24,14 +75,6 @@ export class PhotoStore {
       await file.close();
     }
     await rename(unfinished, path);
-    return photo;
-  }
-
-  async has(shop: string, photo: string): Promise<boolean> {
-    return stat(this.path(shop, photo)).then(
-      (file) => file.isFile(),
-      () => false,
-    );
   }
 
   /** @param photo a name that the contract let through: nothing that leaves the folder. */

@@ -38,19 +38,27 @@ export function photoRoutes(
     express.raw({ type: 'image/jpeg', limit: LARGEST }),
   );
 
+  const pathOf = async (shop: string, photo: string, size: 'small' | undefined) => {
+    if (size === 'small') return photos.small(shop, photo);
+    return (await photos.has(shop, photo)) ? photos.path(shop, photo) : undefined;
+  };
+
   route(app, people, ENDPOINTS.readPhoto, async ({ params, session, response }) => {
     const { shop, person } = session;
     const events = await store.load(shop.id, params.ticket);
     const isOfTicket = events.some(
-      (event) => event.type === 'photo-kept' && event.body.photo === params.photo,
+      (event) =>
+        (event.type === 'photo-kept' || event.type === 'signed') &&
+        event.body.photo === params.photo,
     );
-    if (!isOfTicket || !(await photos.has(shop.id, params.photo))) {
+    const path = isOfTicket ? await pathOf(shop.id, params.photo, params.size) : undefined;
+    if (path === undefined) {
       return { ok: false, refusal: refuse('no-such-photo', 'params.photo') };
     }
     const { ticket } = params;
     await audit.note({ shop: shop.id, person: person.id, what: 'photo-read', ticket });
     response.set('cache-control', A_YEAR).type('image/jpeg');
-    response.sendFile(photos.path(shop.id, params.photo), { dotfiles: 'allow' });
+    response.sendFile(path, { dotfiles: 'allow' });
     return 'answered';
   });
 }

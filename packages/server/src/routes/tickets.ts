@@ -1,7 +1,7 @@
+import { createHash } from 'node:crypto';
 import {
   type Actor,
   beginsTicket,
-  type Customer,
   type Draft,
   ENDPOINTS,
   refuse,
@@ -14,7 +14,17 @@ import { identityOf, route } from '../http/route.ts';
 import type { PhotoStore } from '../photos/photoStore.ts';
 import { inTurn } from '../store/inTurn.ts';
 import type { EventStore } from '../store/port.ts';
-import { type Recorded, recordDrafts } from '../store/record.ts';
+import { type Recorded, type RecordRequest, recordDrafts } from '../store/record.ts';
+
+/** Open tickets in one answer; each is some kilobytes. */
+const PAGE = 100;
+
+/** The entry that counts a comeback; its id follows from the taking in. */
+function cameBack({ id, observedAt, device }: Draft, ticket: string): Draft {
+  const hex = createHash('sha256').update(`came back ${id}`).digest('hex');
+  const own = `${hex.slice(0, 8)}-${hex.slice(8, 12)}-4${hex.slice(13, 16)}-8${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
+  return { id: own, type: 'came-back', command: { ticket }, epoch: 0, observedAt, device };
+}
 
 export function ticketRoutes(
   app: Express,
@@ -34,7 +44,7 @@ export function ticketRoutes(
       const own = events.filter((event) => event.ticket === ticket);
       const [first] = own;
       if (!first || !beginsTicket(first)) return [];
-      const customer = customers.find(({ id }) => id === first.body.customer) ?? null;
+      const customer = customers.get(first.body.customer ?? '') ?? null;
       return [{ ticket, events: own, customer }];
     });
   };
@@ -47,14 +57,17 @@ export function ticketRoutes(
     ticket: string,
     drafts: readonly Draft[],
     actor: Actor,
-    customer?: Customer,
+    known: Pick<RecordRequest, 'customer' | 'machine'> = {},
   ): Promise<Recorded> => {
     for (const { type, command } of drafts) {
-      if (type === 'photo-kept' && !(await photos.has(shop, command.photo))) {
+      if (
+        (type === 'photo-kept' || type === 'signed') &&
+        !(await photos.has(shop, command.photo))
+      ) {
         return { ok: false, refusal: refuse('no-such-photo', 'command.photo') };
       }
     }
-    const request = { shop, ticket, drafts, actor, ...(customer ? { customer } : {}) };
+    const request = { shop, ticket, drafts, actor, ...known };
     return oneByOne(`${shop} ${ticket}`, () => recordDrafts(store, request, now));
   };
   const caller = ({ person }: Caller): Actor => ({ person: person.id, role: person.role });
@@ -64,11 +77,12 @@ export function ticketRoutes(
     answer: [...(await store.rack(session.shop.id))],
   }));
 
-  route(app, people, ENDPOINTS.openTickets, async ({ session }) => {
+  route(app, people, ENDPOINTS.openTickets, async ({ params, session }) => {
     const shop = session.shop.id;
-    const answer = await filesOf(shop, await store.ticketIds(shop, 'open'));
+    const ids = await store.openAfter(shop, params.after, PAGE);
+    const files = await filesOf(shop, ids);
     await audit.note({ shop, person: session.person.id, what: 'tickets-kept' });
-    return { ok: true, answer };
+    return { ok: true, answer: { files, next: (ids.length === PAGE && ids.at(-1)) || null } };
   });
 
   route(app, people, ENDPOINTS.readTicket, async ({ params, session }) => {
@@ -82,14 +96,31 @@ export function ticketRoutes(
 
   route(app, people, ENDPOINTS.takeIn, async ({ body, session }) => {
     const [first] = body.drafts;
-    const customer = body.customer?.id ?? null;
-    if (!first || !beginsTicket(first) || first.command.customer !== customer) {
+    if (!first || !beginsTicket(first)) {
       return { ok: false, refusal: refuse('bad-input', 'drafts.0') };
     }
+    const { customer, machine } = body;
+    // What is written down with it is what the first entry names.
+    if (customer && first.command.customer !== customer.id) {
+      return { ok: false, refusal: refuse('bad-input', 'drafts.0.command.customer') };
+    }
+    if (machine && first.command.machine !== machine.id) {
+      return { ok: false, refusal: refuse('bad-input', 'drafts.0.command.machine') };
+    }
     const shop = session.shop.id;
-    const told = body.customer ?? undefined;
-    const recorded = await record(shop, body.ticket, body.drafts, caller(session), told);
+    const earlier = first.type === 'intake-taken' ? (first.command.comebackOf ?? null) : null;
+    if (earlier !== null && (await store.load(shop, earlier)).length === 0) {
+      return { ok: false, refusal: refuse('no-such-ticket', 'drafts.0.command.comebackOf') };
+    }
+    const actor = caller(session);
+    const known = { ...(customer ? { customer } : {}), ...(machine ? { machine } : {}) };
+    const recorded = await record(shop, body.ticket, body.drafts, actor, known);
     if (!recorded.ok) return recorded;
+    if (earlier !== null) {
+      // Counted where it comes back from; once, however often this is sent.
+      const counted = await record(shop, earlier, [cameBack(first, body.ticket)], actor);
+      if (!counted.ok && counted.refusal.code !== 'already-so') return counted;
+    }
     return { ok: true, answer: (await fileOf(shop, body.ticket)) as TicketFile };
   });
 

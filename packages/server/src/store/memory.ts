@@ -1,14 +1,15 @@
-import type {
-  Candidate,
-  Customer,
-  RackEntry,
-  TableEvent,
-  TicketEvent,
-  TicketSummary,
+import {
+  beginsTicket,
+  type Candidate,
+  type Customer,
+  type RackEntry,
+  type TableEvent,
+  type TicketEvent,
+  type TicketSummary,
 } from '@nodo/contract';
 import type { KnowledgeSource } from '@nodo/knowledge';
 import { candidatesIn } from './candidates.ts';
-import { type Appended, type Batch, byPlace, type EventStore } from './port.ts';
+import { type Appended, type Batch, byPlace, type Cursor, type EventStore } from './port.ts';
 
 interface ShopMemory {
   readonly events: Map<string, TicketEvent[]>;
@@ -59,9 +60,10 @@ export class MemoryEventStore implements EventStore {
     memory.events.set(batch.ticket, [...stored, ...batch.events]);
     for (const { id } of batch.events) memory.ids.add(id);
     memory.summaries.set(batch.ticket, summary);
-    if (batch.customer) {
-      memory.customers.set(batch.customer.id, batch.customer);
-      memory.customerOf.set(batch.ticket, batch.customer.id);
+    const [begins] = batch.events;
+    if (batch.customer) memory.customers.set(batch.customer.id, batch.customer);
+    if (begins && beginsTicket(begins) && begins.body.customer !== null) {
+      memory.customerOf.set(batch.ticket, begins.body.customer);
     }
     if (batch.edition) memory.editions.set(batch.edition.hash, batch.edition.content);
     return 'appended';
@@ -88,8 +90,39 @@ export class MemoryEventStore implements EventStore {
     };
   }
 
-  async customers(shop: string, ids: readonly string[]): Promise<readonly Customer[]> {
-    return ids.flatMap((id) => this.of(shop).customers.get(id) ?? []);
+  async customers(shop: string, ids: readonly string[]): Promise<ReadonlyMap<string, Customer>> {
+    const { customers } = this.of(shop);
+    return new Map(
+      ids.flatMap((id) => {
+        const customer = customers.get(id);
+        return customer ? [[id, customer] as const] : [];
+      }),
+    );
+  }
+
+  async collected(
+    shop: string,
+    before: Cursor | undefined,
+    most: number,
+  ): Promise<readonly RackEntry[]> {
+    const memory = this.of(shop);
+    return [...memory.summaries.values()]
+      .filter(({ status }) => status === 'collected')
+      .sort((a, b) => (isEarlier(a, { at: b.changedAt, id: b.ticket }) ? 1 : -1))
+      .filter((line) => !before || isEarlier(line, before))
+      .slice(0, most)
+      .map((summary) => withName(memory, summary));
+  }
+
+  async openAfter(
+    shop: string,
+    after: string | undefined,
+    most: number,
+  ): Promise<readonly string[]> {
+    return (await this.ticketIds(shop, 'open'))
+      .filter((id) => after === undefined || id > after)
+      .sort()
+      .slice(0, most);
   }
 
   async replaceSummary(shop: string, summary: TicketSummary): Promise<void> {
@@ -146,6 +179,10 @@ export class MemoryEventStore implements EventStore {
     this.shops.set(shop, fresh);
     return fresh;
   }
+}
+
+function isEarlier({ changedAt, ticket }: TicketSummary, { at, id }: Cursor): boolean {
+  return changedAt === at ? ticket < id : changedAt < at;
 }
 
 function withName(memory: ShopMemory, summary: TicketSummary): RackEntry {

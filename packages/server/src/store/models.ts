@@ -56,6 +56,8 @@ export interface SummaryRow
   tag: number | null;
   status: string;
   customerId: string | null;
+  machineId: string | null;
+  changedAt: Date;
   line: TicketSummary;
 }
 
@@ -65,6 +67,12 @@ export interface CustomerRow
   id: string;
   name: string;
   phone: string;
+  other: string;
+  reach: string;
+  notes: string;
+  revision: CreationOptional<number>;
+  mergedInto: CreationOptional<string | null>;
+  erasedAt: CreationOptional<Date | null>;
 }
 
 export interface PersonRow
@@ -140,13 +148,26 @@ export function defineModels(db: Sequelize): Models {
         tag: perhapsWhole(),
         status: text(),
         customerId: perhapsId(),
+        machineId: perhapsId(),
+        changedAt: instant(),
         line: document(),
       },
       AS_MIGRATED,
     ),
     customers: db.define<CustomerRow>(
       'customer',
-      { shopId: key(), id: key(), name: text(), phone: text() },
+      {
+        shopId: key(),
+        id: key(),
+        name: text(),
+        phone: text(),
+        other: text(),
+        reach: text(),
+        notes: text(),
+        revision: { ...whole(), defaultValue: 0 },
+        mergedInto: perhapsId(),
+        erasedAt: perhapsInstant(),
+      },
       AS_MIGRATED,
     ),
     people: db.define<PersonRow>(

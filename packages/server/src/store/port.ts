@@ -1,12 +1,19 @@
 import type {
   Candidate,
   Customer,
+  NewMachine,
   RackEntry,
   TableEvent,
   TicketEvent,
   TicketSummary,
 } from '@nodo/contract';
 import type { KnowledgeSource } from '@nodo/knowledge';
+
+/** Where a page ends: that far back in time, and which of one instant. */
+export interface Cursor {
+  readonly at: string;
+  readonly id: string;
+}
 
 /** One edition of the tables in full, kept with the events that were judged with it. */
 export interface KeptEdition {
@@ -23,8 +30,10 @@ export interface Batch {
   readonly events: readonly TicketEvent[];
   /** The ticket's line on the Rack after them. */
   readonly summary: TicketSummary;
-  /** A customer to be written down with a new ticket. */
+  /** A customer to be written down with a new ticket; one that is known already stays as it is. */
   readonly customer?: Customer;
+  /** A machine to be written down with a new ticket, likewise. */
+  readonly machine?: NewMachine;
   /** The tables that these events were judged with, when they may be new to the shop. */
   readonly edition?: KeptEdition;
 }
@@ -33,8 +42,15 @@ export interface Batch {
  * `seq-taken`: somebody else appended first, read again and decide anew.
  * `id-taken`: an event of this id is stored already.
  * `tag-taken`: another machine in the shop hangs on this shelf tag.
+ * `unknown-customer`, `unknown-machine`: it names one that the shop does not have.
  */
-export type Appended = 'appended' | 'seq-taken' | 'id-taken' | 'tag-taken';
+export type Appended =
+  | 'appended'
+  | 'seq-taken'
+  | 'id-taken'
+  | 'tag-taken'
+  | 'unknown-customer'
+  | 'unknown-machine';
 
 /**
  * Where tickets are kept. Append-only: no call changes or removes an event. Every call is
@@ -59,7 +75,15 @@ export interface EventStore extends TablesStore {
     ticket: string,
     after: number,
   ): Promise<{ readonly events: readonly TicketEvent[]; readonly rack: RackEntry | undefined }>;
-  customers(shop: string, ids: readonly string[]): Promise<readonly Customer[]>;
+  /**
+   * Customers by the ids that tickets name. One that turned out to be a double is told as the
+   * one it was merged into; an erased one is not told.
+   */
+  customers(shop: string, ids: readonly string[]): Promise<ReadonlyMap<string, Customer>>;
+  /** What was fetched, the latest first. @param before the last of the page before */
+  collected(shop: string, before: Cursor | undefined, most: number): Promise<readonly RackEntry[]>;
+  /** Ids of open tickets after one of them, in the order of the ids. */
+  openAfter(shop: string, after: string | undefined, most: number): Promise<readonly string[]>;
   /**
    * Writes a line on the Rack anew; for rebuilding them from the events. A line of a later
    * event stays.
@@ -74,7 +98,7 @@ export interface EventStore extends TablesStore {
 /** Where the changes to a shop's tables are kept; append-only like its tickets. */
 export interface TablesStore {
   tableEvents(shop: string): Promise<readonly TableEvent[]>;
-  appendTableEvent(shop: string, event: TableEvent): Promise<Exclude<Appended, 'tag-taken'>>;
+  appendTableEvent(shop: string, event: TableEvent): Promise<'appended' | 'seq-taken' | 'id-taken'>;
   /** Causes named on tickets because no table has them, the latest first; not those taken back. */
   candidates(shop: string): Promise<readonly Candidate[]>;
   /** Tells every screen of the shop that its tables or all of its Rack may have changed. */

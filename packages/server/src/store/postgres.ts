@@ -1,14 +1,16 @@
-import type {
-  Candidate,
-  Customer,
-  RackEntry,
-  TableEvent,
-  TicketEvent,
-  TicketSummary,
+import {
+  beginsTicket,
+  type Candidate,
+  type Customer,
+  type RackEntry,
+  type TableEvent,
+  type TicketEvent,
+  type TicketSummary,
 } from '@nodo/contract';
 import type { KnowledgeSource } from '@nodo/knowledge';
 import {
   cast,
+  ForeignKeyConstraintError,
   json,
   Op,
   QueryTypes,
@@ -17,9 +19,14 @@ import {
   UniqueConstraintError,
   where,
 } from 'sequelize';
+import { type CardModels, defineCardModels } from '../cards/cardModels.ts';
+import { toCustomer } from '../cards/customers.ts';
+import { addMachine } from '../cards/machines.ts';
+import { placeWords } from '../search/places.ts';
 import { candidatesIn, TELLS_OF_CANDIDATES } from './candidates.ts';
 import { withShop } from './connect.ts';
 import {
+  type CustomerRow,
   defineModels,
   fromEvent,
   fromStreamed,
@@ -28,24 +35,35 @@ import {
   toEvent,
   toTableEvent,
 } from './models.ts';
-import { type Appended, type Batch, byPlace, type EventStore, type KeptEdition } from './port.ts';
+import {
+  type Appended,
+  type Batch,
+  byPlace,
+  type Cursor,
+  type EventStore,
+  type KeptEdition,
+} from './port.ts';
 
 /** Which constraint of the migrations means what. */
 const CONFLICTS = {
   ticket_event_pkey: 'seq-taken',
   ticket_event_id: 'id-taken',
   ticket_summary_pkey: 'seq-taken',
-  customer_pkey: 'id-taken',
   ticket_summary_tag: 'tag-taken',
+} as const;
+/** Which foreign key of the migrations means what. */
+const UNKNOWN = {
+  ticket_summary_shop_id_customer_id_fkey: 'unknown-customer',
+  ticket_summary_shop_id_machine_id_fkey: 'unknown-machine',
 } as const;
 const TABLE_CONFLICTS = { table_event_pkey: 'seq-taken', table_event_id: 'id-taken' } as const;
 
 /** Tickets in PostgreSQL, through Sequelize. */
 export class PostgresEventStore implements EventStore {
-  private readonly models: Models;
+  private readonly models: Models & CardModels;
 
   constructor(private readonly db: Sequelize) {
-    this.models = defineModels(db);
+    this.models = { ...defineModels(db), ...defineCardModels(db) };
   }
 
   load(shop: string, ticket: string, after = 0): Promise<readonly TicketEvent[]> {
@@ -80,7 +98,7 @@ export class PostgresEventStore implements EventStore {
 
   async append(shop: string, batch: Batch): Promise<Appended> {
     return orConflict(
-      CONFLICTS,
+      { ...CONFLICTS, ...UNKNOWN },
       withShop(this.db, shop, (transaction) => this.write(shop, batch, transaction)),
     );
   }
@@ -109,29 +127,63 @@ export class PostgresEventStore implements EventStore {
     });
   }
 
-  customers(shop: string, ids: readonly string[]): Promise<readonly Customer[]> {
+  customers(shop: string, ids: readonly string[]): Promise<ReadonlyMap<string, Customer>> {
     return withShop(this.db, shop, async (transaction) => {
-      const where = { shopId: shop, id: [...ids] };
-      const rows = await this.models.customers.findAll({ where, transaction });
-      return rows.map(({ id, name, phone }) => ({ id, name, phone }));
+      const rows = await this.knownAs(shop, ids, transaction);
+      return new Map([...rows].map(([id, row]) => [id, toCustomer(row)]));
+    });
+  }
+
+  collected(shop: string, before: Cursor | undefined, most: number): Promise<readonly RackEntry[]> {
+    return withShop(this.db, shop, async (transaction) => {
+      const earlier = before && {
+        [Op.or]: [
+          { changedAt: { [Op.lt]: new Date(before.at) } },
+          { changedAt: new Date(before.at), ticketId: { [Op.lt]: before.id } },
+        ],
+      };
+      const rows = await this.models.summaries.findAll({
+        where: { shopId: shop, status: 'collected', ...earlier },
+        order: [
+          ['changedAt', 'DESC'],
+          ['ticketId', 'DESC'],
+        ],
+        limit: most,
+        transaction,
+      });
+      return this.withNames(shop, rows, transaction);
+    });
+  }
+
+  openAfter(shop: string, after: string | undefined, most: number): Promise<readonly string[]> {
+    return withShop(this.db, shop, async (transaction) => {
+      const rows = await this.models.summaries.findAll({
+        where: {
+          shopId: shop,
+          status: 'open',
+          ...(after === undefined ? {} : { ticketId: { [Op.gt]: after } }),
+        },
+        attributes: ['ticketId'],
+        order: [['ticketId', 'ASC']],
+        limit: most,
+        transaction,
+      });
+      return rows.map(({ ticketId }) => ticketId);
     });
   }
 
   async replaceSummary(shop: string, summary: TicketSummary): Promise<void> {
     await withShop(this.db, shop, (transaction) =>
-      this.models.summaries.update(
-        { tag: summary.tag, status: summary.status, line: summary },
-        {
-          where: {
-            [Op.and]: [
-              { shopId: shop, ticketId: summary.ticket },
-              // Somebody may have made an entry meanwhile: what is newer stays.
-              where(cast(json('line.seq'), 'integer'), Op.lte, summary.seq),
-            ],
-          },
-          transaction,
+      this.models.summaries.update(columnsOf(summary), {
+        where: {
+          [Op.and]: [
+            { shopId: shop, ticketId: summary.ticket },
+            // Somebody may have made an entry meanwhile: what is newer stays.
+            where(cast(json('line.seq'), 'integer'), Op.lte, summary.seq),
+          ],
         },
-      ),
+        transaction,
+      }),
     );
   }
 
@@ -220,8 +272,25 @@ export class PostgresEventStore implements EventStore {
     const first = batch.events[0];
     const last = batch.events.at(-1);
     if (!first || !last || first.seq !== batch.after + 1) return 'seq-taken';
+    const begins = beginsTicket(first) ? first : undefined;
     if (batch.customer) {
-      await this.models.customers.create({ shopId: shop, ...batch.customer }, { transaction });
+      await this.models.customers.bulkCreate([{ shopId: shop, ...batch.customer }], {
+        ignoreDuplicates: true,
+        transaction,
+      });
+      await placeWords(this.db, shop, 'customer', [batch.customer.id], transaction);
+    }
+    if (batch.machine) {
+      const by = first.actor.person;
+      const at = new Date(first.receivedAt);
+      const customer = begins?.body.customer ?? null;
+      await addMachine(
+        this.db,
+        this.models,
+        shop,
+        { ...batch.machine, customer, by, at },
+        transaction,
+      );
     }
     await this.models.events.bulkCreate(
       batch.events.map((event) => fromEvent(shop, event)),
@@ -233,18 +302,19 @@ export class PostgresEventStore implements EventStore {
         {
           shopId: shop,
           ticketId: batch.ticket,
-          tag: summary.tag,
-          status: summary.status,
-          customerId: batch.customer?.id ?? null,
-          line: summary,
+          customerId: begins?.body.customer ?? null,
+          ...columnsOf(summary),
         },
         { transaction },
       );
     } else {
-      await this.models.summaries.update(
-        { tag: summary.tag, status: summary.status, line: summary },
-        { where: { shopId: shop, ticketId: batch.ticket }, transaction },
-      );
+      await this.models.summaries.update(columnsOf(summary), {
+        where: { shopId: shop, ticketId: batch.ticket },
+        transaction,
+      });
+    }
+    if (batch.events.some(({ type }) => NAMES_THE_MACHINE.has(type))) {
+      await placeWords(this.db, shop, 'ticket', [batch.ticket], transaction);
     }
     if (batch.edition) await this.keepEdition(shop, batch.edition, transaction);
     await this.notify(
@@ -283,15 +353,43 @@ export class PostgresEventStore implements EventStore {
     transaction: Transaction,
   ): Promise<RackEntry[]> {
     const ids = rows.flatMap(({ customerId }) => customerId ?? []);
-    const where = { shopId: shop, id: ids };
-    const customers =
-      ids.length === 0 ? [] : await this.models.customers.findAll({ where, transaction });
-    const names = new Map(customers.map(({ id, name }) => [id, name]));
+    const customers = await this.knownAs(shop, ids, transaction);
     return rows.map(({ line, customerId }) => ({
       ...line,
-      customerName: (customerId !== null && names.get(customerId)) || null,
+      customerName: (customerId !== null && customers.get(customerId)?.name) || null,
     }));
   }
+
+  /** Each as the one it was merged into; those who were erased are left out. */
+  private async knownAs(
+    shop: string,
+    ids: readonly string[],
+    transaction: Transaction,
+  ): Promise<ReadonlyMap<string, CustomerRow>> {
+    if (ids.length === 0) return new Map();
+    const where = { shopId: shop, id: [...new Set(ids)] };
+    const rows = await this.models.customers.findAll({ where, transaction });
+    const merged = rows.flatMap(({ mergedInto }) => mergedInto ?? []);
+    const beyond = await this.knownAs(shop, merged, transaction);
+    const known = rows.flatMap((row) => {
+      const one = row.mergedInto === null ? row : beyond.get(row.mergedInto);
+      return one && !one.erasedAt ? [[row.id, one] as const] : [];
+    });
+    return new Map(known);
+  }
+}
+
+/** After these a ticket is found by other words. */
+const NAMES_THE_MACHINE: ReadonlySet<string> = new Set([
+  'intake-taken',
+  'call-taken',
+  'machine-known',
+]);
+
+/** A line on the Rack, and what of it is asked for by the database. */
+function columnsOf(line: TicketSummary) {
+  const { tag, status, machine, changedAt } = line;
+  return { tag, status, machineId: machine, changedAt: new Date(changedAt), line };
 }
 
 /** What was appended, or which constraint it ran into. */
@@ -302,7 +400,9 @@ async function orConflict<Done extends string, Conflict extends string>(
   try {
     return await writing;
   } catch (fault) {
-    if (!(fault instanceof UniqueConstraintError)) throw fault;
+    if (!(fault instanceof UniqueConstraintError || fault instanceof ForeignKeyConstraintError)) {
+      throw fault;
+    }
     const { constraint = '' } = fault.parent as { constraint?: string };
     const conflict = conflicts[constraint];
     if (conflict === undefined) throw fault;

@@ -6,6 +6,7 @@ import {
   type Draft,
   decide,
   deskOf,
+  type NewMachine,
   presentEdition,
   type Refusal,
   refuse,
@@ -25,6 +26,7 @@ export interface RecordRequest {
   readonly drafts: readonly Draft[];
   readonly actor: Actor;
   readonly customer?: Customer;
+  readonly machine?: NewMachine;
 }
 
 export type Recorded =
@@ -66,6 +68,7 @@ export async function recordDrafts(
       events: told.fresh,
       summary,
       ...(request.customer && stored.length === 0 ? { customer: request.customer } : {}),
+      ...(request.machine && stored.length === 0 ? { machine: request.machine } : {}),
       ...(stored.some((event) => event.knowledge === knowledge.hash)
         ? {}
         : { edition: { hash: knowledge.hash, content } }),
@@ -75,6 +78,10 @@ export async function recordDrafts(
         return { ok: true, events: told.events };
       case 'tag-taken':
         return { ok: false, refusal: refuse('tag-taken', 'command.tag', { tag: summary.tag }) };
+      case 'unknown-customer':
+        return { ok: false, refusal: refuse('no-such-customer', 'command.customer') };
+      case 'unknown-machine':
+        return { ok: false, refusal: refuse('no-such-machine', 'command.machine') };
       case 'id-taken': {
         const again = await store.load(request.shop, request.ticket);
         const known = new Set(again.map(({ id }) => id));

@@ -1,0 +1,70 @@
+import type { MachineCard, ShopCard } from '@nodo/contract';
+import type {
+  InferAttributes,
+  InferCreationAttributes,
+  Model,
+  ModelStatic,
+  Sequelize,
+} from 'sequelize';
+import { AS_MIGRATED, document, id, instant, key, perhapsId, whole } from '../store/columns.ts';
+
+type Row<Own> = Model<InferAttributes<Own & Model>, InferCreationAttributes<Own & Model>> & Own;
+
+export type MachineRow = Row<{
+  shopId: string;
+  id: string;
+  customerId: string | null;
+  revision: number;
+  card: MachineCard;
+}>;
+
+export type MachineRevisionRow = Row<{
+  shopId: string;
+  machineId: string;
+  revision: number;
+  at: Date;
+  byPerson: string;
+  card: MachineCard;
+}>;
+
+export type ShopSheetRow = Row<{ shopId: string; revision: number; card: ShopCard }>;
+
+export interface CardModels {
+  readonly machines: ModelStatic<MachineRow>;
+  readonly machineRevisions: ModelStatic<MachineRevisionRow>;
+  readonly shopSheets: ModelStatic<ShopSheetRow>;
+}
+
+/** Machines and what holds for a shop, as the migrations made them. */
+export function defineCardModels(db: Sequelize): CardModels {
+  return {
+    machines: db.define<MachineRow>(
+      'machine',
+      {
+        shopId: key(),
+        id: key(),
+        customerId: perhapsId(),
+        revision: whole(),
+        card: document(),
+      },
+      AS_MIGRATED,
+    ),
+    machineRevisions: db.define<MachineRevisionRow>(
+      'machine_revision',
+      {
+        shopId: key(),
+        machineId: key(),
+        revision: { ...whole(), primaryKey: true },
+        at: instant(),
+        byPerson: id(),
+        card: document(),
+      },
+      AS_MIGRATED,
+    ),
+    shopSheets: db.define<ShopSheetRow>(
+      'shop_sheet',
+      { shopId: key(), revision: whole(), card: document() },
+      AS_MIGRATED,
+    ),
+  };
+}

@@ -1,0 +1,129 @@
+import type { MachineCard, NewMachine, RackEntry, RefusalCode } from '@nodo/contract';
+import type { Sequelize, Transaction } from 'sequelize';
+import { placeWords } from '../search/places.ts';
+import { withShop } from '../store/connect.ts';
+import { defineModels, type Models } from '../store/models.ts';
+import type { CardModels, MachineRevisionRow, MachineRow } from './cardModels.ts';
+import { defineCardModels } from './cardModels.ts';
+import { tellOfCards } from './tell.ts';
+
+export interface KnownMachine {
+  readonly row: MachineRow;
+  readonly customerName: string | null;
+  /** Every card it ever had, the present one first. */
+  readonly revisions: readonly MachineRevisionRow[];
+  /** The latest first. */
+  readonly tickets: readonly RackEntry[];
+}
+
+export interface MachineChange {
+  readonly revision: number;
+  readonly card: MachineCard;
+  readonly customer: string | null;
+}
+
+type Changed =
+  | 'changed'
+  | Extract<RefusalCode, 'no-such-machine' | 'no-such-customer' | 'card-moved'>;
+
+/** The machines that came to a shop. */
+export class Machines {
+  private readonly models: Models & CardModels;
+
+  constructor(
+    private readonly db: Sequelize,
+    private readonly now: () => Date,
+  ) {
+    this.models = { ...defineModels(db), ...defineCardModels(db) };
+  }
+
+  find(shop: string, id: string): Promise<KnownMachine | undefined> {
+    return withShop(this.db, shop, async (transaction) => {
+      const row = await this.models.machines.findOne({ where: { shopId: shop, id }, transaction });
+      if (!row) return undefined;
+      const revisions = await this.models.machineRevisions.findAll({
+        where: { shopId: shop, machineId: id },
+        order: [['revision', 'DESC']],
+        transaction,
+      });
+      const tickets = await this.models.summaries.findAll({
+        where: { shopId: shop, machineId: id },
+        order: [['changedAt', 'DESC']],
+        transaction,
+      });
+      const owner =
+        row.customerId === null
+          ? null
+          : await this.models.customers.findOne({
+              where: { shopId: shop, id: row.customerId },
+              transaction,
+            });
+      const customerName = owner && !owner.erasedAt ? owner.name : null;
+      return {
+        row,
+        customerName,
+        revisions,
+        tickets: tickets.map(({ line }) => ({ ...line, customerName })),
+      };
+    });
+  }
+
+  change(shop: string, id: string, by: string, change: MachineChange): Promise<Changed> {
+    return withShop(this.db, shop, async (transaction) => {
+      const row = await this.models.machines.findOne({
+        where: { shopId: shop, id },
+        lock: transaction.LOCK.UPDATE,
+        transaction,
+      });
+      if (!row) return 'no-such-machine';
+      if (row.revision !== change.revision) return 'card-moved';
+      const { card, customer } = change;
+      if (customer !== null) {
+        const where = { shopId: shop, id: customer };
+        const owners = await this.models.customers.count({ where, transaction });
+        if (owners === 0) return 'no-such-customer';
+      }
+      const revision = change.revision + 1;
+      await row.update({ card, customerId: customer, revision }, { transaction });
+      await this.models.machineRevisions.create(
+        { shopId: shop, machineId: id, revision, at: this.now(), byPerson: by, card },
+        { transaction },
+      );
+      const tickets = await this.models.summaries.findAll({
+        where: { shopId: shop, machineId: id },
+        attributes: ['ticketId'],
+        transaction,
+      });
+      await placeWords(this.db, shop, 'machine', [id], transaction);
+      await placeWords(
+        this.db,
+        shop,
+        'ticket',
+        tickets.map(({ ticketId }) => ticketId),
+        transaction,
+      );
+      await tellOfCards(this.db, shop, transaction);
+      return 'changed';
+    });
+  }
+}
+
+/** Writes down a machine that the shop sees for the first time, within a taking in. */
+export async function addMachine(
+  db: Sequelize,
+  models: CardModels,
+  shop: string,
+  given: NewMachine & { readonly customer: string | null; readonly by: string; readonly at: Date },
+  transaction: Transaction,
+): Promise<void> {
+  const { id, card, customer, by, at } = given;
+  await models.machines.create(
+    { shopId: shop, id, customerId: customer, revision: 1, card },
+    { transaction },
+  );
+  await models.machineRevisions.create(
+    { shopId: shop, machineId: id, revision: 1, at, byPerson: by, card },
+    { transaction },
+  );
+  await placeWords(db, shop, 'machine', [id], transaction);
+}

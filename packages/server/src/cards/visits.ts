@@ -1,0 +1,36 @@
+import { type RackEntry, type TicketEvent, ticketOf, type Visit } from '@nodo/contract';
+
+/** A cause less likely than this was as good as ruled out. */
+const LEFT_OPEN_FROM = 0.05;
+const PRESENT_FROM = 0.5;
+const MOST_LEFT_OPEN = 5;
+
+/** A machine's visits: what was found, put in and measured, and what was left. */
+export function visitsOf(
+  lines: readonly RackEntry[],
+  events: readonly TicketEvent[],
+): readonly Visit[] {
+  const byTicket = new Map<string, TicketEvent[]>();
+  for (const event of events) {
+    const before = byTicket.get(event.ticket);
+    if (before) before.push(event);
+    else byTicket.set(event.ticket, [event]);
+  }
+  return lines.map((line) => {
+    const { life, deeds, closing } = ticketOf(line.ticket, byTicket.get(line.ticket) ?? []);
+    const repairs = deeds.filter(({ repair }) => repair).map(({ action }) => action);
+    return {
+      line,
+      setUp: life.setUp ?? null,
+      parts: [...life.parts],
+      measures: life.measures.map(({ quantity, value, when }) => ({ quantity, value, when })),
+      repairs: [...new Set(repairs)],
+      waived: closing?.snapshot.waived ?? [],
+      leftOpen: (closing?.snapshot.causes ?? [])
+        .filter(({ is }) => is >= LEFT_OPEN_FROM && is < PRESENT_FROM)
+        .sort((a, b) => b.is - a.is)
+        .slice(0, MOST_LEFT_OPEN)
+        .map(({ cause, is }) => ({ cause, chance: is })),
+    };
+  });
+}

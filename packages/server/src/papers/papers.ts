@@ -1,0 +1,186 @@
+import type { Customer, Paper, ShopCard, Ticket } from '@nodo/contract';
+import type { FamilyModel } from '@nodo/knowledge';
+import { drawCode, mm, type Page, rule, sheet, write } from './page.ts';
+
+/** What is printed about. */
+export interface Subject {
+  readonly shop: string;
+  readonly card: ShopCard;
+  readonly ticket: Ticket;
+  readonly model: FamilyModel;
+  readonly customer: Customer | null;
+  /** What the code on the paper opens. */
+  readonly address: string;
+  /** The customer's signature as a JPEG, where there is one. */
+  readonly signature: Buffer | undefined;
+}
+
+const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
+
+const day = (instant: string): string => DAY.format(new Date(instant));
+
+/** Prints a paper of a ticket as PDF. */
+export function printed(paper: Paper, subject: Subject): Promise<Buffer> {
+  const title = `${subject.shop}: ${subject.ticket.intake?.label ?? ''}`;
+  switch (paper) {
+    case 'tag-a7':
+      return sheet(title, [74, 105], (page) => drawTag(page, subject));
+    case 'tag-label':
+      return sheet(title, [62, 29], (page) => drawLabel(page, subject));
+    case 'receipt':
+      return sheet(title, [148, 210], (page) => drawReceipt(page, subject));
+    case 'bill':
+      return sheet(title, [148, 210], (page) => drawBill(page, subject));
+  }
+}
+
+function drawTag(page: Page, { ticket, customer, address, shop }: Subject): void {
+  const { intake, life, entries } = ticket;
+  page.circle(mm(37), mm(7), mm(2.5)).lineWidth(0.8).stroke('#000000');
+  write(page, String(intake?.tag ?? ''), [5, 10], { size: 54, bold: true, width: 40, height: 20 });
+  drawCode(page, address, [43, 13, 26]);
+  let top = write(page, intake?.label ?? '', [5, 42], {
+    size: 13,
+    bold: true,
+    width: 64,
+    height: 11,
+  });
+  top = write(page, customer?.name ?? '', [5, top + 1], { size: 10, width: 64, height: 5 });
+  rule(page, 5, top + 1.5, 64);
+  top = write(page, intake?.words ?? '', [5, top + 3], { size: 9, width: 64, height: 17 });
+  if (life.accessories.length > 0) {
+    top = write(page, `With it: ${life.accessories.join(', ')}`, [5, top + 1], {
+      size: 8,
+      width: 64,
+      height: 8,
+    });
+  }
+  const came = entries[0]?.receivedAt;
+  write(page, came ? `Came ${day(came)}` : '', [5, 93], { size: 8, width: 32 });
+  write(page, life.promised ? `Promised ${day(life.promised)}` : '', [34, 93], {
+    size: 8,
+    bold: true,
+    width: 35,
+    align: 'right',
+  });
+  write(page, `${shop} · shelf ${intake?.shelf ?? ''}`, [5, 98], { size: 7, width: 64, height: 4 });
+}
+
+function drawLabel(page: Page, { ticket, customer, address }: Subject): void {
+  const { intake, entries } = ticket;
+  drawCode(page, address, [36, 2.5, 24]);
+  write(page, String(intake?.tag ?? ''), [3, 1], { size: 30, bold: true, width: 32, height: 12 });
+  write(page, intake?.label ?? '', [3, 13], { size: 8, bold: true, width: 32, height: 7 });
+  write(page, customer?.name ?? '', [3, 20], { size: 7, width: 32, height: 3.4 });
+  const came = entries[0]?.receivedAt;
+  write(page, came ? day(came) : '', [3, 24], { size: 7, width: 32, height: 3.4 });
+}
+
+const LEFT = 14;
+const WIDE = 120;
+
+/** The head of what a customer takes along. @returns where it ends */
+function drawHead(page: Page, subject: Subject, title: string, at: string | undefined): number {
+  const { shop, ticket, customer, address } = subject;
+  drawCode(page, address, [112, 12, 22]);
+  write(page, shop, [LEFT, 14], { size: 15, bold: true, width: 92 });
+  let top = write(page, `${title}${at ? `, ${day(at)}` : ''}`, [LEFT, 23], { size: 11, width: 92 });
+  top = Math.max(top, 38);
+  rule(page, LEFT, top, WIDE);
+  top = write(
+    page,
+    `${ticket.intake?.label ?? ''}, tag ${ticket.intake?.tag ?? ''}`,
+    [LEFT, top + 3],
+    {
+      size: 12,
+      bold: true,
+      width: WIDE,
+    },
+  );
+  if (customer) {
+    const reach = [customer.name, customer.phone, customer.other].filter(Boolean).join(', ');
+    top = write(page, reach, [LEFT, top + 1], { width: WIDE });
+  }
+  return top;
+}
+
+/** One fact with its name in front. @returns where it ends */
+function fact(page: Page, name: string, text: string, top: number): number {
+  if (text === '') return top;
+  write(page, name, [LEFT, top + 2.5], { size: 8, width: 30 });
+  return write(page, text, [LEFT + 32, top + 2.2], { size: 10, width: WIDE - 32 });
+}
+
+function drawReceipt(page: Page, subject: Subject): void {
+  const { ticket, card, signature } = subject;
+  const { intake, life, entries } = ticket;
+  let top = drawHead(page, subject, 'Taken in for repair', entries[0]?.receivedAt);
+  top = fact(page, 'What you told us', intake?.words ?? '', top + 3);
+  top = fact(page, 'Came with it', life.accessories.join(', '), top);
+  top = fact(page, 'From outside', life.condition, top);
+  top = fact(page, 'Agreed', limitWords(life.limit, card), top);
+  top = fact(page, 'Ready by', life.promised ? day(life.promised) : '', top);
+  top = fact(
+    page,
+    'Please',
+    `Fetch it within ${card.uncollectedDays} days of our telling you. Bring this paper along.`,
+    top,
+  );
+  if (signature) {
+    page.image(signature, mm(LEFT), mm(top + 8), { fit: [mm(60), mm(22)] });
+    rule(page, LEFT, top + 31, 60);
+    write(page, 'Signed on the screen', [LEFT, top + 32], { size: 8, width: 60 });
+  }
+}
+
+function limitWords(limit: number | null | undefined, { currency }: ShopCard): string {
+  if (limit === undefined) return '';
+  if (limit === null) return 'Nothing is spent without asking you.';
+  return `Up to ${money(limit, currency)} without asking you again.`;
+}
+
+function drawBill(page: Page, subject: Subject): void {
+  const { ticket, model } = subject;
+  const { life, deeds, closing, entries } = ticket;
+  const closed = closing && entries[closing.seq - 1]?.receivedAt;
+  let top = drawHead(page, subject, 'What was done', closed) + 3;
+  const repairs = deeds.filter(({ repair }) => repair).map(({ action }) => action);
+  const done = [...new Set(repairs)].map((action) => model.actions.get(action)?.title ?? action);
+  top = fact(page, 'Done', done.join('; '), top);
+  if (closing?.unrepaired) {
+    top = fact(
+      page,
+      'Please note',
+      'Given back unrepaired, as you wished. Do not use it as it is.',
+      top,
+    );
+  }
+  const { bill } = life;
+  if (!bill) return;
+  top += 6;
+  rule(page, LEFT, top, WIDE);
+  const sums: readonly (readonly [string, number, boolean?])[] = [
+    ...life.parts.map(
+      ({ words, count, each }) =>
+        [count === 1 ? words : `${count} × ${words}`, count * each] as const,
+    ),
+    [`Work, ${bill.labourMinutes} minutes`, bill.labour],
+    [`${bill.rates.taxIncluded ? 'In it tax' : 'Tax'} ${bill.rates.taxPerMille / 10} %`, bill.tax],
+    ['To pay', bill.total, true],
+  ];
+  for (const [words, amount, bold = false] of sums) {
+    write(page, money(amount, bill.currency), [LEFT + 85, top + 2], {
+      size: 10,
+      bold,
+      width: 35,
+      align: 'right',
+    });
+    top = write(page, words, [LEFT, top + 2], { size: 10, bold, width: 84 });
+  }
+}
+
+function money(minor: number, currency: string): string {
+  const format = new Intl.NumberFormat('en-GB', { style: 'currency', currency });
+  const { maximumFractionDigits: digits = 2 } = format.resolvedOptions();
+  return format.format(minor / 10 ** digits);
+}

@@ -1,0 +1,164 @@
+import {
+  type Audited,
+  type CustomerFile,
+  ENDPOINTS,
+  type MachineFile,
+  type MachineSheet,
+  type Refusal,
+  refuse,
+} from '@nodo/contract';
+import type { Express } from 'express';
+import type { Auth } from '../auth/auth.ts';
+import type { Caller } from '../auth/people.ts';
+import type { MachineRow } from '../cards/cardModels.ts';
+import { type Customers, toCustomerCard } from '../cards/customers.ts';
+import type { Machines } from '../cards/machines.ts';
+import type { ShopSheets } from '../cards/shopSheets.ts';
+import { visitsOf } from '../cards/visits.ts';
+import { route } from '../http/route.ts';
+import type { PhotoStore } from '../photos/photoStore.ts';
+import type { EventStore } from '../store/port.ts';
+
+export interface Cards {
+  readonly customers: Customers;
+  readonly machines: Machines;
+  readonly sheets: ShopSheets;
+}
+
+/** Customers, machines, and what holds for the whole shop. */
+export function cardRoutes(
+  app: Express,
+  { people, audit }: Auth,
+  { customers, machines, sheets }: Cards,
+  store: EventStore,
+  photos: PhotoStore,
+): void {
+  const note = ({ shop, person }: Caller, what: Audited) =>
+    audit.note({ shop: shop.id, person: person.id, what });
+  const answerCustomer = async (shop: string, id: string) => {
+    const file = await customerFile(customers, shop, id);
+    return file ? { ok: true as const, answer: file } : refused('no-such-customer', 'customer');
+  };
+  const answerMachine = async (shop: string, id: string) => {
+    const file = await machineFile(machines, store, shop, id);
+    return file ? { ok: true as const, answer: file } : refused('no-such-machine', 'machine');
+  };
+
+  route(app, people, ENDPOINTS.readShop, async ({ session }) => ({
+    ok: true,
+    answer: await sheets.read(session.shop.id),
+  }));
+
+  route(app, people, ENDPOINTS.changeShop, async ({ body, session }) => {
+    const changed = await sheets.change(session.shop.id, body);
+    if (!changed) return { ok: false, refusal: refuse('card-moved', 'revision') };
+    await note(session, 'shop-changed');
+    return { ok: true, answer: changed };
+  });
+
+  route(app, people, ENDPOINTS.readCustomer, async ({ params, session }) => {
+    const answer = await answerCustomer(session.shop.id, params.customer);
+    if (answer.ok) await note(session, 'customer-read');
+    return answer;
+  });
+
+  route(app, people, ENDPOINTS.changeCustomer, async ({ params, body, session }) => {
+    const shop = session.shop.id;
+    const changed = await customers.change(shop, params.customer, body.revision, body.card);
+    if (changed !== 'changed') {
+      return refused(changed, changed === 'no-such-customer' ? 'customer' : '');
+    }
+    await note(session, 'customer-changed');
+    return answerCustomer(shop, params.customer);
+  });
+
+  route(app, people, ENDPOINTS.mergeCustomer, async ({ params, body, session }) => {
+    const shop = session.shop.id;
+    const changed = await customers.merge(shop, params.customer, body.into);
+    if (changed !== 'changed') return { ok: false, refusal: refuse(changed, 'into') };
+    await note(session, 'customer-merged');
+    return answerCustomer(shop, params.customer);
+  });
+
+  route(app, people, ENDPOINTS.eraseCustomer, async ({ params, session }) => {
+    const shop = session.shop.id;
+    const tickets = await customers.erase(shop, params.customer);
+    if (!tickets) return refused('no-such-customer', 'customer');
+    for (const event of await store.loadAll(shop, tickets)) {
+      if (event.type === 'signed') await photos.remove(shop, event.body.photo);
+    }
+    await note(session, 'customer-erased');
+    return answerCustomer(shop, params.customer);
+  });
+
+  route(app, people, ENDPOINTS.readMachine, ({ params, session }) =>
+    answerMachine(session.shop.id, params.machine),
+  );
+
+  route(app, people, ENDPOINTS.changeMachine, async ({ params, body, session }) => {
+    const shop = session.shop.id;
+    const changed = await machines.change(shop, params.machine, session.person.id, body);
+    if (changed !== 'changed') {
+      return refused(changed, changed === 'no-such-machine' ? 'machine' : '');
+    }
+    await note(session, 'machine-changed');
+    return answerMachine(shop, params.machine);
+  });
+}
+
+function refused(code: Refusal['code'], param: string) {
+  return { ok: false as const, refusal: refuse(code, param && `params.${param}`) };
+}
+
+async function customerFile(
+  customers: Customers,
+  shop: string,
+  id: string,
+): Promise<CustomerFile | undefined> {
+  const known = await customers.find(shop, id);
+  if (!known) return undefined;
+  const { row, doubles, machines, tickets } = known;
+  return {
+    id,
+    revision: row.revision,
+    card: row.erasedAt ? null : toCustomerCard(row),
+    erasedAt: row.erasedAt?.toISOString() ?? null,
+    mergedInto: row.mergedInto,
+    doubles: doubles.map((double) => ({
+      id: double.id,
+      card: double.erasedAt ? null : toCustomerCard(double),
+    })),
+    machines: machines.map(toSheet),
+    tickets: [...tickets],
+  };
+}
+
+async function machineFile(
+  machines: Machines,
+  store: EventStore,
+  shop: string,
+  id: string,
+): Promise<MachineFile | undefined> {
+  const known = await machines.find(shop, id);
+  if (!known) return undefined;
+  const { row, customerName, revisions, tickets } = known;
+  const events = await store.loadAll(
+    shop,
+    tickets.map(({ ticket }) => ticket),
+  );
+  return {
+    machine: toSheet(row),
+    customerName,
+    visits: [...visitsOf(tickets, events)],
+    earlier: revisions.slice(1).map(({ revision, at, byPerson, card }) => ({
+      revision,
+      at: at.toISOString(),
+      by: byPerson,
+      card,
+    })),
+  };
+}
+
+function toSheet({ id, customerId, revision, card }: MachineRow): MachineSheet {
+  return { id, customer: customerId, revision, card };
+}

@@ -1,0 +1,53 @@
+import { readFile } from 'node:fs/promises';
+import { beginsTicket, ENDPOINTS, type Reach, refuse, tablesOf, ticketOf } from '@nodo/contract';
+import type { Express } from 'express';
+import type { Auth } from '../auth/auth.ts';
+import { route } from '../http/route.ts';
+import { printed } from '../papers/papers.ts';
+import type { PhotoStore } from '../photos/photoStore.ts';
+import type { EventStore } from '../store/port.ts';
+import { editionIn } from '../store/record.ts';
+import type { Cards } from './cards.ts';
+
+/** Tags, receipts and bills as PDF. */
+export function paperRoutes(
+  app: Express,
+  { people }: Auth,
+  { sheets }: Pick<Cards, 'sheets'>,
+  store: EventStore,
+  photos: PhotoStore,
+  reach: Reach | null,
+): void {
+  route(app, people, ENDPOINTS.readPaper, async ({ params, session, request, response }) => {
+    const { id: shop, name } = session.shop;
+    const [events, edition, { card }] = await Promise.all([
+      store.load(shop, params.ticket),
+      editionIn(store, shop),
+      sheets.read(shop),
+    ]);
+    const ticket = ticketOf(params.ticket, events);
+    const model = tablesOf(ticket, edition);
+    const [first] = events;
+    if (!model || !first || !beginsTicket(first) || ticket.intake?.tag === undefined) {
+      return { ok: false, refusal: refuse('no-such-ticket', 'params.ticket') };
+    }
+    const customers = await store.customers(shop, [first.body.customer ?? ''].filter(Boolean));
+    const signed = ticket.life.signed.findLast(({ what }) => what === 'intake');
+    // What the code opens: where the other devices find it, or else where this one did.
+    const here = reach?.address ?? `${request.protocol}://${request.get('host') ?? ''}`;
+    const pdf = await printed(params.paper, {
+      shop: name,
+      card,
+      ticket,
+      model,
+      customer: customers.get(first.body.customer ?? '') ?? null,
+      address: `${here}/t/${params.ticket}`,
+      signature: signed && (await readFile(photos.path(shop, signed.photo)).catch(() => undefined)),
+    });
+    response
+      .type('application/pdf')
+      .set('content-disposition', `inline; filename="${ticket.intake.tag}-${params.paper}.pdf"`)
+      .end(pdf);
+    return 'answered';
+  });
+}

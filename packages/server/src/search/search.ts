@@ -1,0 +1,76 @@
+import type { Hit } from '@nodo/contract';
+import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
+import { withShop } from '../store/connect.ts';
+import type { Found } from './places.ts';
+import { wanted } from './words.ts';
+
+/** So many are shown; who finds nothing among them types another letter. */
+const MOST = 20;
+
+const SHOWN: Readonly<Record<Found['kind'], string>> = {
+  ticket: `select t.ticket_id as id, t.line ->> 'label' as title, coalesce(c.name, '') as more,
+      case when t.status = 'collected' then null else t.tag end as tag,
+      t.line ->> 'standing' as state, t.line ->> 'takenInAt' as at
+    from ticket_summary t
+    left join customer c on c.shop_id = t.shop_id and c.id = t.customer_id
+    where t.shop_id = $1 and t.ticket_id = any($2)`,
+  machine: `select m.id, m.card ->> 'label' as title,
+      concat_ws(', ', nullif(m.card ->> 'model', ''), nullif(m.card ->> 'serial', ''), c.name) as more,
+      null::int as tag, null as state, null as at
+    from machine m left join customer c on c.shop_id = m.shop_id and c.id = m.customer_id
+    where m.shop_id = $1 and m.id = any($2)`,
+  customer: `select c.id, c.name as title, c.phone as more, null::int as tag, null as state, null as at
+    from customer c where c.shop_id = $1 and c.id = any($2)`,
+};
+
+/** Everything of a shop that the letters fit: the tag that hangs first, then the best. */
+export function search(db: Sequelize, shop: string, typed: string): Promise<Hit[]> {
+  const words = wanted(typed);
+  if (words.length === 0) return Promise.resolve([]);
+  return withShop(db, shop, async (transaction) => {
+    const hanging = await hangingOn(db, shop, words, transaction);
+    const hits = await db.query<Found>('select kind, id from search_hits($1, $2)', {
+      bind: [[...words], MOST],
+      transaction,
+      type: QueryTypes.SELECT,
+    });
+    const ordered = [...hanging, ...hits.filter(({ id }) => !hanging.some((one) => one.id === id))];
+    return shown(db, shop, ordered.slice(0, MOST), transaction);
+  });
+}
+
+/** A number alone may be a shelf tag. */
+async function hangingOn(
+  db: Sequelize,
+  shop: string,
+  words: readonly string[],
+  transaction: Transaction,
+): Promise<readonly Found[]> {
+  const [tag = ''] = words;
+  if (words.length !== 1 || !/^[0-9]{1,4}$/.test(tag)) return [];
+  return db.query<Found>(
+    `select 'ticket' as kind, ticket_id as id from ticket_summary
+      where shop_id = $1 and tag = $2 and status <> 'collected'`,
+    { bind: [shop, Number(tag)], transaction, type: QueryTypes.SELECT },
+  );
+}
+
+async function shown(
+  db: Sequelize,
+  shop: string,
+  found: readonly Found[],
+  transaction: Transaction,
+): Promise<Hit[]> {
+  const byId = new Map<string, Hit>();
+  for (const kind of ['ticket', 'machine', 'customer'] as const) {
+    const ids = found.filter((one) => one.kind === kind).map(({ id }) => id);
+    if (ids.length === 0) continue;
+    const rows = await db.query<Omit<Hit, 'kind'>>(SHOWN[kind], {
+      bind: [shop, ids],
+      transaction,
+      type: QueryTypes.SELECT,
+    });
+    for (const row of rows) byId.set(row.id, { kind, ...row });
+  }
+  return found.flatMap(({ id }) => byId.get(id) ?? []);
+}

@@ -1,0 +1,324 @@
+import { randomBytes, randomUUID } from 'node:crypto';
+import { Transformer } from '@napi-rs/image';
+import {
+  type CustomerFile,
+  type Hit,
+  type MachineFile,
+  NEW_SHOP_CARD,
+  newCustomerCard,
+  newMachineCard,
+  type RackEntry,
+  type ShopSheet,
+  type TicketFile,
+} from '@nodo/contract';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import {
+  connect,
+  PostgresEventStore,
+  rebuildSummaries,
+  rebuildWords,
+  withShop,
+} from '../src/index.ts';
+import { QueryTypes } from 'sequelize';
+import { jpeg } from './jpeg.ts';
+import { Client, startTestServer, type TestServer } from './server.ts';
+import { draftOf, intakeDraft } from './shop.ts';
+
+let server: TestServer;
+let lead: Client;
+let counter: Client;
+let technician: Client;
+beforeAll(async () => {
+  server = await startTestServer();
+  lead = await Client.signedIn(server.url, server.shop.people.lead);
+  counter = await Client.signedIn(server.url, server.shop.people.counter);
+  technician = await Client.signedIn(server.url, server.shop.people.technician);
+});
+afterAll(() => server.stop());
+
+async function ok<Answer>(
+  client: Client,
+  method: string,
+  path: string,
+  body?: unknown,
+): Promise<Answer> {
+  const answer = await client.call(method, path, body);
+  expect(answer, `${method} ${path}`).toMatchObject({ status: 200 });
+  return answer.body as Answer;
+}
+
+interface Taken {
+  readonly ticket: string;
+  readonly customer: string;
+  readonly machine: string;
+}
+
+/** A machine of somebody, taken in at the counter. */
+async function takenIn(
+  name: string,
+  { label = 'Teal zigzag', serial = '', phone = '', ...first }: Record<string, string> = {},
+): Promise<Taken> {
+  const taken = { ticket: randomUUID(), customer: randomUUID(), machine: randomUUID() };
+  await ok<TicketFile>(counter, 'POST', '/api/tickets', {
+    ticket: taken.ticket,
+    customer: { id: taken.customer, ...newCustomerCard(name, phone) },
+    machine: { id: taken.machine, card: { ...newMachineCard('drop-in', label), serial } },
+    drafts: [intakeDraft({ label, customer: taken.customer, machine: taken.machine, ...first })],
+  });
+  return taken;
+}
+
+const record = (
+  client: Client,
+  ticket: string,
+  type: Parameters<typeof draftOf>[0],
+  command: object,
+) => ok(client, 'POST', `/api/tickets/${ticket}/events`, draftOf(type, command));
+const found = (letters: string) =>
+  ok<Hit[]>(counter, 'GET', `/api/search?find=${encodeURIComponent(letters)}`);
+const rackLine = async (ticket: string): Promise<RackEntry | undefined> =>
+  (await ok<RackEntry[]>(counter, 'GET', '/api/tickets')).find((line) => line.ticket === ticket);
+
+describe('a customer', () => {
+  it('is changed by whoever saw the latest, and called so everywhere from then on', async () => {
+    const { ticket, customer } = await takenIn('Pell Umbrick');
+    const card = { ...newCustomerCard('Pell Umbrick-Ostra', '000 0777'), notes: 'Rings late' };
+    const path = `/api/customers/${customer}`;
+    await ok(counter, 'POST', path, { revision: 0, card });
+    expect(await counter.call('POST', path, { revision: 0, card })).toMatchObject({
+      status: 409,
+      body: { code: 'card-moved' },
+    });
+    expect(await rackLine(ticket)).toMatchObject({ customerName: 'Pell Umbrick-Ostra' });
+    expect((await found('ostra')).map(({ kind }) => kind).sort()).toEqual([
+      'customer',
+      'machine',
+      'ticket',
+    ]);
+  });
+
+  it('who turns out to be a double is found as the one, and nothing of it is lost', async () => {
+    const [one, other] = [await takenIn('Mueller, Ansa'), await takenIn('Ansa Müller')];
+    const merge = (into: string | null) =>
+      counter.call('POST', `/api/customers/${other.customer}/merged`, { into });
+    expect(await merge(one.customer)).toMatchObject({ status: 200 });
+    const file = await ok<CustomerFile>(counter, 'GET', `/api/customers/${one.customer}`);
+    expect(file.doubles).toMatchObject([{ id: other.customer, card: { name: 'Ansa Müller' } }]);
+    expect(file.tickets.map(({ ticket }) => ticket).sort()).toEqual(
+      [one.ticket, other.ticket].sort(),
+    );
+    expect(file.machines).toHaveLength(2);
+    expect(await rackLine(other.ticket)).toMatchObject({ customerName: 'Mueller, Ansa' });
+    // Round in a circle, or twice: nothing to do.
+    const back = await counter.call('POST', `/api/customers/${one.customer}/merged`, {
+      into: other.customer,
+    });
+    expect([back.status, (await merge(one.customer)).status]).toEqual([409, 409]);
+    expect(await merge(null)).toMatchObject({ status: 200 });
+    expect(await rackLine(other.ticket)).toMatchObject({ customerName: 'Ansa Müller' });
+  });
+
+  it('is erased on request: name, number, signature and link go, the repair stays', async () => {
+    const { ticket, customer, machine } = await takenIn('Zelda Quorn', { phone: '000 4711' });
+    const { photo } = await ok<{ photo: string }>(
+      counter,
+      'POST',
+      `/api/tickets/${ticket}/photos`,
+      jpeg({ width: 8, height: 6 }),
+    );
+    await record(counter, ticket, 'signed', { photo, what: 'intake' });
+    const { token } = await ok<{ token: string }>(counter, 'POST', `/api/tickets/${ticket}/links`, {
+      days: 7,
+    });
+    expect(await counter.call('DELETE', `/api/customers/${customer}`)).toMatchObject({
+      status: 403,
+    });
+    await ok(lead, 'DELETE', `/api/customers/${customer}`);
+    for (const path of [
+      `/api/customers/${customer}`,
+      `/api/machines/${machine}`,
+      `/api/tickets/${ticket}`,
+      '/api/tickets',
+    ]) {
+      const told = JSON.stringify((await lead.call('GET', path)).body);
+      expect(told).not.toContain('Quorn');
+      expect(told).not.toContain('4711');
+    }
+    expect(await found('quorn')).toEqual([]);
+    expect(await found('4711')).toEqual([]);
+    expect((await found('teal')).length).toBeGreaterThan(0);
+    expect(await lead.call('GET', `/api/tickets/${ticket}/photos/${photo}`)).toMatchObject({
+      status: 404,
+    });
+    expect((await lead.call('GET', `/api/shared/${token}`)).status).toBe(404);
+    expect((await ok<TicketFile>(lead, 'GET', `/api/tickets/${ticket}`)).customer).toBeNull();
+    const card = newCustomerCard('Zelda Quorn', '');
+    expect(
+      await counter.call('POST', `/api/customers/${customer}`, { revision: 0, card }),
+    ).toMatchObject({ status: 409, body: { code: 'erased' } });
+  });
+});
+
+describe('a machine', () => {
+  it('keeps every card it had, and its visits with what was left open', async () => {
+    const { machine, ticket, customer } = await takenIn('Osk Trenholt', { serial: 'TX-41 2207' });
+    const path = `/api/machines/${machine}`;
+    const { machine: sheet } = await ok<MachineFile>(counter, 'GET', path);
+    const card = {
+      ...sheet.card,
+      traits: ['bobbin', 'drop-in', 'zigzag', 'plastic-case', 'magnet-case'],
+      service: { 'hook-gap': { least: 0.05, most: 0.1, from: 'Service manual, page 12' } },
+    };
+    const change = { revision: sheet.revision, card, customer };
+    const changed = await ok<MachineFile>(technician, 'POST', path, change);
+    expect(changed.machine.card.service['hook-gap']?.from).toBe('Service manual, page 12');
+    expect(changed.earlier).toMatchObject([
+      { revision: 1, by: server.shop.people.counter.person, card: { traits: null } },
+    ]);
+    expect((await technician.call('POST', path, change)).status).toBe(409);
+    await record(technician, ticket, 'part-fitted', { words: 'Case', count: 1, each: 2400 });
+    await record(technician, ticket, 'measured', {
+      quantity: 'hook-gap',
+      value: 0.2,
+      when: 'found',
+    });
+    const { visits, customerName } = await ok<MachineFile>(counter, 'GET', path);
+    expect(customerName).toBe('Osk Trenholt');
+    expect(visits).toMatchObject([
+      {
+        line: { ticket },
+        parts: [{ words: 'Case', count: 1, each: 2400 }],
+        measures: [{ quantity: 'hook-gap', value: 0.2, when: 'found' }],
+      },
+    ]);
+    const least = { ...card, service: { 'hook-gap': { least: 0.2, most: 0.1, from: 'x' } } };
+    expect(
+      await technician.call('POST', path, { ...change, revision: 2, card: least }),
+    ).toMatchObject({ status: 400 });
+  });
+
+  it('that comes back is counted on the ticket it comes back from, once', async () => {
+    const first = await takenIn('Ilva Korr');
+    const again = {
+      ticket: randomUUID(),
+      customer: null,
+      drafts: [
+        intakeDraft({
+          customer: first.customer,
+          machine: first.machine,
+          comebackOf: first.ticket,
+        }),
+      ],
+    };
+    expect(await counter.call('POST', '/api/tickets', again)).toMatchObject({
+      status: 409,
+      body: { code: 'ticket-open' },
+    });
+    await record(counter, first.ticket, 'price-asked', { amount: 9900, words: 'Hook' });
+    const no = { agreed: false, how: 'counter', words: '' };
+    await record(counter, first.ticket, 'price-answered', no);
+    await record(technician, first.ticket, 'ticket-closed', { unrepaired: true });
+    await ok(counter, 'POST', '/api/tickets', again);
+    await ok(counter, 'POST', '/api/tickets', again);
+    expect(await rackLine(first.ticket)).toMatchObject({ comebacks: 1, unrepaired: true });
+    expect(await rackLine(again.ticket)).toMatchObject({
+      comebackOf: first.ticket,
+      customerName: 'Ilva Korr',
+    });
+  });
+});
+
+describe('search', () => {
+  it('forgives typing errors, umlauts and gaps, and knows tag, serial and number', async () => {
+    const { ticket, customer, machine } = await takenIn('Jörgen Straßfeld', {
+      label: 'Violet overedge',
+      serial: 'QM-7715-B',
+      phone: '000 (61) 884-20',
+      words: 'Der Faden reißt',
+    });
+    const has = async (letters: string, id: string) =>
+      expect(
+        (await found(letters)).map((hit) => hit.id),
+        letters,
+      ).toContain(id);
+    for (const letters of ['jör', 'joergen', 'Jorgen', 'strasfeld', 'Straßfeld jörgen']) {
+      await has(letters, customer);
+    }
+    for (const letters of ['violett', 'voilet', 'overedge jörgen', 'reisst']) {
+      await has(letters, ticket);
+    }
+    for (const letters of ['qm7715b', 'QM-7715', '7715']) await has(letters, machine);
+    for (const letters of ['000 61 884 20', '88420', '0006188420']) await has(letters, customer);
+    const line = await rackLine(ticket);
+    expect((await found(String(line?.tag)))[0]).toMatchObject({ kind: 'ticket', id: ticket });
+    expect(await found('jörgen nowhere')).toEqual([]);
+    expect(await found('%_\\')).toEqual([]);
+  });
+});
+
+describe('the shop’s card', () => {
+  it('is changed by a lead who saw the latest', async () => {
+    const before = await ok<ShopSheet>(counter, 'GET', '/api/shop');
+    expect(before).toEqual({ revision: 0, card: NEW_SHOP_CARD });
+    const changed = { revision: 0, card: { ...NEW_SHOP_CARD, hour: 5200 } };
+    expect(await ok(lead, 'POST', '/api/shop', changed)).toEqual({ ...changed, revision: 1 });
+    expect((await lead.call('POST', '/api/shop', changed)).status).toBe(409);
+    expect(await ok(counter, 'GET', '/api/shop')).toEqual({ ...changed, revision: 1 });
+  });
+});
+
+describe('papers', () => {
+  it.each(['tag-a7', 'tag-label', 'receipt', 'bill'])('%s is a PDF', async (paper) => {
+    const { ticket } = await takenIn('Ōrā Ćosić 李');
+    const { headers, bytes } = await counter.read(`/api/tickets/${ticket}/papers/${paper}`);
+    expect(headers.get('content-type')).toBe('application/pdf');
+    expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
+    expect(bytes.length).toBeGreaterThan(3_000);
+  });
+});
+
+describe('a photo in small', () => {
+  it('is made of the photo, no wider than a strip needs', async () => {
+    const { ticket } = await takenIn('Rolf Abend');
+    const picture = await Transformer.fromRgbaPixels(randomBytes(1200 * 900 * 4), 1200, 900).jpeg();
+    const path = `/api/tickets/${ticket}/photos`;
+    const { photo } = await ok<{ photo: string }>(counter, 'POST', path, picture);
+    const small = `/api/tickets/${ticket}/photos/${photo}?size=small`;
+    expect((await counter.read(small)).headers.get('content-type')).toContain('json');
+    await record(counter, ticket, 'photo-kept', { photo, words: '', check: 'needle-seat' });
+    const { headers, bytes } = await counter.read(small);
+    expect(headers.get('content-type')).toBe('image/jpeg');
+    expect(await new Transformer(bytes).metadata()).toMatchObject({ width: 320, height: 240 });
+  });
+});
+
+it('every line on the Rack is the same when it is told anew from the events', async () => {
+  const db = connect(server.database, server.database.app, 2);
+  const store = new PostgresEventStore(db);
+  const before = await store.rack(server.shop.id);
+  await rebuildSummaries(store, server.shop.id);
+  expect(await store.rack(server.shop.id)).toEqual(before);
+  expect(before.length).toBeGreaterThan(5);
+  await db.close();
+});
+
+it('everything is found again when the words are told anew', async () => {
+  const db = connect(server.database, server.database.app, 2);
+  const { customer } = await takenIn('Bertolda Windfuhr');
+  const words = () =>
+    withShop(db, server.shop.id, (transaction) =>
+      db.query('select word, kind, id from search_place order by 1, 2, 3', {
+        transaction,
+        type: QueryTypes.SELECT,
+      }),
+    );
+  const before = await words();
+  await withShop(db, server.shop.id, (transaction) =>
+    db.query('delete from search_place', { transaction }),
+  );
+  expect(await found('windfuhr')).toEqual([]);
+  await rebuildWords(db, server.shop.id);
+  expect(await words()).toEqual(before);
+  expect((await found('windfuhr')).map(({ id }) => id)).toContain(customer);
+  await db.close();
+});
