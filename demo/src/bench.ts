@@ -4,14 +4,14 @@ import {
   type CommandOf,
   type Draft,
   type EventType,
-  newCustomerCard,
   nextStep,
   type Ticket,
   tablesOf,
   ticketOf,
 } from '@nodo/contract';
-import { type FamilyModel, SHIPPED } from '@nodo/knowledge';
-import { type EventStore, recordDrafts } from '@nodo/server';
+import { type FamilyModel, INTERVIEWS, SHIPPED } from '@nodo/knowledge';
+import { type EventStore, type RecordRequest, recordDrafts } from '@nodo/server';
+import { DEMO_CARD } from './card.ts';
 import { idOf } from './ids.ts';
 import { DEMO_PEOPLE, DEMO_SHOP, type DemoLogin } from './people.ts';
 
@@ -33,11 +33,17 @@ export class DemoBench {
     return this;
   }
 
+  /** On to another day. */
+  goTo(at: Date): this {
+    this.at = at;
+    return this;
+  }
+
   async record<Type extends EventType>(
     by: DemoLogin,
     type: Type,
     command: CommandOf<Type>,
-    customer?: { readonly name: string; readonly phone: string },
+    known: Pick<RecordRequest, 'customer' | 'machine'> = {},
   ): Promise<void> {
     const { id: person, role } = DEMO_PEOPLE[by];
     const actor: Actor = { person, role };
@@ -57,14 +63,7 @@ export class DemoBench {
         ticket: this.ticket,
         drafts: [draft],
         actor,
-        ...(customer
-          ? {
-              customer: {
-                id: idOf(`customer ${this.ticket}`),
-                ...newCustomerCard(customer.name, customer.phone),
-              },
-            }
-          : {}),
+        ...known,
       },
       () => this.at,
     );
@@ -101,6 +100,35 @@ export class DemoBench {
     await this.record(by, 'action-done', { action, ...(note === undefined ? {} : { note }) });
   }
 
+  /** Finds a cause by the look that tells it, and puts it right. */
+  async findAndFix(by: DemoLogin, cause: string): Promise<void> {
+    const model = await this.model();
+    const { sure = [], usual = [] } = model.causes.get(cause)?.shows ?? {};
+    const finding =
+      [...model.findings.values()].find(({ defines }) => defines === cause) ??
+      [...sure, ...usual]
+        .flatMap((id) => model.findings.get(id) ?? [])
+        .find(({ check }) => !INTERVIEWS.has(check) && !model.trials.has(check));
+    const repair = [...model.actions.values()].find(
+      (action) => action.repair && !action.needsReason && action.treats.includes(cause),
+    );
+    if (!finding || !repair) {
+      throw new Error(`${this.ticket}: ${cause} on ${model.family.id} is not told or treated`);
+    }
+    await this.look(by, finding.check, finding.id);
+    await this.act(by, repair.id);
+  }
+
+  /** Charges what was worked, at what the shop charges. */
+  async bill(by: DemoLogin, labourMinutes: number): Promise<void> {
+    const { hour, taxPerMille, taxIncluded, currency } = DEMO_CARD;
+    await this.record(by, 'bill-made', {
+      labourMinutes,
+      rates: { hour, taxPerMille, taxIncluded },
+      currency,
+    });
+  }
+
   /** Pays what is still owed, with clean results, and ties the knot. */
   async proveAndClose(by: DemoLogin): Promise<void> {
     const model = await this.model();
@@ -125,7 +153,15 @@ export class DemoBench {
         case 'close-ticket':
           await this.record(by, 'ticket-closed', {});
           return;
-        case 'waive':
+        case 'waive': {
+          // Cleared by something seen that is good news.
+          const rule = model.dutyRules(ticket.plan).find(({ id }) => id === step.duty);
+          const good = rule?.clearedAll.find(({ kind }) => kind === 'finding')?.id ?? '';
+          const check = model.findings.get(good)?.check;
+          if (check === undefined) throw new Error(`${this.ticket}: ${step.duty} stays owed`);
+          await this.look(by, check, good);
+          break;
+        }
         case 'repair':
           throw new Error(`${this.ticket}: the demo cannot close over ${JSON.stringify(step)}`);
       }

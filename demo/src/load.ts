@@ -1,3 +1,4 @@
+import { dayAfter, newCustomerCard, newMachineCard } from '@nodo/contract';
 import {
   connect,
   type DatabaseSettings,
@@ -6,10 +7,15 @@ import {
   hashPassword,
   PostgresEventStore,
   recordTables,
+  ShopSheets,
   withShop,
 } from '@nodo/server';
 import { DemoBench } from './bench.ts';
+import { DEMO_CALLS, type DemoCall } from './calls.ts';
+import { demoCard } from './card.ts';
 import { idOf } from './ids.ts';
+import { LIVES } from './lives.ts';
+import { PAST_VISITS, type PastVisit } from './past.ts';
 import { DEMO_PEOPLE, DEMO_SHOP } from './people.ts';
 import { DEMO_TICKETS, type DemoTicket } from './tickets.ts';
 
@@ -35,9 +41,15 @@ export async function loadDemo(database: DatabaseSettings, today: Date): Promise
     });
     if (!fresh) return 0;
     const store = new PostgresEventStore(db);
+    await new ShopSheets(db).change(DEMO_SHOP.id, { revision: 0, card: demoCard(dayOf(today)) });
+    const benches = new Map<string, DemoBench>();
+    for (const visit of PAST_VISITS) {
+      benches.set(visit.name, await tellPast(store, visit, today, benches));
+    }
     for (const ticket of DEMO_TICKETS) await tell(store, ticket, today);
+    for (const call of DEMO_CALLS) await tellCall(store, call, today);
     await propose(store, today);
-    return DEMO_TICKETS.length;
+    return PAST_VISITS.length + DEMO_TICKETS.length + DEMO_CALLS.length;
   } finally {
     await db.close();
   }
@@ -73,23 +85,30 @@ export function demoTicketId(tag: number): string {
   return idOf(`ticket ${tag}`);
 }
 
+/** Whose machine it is, as the counter writes it down; the same every time they come. */
+function known(family: string, label: string, [name, phone]: readonly [string, string]) {
+  const customer = idOf(`customer ${name}`);
+  const machine = idOf(`machine ${name} ${label}`);
+  const plate = MODELS[label.length % MODELS.length] ?? '';
+  const serial = `${plate.slice(0, 1)}${machine.replaceAll(/[^0-9]/g, '').slice(0, 6)}`;
+  const card = { ...newMachineCard(family, label), model: plate, serial };
+  return {
+    customer: { id: customer, ...newCustomerCard(name, phone) },
+    machine: { id: machine, card },
+  };
+}
+
+/** What stands on the plates; no maker has these. */
+const MODELS = ['Tarnholt 12', 'Tarnholt 40', 'Quillbeck 7', 'Ostermoor 3'];
+
 async function tell(store: EventStore, told: DemoTicket, today: Date): Promise<void> {
   const id = demoTicketId(told.tag);
-  const [name, phone] = told.customer;
   const bench = new DemoBench(store, id, arrival(today, told.came));
-  await bench.record(
-    'mirra',
-    'intake-taken',
-    {
-      family: told.family,
-      label: told.label,
-      tag: told.tag,
-      shelf: told.shelf,
-      words: told.words,
-      customer: idOf(`customer ${id}`),
-    },
-    { name, phone },
-  );
+  const { family, label, tag, shelf, words } = told;
+  const rows = known(family, label, told.customer);
+  const { customer, machine } = rows;
+  const first = { family, label, tag, shelf, words, customer: customer.id, machine: machine.id };
+  await bench.record('mirra', 'intake-taken', first, rows);
   await bench.record('mirra', 'findings-recorded', {
     check: 'complaint',
     answers: Object.fromEntries(told.complaint.map((finding) => [finding, 'yes' as const])),
@@ -106,6 +125,86 @@ async function tell(store: EventStore, told: DemoTicket, today: Date): Promise<v
   }
   bench.wait(35);
   await told.story?.(bench);
+  await LIVES[tag]?.(bench, (days) => dayAfter(dayOf(today), days));
+}
+
+/** A visit of weeks ago, from the counter to the counter. */
+async function tellPast(
+  store: EventStore,
+  visit: PastVisit,
+  today: Date,
+  benches: ReadonlyMap<string, DemoBench>,
+): Promise<DemoBench> {
+  const { name, family, label, words, complaint, cause, by, part, minutes, refused } = visit;
+  const bench = new DemoBench(store, pastTicketId(name), arrival(today, visit.came));
+  const rows = known(family, label, visit.customer);
+  await bench.record(
+    'mirra',
+    'intake-taken',
+    {
+      family,
+      label,
+      // Past the tags that hang now.
+      tag: 60 + PAST_VISITS.indexOf(visit),
+      shelf: 'D',
+      words,
+      customer: rows.customer.id,
+      machine: rows.machine.id,
+      comebackOf: visit.comebackOf === undefined ? null : pastTicketId(visit.comebackOf),
+    },
+    rows,
+  );
+  await bench.record('mirra', 'findings-recorded', {
+    check: 'complaint',
+    answers: Object.fromEntries(complaint.map((finding) => [finding, 'yes' as const])),
+  });
+  if (visit.comebackOf !== undefined) {
+    const earlier = benches.get(visit.comebackOf)?.goTo(arrival(today, visit.came));
+    await earlier?.record('mirra', 'came-back', { ticket: pastTicketId(name) });
+  }
+  await bench.wait(60 * 20).record(by, 'clock-started', {});
+  if (refused === undefined) {
+    await bench.findAndFix(by, cause);
+    if (part) {
+      const [partWords, each] = part;
+      await bench.record(by, 'part-fitted', { words: partWords, count: 1, each });
+    }
+    await bench.proveAndClose(by);
+    await bench.bill('mirra', minutes);
+  } else {
+    const price = { amount: refused, words: 'cleaning and setting it throughout' };
+    await bench.record(by, 'price-asked', price);
+    const no = { agreed: false, how: 'telephone' as const, words: 'Then I buy a new one' };
+    await bench.wait(120).record('mirra', 'price-answered', no);
+    await bench.record(by, 'ticket-closed', { unrepaired: true });
+  }
+  await bench.wait(60).record('mirra', 'customer-told', { how: 'telephone', words: '' });
+  if (!visit.unfetched) await bench.wait(60 * 44).record('mirra', 'machine-collected', {});
+  return bench;
+}
+
+/** The id of a visit of weeks ago, by its name. */
+export function pastTicketId(name: string): string {
+  return idOf(`past ${name}`);
+}
+
+/** Somebody rang up: cured on the telephone, or to be brought in. */
+async function tellCall(store: EventStore, call: DemoCall, today: Date): Promise<void> {
+  const bench = new DemoBench(store, idOf(`call ${call.label}`), arrival(today, call.came));
+  const { family, label, words } = call;
+  const rows = known(family, label, call.customer);
+  const { customer, machine } = rows;
+  const first = { family, label, words, customer: customer.id, machine: machine.id };
+  await bench.record('mirra', 'call-taken', first, rows);
+  await bench.record('mirra', 'findings-recorded', {
+    check: 'complaint',
+    answers: Object.fromEntries(call.complaint.map((finding) => [finding, 'yes' as const])),
+  });
+  await call.story(bench);
+}
+
+function dayOf(today: Date): string {
+  return today.toISOString().slice(0, 10);
 }
 
 const DAY_MS = 86_400_000;

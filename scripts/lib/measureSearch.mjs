@@ -54,6 +54,9 @@ export async function measureSearch(root) {
       phone: `000 ${1000 + draw(9000)} ${100 + draw(900)}`,
     }));
 
+    const ids = customers.map(({ id }) => id);
+    const names = customers.map((each) => each.name);
+    const phones = customers.map(({ phone }) => phone);
     const lead = await signedIn(stage.url, 'halle', 'needle-halle');
     const shop = (await lead.get('/api/session')).body.shop.id;
     await pool.query("select set_config('app.shop_id', $1, false)", [shop]);
@@ -78,7 +81,7 @@ export async function measureSearch(root) {
         const words = Array.from({ length: 8 }, () => one(WORDS)).join(' ');
         const at = new Date(Date.UTC(2016, 0, 1) + draw(3_600) * 86_400_000).toISOString();
         const told = { ...line, ticket, label, words, status: 'collected', changedAt: at };
-        return { ticket, at, customer: one(customers.map(({ id }) => id)), line: told };
+        return { ticket, at, customer: one(ids), line: told };
       });
       await pool.query(
         `insert into ticket_summary (shop_id, ticket_id, tag, status, customer_id, changed_at, line)
@@ -114,15 +117,14 @@ export async function measureSearch(root) {
       return word.slice(0, at) + (word[at + 1] ?? '') + (word[at] ?? '') + word.slice(at + 2);
     };
     const kinds = {
-      wholeName: () => one(customers.map((each) => each.name)),
-      begun: () => (one(customers.map((each) => each.name)).split(' ')[1] ?? '').slice(0, 4),
-      letterWrong: () => wrong(one(customers.map((each) => each.name)).split(' ')[1] ?? ''),
-      nameAndMachine: () =>
-        `${one(customers.map((each) => each.name)).split(' ')[1] ?? ''} ${one(COLOURS)}`,
+      wholeName: () => one(names),
+      begun: () => (one(names).split(' ')[1] ?? '').slice(0, 4),
+      letterWrong: () => wrong(one(names).split(' ')[1] ?? ''),
+      nameAndMachine: () => `${one(names).split(' ')[1] ?? ''} ${one(COLOURS)}`,
       commonWord: () => one(KINDS),
       twoCommonWords: () => `${one(COLOURS)} ${one(WORDS)}`,
-      phone: () => one(customers.map(({ phone }) => phone)),
-      endOfPhone: () => one(customers.map(({ phone }) => phone)).slice(-3),
+      phone: () => one(phones),
+      endOfPhone: () => one(phones).slice(-3),
       tag: () => String(1 + draw(60)),
       nothing: () => 'xqzvw',
     };
@@ -146,9 +148,24 @@ export async function measureSearch(root) {
       all.push(...times);
     }
     const at = spreadOf(all, 1);
-    const plan = await pool.query(
-      "explain (analyze, costs off, timing off, summary off) select w.word from search_word w where w.shop_id = nullif(current_setting('app.shop_id', true), '')::uuid and w.word % 'kormervn'",
-    );
+    /** What the database does for one word, as `search_hits` asks it. @param {string} asked */
+    const planOf = async (asked) => {
+      const { rows } = await pool.query(
+        `explain (analyze, costs off, timing off, summary off) ${asked}`,
+      );
+      return rows.map((/** @type {Record<string, string>} */ row) => row['QUERY PLAN']);
+    };
+    const plans = {
+      resembling: await planOf(
+        `select w.word from search_word w where w.shop_id = '${shop}' and w.word % 'kormervn'`,
+      ),
+      beginning: await planOf(
+        `select w.word from search_word w where w.shop_id = '${shop}' and w.word like 'kor%' order by w.word limit 24`,
+      ),
+      places: await planOf(
+        `select kind, id, at from search_place where shop_id = '${shop}' and word = 'zigzag' order by at desc limit 200`,
+      ),
+    };
     await pool.end();
     return {
       bench: 'search',
@@ -157,7 +174,7 @@ export async function measureSearch(root) {
       indexedS,
       ms: { median: at(0.5), p95: at(0.95), max: at(1) },
       byKind,
-      plan: plan.rows.map((/** @type {Record<string, string>} */ row) => row['QUERY PLAN']),
+      plans,
     };
   } finally {
     await stage.close();

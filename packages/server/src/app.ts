@@ -64,7 +64,7 @@ export function createApp(parts: AppParts): Express {
   peopleRoutes(app, auth, parts.reach);
   ticketRoutes(app, auth, store, photos, now);
   photoRoutes(app, auth, store, photos);
-  linkRoutes(app, auth, store);
+  linkRoutes(app, auth, parts.cards, store);
   cardRoutes(app, auth, parts.cards, store, photos);
   searchRoutes(app, auth, parts.db, store);
   paperRoutes(app, auth, parts.cards, store, photos, parts.reach);

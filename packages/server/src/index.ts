@@ -1,4 +1,5 @@
 export { hashPassword } from './auth/passwords.ts';
+export { ShopSheets } from './cards/shopSheets.ts';
 export { migrate } from './migrations/run.ts';
 export { type Running, runServer } from './run.ts';
 export { rebuildWords } from './search/rebuild.ts';
@@ -7,5 +8,11 @@ export { connect, withShop } from './store/connect.ts';
 export { defineModels } from './store/models.ts';
 export type { EventStore } from './store/port.ts';
 export { PostgresEventStore } from './store/postgres.ts';
-export { editionIn, type Recorded, rebuildSummaries, recordDrafts } from './store/record.ts';
+export {
+  editionIn,
+  type Recorded,
+  type RecordRequest,
+  rebuildSummaries,
+  recordDrafts,
+} from './store/record.ts';
 export { recordTables } from './store/recordTables.ts';

@@ -11,6 +11,7 @@ import {
   type ShopSheet,
   type TicketFile,
 } from '@nodo/contract';
+import { QueryTypes } from 'sequelize';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import {
   connect,
@@ -19,7 +20,6 @@ import {
   rebuildWords,
   withShop,
 } from '../src/index.ts';
-import { QueryTypes } from 'sequelize';
 import { jpeg } from './jpeg.ts';
 import { Client, startTestServer, type TestServer } from './server.ts';
 import { draftOf, intakeDraft } from './shop.ts';

@@ -322,6 +322,7 @@ describe('a link for a customer', () => {
     expect(status).toBe(200);
     expect(body).toEqual({
       shop: 'Bench Nowhere',
+      currency: 'EUR',
       unrepaired: false,
       promised: null,
       asked: null,

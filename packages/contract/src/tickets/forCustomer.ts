@@ -8,6 +8,8 @@ import type { Ticket } from './ticket.ts';
 /** What a customer sees of a ticket: nothing of other people, chances, notes or photos. */
 export const forCustomer = z.object({
   shop: z.string(),
+  /** The shop's currency. */
+  currency: z.string(),
   label: z.string(),
   /** The customer's own words. */
   words: z.string(),
@@ -41,7 +43,7 @@ export type ForCustomer = z.infer<typeof forCustomer>;
 export function toldToCustomer(
   ticket: Ticket,
   model: FamilyModel,
-): Omit<ForCustomer, 'shop' | 'until'> | undefined {
+): Omit<ForCustomer, 'shop' | 'until' | 'currency'> | undefined {
   const { intake, deeds, life } = ticket;
   const { asked } = life;
   const [first] = ticket.entries;

@@ -117,12 +117,15 @@ export async function addMachine(
   transaction: Transaction,
 ): Promise<void> {
   const { id, card, customer, by, at } = given;
-  await models.machines.create(
-    { shopId: shop, id, customerId: customer, revision: 1, card },
-    { transaction },
+  await models.machines.bulkCreate(
+    [{ shopId: shop, id, customerId: customer, revision: 1, card }],
+    { ignoreDuplicates: true, transaction },
   );
+  // One that was here before stays as it is.
+  const before = { shopId: shop, machineId: id };
+  if ((await models.machineRevisions.count({ where: before, transaction })) > 0) return;
   await models.machineRevisions.create(
-    { shopId: shop, machineId: id, revision: 1, at, byPerson: by, card },
+    { ...before, revision: 1, at, byPerson: by, card },
     { transaction },
   );
   await placeWords(db, shop, 'machine', [id], transaction);

@@ -38,69 +38,76 @@ export const m0010Search: Migration = {
     'grant select, insert on search_word to nodo_app',
     'grant select, insert, delete on search_place to nodo_app',
     // Which words of the shop were meant, the best first: it itself, those that begin so, those
-    // in which the digits stand, those that resemble it.
-    `create function words_like(wanted text) returns table (word text, fit real)
-      language sql stable set search_path = public, pg_temp
+    // in which the digits stand, those that resemble it. Planned for the very word (execute):
+    // for a word that is not known yet the database would go through all of them.
+    `create function words_like(shop uuid, wanted text) returns table (word text, fit real)
+      language plpgsql stable set search_path = public, pg_temp
       set pg_trgm.similarity_threshold = 0.25
       as $$
-        select word, max(fit) from (
-          (select w.word, case when w.word = wanted then 3 else 2 end::real as fit
-             from search_word w
-            where w.shop_id = ${THIS_SHOP} and w.word like wanted || '%'
-            order by w.word limit 40)
-          union all
-          (select w.word, 1.5::real from search_word w
-            where wanted ~ '^[0-9]{3,}$' and w.shop_id = ${THIS_SHOP} and w.word like '%' || wanted || '%'
-            limit 40)
-          union all
-          (select w.word, similarity(w.word, wanted) from search_word w
-            where length(wanted) >= 4 and wanted !~ '[0-9]'
-              and w.shop_id = ${THIS_SHOP} and w.word % wanted
-            order by similarity(w.word, wanted) desc limit 12)
-        ) every group by word order by max(fit) desc, word limit 24
-      $$`,
+        declare
+          parts text[] := array[
+            $q$(select w.word, case when w.word = $2 then 3 else 2 end::real as fit
+                 from search_word w where w.shop_id = $1 and w.word like $2 || '%'
+                order by w.word limit 24)$q$];
+        begin
+          if wanted ~ '^[0-9]{3,}$' then
+            parts := array_append(parts, $q$(select w.word, 1.5::real from search_word w
+                where w.shop_id = $1 and w.word like '%' || $2 || '%' limit 24)$q$);
+          elsif wanted !~ '[0-9]' and length(wanted) >= 4 then
+            parts := array_append(parts, $q$(select w.word, similarity(w.word, $2) from search_word w
+                where w.shop_id = $1 and w.word % $2
+                order by similarity(w.word, $2) desc limit 12)$q$);
+          end if;
+          return query execute format(
+            'select word, max(fit) from (%s) every group by word order by max(fit) desc, word limit 24',
+            array_to_string(parts, ' union all ')) using shop, wanted;
+        end $$`,
     // What has all of the words, the best fit and then the latest first. It goes along the rarest
     // of them, so a common word costs as little as a name.
     `create function search_hits(wanted text[], most int)
       returns table (kind text, id uuid, fit real, at timestamptz)
-      language sql stable security definer set search_path = public, pg_temp
+      language plpgsql stable security definer set search_path = public, pg_temp
       as $$
-        with meant as materialized (
-          select w.place, l.word, l.fit
-            from unnest(wanted) with ordinality w(one, place), lateral words_like(w.one) l
-        ),
-        counted as (
-          select m.place, (
-            select count(*) from (
-              select 1 from meant o join search_place p on p.shop_id = ${THIS_SHOP} and p.word = o.word
-               where o.place = m.place limit 1000) few) as found
-            from (select distinct place from meant) m
-        ),
-        rarest as (select place from counted order by found, place limit 1),
-        candidates as materialized (
-          select p.kind, p.id, max(m.fit) as fit, max(p.at) as at
-            from rarest r
-            join meant m on m.place = r.place
-            cross join lateral (
-              select q.kind, q.id, q.at from search_place q
-               where q.shop_id = ${THIS_SHOP} and q.word = m.word
-               order by q.at desc limit 300) p
-           group by p.kind, p.id
-           order by max(m.fit) desc, max(p.at) desc limit 600
-        )
-        select c.kind, c.id, (c.fit + coalesce(others.fit, 0))::real, c.at
-          from candidates c
-          cross join lateral (
-            select count(*) as places, sum(best) as fit from (
-              select m.place, max(m.fit) as best
-                from search_place q join meant m on m.word = q.word
-               where q.shop_id = ${THIS_SHOP} and q.kind = c.kind and q.id = c.id
-                 and m.place <> (select place from rarest)
-               group by m.place) each
-          ) others
-         where others.places = cardinality(wanted) - 1
-         order by 3 desc, c.at desc limit most
-      $$`,
+        begin
+          return query execute $q$
+            with meant as materialized (
+              select w.place, l.word, l.fit
+                from unnest($2) with ordinality w(one, place), words_like($1, w.one) l
+            ),
+            counted as (
+              select m.place, (
+                select count(*) from (
+                  select 1 from meant o join search_place p on p.shop_id = $1 and p.word = o.word
+                   where o.place = m.place limit 500) few) as found
+                from (select distinct place from meant) m
+            ),
+            rarest as (select place from counted order by found, place limit 1),
+            candidates as materialized (
+              select p.kind, p.id, max(m.fit) as fit, max(p.at) as at
+                from rarest r
+                join meant m on m.place = r.place
+                cross join lateral (
+                  select q.kind, q.id, q.at from search_place q
+                   where q.shop_id = $1 and q.word = m.word
+                   order by q.at desc limit 200) p
+               group by p.kind, p.id
+               order by max(m.fit) desc, max(p.at) desc limit 400
+            )
+            select c.kind, c.id, (c.fit + coalesce(others.fit, 0))::real, c.at
+              from candidates c
+              cross join lateral (
+                select count(*) as places, sum(best) as fit from (
+                  select m.place, max(m.fit) as best
+                    from meant m
+                    join search_place q on q.shop_id = $1 and q.word = m.word
+                     and q.kind = c.kind and q.id = c.id
+                   where m.place <> (select place from rarest)
+                   group by m.place) each
+              ) others
+             where others.places = cardinality($2) - 1
+             order by 3 desc, c.at desc limit $3
+          $q$ using ${THIS_SHOP}, wanted, most;
+        end $$`,
     // Which shops have tickets of before there was a search; asked once when the server starts.
     'create policy indexing on ticket_summary for select to nodo_owner using (true)',
     `create function shops_without_words() returns table (shop uuid)
@@ -108,7 +115,7 @@ export const m0010Search: Migration = {
       as $$ select s.id from shop s
         where exists (select 1 from ticket_summary t where t.shop_id = s.id)
           and not exists (select 1 from search_place p where p.shop_id = s.id) $$`,
-    `revoke all on function words_like(text), search_hits(text[], int), shops_without_words()
+    `revoke all on function words_like(uuid, text), search_hits(text[], int), shops_without_words()
       from public`,
     'grant execute on function search_hits(text[], int), shops_without_words() to nodo_app',
   ],

@@ -4,9 +4,15 @@ import type { Auth } from '../auth/auth.ts';
 import { route } from '../http/route.ts';
 import type { EventStore } from '../store/port.ts';
 import { editionIn } from '../store/record.ts';
+import type { Cards } from './cards.ts';
 
 /** Links by which a customer follows one ticket, and what they show. */
-export function linkRoutes(app: Express, auth: Auth, store: EventStore): void {
+export function linkRoutes(
+  app: Express,
+  auth: Auth,
+  { sheets }: Pick<Cards, 'sheets'>,
+  store: EventStore,
+): void {
   const { people, links, audit } = auth;
   const noLink = (path: string) => ({ ok: false, refusal: refuse('no-such-link', path) }) as const;
 
@@ -38,16 +44,20 @@ export function linkRoutes(app: Express, auth: Auth, store: EventStore): void {
     const opened = await links.open(params.token);
     if (!opened) return noLink('params.token');
     const { shop, ticket: id, until } = opened;
-    const [events, edition, name] = await Promise.all([
+    const [events, edition, name, { card }] = await Promise.all([
       store.load(shop, id),
       editionIn(store, shop),
       people.shopName(shop),
+      sheets.read(shop),
     ]);
     const ticket = ticketOf(id, events);
     const model = tablesOf(ticket, edition);
     const told = model && toldToCustomer(ticket, model);
     if (!told) return noLink('params.token');
     await audit.note({ shop, person: null, what: 'link-read', ticket: id });
-    return { ok: true, answer: { ...told, shop: name, until: until.toISOString() } };
+    return {
+      ok: true,
+      answer: { ...told, shop: name, currency: card.currency, until: until.toISOString() },
+    };
   });
 }

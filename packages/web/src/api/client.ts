@@ -3,7 +3,7 @@ import { type TypedUseSelectorHook, useSelector } from 'react-redux';
 import { browserPorts } from './browserPorts.ts';
 
 /** This tab's client. */
-const client = createClient(browserPorts());
+export const client = createClient(browserPorts());
 export const { store, stream, call } = client;
 
 type RootState = ReturnType<typeof store.getState>;

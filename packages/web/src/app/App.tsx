@@ -18,6 +18,11 @@ const PhoneView = lazy(() => import('../features/phone/PhoneView.tsx'));
 const CallView = lazy(() => import('../features/phone/CallView.tsx'));
 const KnowledgeView = lazy(() => import('../features/knowledge/KnowledgeView.tsx'));
 const PeopleView = lazy(() => import('../features/people/PeopleView.tsx'));
+const Tagged = lazy(() => import('../features/find/Tagged.tsx'));
+const CustomerView = lazy(() => import('../features/customers/CustomerView.tsx'));
+const MachineView = lazy(() => import('../features/machines/MachineView.tsx'));
+const ShopView = lazy(() => import('../features/shop/ShopView.tsx'));
+const CollectedView = lazy(() => import('../features/collected/CollectedView.tsx'));
 const SharedView = lazy(() => import('../features/shared/SharedView.tsx'));
 const BenchView = lazy(() => import('../features/bench/BenchView.tsx'));
 
@@ -69,6 +74,11 @@ function Shop() {
               <Route path="/phone/:ticket" element={<CallView session={session} />} />
               <Route path="/bench/:ticket" element={<BenchView session={session} />} />
               <Route path="/knowledge/:kind?/:id?" element={<KnowledgeView session={session} />} />
+              <Route path="/t/:ticket" element={<Tagged session={session} />} />
+              <Route path="/customers/:customer" element={<CustomerView session={session} />} />
+              <Route path="/machines/:machine" element={<MachineView session={session} />} />
+              <Route path="/shop" element={<ShopView session={session} />} />
+              <Route path="/collected" element={<CollectedView />} />
               <Route path="/people" element={<PeopleView session={session} />} />
               <Route path="*" element={<NothingHere />} />
             </Routes>

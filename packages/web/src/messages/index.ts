@@ -15,9 +15,31 @@ export const m: Messages = choose();
 /** Numbers, times and dates as the user's own computer writes them. */
 const locale = navigator.language;
 const minutesFormat = new Intl.NumberFormat(locale, { maximumFractionDigits: 1 });
+const figureFormat = new Intl.NumberFormat(locale, { maximumFractionDigits: 3 });
 const percentFormat = new Intl.NumberFormat(locale, { style: 'percent', maximumFractionDigits: 0 });
 const fineFormat = new Intl.NumberFormat(locale, { style: 'percent', maximumSignificantDigits: 2 });
 const clockFormat = new Intl.DateTimeFormat(locale, { hour: '2-digit', minute: '2-digit' });
+function digitsOf(format: Intl.NumberFormat): number {
+  return format.resolvedOptions().maximumFractionDigits ?? 2;
+}
+
+/**
+ * What somebody typed as money, in the smallest unit of the currency; undefined when it is none.
+ * A comma is as good as a point.
+ */
+export function readMoney(typed: string, currency: string): number | undefined {
+  const text = typed.trim().replace(',', '.');
+  if (!/^\d{1,7}(\.\d{1,3})?$/.test(text)) return undefined;
+  const digits = digitsOf(new Intl.NumberFormat(locale, { style: 'currency', currency }));
+  return Math.round(Number(text) * 10 ** digits);
+}
+
+/** The other way round: as it is typed. */
+export function typedMoney(minor: number, currency: string): string {
+  const digits = digitsOf(new Intl.NumberFormat(locale, { style: 'currency', currency }));
+  return (minor / 10 ** digits).toFixed(digits);
+}
+
 const dayFormat = new Intl.DateTimeFormat(locale, {
   weekday: 'short',
   day: 'numeric',
@@ -26,6 +48,8 @@ const dayFormat = new Intl.DateTimeFormat(locale, {
 
 export const write = {
   minutes: (value: number): string => minutesFormat.format(value),
+  /** A measured number, as exact as it is. */
+  figure: (value: number): string => figureFormat.format(value),
   percent: (chance: number): string => {
     if (chance > 0 && chance < 0.005) return `<\u00a0${percentFormat.format(0.01)}`;
     if (chance < 1 && chance > 0.995) return `>\u00a0${percentFormat.format(0.99)}`;
@@ -41,4 +65,10 @@ export const write = {
     return today ? clockFormat.format(at) : `${dayFormat.format(at)} ${clockFormat.format(at)}`;
   },
   day: (instant: string): string => dayFormat.format(new Date(instant)),
+  /** A day as yyyy-mm-dd, which is no instant. */
+  plainDay: (day: string): string => dayFormat.format(new Date(`${day}T12:00:00`)),
+  money: (minor: number, currency: string): string => {
+    const format = new Intl.NumberFormat(locale, { style: 'currency', currency });
+    return format.format(minor / 10 ** digitsOf(format));
+  },
 };

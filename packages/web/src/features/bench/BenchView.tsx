@@ -17,6 +17,7 @@ import { Button } from '../../ui/Button.tsx';
 import { useLookAt } from '../shell/useLookAt.ts';
 import { Causes } from './Causes.tsx';
 import { Duties } from './Duties.tsx';
+import { JobBar } from './job/JobBar.tsx';
 import { MachineNow } from './MachineNow.tsx';
 import { PlanSwitch } from './PlanSwitch.tsx';
 import { ResumeStrip } from './ResumeStrip.tsx';
@@ -85,6 +86,7 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
   return (
     <div className="flex flex-1 flex-col lg:h-[calc(100dvh-3.4rem)] lg:min-h-[38rem] lg:flex-none">
       <BenchHeader shown={shown} people={people}>
+        <JobBar shown={shown} session={session} model={model} record={record} />
         <Together
           shown={shown}
           session={session}

@@ -1,22 +1,31 @@
-import type { CallFault } from '@nodo/client';
-import { mayTakeIn, type Session } from '@nodo/contract';
+import { mayTakeIn, type Paper, type Session } from '@nodo/contract';
+import { ADDRESSES, fillAddress } from '@nodo/contract/addresses';
 import { SHIPPED } from '@nodo/knowledge';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { useRackQuery, useTakeInMutation } from '../../api/client.ts';
+import { useRackQuery } from '../../api/client.ts';
 import { faultWords } from '../../messages/faults.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
-import { TextArea, TextField } from '../../ui/Field.tsx';
+import { TextArea } from '../../ui/Field.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
+import { useMoney } from '../shell/useMoney.ts';
 import { useTables } from '../tables/useTables.ts';
+import { Agreed } from './Agreed.tsx';
 import { ComplaintTicks, ContextAnswers } from './Asked.tsx';
 import { blankDraft, type CounterDraft, keepDraft, readDraft, withFamily } from './draft.ts';
 import { FamilyChoice } from './FamilyChoice.tsx';
 import { firstFreeTag } from './firstFreeTag.ts';
-import { intakeOf } from './intake.ts';
+import { KnownMachine } from './KnownMachine.tsx';
+import { Pictures } from './Pictures.tsx';
+import { Received } from './Received.tsx';
 import { SoundsLike } from './SoundsLike.tsx';
+import { useKnown } from './useKnown.ts';
+import { usePictures } from './usePictures.ts';
+import { useTakeIn } from './useTakeIn.ts';
+import { TheirMachines, WhichMachine } from './WhichMachine.tsx';
+import { CustomerFields, MachineFields } from './WhoAndWhat.tsx';
 
 /** Takes a machine in: whose, which, what the customer says. */
 export default function CounterView({ session }: { readonly session: Session }) {
@@ -27,34 +36,41 @@ export default function CounterView({ session }: { readonly session: Session }) 
       </Blank>
     );
   }
-  return <IntakeSheet />;
+  return <IntakeSheet session={session} />;
 }
 
-type FieldErrors = Partial<Record<'customer' | 'label' | 'tag' | 'shelf', string>>;
+type FieldErrors = Partial<Record<'customer' | 'label' | 'tag' | 'shelf' | 'limit', string>>;
 
-function IntakeSheet() {
+function IntakeSheet({ session }: { readonly session: Session }) {
   const [draft, setDraft] = useState<CounterDraft>(() => readDraft('counter'));
   const [errors, setErrors] = useState<FieldErrors>({});
   const { data: rack = [] } = useRackQuery();
-  const [takeIn, { isLoading, error }] = useTakeInMutation();
+  const { busy, fault, takeIn } = useTakeIn();
+  const pictures = usePictures(draft.ticket);
   const navigate = useNavigate();
+  const money = useMoney();
   const edition = useTables().tables?.edition ?? SHIPPED;
-  const model = edition.modelOf(draft.family);
+  const model = edition.modelOf(draft.family, draft.traits ?? undefined);
+  const known = useKnown(draft, setDraft);
   useEffect(() => keepDraft('counter', draft), [draft]);
 
   const freeTag = String(firstFreeTag(rack));
   const tag = draft.tag || freeTag;
-  const set = (change: Partial<CounterDraft>) => setDraft({ ...draft, ...change });
+  const set = (change: Partial<CounterDraft>) => setDraft((now) => ({ ...now, ...change }));
+  const limit = draft.limit === 'up-to' ? money.read(draft.limitAmount) : undefined;
 
   const submit = async () => {
-    const faults = faultsOf({ ...draft, tag });
+    const faults = faultsOf({ ...draft, tag }, limit);
     setErrors(faults);
     if (Object.keys(faults).length > 0) return;
-    const result = await takeIn(intakeOf({ ...draft, tag }));
-    if (!result.data) return;
+    const ticket = await takeIn({ ...draft, tag }, limit, pictures.pictures);
+    if (ticket === undefined) return;
+    pictures.set([]);
     setDraft(blankDraft());
-    toast.success(m.counter.taken(Number(tag)));
-    void navigate(`/bench/${draft.ticket}`);
+    toast.success(m.counter.taken(Number(tag)), {
+      action: { label: m.life.paper('tag-a7'), onClick: () => openPaper(ticket, 'tag-a7') },
+    });
+    void navigate(`/bench/${ticket}`);
   };
 
   const beginAnew = () => {
@@ -79,57 +95,45 @@ function IntakeSheet() {
     >
       <div className="min-w-0 flex-1 px-6 py-4">
         <h1 className="mb-4 text-2xl font-bold">{m.counter.title}</h1>
-        <div className="grid gap-x-8 gap-y-4 md:grid-cols-2">
-          <TextField
-            label={m.counter.name}
-            error={errors.customer}
-            value={draft.customer}
-            maxLength={120}
-            autoComplete="off"
-            onChange={({ target }) => set({ customer: target.value })}
+        {draft.call === null ? (
+          <WhichMachine
+            onMachine={known.chooseMachine}
+            onCustomer={known.chooseCustomer}
+            onTicket={known.chooseTicket}
           />
-          <TextField
-            label={m.counter.phone}
-            value={draft.phone}
-            maxLength={40}
-            inputMode="tel"
-            autoComplete="off"
-            onChange={({ target }) => set({ phone: target.value })}
+        ) : (
+          <p className="mb-4 border-l-4 border-own pl-3">{m.counter.known.announced}</p>
+        )}
+        {known.machine && (
+          <KnownMachine
+            file={known.machine}
+            comebackOf={draft.comebackOf}
+            onComeback={(comebackOf) => set({ comebackOf })}
+            onForget={() => set({ machineId: null, comebackOf: null, traits: null })}
           />
-        </div>
-        <FamilyChoice value={draft.family} onChoose={(family) => set(withFamily(draft, family))} />
-        <div className="grid gap-x-8 gap-y-4 md:grid-cols-[1fr_6rem_6rem]">
-          <TextField
-            label={m.counter.label}
-            hint={m.counter.labelHint}
-            error={errors.label}
-            value={draft.label}
-            maxLength={80}
-            onChange={({ target }) => set({ label: target.value })}
+        )}
+        <CustomerFields draft={draft} error={errors.customer} set={set} />
+        {draft.customerId !== null && (
+          <TheirMachines
+            customer={draft.customerId}
+            chosen={draft.machineId}
+            onMachine={known.chooseMachine}
           />
-          <TextField
-            label={m.counter.tag}
-            error={errors.tag}
-            value={draft.tag}
-            placeholder={freeTag}
-            inputMode="numeric"
-            maxLength={4}
-            onChange={({ target }) => set({ tag: target.value })}
+        )}
+        {draft.machineId === null && draft.call === null && (
+          <FamilyChoice
+            value={draft.family}
+            onChoose={(family) => set(withFamily(draft, family))}
           />
-          <TextField
-            label={m.counter.shelf}
-            error={errors.shelf}
-            value={draft.shelf}
-            maxLength={12}
-            onChange={({ target }) => set({ shelf: target.value })}
-          />
-        </div>
+        )}
+        <MachineFields draft={draft} errors={errors} freeTag={freeTag} set={set} />
         <TextArea
           className="mt-4"
           label={m.counter.words}
           rows={2}
           value={draft.words}
           maxLength={2000}
+          disabled={draft.call !== null}
           onChange={({ target }) => set({ words: target.value })}
         />
         <ComplaintTicks
@@ -142,15 +146,30 @@ function IntakeSheet() {
           answers={draft.context}
           onChange={(answers) => set({ context: answers })}
         />
+        <Received
+          accessories={draft.accessories}
+          condition={draft.condition}
+          onAccessories={(accessories) => set({ accessories })}
+          onCondition={(condition) => set({ condition })}
+        />
+        <Agreed
+          draft={draft}
+          session={session}
+          edition={edition}
+          model={model}
+          limitFault={errors.limit}
+          set={set}
+        />
+        <Pictures pictures={pictures.pictures} onChange={pictures.set} />
       </div>
       <aside className="flex flex-col border-rule bg-paper px-6 py-4 max-lg:border-t lg:sticky lg:top-0 lg:h-[calc(100dvh-3.5rem)] lg:w-88 lg:border-l">
         <SoundsLike model={model} complaint={draft.complaint} context={draft.context} />
         <div className="mt-auto flex flex-col gap-2 pt-4">
           <p role="alert" className="font-semibold text-hazard">
-            {error && !isLoading ? faultWords(error as CallFault) : ''}
+            {fault && !busy ? faultWords(fault) : ''}
           </p>
-          <Button look="main" type="submit" disabled={isLoading} className="min-h-14 text-lg">
-            {isLoading ? m.counter.submitting : m.counter.submit}
+          <Button look="main" type="submit" disabled={busy} className="min-h-14 text-lg">
+            {busy ? m.counter.submitting : m.counter.submit}
           </Button>
           <p className="text-sm text-quiet">{m.counter.kept}</p>
           <Button look="quiet" onClick={beginAnew}>
@@ -162,13 +181,21 @@ function IntakeSheet() {
   );
 }
 
-function faultsOf({ customer, phone, label, tag, shelf }: CounterDraft): FieldErrors {
+function openPaper(ticket: string, paper: Paper): void {
+  window.open(fillAddress(ADDRESSES.readPaper, { ticket, paper }), '_blank', 'noreferrer');
+}
+
+function faultsOf(
+  { customer, phone, label, tag, shelf, limit }: CounterDraft,
+  amount: number | undefined,
+): FieldErrors {
   const number = Number(tag);
   return {
     // A number without a name would have nowhere to be kept.
     ...(customer.trim() === '' && phone.trim() !== '' ? { customer: m.counter.required } : {}),
     ...(label.trim() === '' ? { label: m.counter.required } : {}),
     ...(shelf.trim() === '' ? { shelf: m.counter.required } : {}),
+    ...(limit === 'up-to' && amount === undefined ? { limit: m.counter.agreed.badAmount } : {}),
     ...(Number.isInteger(number) && number >= 1 && number <= 9999 ? {} : { tag: m.counter.badTag }),
   };
 }

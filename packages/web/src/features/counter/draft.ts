@@ -1,3 +1,4 @@
+import { SPOKEN, type Spoken } from '@nodo/contract';
 import { modelOf } from '@nodo/knowledge';
 import { z } from 'zod';
 
@@ -15,6 +16,24 @@ export interface CounterDraft {
   readonly complaint: readonly string[];
   /** Findings of the context that were asked. */
   readonly context: Readonly<Record<string, 'yes' | 'no'>>;
+  /** Rows that the shop has of them already. */
+  readonly customerId: string | null;
+  readonly machineId: string | null;
+  /** What the machine has otherwise than its family. */
+  readonly traits: readonly string[] | null;
+  readonly model: string;
+  readonly serial: string;
+  readonly reach: Spoken;
+  /** The ticket that it comes back from. */
+  readonly comebackOf: string | null;
+  /** The call that announced it. */
+  readonly call: string | null;
+  readonly accessories: readonly string[];
+  readonly condition: string;
+  readonly limit: 'unspoken' | 'up-to' | 'ask-first';
+  /** As it is typed. */
+  readonly limitAmount: string;
+  readonly promised: { readonly day: string; readonly despite: string } | null;
 }
 
 /** Where the sheet of the counter and that of the telephone are kept. */
@@ -31,6 +50,20 @@ const kept = z.object({
   words: z.string(),
   complaint: z.array(z.string()),
   context: z.record(z.string(), z.enum(['yes', 'no'])),
+  // Sheets of before these were asked for have none of them.
+  customerId: z.uuid().nullable().default(null),
+  machineId: z.uuid().nullable().default(null),
+  traits: z.array(z.string()).nullable().default(null),
+  model: z.string().default(''),
+  serial: z.string().default(''),
+  reach: z.enum(SPOKEN).default('telephone'),
+  comebackOf: z.uuid().nullable().default(null),
+  call: z.uuid().nullable().default(null),
+  accessories: z.array(z.string()).default([]),
+  condition: z.string().default(''),
+  limit: z.enum(['unspoken', 'up-to', 'ask-first']).default('unspoken'),
+  limitAmount: z.string().default(''),
+  promised: z.object({ day: z.string(), despite: z.string() }).nullable().default(null),
 });
 
 export function blankDraft(): CounterDraft {
@@ -45,6 +78,19 @@ export function blankDraft(): CounterDraft {
     words: '',
     complaint: [],
     context: {},
+    customerId: null,
+    machineId: null,
+    traits: null,
+    model: '',
+    serial: '',
+    reach: 'telephone',
+    comebackOf: null,
+    call: null,
+    accessories: [],
+    condition: '',
+    limit: 'unspoken',
+    limitAmount: '',
+    promised: null,
   };
 }
 
@@ -66,6 +112,7 @@ export function withFamily(draft: CounterDraft, family: string): CounterDraft {
   return {
     ...draft,
     family,
+    traits: null,
     complaint: draft.complaint.filter((id) => known.has(id)),
     context: Object.fromEntries(Object.entries(draft.context).filter(([id]) => known.has(id))),
   };

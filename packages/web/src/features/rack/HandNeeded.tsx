@@ -3,12 +3,15 @@ import { Phone } from 'lucide-react';
 import { Link } from 'react-router';
 import { m, write } from '../../messages/index.ts';
 import { isUntouched } from './isUntouched.ts';
+import type { DueState } from './state.ts';
 
 /** The side of the Rack: which machines want a person, by why. */
 export function HandNeeded({
   rack,
   people,
+  states,
 }: {
+  readonly states: ReadonlyMap<string, DueState>;
   readonly rack: readonly RackEntry[];
   readonly people: ReadonlyMap<string, Person>;
 }) {
@@ -18,12 +21,30 @@ export function HandNeeded({
     .sort((a, b) => (a.takenInAt < b.takenInAt ? -1 : 1));
   const open = byAge.filter(({ status }) => status === 'open');
   const words = m.rack.side;
+  const is =
+    (name: keyof DueState) =>
+    ({ ticket }: RackEntry): boolean =>
+      states.get(ticket)?.[name] ?? false;
   return (
     <aside
       aria-label={words.title}
       className="border-rule bg-paper px-6 py-4 max-lg:border-t lg:w-80 lg:border-l"
     >
       <List title={words.calls} note={words.callsNote} entries={calls} />
+      <List title={words.overdue} entries={byAge.filter(is('overdue'))} />
+      <List
+        title={words.ask}
+        entries={open.filter(({ standing }) => standing === 'ask-customer')}
+      />
+      <List
+        title={words.awaited}
+        entries={open.filter(({ awaited }) => awaited !== null)}
+        say={({ awaited }) =>
+          awaited &&
+          m.rack.waitsFor(awaited.part, awaited.expected ? write.plainDay(awaited.expected) : '')
+        }
+      />
+      <List title={words.stuck} note={words.stuckNote} entries={byAge.filter(is('stuck'))} />
       <List
         title={words.handed}
         entries={open.filter(({ handOver }) => handOver !== null)}
@@ -46,7 +67,15 @@ export function HandNeeded({
         note={words.owingNote}
         entries={open.filter((entry) => entry.owed.length > 0 && !isUntouched(entry))}
       />
-      <List title={words.ready} entries={byAge.filter(({ status }) => status === 'closed')} />
+      <List
+        title={words.uncollected}
+        note={words.uncollectedNote}
+        entries={byAge.filter(is('uncollected'))}
+      />
+      <List
+        title={words.ready}
+        entries={byAge.filter((line) => line.status === 'closed' && !is('uncollected')(line))}
+      />
     </aside>
   );
 }

@@ -1,23 +1,29 @@
 import type { CallFault } from '@nodo/client';
-import type { Looker, Person, RackEntry } from '@nodo/contract';
-import { useEffect, useState } from 'react';
-import { Link, NavigationType, useNavigationType, useSearchParams } from 'react-router';
-import { usePresenceQuery, useRackQuery } from '../../api/client.ts';
+import { type Looker, NEW_SHOP_CARD, type Person, type RackEntry } from '@nodo/contract';
+import { Link } from 'react-router';
+import { usePresenceQuery, useRackQuery, useShopQuery } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
 import { usePeopleById } from '../bench/usePeopleById.ts';
+import { useShopPlan } from '../promise/useOffers.ts';
 import { NotRead } from '../shell/NotRead.tsx';
+import { DayThreads } from './DayThreads.tsx';
+import { Filters } from './Filters.tsx';
 import { HandNeeded } from './HandNeeded.tsx';
 import { isUntouched } from './isUntouched.ts';
 import { Shelf } from './Shelf.tsx';
+import { type DueState, dueState, fitsFilter, type RackFilter, type Stands } from './state.ts';
+import { useRackFilter } from './useRackFilter.ts';
 
 /** What stands in the shop, shelf by shelf, and where a hand is needed. */
 export function RackView() {
   const { data: lookers = [] } = usePresenceQuery();
   const { data: rack, error, refetch } = useRackQuery();
   const peopleById = usePeopleById();
-  const { wanted, find } = useFind();
+  const { data: shop } = useShopQuery();
+  const plan = useShopPlan();
+  const { filter, set } = useRackFilter();
 
   if (!rack) {
     return (
@@ -28,10 +34,18 @@ export function RackView() {
       />
     );
   }
-  const shown = rack.filter((entry) => fits(entry, wanted));
+  const card = shop?.card ?? NEW_SHOP_CARD;
+  const today = localDay();
+  const states = new Map(rack.map((line) => [line.ticket, dueState(line, card, today)]));
+  const workOf = new Map((plan?.planned ?? []).map(({ ticket, person }) => [ticket, person]));
+  const shown = rack.filter((line) =>
+    fitsFilter(line, filter, states.get(line.ticket) ?? NOTHING_DUE, workOf),
+  );
   const fresh = rack.filter(isUntouched).length;
   const inShop = rack.filter(({ tag }) => tag !== null);
   const ready = inShop.filter(({ status }) => status === 'closed').length;
+  const isFiltered = Object.values(filter).some((part) => part !== '');
+  const reset = () => set({ find: '', who: '', stands: '', shelf: '' });
 
   return (
     <div className="flex flex-1 flex-col lg:flex-row">
@@ -41,15 +55,9 @@ export function RackView() {
             {m.rack.title}
           </h1>
           <p className="text-quiet">{m.rack.tally(inShop.length, fresh, ready)}</p>
-          <input
-            type="search"
-            value={wanted}
-            onChange={(event) => find(event.target.value)}
-            placeholder={m.rack.find}
-            aria-label={m.rack.find}
-            className="ml-auto min-h-11 w-72 rounded-md border-2 border-edge bg-paper px-3"
-          />
+          <Filters rack={inShop} people={peopleById} filter={filter} set={set} />
         </div>
+        {plan && !isFiltered && <DayThreads plan={plan} rack={rack} people={peopleById} />}
         {rack.length === 0 ? (
           <Blank within title={m.rack.emptyTitle}>
             <p>{m.rack.empty}</p>
@@ -62,45 +70,43 @@ export function RackView() {
           </Blank>
         ) : shown.length === 0 ? (
           <Blank within title={m.rack.noMatchTitle}>
-            <p>{m.rack.noMatch(wanted)}</p>
-            <Button onClick={() => find('')}>{m.rack.clear}</Button>
+            <p>{m.rack.noMatch(filterWords(filter))}</p>
+            <Button onClick={reset}>{m.rack.clear}</Button>
           </Blank>
         ) : (
-          <Shelves entries={shown} people={peopleById} lookers={lookers} />
+          <Shelves entries={shown} people={peopleById} lookers={lookers} states={states} />
         )}
+        <Link
+          to="/collected"
+          className="mt-4 inline-flex min-h-11 items-center underline underline-offset-4"
+        >
+          {m.cards.collected.open}
+        </Link>
       </section>
-      <HandNeeded rack={rack} people={peopleById} />
+      <HandNeeded rack={rack} people={peopleById} states={states} />
     </div>
   );
 }
 
-/**
- * What is searched for, with the address bar following. The router takes its time with an
- * address; a field that waited for it would lose letters under quick fingers.
- */
-function useFind(): { readonly wanted: string; readonly find: (words: string) => void } {
-  const [search, setSearch] = useSearchParams();
-  const inAddress = search.get('find') ?? '';
-  const [wanted, setWanted] = useState(inAddress);
-  const navigation = useNavigationType();
-  useEffect(() => {
-    // Only the field itself replaces the address; anything else is a link or "back".
-    if (navigation !== NavigationType.Replace) setWanted(inAddress);
-  }, [navigation, inAddress]);
-  return {
-    wanted,
-    find: (words) => {
-      setWanted(words);
-      setSearch(words ? { find: words } : {}, { replace: true });
-    },
-  };
+const NOTHING_DUE = { overdue: false, stuck: false, uncollected: false };
+
+function localDay(): string {
+  const now = new Date();
+  const two = (value: number) => String(value).padStart(2, '0');
+  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
+}
+
+function filterWords({ find, stands }: RackFilter): string {
+  return [find, stands && m.rack.stands[stands as Stands]].filter(Boolean).join(', ');
 }
 
 function Shelves({
   entries,
   people,
   lookers,
+  states,
 }: {
+  readonly states: ReadonlyMap<string, DueState>;
   readonly entries: readonly RackEntry[];
   readonly lookers: readonly Looker[];
   readonly people: ReadonlyMap<string, Person>;
@@ -115,17 +121,10 @@ function Shelves({
       name={name}
       people={people}
       lookers={lookers}
+      states={states}
       entries={hanging
         .filter(({ shelf }) => shelf === name)
         .sort((a, b) => (a.tag ?? 0) - (b.tag ?? 0))}
     />
   ));
-}
-
-function fits({ tag, label, customerName }: RackEntry, wanted: string): boolean {
-  const words = wanted.trim().toLocaleLowerCase();
-  if (words === '') return true;
-  return [String(tag ?? ''), label, customerName ?? ''].some((text) =>
-    text.toLocaleLowerCase().includes(words),
-  );
 }

@@ -4,6 +4,7 @@ import { Silhouette } from '../../drawing/Silhouette.tsx';
 import { m, write } from '../../messages/index.ts';
 import { PersonMark } from '../../ui/PersonMark.tsx';
 import { MiniSeam } from './MiniSeam.tsx';
+import type { DueState } from './state.ts';
 
 /** One board of the rack with the machines that stand on it. */
 export function Shelf({
@@ -11,21 +12,27 @@ export function Shelf({
   entries,
   people,
   lookers,
+  states,
 }: {
   readonly name: string;
+  readonly states: ReadonlyMap<string, DueState>;
   /** Who has which ticket open on another screen. */
   readonly lookers: readonly Looker[];
   readonly entries: readonly RackEntry[];
   readonly people: ReadonlyMap<string, Person>;
 }) {
   return (
-    <section aria-label={m.rack.shelf(name)} className="mb-5">
+    <section
+      aria-label={m.rack.shelf(name)}
+      className="mb-5 [contain-intrinsic-size:auto_12rem] [content-visibility:auto]"
+    >
       <h2 className="mb-1 text-sm font-semibold text-quiet">{m.rack.shelf(name)}</h2>
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(9rem,1fr))] gap-y-3">
         {entries.map((entry) => (
           <li key={entry.ticket} className="flex flex-col">
             <Machine
               entry={entry}
+              state={states.get(entry.ticket)}
               person={people.get(entry.lastBy ?? '')}
               looking={lookers
                 .filter(({ ticket }) => ticket === entry.ticket)
@@ -40,9 +47,11 @@ export function Shelf({
 
 function Machine({
   entry,
+  state,
   person,
   looking,
 }: {
+  readonly state: DueState | undefined;
   readonly entry: RackEntry;
   readonly person: Person | undefined;
   /** Names of those who have it open. */
@@ -78,11 +87,53 @@ function Machine({
           />
           <StateLine entry={entry} />
         </span>
+        <DueLine entry={entry} state={state} />
+        {entry.atTheClock.length > 0 && person && (
+          <span className="text-sm text-own">{m.rack.atWork(person.name)}</span>
+        )}
         {looking.length > 0 && (
           <span className="text-sm text-quiet">{m.rack.looking(looking.join(', '))}</span>
         )}
       </span>
     </Link>
+  );
+}
+
+/** Minutes left, the promised day, what it waits for; what is overdue or stuck plainly. */
+function DueLine({
+  entry: { left, promised, awaited, status, standing },
+  state,
+}: {
+  readonly entry: RackEntry;
+  readonly state: DueState | undefined;
+}) {
+  const words = m.rack;
+  const alarm = (['overdue', 'stuck', 'uncollected'] as const).find((name) => state?.[name]);
+  const facts = [
+    status === 'open' && left
+      ? words.minutesLeft(
+          write.minutes(Math.round(left.mean)),
+          write.minutes(Math.round(left.spread)),
+        )
+      : '',
+    promised && status === 'open' ? words.promised(write.plainDay(promised)) : '',
+  ].filter(Boolean);
+  const waits =
+    standing === 'ask-customer'
+      ? words.stands['ask-customer']
+      : awaited
+        ? words.waitsFor(awaited.part, awaited.expected ? write.plainDay(awaited.expected) : '')
+        : '';
+  return (
+    <>
+      {facts.length > 0 && <span className="text-sm text-quiet">{facts.join(' · ')}</span>}
+      {waits && <span className="text-sm font-semibold break-words">{waits}</span>}
+      {alarm && (
+        <span className="self-start rounded border-2 border-hazard px-1.5 text-sm font-semibold text-hazard">
+          {words.stands[alarm]}
+        </span>
+      )}
+    </>
   );
 }
 

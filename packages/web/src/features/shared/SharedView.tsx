@@ -43,6 +43,18 @@ export default function SharedView({ token }: { readonly token: string }) {
           </blockquote>
         </section>
       )}
+      {data.asked && (
+        <p className="text-lg">
+          {words.asked(write.money(data.asked.amount, data.currency), data.asked.words)}
+        </p>
+      )}
+      {data.promised && <p>{words.promised(write.plainDay(data.promised))}</p>}
+      {data.unrepaired && <p className="font-semibold text-hazard">{words.unrepaired}</p>}
+      {data.bill && (
+        <p className="text-lg font-semibold">
+          {words.bill(write.money(data.bill.total, data.bill.currency))}
+        </p>
+      )}
       <section>
         <h2 className="text-sm font-semibold text-quiet">{words.done}</h2>
         {data.done.length === 0 && <p>{words.nothingDone}</p>}

@@ -1,4 +1,4 @@
-import type { Session } from '@nodo/contract';
+import { mayTakeIn, type Session } from '@nodo/contract';
 import { Moon, Sun } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
@@ -6,6 +6,7 @@ import { useAppSelector, useTablesQuery } from '../../api/client.ts';
 import { useStreamState } from '../../api/useStreamState.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
+import { FindBox } from '../find/FindBox.tsx';
 import { LockedScreen } from './LockedScreen.tsx';
 import { PersonMenu } from './PersonMenu.tsx';
 import { useIdleLock } from './useIdleLock.ts';
@@ -34,7 +35,7 @@ export function Frame({
       >
         {m.shell.skipToMain}
       </a>
-      <header className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-rule px-5 py-1">
+      <header className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule px-5 py-1">
         <Link to="/" className="py-2 text-xl font-bold tracking-tight">
           {m.shell.product}
         </Link>
@@ -47,9 +48,11 @@ export function Frame({
           <FrameLink to="/phone">{m.phone.nav}</FrameLink>
           <FrameLink to="/knowledge">{m.knowledge.nav}</FrameLink>
           {session.person.role === 'lead' && <FrameLink to="/people">{m.people.nav}</FrameLink>}
+          {session.person.role === 'lead' && <FrameLink to="/shop">{m.cards.shop.nav}</FrameLink>}
         </nav>
-        <p className="ml-auto hidden text-quiet md:block">{session.shop.name}</p>
-        <span className="ml-auto flex items-center gap-x-3 md:ml-0">
+        {mayTakeIn(session.person.role) && <FindBox />}
+        <p className="ml-auto hidden text-quiet 2xl:block">{session.shop.name}</p>
+        <span className="ml-auto flex items-center gap-x-2">
           <PersonMenu session={session} />
           <Button
             look="quiet"

@@ -1,7 +1,9 @@
 import { bench } from './bench.ts';
+import { cards } from './cards.ts';
 import { counter } from './counter.ts';
 import { freeing } from './freeing.ts';
 import { knowledge } from './knowledge.ts';
+import { life } from './life.ts';
 import { people } from './people.ts';
 import { phone } from './phone.ts';
 import { drawing, places } from './places.ts';
@@ -29,4 +31,6 @@ export const en = {
   links,
   shared,
   together,
+  life,
+  cards,
 };

@@ -4,6 +4,8 @@ const STATE: Readonly<Record<ForCustomer['state'], string>> = {
   away: 'We have spoken about it; it is not in the shop yet.',
   waiting: 'It is in the shop and waits its turn.',
   'at-the-bench': 'It is on the bench.',
+  'ask-you': 'We have a question to you before we go on.',
+  'part-awaited': 'It waits for a part.',
   ready: 'It is ready. You can collect it.',
   collected: 'You have it back.',
 };
@@ -16,6 +18,11 @@ export const shared = {
   changed: (moment: string) => `Last news: ${moment}`,
   words: 'What you told us',
   done: 'What we did so far',
+  asked: (amount: string, words: string) =>
+    `It would come to ${amount} for ${words}. Please ring us up.`,
+  promised: (day: string) => `Promised for ${day}`,
+  bill: (total: string) => `To pay: ${total}`,
+  unrepaired: 'Given back unrepaired, as you wished. Do not use it as it is.',
   nothingDone: 'Nothing has been repaired yet.',
   until: (day: string) => `This page can be read until ${day}.`,
   failedTitle: 'This page cannot be shown',

@@ -1,7 +1,8 @@
 import { type Assessment, mayBeCorrected, type Person, type Session } from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
 import { type KeyboardEvent, memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { m } from '../../../messages/index.ts';
+import { m, write } from '../../../messages/index.ts';
+import { useMoney } from '../../shell/useMoney.ts';
 import type { RecordEntry } from '../useRecord.ts';
 import type { ShownTicket } from '../useShownTicket.ts';
 import { SeamList } from './SeamList.tsx';
@@ -32,7 +33,11 @@ export const Seam = memo(function Seam({
   record,
 }: SeamProps) {
   const { ticket, events } = shown;
-  const entries = useMemo(() => seamEntries(shown, model, assessment), [shown, model, assessment]);
+  const { currency } = useMoney();
+  const entries = useMemo(
+    () => seamEntries(shown, model, assessment, (minor) => write.money(minor, currency)),
+    [shown, model, assessment, currency],
+  );
   const owed = assessment.duties.filter(({ state }) => state === 'owed');
   const scroller = useRef<HTMLElement>(null);
   const [focused, setFocused] = useState<string>();

@@ -38,6 +38,7 @@ export function seamEntries(
   { ticket, events, waiting }: Pick<ShownTicket, 'ticket' | 'events' | 'waiting'>,
   model: FamilyModel,
   { contested }: Assessment,
+  money: (minor: number) => string,
 ): readonly SeamEntry[] {
   const crossed = new Set(contested.flatMap(({ answers }) => answers.map(({ seq }) => seq)));
   const begins = statesBegun(ticket);
@@ -45,7 +46,7 @@ export function seamEntries(
   return events.map((event, place) => ({
     id: event.id,
     ticket: ticket.id,
-    ...told(event, model, ticket),
+    ...told(event, model, ticket, money),
     at: event.observedAt,
     person: event.actor.person,
     mark: event.type === 'ticket-closed' ? 'knot' : crossed.has(event.seq) ? 'crossed' : 'stitch',
@@ -77,6 +78,7 @@ function told(
   event: TicketEvent,
   model: FamilyModel,
   ticket: Ticket,
+  money: (minor: number) => string,
 ): Pick<SeamEntry, 'side' | 'text'> {
   const above = (text: string) => ({ side: 'above', text }) as const;
   const below = (text: string) => ({ side: 'below', text }) as const;
@@ -138,6 +140,17 @@ function told(
       return below(m.seam.knowledgeAdopted);
     case 'handed-over':
       return below(m.seam.handedOver(event.body.note));
+    case 'set-up-noted':
+    case 'measured':
+    case 'limit-agreed':
+    case 'price-answered':
+    case 'day-promised':
+    case 'signed':
+    case 'came-back':
+    case 'machine-known':
+      return above(m.life.entry(event, money) ?? event.type);
+    default:
+      return below(m.life.entry(event, money) ?? event.type);
   }
 }
 

@@ -1,0 +1,34 @@
+import { dayAfter, NEW_SHOP_CARD, type ShopCard, USUAL_TIME } from '@nodo/contract';
+import { DEMO_PEOPLE } from './people.ts';
+
+const { odren, tavi, halle } = DEMO_PEOPLE;
+
+/** What holds for the invented shop, but for the days off, which lie ahead of today. */
+export const DEMO_CARD: ShopCard = { ...NEW_SHOP_CARD, hour: 5400, usualDays: 7, stuckDays: 4 };
+
+/** @param today yyyy-mm-dd */
+export function demoCard(today: string): ShopCard {
+  const ahead = (days: number) => dayAfter(today, days);
+  return {
+    ...DEMO_CARD,
+    closed: [{ from: ahead(26), until: ahead(28), words: 'Between the years' }],
+    people: {
+      [odren.id]: {
+        ...USUAL_TIME,
+        off: [{ from: ahead(5), until: ahead(6), words: 'Moving house' }],
+      },
+      [tavi.id]: {
+        ...USUAL_TIME,
+        // Four days a week.
+        week: USUAL_TIME.week.map((shift, day) => (day === 4 ? null : shift)),
+        off: [{ from: ahead(5), until: ahead(5), words: 'Dentist' }],
+      },
+      // The lead is at the bench for an hour or two a day; not on the day both others are away.
+      [halle.id]: {
+        ...USUAL_TIME,
+        share: 20,
+        off: [{ from: ahead(5), until: ahead(5), words: 'Fair' }],
+      },
+    },
+  };
+}

@@ -1,0 +1,179 @@
+import {
+  mayRecord,
+  QUANTITIES,
+  QUANTITY_IDS,
+  type Quantity,
+  type ServiceValue,
+} from '@nodo/contract';
+import { useState } from 'react';
+import { useMachineQuery } from '../../../api/client.ts';
+import { m, write } from '../../../messages/index.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { Select, TextField } from '../../../ui/Field.tsx';
+import type { JobPartProps } from './JobSheet.tsx';
+
+const PIECES = ['needle', 'thread', 'bobbin', 'dial', 'screw'] as const;
+type SetUp = Record<(typeof PIECES)[number], string>;
+const NOTHING: SetUp = { needle: '', thread: '', bobbin: '', dial: '', screw: '' };
+
+/** How the machine was set up when it came, what was measured, where it stands. */
+export function FoundPart({ shown: { ticket }, session, record }: JobPartProps) {
+  const { life, status, intake } = ticket;
+  const [setUp, setSetUp] = useState<SetUp>(life.setUp ?? NOTHING);
+  const [shelf, setShelf] = useState(intake?.shelf ?? '');
+  const words = m.life.sheet;
+  const isOpen = status === 'open';
+  return (
+    <div className="flex flex-col gap-4">
+      {(life.accessories.length > 0 || life.condition !== '') && (
+        <p className="break-words">
+          {[life.accessories.join(', '), life.condition].filter(Boolean).join('. ')}
+        </p>
+      )}
+      <form
+        aria-label={words.asFound}
+        className="grid grid-cols-2 items-end gap-3 sm:grid-cols-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          record('set-up-noted', setUp);
+        }}
+      >
+        {PIECES.map((piece) => (
+          <TextField
+            key={piece}
+            label={words[piece]}
+            value={setUp[piece]}
+            disabled={!isOpen}
+            maxLength={piece === 'dial' || piece === 'screw' ? 40 : 120}
+            onChange={({ target }) => setSetUp({ ...setUp, [piece]: target.value })}
+          />
+        ))}
+        {isOpen && <Button type="submit">{words.keepSetUp}</Button>}
+      </form>
+      <Measure
+        machine={life.machine}
+        measures={life.measures}
+        mayMeasure={isOpen && mayRecord(session.person.role, 'measured')}
+        record={record}
+      />
+      {intake?.tag !== undefined && status !== 'collected' && (
+        <form
+          className="flex items-end gap-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (shelf.trim() !== '') record('placed', { shelf: shelf.trim() });
+          }}
+        >
+          <TextField
+            label={words.shelf}
+            value={shelf}
+            maxLength={12}
+            className="w-32"
+            onChange={({ target }) => setShelf(target.value)}
+          />
+          <Button type="submit" disabled={shelf.trim() === '' || shelf.trim() === intake.shelf}>
+            {words.move}
+          </Button>
+        </form>
+      )}
+    </div>
+  );
+}
+
+function Measure({
+  machine,
+  measures,
+  mayMeasure,
+  record,
+}: Pick<JobPartProps, 'record'> & {
+  readonly machine: string | undefined;
+  readonly measures: JobPartProps['shown']['ticket']['life']['measures'];
+  readonly mayMeasure: boolean;
+}) {
+  const { data } = useMachineQuery(machine ?? '', { skip: machine === undefined });
+  const service = data?.machine.card.service ?? {};
+  const [quantity, setQuantity] = useState<Quantity>('bobbin-tension');
+  const [typed, setTyped] = useState('');
+  const [when, setWhen] = useState<'found' | 'set'>('found');
+  const words = m.life.sheet;
+  const value = Number(typed.replace(',', '.'));
+  const isGood = typed.trim() !== '' && Number.isFinite(value);
+  return (
+    <div className="flex flex-col gap-2">
+      <ul>
+        {measures.map((one) => (
+          <li key={one.seq} className="py-1">
+            {measuredWords(one, service[one.quantity as Quantity])}
+          </li>
+        ))}
+      </ul>
+      {mayMeasure && (
+        <form
+          aria-label={words.measureTitle}
+          className="flex flex-wrap items-end gap-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (isGood && record('measured', { quantity, value, when })) setTyped('');
+          }}
+        >
+          <Select
+            label={words.quantity}
+            value={quantity}
+            className="w-60"
+            onChange={({ target }) => setQuantity(target.value as Quantity)}
+          >
+            {QUANTITY_IDS.map((id) => (
+              <option key={id} value={id}>
+                {m.life.quantity(id)}
+              </option>
+            ))}
+          </Select>
+          <TextField
+            label={`${words.value} (${m.life.unit(quantity)})`}
+            value={typed}
+            inputMode="decimal"
+            className="w-32"
+            onChange={({ target }) => setTyped(target.value)}
+          />
+          <Select
+            label={words.measureTitle}
+            value={when}
+            className="w-36"
+            onChange={({ target }) => setWhen(target.value as 'found' | 'set')}
+          >
+            <option value="found">{words.found}</option>
+            <option value="set">{words.set}</option>
+          </Select>
+          <Button type="submit" disabled={!isGood}>
+            {words.measure}
+          </Button>
+        </form>
+      )}
+      {mayMeasure && (
+        <p className="text-sm text-quiet">{limitWords(quantity, service[quantity])}</p>
+      )}
+    </div>
+  );
+}
+
+/** What the value should be and who says so. */
+function limitWords(quantity: Quantity, value: ServiceValue | undefined): string {
+  const words = m.life.sheet;
+  const unit = m.life.unit(quantity);
+  const say = (number: number) => `${write.figure(number)} ${unit}`;
+  if (value) return words.within(say(value.least), say(value.most), value.from);
+  const { usual } = QUANTITIES[quantity];
+  return usual ? words.within(say(usual[0]), say(usual[1]), words.usual) : words.noValue;
+}
+
+function measuredWords(
+  { quantity, value, when }: JobPartProps['shown']['ticket']['life']['measures'][number],
+  limit: ServiceValue | undefined,
+): string {
+  const words = m.life.sheet;
+  const id = quantity as Quantity;
+  const told = `${m.life.quantity(id)} ${write.figure(value)} ${m.life.unit(id)}, ${words[when]}`;
+  if (!limit) return told;
+  const isInside = value >= limit.least && value <= limit.most;
+  return `${told}: ${isInside ? words.inside : words.outside}`;
+}

@@ -1,0 +1,114 @@
+import {
+  atTheClock,
+  mayRecord,
+  minutesWorked,
+  type Session,
+  standingOf,
+  type Ticket,
+} from '@nodo/contract';
+import type { FamilyModel } from '@nodo/knowledge';
+import { ClipboardList, Pause, Play } from 'lucide-react';
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { m, write } from '../../../messages/index.ts';
+import { Button } from '../../../ui/Button.tsx';
+import type { RecordEntry } from '../useRecord.ts';
+import type { ShownTicket } from '../useShownTicket.ts';
+import { useOtherClock } from './useOtherClock.ts';
+
+const JobSheet = lazy(() => import('./JobSheet.tsx'));
+
+const LOOK_AT_CLOCK_MS = 15_000;
+
+/** The clock of whoever stands here, where the ticket stands, and the way to its job sheet. */
+export function JobBar({
+  shown,
+  session,
+  model,
+  record,
+}: {
+  readonly shown: ShownTicket;
+  readonly session: Session;
+  readonly model: FamilyModel;
+  readonly record: RecordEntry;
+}) {
+  const { ticket } = shown;
+  const [open, setOpen] = useState(false);
+  const standing = standingOf(ticket);
+  const { role } = session.person;
+  const isHeldUp = standing === 'ask-customer' || standing === 'part-awaited';
+  return (
+    <div className="flex flex-wrap items-center gap-2">
+      {isHeldUp && (
+        <span className="rounded border-2 border-hazard px-2 py-1 text-sm font-semibold text-hazard">
+          {m.life.standing(standing)}
+        </span>
+      )}
+      {ticket.status === 'open' && mayRecord(role, 'clock-started') && (
+        <Clock ticket={ticket} session={session} record={record} />
+      )}
+      <Button onClick={() => setOpen(true)} className="px-3">
+        <ClipboardList aria-hidden size={20} />
+        {m.life.sheet.open}
+      </Button>
+      {open && (
+        <Suspense>
+          <JobSheet
+            shown={shown}
+            session={session}
+            model={model}
+            record={record}
+            onClose={() => setOpen(false)}
+          />
+        </Suspense>
+      )}
+    </div>
+  );
+}
+
+function Clock({
+  ticket,
+  session,
+  record,
+}: {
+  readonly ticket: Ticket;
+  readonly session: Session;
+  readonly record: RecordEntry;
+}) {
+  const { life } = ticket;
+  const now = useNow();
+  const words = m.life.clock;
+  const isRunning = atTheClock(life).includes(session.person.id);
+  const worked = Math.floor(minutesWorked(life, now));
+  const interruptOther = useOtherClock(ticket.id, session);
+  const start = () => {
+    interruptOther();
+    record('clock-started', {});
+  };
+  if (!isRunning) {
+    return (
+      <Button onClick={start} className="px-3">
+        <Play aria-hidden size={18} />
+        {worked > 0 ? `${words.resume} · ${words.worked(write.minutes(worked))}` : words.start}
+      </Button>
+    );
+  }
+  return (
+    <Button
+      onClick={() => record('clock-stopped', { why: 'interrupted' })}
+      className="border-own px-3"
+      title={words.interrupt}
+    >
+      <Pause aria-hidden size={18} />
+      {`${words.interrupt} · ${words.running(write.minutes(worked))}`}
+    </Button>
+  );
+}
+
+function useNow(): string {
+  const [now, setNow] = useState(() => new Date().toISOString());
+  useEffect(() => {
+    const timer = setInterval(() => setNow(new Date().toISOString()), LOOK_AT_CLOCK_MS);
+    return () => clearInterval(timer);
+  }, []);
+  return now;
+}

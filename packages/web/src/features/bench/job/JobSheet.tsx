@@ -1,0 +1,123 @@
+import { assess, mayTakeIn, PAPERS, type Session, workLeftOn } from '@nodo/contract';
+import { ADDRESSES, fillAddress } from '@nodo/contract/addresses';
+import type { FamilyModel } from '@nodo/knowledge';
+import { type ReactNode, useMemo } from 'react';
+import { Link } from 'react-router';
+import { m } from '../../../messages/index.ts';
+import { Modal } from '../../../ui/Modal.tsx';
+import { PromisePicker } from '../../promise/PromisePicker.tsx';
+import type { RecordEntry } from '../useRecord.ts';
+import type { ShownTicket } from '../useShownTicket.ts';
+import { FoundPart } from './FoundPart.tsx';
+import { MoneyPart } from './MoneyPart.tsx';
+import { PartsPart } from './PartsPart.tsx';
+import { TimePart } from './TimePart.tsx';
+
+export interface JobPartProps {
+  readonly shown: ShownTicket;
+  readonly session: Session;
+  readonly record: RecordEntry;
+}
+
+/** Everything of a ticket that is not the diagnosis: price, parts, time, promise, papers. */
+export default function JobSheet({
+  model,
+  onClose,
+  ...job
+}: JobPartProps & { readonly model: FamilyModel; readonly onClose: () => void }) {
+  const { ticket, customer } = job.shown;
+  const words = m.life.sheet;
+  const left = useMemo(() => workLeftOn(ticket, model, assess(ticket, model)), [ticket, model]);
+  const { machine, promised } = ticket.life;
+  return (
+    <Modal
+      open
+      onOpenChange={(open) => !open && onClose()}
+      title={words.title}
+      closeLabel={words.close}
+    >
+      <div className="flex flex-col gap-6 overflow-y-auto pr-2">
+        {(customer || machine) && (
+          <p className="flex flex-wrap gap-x-5">
+            {customer && (
+              <SheetLink to={`/customers/${customer.id}`}>
+                {`${words.customer}: ${customer.name}`}
+              </SheetLink>
+            )}
+            {machine !== undefined && (
+              <SheetLink to={`/machines/${machine}`}>
+                {`${words.machine}: ${ticket.intake?.label ?? ''}`}
+              </SheetLink>
+            )}
+          </p>
+        )}
+        {!mayTakeIn(job.session.person.role) ? (
+          <p>{words.noRights}</p>
+        ) : (
+          <>
+            <Part title={words.money}>
+              <MoneyPart {...job} />
+            </Part>
+            {ticket.status === 'open' && (
+              <Part title={m.life.promise.title}>
+                <PromisePicker
+                  ticket={ticket.id}
+                  minutes={left.mean}
+                  spread={left.spread}
+                  promised={promised}
+                  onPromise={(day, despite) =>
+                    job.record('day-promised', { day, ...(despite ? { despite } : {}) })
+                  }
+                />
+              </Part>
+            )}
+            <Part title={words.things}>
+              <PartsPart {...job} />
+            </Part>
+            <Part title={words.time}>
+              <TimePart {...job} />
+            </Part>
+            <Part title={words.asFound}>
+              <FoundPart {...job} />
+            </Part>
+            {ticket.intake?.tag !== undefined && (
+              <Part title={words.papers}>
+                <ul className="flex flex-wrap gap-3">
+                  {PAPERS.map((paper) => (
+                    <li key={paper}>
+                      <a
+                        href={fillAddress(ADDRESSES.readPaper, { ticket: ticket.id, paper })}
+                        target="_blank"
+                        rel="noreferrer"
+                        className="inline-flex min-h-11 items-center underline underline-offset-4"
+                      >
+                        {m.life.paper(paper)}
+                      </a>
+                    </li>
+                  ))}
+                </ul>
+              </Part>
+            )}
+          </>
+        )}
+      </div>
+    </Modal>
+  );
+}
+
+function Part({ title, children }: { readonly title: string; readonly children: ReactNode }) {
+  return (
+    <section aria-label={title} className="border-t border-rule pt-3 first:border-0">
+      <h2 className="mb-2 text-lg font-bold">{title}</h2>
+      {children}
+    </section>
+  );
+}
+
+function SheetLink({ to, children }: { readonly to: string; readonly children: string }) {
+  return (
+    <Link to={to} className="inline-flex min-h-11 items-center underline underline-offset-4">
+      <bdi>{children}</bdi>
+    </Link>
+  );
+}

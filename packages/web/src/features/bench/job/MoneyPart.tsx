@@ -1,0 +1,214 @@
+import {
+  mayRecord,
+  minutesWorked,
+  NEW_SHOP_CARD,
+  SPOKEN,
+  type Spoken,
+  wasDeclined,
+} from '@nodo/contract';
+import { useState } from 'react';
+import { useShopQuery } from '../../../api/client.ts';
+import { m, write } from '../../../messages/index.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { Select, TextField } from '../../../ui/Field.tsx';
+import { useMoney } from '../../shell/useMoney.ts';
+import type { JobPartProps } from './JobSheet.tsx';
+
+/** Limit, question and answer, bill. */
+export function MoneyPart({ shown: { ticket }, session, record }: JobPartProps) {
+  const { life, status } = ticket;
+  const money = useMoney();
+  const words = m.life.sheet;
+  const isOpen = status === 'open';
+  const { role } = session.person;
+  return (
+    <div className="flex flex-col gap-4">
+      <p>
+        {life.limit === undefined
+          ? words.noLimit
+          : life.limit === null
+            ? words.askFirst
+            : words.agreed(money.say(life.limit))}
+      </p>
+      {isOpen &&
+        (life.asked && !life.asked.answer ? (
+          <Answer
+            asked={words.asked(money.say(life.asked.amount), life.asked.words)}
+            record={record}
+          />
+        ) : (
+          <Ask record={record} />
+        ))}
+      {isOpen && wasDeclined(life) && (
+        <div className="border-l-4 border-hazard pl-3">
+          <p className="font-semibold">{words.declined}</p>
+          <p className="text-sm text-quiet">{words.unrepairedNote}</p>
+          {mayRecord(role, 'ticket-closed') && (
+            <Button
+              look="hazard"
+              className="mt-2"
+              onClick={() => record('ticket-closed', { unrepaired: true })}
+            >
+              {words.unrepaired}
+            </Button>
+          )}
+        </div>
+      )}
+      {ticket.intake?.tag !== undefined && status !== 'collected' && (
+        <BillForm worked={Math.round(minutesWorked(life))} record={record} />
+      )}
+      {life.bill && (
+        <p className="text-lg font-semibold" data-bill>
+          {(life.bill.rates.taxIncluded ? words.billed : words.billedPlus)(
+            money.say(life.bill.total),
+            money.say(life.bill.tax),
+          )}
+        </p>
+      )}
+      {status === 'closed' && <Tell ticket={ticket} record={record} />}
+    </div>
+  );
+}
+
+function Ask({ record }: Pick<JobPartProps, 'record'>) {
+  const [amount, setAmount] = useState('');
+  const [what, setWhat] = useState('');
+  const money = useMoney();
+  const words = m.life.sheet;
+  const minor = money.read(amount);
+  return (
+    <form
+      aria-label={words.askTitle}
+      className="flex flex-wrap items-end gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (minor === undefined || what.trim() === '') return;
+        if (record('price-asked', { amount: minor, words: what.trim() })) {
+          setAmount('');
+          setWhat('');
+        }
+      }}
+    >
+      <TextField
+        label={words.amount}
+        value={amount}
+        inputMode="decimal"
+        className="w-40"
+        onChange={({ target }) => setAmount(target.value)}
+      />
+      <TextField
+        label={words.forWhat}
+        value={what}
+        maxLength={1000}
+        className="min-w-64 flex-1"
+        onChange={({ target }) => setWhat(target.value)}
+      />
+      <Button type="submit" disabled={minor === undefined || what.trim() === ''}>
+        {words.ask}
+      </Button>
+    </form>
+  );
+}
+
+function Answer({ asked, record }: Pick<JobPartProps, 'record'> & { readonly asked: string }) {
+  const [how, setHow] = useState<Spoken>('telephone');
+  const [said, setSaid] = useState('');
+  const words = m.life.sheet;
+  const answer = (agreed: boolean) => record('price-answered', { agreed, how, words: said.trim() });
+  return (
+    <div className="flex flex-col gap-3 border-l-4 border-own pl-3">
+      <p className="font-semibold">{asked}</p>
+      <div className="flex flex-wrap items-end gap-3">
+        <HowSpoken how={how} onChange={setHow} />
+        <TextField
+          label={words.theirWords}
+          value={said}
+          maxLength={1000}
+          className="min-w-64 flex-1"
+          onChange={({ target }) => setSaid(target.value)}
+        />
+      </div>
+      <div className="flex flex-wrap gap-3">
+        <Button look="main" onClick={() => answer(true)}>
+          {words.saidYes}
+        </Button>
+        <Button onClick={() => answer(false)}>{words.saidNo}</Button>
+      </div>
+    </div>
+  );
+}
+
+function HowSpoken({
+  how,
+  onChange,
+}: {
+  readonly how: Spoken;
+  readonly onChange: (how: Spoken) => void;
+}) {
+  return (
+    <Select
+      label={m.life.sheet.how}
+      value={how}
+      className="w-52"
+      onChange={({ target }) => onChange(target.value as Spoken)}
+    >
+      {SPOKEN.map((one) => (
+        <option key={one} value={one}>
+          {m.life.spoken(one)}
+        </option>
+      ))}
+    </Select>
+  );
+}
+
+/** @param worked what the clock and those who wrote down work say, in whole minutes */
+function BillForm({ worked, record }: Pick<JobPartProps, 'record'> & { readonly worked: number }) {
+  const [typed, setTyped] = useState<string>();
+  const { card } = useShopQuery().data ?? { card: NEW_SHOP_CARD };
+  const words = m.life.sheet;
+  const minutes = Number(typed ?? worked);
+  const isWhole = Number.isInteger(minutes) && minutes >= 0 && minutes <= 10_000;
+  return (
+    <form
+      aria-label={words.billTitle}
+      className="flex flex-wrap items-end gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (!isWhole) return;
+        const { hour, taxPerMille, taxIncluded, currency } = card;
+        record('bill-made', {
+          labourMinutes: minutes,
+          rates: { hour, taxPerMille, taxIncluded },
+          currency,
+        });
+      }}
+    >
+      <TextField
+        label={words.charged}
+        value={typed ?? String(worked)}
+        inputMode="numeric"
+        className="w-44"
+        onChange={({ target }) => setTyped(target.value)}
+      />
+      <Button type="submit" disabled={!isWhole}>
+        {words.bill}
+      </Button>
+    </form>
+  );
+}
+
+function Tell({
+  ticket,
+  record,
+}: Pick<JobPartProps, 'record'> & { readonly ticket: JobPartProps['shown']['ticket'] }) {
+  const [how, setHow] = useState<Spoken>('telephone');
+  const words = m.life.sheet;
+  const { toldAt } = ticket.life;
+  return (
+    <div className="flex flex-wrap items-end gap-3">
+      <HowSpoken how={how} onChange={setHow} />
+      <Button onClick={() => record('customer-told', { how, words: '' })}>{words.tell}</Button>
+      {toldAt !== undefined && <p>{words.told(write.moment(toldAt))}</p>}
+    </div>
+  );
+}

@@ -1,0 +1,129 @@
+import { mayRecord } from '@nodo/contract';
+import { useState } from 'react';
+import { m, write } from '../../../messages/index.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { TextField } from '../../../ui/Field.tsx';
+import { useMoney } from '../../shell/useMoney.ts';
+import type { JobPartProps } from './JobSheet.tsx';
+
+/** Parts that are waited for, and parts that went in. */
+export function PartsPart({ shown: { ticket }, session, record }: JobPartProps) {
+  const { life, status } = ticket;
+  const money = useMoney();
+  const words = m.life.sheet;
+  const mayWork = status === 'open' && mayRecord(session.person.role, 'part-awaited');
+  return (
+    <div className="flex flex-col gap-4">
+      <ul>
+        {life.awaits
+          .filter(({ came }) => !came)
+          .map(({ id, part, expected }) => (
+            <li key={id} className="flex flex-wrap items-center gap-3">
+              <span className="font-semibold">
+                {words.awaited(part, expected === null ? '' : write.plainDay(expected))}
+              </span>
+              {mayWork && (
+                <Button onClick={() => record('part-came', { awaited: id })}>{words.came}</Button>
+              )}
+            </li>
+          ))}
+        {life.parts.map((part, place) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: parts have no other name and stay in order
+          <li key={place} className="py-1">
+            {words.fitted(part.count, part.words, money.say(part.count * part.each))}
+          </li>
+        ))}
+      </ul>
+      {mayWork && (
+        <>
+          <Order record={record} />
+          <Fit record={record} />
+        </>
+      )}
+    </div>
+  );
+}
+
+function Order({ record }: Pick<JobPartProps, 'record'>) {
+  const [part, setPart] = useState('');
+  const [expected, setExpected] = useState('');
+  const words = m.life.sheet;
+  return (
+    <form
+      aria-label={words.awaitTitle}
+      className="flex flex-wrap items-end gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (part.trim() === '') return;
+        if (record('part-awaited', { part: part.trim(), expected: expected || null })) setPart('');
+      }}
+    >
+      <TextField
+        label={words.awaitTitle}
+        value={part}
+        maxLength={120}
+        className="min-w-56 flex-1"
+        onChange={({ target }) => setPart(target.value)}
+      />
+      <TextField
+        label={words.expected}
+        type="date"
+        value={expected}
+        onChange={({ target }) => setExpected(target.value)}
+      />
+      <Button type="submit" disabled={part.trim() === ''}>
+        {words.order}
+      </Button>
+    </form>
+  );
+}
+
+function Fit({ record }: Pick<JobPartProps, 'record'>) {
+  const [part, setPart] = useState('');
+  const [count, setCount] = useState('1');
+  const [price, setPrice] = useState('');
+  const money = useMoney();
+  const words = m.life.sheet;
+  const each = money.read(price);
+  const many = Number(count);
+  const isGood = part.trim() !== '' && each !== undefined && Number.isInteger(many) && many > 0;
+  return (
+    <form
+      aria-label={words.fitTitle}
+      className="flex flex-wrap items-end gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (!isGood) return;
+        if (record('part-fitted', { words: part.trim(), count: many, each })) {
+          setPart('');
+          setPrice('');
+        }
+      }}
+    >
+      <TextField
+        label={words.fitTitle}
+        value={part}
+        maxLength={120}
+        className="min-w-56 flex-1"
+        onChange={({ target }) => setPart(target.value)}
+      />
+      <TextField
+        label={words.count}
+        value={count}
+        inputMode="numeric"
+        className="w-24"
+        onChange={({ target }) => setCount(target.value)}
+      />
+      <TextField
+        label={words.each}
+        value={price}
+        inputMode="decimal"
+        className="w-32"
+        onChange={({ target }) => setPrice(target.value)}
+      />
+      <Button type="submit" disabled={!isGood}>
+        {words.fit}
+      </Button>
+    </form>
+  );
+}

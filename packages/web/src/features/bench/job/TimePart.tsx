@@ -1,0 +1,62 @@
+import { mayRecord, minutesWorked } from '@nodo/contract';
+import { useState } from 'react';
+import { m, write } from '../../../messages/index.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { TextField } from '../../../ui/Field.tsx';
+import { usePeopleById } from '../usePeopleById.ts';
+import type { JobPartProps } from './JobSheet.tsx';
+
+/** Who worked how long, and work that the clock did not see. */
+export function TimePart({ shown: { ticket }, session, record }: JobPartProps) {
+  const { life, status } = ticket;
+  const people = usePeopleById();
+  const [minutes, setMinutes] = useState('');
+  const [what, setWhat] = useState('');
+  const words = m.life.sheet;
+  const many = Number(minutes);
+  const isGood = Number.isInteger(many) && many > 0 && many <= 1440 && what.trim() !== '';
+  return (
+    <div className="flex flex-col gap-3">
+      <p>{m.life.clock.worked(write.minutes(Math.round(minutesWorked(life))))}</p>
+      <ul className="text-quiet">
+        {life.worked.map(({ person, from, until }) => (
+          <li key={`${person} ${from}`}>
+            {`${people.get(person)?.name ?? ''}, ${write.moment(from)} – ${until === undefined ? '…' : write.clock(until)}`}
+          </li>
+        ))}
+      </ul>
+      {status === 'open' && mayRecord(session.person.role, 'labour-booked') && (
+        <form
+          aria-label={words.bookTitle}
+          className="flex flex-wrap items-end gap-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (!isGood) return;
+            if (record('labour-booked', { minutes: many, words: what.trim() })) {
+              setMinutes('');
+              setWhat('');
+            }
+          }}
+        >
+          <TextField
+            label={words.minutes}
+            value={minutes}
+            inputMode="numeric"
+            className="w-28"
+            onChange={({ target }) => setMinutes(target.value)}
+          />
+          <TextField
+            label={words.what}
+            value={what}
+            maxLength={200}
+            className="min-w-56 flex-1"
+            onChange={({ target }) => setWhat(target.value)}
+          />
+          <Button type="submit" disabled={!isGood}>
+            {words.book}
+          </Button>
+        </form>
+      )}
+    </div>
+  );
+}

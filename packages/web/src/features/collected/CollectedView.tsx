@@ -1,0 +1,97 @@
+import type { CallFault } from '@nodo/client';
+import { useWindowVirtualizer } from '@tanstack/react-virtual';
+import { useEffect, useRef } from 'react';
+import { Link } from 'react-router';
+import { useCollectedInfiniteQuery } from '../../api/client.ts';
+import { m, write } from '../../messages/index.ts';
+import { Blank, Sewing } from '../../ui/Stitches.tsx';
+import { NotRead } from '../shell/NotRead.tsx';
+
+const LINE_PX = 56;
+/** So many lines before the end the next page is asked for. */
+const AHEAD = 15;
+
+/** Everything that was fetched, page by page; only what is in sight is on the page. */
+export default function CollectedView() {
+  const { data, error, refetch, hasNextPage, isFetchingNextPage, fetchNextPage } =
+    useCollectedInfiniteQuery();
+  const list = useRef<HTMLUListElement>(null);
+  const lines = data?.pages.flatMap(({ entries }) => entries) ?? [];
+  const virtual = useWindowVirtualizer({
+    count: lines.length,
+    estimateSize: () => LINE_PX,
+    overscan: 8,
+    scrollMargin: list.current?.offsetTop ?? 0,
+  });
+  const rows = virtual.getVirtualItems();
+  const last = rows.at(-1)?.index ?? 0;
+  useEffect(() => {
+    if (hasNextPage && !isFetchingNextPage && last >= lines.length - AHEAD) void fetchNextPage();
+  }, [hasNextPage, isFetchingNextPage, last, lines.length, fetchNextPage]);
+  const words = m.cards.collected;
+  if (!data) {
+    return (
+      <NotRead
+        title={words.failed}
+        fault={error as CallFault | undefined}
+        again={() => void refetch()}
+      />
+    );
+  }
+  if (lines.length === 0) {
+    return (
+      <Blank title={words.title}>
+        <p>{words.none}</p>
+      </Blank>
+    );
+  }
+  return (
+    <section className="px-6 py-4" aria-labelledby="collected-title">
+      <h1 id="collected-title" className="text-2xl font-bold">
+        {words.title}
+      </h1>
+      <p className="mb-2 text-quiet">{words.lead}</p>
+      <ul ref={list} className="relative" style={{ height: virtual.getTotalSize() }}>
+        {rows.map(({ index, start, key }) => {
+          const line = lines[index];
+          return (
+            line && (
+              <li
+                key={key}
+                aria-setsize={hasNextPage ? -1 : lines.length}
+                aria-posinset={index + 1}
+                className="absolute top-0 left-0 w-full border-b border-rule"
+                style={{
+                  height: LINE_PX,
+                  transform: `translateY(${start - virtual.options.scrollMargin}px)`,
+                }}
+              >
+                <Link
+                  to={`/t/${line.ticket}`}
+                  className="grid h-full grid-cols-[8rem_minmax(0,1fr)_minmax(0,1fr)_10rem] items-center gap-3 hover:bg-paper"
+                >
+                  <span>{write.day(line.changedAt)}</span>
+                  <bdi className="truncate font-semibold">{line.label}</bdi>
+                  <bdi className="truncate text-quiet">{line.customerName ?? ''}</bdi>
+                  <span className="text-sm text-quiet">
+                    {[
+                      line.unrepaired ? m.cards.machine.unrepaired : '',
+                      line.comebacks > 0 ? m.cards.machine.comeback : '',
+                    ]
+                      .filter(Boolean)
+                      .join(', ')}
+                  </span>
+                </Link>
+              </li>
+            )
+          );
+        })}
+      </ul>
+      {isFetchingNextPage ? (
+        <Sewing label={m.shell.loading} />
+      ) : (
+        !hasNextPage && <p className="py-3 text-quiet">{words.end}</p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,92 @@
+import { assess, layer, type Session, SPOKEN, type Spoken, workLeftOn } from '@nodo/contract';
+import type { Edition, FamilyModel } from '@nodo/knowledge';
+import { useMemo } from 'react';
+import { m } from '../../messages/index.ts';
+import { Select, TextField } from '../../ui/Field.tsx';
+import { actorOf } from '../bench/useShownTicket.ts';
+import { PromisePicker } from '../promise/PromisePicker.tsx';
+import { blankDraft, type CounterDraft } from './draft.ts';
+import { intakeOf } from './intake.ts';
+
+const LIMITS = ['unspoken', 'up-to', 'ask-first'] as const;
+
+/** What may be spent, how they are reached, when it can be ready. */
+export function Agreed({
+  draft,
+  session,
+  edition,
+  model,
+  limitFault,
+  set,
+}: {
+  readonly draft: CounterDraft;
+  readonly session: Session;
+  readonly edition: Edition;
+  readonly model: FamilyModel;
+  readonly limitFault: string | undefined;
+  readonly set: (part: Partial<CounterDraft>) => void;
+}) {
+  const words = m.counter.agreed;
+  const { ticket: id, family, complaint, context, traits } = draft;
+  // Only what the machine shows decides how long it takes; the rest of the sheet does not.
+  const left = useMemo(() => {
+    const asked = { ticket: id, family, complaint, context, traits };
+    const bare = { ...blankDraft(), ...asked, tag: '1', label: family };
+    const actor = actorOf(session);
+    const entered = intakeOf(bare, undefined).drafts.map((one) => ({ draft: one, actor }));
+    const { ticket } = layer()(id, [], entered, edition);
+    return workLeftOn(ticket, model, assess(ticket, model));
+  }, [family, complaint, context, traits, session, edition, model, id]);
+  return (
+    <div className="mt-5 grid gap-6 md:grid-cols-2">
+      <fieldset>
+        <legend className="font-semibold">{words.limit}</legend>
+        {LIMITS.map((one) => (
+          <label key={one} className="flex min-h-11 items-center gap-3">
+            <input
+              type="radio"
+              name="limit"
+              className="size-5 accent-own"
+              checked={draft.limit === one}
+              onChange={() => set({ limit: one })}
+            />
+            {words.limits[one]}
+          </label>
+        ))}
+        {draft.limit === 'up-to' && (
+          <TextField
+            label={words.amount}
+            error={limitFault}
+            value={draft.limitAmount}
+            inputMode="decimal"
+            className="max-w-48"
+            onChange={({ target }) => set({ limitAmount: target.value })}
+          />
+        )}
+        <Select
+          label={m.cards.customer.reach}
+          className="mt-3 max-w-64"
+          value={draft.reach}
+          onChange={({ target }) => set({ reach: target.value as Spoken })}
+        >
+          {SPOKEN.map((how) => (
+            <option key={how} value={how}>
+              {m.life.spoken(how)}
+            </option>
+          ))}
+        </Select>
+      </fieldset>
+      <section aria-label={m.life.promise.title}>
+        <h2 className="font-semibold">{m.life.promise.title}</h2>
+        <PromisePicker
+          minutes={left.mean}
+          spread={left.spread}
+          promised={draft.promised?.day}
+          onPromise={(day, despite = '') =>
+            set({ promised: day === null ? null : { day, despite } })
+          }
+        />
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,65 @@
+import type { MachineFile } from '@nodo/contract';
+import { Link } from 'react-router';
+import { m, write } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Visits } from '../machines/Visits.tsx';
+
+/** What is known of the machine on the counter: earlier visits, and what was left open then. */
+export function KnownMachine({
+  file,
+  comebackOf,
+  onComeback,
+  onForget,
+}: {
+  readonly file: MachineFile;
+  readonly comebackOf: string | null;
+  readonly onComeback: (ticket: string | null) => void;
+  readonly onForget: () => void;
+}) {
+  const words = m.counter.known;
+  const { visits, machine } = file;
+  const here = visits.find(({ line }) => line.status === 'open' && line.tag !== null);
+  const last = visits.find(({ line }) => line.status !== 'open');
+  return (
+    <section
+      aria-label={words.visits}
+      className="mb-5 rounded-md border-2 border-edge bg-paper p-4"
+    >
+      <div className="flex flex-wrap items-center gap-4">
+        <h2 className="font-semibold">
+          {words.itIs(machine.card.label)}
+          <span className="ml-2 font-normal text-quiet">
+            {[machine.card.model, machine.card.serial].filter(Boolean).join(', ')}
+          </span>
+        </h2>
+        <Button look="quiet" onClick={onForget}>
+          {words.another}
+        </Button>
+      </div>
+      {here && (
+        <p role="alert" className="my-2 font-semibold text-hazard">
+          {words.here(here.line.tag ?? 0)}{' '}
+          <Link to={`/bench/${here.line.ticket}`} className="underline underline-offset-4">
+            {words.toTicket}
+          </Link>
+        </p>
+      )}
+      {last && (
+        <label className="flex min-h-11 items-center gap-3">
+          <input
+            type="checkbox"
+            className="size-5 accent-own"
+            checked={comebackOf === last.line.ticket}
+            onChange={({ target }) => onComeback(target.checked ? last.line.ticket : null)}
+          />
+          {words.comeback(write.day(last.line.changedAt))}
+        </label>
+      )}
+      {visits.length > 0 && (
+        <div className="mt-2 max-h-72 overflow-y-auto">
+          <Visits visits={visits.slice(0, 4)} machine={machine.card} />
+        </div>
+      )}
+    </section>
+  );
+}

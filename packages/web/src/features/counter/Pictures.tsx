@@ -1,0 +1,89 @@
+import { Camera } from 'lucide-react';
+import { useEffect, useMemo, useState } from 'react';
+import { m } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { drawPhoto, jpegOf } from '../bench/photo/drawPhoto.ts';
+import { MOST_PHOTOS } from './intake.ts';
+import type { Picture } from './pictures.ts';
+import { SignaturePad } from './SignaturePad.tsx';
+
+/** Photos of the machine as it came, and the customer's signature. */
+export function Pictures({
+  pictures,
+  onChange,
+}: {
+  readonly pictures: readonly Picture[];
+  readonly onChange: (pictures: readonly Picture[]) => void;
+}) {
+  const [unreadable, setUnreadable] = useState(false);
+  const words = m.counter.pictures;
+  const photos = pictures.filter(({ place }) => place !== 'signature');
+  const free = Array.from({ length: MOST_PHOTOS }, (_, place) => place).find(
+    (place) => !photos.some((one) => one.place === place),
+  );
+  const add = async (file: File | undefined) => {
+    if (!file || free === undefined) return;
+    try {
+      const canvas = document.createElement('canvas');
+      await drawPhoto(file, canvas);
+      onChange([...pictures, { place: free, blob: await jpegOf(canvas) }]);
+      setUnreadable(false);
+    } catch {
+      setUnreadable(true);
+    }
+  };
+  const without = (place: Picture['place']) => pictures.filter((one) => one.place !== place);
+  return (
+    <div className="mt-5 grid gap-6 md:grid-cols-2">
+      <section aria-label={words.photos}>
+        <h2 className="mb-2 font-semibold">{words.photos}</h2>
+        <ul className="mb-2 flex flex-wrap gap-3">
+          {photos.map(({ place, blob }, at) => (
+            <li key={place} className="flex flex-col items-start">
+              <Preview blob={blob} account={words.photo(at + 1)} />
+              <Button look="quiet" onClick={() => onChange(without(place))}>
+                {words.remove(at + 1)}
+              </Button>
+            </li>
+          ))}
+        </ul>
+        {free !== undefined && (
+          <label className="inline-flex min-h-11 cursor-pointer items-center gap-3 rounded-md border-2 border-edge px-4 py-2 font-semibold hover:border-ink has-focus-visible:outline-3 has-focus-visible:outline-own">
+            <Camera aria-hidden size={22} />
+            {words.take}
+            <input
+              type="file"
+              accept="image/*"
+              capture="environment"
+              className="sr-only"
+              onChange={({ target }) => {
+                void add(target.files?.[0]);
+                target.value = '';
+              }}
+            />
+          </label>
+        )}
+        {unreadable && (
+          <p role="alert" className="font-semibold text-hazard">
+            {m.bench.photo.unreadable}
+          </p>
+        )}
+      </section>
+      <SignaturePad
+        signed={pictures.find(({ place }) => place === 'signature')?.blob}
+        onSigned={(blob) =>
+          onChange(
+            blob ? [...without('signature'), { place: 'signature', blob }] : without('signature'),
+          )
+        }
+      />
+    </div>
+  );
+}
+
+/** A picture that is not on the server yet. */
+export function Preview({ blob, account }: { readonly blob: Blob; readonly account: string }) {
+  const address = useMemo(() => URL.createObjectURL(blob), [blob]);
+  useEffect(() => () => URL.revokeObjectURL(address), [address]);
+  return <img src={address} alt={account} className="max-h-28 rounded-md border border-rule" />;
+}

@@ -1,0 +1,77 @@
+import { useState } from 'react';
+import { m } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { TextArea, TextField } from '../../ui/Field.tsx';
+
+/** What came with the machine, and how it looks from outside. */
+export function Received({
+  accessories,
+  condition,
+  onAccessories,
+  onCondition,
+}: {
+  readonly accessories: readonly string[];
+  readonly condition: string;
+  readonly onAccessories: (accessories: readonly string[]) => void;
+  readonly onCondition: (condition: string) => void;
+}) {
+  const [other, setOther] = useState('');
+  const words = m.counter.received;
+  const all = [...new Set([...words.usual, ...accessories])];
+  const add = () => {
+    const more = other.trim();
+    if (more !== '' && !accessories.includes(more)) onAccessories([...accessories, more]);
+    setOther('');
+  };
+  return (
+    <fieldset className="mt-5">
+      <legend className="font-semibold">{words.title}</legend>
+      <div className="flex flex-wrap gap-2">
+        {all.map((one) => (
+          <label
+            key={one}
+            className="flex min-h-11 items-center gap-2 rounded-md border-2 border-edge px-3 has-checked:border-ink has-checked:bg-sunk has-checked:font-semibold has-focus-visible:outline-3 has-focus-visible:outline-own"
+          >
+            <input
+              type="checkbox"
+              className="size-5 accent-own"
+              checked={accessories.includes(one)}
+              onChange={({ target }) =>
+                onAccessories(
+                  target.checked
+                    ? [...accessories, one]
+                    : accessories.filter((other) => other !== one),
+                )
+              }
+            />
+            <bdi>{one}</bdi>
+          </label>
+        ))}
+      </div>
+      <div className="mt-2 flex flex-wrap items-end gap-3">
+        <TextField
+          label={words.other}
+          value={other}
+          maxLength={60}
+          onChange={({ target }) => setOther(target.value)}
+          onKeyDown={(event) => {
+            if (event.key !== 'Enter') return;
+            event.preventDefault();
+            add();
+          }}
+        />
+        <Button onClick={add} disabled={other.trim() === ''}>
+          {words.add}
+        </Button>
+      </div>
+      <TextArea
+        className="mt-3"
+        label={words.condition}
+        rows={2}
+        value={condition}
+        maxLength={1000}
+        onChange={({ target }) => onCondition(target.value)}
+      />
+    </fieldset>
+  );
+}

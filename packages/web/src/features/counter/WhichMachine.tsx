@@ -1,0 +1,96 @@
+import type { Hit } from '@nodo/contract';
+import { useState } from 'react';
+import { useCustomerQuery, useSearchQuery } from '../../api/client.ts';
+import { m } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { TextField } from '../../ui/Field.tsx';
+import { HitLine } from '../find/FindBox.tsx';
+import { ticketOnTag } from '../find/tagAddress.ts';
+import { useSettled } from '../find/useSettled.ts';
+
+/** Whether the shop knows it: by tag, serial, name or number. */
+export function WhichMachine({
+  onMachine,
+  onCustomer,
+  onTicket,
+}: {
+  readonly onMachine: (machine: string) => void;
+  readonly onCustomer: (customer: string) => void;
+  /** A ticket was chosen, or its tag scanned: the machine of it, or the call. */
+  readonly onTicket: (ticket: string) => void;
+}) {
+  const [typed, setTyped] = useState('');
+  const letters = useSettled(typed.trim());
+  const scanned = ticketOnTag(letters);
+  const { currentData: hits = [] } = useSearchQuery(letters, {
+    skip: letters === '' || scanned !== undefined,
+  });
+  const words = m.counter.known;
+  const choose = ({ kind, id }: Hit) => {
+    setTyped('');
+    if (kind === 'machine') onMachine(id);
+    else if (kind === 'customer') onCustomer(id);
+    else onTicket(id);
+  };
+  const shown = letters === '' ? [] : hits.slice(0, 6);
+  return (
+    <section aria-label={words.title} className="mb-5">
+      <TextField
+        label={words.find}
+        hint={words.hint}
+        value={typed}
+        autoComplete="off"
+        maxLength={200}
+        onChange={({ target }) => setTyped(target.value)}
+        onKeyDown={(event) => {
+          if (event.key !== 'Enter') return;
+          // Enter belongs to the looking up here, not to the whole sheet.
+          event.preventDefault();
+          const ticket = ticketOnTag(typed);
+          const [first] = shown;
+          if (ticket !== undefined) {
+            setTyped('');
+            onTicket(ticket);
+          } else if (first && letters === typed.trim()) choose(first);
+        }}
+      />
+      <ul className="mt-1">
+        {shown.map((hit) => (
+          <li key={hit.id}>
+            <button
+              type="button"
+              onClick={() => choose(hit)}
+              className="flex min-h-11 w-full items-baseline gap-3 rounded-md px-3 py-2 text-left hover:bg-sunk"
+            >
+              <HitLine hit={hit} />
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** The machines that a known customer brought before, to choose from. */
+export function TheirMachines({
+  customer,
+  chosen,
+  onMachine,
+}: {
+  readonly customer: string;
+  readonly chosen: string | null;
+  readonly onMachine: (machine: string) => void;
+}) {
+  const { currentData: file } = useCustomerQuery(customer);
+  if (!file || file.machines.length === 0) return null;
+  return (
+    <div className="mt-3 flex flex-wrap items-center gap-2">
+      <span className="text-sm text-quiet">{m.counter.known.theirs}</span>
+      {file.machines.map(({ id, card }) => (
+        <Button key={id} aria-pressed={id === chosen} onClick={() => onMachine(id)}>
+          {card.label}
+        </Button>
+      ))}
+    </div>
+  );
+}

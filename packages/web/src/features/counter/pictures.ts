@@ -1,0 +1,26 @@
+import { createStore, del, get, set } from 'idb-keyval';
+
+/** A picture that goes with the sheet: a photo at its place, or the signature. */
+export interface Picture {
+  readonly place: number | 'signature';
+  readonly blob: Blob;
+}
+
+const store = createStore('nodo-sheet', 'pictures');
+const KEY = 'counter';
+
+/** The pictures that were taken for the sheet which is kept on this screen. */
+export async function readPictures(sheet: string): Promise<readonly Picture[]> {
+  const kept = await get<{ readonly sheet: string; readonly pictures: readonly Picture[] }>(
+    KEY,
+    store,
+  ).catch(() => undefined);
+  return kept?.sheet === sheet ? kept.pictures : [];
+}
+
+/** A device that keeps nothing still takes them in; they are lost only when the page is closed. */
+export async function keepPictures(sheet: string, pictures: readonly Picture[]): Promise<void> {
+  await (pictures.length === 0 ? del(KEY, store) : set(KEY, { sheet, pictures }, store)).catch(
+    () => undefined,
+  );
+}

@@ -1,0 +1,82 @@
+import { daysBetween, type MachineFile, ticketOf } from '@nodo/contract';
+import type { Dispatch, SetStateAction } from 'react';
+import { toast } from 'sonner';
+import { client, useAppDispatch, useMachineQuery } from '../../api/client.ts';
+import { m } from '../../messages/index.ts';
+import type { CounterDraft } from './draft.ts';
+
+/** A machine that comes so soon after a repair is taken for one that comes back from it. */
+const COMEBACK_DAYS = 60;
+
+/** Fills the sheet with what the shop knows: a machine, a customer, a call. */
+export function useKnown(
+  draft: CounterDraft,
+  setDraft: Dispatch<SetStateAction<CounterDraft>>,
+): {
+  readonly machine: MachineFile | undefined;
+  readonly chooseMachine: (machine: string) => void;
+  readonly chooseCustomer: (customer: string) => void;
+  readonly chooseTicket: (ticket: string) => void;
+} {
+  const dispatch = useAppDispatch();
+  const { endpoints } = client.api;
+  const { currentData } = useMachineQuery(draft.machineId ?? '', {
+    skip: draft.machineId === null,
+  });
+  const once = { subscribe: false, forceRefetch: true } as const;
+
+  const customerOf = async (id: string): Promise<Partial<CounterDraft>> => {
+    const { data } = await dispatch(endpoints.customer.initiate(id, once));
+    if (!data?.card) return {};
+    const { name, phone, reach } = data.card;
+    return { customerId: data.mergedInto ?? id, customer: name, phone, reach };
+  };
+  const fill = async (part: Promise<Partial<CounterDraft> | undefined>): Promise<void> => {
+    const filled = await part;
+    if (filled) setDraft((now) => ({ ...now, ...filled }));
+    else toast.error(m.cards.machine.failed);
+  };
+  const machineOf = async (id: string): Promise<Partial<CounterDraft> | undefined> => {
+    const { data } = await dispatch(endpoints.machine.initiate(id, once));
+    if (!data) return undefined;
+    const { card, customer } = data.machine;
+    const last = data.visits.find(({ line }) => line.status !== 'open')?.line;
+    const today = new Date().toISOString().slice(0, 10);
+    const isComeback =
+      last !== undefined && daysBetween(last.changedAt.slice(0, 10), today) <= COMEBACK_DAYS;
+    return {
+      machineId: id,
+      family: card.family,
+      traits: card.traits,
+      label: card.label,
+      comebackOf: isComeback ? last.ticket : null,
+      ...(customer === null ? {} : await customerOf(customer)),
+    };
+  };
+  /** A ticket names a machine; one that is away is the call that announced it. */
+  const ticketParts = async (id: string): Promise<Partial<CounterDraft> | undefined> => {
+    const { data } = await dispatch(endpoints.ticket.initiate(id, once));
+    if (!data) return undefined;
+    const { intake, life, status } = ticketOf(id, data.events);
+    if (!intake) return undefined;
+    const isCall = intake.tag === undefined && status === 'open';
+    if (!isCall && life.machine !== undefined) return machineOf(life.machine);
+    const { family, label, words, traits = null } = intake;
+    const customer = data.customer;
+    return {
+      family,
+      label,
+      traits: traits && [...traits],
+      ...(isCall ? { call: id, words } : {}),
+      ...(customer
+        ? { customerId: customer.id, customer: customer.name, phone: customer.phone }
+        : {}),
+    };
+  };
+  return {
+    machine: draft.machineId === null ? undefined : currentData,
+    chooseMachine: (id) => void fill(machineOf(id)),
+    chooseCustomer: (id) => void fill(customerOf(id)),
+    chooseTicket: (id) => void fill(ticketParts(id)),
+  };
+}

@@ -1,0 +1,80 @@
+import type { CallFault } from '@nodo/client';
+import type { Draft } from '@nodo/contract';
+import { ADDRESSES } from '@nodo/contract/addresses';
+import { useState } from 'react';
+import { call, useTakeInMutation } from '../../api/client.ts';
+import type { CounterDraft } from './draft.ts';
+import { arrivalOf, intakeOf, pictureOf } from './intake.ts';
+import type { Picture } from './pictures.ts';
+
+/** Something of the sheet was not taken; sending it again goes on from there. */
+class NotTaken extends Error {
+  constructor(readonly fault: CallFault) {
+    super(fault.kind);
+  }
+}
+
+/**
+ * Takes the sheet in: ticket first, then its pictures. Everything has an id of its own, so after a
+ * fault the same sheet is simply sent again; what was taken already is not taken twice.
+ */
+export function useTakeIn() {
+  const [takeIn] = useTakeInMutation();
+  const [state, setState] = useState<{ readonly busy: boolean; readonly fault?: CallFault }>({
+    busy: false,
+  });
+
+  const send = async (
+    draft: CounterDraft,
+    limit: number | undefined,
+    pictures: readonly Picture[],
+  ) => {
+    const { call: announced } = draft;
+    if (announced === null) {
+      const taken = await takeIn(intakeOf(draft, limit));
+      if (!taken.data) throw new NotTaken(taken.error as CallFault);
+    } else {
+      for (const one of arrivalOf(draft, limit)) await record(announced, one);
+    }
+    const ticket = announced ?? draft.ticket;
+    for (const { blob, place } of pictures) {
+      const kept = await must(
+        call({ address: ADDRESSES.keepPhoto, params: { ticket }, body: blob }),
+      );
+      const { photo } = kept as { photo: string };
+      await record(ticket, pictureOf(draft, photo, place));
+    }
+    return ticket;
+  };
+
+  return {
+    ...state,
+    /** @returns the ticket; undefined after a fault, which is told */
+    takeIn: async (
+      draft: CounterDraft,
+      limit: number | undefined,
+      pictures: readonly Picture[],
+    ): Promise<string | undefined> => {
+      setState({ busy: true });
+      try {
+        const ticket = await send(draft, limit, pictures);
+        setState({ busy: false });
+        return ticket;
+      } catch (fault) {
+        if (!(fault instanceof NotTaken)) throw fault;
+        setState({ busy: false, fault: fault.fault });
+        return undefined;
+      }
+    },
+  };
+}
+
+async function record(ticket: string, draft: Draft): Promise<void> {
+  await must(call({ address: ADDRESSES.recordEvent, params: { ticket }, body: draft }));
+}
+
+async function must(answer: ReturnType<typeof call>): Promise<unknown> {
+  const given = await answer;
+  if ('error' in given) throw new NotTaken(given.error);
+  return given.data;
+}

@@ -1,0 +1,201 @@
+import type { CallFault } from '@nodo/client';
+import {
+  type CustomerCard,
+  type CustomerFile,
+  mayTakeIn,
+  type Session,
+  SPOKEN,
+  type Spoken,
+} from '@nodo/contract';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { toast } from 'sonner';
+import {
+  useChangeCustomerMutation,
+  useCustomerQuery,
+  useMergeCustomerMutation,
+} from '../../api/client.ts';
+import { faultWords } from '../../messages/faults.ts';
+import { m, write } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Select, TextArea, TextField } from '../../ui/Field.tsx';
+import { FormFault } from '../../ui/FormFault.tsx';
+import { Blank } from '../../ui/Stitches.tsx';
+import { NotRead } from '../shell/NotRead.tsx';
+import { EraseForm } from './EraseForm.tsx';
+import { MergeForm } from './MergeForm.tsx';
+import { TicketLines } from './TicketLines.tsx';
+
+/** One customer: how to reach them, their machines and tickets. */
+export default function CustomerView({ session }: { readonly session: Session }) {
+  const { customer: id = '' } = useParams();
+  const mayRead = mayTakeIn(session.person.role);
+  const { currentData: file, error, refetch } = useCustomerQuery(id, { skip: !mayRead });
+  const words = m.cards.customer;
+  if (!mayRead) {
+    return (
+      <Blank title={words.title}>
+        <p>{words.noRights}</p>
+      </Blank>
+    );
+  }
+  if (!file) {
+    return (
+      <NotRead
+        title={words.failed}
+        fault={error as CallFault | undefined}
+        again={() => void refetch()}
+      />
+    );
+  }
+  return (
+    <div className="flex flex-1 flex-col lg:flex-row">
+      <div className="min-w-0 flex-1 px-6 py-4">
+        <h1 className="mb-3 text-2xl font-bold break-words">
+          <bdi>{file.card?.name ?? words.erased}</bdi>
+        </h1>
+        {file.erasedAt !== null && <p>{words.erasedAt(write.day(file.erasedAt))}</p>}
+        {file.mergedInto !== null && <MergedAway file={file} into={file.mergedInto} />}
+        {file.card && <CardForm key={file.revision} file={file} card={file.card} />}
+        <Doubles file={file} />
+        {file.card && file.mergedInto === null && <MergeForm file={file} />}
+        {file.card && session.person.role === 'lead' && <EraseForm customer={file.id} />}
+      </div>
+      <aside className="border-rule bg-paper px-6 py-4 max-lg:border-t lg:w-96 lg:border-l">
+        <h2 className="mb-1 font-semibold">{words.machines}</h2>
+        {file.machines.length === 0 && <p className="text-quiet">{words.noMachines}</p>}
+        <ul>
+          {file.machines.map(({ id: machine, card }) => (
+            <li key={machine} className="border-b border-rule last:border-0">
+              <Link
+                to={`/machines/${machine}`}
+                className="flex min-h-11 items-baseline gap-2 py-2 hover:underline"
+              >
+                <bdi className="font-semibold">{card.label}</bdi>
+                <span className="text-quiet">
+                  {[card.model, card.serial].filter(Boolean).join(', ')}
+                </span>
+              </Link>
+            </li>
+          ))}
+        </ul>
+        <h2 className="mt-5 mb-1 font-semibold">{words.tickets}</h2>
+        {file.tickets.length === 0 && <p className="text-quiet">{words.noTickets}</p>}
+        <TicketLines lines={file.tickets} />
+      </aside>
+    </div>
+  );
+}
+
+function MergedAway({ file, into }: { readonly file: CustomerFile; readonly into: string }) {
+  const [merge] = useMergeCustomerMutation();
+  const words = m.cards.customer;
+  return (
+    <p className="flex flex-wrap items-center gap-4 border-l-4 border-own pl-3">
+      {words.mergedInto}
+      <Link to={`/customers/${into}`} className="inline-flex min-h-11 items-center underline">
+        {words.toOther}
+      </Link>
+      <Button onClick={() => void merge({ customer: file.id, into: null })}>{words.part}</Button>
+    </p>
+  );
+}
+
+function Doubles({ file }: { readonly file: CustomerFile }) {
+  const [merge] = useMergeCustomerMutation();
+  const words = m.cards.customer;
+  if (file.doubles.length === 0) return null;
+  return (
+    <section className="mt-6" aria-label={words.doubles}>
+      <h2 className="font-semibold">{words.doubles}</h2>
+      <ul>
+        {file.doubles.map(({ id, card }) => (
+          <li key={id} className="flex flex-wrap items-center gap-4 border-b border-rule py-1">
+            <span className="min-w-0 flex-1 break-words">
+              <bdi className="font-semibold">{card?.name ?? words.erased}</bdi>{' '}
+              <span className="text-quiet">
+                <bdi>{[card?.phone, card?.other, card?.notes].filter(Boolean).join(', ')}</bdi>
+              </span>
+            </span>
+            <Button onClick={() => void merge({ customer: id, into: null })}>{words.part}</Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function CardForm({
+  file,
+  card: begun,
+}: {
+  readonly file: CustomerFile;
+  readonly card: CustomerCard;
+}) {
+  const [card, setCard] = useState(begun);
+  const [change, { isLoading, error }] = useChangeCustomerMutation();
+  const words = m.cards.customer;
+  const set = (part: Partial<CustomerCard>) => setCard({ ...card, ...part });
+  const nameMissing = card.name.trim() === '';
+  const save = async () => {
+    if (nameMissing) return;
+    const { id: customer, revision } = file;
+    const result = await change({ customer, revision, card });
+    if (result.data) toast.success(words.saved);
+  };
+  return (
+    <form
+      noValidate
+      className="flex max-w-2xl flex-col gap-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void save();
+      }}
+    >
+      <div className="grid gap-4 md:grid-cols-2">
+        <TextField
+          label={words.name}
+          error={nameMissing ? m.counter.required : undefined}
+          value={card.name}
+          maxLength={120}
+          onChange={({ target }) => set({ name: target.value })}
+        />
+        <TextField
+          label={words.phone}
+          value={card.phone}
+          maxLength={40}
+          inputMode="tel"
+          onChange={({ target }) => set({ phone: target.value })}
+        />
+        <TextField
+          label={words.other}
+          value={card.other}
+          maxLength={120}
+          onChange={({ target }) => set({ other: target.value })}
+        />
+        <Select
+          label={words.reach}
+          value={card.reach}
+          onChange={({ target }) => set({ reach: target.value as Spoken })}
+        >
+          {SPOKEN.map((how) => (
+            <option key={how} value={how}>
+              {m.life.spoken(how)}
+            </option>
+          ))}
+        </Select>
+      </div>
+      <TextArea
+        label={words.notes}
+        rows={3}
+        value={card.notes}
+        maxLength={2000}
+        onChange={({ target }) => set({ notes: target.value })}
+      />
+      <FormFault>{error && !isLoading ? faultWords(error as CallFault) : ''}</FormFault>
+      <Button look="main" type="submit" className="self-start" disabled={isLoading}>
+        {words.save}
+      </Button>
+    </form>
+  );
+}

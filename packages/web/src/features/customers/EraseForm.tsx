@@ -1,0 +1,41 @@
+import type { CallFault } from '@nodo/client';
+import { useState } from 'react';
+import { useEraseCustomerMutation } from '../../api/client.ts';
+import { faultWords } from '../../messages/faults.ts';
+import { m } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { TextField } from '../../ui/Field.tsx';
+import { FormFault } from '../../ui/FormFault.tsx';
+
+/** The one thing here that cannot be taken back: so it asks for a word to be typed. */
+export function EraseForm({ customer }: { readonly customer: string }) {
+  const [typed, setTyped] = useState('');
+  const [erase, { isLoading, error }] = useEraseCustomerMutation();
+  const words = m.cards.customer;
+  const isMeant = typed.trim().toLocaleLowerCase() === words.eraseWord;
+  return (
+    <form
+      aria-label={words.erase}
+      className="mt-8 max-w-2xl border-t border-rule pt-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (isMeant) void erase(customer);
+      }}
+    >
+      <h2 className="font-semibold">{words.erase}</h2>
+      <p className="mb-2 text-quiet">{words.eraseLead}</p>
+      <div className="flex flex-wrap items-end gap-3">
+        <TextField
+          label={words.eraseType(words.eraseWord)}
+          value={typed}
+          autoComplete="off"
+          onChange={({ target }) => setTyped(target.value)}
+        />
+        <Button look="hazard" type="submit" disabled={!isMeant || isLoading}>
+          {words.erase}
+        </Button>
+      </div>
+      <FormFault>{error ? faultWords(error as CallFault) : ''}</FormFault>
+    </form>
+  );
+}

@@ -1,0 +1,174 @@
+import type { CallFault } from '@nodo/client';
+import type { Hit, Standing } from '@nodo/contract';
+import { Command } from 'cmdk';
+import { ScanLine, Search } from 'lucide-react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useSearchQuery } from '../../api/client.ts';
+import { faultWords } from '../../messages/faults.ts';
+import { m, write } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { ticketOnTag } from './tagAddress.ts';
+import { useSettled } from './useSettled.ts';
+
+const ScanDialog = lazy(() => import('./ScanDialog.tsx'));
+
+/** Finds tickets, machines and customers by a few letters, from every view; takes scanned tags. */
+export function FindBox() {
+  const [typed, setTyped] = useState('');
+  const [open, setOpen] = useState(false);
+  const [scanning, setScanning] = useState(false);
+  const box = useRef<HTMLInputElement>(null);
+  const navigate = useNavigate();
+  const words = m.life.find;
+  const letters = useSettled(typed.trim());
+  const isAsking = letters !== '' && ticketOnTag(letters) === undefined;
+  const answer = useSearchQuery(letters, { skip: !isAsking });
+  const isSettled = letters === typed.trim();
+  const hits = isAsking ? (answer.currentData ?? []) : [];
+  useSlash(box);
+
+  const goTo = (path: string) => {
+    setTyped('');
+    setOpen(false);
+    box.current?.blur();
+    void navigate(path);
+  };
+  const isOpen = open && typed.trim() !== '' && ticketOnTag(typed) === undefined;
+  return (
+    <div className="flex min-w-48 flex-1 items-center md:max-w-sm">
+      <Command
+        shouldFilter={false}
+        label={words.label}
+        className="relative min-w-0 flex-1"
+        onBlur={({ currentTarget, relatedTarget }) => {
+          if (!currentTarget.contains(relatedTarget)) setOpen(false);
+        }}
+        onKeyDown={(event) => {
+          const ticket = ticketOnTag(typed);
+          if (event.key === 'Escape') setTyped('');
+          else if (event.key === 'Enter' && ticket !== undefined) {
+            // A scanner that types: the address and then Enter.
+            event.preventDefault();
+            goTo(`/t/${ticket}`);
+          } else if (event.key === 'Enter' && !isSettled) event.preventDefault();
+        }}
+      >
+        <Search aria-hidden size={18} className="absolute top-3.5 left-3 text-quiet" />
+        <Command.Input
+          ref={box}
+          value={typed}
+          maxLength={200}
+          dir="auto"
+          placeholder={words.label}
+          onValueChange={(letters) => {
+            setTyped(letters);
+            setOpen(true);
+          }}
+          onFocus={() => setOpen(true)}
+          className="min-h-11 w-full rounded-md border-2 border-edge bg-paper pr-3 pl-9"
+        />
+        <div
+          className={`absolute top-full left-0 z-30 mt-1 w-full min-w-80 rounded-md border-2 border-ink bg-paper shadow-lg ${isOpen ? '' : 'hidden'}`}
+        >
+          <p role="status" className="px-3 py-2 text-sm text-quiet empty:hidden">
+            {isOpen && statusWords(answer.error as CallFault | undefined, !isSettled, answer)}
+          </p>
+          <Command.List label={words.label} className="max-h-[60vh] overflow-y-auto">
+            {hits.map((hit) => (
+              <Command.Item
+                key={hit.id}
+                value={hit.id}
+                onPointerDown={(event) => event.preventDefault()}
+                onSelect={() => goTo(pathOf(hit))}
+                className="flex min-h-11 cursor-pointer items-baseline gap-3 px-3 py-2 data-[selected=true]:bg-sunk"
+              >
+                <HitLine hit={hit} />
+              </Command.Item>
+            ))}
+          </Command.List>
+        </div>
+      </Command>
+      <Button
+        look="quiet"
+        aria-label={words.scan}
+        title={words.scan}
+        onClick={() => setScanning(true)}
+      >
+        <ScanLine aria-hidden size={20} />
+      </Button>
+      {scanning && (
+        <Suspense>
+          <ScanDialog
+            onClose={() => setScanning(false)}
+            onTicket={(ticket) => {
+              setScanning(false);
+              goTo(`/t/${ticket}`);
+            }}
+          />
+        </Suspense>
+      )}
+    </div>
+  );
+}
+
+/** One thing that was found: what it is, whose, where it stands. */
+export function HitLine({ hit: { kind, title, more, tag, state, at } }: { readonly hit: Hit }) {
+  const stands = state === null ? '' : m.life.standing(state as Standing);
+  const when = at === null ? '' : write.day(at);
+  return (
+    <>
+      <span className="w-10 shrink-0 font-mono font-bold">{tag ?? ''}</span>
+      <span className="min-w-0 flex-1 break-words">
+        <bdi className="font-semibold">{title}</bdi>{' '}
+        <span className="text-quiet">
+          <bdi>{more}</bdi>
+        </span>
+        <span className="block text-sm text-quiet">
+          {[m.life.find.kinds[kind], stands, when].filter(Boolean).join(' · ')}
+        </span>
+      </span>
+    </>
+  );
+}
+
+function statusWords(
+  fault: CallFault | undefined,
+  isTyping: boolean,
+  {
+    currentData,
+    isFetching,
+  }: { readonly currentData?: readonly Hit[] | undefined; readonly isFetching: boolean },
+): string {
+  const words = m.life.find;
+  if (fault) return faultWords(fault, words.offLine);
+  if (currentData && currentData.length > 0) return '';
+  return isFetching || isTyping ? words.searching : words.none;
+}
+
+function pathOf({ kind, id }: Hit): string {
+  switch (kind) {
+    case 'ticket':
+      return `/t/${id}`;
+    case 'machine':
+      return `/machines/${id}`;
+    case 'customer':
+      return `/customers/${id}`;
+  }
+}
+
+/** The slash key begins a search wherever nobody is writing. */
+function useSlash(box: React.RefObject<HTMLInputElement | null>): void {
+  useEffect(() => {
+    const onKey = (event: globalThis.KeyboardEvent) => {
+      const writes =
+        event.target instanceof Element &&
+        event.target.closest('input, textarea, select, [role="dialog"]') !== null;
+      if (event.key !== '/' || writes || event.ctrlKey || event.metaKey) return;
+      event.preventDefault();
+      box.current?.focus();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [box]);
+}

@@ -1,0 +1,164 @@
+import type { CallFault } from '@nodo/client';
+import { MACHINE_FACTS, type MachineCard, type MachineSheet } from '@nodo/contract';
+import { SHIPPED } from '@nodo/knowledge';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { useChangeMachineMutation } from '../../api/client.ts';
+import { faultWords } from '../../messages/faults.ts';
+import { m } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Select, TextArea, TextField } from '../../ui/Field.tsx';
+import { FormFault } from '../../ui/FormFault.tsx';
+import { ServiceValues, type TypedValue, typedValues, valuesOf } from './ServiceValues.tsx';
+
+const FAMILIES = [...SHIPPED.knowledge.families.values()];
+const EVERY_TRAIT = [...new Set(FAMILIES.flatMap(({ traits }) => traits))];
+
+/** What is known of a machine: kind with every trait, facts, service values with their page. */
+export function MachineCardForm({
+  machine,
+  onSaved,
+}: {
+  readonly machine: MachineSheet;
+  readonly onSaved: () => void;
+}) {
+  const [card, setCard] = useState(machine.card);
+  const [values, setValues] = useState<readonly TypedValue[]>(() =>
+    typedValues(machine.card.service),
+  );
+  const [isBad, setIsBad] = useState(false);
+  const [change, { isLoading, error }] = useChangeMachineMutation();
+  const words = m.cards.machine;
+  const family = SHIPPED.modelOf(card.family)?.family;
+  const traits = card.traits ?? family?.traits ?? [];
+  const set = (part: Partial<MachineCard>) => setCard({ ...card, ...part });
+  const save = async () => {
+    const service = valuesOf(values);
+    setIsBad(service === undefined || card.label.trim() === '');
+    if (service === undefined || card.label.trim() === '') return;
+    const facts = Object.fromEntries(
+      Object.entries(card.facts).filter(([, text]) => text.trim() !== ''),
+    );
+    const result = await change({
+      machine: machine.id,
+      revision: machine.revision,
+      customer: machine.customer,
+      card: { ...card, service, facts },
+    });
+    if (!result.data) return;
+    toast.success(words.saved);
+    onSaved();
+  };
+  return (
+    <form
+      noValidate
+      className="flex flex-col gap-5"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void save();
+      }}
+    >
+      <div className="grid gap-4 md:grid-cols-2 xl:grid-cols-4">
+        <TextField
+          label={words.label}
+          value={card.label}
+          maxLength={80}
+          onChange={({ target }) => set({ label: target.value })}
+        />
+        <Select
+          label={words.kind}
+          value={card.family}
+          onChange={({ target }) => set({ family: target.value, traits: null })}
+        >
+          {FAMILIES.map(({ id, title }) => (
+            <option key={id} value={id}>
+              {title}
+            </option>
+          ))}
+        </Select>
+        <TextField
+          label={words.model}
+          value={card.model}
+          maxLength={80}
+          onChange={({ target }) => set({ model: target.value })}
+        />
+        <TextField
+          label={words.serial}
+          value={card.serial}
+          maxLength={60}
+          onChange={({ target }) => set({ serial: target.value })}
+        />
+      </div>
+      <fieldset>
+        <legend className="font-semibold">
+          {words.traits}{' '}
+          <span className="font-normal text-quiet">
+            ({card.traits === null ? words.traitsOfFamily : words.traitsOwn})
+          </span>
+        </legend>
+        <div className="grid gap-x-6 sm:grid-cols-2 xl:grid-cols-3">
+          {EVERY_TRAIT.map((trait) => (
+            <label key={trait} className="flex min-h-11 items-center gap-3">
+              <input
+                type="checkbox"
+                className="size-5 accent-own"
+                checked={traits.includes(trait)}
+                onChange={({ target }) =>
+                  set({
+                    traits: target.checked
+                      ? [...traits, trait]
+                      : traits.filter((one) => one !== trait),
+                  })
+                }
+              />
+              {m.life.trait(trait)}
+            </label>
+          ))}
+        </div>
+        {card.traits !== null && (
+          <Button look="quiet" onClick={() => set({ traits: null })}>
+            {words.likeKind}
+          </Button>
+        )}
+      </fieldset>
+      <fieldset>
+        <legend className="font-semibold">{words.facts}</legend>
+        <div className="grid gap-4 md:grid-cols-2 xl:grid-cols-3">
+          {MACHINE_FACTS.map((fact) => (
+            <TextField
+              key={fact}
+              label={m.life.fact(fact)}
+              hint={words.factHint(family?.[fact] ?? '')}
+              value={card.facts[fact] ?? ''}
+              maxLength={120}
+              onChange={({ target }) => set({ facts: { ...card.facts, [fact]: target.value } })}
+            />
+          ))}
+        </div>
+      </fieldset>
+      <ServiceValues values={values} onChange={setValues} />
+      <div className="grid gap-4 md:grid-cols-2">
+        <TextArea
+          label={words.oil}
+          rows={3}
+          value={card.oilPoints}
+          maxLength={1000}
+          onChange={({ target }) => set({ oilPoints: target.value })}
+        />
+        <TextArea
+          label={words.notes}
+          rows={3}
+          value={card.notes}
+          maxLength={2000}
+          onChange={({ target }) => set({ notes: target.value })}
+        />
+      </div>
+      <FormFault>
+        {isBad ? words.badValue : error && !isLoading ? faultWords(error as CallFault) : ''}
+      </FormFault>
+      <Button look="main" type="submit" className="self-start" disabled={isLoading}>
+        {words.save}
+      </Button>
+    </form>
+  );
+}

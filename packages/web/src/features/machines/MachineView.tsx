@@ -1,0 +1,106 @@
+import type { CallFault } from '@nodo/client';
+import { type MachineFile, mayTakeIn, type Session } from '@nodo/contract';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { useMachineQuery } from '../../api/client.ts';
+import { Silhouette } from '../../drawing/Silhouette.tsx';
+import { m, write } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Blank } from '../../ui/Stitches.tsx';
+import { usePeopleById } from '../bench/usePeopleById.ts';
+import { NotRead } from '../shell/NotRead.tsx';
+import { MachineCardForm } from './MachineCardForm.tsx';
+import { Visits } from './Visits.tsx';
+
+/** One machine: what it is, what its manual says, and what was ever done to it. */
+export default function MachineView({ session }: { readonly session: Session }) {
+  const { machine: id = '' } = useParams();
+  const mayRead = mayTakeIn(session.person.role);
+  const { currentData: file, error, refetch } = useMachineQuery(id, { skip: !mayRead });
+  const words = m.cards.machine;
+  if (!mayRead) {
+    return (
+      <Blank title={words.failed}>
+        <p>{m.cards.customer.noRights}</p>
+      </Blank>
+    );
+  }
+  if (!file) {
+    return (
+      <NotRead
+        title={words.failed}
+        fault={error as CallFault | undefined}
+        again={() => void refetch()}
+      />
+    );
+  }
+  return <Machine key={file.machine.id} file={file} />;
+}
+
+function Machine({ file }: { readonly file: MachineFile }) {
+  const { machine, customerName, visits, earlier } = file;
+  const people = usePeopleById();
+  // A card of before that was brought back into the form, to be looked at and saved.
+  const [brought, setBrought] = useState<number>();
+  const words = m.cards.machine;
+  const card = earlier.find(({ revision }) => revision === brought)?.card ?? machine.card;
+  return (
+    <div className="flex flex-1 flex-col lg:flex-row">
+      <div className="min-w-0 flex-1 px-6 py-4">
+        <div className="mb-4 flex items-end gap-4">
+          <span className="w-24 shrink-0">
+            <Silhouette family={machine.card.family} accent={false} />
+          </span>
+          <div className="min-w-0">
+            <h1 className="text-2xl font-bold break-words">
+              <bdi>{machine.card.label}</bdi>
+            </h1>
+            <p className="text-quiet">
+              {machine.customer === null ? (
+                words.nobody
+              ) : (
+                <Link
+                  to={`/customers/${machine.customer}`}
+                  className="inline-flex min-h-11 items-center underline underline-offset-4"
+                >
+                  <bdi>{words.of(customerName ?? m.cards.customer.erased)}</bdi>
+                </Link>
+              )}
+            </p>
+          </div>
+        </div>
+        <MachineCardForm
+          key={`${machine.revision} ${brought ?? ''}`}
+          machine={{ ...machine, card }}
+          onSaved={() => setBrought(undefined)}
+        />
+        {earlier.length > 0 && (
+          <section className="mt-6" aria-label={words.earlier}>
+            <h2 className="font-semibold">{words.earlier}</h2>
+            <ul>
+              {earlier.map(({ revision, at, by }) => (
+                <li key={revision} className="flex items-center gap-4 border-b border-rule py-1">
+                  <span className="flex-1">
+                    {words.earlierLine(write.moment(at), people.get(by)?.name ?? '')}
+                  </span>
+                  <Button onClick={() => setBrought(revision)}>{words.bringBack}</Button>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
+      </div>
+      <aside
+        aria-label={words.visits}
+        className="border-rule bg-paper px-6 py-4 max-lg:border-t lg:w-[26rem] lg:border-l"
+      >
+        <h2 className="mb-2 text-lg font-bold">{words.visits}</h2>
+        {visits.length === 0 ? (
+          <p className="text-quiet">{words.noVisits}</p>
+        ) : (
+          <Visits visits={visits} machine={machine.card} />
+        )}
+      </aside>
+    </div>
+  );
+}

@@ -1,0 +1,117 @@
+import { type MachineCard, QUANTITY_IDS, type Quantity } from '@nodo/contract';
+import { m } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { TextField } from '../../ui/Field.tsx';
+
+/** A value of the manual as it is being typed. */
+export interface TypedValue {
+  readonly quantity: Quantity;
+  readonly least: string;
+  readonly most: string;
+  readonly from: string;
+}
+
+export function typedValues(service: MachineCard['service']): readonly TypedValue[] {
+  return QUANTITY_IDS.flatMap((quantity) => {
+    const value = service[quantity];
+    if (!value) return [];
+    const { least, most, from } = value;
+    return [{ quantity, least: String(least), most: String(most), from }];
+  });
+}
+
+/** Undefined when one of them is no range, or does not say where it is written. */
+export function valuesOf(typed: readonly TypedValue[]): MachineCard['service'] | undefined {
+  const service: MachineCard['service'] = {};
+  for (const { quantity, from, ...range } of typed) {
+    const [least, most] = [range.least, range.most].map((text) =>
+      text.trim() === '' ? Number.NaN : Number(text.replace(',', '.')),
+    );
+    if (least === undefined || most === undefined || !(least <= most) || from.trim() === '') {
+      return undefined;
+    }
+    service[quantity] = { least, most, from: from.trim() };
+  }
+  return service;
+}
+
+/** The machine's own values, each with the page of the manual it stands on. */
+export function ServiceValues({
+  values,
+  onChange,
+}: {
+  readonly values: readonly TypedValue[];
+  readonly onChange: (values: readonly TypedValue[]) => void;
+}) {
+  const words = m.cards.machine;
+  const left = QUANTITY_IDS.filter((id) => !values.some(({ quantity }) => quantity === id));
+  const set = (quantity: Quantity, part: Partial<TypedValue>) =>
+    onChange(values.map((one) => (one.quantity === quantity ? { ...one, ...part } : one)));
+  return (
+    <fieldset>
+      <legend className="font-semibold">{words.service}</legend>
+      <p className="mb-2 text-sm text-quiet">{words.serviceLead}</p>
+      <ul className="flex flex-col gap-3">
+        {values.map(({ quantity, least, most, from }) => {
+          const name = m.life.quantity(quantity);
+          const unit = m.life.unit(quantity);
+          return (
+            <li key={quantity} className="flex flex-wrap items-end gap-3">
+              <span className="w-52 self-center font-semibold">{`${name} (${unit})`}</span>
+              <TextField
+                label={words.least}
+                aria-label={`${name}, ${words.least}`}
+                value={least}
+                inputMode="decimal"
+                className="w-24"
+                onChange={({ target }) => set(quantity, { least: target.value })}
+              />
+              <TextField
+                label={words.most}
+                aria-label={`${name}, ${words.most}`}
+                value={most}
+                inputMode="decimal"
+                className="w-24"
+                onChange={({ target }) => set(quantity, { most: target.value })}
+              />
+              <TextField
+                label={words.from}
+                aria-label={`${name}, ${words.from}`}
+                value={from}
+                maxLength={120}
+                className="min-w-44 flex-1"
+                onChange={({ target }) => set(quantity, { from: target.value })}
+              />
+              <Button
+                look="quiet"
+                onClick={() => onChange(values.filter((one) => one.quantity !== quantity))}
+              >
+                {words.removeValue(name)}
+              </Button>
+            </li>
+          );
+        })}
+      </ul>
+      {left.length > 0 && (
+        <select
+          aria-label={words.addValue}
+          value=""
+          onChange={({ target }) =>
+            onChange([
+              ...values,
+              { quantity: target.value as Quantity, least: '', most: '', from: '' },
+            ])
+          }
+          className="mt-3 min-h-11 rounded-md border-2 border-edge bg-paper px-3"
+        >
+          <option value="">{words.addValue}</option>
+          {left.map((id) => (
+            <option key={id} value={id}>
+              {m.life.quantity(id)}
+            </option>
+          ))}
+        </select>
+      )}
+    </fieldset>
+  );
+}

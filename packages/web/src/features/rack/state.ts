@@ -1,0 +1,74 @@
+import { daysBetween, type RackEntry, type ShopCard } from '@nodo/contract';
+
+/** What the calendar says of a machine on the Rack. */
+export interface DueState {
+  /** Promised for a day that is over, and not ready. */
+  readonly overdue: boolean;
+  /** In work, and nobody made an entry for longer than the shop puts up with. */
+  readonly stuck: boolean;
+  /** Ready for longer than the shop wants to keep it. */
+  readonly uncollected: boolean;
+}
+
+/** @param today yyyy-mm-dd, by the shop's own clock */
+export function dueState(line: RackEntry, card: ShopCard, today: string): DueState {
+  const { status, promised, changedAt, readyAt, awaited, lastBy } = line;
+  const isOpen = status === 'open' && line.tag !== null;
+  const since = (instant: string) => daysBetween(instant.slice(0, 10), today);
+  // Who waits for a part is stuck only when the part is late.
+  const isLateThere = awaited?.expected ? awaited.expected < today : awaited === null;
+  return {
+    overdue: isOpen && promised !== null && promised < today,
+    stuck: isOpen && lastBy !== null && isLateThere && since(changedAt) >= card.stuckDays,
+    uncollected: status === 'closed' && readyAt !== null && since(readyAt) >= card.uncollectedDays,
+  };
+}
+
+/** What of the Rack is shown; all of it stands in the address. */
+export interface RackFilter {
+  readonly find: string;
+  readonly who: string;
+  readonly stands: string;
+  readonly shelf: string;
+}
+
+/** Standings and what the calendar says, as one thing to choose by. */
+export const STANDS = [
+  'taken-in',
+  'on-the-bench',
+  'ask-customer',
+  'part-awaited',
+  'ready',
+  'overdue',
+  'stuck',
+  'uncollected',
+  'comeback',
+] as const;
+export type Stands = (typeof STANDS)[number];
+
+export function fitsFilter(
+  line: RackEntry,
+  { find, who, stands, shelf }: RackFilter,
+  state: DueState,
+  workOf: ReadonlyMap<string, string>,
+): boolean {
+  const words = find.trim().toLocaleLowerCase();
+  const texts = [String(line.tag ?? ''), line.label, line.customerName ?? ''];
+  if (words !== '' && !texts.some((text) => text.toLocaleLowerCase().includes(words))) return false;
+  if (who !== '' && line.lastBy !== who && workOf.get(line.ticket) !== who) return false;
+  if (shelf !== '' && line.shelf !== shelf) return false;
+  return stands === '' || standsSo(line, stands as Stands, state);
+}
+
+function standsSo(line: RackEntry, stands: Stands, state: DueState): boolean {
+  switch (stands) {
+    case 'overdue':
+    case 'stuck':
+    case 'uncollected':
+      return state[stands];
+    case 'comeback':
+      return line.comebackOf !== null;
+    default:
+      return line.standing === stands;
+  }
+}

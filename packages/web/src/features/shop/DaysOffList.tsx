@@ -1,0 +1,86 @@
+import type { DaysOff } from '@nodo/contract';
+import { X } from 'lucide-react';
+import { useState } from 'react';
+import { m, write } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { TextField } from '../../ui/Field.tsx';
+
+/** Days on which nobody, or one person, does not work. */
+export function DaysOffList({
+  add,
+  of = '',
+  days,
+  onChange,
+}: {
+  readonly add: string;
+  /** Whose they are; nobody's in particular when left out. */
+  readonly of?: string;
+  readonly days: readonly DaysOff[];
+  readonly onChange: (days: DaysOff[]) => void;
+}) {
+  const [from, setFrom] = useState('');
+  const [until, setUntil] = useState('');
+  const [why, setWhy] = useState('');
+  const words = m.cards.shop;
+  const last = until || from;
+  const label = (text: string) => (of ? `${of}, ${text}` : text);
+  return (
+    <div>
+      <ul>
+        {days.map((one) => {
+          const range =
+            one.from === one.until
+              ? write.plainDay(one.from)
+              : `${write.plainDay(one.from)} – ${write.plainDay(one.until)}`;
+          return (
+            <li key={`${one.from} ${one.words}`} className="flex items-center gap-3">
+              <span>{[range, one.words].filter(Boolean).join(', ')}</span>
+              <Button
+                look="quiet"
+                aria-label={words.remove(range)}
+                onClick={() => onChange(days.filter((other) => other !== one))}
+              >
+                <X aria-hidden size={20} />
+              </Button>
+            </li>
+          );
+        })}
+      </ul>
+      <div className="flex flex-wrap items-end gap-3">
+        <TextField
+          label={words.offFrom}
+          aria-label={label(words.offFrom)}
+          type="date"
+          value={from}
+          onChange={({ target }) => setFrom(target.value)}
+        />
+        <TextField
+          label={words.offUntil}
+          aria-label={label(words.offUntil)}
+          type="date"
+          value={until}
+          onChange={({ target }) => setUntil(target.value)}
+        />
+        <TextField
+          label={words.offWhy}
+          aria-label={label(words.offWhy)}
+          value={why}
+          maxLength={80}
+          onChange={({ target }) => setWhy(target.value)}
+        />
+        <Button
+          disabled={from === '' || last < from}
+          aria-label={label(add)}
+          onClick={() => {
+            onChange([...days, { from, until: last, words: why.trim() }]);
+            setFrom('');
+            setUntil('');
+            setWhy('');
+          }}
+        >
+          {add}
+        </Button>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,258 @@
+import type {
+  MachineFact,
+  OrderReason,
+  Paper,
+  Quantity,
+  Spoken,
+  Standing,
+  TicketEvent,
+} from '@nodo/contract';
+import { QUANTITIES } from '@nodo/contract';
+
+const SPOKEN: Readonly<Record<Spoken, string>> = {
+  telephone: 'by telephone',
+  counter: 'at the counter',
+  message: 'by message',
+};
+
+const STANDING: Readonly<Record<Standing, string>> = {
+  away: 'not in the shop',
+  'taken-in': 'waits its turn',
+  'on-the-bench': 'on the bench',
+  'ask-customer': 'customer to be asked',
+  'part-awaited': 'waits for a part',
+  ready: 'ready',
+  collected: 'fetched',
+};
+
+const QUANTITY: Readonly<Record<Quantity, string>> = {
+  'loop-lift': 'Loop lift',
+  'bar-height': 'Needle bar height',
+  'hook-above-eye': 'Hook point above the eye',
+  'hook-gap': 'Hook to scarf gap',
+  'stop-gap': 'Gap at the case stop',
+  'needle-angle': 'Target angle of the needle',
+  'bobbin-tension': 'Bobbin tension',
+  'top-tension': 'Top tension',
+  'foot-pressure': 'Foot pressure',
+  'feed-height': 'Feed height',
+};
+
+const UNIT = { mm: 'mm', deg: '°', gf: 'gf', N: 'N' } as const;
+
+const FACT: Readonly<Record<MachineFact, string>> = {
+  needleSystem: 'Needle system',
+  flatOrScarfFaces: 'Flat or scarf faces',
+  threads: 'Threads from',
+  bobbinLoading: 'Bobbin goes in',
+  hook: 'Hook',
+  case: 'Case',
+  takeUp: 'Take-up',
+};
+
+const TRAIT: Readonly<Record<string, string>> = {
+  bobbin: 'sews with a bobbin',
+  'drop-in': 'bobbin dropped in from above',
+  'front-loading': 'case from the front or side',
+  zigzag: 'zigzag',
+  'plastic-case': 'plastic bobbin case',
+  'magnet-case': 'magnet under the case',
+  'round-shank': 'round needle shank',
+  trimmer: 'thread trimmer',
+  embroidery: 'embroiders',
+};
+
+const PAPER: Readonly<Record<Paper, string>> = {
+  'tag-a7': 'Tag, A7',
+  'tag-label': 'Tag, label',
+  receipt: 'Receipt',
+  bill: 'Bill',
+};
+
+const REASON: Readonly<Record<OrderReason, string>> = {
+  overdue: 'overdue',
+  'due-soon': 'due today or tomorrow',
+  'came-back': 'came back, goes first',
+  promised: 'by its promised day',
+  'in-turn': 'in its turn',
+};
+
+/** An entry of a ticket's life, told on the Seam. */
+function entry(event: TicketEvent, money: (minor: number) => string): string | undefined {
+  switch (event.type) {
+    case 'limit-agreed':
+      return event.body.limit === null
+        ? 'Nothing to be spent without asking'
+        : `Up to ${money(event.body.limit)} without asking`;
+    case 'price-asked':
+      return `To be asked: ${money(event.body.amount)} for ${event.body.words}`;
+    case 'price-answered':
+      return `Customer said ${event.body.agreed ? 'yes' : 'no'} ${SPOKEN[event.body.how]}${
+        event.body.words ? `: “${event.body.words}”` : ''
+      }`;
+    case 'part-awaited':
+      return `Ordered: ${event.body.part}`;
+    case 'part-came':
+      return 'The part is here';
+    case 'part-fitted':
+      return `Put in: ${event.body.count === 1 ? '' : `${event.body.count} × `}${event.body.words}`;
+    case 'clock-started':
+      return 'Began work';
+    case 'clock-stopped':
+      return event.body.why === 'interrupted' ? 'Interrupted' : 'Left work for now';
+    case 'labour-booked':
+      return `${event.body.minutes} min without the clock: ${event.body.words}`;
+    case 'day-promised':
+      return event.body.day === null ? 'Promise taken back' : `Promised for ${event.body.day}`;
+    case 'set-up-noted':
+      return 'Set-up as found written down';
+    case 'measured':
+      return `${QUANTITY[event.body.quantity]} ${event.body.value} ${
+        UNIT[QUANTITIES[event.body.quantity].unit]
+      }, ${event.body.when === 'found' ? 'as found' : 'as set'}`;
+    case 'signed':
+      return 'Customer signed';
+    case 'bill-made':
+      return `Bill: ${money(event.body.total)}`;
+    case 'customer-told':
+      return `Told that it is ready, ${SPOKEN[event.body.how]}`;
+    case 'came-back':
+      return 'The machine came back';
+    case 'machine-known':
+      return `Known as ${event.body.label}`;
+    case 'placed':
+      return `Stands on shelf ${event.body.shelf}`;
+    default:
+      return undefined;
+  }
+}
+
+export const life = {
+  entry,
+  standing: (standing: Standing) => STANDING[standing],
+  spoken: (how: Spoken) => SPOKEN[how],
+  quantity: (quantity: Quantity) => QUANTITY[quantity],
+  unit: (quantity: Quantity) => UNIT[QUANTITIES[quantity].unit],
+  fact: (fact: MachineFact) => FACT[fact],
+  trait: (trait: string) => TRAIT[trait] ?? trait,
+  paper: (paper: Paper) => PAPER[paper],
+  reason: (reason: OrderReason) => REASON[reason],
+  clock: {
+    start: 'Start the clock',
+    resume: 'Go on',
+    running: (minutes: string) => `${minutes} min, running`,
+    worked: (minutes: string) => `${minutes} min worked`,
+    interrupt: 'Interrupt',
+    stop: 'Stop for now',
+    elsewhere: (label: string) => `Your clock ran on ${label}. It was interrupted there.`,
+  },
+  sheet: {
+    open: 'Job sheet',
+    title: 'Job sheet: price, parts, promise, papers',
+    close: 'Close',
+    money: 'Money',
+    time: 'Time',
+    things: 'Parts',
+    asFound: 'As found',
+    papers: 'Papers',
+    agreed: (amount: string) => `Agreed: up to ${amount}`,
+    askFirst: 'Agreed: nothing without asking',
+    noLimit: 'No limit was spoken of',
+    askTitle: 'Ask the customer',
+    amount: 'What it would come to',
+    forWhat: 'For what, in words they can be told',
+    ask: 'To be asked',
+    asked: (amount: string, words: string) => `To be asked: ${amount} for ${words}.`,
+    saidYes: 'They said yes',
+    saidNo: 'They said no',
+    how: 'How they were asked',
+    theirWords: 'Their words, if they matter',
+    declined: 'They said no to the price.',
+    unrepaired: 'Give it back unrepaired',
+    unrepairedNote:
+      'What is owed stays open and is told on the bill. Pieces of a needle and the mains must be settled all the same.',
+    awaitTitle: 'Order a part',
+    part: 'Part',
+    expected: 'Expected on',
+    order: 'Wait for it',
+    awaited: (part: string, day: string) => (day ? `${part}, expected ${day}` : part),
+    came: 'It is here',
+    fitTitle: 'Part put in',
+    count: 'How many',
+    each: 'Price of one',
+    fit: 'Write it down',
+    fitted: (count: number, words: string, sum: string) =>
+      `${count === 1 ? '' : `${count} × `}${words}: ${sum}`,
+    bookTitle: 'Work without the clock',
+    minutes: 'Minutes',
+    what: 'What was done',
+    book: 'Write it down',
+    billTitle: 'Bill',
+    charged: 'Minutes to charge',
+    bill: 'Make the bill',
+    billed: (total: string, tax: string) => `${total}, in it ${tax} tax`,
+    billedPlus: (total: string, tax: string) => `${total}, with ${tax} tax`,
+    needle: 'Needle',
+    thread: 'Thread',
+    bobbin: 'Bobbin',
+    dial: 'Dial',
+    screw: 'Case screw',
+    keepSetUp: 'Write it down',
+    measureTitle: 'Measured',
+    quantity: 'What',
+    value: 'Value',
+    found: 'as found',
+    set: 'as set',
+    measure: 'Write it down',
+    within: (least: string, most: string, from: string) => `${least} to ${most} (${from})`,
+    outside: 'outside of it',
+    inside: 'within it',
+    usual: 'usual, from memory; the machine’s manual stands above it',
+    noValue: 'The machine’s card has no value for it.',
+    shelf: 'Stands on shelf',
+    move: 'Move it',
+    toldTitle: 'Tell the customer',
+    told: (moment: string) => `Told ${moment}`,
+    tell: 'They know it is ready',
+    customer: 'Customer',
+    machine: 'Machine',
+    print: 'Print',
+    noRights: 'Only the bench and the counter write here.',
+  },
+  promise: {
+    title: 'What can I promise?',
+    lead: (minutes: string, spread: string) =>
+      `Reckoned with ${minutes} min of work, give or take ${spread}, behind what is promised already.`,
+    reckoning: 'Reckoning',
+    nobody: 'Nobody works at the benches. A lead sets the hours under Shop.',
+    day: 'Another day',
+    sure: (chance: string, name: string) => `${chance} sure, ${name}`,
+    promise: (day: string) => `Promise ${day}`,
+    promised: (day: string) => `Promised: ${day}`,
+    none: 'Nothing is promised.',
+    takeBack: 'Take the promise back',
+    refused: (day: string) => `${day} cannot be promised:`,
+    past: 'it is past',
+    tooFar: 'it is too far ahead to be reckoned',
+    off: (name: string, words: string) => (words ? `${name} is off (${words})` : `${name} is off`),
+    shopClosed: (words: string) => (words ? `the shop is closed (${words})` : 'the shop is closed'),
+    noShift: (name: string) => `${name} does not work that day`,
+    unsure: (chance: string) => `it would be ${chance} sure only`,
+    pushes: (labels: string) => `it would make late: ${labels}`,
+    despite: 'Promise it all the same, because',
+    anyway: 'Promise it all the same',
+    minutes: 'Minutes it may take',
+  },
+  find: {
+    label: 'Find anything: tag, name, number, serial',
+    none: 'Nothing fits.',
+    searching: 'Looking',
+    offLine: 'Searching needs the connection.',
+    kinds: { ticket: 'ticket', machine: 'machine', customer: 'customer' },
+    scan: 'Scan a tag',
+    scanTitle: 'Hold the tag in front of the camera',
+    scanClose: 'Close',
+    noCamera: 'This screen gives no camera. A scanner that types works in the field above.',
+    notOurs: 'That code is no tag of this shop.',
+  },
+} as const;
