@@ -184,7 +184,7 @@ async function tellPast(
 }
 
 /** The id of a visit of weeks ago, by its name. */
-export function pastTicketId(name: string): string {
+function pastTicketId(name: string): string {
   return idOf(`past ${name}`);
 }
 

@@ -112,12 +112,12 @@ const WELL_FORMED: readonly (() => {
         closed: [{ from: '2026-12-24', until: '2026-12-26', words: 'Closed' }],
         people: { [somebody]: USUAL_TIME },
       },
-    } as unknown as Json,
+    },
   }),
   () => ({
     name: 'changeCustomer',
     path: fillAddress(ADDRESSES.changeCustomer, { customer: somebody }),
-    body: { revision: 0, card: newCustomerCard('Wenna Ó’Kelt', '000 0111') } as unknown as Json,
+    body: { revision: 0, card: newCustomerCard('Wenna Ó’Kelt', '000 0111') },
   }),
   () => ({
     name: 'mergeCustomer',
@@ -135,7 +135,7 @@ const WELL_FORMED: readonly (() => {
         traits: ['bobbin'],
         service: { 'hook-gap': { least: 0.05, most: 0.1, from: 'Manual, page 12' } },
       },
-    } as unknown as Json,
+    },
   }),
   () => ({
     name: 'takeIn',

@@ -9,7 +9,7 @@ const MOST_WORDS = 80;
  * A text as words to find it by: small letters without accents; ä, ö, ü and ae, oe, ue are one
  * (who types Mueller finds Müller, and the other way round); numbers as they are.
  */
-export function wordsOf(text: string): readonly string[] {
+function wordsOf(text: string): readonly string[] {
   return folded(text)
     .split(/[^\p{L}\p{N}]+/u)
     .filter((word) => word.length >= SHORTEST || /^\p{N}+$/u.test(word))
@@ -17,7 +17,7 @@ export function wordsOf(text: string): readonly string[] {
 }
 
 /** A number as it is dialled, or a serial without its dashes: what is left without separators. */
-export function joined(text: string): string {
+function joined(text: string): string {
   return folded(text)
     .replaceAll(/[^\p{L}\p{N}]+/gu, '')
     .slice(0, LONGEST);

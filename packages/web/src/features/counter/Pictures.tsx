@@ -1,9 +1,10 @@
 import { Camera } from 'lucide-react';
-import { useEffect, useMemo, useState } from 'react';
+import { useState } from 'react';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { drawPhoto, jpegOf } from '../bench/photo/drawPhoto.ts';
 import { MOST_PHOTOS } from './intake.ts';
+import { Preview } from './Preview.tsx';
 import type { Picture } from './pictures.ts';
 import { SignaturePad } from './SignaturePad.tsx';
 
@@ -79,11 +80,4 @@ export function Pictures({
       />
     </div>
   );
-}
-
-/** A picture that is not on the server yet. */
-export function Preview({ blob, account }: { readonly blob: Blob; readonly account: string }) {
-  const address = useMemo(() => URL.createObjectURL(blob), [blob]);
-  useEffect(() => () => URL.revokeObjectURL(address), [address]);
-  return <img src={address} alt={account} className="max-h-28 rounded-md border border-rule" />;
 }

@@ -2,7 +2,7 @@ import { type PointerEvent, useRef, useState } from 'react';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { jpegOf } from '../bench/photo/drawPhoto.ts';
-import { Preview } from './Pictures.tsx';
+import { Preview } from './Preview.tsx';
 
 /** The paper that is signed on, in pixels. */
 const WIDTH = 640;

@@ -68,7 +68,11 @@ function standsSo(line: RackEntry, stands: Stands, state: DueState): boolean {
       return state[stands];
     case 'comeback':
       return line.comebackOf !== null;
-    default:
+    case 'taken-in':
+    case 'on-the-bench':
+    case 'ask-customer':
+    case 'part-awaited':
+    case 'ready':
       return line.standing === stands;
   }
 }

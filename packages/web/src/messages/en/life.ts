@@ -77,8 +77,34 @@ const REASON: Readonly<Record<OrderReason, string>> = {
   'in-turn': 'in its turn',
 };
 
+/** Entries of what is not the diagnosis. */
+type LifeEvent = Extract<
+  TicketEvent,
+  {
+    readonly type:
+      | 'limit-agreed'
+      | 'price-asked'
+      | 'price-answered'
+      | 'part-awaited'
+      | 'part-came'
+      | 'part-fitted'
+      | 'clock-started'
+      | 'clock-stopped'
+      | 'labour-booked'
+      | 'day-promised'
+      | 'set-up-noted'
+      | 'measured'
+      | 'signed'
+      | 'bill-made'
+      | 'customer-told'
+      | 'came-back'
+      | 'machine-known'
+      | 'placed';
+  }
+>;
+
 /** An entry of a ticket's life, told on the Seam. */
-function entry(event: TicketEvent, money: (minor: number) => string): string | undefined {
+function entry(event: LifeEvent, money: (minor: number) => string): string {
   switch (event.type) {
     case 'limit-agreed':
       return event.body.limit === null
@@ -122,8 +148,6 @@ function entry(event: TicketEvent, money: (minor: number) => string): string | u
       return `Known as ${event.body.label}`;
     case 'placed':
       return `Stands on shelf ${event.body.shelf}`;
-    default:
-      return undefined;
   }
 }
 

@@ -10,7 +10,7 @@ import { useMachineQuery } from '../../../api/client.ts';
 import { m, write } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Select, TextField } from '../../../ui/Field.tsx';
-import type { JobPartProps } from './JobSheet.tsx';
+import type { JobPartProps } from './jobPart.ts';
 
 const PIECES = ['needle', 'thread', 'bobbin', 'dial', 'screw'] as const;
 type SetUp = Record<(typeof PIECES)[number], string>;

@@ -1,4 +1,4 @@
-import { assess, mayTakeIn, PAPERS, type Session, workLeftOn } from '@nodo/contract';
+import { assess, mayTakeIn, PAPERS, workLeftOn } from '@nodo/contract';
 import { ADDRESSES, fillAddress } from '@nodo/contract/addresses';
 import type { FamilyModel } from '@nodo/knowledge';
 import { type ReactNode, useMemo } from 'react';
@@ -6,18 +6,11 @@ import { Link } from 'react-router';
 import { m } from '../../../messages/index.ts';
 import { Modal } from '../../../ui/Modal.tsx';
 import { PromisePicker } from '../../promise/PromisePicker.tsx';
-import type { RecordEntry } from '../useRecord.ts';
-import type { ShownTicket } from '../useShownTicket.ts';
 import { FoundPart } from './FoundPart.tsx';
+import type { JobPartProps } from './jobPart.ts';
 import { MoneyPart } from './MoneyPart.tsx';
 import { PartsPart } from './PartsPart.tsx';
 import { TimePart } from './TimePart.tsx';
-
-export interface JobPartProps {
-  readonly shown: ShownTicket;
-  readonly session: Session;
-  readonly record: RecordEntry;
-}
 
 /** Everything of a ticket that is not the diagnosis: price, parts, time, promise, papers. */
 export default function JobSheet({

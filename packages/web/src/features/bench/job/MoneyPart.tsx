@@ -12,7 +12,7 @@ import { m, write } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Select, TextField } from '../../../ui/Field.tsx';
 import { useMoney } from '../../shell/useMoney.ts';
-import type { JobPartProps } from './JobSheet.tsx';
+import type { JobPartProps } from './jobPart.ts';
 
 /** Limit, question and answer, bill. */
 export function MoneyPart({ shown: { ticket }, session, record }: JobPartProps) {

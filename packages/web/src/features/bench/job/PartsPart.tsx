@@ -4,7 +4,7 @@ import { m, write } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
 import { useMoney } from '../../shell/useMoney.ts';
-import type { JobPartProps } from './JobSheet.tsx';
+import type { JobPartProps } from './jobPart.ts';
 
 /** Parts that are waited for, and parts that went in. */
 export function PartsPart({ shown: { ticket }, session, record }: JobPartProps) {

@@ -4,7 +4,7 @@ import { m, write } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
 import { usePeopleById } from '../usePeopleById.ts';
-import type { JobPartProps } from './JobSheet.tsx';
+import type { JobPartProps } from './jobPart.ts';
 
 /** Who worked how long, and work that the clock did not see. */
 export function TimePart({ shown: { ticket }, session, record }: JobPartProps) {

@@ -148,9 +148,18 @@ function told(
     case 'signed':
     case 'came-back':
     case 'machine-known':
-      return above(m.life.entry(event, money) ?? event.type);
-    default:
-      return below(m.life.entry(event, money) ?? event.type);
+      return above(m.life.entry(event, money));
+    case 'price-asked':
+    case 'part-awaited':
+    case 'part-came':
+    case 'part-fitted':
+    case 'clock-started':
+    case 'clock-stopped':
+    case 'labour-booked':
+    case 'bill-made':
+    case 'customer-told':
+    case 'placed':
+      return below(m.life.entry(event, money));
   }
 }
 
