@@ -98,6 +98,12 @@ function known(family: string, label: string, [name, phone]: readonly [string, s
   };
 }
 
+/** Somebody who came with two machines, one of which came back. */
+export const DEMO_CUSTOMER = {
+  customer: idOf('customer Jasper Holtquist'),
+  machine: idOf('machine Jasper Holtquist Ash zigzag'),
+} as const;
+
 /** What stands on the plates; no maker has these. */
 const MODELS = ['Tarnholt 12', 'Tarnholt 40', 'Quillbeck 7', 'Ostermoor 3'];
 

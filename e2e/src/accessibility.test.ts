@@ -1,4 +1,4 @@
-import { demoTicketId } from '@nodo/demo';
+import { DEMO_CUSTOMER, demoTicketId } from '@nodo/demo';
 import { describe, expect, it } from 'vitest';
 import { useStage } from './stage.ts';
 
@@ -42,6 +42,34 @@ describe.each(['day', 'night'] as const)('the audit of each view, %s bench', (th
     await odren.go(`/bench/${demoTicketId(tag)}`);
     await odren.stepAfter('');
     expect(await odren.audit()).toEqual([]);
+  });
+
+  it.each([
+    ['Customer', `/customers/${DEMO_CUSTOMER.customer}`, 'The same person as'],
+    ['Machine', `/machines/${DEMO_CUSTOMER.machine}`, 'Save the card'],
+    ['Shop', '/shop', 'Working time'],
+    ['Fetched machines', '/collected', 'Dove zigzag'],
+  ])('%s', async (_, path, shown) => {
+    const halle = await screen('halle', theme);
+    await halle.go(path);
+    await halle.sees(shown);
+    expect(await halle.audit()).toEqual([]);
+  });
+
+  it('Job sheet, and the search with what it found', async () => {
+    const odren = await screen('odren', theme);
+    await odren.go(`/bench/${demoTicketId(29)}`);
+    await odren.stepAfter('');
+    await odren.click('Job sheet');
+    await odren.sees('Bobbin case, expected');
+    await odren.sees('Another day');
+    expect(await odren.audit()).toEqual([]);
+    await odren.press('Escape');
+    await odren.press('/');
+    await odren.page.keyboard.type('ilvane');
+    await odren.page.waitForSelector('[cmdk-item]');
+    expect(await odren.audit()).toEqual([]);
+    await odren.press('Escape');
   });
 
   it('Telephone: the sheet, a question, the end', async () => {
@@ -177,18 +205,29 @@ const VIEWS = [
   ['Knowledge', '/knowledge/check/needle-facing'],
 ] as const;
 
+/** Views that the lead has besides. */
+const LEADS_VIEWS = [
+  ['Customer', `/customers/${DEMO_CUSTOMER.customer}`],
+  ['Machine', `/machines/${DEMO_CUSTOMER.machine}`],
+  ['Shop', '/shop'],
+  ['Fetched machines', '/collected'],
+] as const;
+
 describe('at 200 % zoom', () => {
-  it.each(VIEWS)('%s needs no sideways scrolling of the page', async (_, path) => {
-    const odren = await screen('odren');
-    await odren.page.setViewport({ width: 640, height: 400 });
-    await odren.go(path);
-    await odren.page.waitForSelector('h1');
-    const overflow = await odren.page.evaluate(
-      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-    );
-    await odren.page.setViewport({ width: 1280, height: 800 });
-    expect(overflow).toBeLessThanOrEqual(0);
-  });
+  it.each([...VIEWS, ...LEADS_VIEWS])(
+    '%s needs no sideways scrolling of the page',
+    async (_, path) => {
+      const odren = await screen('halle');
+      await odren.page.setViewport({ width: 640, height: 400 });
+      await odren.go(path);
+      await odren.page.waitForSelector('h1');
+      const overflow = await odren.page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      );
+      await odren.page.setViewport({ width: 1280, height: 800 });
+      expect(overflow).toBeLessThanOrEqual(0);
+    },
+  );
 });
 
 describe('long words', () => {
@@ -231,8 +270,8 @@ describe('long words', () => {
 });
 
 describe('targets', () => {
-  it.each(VIEWS)('on the %s are at least 44 px high', async (_, path) => {
-    const odren = await screen('odren');
+  it.each([...VIEWS, ...LEADS_VIEWS])('on the %s are at least 44 px high', async (_, path) => {
+    const odren = await screen('halle');
     await odren.go(path);
     await odren.page.waitForSelector('h1');
     const small = await odren.page.evaluate(() =>

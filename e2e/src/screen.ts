@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { AxeResults } from 'axe-core';
-import type { Browser, NodeFor, Page } from 'puppeteer-core';
+import type { Browser, ElementHandle, NodeFor, Page } from 'puppeteer-core';
 
 const require = createRequire(import.meta.url);
 const axeSource = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
@@ -145,6 +145,20 @@ export class Screen {
     } catch {
       throw new Error(`Nothing to click in ${within} with “${text}”:\n${await this.text()}`);
     }
+  }
+
+  /** Clicks the first element of this selector with the text in it, once it is there. */
+  async clickLine(selector: string, text: string): Promise<void> {
+    const found = await this.page.waitForFunction(
+      (lines, wanted) =>
+        [...document.querySelectorAll<HTMLElement>(lines)].find((line) =>
+          line.innerText.includes(wanted),
+        ),
+      { timeout: 10_000, polling: 50 },
+      selector,
+      text,
+    );
+    await (found.asElement() as ElementHandle<HTMLElement> | null)?.click();
   }
 
   /** Reads something off the first element of this selector, once it is there. */

@@ -7,8 +7,12 @@ import { CHROMIUM_PATH } from './install.mjs';
 /**
  * Debian's Chromium, without a window and without any word to the outside.
  * @param {string} [profile] folder of one that was quit before, to go on with
+ * @param {readonly string[]} [more] arguments besides the usual
  */
-export async function openBrowser(profile = mkdtempSync(join(tmpdir(), 'nodo-browser-'))) {
+export async function openBrowser(
+  profile = mkdtempSync(join(tmpdir(), 'nodo-browser-')),
+  more = [],
+) {
   const browser = await puppeteer.launch({
     executablePath: CHROMIUM_PATH,
     userDataDir: profile,
@@ -24,6 +28,7 @@ export async function openBrowser(profile = mkdtempSync(join(tmpdir(), 'nodo-bro
       '--font-render-hinting=none',
       '--force-color-profile=srgb',
       '--lang=en-GB',
+      ...more,
     ],
   });
   return {

@@ -105,6 +105,7 @@ describe('the price', () => {
     expect(story.try('ticket-closed', { unrepaired: true })?.code).toBe('not-declined');
     story.must('price-asked', { amount: 12_000, words: 'Hook' });
     story.must('price-answered', { agreed: false, how: 'telephone', words: 'Too dear' });
+    expect(story.try('bill-made', bill(1))?.code).toBe('over-the-limit');
     expect(story.try('ticket-closed', {})?.code).toBe('duties-owed');
     expect(story.try('ticket-closed', { unrepaired: true })).toMatchObject({
       code: 'duties-owed',

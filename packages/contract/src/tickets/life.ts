@@ -101,11 +101,14 @@ export const NEW_LIFE: Life = {
   toldAt: undefined,
 };
 
-/** What the customer agreed to pay; undefined when it was never spoken of. */
+/**
+ * What the customer agreed to pay: nothing once they said no, unless a limit was agreed before;
+ * undefined when it was never spoken of.
+ */
 export function agreedPrice({ limit, asked }: Life): number | undefined {
-  const agreed = asked?.answer?.agreed === true ? asked.amount : undefined;
-  if (agreed === undefined && limit === undefined) return undefined;
-  return Math.max(agreed ?? 0, limit ?? 0);
+  const answered = asked?.answer && asked;
+  if (!answered && limit === undefined) return undefined;
+  return Math.max(answered?.answer?.agreed ? answered.amount : 0, limit ?? 0);
 }
 
 /** Whether the customer had the last word, and it was no. */

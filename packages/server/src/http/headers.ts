@@ -24,7 +24,8 @@ export function headers(): readonly RequestHandler[] {
           scriptSrc: ["'self'"],
           styleSrc: ["'self'", (_request, response) => `'nonce-${nonceOf(response as Response)}'`],
           fontSrc: ["'self'"],
-          imgSrc: ["'self'", 'data:'],
+          // blob: a picture that was taken here and is not on the server yet.
+          imgSrc: ["'self'", 'data:', 'blob:'],
           connectSrc: ["'self'"],
           workerSrc: ["'self'"],
           frameAncestors: ["'none'"],

@@ -17,7 +17,9 @@ export const m0010Search: Migration = {
       word text not null,
       primary key (shop_id, word)
     )`,
-    'create index search_word_letters on search_word using gin (shop_id, word gin_trgm_ops)',
+    // Written at once: words waiting on a list would be gone through by every search.
+    `create index search_word_letters on search_word using gin (shop_id, word gin_trgm_ops)
+      with (fastupdate = off)`,
     'create index search_word_start on search_word (shop_id, word text_pattern_ops)',
     `create table search_place (
       shop_id uuid not null references shop,
