@@ -7,6 +7,7 @@
 //   npm run bench -- server            100 live screens, 50 findings a second, for a minute
 //   npm run bench -- server --seconds 600   longer, to see whether the memory stays flat
 //   npm run bench -- faults            500 seeded stories, 20 kill -9, 2 000 malformed bodies
+//   npm run bench -- promise           200 open machines, and whether minutes left are true
 //   npm run bench -- search            a hundred thousand tickets, by a few letters
 //   npm run bench -- interaction       the built pages in a browser, on the demo shop
 import { mkdirSync } from 'node:fs';
@@ -30,7 +31,12 @@ const outdir = `${root}/test-output/bench`;
 mkdirSync(outdir, { recursive: true });
 await build({
   absWorkingDir: root,
-  entryPoints: ['bench/diagnosis.ts', 'bench/planner/benches.ts', 'bench/planner/worker.ts'],
+  entryPoints: [
+    'bench/diagnosis.ts',
+    'bench/shop.ts',
+    'bench/planner/benches.ts',
+    'bench/planner/worker.ts',
+  ],
   outdir,
   entryNames: '[name]',
   outExtension: { '.js': '.mjs' },
@@ -51,7 +57,9 @@ const isWanted = (name) =>
 const tell = (result) => process.stdout.write(`${JSON.stringify(result)}\n`);
 
 const { benches } = await import(`${outdir}/diagnosis.mjs`);
-for (const { name, run } of benches) if (isWanted(name)) tell({ bench: name, ...run() });
+const { shopBenches } = await import(`${outdir}/shop.mjs`);
+for (const { name, run } of [...benches, ...shopBenches])
+  if (isWanted(name)) tell({ bench: name, ...run() });
 
 const { plannerJobs, runPlannerJobs } = await import(`${outdir}/benches.mjs`);
 /** @param {import('../bench/planner/compare.ts').Job} job */

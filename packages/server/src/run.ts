@@ -15,6 +15,7 @@ import { LiveHub } from './live/hub.ts';
 import { listen } from './live/listen.ts';
 import { Presence } from './live/presence.ts';
 import { PhotoStore } from './photos/photoStore.ts';
+import { sweepPhotos } from './photos/sweep.ts';
 import { rebuildMissingWords } from './search/rebuild.ts';
 import type { Settings } from './settings.ts';
 import { connect } from './store/connect.ts';
@@ -22,6 +23,7 @@ import { PostgresEventStore } from './store/postgres.ts';
 import { unsafeReasons } from './store/safety.ts';
 
 const SWEEP_MS = 5_000;
+const SWEEP_PICTURES_MS = 24 * 3_600_000;
 const LAST_ANSWERS_WITHIN_MS = 3_000;
 
 export interface Running {
@@ -62,6 +64,7 @@ export async function runServer(
   const sweeping = setInterval(() => presence.sweep(), SWEEP_MS);
   const beating = setInterval(() => hub.pushAll({ kind: 'beat' }), settings.beatMs ?? BEAT_MS);
   await listening.ready;
+  const photos = new PhotoStore(settings.photos);
   const app = createApp({
     auth: {
       people: new People(db, now),
@@ -81,7 +84,7 @@ export async function runServer(
       machines: new Machines(db, now),
       sheets: new ShopSheets(db),
     },
-    photos: new PhotoStore(settings.photos),
+    photos,
     hub,
     presence,
     sessionPool,
@@ -92,6 +95,11 @@ export async function runServer(
     log,
   });
   // Beside the work: only shops of before there was a search wait for it.
+  const sweepPictures = () => {
+    sweepPhotos(db, photos, now()).catch((fault: unknown) => log(`photos: ${String(fault)}`));
+  };
+  sweepPictures();
+  const sweepingPictures = setInterval(sweepPictures, SWEEP_PICTURES_MS);
   rebuildMissingWords(db, log).catch((fault: unknown) => log(`search: ${String(fault)}`));
   const server = createServer(app);
   await bind(server, settings);
@@ -103,6 +111,7 @@ export async function runServer(
     port: typeof address === 'object' && address ? address.port : settings.port,
     stop: async () => {
       clearInterval(sweeping);
+      clearInterval(sweepingPictures);
       clearInterval(beating);
       hub.endAll();
       await Promise.all([server, ...others.map(([other]) => other)].map(close));

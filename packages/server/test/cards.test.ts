@@ -1,4 +1,5 @@
 import { randomBytes, randomUUID } from 'node:crypto';
+import { utimes } from 'node:fs/promises';
 import { Transformer } from '@napi-rs/image';
 import {
   type CustomerFile,
@@ -20,6 +21,8 @@ import {
   rebuildWords,
   withShop,
 } from '../src/index.ts';
+import { PhotoStore } from '../src/photos/photoStore.ts';
+import { sweepPhotos } from '../src/photos/sweep.ts';
 import { jpeg } from './jpeg.ts';
 import { Client, startTestServer, type TestServer } from './server.ts';
 import { draftOf, intakeDraft } from './shop.ts';
@@ -289,6 +292,27 @@ describe('a photo in small', () => {
     const { headers, bytes } = await counter.read(small);
     expect(headers.get('content-type')).toBe('image/jpeg');
     expect(await new Transformer(bytes).metadata()).toMatchObject({ width: 320, height: 240 });
+  });
+});
+
+describe('pictures that no entry names', () => {
+  it('are swept away when they are old, and no others', async () => {
+    const { ticket } = await takenIn('Silke Morgenrot');
+    const path = `/api/tickets/${ticket}/photos`;
+    const keep = async (width: number) =>
+      (await ok<{ photo: string }>(counter, 'POST', path, jpeg({ width, height: 6 }))).photo;
+    const [forgotten, fresh, named] = [await keep(21), await keep(22), await keep(23)];
+    await record(counter, ticket, 'photo-kept', { photo: named, words: '' });
+    const photos = new PhotoStore(server.photos);
+    const longAgo = new Date(Date.now() - 3 * 86_400_000);
+    for (const photo of [forgotten, named]) {
+      await utimes(photos.path(server.shop.id, photo), longAgo, longAgo);
+    }
+    const db = connect(server.database, server.database.app, 1);
+    expect(await sweepPhotos(db, photos, new Date())).toBe(1);
+    await db.close();
+    const there = [forgotten, fresh, named].map((photo) => photos.has(server.shop.id, photo));
+    expect(await Promise.all(there)).toEqual([false, true, true]);
   });
 });
 

@@ -12,6 +12,8 @@ export interface TestServer {
   readonly otherShop: TestShop;
   readonly database: DatabaseSettings;
   readonly log: readonly string[];
+  /** Folder of the pictures. */
+  readonly photos: string;
   stop(): Promise<void>;
 }
 
@@ -43,6 +45,7 @@ export async function startTestServer(): Promise<TestServer> {
     otherShop,
     database,
     log,
+    photos,
     stop: async () => {
       await running.stop();
       rmSync(photos, { recursive: true, force: true });

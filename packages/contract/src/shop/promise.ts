@@ -75,7 +75,7 @@ export function planShop(workshop: Workshop): ShopPlan | undefined {
       return line ? [plannedOf(workshop, outlook, line)] : [];
     }),
     cost: order.cost,
-    bound: order.bound,
+    bound: order.bound(),
   };
 }
 

@@ -16,10 +16,11 @@ export function normalTail(x: number): number {
     return 0.5 - density * sum;
   }
   let fraction = 0;
-  for (let level = LEVELS; level > 0; level -= 1) fraction = level / (x + fraction);
+  for (let level = Math.ceil(LEVELS / x); level > 0; level -= 1) fraction = level / (x + fraction);
   return density / (x + fraction);
 }
 
 /** There the series still has thirteen figures and the fraction has them already. */
 const SERIES_UNTIL = 2.5;
-const LEVELS = 120;
+/** Levels of the fraction, over x: it converges the sooner the further out. */
+const LEVELS = 300;

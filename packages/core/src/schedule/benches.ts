@@ -10,6 +10,8 @@ export type Stretch = readonly [from: number, until: number];
 export interface Bench {
   readonly person: string;
   readonly stretches: readonly Stretch[];
+  /** Minutes of work that are there before each stretch begins; one more for after the last. */
+  readonly before: readonly number[];
 }
 
 /** Work to be done by one person in one go, though it may lie over the night. */
@@ -30,29 +32,40 @@ export interface Job {
  */
 export function bench(person: string, stretches: readonly Stretch[]): Bench {
   let last = Number.NEGATIVE_INFINITY;
+  const before = [0];
+  let work = 0;
   for (const [from, until] of stretches) {
     if (!(from >= last && until > from)) throw new CoreFault('stretches-not-in-order', { person });
     last = until;
+    work += until - from;
+    before.push(work);
   }
-  return { person, stretches };
+  return { person, stretches, before };
 }
 
 /** When so many minutes of work are done there; never, when the stretches do not hold them. */
-export function doneAt({ stretches }: Bench, work: number): number {
-  let left = work;
-  for (const [from, until] of stretches) {
-    if (left <= until - from) return from + left;
-    left -= until - from;
-  }
-  return Number.POSITIVE_INFINITY;
+export function doneAt({ stretches, before }: Bench, work: number): number {
+  const place = firstThat(stretches.length, (at) => (before[at + 1] as number) >= work);
+  const stretch = stretches[place];
+  return stretch ? stretch[0] + work - (before[place] as number) : Number.POSITIVE_INFINITY;
 }
 
 /** Minutes of work that are there until an instant. */
-export function workUntil({ stretches }: Bench, instant: number): number {
-  return stretches.reduce(
-    (sum, [from, until]) => sum + Math.max(0, Math.min(until, instant) - from),
-    0,
-  );
+export function workUntil({ stretches, before }: Bench, instant: number): number {
+  const place = firstThat(stretches.length, (at) => (stretches[at] as Stretch)[1] >= instant);
+  const stretch = stretches[place];
+  return (before[place] as number) + (stretch ? Math.max(0, instant - stretch[0]) : 0);
+}
+
+/** The first place at which something holds that holds from there on; `count` when nowhere. */
+function firstThat(count: number, holds: (at: number) => boolean): number {
+  let [from, to] = [0, count];
+  while (from < to) {
+    const middle = (from + to) >>> 1;
+    if (holds(middle)) to = middle;
+    else from = middle + 1;
+  }
+  return from;
 }
 
 /** Minutes past its due instant. A job that is not promised is never late. */

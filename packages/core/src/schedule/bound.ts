@@ -50,7 +50,8 @@ export function cheapestAssignment(costs: Float64Array, size: number): number {
   const byRow = new Float64Array(size + 1);
   const byColumn = new Float64Array(size + 1);
   const rowOf = new Int32Array(size + 1);
-  for (let added = 1; added <= size; added += 1) {
+  const left = assignedAtSight(costs, size, byRow, byColumn, rowOf);
+  for (const added of left) {
     rowOf[0] = added;
     let column = 0;
     const least = new Float64Array(size + 1).fill(Number.POSITIVE_INFINITY);
@@ -96,4 +97,41 @@ export function cheapestAssignment(costs: Float64Array, size: number): number {
     sum += costs[((rowOf[column] as number) - 1) * size + column - 1] as number;
   }
   return sum;
+}
+
+/**
+ * Prices to begin with (least of each column, then of each row), and what they assign at sight:
+ * most rows need no path then. @returns the rows that still do, from 1
+ */
+function assignedAtSight(
+  costs: Float64Array,
+  size: number,
+  byRow: Float64Array,
+  byColumn: Float64Array,
+  rowOf: Int32Array,
+): readonly number[] {
+  byColumn.fill(Number.POSITIVE_INFINITY, 1);
+  for (let place = 0; place < costs.length; place += 1) {
+    const column = 1 + (place % size);
+    const cost = costs[place] as number;
+    if (cost < (byColumn[column] as number)) byColumn[column] = cost;
+  }
+  const left: number[] = [];
+  for (let row = 1; row <= size; row += 1) {
+    let least = Number.POSITIVE_INFINITY;
+    let at = 0;
+    for (let column = 1; column <= size; column += 1) {
+      const reduced =
+        (costs[(row - 1) * size + column - 1] as number) - (byColumn[column] as number);
+      // Of equal ones, one that is free.
+      if (reduced < least || (reduced === least && rowOf[at] !== 0 && rowOf[column] === 0)) {
+        least = reduced;
+        at = column;
+      }
+    }
+    byRow[row] = least;
+    if (rowOf[at] === 0) rowOf[at] = row;
+    else left.push(row);
+  }
+  return left;
 }

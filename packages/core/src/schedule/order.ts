@@ -8,8 +8,11 @@ export interface Order {
   readonly queues: readonly { readonly person: string; readonly jobs: readonly Job[] }[];
   /** Sum of weight x minutes late. */
   readonly cost: number;
-  /** No order costs less than this; equal to the cost where all were gone through. */
-  readonly bound: number;
+  /**
+   * No order costs less than this; equal to the cost where all were gone through. Reckoned when it
+   * is asked for: it takes as long as the order.
+   */
+  readonly bound: () => number;
 }
 
 /**
@@ -22,14 +25,14 @@ export function orderByDue(jobs: readonly Job[], benches: readonly Bench[]): Ord
   if (benches.length === 0) throw new CoreFault('no-bench');
   if (jobs.length <= MOST_EXACT) {
     const { queues, cost } = bestPlan(jobs, benches, 'weighted-lateness');
-    return { queues: named(queues, jobs, benches), cost, bound: cost };
+    return { queues: named(queues, jobs, benches), cost, bound: () => cost };
   }
   const queues = bettered(jobs, benches, byUrgency(jobs, benches));
   const cost = queues.reduce((sum, queue, at) => sum + queueCost(jobs, benches[at], queue), 0);
   return {
     queues: named(queues, jobs, benches),
     cost,
-    bound: cost === 0 ? 0 : leastWeightedLateness(jobs, benches),
+    bound: () => (cost === 0 ? 0 : leastWeightedLateness(jobs, benches)),
   };
 }
 
@@ -42,22 +45,13 @@ function queueCost(
   if (!where) return 0;
   let cost = 0;
   let work = 0;
-  // The queue and the stretches are walked together.
-  let stretch = 0;
-  let before = 0;
   for (const place of queue) {
     const { minutes, due, weight } = jobs[place] as Job;
     work += minutes;
-    while (stretch < where.stretches.length) {
-      const [from, until] = where.stretches[stretch] as readonly [number, number];
-      if (work - before <= until - from) break;
-      before += until - from;
-      stretch += 1;
-    }
-    const here = where.stretches[stretch];
+    if (due === undefined) continue;
+    const done = doneAt(where, work);
     // Beyond the last stretch nothing is known: as late as if it went on without a night.
-    const done = here ? here[0] + work - before : endOf(where) + work - before;
-    cost += weight * lateness(done, due);
+    cost += weight * lateness(Number.isFinite(done) ? done : endOf(where) + work, due);
   }
   return cost;
 }
@@ -100,43 +94,43 @@ function byUrgency(jobs: readonly Job[], benches: readonly Bench[]): Queues {
 /** How many jobs ahead slack is weighed; between 1 and 4 in the literature. */
 const LOOKAHEAD = 2;
 /** Exchanges that are tried at most, however many jobs there are. */
-const MOST_TRIES = 6_000;
+const MOST_TRIES = 4_000;
 
 /** Moves late jobs forward and exchanges them with what is before them, as long as that helps. */
 function bettered(jobs: readonly Job[], benches: readonly Bench[], start: Queues): Queues {
   const queues = start.map((queue) => [...queue]);
-  const cost = queues.map((queue, at) => queueCost(jobs, benches[at], queue));
+  const costAt = (at: number): number => queueCost(jobs, benches[at], queues[at] as number[]);
+  const cost = queues.map((_, at) => costAt(at));
   let tries = 0;
 
-  /** Changes the queues and keeps that if it pays; else changes them back. */
-  const pays = (touched: readonly number[], change: () => void, back: () => void): boolean => {
+  /** Whether the two queues (or the one) cost less than before; then that is kept. */
+  const pays = (at: number, to: number): boolean => {
     tries += 1;
-    change();
-    const after = touched.map((one) => queueCost(jobs, benches[one], queues[one] as number[]));
-    const before = touched.reduce((sum, one) => sum + (cost[one] as number), 0);
-    if (before - after.reduce((sum, one) => sum + one, 0) > LEAST_GAIN) {
-      for (const [place, one] of touched.entries()) cost[one] = after[place] as number;
-      return true;
-    }
-    back();
-    return false;
+    const here = costAt(at);
+    const there = at === to ? 0 : costAt(to);
+    const before = (cost[at] as number) + (at === to ? 0 : (cost[to] as number));
+    if (before - here - there <= LEAST_GAIN) return false;
+    cost[at] = here;
+    if (at !== to) cost[to] = there;
+    return true;
   };
 
   const betters = (at: number, index: number, to: number, place: number): boolean => {
     const [source, target] = [queues[at] as number[], queues[to] as number[]];
-    const touched = at === to ? [at] : [at, to];
-    const exchange = (): void => {
-      const [one, other] = [source[index] as number, target[place] as number];
-      source[index] = other;
-      target[place] = one;
-    };
-    const move = (from: number[], out: number, into: number[], where: number) => (): void => {
-      into.splice(where, 0, ...from.splice(out, 1));
-    };
-    if (pays(touched, move(source, index, target, place), move(target, place, source, index))) {
-      return true;
-    }
-    return place < target.length && pays(touched, exchange, exchange);
+    const job = source[index] as number;
+    source.splice(index, 1);
+    target.splice(place, 0, job);
+    if (pays(at, to)) return true;
+    target.splice(place, 1);
+    source.splice(index, 0, job);
+    const other = target[place];
+    if (other === undefined) return false;
+    source[index] = other;
+    target[place] = job;
+    if (pays(at, to)) return true;
+    source[index] = job;
+    target[place] = other;
+    return false;
   };
 
   const bettersAny = (): boolean =>

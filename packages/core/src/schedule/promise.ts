@@ -59,6 +59,17 @@ export interface PromiseOffer {
   readonly holds: boolean;
 }
 
+/** One bench's queue, added up from its front. */
+interface Sums {
+  readonly where: Bench;
+  readonly jobs: readonly Job[];
+  /** Mean and variance of the work up to and with each job; a zero in front. */
+  readonly means: readonly number[];
+  readonly variances: readonly number[];
+  /** Work that there is time for until each job is due; no bound without a promise. */
+  readonly rooms: readonly number[];
+}
+
 /**
  * What can be promised for one more job, for each instant at which it might be due: the best
  * place for it in an order that stands, what its chance is there, and what it pushes late.
@@ -70,28 +81,66 @@ export function promisesFor(
   order: Pick<Order, 'queues'>,
   benches: readonly Bench[],
 ): readonly PromiseOffer[] {
-  const before = outlookOf(order.queues, benches);
-  const safe = new Map(before.map(({ job: { id }, chance }) => [id, chance]));
+  const queues = order.queues.flatMap(({ person, jobs }) => {
+    const where = benches.find((one) => one.person === person);
+    return where ? [addedUp(where, jobs)] : [];
+  });
   return dues.flatMap((due) => {
-    const offers = order.queues.flatMap((queue) => {
-      const where = benches.filter(({ person }) => person === queue.person);
-      return placesWorthTrying(queue.jobs, due).map((place): PromiseOffer => {
-        const jobs = [...queue.jobs.slice(0, place), { ...job, due }, ...queue.jobs.slice(place)];
-        const after = outlookOf([{ ...queue, jobs }], where);
-        const chance = after[place]?.chance ?? 0;
-        const pushedLate = after.flatMap(({ job: other, chance: now }) => {
-          const was = safe.get(other.id);
-          if (was === undefined || was < SURE_OF_PROMISE || now >= SURE_OF_PROMISE) return [];
-          return [{ job: other, before: was, after: now }];
-        });
-        const holds = chance >= SURE_OF_PROMISE && pushedLate.length === 0;
-        return { due, person: queue.person, chance, pushedLate, holds };
-      });
-    });
+    const offers = queues.flatMap((sums) =>
+      placesWorthTrying(sums.jobs, due).map((place) => offerAt(sums, place, job, due)),
+    );
     const [best] = offers.sort(byMerit);
     return best ? [best] : [];
   });
 }
+
+function addedUp(where: Bench, jobs: readonly Job[]): Sums {
+  const means = [0];
+  const variances = [0];
+  for (const { minutes, spread } of jobs) {
+    means.push((means.at(-1) as number) + minutes);
+    variances.push((variances.at(-1) as number) + spread ** 2);
+  }
+  const rooms = jobs.map(({ due }) =>
+    due === undefined ? Number.POSITIVE_INFINITY : workUntil(where, due),
+  );
+  return { where, jobs, means, variances, rooms };
+}
+
+/** The job in front of what stands at a place of the queue. */
+function offerAt(
+  { where, jobs, means, variances, rooms }: Sums,
+  place: number,
+  { minutes, spread }: Omit<Job, 'due'>,
+  due: number,
+): PromiseOffer {
+  const variance = spread ** 2;
+  const chance = chanceWithin(
+    workUntil(where, due),
+    (means[place] as number) + minutes,
+    (variances[place] as number) + variance,
+  );
+  const pushedLate: { job: Job; before: number; after: number }[] = [];
+  for (let at = place; at < jobs.length; at += 1) {
+    const [room, mean, scatter] = [rooms[at], means[at + 1], variances[at + 1]] as [
+      number,
+      number,
+      number,
+    ];
+    // Most have time enough by far: told without the tail.
+    if (mean + minutes + FAR * Math.sqrt(scatter + variance) < room) continue;
+    const before = chanceWithin(room, mean, scatter);
+    const after = chanceWithin(room, mean + minutes, scatter + variance);
+    if (before >= SURE_OF_PROMISE && after < SURE_OF_PROMISE) {
+      pushedLate.push({ job: jobs[at] as Job, before, after });
+    }
+  }
+  const holds = chance >= SURE_OF_PROMISE && pushedLate.length === 0;
+  return { due, person: where.person, chance, pushedLate, holds };
+}
+
+/** So many deviations off, a promise is safe (Q(4) = 3e-5). */
+const FAR = 4;
 
 /** Behind everything that is due before it, or in front of any part of that. */
 function placesWorthTrying(jobs: readonly Job[], due: number): readonly number[] {

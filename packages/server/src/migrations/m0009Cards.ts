@@ -81,6 +81,9 @@ export const m0009Cards: Migration = {
     `create index ticket_summary_collected on ticket_summary (shop_id, changed_at desc, ticket_id desc)
       where status = 'collected'`,
     `create index ticket_summary_rack on ticket_summary (shop_id) where status <> 'collected'`,
+    // Which pictures are named by an entry: what is not can be swept away.
+    `create index ticket_event_pictures on ticket_event (shop_id)
+      where type in ('photo-kept', 'signed')`,
     `create index ticket_summary_open on ticket_summary (shop_id, ticket_id) where status = 'open'`,
   ],
 };

@@ -1,5 +1,5 @@
 import { createHash, randomUUID } from 'node:crypto';
-import { mkdir, open, readFile, rename, rm, stat } from 'node:fs/promises';
+import { mkdir, open, readdir, readFile, rename, rm, stat } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import { Transformer } from '@napi-rs/image';
 
@@ -28,6 +28,22 @@ export class PhotoStore {
       rm(this.path(shop, photo), { force: true }),
       rm(this.smallPath(shop, photo), { force: true }),
     ]);
+  }
+
+  /** Shops that have pictures. */
+  async shops(): Promise<readonly string[]> {
+    const found = await readdir(this.folder, { withFileTypes: true }).catch(() => []);
+    return found.filter((one) => one.isDirectory()).map(({ name }) => name);
+  }
+
+  /** Pictures of a shop that were last written before an instant. */
+  async olderThan(shop: string, instant: Date): Promise<readonly string[]> {
+    const files = await readdir(join(this.folder, shop));
+    const photos = files.flatMap((file) => /^([0-9a-f]{64})\.jpg$/.exec(file)?.[1] ?? []);
+    const old = await Promise.all(
+      photos.map(async (photo) => (await stat(this.path(shop, photo))).mtime < instant),
+    );
+    return photos.filter((_, place) => old[place]);
   }
 
   async has(shop: string, photo: string): Promise<boolean> {

@@ -48,7 +48,8 @@ export function photoRoutes(
     const events = await store.load(shop.id, params.ticket);
     const isOfTicket = events.some(
       (event) =>
-        (event.type === 'photo-kept' || event.type === 'signed') &&
+        // A signature is nothing to learn from.
+        (event.type === 'photo-kept' || (event.type === 'signed' && person.role !== 'learner')) &&
         event.body.photo === params.photo,
     );
     const path = isOfTicket ? await pathOf(shop.id, params.photo, params.size) : undefined;

@@ -186,6 +186,7 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
         record={record}
         mayWork={mayWork}
         onChoose={setChoice}
+        check={lookedAt?.check}
       />
     </div>
   );

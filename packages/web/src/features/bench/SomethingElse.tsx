@@ -21,6 +21,8 @@ interface SomethingElseProps {
   readonly record: RecordEntry;
   readonly mayWork: boolean;
   readonly onChoose: (choice: Choice) => void;
+  /** The check that stands in the middle: what is noted is about it unless somebody says otherwise. */
+  readonly check: string | undefined;
 }
 
 /** Any check, cause or action by a few letters; or a note in one's own words. */
@@ -42,6 +44,9 @@ function Search(props: SomethingElseProps) {
   const { model, record, mayWork, onChoose, onOpenChange } = props;
   const [wanted, setWanted] = useState('');
   const [further, setFurther] = useState<'cause' | 'photo'>();
+  const [isAboutCheck, setIsAboutCheck] = useState(true);
+  const about = props.check !== undefined && isAboutCheck ? { check: props.check } : {};
+  const checkTitle = model.checks.get(props.check ?? '')?.title;
   const words = m.bench.palette;
   const hits = useMemo(() => find(model, wanted), [model, wanted]);
   const note = wanted.trim();
@@ -49,7 +54,9 @@ function Search(props: SomethingElseProps) {
 
   const leave = () => onOpenChange(false);
   if (further === 'cause') return <OwnCauseForm {...props} name={note} onDone={leave} />;
-  if (further === 'photo') return <PhotoForm {...props} words={note} onDone={leave} />;
+  if (further === 'photo') {
+    return <PhotoForm {...props} about={about} words={note} onDone={leave} />;
+  }
   return (
     <>
       <TextField
@@ -90,7 +97,7 @@ function Search(props: SomethingElseProps) {
             )}
             <button
               type="button"
-              onClick={() => done(record('observation-noted', { words: note }))}
+              onClick={() => done(record('observation-noted', { words: note, ...about }))}
               className="mt-3 w-full rounded-md border-2 border-dashed border-edge px-4 py-3 text-left hover:border-ink"
             >
               {words.note(note)}
@@ -105,6 +112,17 @@ function Search(props: SomethingElseProps) {
               </button>
             )}
           </>
+        )}
+        {checkTitle !== undefined && (
+          <label className="mt-3 flex min-h-11 items-center gap-3">
+            <input
+              type="checkbox"
+              className="size-5 accent-own"
+              checked={isAboutCheck}
+              onChange={({ target }) => setIsAboutCheck(target.checked)}
+            />
+            {words.about(checkTitle)}
+          </label>
         )}
         <Button className="mt-3" onClick={() => setFurther('photo')}>
           <Camera aria-hidden size={20} /> {m.bench.photo.offer}

@@ -208,7 +208,9 @@ export const bench = {
     lowers: (check: string) => `What lowers it most: ${check}`,
     why: (why: string) => `${why}.`,
   },
+  notedHere: 'Noted here before',
   palette: {
+    about: (check: string) => `About “${check}”`,
     title: 'I saw or did something else',
     find: 'A few letters: check, finding, cause, action',
     checks: 'Checks and what they show',

@@ -240,6 +240,8 @@ export const life = {
     tell: 'They know it is ready',
     customer: 'Customer',
     machine: 'Machine',
+    otherwise: 'Its card says otherwise than this ticket.',
+    byCard: 'Judge it by its card',
     print: 'Print',
     noRights: 'Only the bench and the counter write here.',
   },

@@ -30,6 +30,9 @@ export function FoundPart({ shown: { ticket }, session, record }: JobPartProps) 
           {[life.accessories.join(', '), life.condition].filter(Boolean).join('. ')}
         </p>
       )}
+      {isOpen && life.machine !== undefined && (
+        <ByCard machine={life.machine} ticket={ticket} record={record} />
+      )}
       <form
         aria-label={words.asFound}
         className="grid grid-cols-2 items-end gap-3 sm:grid-cols-3"
@@ -77,6 +80,34 @@ export function FoundPart({ shown: { ticket }, session, record }: JobPartProps) 
         </form>
       )}
     </div>
+  );
+}
+
+/** The card of the machine moved on since: the ticket can follow it. */
+function ByCard({
+  machine,
+  ticket,
+  record,
+}: Pick<JobPartProps, 'record'> & {
+  readonly machine: string;
+  readonly ticket: JobPartProps['shown']['ticket'];
+}) {
+  const { data } = useMachineQuery(machine);
+  const { intake } = ticket;
+  if (!data || !intake) return null;
+  const { family, traits, label } = data.machine.card;
+  const kindOf = (own: readonly string[] | null | undefined) =>
+    JSON.stringify([...(own ?? [])].sort());
+  const isSame =
+    family === intake.family && label === intake.label && kindOf(traits) === kindOf(intake.traits);
+  if (isSame) return null;
+  return (
+    <p className="flex flex-wrap items-center gap-4 border-l-4 border-own pl-3">
+      {m.life.sheet.otherwise}
+      <Button onClick={() => record('machine-known', { machine, family, traits, label })}>
+        {m.life.sheet.byCard}
+      </Button>
+    </p>
   );
 }
 

@@ -11,9 +11,14 @@ export function Photo({
   readonly account: string;
 }) {
   const source = fillAddress(ADDRESSES.readPhoto, { ticket, photo });
+  // In small on the page, whole behind it.
   return (
     <a href={source} target="_blank" rel="noreferrer" className="block self-start">
-      <img src={source} alt={account} className="max-h-56 rounded-md border border-rule" />
+      <img
+        src={`${source}?size=small`}
+        alt={account}
+        className="max-h-56 rounded-md border border-rule"
+      />
     </a>
   );
 }

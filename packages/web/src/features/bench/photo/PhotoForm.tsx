@@ -21,8 +21,11 @@ export function PhotoForm({
   ticket,
   words: begun,
   record,
+  about,
   onDone,
 }: {
+  /** The check at which it was taken, if it is about one. */
+  readonly about: { readonly check?: string };
   readonly ticket: Ticket;
   readonly words: string;
   readonly record: RecordEntry;
@@ -56,7 +59,7 @@ export function PhotoForm({
       return;
     }
     const { photo } = sent.data as { photo: string };
-    if (record('photo-kept', { photo, words: note.trim() })) onDone();
+    if (record('photo-kept', { photo, words: note.trim(), ...about })) onDone();
     else setState({ kind: 'drawn' });
   };
 

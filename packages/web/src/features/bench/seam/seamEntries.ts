@@ -100,9 +100,15 @@ function told(
     case 'could-not-tell':
       return above(m.seam.couldNotTell(titleOf(model, event.body.check)));
     case 'observation-noted':
-      return above(`“${event.body.words}”`);
+      return above(atCheck(model, event.body.check, `“${event.body.words}”`));
     case 'photo-kept':
-      return above(event.body.words ? m.seam.photo(event.body.words) : m.seam.photoOnly);
+      return above(
+        atCheck(
+          model,
+          event.body.check,
+          event.body.words ? m.seam.photo(event.body.words) : m.seam.photoOnly,
+        ),
+      );
     case 'own-cause-found':
       return above(m.seam.ownCause(event.body.name));
     case 'action-done': {
@@ -161,6 +167,11 @@ function told(
     case 'placed':
       return below(m.life.entry(event, money));
   }
+}
+
+/** What was noted, with the check that it is about. */
+function atCheck(model: FamilyModel, check: string | undefined, text: string): string {
+  return check === undefined ? text : `${titleOf(model, check)}: ${text}`;
 }
 
 function lookWords(

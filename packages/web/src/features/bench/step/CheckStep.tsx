@@ -10,6 +10,7 @@ import { StandingMark } from '../StandingMark.tsx';
 import type { RecordEntry } from '../useRecord.ts';
 import { gateWords, lowerFirst } from '../words.ts';
 import { AnswerButton } from './AnswerButton.tsx';
+import { NotedHere } from './NotedHere.tsx';
 import { useDigitKeys } from './useDigitKeys.ts';
 
 interface CheckStepProps {
@@ -57,6 +58,7 @@ export function CheckStep(props: CheckStepProps) {
         <div className="mt-3">
           <Preparation {...props} />
         </div>
+        <NotedHere ticket={ticket} check={check.id} />
         <WhyThis check={check} model={model} beliefs={props.beliefs} />
       </div>
       <div className="flex gap-x-6 gap-y-3 max-xl:items-start max-sm:flex-col xl:w-60 xl:shrink-0 xl:flex-col">

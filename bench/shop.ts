@@ -1,0 +1,189 @@
+import {
+  type Actor,
+  assess,
+  type Draft,
+  layer,
+  NEW_SHOP_CARD,
+  offersFor,
+  planShop,
+  type TicketSummary,
+  USUAL_TIME,
+  workLeftOn,
+} from '@nodo/contract';
+import { machineMinutes, seeded } from '@nodo/core';
+import {
+  type FamilyModel,
+  isWorthIt,
+  modelOf,
+  planNext,
+  SHIPPED,
+  SURE_ENOUGH,
+} from '@nodo/knowledge';
+import { spreadOf } from '../scripts/lib/spread.mjs';
+import { drawTruth, generatorOf, type Truth } from './planner/truth.ts';
+import { walk } from './planner/walk.ts';
+
+const TICKETS = 200;
+const PEOPLE = 4;
+const ROUNDS = 40;
+
+/** A shop with so many open machines, a third of them promised, some of those overdue. */
+function busyShop() {
+  const next = seeded(8);
+  const rack = Array.from({ length: TICKETS }, (_, at) => ({
+    ticket: `ticket ${at}`,
+    tag: at + 1,
+    status: 'open',
+    takenInAt: '2026-03-01T10:00:00.000Z',
+    comebackOf: next() < 0.05 ? 'earlier' : null,
+    promised:
+      next() < 0.33 ? `2026-03-${String(1 + Math.floor(next() * 28)).padStart(2, '0')}` : null,
+    left: { mean: 10 + next() * 80, spread: 5 + next() * 25 },
+  })) as unknown as readonly TicketSummary[];
+  const people = Array.from({ length: PEOPLE }, (_, at) => `person ${at}`);
+  const card = {
+    ...NEW_SHOP_CARD,
+    people: Object.fromEntries(people.map((person) => [person, USUAL_TIME])),
+  };
+  return { rack, people, card, now: { day: '2026-03-03', minute: 600 } };
+}
+
+/** What a tap on "what can I promise?" asks of the worker. */
+function promise() {
+  const shop = busyShop();
+  const times = Array.from({ length: ROUNDS }, () => {
+    const at = performance.now();
+    planShop(shop);
+    const planned = performance.now();
+    offersFor(shop, { minutes: 45, spread: 20 });
+    return { plan: planned - at, offers: performance.now() - planned };
+  });
+  const [plan, offers] = [
+    spreadOf(
+      times.map((one) => one.plan),
+      1,
+    ),
+    spreadOf(
+      times.map((one) => one.offers),
+      1,
+    ),
+  ];
+  const order = planShop(shop);
+  return {
+    tickets: TICKETS,
+    people: PEOPLE,
+    planMs: { median: plan(0.5), p95: plan(0.95) },
+    offersMs: { median: offers(0.5), p95: offers(0.95) },
+    weightedMinutesLate: Math.round(order?.cost ?? 0),
+    noOrderBelow: Math.round(order?.bound ?? 0),
+  };
+}
+
+const MACHINES = 150;
+
+/** Minutes that the walked machine took with its repairs, as the bench counts them. */
+function minutesTaken(truth: Truth, model: FamilyModel): number {
+  const { minutes, beliefs } = walk(
+    truth,
+    model,
+    (one, situation) => planNext(one, situation).checks.find(isWorthIt)?.check,
+  );
+  const proof = ['standard-straight', 'standard-zigzag'].reduce(
+    (sum, id) => sum + (model.checks.get(id)?.minutes ?? 0),
+    0,
+  );
+  const found = [...truth.causes].filter((cause) => (beliefs.get(cause) ?? 0) >= SURE_ENOUGH);
+  const accessOf = (cause: string): string => {
+    const finding = [...model.findings.values()].find(({ defines }) => defines === cause);
+    return model.checks.get(finding?.check ?? '')?.access ?? 'closed';
+  };
+  const repairs = found.reduce(
+    (sum, cause) =>
+      sum +
+      machineMinutes(model.access, new Set(), {
+        minutes: (model.causes.get(cause)?.fixMinutes ?? 0) + proof,
+        access: accessOf(cause),
+        sews: false,
+      }),
+    0,
+  );
+  return minutes + (found.length > 0 ? repairs : proof);
+}
+
+/** The minutes that the Rack tells of a machine just taken in, held against machines walked through. */
+function minutesLeft(family: string) {
+  const model = modelOf(family);
+  if (!model) throw new Error(family);
+  const draw = seeded(20_251);
+  const actor: Actor = { person: '00000000-0000-4000-8000-000000000001', role: 'technician' };
+  const rows = Array.from({ length: MACHINES }, (_, at) => {
+    const truth = drawTruth(generatorOf(family, false), draw);
+    const { ticket } = layer()(
+      'bench',
+      [],
+      draftsOf(truth, model, at).map((draft) => ({ draft, actor })),
+      SHIPPED,
+    );
+    const told = workLeftOn(ticket, model, assess(ticket, model));
+    return { told, taken: minutesTaken(truth, model) };
+  });
+  const mean = (values: readonly number[]) =>
+    Number((values.reduce((sum, one) => sum + one, 0) / values.length).toFixed(1));
+  const within = (spreads: number) =>
+    Number(
+      (
+        rows.filter(({ told, taken }) => Math.abs(taken - told.mean) <= spreads * told.spread)
+          .length / rows.length
+      ).toFixed(2),
+    );
+  return {
+    machines: MACHINES,
+    toldMinutes: mean(rows.map(({ told }) => told.mean)),
+    takenMinutes: mean(rows.map(({ taken }) => taken)),
+    toldSpread: mean(rows.map(({ told }) => told.spread)),
+    withinOneSpread: within(1),
+    withinTwo: within(2),
+  };
+}
+
+/** Taking in, and what the customer said of the machine. */
+function draftsOf(truth: Truth, model: FamilyModel, at: number): readonly Draft[] {
+  const common = { epoch: 0, observedAt: '2026-03-02T10:00:00.000Z', device: 'bench' };
+  const id = (digit: number) =>
+    `00000000-0000-4000-8000-${String(at * 10 + digit).padStart(12, '0')}`;
+  const said = (check: string) =>
+    Object.fromEntries(
+      (model.checks.get(check)?.findings ?? []).flatMap(({ id: finding }) =>
+        truth.answers.has(finding)
+          ? [[finding, truth.answers.get(finding) ? 'yes' : 'no'] as const]
+          : [],
+      ),
+    );
+  const first = {
+    family: model.family.id,
+    label: 'x',
+    words: '',
+    customer: null,
+    tag: 1,
+    shelf: 'A',
+  };
+  return [
+    { ...common, id: id(1), type: 'intake-taken', command: first },
+    ...['complaint', 'context'].map(
+      (check, place): Draft => ({
+        ...common,
+        id: id(2 + place),
+        type: 'findings-recorded',
+        command: { check, answers: said(check) },
+      }),
+    ),
+  ];
+}
+
+export const shopBenches = [
+  { name: 'promise/200-tickets', run: promise },
+  ...['drop-in', 'front-loading'].map((family) => ({
+    name: `promise/minutes-left/${family}`,
+    run: () => minutesLeft(family),
+  })),
+];
