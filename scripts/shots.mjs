@@ -108,6 +108,27 @@ try {
   await lead.locator('::-p-text(On open tickets)').setTimeout(60_000).wait();
   await shoot(lead, 'knowledge-change');
 
+  const odren = await pageOf('odren', 'day');
+  await openFromRack(odren, 'Rose zigzag');
+  await odren.locator('::-p-aria([name="Job sheet"])').click();
+  await odren.locator('::-p-text(Another day)').wait();
+  await shoot(odren, 'job-sheet');
+  for (const [name, letters, kind] of [
+    ['machine', 'ash zigzag', 'machine'],
+    ['customer', 'holtquist', 'customer'],
+  ]) {
+    await lead.goto(stage.url, { waitUntil: 'domcontentloaded' });
+    await lead.waitForSelector('section ul a');
+    await lead.type('[cmdk-input]', letters ?? '');
+    await lead.waitForSelector('[cmdk-item]');
+    await lead.locator(`[cmdk-item] ::-p-text(${kind ?? ''})`).click();
+    await lead.waitForSelector('form h1, aside h2');
+    await shoot(lead, name ?? '');
+  }
+  await lead.goto(`${stage.url}/shop`, { waitUntil: 'domcontentloaded' });
+  await lead.waitForSelector('input[type=time]');
+  await shoot(lead, 'shop');
+
   const night = await pageOf('tavi', 'night');
   await night.waitForSelector('section ul a');
   await openFromRack(night, 'White zigzag');

@@ -263,7 +263,8 @@ describe('customers', () => {
     await at.press('/');
     await at.page.keyboard.type(letters);
     await at.page.waitForFunction(
-      (wanted) => document.querySelector('[cmdk-item]')?.textContent.includes(wanted),
+      (wanted) =>
+        document.querySelector('[cmdk-item][data-selected="true"]')?.textContent.includes(wanted),
       { timeout: 10_000 },
       line,
     );

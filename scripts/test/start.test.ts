@@ -94,7 +94,7 @@ describe('npm start', () => {
   it('tells the address and the demo sign-ins, and serves', async () => {
     expect(running.output).toContain(`http://localhost:${port}`);
     expect(running.output).toMatch(/sign in as\s+odren\s+password\s+needle-odren/);
-    expect(running.output).toContain('Loaded the demo shop: 21 tickets');
+    expect(running.output).toContain('Loaded the demo shop: 57 tickets');
     expect(await answers()).toBe(200);
     expect(await (await fetch(`http://localhost:${port}/`)).text()).toContain(
       '<title>Nodo</title>',
@@ -146,7 +146,7 @@ describe('npm start', () => {
     running = new Start(home, port, '--reset-demo');
     await running.says('Nodo serves at');
     expect(running.output).toContain('beginning anew');
-    expect(running.output).toContain('Loaded the demo shop: 21 tickets');
+    expect(running.output).toContain('Loaded the demo shop: 57 tickets');
   });
 
   it('cleans up behind a start command that was killed itself', async () => {

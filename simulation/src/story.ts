@@ -15,6 +15,7 @@ import {
 import { ADDRESSES, fillAddress } from '@nodo/contract/addresses';
 import { seeded } from '@nodo/core';
 import { Device } from './device.ts';
+import { answerEntry, lifeEntry, noteEntry } from './entries.ts';
 import type { Draw, Line } from './network.ts';
 import { post, type SimulatedPerson, type SimulatedShop } from './shop.ts';
 
@@ -50,6 +51,7 @@ type Act = (story: Story) => Promise<void> | void;
 const ACTS: readonly (readonly [number, Act])[] = [
   [34, (story) => story.notes()],
   [20, (story) => story.answers()],
+  [14, (story) => story.lives()],
   [6, (story) => story.takesBack()],
   [8, (story) => story.screen().device.line.cutOff()],
   [4, (story) => story.screen().device.line.fallAsleep()],
@@ -130,18 +132,15 @@ export class Story {
   }
 
   notes(): void {
-    this.records((ticket) => ({
-      type: 'observation-noted',
-      command: { words: `seen ${this.recorded.length} on ${ticket.slice(0, 4)} ’“” بكرة 🧵` },
-    }));
+    this.records((ticket) => noteEntry(this.recorded.length, ticket));
   }
 
   answers(): void {
-    const answer = this.draw() < 0.5 ? 'yes' : 'no';
-    this.records(() => ({
-      type: 'findings-recorded',
-      command: { check: 'winder', answers: { 'winder-on': answer } },
-    }));
+    this.records(() => answerEntry(this.draw));
+  }
+
+  lives(): void {
+    this.records(() => lifeEntry(this.draw));
   }
 
   takesBack(): void {

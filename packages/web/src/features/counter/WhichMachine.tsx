@@ -1,6 +1,8 @@
+import type { CallFault } from '@nodo/client';
 import type { Hit } from '@nodo/contract';
 import { useState } from 'react';
 import { useCustomerQuery, useSearchQuery } from '../../api/client.ts';
+import { faultWords } from '../../messages/faults.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
@@ -22,7 +24,7 @@ export function WhichMachine({
   const [typed, setTyped] = useState('');
   const letters = useSettled(typed.trim());
   const scanned = ticketOnTag(letters);
-  const { currentData: hits = [] } = useSearchQuery(letters, {
+  const { currentData: hits = [], error } = useSearchQuery(letters, {
     skip: letters === '' || scanned !== undefined,
   });
   const words = m.counter.known;
@@ -54,6 +56,9 @@ export function WhichMachine({
           } else if (first && letters === typed.trim()) choose(first);
         }}
       />
+      <p role="status" className="text-sm font-semibold empty:hidden">
+        {error ? faultWords(error as CallFault, m.life.find.offLine) : ''}
+      </p>
       <ul className="mt-1">
         {shown.map((hit) => (
           <li key={hit.id}>
