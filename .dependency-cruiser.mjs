@@ -69,6 +69,7 @@ export default {
           '^packages/$1/',
           '/src/index\\.ts$',
           '^packages/contract/src/routes/addresses\\.ts$',
+          '^packages/contract/src/light\\.ts$',
         ],
       },
     },

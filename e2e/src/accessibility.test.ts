@@ -65,8 +65,7 @@ describe.each(['day', 'night'] as const)('the audit of each view, %s bench', (th
     await odren.sees('Another day');
     expect(await odren.audit()).toEqual([]);
     await odren.press('Escape');
-    await odren.press('/');
-    await odren.page.keyboard.type('ilvane');
+    await odren.searches('ilvane');
     await odren.page.waitForSelector('[cmdk-item]');
     expect(await odren.audit()).toEqual([]);
     await odren.press('Escape');

@@ -230,8 +230,7 @@ describe('a printed tag', () => {
     const tavi = await sharedScreen('tavi');
     await tavi.go('/');
     await tavi.sees('in the shop');
-    await tavi.press('/');
-    await tavi.page.keyboard.type(`http://elsewhere.example:4680/t/${demoTicketId(8)}`);
+    await tavi.searches(`http://elsewhere.example:4680/t/${demoTicketId(8)}`);
     await tavi.press('Enter');
     await tavi.sees('Needle four shreds the thread');
     expect(tavi.complaints).toEqual([]);
@@ -260,8 +259,7 @@ describe('a printed tag', () => {
 
 describe('customers', () => {
   const find = async (at: Screen, letters: string, line: string) => {
-    await at.press('/');
-    await at.page.keyboard.type(letters);
+    await at.searches(letters);
     await at.page.waitForFunction(
       (wanted) =>
         document.querySelector('[cmdk-item][data-selected="true"]')?.textContent.includes(wanted),
@@ -318,8 +316,7 @@ describe('a machine’s card', () => {
     const odren = await sharedScreen('odren');
     await odren.go('/');
     await odren.sees('in the shop');
-    await odren.press('/');
-    await odren.page.keyboard.type('sage quilt');
+    await odren.searches('sage quilt');
     await odren.page.waitForSelector('[cmdk-item]');
     await odren.clickLine('[cmdk-item]', 'machine');
     await odren.sees('Save the card');

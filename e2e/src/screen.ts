@@ -174,6 +174,20 @@ export class Screen {
     await this.page.keyboard.press(key as Parameters<Page['keyboard']['press']>[0]);
   }
 
+  /** Begins a search with the slash key, wherever one is, and types these letters. */
+  async searches(letters: string): Promise<void> {
+    await this.page.waitForSelector('[cmdk-input]');
+    for (let tries = 0; tries < 50; tries += 1) {
+      await this.press('/');
+      const isThere = await this.page.evaluate(
+        () => document.activeElement?.matches('[cmdk-input]') ?? false,
+      );
+      if (isThere) break;
+      await new Promise((resolve) => setTimeout(resolve, 50));
+    }
+    await this.page.keyboard.type(letters);
+  }
+
   /** Writes a note through the interface, as fast as a person could. */
   async note(words: string): Promise<void> {
     await this.press('s');

@@ -34,17 +34,14 @@ export {
   type MachineCard,
   type MachineFact,
   machineCard,
-  NEW_SHOP_CARD,
-  newCustomerCard,
-  newMachineCard,
   type ServiceValue,
   type ShopCard,
   shopCard,
-  USUAL_TIME,
   type WorkingTime,
 } from './shop/cards.ts';
 export { dayAfter, daysBetween, weekdayOf } from './shop/days.ts';
 export { type Absence, absenceOn, type WallClock, workingTimeOf } from './shop/hours.ts';
+export { NEW_SHOP_CARD, newCustomerCard, newMachineCard, USUAL_TIME } from './shop/newCards.ts';
 export {
   type DayOffer,
   type OrderReason,

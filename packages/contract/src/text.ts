@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { EVERY_ROLE } from './roles.ts';
 
 function isStorable(text: string): boolean {
   return !text.includes('\u0000') && text.isWellFormed();
@@ -23,6 +24,8 @@ export const tableId = z
   .max(60);
 
 export const uuid = z.uuid();
+
+export const role = z.enum(EVERY_ROLE);
 
 /** A SHA-256 in hex: what tables and photos are named by. */
 export const sha256 = z.string().regex(/^[0-9a-f]{64}$/);

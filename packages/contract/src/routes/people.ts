@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { LEADS, role } from '../roles.ts';
-import { humanText, instant, uuid } from '../text.ts';
+import { LEADS } from '../roles.ts';
+import { humanText, instant, role, uuid } from '../text.ts';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
 import { person } from './session.ts';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { EVERY_ROLE, role } from '../roles.ts';
-import { humanText, uuid } from '../text.ts';
+import { EVERY_ROLE } from '../roles.ts';
+import { humanText, role, uuid } from '../text.ts';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
 

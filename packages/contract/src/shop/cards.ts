@@ -43,20 +43,6 @@ export const machineCard = z.object({
 });
 export type MachineCard = z.infer<typeof machineCard>;
 
-export function newMachineCard(family: string, label: string): MachineCard {
-  return {
-    family,
-    label,
-    model: '',
-    serial: '',
-    traits: null,
-    facts: {},
-    service: {},
-    oilPoints: '',
-    notes: '',
-  };
-}
-
 /** A person who brings machines, and how to reach them. */
 export const customerCard = z.object({
   name: humanText(120),
@@ -68,10 +54,6 @@ export const customerCard = z.object({
   notes: humanText(2000, 0).default(''),
 });
 export type CustomerCard = z.infer<typeof customerCard>;
-
-export function newCustomerCard(name: string, phone: string): CustomerCard {
-  return { name, phone, other: '', reach: 'telephone', notes: '' };
-}
 
 const minuteOfDay = z.number().int().min(0).max(1440);
 
@@ -111,25 +93,3 @@ export const shopCard = z.object({
   people: z.record(uuid, workingTime),
 });
 export type ShopCard = z.infer<typeof shopCard>;
-
-const NINE_TO_FIVE: [number, number] = [540, 1020];
-
-/** A week as most shops have it; half of the day goes into repairs. Ours, no source. */
-export const USUAL_TIME: WorkingTime = {
-  week: [NINE_TO_FIVE, NINE_TO_FIVE, NINE_TO_FIVE, NINE_TO_FIVE, NINE_TO_FIVE, null, null],
-  off: [],
-  share: 60,
-};
-
-/** A shop that has not said anything of itself yet. */
-export const NEW_SHOP_CARD: ShopCard = {
-  currency: 'EUR',
-  hour: 4800,
-  taxPerMille: 190,
-  taxIncluded: true,
-  usualDays: 7,
-  uncollectedDays: 30,
-  stuckDays: 3,
-  closed: [],
-  people: {},
-};

@@ -1,7 +1,8 @@
 import { type Bench, bench, type Stretch } from '@nodo/core';
 import type { DaysOff, ShopCard, WorkingTime } from './cards.ts';
-import { USUAL_TIME } from './cards.ts';
+
 import { dayAfter, weekdayOf } from './days.ts';
+import { USUAL_TIME } from './newCards.ts';
 
 /** Minutes of a day on the axis of the benches: 0 is midnight before today. */
 const DAY = 1440;

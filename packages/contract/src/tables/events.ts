@@ -1,7 +1,6 @@
 import { type OwnCause, STRENGTHS, type StrengthWord, type TableChange } from '@nodo/knowledge';
 import { z } from 'zod';
-import { role } from '../roles.ts';
-import { humanText, instant, sha256, tableId, uuid } from '../text.ts';
+import { humanText, instant, role, sha256, tableId, uuid } from '../text.ts';
 
 const REASON = humanText(400);
 const WORDS = humanText(600);

@@ -1,6 +1,5 @@
 import { z } from 'zod';
-import { role } from '../roles.ts';
-import { instant, sha256, uuid } from '../text.ts';
+import { instant, role, sha256, uuid } from '../text.ts';
 
 /** What every stored event carries, whatever happened. */
 export const envelope = z.object({

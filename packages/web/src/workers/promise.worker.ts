@@ -1,4 +1,10 @@
-import { type DayOffer, offersFor, planShop, type ShopPlan, type Workshop } from '@nodo/contract';
+import {
+  type DayOffer,
+  offersFor,
+  planShop,
+  type ShopPlan,
+  type Workshop,
+} from '@nodo/contract/light';
 import { expose } from 'comlink';
 
 /** What is asked for a machine that is here or yet to come. */

@@ -6,7 +6,7 @@ import { faultWords } from '../../messages/faults.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
-import { HitLine } from '../find/FindBox.tsx';
+import { HitLine } from '../find/HitLine.tsx';
 import { ticketOnTag } from '../find/tagAddress.ts';
 import { useSettled } from '../find/useSettled.ts';
 

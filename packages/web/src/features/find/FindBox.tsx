@@ -1,20 +1,26 @@
 import type { CallFault } from '@nodo/client';
-import type { Hit, Standing } from '@nodo/contract';
+import type { Hit, Session } from '@nodo/contract';
+import { mayTakeIn } from '@nodo/contract/light';
 import { Command } from 'cmdk';
 import { ScanLine, Search } from 'lucide-react';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useSearchQuery } from '../../api/client.ts';
 import { faultWords } from '../../messages/faults.ts';
-import { m, write } from '../../messages/index.ts';
+import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
+import { HitLine } from './HitLine.tsx';
 import { ticketOnTag } from './tagAddress.ts';
 import { useSettled } from './useSettled.ts';
 
 const ScanDialog = lazy(() => import('./ScanDialog.tsx'));
 
 /** Finds tickets, machines and customers by a few letters, from every view; takes scanned tags. */
-export function FindBox() {
+export default function FindBox({ session }: { readonly session: Session }) {
+  return mayTakeIn(session.person.role) ? <Find /> : null;
+}
+
+function Find() {
   const [typed, setTyped] = useState('');
   const [open, setOpen] = useState(false);
   const [scanning, setScanning] = useState(false);
@@ -109,26 +115,6 @@ export function FindBox() {
         </Suspense>
       )}
     </div>
-  );
-}
-
-/** One thing that was found: what it is, whose, where it stands. */
-export function HitLine({ hit: { kind, title, more, tag, state, at } }: { readonly hit: Hit }) {
-  const stands = state === null ? '' : m.life.standing(state as Standing);
-  const when = at === null ? '' : write.day(at);
-  return (
-    <>
-      <span className="w-10 shrink-0 font-mono font-bold">{tag ?? ''}</span>
-      <span className="min-w-0 flex-1 break-words">
-        <bdi className="font-semibold">{title}</bdi>{' '}
-        <span className="text-quiet">
-          <bdi>{more}</bdi>
-        </span>
-        <span className="block text-sm text-quiet">
-          {[m.life.find.kinds[kind], stands, when].filter(Boolean).join(' · ')}
-        </span>
-      </span>
-    </>
   );
 }
 

@@ -1,5 +1,6 @@
 import type { CallFault } from '@nodo/client';
-import { type Looker, NEW_SHOP_CARD, type Person, type RackEntry } from '@nodo/contract';
+import type { Looker, Person, RackEntry } from '@nodo/contract';
+import { NEW_SHOP_CARD } from '@nodo/contract/light';
 import { Link } from 'react-router';
 import { usePresenceQuery, useRackQuery, useShopQuery } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';

@@ -1,4 +1,5 @@
-import { daysBetween, type RackEntry, type ShopCard } from '@nodo/contract';
+import type { RackEntry, ShopCard } from '@nodo/contract';
+import { daysBetween } from '@nodo/contract/light';
 
 /** What the calendar says of a machine on the Rack. */
 export interface DueState {

@@ -1,16 +1,17 @@
-import { mayTakeIn, type Session } from '@nodo/contract';
+import type { Session } from '@nodo/contract';
 import { Moon, Sun } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { lazy, type ReactNode, Suspense } from 'react';
 import { Link, NavLink } from 'react-router';
 import { useAppSelector, useTablesQuery } from '../../api/client.ts';
 import { useStreamState } from '../../api/useStreamState.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
-import { FindBox } from '../find/FindBox.tsx';
 import { LockedScreen } from './LockedScreen.tsx';
-import { PersonMenu } from './PersonMenu.tsx';
+import { PersonButton } from './PersonButton.tsx';
 import { useIdleLock } from './useIdleLock.ts';
 import { useTheme } from './useTheme.ts';
+
+const FindBox = lazy(() => import('../find/FindBox.tsx'));
 
 /** What stands round every view: where one is, who one is, whether the shop is in reach. */
 export function Frame({
@@ -50,10 +51,12 @@ export function Frame({
           {session.person.role === 'lead' && <FrameLink to="/people">{m.people.nav}</FrameLink>}
           {session.person.role === 'lead' && <FrameLink to="/shop">{m.cards.shop.nav}</FrameLink>}
         </nav>
-        {mayTakeIn(session.person.role) && <FindBox />}
+        <Suspense fallback={<span className="min-h-11 flex-1" />}>
+          <FindBox session={session} />
+        </Suspense>
         <p className="ml-auto hidden text-quiet 2xl:block">{session.shop.name}</p>
         <span className="ml-auto flex items-center gap-x-2">
-          <PersonMenu session={session} />
+          <PersonButton session={session} />
           <Button
             look="quiet"
             onClick={toggle}

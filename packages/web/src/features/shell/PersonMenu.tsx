@@ -7,6 +7,7 @@ import { Modal } from '../../ui/Modal.tsx';
 import { PersonMark } from '../../ui/PersonMark.tsx';
 import { SignInForm } from '../signIn/SignInForm.tsx';
 import { NameScreen } from './NameScreen.tsx';
+import { FACE_BUTTON, PersonFace } from './PersonFace.tsx';
 import { PinForm } from './PinForm.tsx';
 import { ChangePassword, SetPin } from './SecretForms.tsx';
 import { LOCK_AFTER_MINUTES, useLockAfter } from './useIdleLock.ts';
@@ -15,8 +16,8 @@ type Sheet =
   | { readonly kind: 'take-over'; readonly person: Session['person'] }
   | { readonly kind: 'another' | 'pin' | 'password' | 'screen' };
 
-/** Who stands at this screen: the change to another, one's own secrets, the way out. */
-export function PersonMenu({ session }: { readonly session: Session }) {
+/** Who stands at this screen, opened: the change to another, one's own secrets, the way out. */
+export default function PersonMenu({ session }: { readonly session: Session }) {
   const { person, screen } = session;
   const [sheet, setSheet] = useState<Sheet>();
   const [lock] = useLockScreenMutation();
@@ -32,14 +33,9 @@ export function PersonMenu({ session }: { readonly session: Session }) {
 
   return (
     <>
-      <DropdownMenu.Root modal={false}>
-        <DropdownMenu.Trigger className="flex min-h-11 min-w-11 items-center gap-2 rounded-md px-1 text-left hover:bg-sunk">
-          <PersonMark person={person} />
-          <span className="sr-only">{words.menu}</span>
-          <span aria-hidden="true" className="hidden text-sm lg:inline">
-            <bdi>{person.name}</bdi>
-            <span className="block text-xs text-quiet">{m.shell.roles[person.role]}</span>
-          </span>
+      <DropdownMenu.Root modal={false} defaultOpen>
+        <DropdownMenu.Trigger className={FACE_BUTTON}>
+          <PersonFace person={person} />
         </DropdownMenu.Trigger>
         <DropdownMenu.Content
           align="end"

@@ -7,7 +7,7 @@ import type {
   Standing,
   TicketEvent,
 } from '@nodo/contract';
-import { QUANTITIES } from '@nodo/contract';
+import { QUANTITIES } from '@nodo/contract/light';
 
 const SPOKEN: Readonly<Record<Spoken, string>> = {
   telephone: 'by telephone',

@@ -1,0 +1,26 @@
+import type { Session } from '@nodo/contract';
+import { lazy, Suspense, useState } from 'react';
+import { FACE_BUTTON, PersonFace } from './PersonFace.tsx';
+
+const PersonMenu = lazy(() => import('./PersonMenu.tsx'));
+
+/** Who stands at this screen. The menu behind it is loaded when it is first opened. */
+export function PersonButton({ session }: { readonly session: Session }) {
+  const [isWanted, setIsWanted] = useState(false);
+  const closed = (
+    <button
+      type="button"
+      aria-haspopup="menu"
+      className={FACE_BUTTON}
+      onClick={() => setIsWanted(true)}
+    >
+      <PersonFace person={session.person} />
+    </button>
+  );
+  if (!isWanted) return closed;
+  return (
+    <Suspense fallback={closed}>
+      <PersonMenu session={session} />
+    </Suspense>
+  );
+}
