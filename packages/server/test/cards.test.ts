@@ -200,6 +200,21 @@ describe('a machine', () => {
     ).toMatchObject({ status: 400 });
   });
 
+  it('that somebody else brings is theirs from then on', async () => {
+    const { machine, ticket } = await takenIn('Wenzel Ruhland');
+    const buyer = { id: randomUUID(), ...newCustomerCard('Ottilie Krahn', '') };
+    await ok(counter, 'POST', '/api/tickets', {
+      ticket: randomUUID(),
+      customer: buyer,
+      drafts: [intakeDraft({ machine, customer: buyer.id })],
+    });
+    const file = await ok<MachineFile>(counter, 'GET', `/api/machines/${machine}`);
+    expect(file).toMatchObject({ customerName: 'Ottilie Krahn', visits: [{}, {}] });
+    // The visit of before stays with whoever brought it then.
+    expect(await rackLine(ticket)).toMatchObject({ customerName: 'Wenzel Ruhland' });
+    expect((await found('krahn')).map(({ id }) => id)).toContain(machine);
+  });
+
   it('that comes back is counted on the ticket it comes back from, once', async () => {
     const first = await takenIn('Ilva Korr');
     const again = {

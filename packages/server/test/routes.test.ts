@@ -4,6 +4,7 @@ import {
   type Endpoint,
   type EndpointName,
   newCustomerCard,
+  newMachineCard,
   type Role,
   refusal,
 } from '@nodo/contract';
@@ -250,6 +251,12 @@ describe('bad input', () => {
       body: { code: 'bad-input', path: 'drafts.0.command.customer' },
     });
     expect(await withIntake({ customer: randomUUID() })).toMatchObject({
+      status: 404,
+      body: { code: 'no-such-customer' },
+    });
+    const brought = { id: randomUUID(), card: newMachineCard('drop-in', 'Teal') };
+    const stranger = { customer: randomUUID(), machine: brought.id };
+    expect(await withIntake(stranger, { machine: brought })).toMatchObject({
       status: 404,
       body: { code: 'no-such-customer' },
     });

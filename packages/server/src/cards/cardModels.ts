@@ -1,14 +1,15 @@
 import type { MachineCard, ShopCard } from '@nodo/contract';
-import type {
-  InferAttributes,
-  InferCreationAttributes,
-  Model,
-  ModelStatic,
-  Sequelize,
-} from 'sequelize';
-import { AS_MIGRATED, document, id, instant, key, perhapsId, whole } from '../store/columns.ts';
-
-type Row<Own> = Model<InferAttributes<Own & Model>, InferCreationAttributes<Own & Model>> & Own;
+import type { ModelStatic, Sequelize } from 'sequelize';
+import {
+  AS_MIGRATED,
+  document,
+  id,
+  instant,
+  key,
+  perhapsId,
+  type Row,
+  whole,
+} from '../store/columns.ts';
 
 export type MachineRow = Row<{
   shopId: string;

@@ -1,5 +1,5 @@
 import type { MachineCard, NewMachine, RackEntry, RefusalCode } from '@nodo/contract';
-import type { Sequelize, Transaction } from 'sequelize';
+import { Op, type Sequelize, type Transaction } from 'sequelize';
 import { placeWords } from '../search/places.ts';
 import { withShop } from '../store/connect.ts';
 import { defineModels, type Models } from '../store/models.ts';
@@ -63,7 +63,8 @@ export class Machines {
         row,
         customerName,
         revisions,
-        tickets: tickets.map(({ line }) => ({ ...line, customerName })),
+        // Who brought it then may be somebody else.
+        tickets: tickets.map(({ line }) => ({ ...line, customerName: null })),
       };
     });
   }
@@ -129,4 +130,27 @@ export async function addMachine(
     { transaction },
   );
   await placeWords(db, shop, 'machine', [id], transaction);
+}
+
+/** Whoever brings a machine and is written down with it owns it from then on. */
+export async function belongsTo(
+  db: Sequelize,
+  models: CardModels,
+  shop: string,
+  machine: string,
+  customer: string,
+  transaction: Transaction,
+): Promise<void> {
+  const [changed] = await models.machines.update(
+    { customerId: customer },
+    {
+      where: {
+        shopId: shop,
+        id: machine,
+        customerId: { [Op.or]: [{ [Op.ne]: customer }, { [Op.is]: null }] },
+      },
+      transaction,
+    },
+  );
+  if (changed > 0) await placeWords(db, shop, 'machine', [machine], transaction);
 }

@@ -1,4 +1,13 @@
-import { DataTypes } from 'sequelize';
+import {
+  DataTypes,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Model,
+} from 'sequelize';
+
+/** A row with these columns, as Sequelize sees it. */
+export type Row<Own> = Model<InferAttributes<Own & Model>, InferCreationAttributes<Own & Model>> &
+  Own;
 
 const { DATE, INTEGER, JSONB, TEXT, UUID } = DataTypes;
 

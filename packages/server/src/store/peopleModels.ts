@@ -1,10 +1,4 @@
-import type {
-  InferAttributes,
-  InferCreationAttributes,
-  Model,
-  ModelStatic,
-  Sequelize,
-} from 'sequelize';
+import type { ModelStatic, Sequelize } from 'sequelize';
 import {
   AS_MIGRATED,
   id,
@@ -12,11 +6,10 @@ import {
   key,
   perhapsId,
   perhapsInstant,
+  type Row,
   text,
   whole,
 } from './columns.ts';
-
-type Row<Own> = Model<InferAttributes<Own & Model>, InferCreationAttributes<Own & Model>> & Own;
 
 export type ScreenRow = Row<{
   shopId: string;

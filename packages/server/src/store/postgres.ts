@@ -8,22 +8,13 @@ import {
   type TicketSummary,
 } from '@nodo/contract';
 import type { KnowledgeSource } from '@nodo/knowledge';
-import {
-  cast,
-  ForeignKeyConstraintError,
-  json,
-  Op,
-  QueryTypes,
-  type Sequelize,
-  type Transaction,
-  UniqueConstraintError,
-  where,
-} from 'sequelize';
+import { cast, json, Op, QueryTypes, type Sequelize, type Transaction, where } from 'sequelize';
 import { type CardModels, defineCardModels } from '../cards/cardModels.ts';
 import { toCustomer } from '../cards/customers.ts';
-import { addMachine } from '../cards/machines.ts';
+import { addMachine, belongsTo } from '../cards/machines.ts';
 import { placeWords } from '../search/places.ts';
 import { candidatesIn, TELLS_OF_CANDIDATES } from './candidates.ts';
+import { CONFLICTS, orConflict, TABLE_CONFLICTS } from './conflicts.ts';
 import { withShop } from './connect.ts';
 import {
   type CustomerRow,
@@ -43,20 +34,6 @@ import {
   type EventStore,
   type KeptEdition,
 } from './port.ts';
-
-/** Which constraint of the migrations means what. */
-const CONFLICTS = {
-  ticket_event_pkey: 'seq-taken',
-  ticket_event_id: 'id-taken',
-  ticket_summary_pkey: 'seq-taken',
-  ticket_summary_tag: 'tag-taken',
-} as const;
-/** Which foreign key of the migrations means what. */
-const UNKNOWN = {
-  ticket_summary_shop_id_customer_id_fkey: 'unknown-customer',
-  ticket_summary_shop_id_machine_id_fkey: 'unknown-machine',
-} as const;
-const TABLE_CONFLICTS = { table_event_pkey: 'seq-taken', table_event_id: 'id-taken' } as const;
 
 /** Tickets in PostgreSQL, through Sequelize. */
 export class PostgresEventStore implements EventStore {
@@ -98,7 +75,7 @@ export class PostgresEventStore implements EventStore {
 
   async append(shop: string, batch: Batch): Promise<Appended> {
     return orConflict(
-      { ...CONFLICTS, ...UNKNOWN },
+      CONFLICTS,
       withShop(this.db, shop, (transaction) => this.write(shop, batch, transaction)),
     );
   }
@@ -280,17 +257,14 @@ export class PostgresEventStore implements EventStore {
       });
       await placeWords(this.db, shop, 'customer', [batch.customer.id], transaction);
     }
+    const owner = begins?.body.customer ?? null;
     if (batch.machine) {
       const by = first.actor.person;
       const at = new Date(first.receivedAt);
-      const customer = begins?.body.customer ?? null;
-      await addMachine(
-        this.db,
-        this.models,
-        shop,
-        { ...batch.machine, customer, by, at },
-        transaction,
-      );
+      const given = { ...batch.machine, customer: owner, by, at };
+      await addMachine(this.db, this.models, shop, given, transaction);
+    } else if (begins?.body.machine && owner !== null) {
+      await belongsTo(this.db, this.models, shop, begins.body.machine, owner, transaction);
     }
     await this.models.events.bulkCreate(
       batch.events.map((event) => fromEvent(shop, event)),
@@ -302,7 +276,7 @@ export class PostgresEventStore implements EventStore {
         {
           shopId: shop,
           ticketId: batch.ticket,
-          customerId: begins?.body.customer ?? null,
+          customerId: owner,
           ...columnsOf(summary),
         },
         { transaction },
@@ -390,22 +364,4 @@ const NAMES_THE_MACHINE: ReadonlySet<string> = new Set([
 function columnsOf(line: TicketSummary) {
   const { tag, status, machine, changedAt } = line;
   return { tag, status, machineId: machine, changedAt: new Date(changedAt), line };
-}
-
-/** What was appended, or which constraint it ran into. */
-async function orConflict<Done extends string, Conflict extends string>(
-  conflicts: Readonly<Record<string, Conflict>>,
-  writing: Promise<Done>,
-): Promise<Done | Conflict> {
-  try {
-    return await writing;
-  } catch (fault) {
-    if (!(fault instanceof UniqueConstraintError || fault instanceof ForeignKeyConstraintError)) {
-      throw fault;
-    }
-    const { constraint = '' } = fault.parent as { constraint?: string };
-    const conflict = conflicts[constraint];
-    if (conflict === undefined) throw fault;
-    return conflict;
-  }
 }

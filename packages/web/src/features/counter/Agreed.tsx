@@ -1,9 +1,10 @@
-import { assess, layer, type Session, SPOKEN, type Spoken, workLeftOn } from '@nodo/contract';
+import { assess, layer, type Session, workLeftOn } from '@nodo/contract';
 import type { Edition, FamilyModel } from '@nodo/knowledge';
 import { useMemo } from 'react';
 import { m } from '../../messages/index.ts';
-import { Select, TextField } from '../../ui/Field.tsx';
+import { TextField } from '../../ui/Field.tsx';
 import { actorOf } from '../bench/useShownTicket.ts';
+import { SpokenSelect } from '../customers/SpokenSelect.tsx';
 import { PromisePicker } from '../promise/PromisePicker.tsx';
 import { blankDraft, type CounterDraft } from './draft.ts';
 import { intakeOf } from './intake.ts';
@@ -63,18 +64,12 @@ export function Agreed({
             onChange={({ target }) => set({ limitAmount: target.value })}
           />
         )}
-        <Select
+        <SpokenSelect
           label={m.cards.customer.reach}
           className="mt-3 max-w-64"
-          value={draft.reach}
-          onChange={({ target }) => set({ reach: target.value as Spoken })}
-        >
-          {SPOKEN.map((how) => (
-            <option key={how} value={how}>
-              {m.life.spoken(how)}
-            </option>
-          ))}
-        </Select>
+          how={draft.reach}
+          onChange={(reach) => set({ reach })}
+        />
       </fieldset>
       <section aria-label={m.life.promise.title}>
         <h2 className="font-semibold">{m.life.promise.title}</h2>

@@ -1,12 +1,5 @@
 import type { CallFault } from '@nodo/client';
-import {
-  type CustomerCard,
-  type CustomerFile,
-  mayTakeIn,
-  type Session,
-  SPOKEN,
-  type Spoken,
-} from '@nodo/contract';
+import { type CustomerCard, type CustomerFile, mayTakeIn, type Session } from '@nodo/contract';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { toast } from 'sonner';
@@ -18,12 +11,13 @@ import {
 import { faultWords } from '../../messages/faults.ts';
 import { m, write } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
-import { Select, TextArea, TextField } from '../../ui/Field.tsx';
+import { TextArea, TextField } from '../../ui/Field.tsx';
 import { FormFault } from '../../ui/FormFault.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
 import { NotRead } from '../shell/NotRead.tsx';
 import { EraseForm } from './EraseForm.tsx';
 import { MergeForm } from './MergeForm.tsx';
+import { SpokenSelect } from './SpokenSelect.tsx';
 import { TicketLines } from './TicketLines.tsx';
 
 /** One customer: how to reach them, their machines and tickets. */
@@ -173,17 +167,7 @@ function CardForm({
           maxLength={120}
           onChange={({ target }) => set({ other: target.value })}
         />
-        <Select
-          label={words.reach}
-          value={card.reach}
-          onChange={({ target }) => set({ reach: target.value as Spoken })}
-        >
-          {SPOKEN.map((how) => (
-            <option key={how} value={how}>
-              {m.life.spoken(how)}
-            </option>
-          ))}
-        </Select>
+        <SpokenSelect label={words.reach} how={card.reach} onChange={(reach) => set({ reach })} />
       </div>
       <TextArea
         label={words.notes}

@@ -1,16 +1,10 @@
-import {
-  mayRecord,
-  minutesWorked,
-  NEW_SHOP_CARD,
-  SPOKEN,
-  type Spoken,
-  wasDeclined,
-} from '@nodo/contract';
+import { mayRecord, minutesWorked, NEW_SHOP_CARD, type Spoken, wasDeclined } from '@nodo/contract';
 import { useState } from 'react';
 import { useShopQuery } from '../../../api/client.ts';
 import { m, write } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
-import { Select, TextField } from '../../../ui/Field.tsx';
+import { TextField } from '../../../ui/Field.tsx';
+import { SpokenSelect } from '../../customers/SpokenSelect.tsx';
 import { useMoney } from '../../shell/useMoney.ts';
 import type { JobPartProps } from './jobPart.ts';
 
@@ -119,7 +113,7 @@ function Answer({ asked, record }: Pick<JobPartProps, 'record'> & { readonly ask
     <div className="flex flex-col gap-3 border-l-4 border-own pl-3">
       <p className="font-semibold">{asked}</p>
       <div className="flex flex-wrap items-end gap-3">
-        <HowSpoken how={how} onChange={setHow} />
+        <SpokenSelect label={words.how} className="w-52" how={how} onChange={setHow} />
         <TextField
           label={words.theirWords}
           value={said}
@@ -135,29 +129,6 @@ function Answer({ asked, record }: Pick<JobPartProps, 'record'> & { readonly ask
         <Button onClick={() => answer(false)}>{words.saidNo}</Button>
       </div>
     </div>
-  );
-}
-
-function HowSpoken({
-  how,
-  onChange,
-}: {
-  readonly how: Spoken;
-  readonly onChange: (how: Spoken) => void;
-}) {
-  return (
-    <Select
-      label={m.life.sheet.how}
-      value={how}
-      className="w-52"
-      onChange={({ target }) => onChange(target.value as Spoken)}
-    >
-      {SPOKEN.map((one) => (
-        <option key={one} value={one}>
-          {m.life.spoken(one)}
-        </option>
-      ))}
-    </Select>
   );
 }
 
@@ -206,7 +177,7 @@ function Tell({
   const { toldAt } = ticket.life;
   return (
     <div className="flex flex-wrap items-end gap-3">
-      <HowSpoken how={how} onChange={setHow} />
+      <SpokenSelect label={words.how} className="w-52" how={how} onChange={setHow} />
       <Button onClick={() => record('customer-told', { how, words: '' })}>{words.tell}</Button>
       {toldAt !== undefined && <p>{words.told(write.moment(toldAt))}</p>}
     </div>
