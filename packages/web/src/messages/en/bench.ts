@@ -173,6 +173,7 @@ export const bench = {
     },
   },
   photo: {
+    onItsWay: 'The picture is on its way',
     offer: 'Keep a photo with the ticket',
     choose: 'Choose or take a photo',
     another: 'Another photo instead',

@@ -1,4 +1,7 @@
 import { ADDRESSES, fillAddress } from '@nodo/contract/addresses';
+import { useAppSelector } from '../../../api/client.ts';
+import { m } from '../../../messages/index.ts';
+import { Sewing } from '../../../ui/Stitches.tsx';
 
 /** A photo that is kept with a ticket. */
 export function Photo({
@@ -10,6 +13,13 @@ export function Photo({
   readonly photo: string;
   readonly account: string;
 }) {
+  // Read through the entry that names it: not before the server has that.
+  const isOnItsWay = useAppSelector(({ outbox }) =>
+    outbox.entries.some(
+      ({ draft }) => draft.type === 'photo-kept' && draft.command.photo === photo,
+    ),
+  );
+  if (isOnItsWay) return <Sewing label={m.bench.photo.onItsWay} />;
   const source = fillAddress(ADDRESSES.readPhoto, { ticket, photo });
   // In small on the page, whole behind it.
   return (
