@@ -18,6 +18,7 @@ import {
   planNext,
   SHIPPED,
   SURE_ENOUGH,
+  tellingChecks,
 } from '@nodo/knowledge';
 import { spreadOf } from '../scripts/lib/spread.mjs';
 import { drawTruth, generatorOf, type Truth } from './planner/truth.ts';
@@ -93,16 +94,13 @@ function minutesTaken(truth: Truth, model: FamilyModel): number {
     0,
   );
   const found = [...truth.causes].filter((cause) => (beliefs.get(cause) ?? 0) >= SURE_ENOUGH);
-  const accessOf = (cause: string): string => {
-    const finding = [...model.findings.values()].find(({ defines }) => defines === cause);
-    return model.checks.get(finding?.check ?? '')?.access ?? 'closed';
-  };
+  const places = tellingChecks(model);
   const repairs = found.reduce(
     (sum, cause) =>
       sum +
       machineMinutes(model.access, new Set(), {
         minutes: (model.causes.get(cause)?.fixMinutes ?? 0) + proof,
-        access: accessOf(cause),
+        access: places.get(cause)?.access ?? 'closed',
         sews: false,
       }),
     0,

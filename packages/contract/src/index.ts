@@ -122,6 +122,7 @@ export {
   COMPLAINT,
   changesOf,
   newTicket,
+  repairsDone,
   reportedOn,
   stateEpoch,
   type Ticket,

@@ -39,9 +39,13 @@ export const minorUnits = z.number().int().min(0).max(1_000_000_000);
 /** An instant in ISO 8601 with time zone. */
 export const instant = z.iso.datetime({ offset: true });
 
-/** Whether one instant lies before another, whatever zones they are written in. */
-export function isBefore(one: string, other: string): boolean {
+/** Minutes from one instant to another, whatever zones they are written in. */
+export function minutesBetween(from: string, until: string): number {
   // eslint-disable-next-line no-restricted-globals -- reads two texts, no clock
-  const [a, b] = [one, other].map((text) => Date.parse(text));
-  return a !== undefined && b !== undefined && a < b;
+  return (Date.parse(until) - Date.parse(from)) / 60_000;
+}
+
+/** Whether one instant lies before another. */
+export function isBefore(one: string, other: string): boolean {
+  return minutesBetween(one, other) > 0;
 }

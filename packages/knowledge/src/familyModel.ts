@@ -198,3 +198,13 @@ function dutyRule(
     ),
   };
 }
+
+/** By cause the check whose finding it is: there it is seen, and there it is put right. */
+export function tellingChecks(model: FamilyModel): ReadonlyMap<string, FamilyCheck> {
+  return new Map(
+    [...model.findings.values()].flatMap(({ defines, check }) => {
+      const telling = model.checks.get(check);
+      return defines === undefined || !telling ? [] : [[defines, telling] as const];
+    }),
+  );
+}

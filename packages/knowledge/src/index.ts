@@ -39,7 +39,7 @@ export {
   withAnswer,
   withinReach,
 } from './evidence.ts';
-export { type FamilyCheck, type FamilyModel, familyModel } from './familyModel.ts';
+export { type FamilyCheck, type FamilyModel, familyModel, tellingChecks } from './familyModel.ts';
 export type { KnowledgeFault, KnowledgeFaultCode } from './faults.ts';
 export { type FreeingStep, freeingSteps, WANTS_FREEING } from './freeing.ts';
 export { type OwnCause, ownCheck, ownFinding, ownRepair, withOwnCauses } from './ownCause.ts';

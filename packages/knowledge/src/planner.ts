@@ -17,7 +17,7 @@ import {
   type Stakes,
 } from '@nodo/core';
 import { INTERVIEWS, reportedComplaints, testableComplaints } from './evidence.ts';
-import type { FamilyCheck, FamilyModel } from './familyModel.ts';
+import { type FamilyCheck, type FamilyModel, tellingChecks } from './familyModel.ts';
 import type { Plan, Where } from './schema.ts';
 import { parseCheckCondition } from './tokens.ts';
 
@@ -173,28 +173,18 @@ export function questionOf(
 }
 
 function stakesOf(model: FamilyModel, { evidence, open }: Situation): Stakes {
-  const places = definingAccess(model);
+  const places = tellingChecks(model);
   const proof = minutesOfProof(model);
   return {
     repairMinutes: model.network.causes.map(({ id }) => {
       const fix = model.causes.get(id)?.fixMinutes ?? 0;
-      const access = places.get(id) ?? 'closed';
+      const access = places.get(id)?.access ?? 'closed';
       return machineMinutes(model.access, open, { minutes: fix + proof, access, sews: false });
     }),
     quiet: quietOf(model.network, reportedComplaints(model, evidence.readings)),
     sureEnough: SURE_ENOUGH,
     comebackMinutes: COMEBACK_MINUTES,
   };
-}
-
-/** Where a cause is put right: where the check stands whose finding it is. */
-function definingAccess(model: FamilyModel): ReadonlyMap<string, string> {
-  return new Map(
-    [...model.findings.values()].flatMap(({ defines, check }) => {
-      const access = model.checks.get(check)?.access;
-      return defines === undefined || access === undefined ? [] : [[defines, access]];
-    }),
-  );
 }
 
 /** The sew-out after a repair: the standard one where the family has it. */

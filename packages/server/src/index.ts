@@ -1,5 +1,6 @@
 export { hashPassword } from './auth/passwords.ts';
 export { ShopSheets } from './cards/shopSheets.ts';
+export { derivedId } from './derivedId.ts';
 export { migrate } from './migrations/run.ts';
 export { type Running, runServer } from './run.ts';
 export { rebuildWords } from './search/rebuild.ts';

@@ -94,12 +94,12 @@ export async function runServer(
     now,
     log,
   });
-  // Beside the work: only shops of before there was a search wait for it.
   const sweepPictures = () => {
     sweepPhotos(db, photos, now()).catch((fault: unknown) => log(`photos: ${String(fault)}`));
   };
   sweepPictures();
   const sweepingPictures = setInterval(sweepPictures, SWEEP_PICTURES_MS);
+  // Beside the work: only shops of before there was a search wait for it.
   rebuildMissingWords(db, log).catch((fault: unknown) => log(`search: ${String(fault)}`));
   const server = createServer(app);
   await bind(server, settings);

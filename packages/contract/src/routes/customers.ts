@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { AT_THE_COUNTER, LEADS } from '../roles.ts';
 import { customerCard, machineCard } from '../shop/cards.ts';
 import { instant, uuid } from '../text.ts';
+import { measure, partPut, setUpFound } from '../tickets/noted.ts';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
 import { rackEntry } from './tickets.ts';
@@ -76,19 +77,9 @@ export const eraseCustomer = defineEndpoint({
 const visit = z.object({
   line: rackEntry,
   /** How it was set up when it came. */
-  setUp: z
-    .object({
-      needle: z.string(),
-      thread: z.string(),
-      bobbin: z.string(),
-      dial: z.string(),
-      screw: z.string(),
-    })
-    .nullable(),
-  parts: z.array(z.object({ words: z.string(), count: z.number().int(), each: z.number().int() })),
-  measures: z.array(
-    z.object({ quantity: z.string(), value: z.number(), when: z.enum(['found', 'set']) }),
-  ),
+  setUp: setUpFound.nullable(),
+  parts: z.array(partPut),
+  measures: z.array(measure),
   /** Repairs, by id of the action. */
   repairs: z.array(z.string()),
   /** Duties that were waived or left, and checks that were worth a look but not done, by id. */

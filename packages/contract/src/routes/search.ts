@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { AT_THE_COUNTER, EVERY_ROLE } from '../roles.ts';
 import { humanText, instant, uuid } from '../text.ts';
+import { STANDINGS } from '../tickets/life.ts';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
 import { rackEntry } from './tickets.ts';
@@ -15,7 +16,7 @@ const hit = z.object({
   more: z.string(),
   /** Of a ticket: its tag while it hangs, and where it stands. */
   tag: z.number().int().nullable(),
-  state: z.string().nullable(),
+  state: z.enum(STANDINGS).nullable(),
   at: instant.nullable(),
 });
 export type Hit = z.infer<typeof hit>;

@@ -1,6 +1,5 @@
 import { type Bench, bench, type Stretch } from '@nodo/core';
 import type { DaysOff, ShopCard, WorkingTime } from './cards.ts';
-
 import { dayAfter, weekdayOf } from './days.ts';
 import { USUAL_TIME } from './newCards.ts';
 

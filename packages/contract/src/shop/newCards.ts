@@ -22,7 +22,7 @@ export function newCustomerCard(name: string, phone: string): CustomerCard {
 
 const NINE_TO_FIVE: [number, number] = [540, 1020];
 
-/** A week as most shops have it; half of the day goes into repairs. Ours, no source. */
+/** A week as most shops have it; six tenths of the day go into repairs. Ours, no source. */
 export const USUAL_TIME: WorkingTime = {
   week: [NINE_TO_FIVE, NINE_TO_FIVE, NINE_TO_FIVE, NINE_TO_FIVE, NINE_TO_FIVE, null, null],
   off: [],

@@ -68,9 +68,9 @@ export interface Workshop {
 export function planShop(workshop: Workshop): ShopPlan | undefined {
   const laid = lay(workshop);
   if (!laid) return undefined;
-  const { order, outlooks, byTicket } = laid;
+  const { order, benches, byTicket } = laid;
   return {
-    planned: outlooks.flatMap((outlook) => {
+    planned: outlookOf(order.queues, benches).flatMap((outlook) => {
       const line = byTicket.get(outlook.job.id);
       return line ? [plannedOf(workshop, outlook, line)] : [];
     }),
@@ -121,7 +121,6 @@ function worksOn(benches: readonly ReturnType<typeof benchOf>[], { due }: Promis
 interface Laid {
   readonly benches: readonly ReturnType<typeof benchOf>[];
   readonly order: Order;
-  readonly outlooks: readonly Outlook[];
   readonly byTicket: ReadonlyMap<string, TicketSummary>;
 }
 
@@ -138,7 +137,6 @@ function lay({ rack, card, people, now }: Workshop): Laid | undefined {
   return {
     benches,
     order,
-    outlooks: outlookOf(order.queues, benches),
     byTicket: new Map(open.map((line) => [line.ticket, line])),
   };
 }

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { instant } from '../text.ts';
 import type { Standing } from './life.ts';
 import { standingOf } from './standingOf.ts';
-import type { Ticket } from './ticket.ts';
+import { repairsDone, type Ticket } from './ticket.ts';
 
 /** What a customer sees of a ticket: nothing of other people, chances, notes or photos. */
 export const forCustomer = z.object({
@@ -44,12 +44,11 @@ export function toldToCustomer(
   ticket: Ticket,
   model: FamilyModel,
 ): Omit<ForCustomer, 'shop' | 'until' | 'currency'> | undefined {
-  const { intake, deeds, life } = ticket;
+  const { intake, life } = ticket;
   const { asked } = life;
   const [first] = ticket.entries;
   const last = ticket.entries.at(-1);
   if (!intake || !first || !last) return undefined;
-  const repairs = deeds.filter(({ repair }) => repair);
   return {
     label: intake.label,
     words: intake.words,
@@ -60,7 +59,7 @@ export function toldToCustomer(
     promised: life.promised ?? null,
     asked: asked && !asked.answer ? { amount: asked.amount, words: asked.words } : null,
     bill: life.bill ? { total: life.bill.total, currency: life.bill.currency } : null,
-    done: [...new Set(repairs.map(({ action }) => model.actions.get(action)?.title ?? action))],
+    done: repairsDone(ticket).map((action) => model.actions.get(action)?.title ?? action),
   };
 }
 

@@ -1,4 +1,6 @@
 import type { Bill, Rates } from '@nodo/core';
+import { minutesBetween } from '../text.ts';
+import type { Measure, PartPut, SetUp } from './noted.ts';
 
 /** What was asked for the work, and what the customer said to it. */
 export interface PriceAsked {
@@ -23,34 +25,11 @@ export interface PartAwaited {
   readonly came: boolean;
 }
 
-/** A part that went into the machine; money in the smallest unit of its currency. */
-export interface PartFitted {
-  readonly words: string;
-  readonly count: number;
-  readonly each: number;
-}
-
 /** A stretch of work by one person; still going on where it has no end. */
 export interface Worked {
   readonly person: string;
   readonly from: string;
   readonly until: string | undefined;
-}
-
-/** How needle, threads and settings were when somebody looked. */
-export interface SetUp {
-  readonly needle: string;
-  readonly thread: string;
-  readonly bobbin: string;
-  readonly dial: string;
-  readonly screw: string;
-}
-
-export interface Measured {
-  readonly quantity: string;
-  readonly value: number;
-  readonly when: 'found' | 'set';
-  readonly seq: number;
 }
 
 /** The side of a ticket that is not the diagnosis: money, time, waiting, promises. */
@@ -68,13 +47,13 @@ export interface Life {
   readonly limit: number | null | undefined;
   readonly asked: PriceAsked | undefined;
   readonly awaits: readonly PartAwaited[];
-  readonly parts: readonly PartFitted[];
+  readonly parts: readonly PartPut[];
   readonly worked: readonly Worked[];
   /** Whole minutes that were written down without the clock. */
   readonly booked: number;
   /** The day that the customer was told, as yyyy-mm-dd. */
   readonly promised: string | undefined;
-  readonly measures: readonly Measured[];
+  readonly measures: readonly (Measure & { readonly seq: number })[];
   readonly signed: readonly { readonly photo: string; readonly what: 'intake' | 'collected' }[];
   readonly bill: (Bill & { readonly rates: Rates; readonly currency: string }) | undefined;
   /** When the customer was last told that it is ready. */
@@ -123,20 +102,14 @@ export function wasDeclined({ asked }: Life): boolean {
 export function minutesWorked({ worked, booked }: Life, until?: string): number {
   return worked.reduce((sum, one) => {
     const end = one.until ?? until;
-    return end === undefined ? sum : sum + minutesBetween(one.from, end);
+    // A clock set back cannot make work undone.
+    return end === undefined ? sum : sum + Math.max(0, minutesBetween(one.from, end));
   }, booked);
 }
 
 /** Who is at work on it by the clock. */
 export function atTheClock({ worked }: Life): readonly string[] {
   return worked.filter(({ until }) => until === undefined).map(({ person }) => person);
-}
-
-/** A clock set back cannot make work undone. */
-function minutesBetween(from: string, until: string): number {
-  // eslint-disable-next-line no-restricted-globals -- reads two texts, no clock
-  const [start, end] = [Date.parse(from), Date.parse(until)];
-  return Math.max(0, (end - start) / 60_000);
 }
 
 /** The life with the clock of one person stopped, or of everybody. */

@@ -166,6 +166,11 @@ export function changesOf({ deeds, told }: Ticket): readonly Told[] {
     .sort((a, b) => a.seq - b.seq);
 }
 
+/** Actions by which it was repaired, each once, in the order of the first time. */
+export function repairsDone({ deeds }: Ticket): readonly string[] {
+  return [...new Set(deeds.filter(({ repair }) => repair).map(({ action }) => action))];
+}
+
 /** The check that the customer's own words answer. */
 export const COMPLAINT = 'complaint';
 

@@ -1,5 +1,11 @@
 import { machineMinutes, type Suspect, strengthOf, type WorkLeft, workLeft } from '@nodo/core';
-import { checkMinutes, type FamilyModel, parseRequirement, SURE_ENOUGH } from '@nodo/knowledge';
+import {
+  checkMinutes,
+  type FamilyModel,
+  parseRequirement,
+  SURE_ENOUGH,
+  tellingChecks,
+} from '@nodo/knowledge';
 import type { Assessment } from './assess.ts';
 import { reportedOn, type Ticket } from './ticket.ts';
 
@@ -21,7 +27,7 @@ export function workLeftOn(
 ): WorkLeft {
   if (ticket.status !== 'open') return { mean: 0, spread: 0 };
   const { open } = ticket;
-  const looks = looksByCause(model);
+  const looks = tellingChecks(model);
   const proof = proofMinutes(model);
   const reported = reportedOn(ticket);
   const suspects = beliefs
@@ -56,15 +62,6 @@ function heardAs({ network }: FamilyModel, cause: string, complaints: readonly s
     return finding === undefined ? none : none * (1 - strengthOf(network, at, finding));
   }, 1);
   return 1 - quiet;
-}
-
-function looksByCause(model: FamilyModel) {
-  return new Map(
-    [...model.findings.values()].flatMap(({ defines, check }) => {
-      const found = model.checks.get(check);
-      return defines === undefined || !found ? [] : [[defines, found] as const];
-    }),
-  );
 }
 
 function proofMinutes(model: FamilyModel): number {

@@ -20,7 +20,7 @@ export interface WorkLeft {
  * Minutes of work left on a machine: looking for what is wrong in the order of chance per
  * minute until something is found, putting right what is there, and what is owed in any case.
  * Suspects are taken as independent; each piece of work scatters by {@link PIECE_SCATTER} of
- * its length. A model of our own; `npm run bench -- planner` holds it against walked machines.
+ * its length. A model of our own; `npm run bench -- promise` holds it against walked machines.
  * @param owed minutes that are due whatever is found
  */
 export function workLeft(suspects: readonly Suspect[], owed: number): WorkLeft {

@@ -1,31 +1,35 @@
 import { CoreFault } from '../fault.ts';
 import { type Bench, doneAt, type Job, lateness } from './benches.ts';
 
+/** How costs come together, and what there is before the first. */
+const SUMMED = { join: (one: number, other: number) => one + other, none: 0 };
+const GREATEST = { join: Math.max, none: Number.NEGATIVE_INFINITY };
+
 /** What is to be as small as possible, over all jobs. */
 export const OBJECTIVES = {
   /** Sum of weight x minutes late. */
   'weighted-lateness': {
     cost: ({ weight, due }: Job, done: number) => weight * lateness(done, due),
-    join: (one: number, other: number) => one + other,
+    ...SUMMED,
   },
   /** Sum of weight x instant of completion. */
   'weighted-completion': {
     cost: ({ weight }: Job, done: number) => weight * done,
-    join: (one: number, other: number) => one + other,
+    ...SUMMED,
   },
   /** How many are late at all. */
   'late-jobs': {
     cost: ({ due }: Job, done: number) => (lateness(done, due) > 0 ? 1 : 0),
-    join: (one: number, other: number) => one + other,
+    ...SUMMED,
   },
   /** How late the latest is; less than nothing when all are early. */
   'greatest-lateness': {
     cost: ({ due }: Job, done: number) =>
       due === undefined ? Number.NEGATIVE_INFINITY : done - due,
-    join: Math.max,
+    ...GREATEST,
   },
   /** When the last is done. */
-  'last-done': { cost: (_job: Job, done: number) => done, join: Math.max },
+  'last-done': { cost: (_job: Job, done: number) => done, ...GREATEST },
 } as const;
 export type Objective = keyof typeof OBJECTIVES;
 
@@ -100,12 +104,11 @@ interface OneBench {
 }
 
 function onOneBench(jobs: readonly Job[], where: Bench, objective: Objective): OneBench {
-  const { cost: costOf, join } = OBJECTIVES[objective];
+  const { cost: costOf, join, none } = OBJECTIVES[objective];
   const size = 1 << jobs.length;
   const cost = new Float64Array(size);
   const last = new Int8Array(size).fill(-1);
-  const isGreatest = join === Math.max;
-  cost[0] = isGreatest ? Number.NEGATIVE_INFINITY : 0;
+  cost[0] = none;
   for (let set = 1; set < size; set += 1) {
     const inSet = jobs.filter((_, place) => set & (1 << place));
     const done = doneAt(

@@ -17,22 +17,17 @@ export interface Outlook {
  * means and variances, held against the time there is until it is due.
  */
 export function outlookOf(queues: Order['queues'], benches: readonly Bench[]): readonly Outlook[] {
-  return queues.flatMap(({ person, jobs }) => {
-    const where = benches.find((one) => one.person === person);
-    if (!where) return [];
-    let mean = 0;
-    let variance = 0;
-    return jobs.map((job): Outlook => {
-      mean += job.minutes;
-      variance += job.spread ** 2;
+  return addedUp(queues, benches).flatMap((sums) =>
+    sums.jobs.map((job, at): Outlook => {
+      const [room, mean, variance] = sumsAt(sums, at);
       return {
         job,
-        person,
-        done: doneAt(where, mean),
-        chance: job.due === undefined ? 1 : chanceWithin(workUntil(where, job.due), mean, variance),
+        person: sums.where.person,
+        done: doneAt(sums.where, mean),
+        chance: chanceWithin(room, mean, variance),
       };
-    });
-  });
+    }),
+  );
 }
 
 /** P(work <= room). */
@@ -81,10 +76,7 @@ export function promisesFor(
   order: Pick<Order, 'queues'>,
   benches: readonly Bench[],
 ): readonly PromiseOffer[] {
-  const queues = order.queues.flatMap(({ person, jobs }) => {
-    const where = benches.find((one) => one.person === person);
-    return where ? [addedUp(where, jobs)] : [];
-  });
+  const queues = addedUp(order.queues, benches);
   return dues.flatMap((due) => {
     const offers = queues.flatMap((sums) =>
       placesWorthTrying(sums.jobs, due).map((place) => offerAt(sums, place, job, due)),
@@ -94,26 +86,39 @@ export function promisesFor(
   });
 }
 
-function addedUp(where: Bench, jobs: readonly Job[]): Sums {
-  const means = [0];
-  const variances = [0];
-  for (const { minutes, spread } of jobs) {
-    means.push((means.at(-1) as number) + minutes);
-    variances.push((variances.at(-1) as number) + spread ** 2);
-  }
-  const rooms = jobs.map(({ due }) =>
-    due === undefined ? Number.POSITIVE_INFINITY : workUntil(where, due),
-  );
-  return { where, jobs, means, variances, rooms };
+function addedUp(queues: Order['queues'], benches: readonly Bench[]): readonly Sums[] {
+  return queues.flatMap(({ person, jobs }) => {
+    const where = benches.find((one) => one.person === person);
+    if (!where) return [];
+    const means = [0];
+    const variances = [0];
+    for (const { minutes, spread } of jobs) {
+      means.push((means.at(-1) as number) + minutes);
+      variances.push((variances.at(-1) as number) + spread ** 2);
+    }
+    const rooms = jobs.map(({ due }) =>
+      due === undefined ? Number.POSITIVE_INFINITY : workUntil(where, due),
+    );
+    return [{ where, jobs, means, variances, rooms }];
+  });
+}
+
+/** Room, mean and variance of the work up to and with one job. */
+function sumsAt(
+  { rooms, means, variances }: Sums,
+  at: number,
+): readonly [room: number, mean: number, variance: number] {
+  return [rooms[at] as number, means[at + 1] as number, variances[at + 1] as number];
 }
 
 /** The job in front of what stands at a place of the queue. */
 function offerAt(
-  { where, jobs, means, variances, rooms }: Sums,
+  sums: Sums,
   place: number,
   { minutes, spread }: Omit<Job, 'due'>,
   due: number,
 ): PromiseOffer {
+  const { where, jobs, means, variances } = sums;
   const variance = spread ** 2;
   const chance = chanceWithin(
     workUntil(where, due),
@@ -122,11 +127,7 @@ function offerAt(
   );
   const pushedLate: { job: Job; before: number; after: number }[] = [];
   for (let at = place; at < jobs.length; at += 1) {
-    const [room, mean, scatter] = [rooms[at], means[at + 1], variances[at + 1]] as [
-      number,
-      number,
-      number,
-    ];
+    const [room, mean, scatter] = sumsAt(sums, at);
     // Most have time enough by far: told without the tail.
     if (mean + minutes + FAR * Math.sqrt(scatter + variance) < room) continue;
     const before = chanceWithin(room, mean, scatter);

@@ -1,4 +1,10 @@
-import { type RackEntry, type TicketEvent, ticketOf, type Visit } from '@nodo/contract';
+import {
+  type RackEntry,
+  repairsDone,
+  type TicketEvent,
+  ticketOf,
+  type Visit,
+} from '@nodo/contract';
 
 /** A cause less likely than this was as good as ruled out. */
 const LEFT_OPEN_FROM = 0.05;
@@ -17,14 +23,14 @@ export function visitsOf(
     else byTicket.set(event.ticket, [event]);
   }
   return lines.map((line) => {
-    const { life, deeds, closing } = ticketOf(line.ticket, byTicket.get(line.ticket) ?? []);
-    const repairs = deeds.filter(({ repair }) => repair).map(({ action }) => action);
+    const ticket = ticketOf(line.ticket, byTicket.get(line.ticket) ?? []);
+    const { life, closing } = ticket;
     return {
       line,
       setUp: life.setUp ?? null,
       parts: [...life.parts],
       measures: life.measures.map(({ quantity, value, when }) => ({ quantity, value, when })),
-      repairs: [...new Set(repairs)],
+      repairs: [...repairsDone(ticket)],
       waived: closing?.snapshot.waived ?? [],
       leftOpen: (closing?.snapshot.causes ?? [])
         .filter(({ is }) => is >= LEFT_OPEN_FROM && is < PRESENT_FROM)

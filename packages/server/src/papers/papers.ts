@@ -1,4 +1,4 @@
-import type { Customer, Paper, ShopCard, Ticket } from '@nodo/contract';
+import { type Customer, type Paper, repairsDone, type ShopCard, type Ticket } from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
 import { drawCode, mm, type Page, rule, sheet, write } from './page.ts';
 
@@ -141,11 +141,10 @@ function limitWords(limit: number | null | undefined, { currency }: ShopCard): s
 
 function drawBill(page: Page, subject: Subject): void {
   const { ticket, model } = subject;
-  const { life, deeds, closing, entries } = ticket;
+  const { life, closing, entries } = ticket;
   const closed = closing && entries[closing.seq - 1]?.receivedAt;
   let top = drawHead(page, subject, 'What was done', closed) + 3;
-  const repairs = deeds.filter(({ repair }) => repair).map(({ action }) => action);
-  const done = [...new Set(repairs)].map((action) => model.actions.get(action)?.title ?? action);
+  const done = repairsDone(ticket).map((action) => model.actions.get(action)?.title ?? action);
   top = fact(page, 'Done', done.join('; '), top);
   if (closing?.unrepaired) {
     top = fact(

@@ -1,9 +1,9 @@
-import type { Hit, Standing } from '@nodo/contract';
+import type { Hit } from '@nodo/contract';
 import { m, write } from '../../messages/index.ts';
 
 /** One thing that was found: what it is, whose, where it stands. */
 export function HitLine({ hit: { kind, title, more, tag, state, at } }: { readonly hit: Hit }) {
-  const stands = state === null ? '' : m.life.standing(state as Standing);
+  const stands = state === null ? '' : m.life.standing(state);
   const when = at === null ? '' : write.day(at);
   return (
     <>

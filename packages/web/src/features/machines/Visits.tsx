@@ -1,4 +1,4 @@
-import type { MachineCard, Quantity, Visit } from '@nodo/contract';
+import type { MachineCard, Visit } from '@nodo/contract';
 import { SHIPPED } from '@nodo/knowledge';
 import { Link } from 'react-router';
 import { m, write } from '../../messages/index.ts';
@@ -56,7 +56,7 @@ export function Visits({
             name={words.measures}
             said={measures.map(
               ({ quantity, value, when }) =>
-                `${m.life.quantity(quantity as Quantity)} ${write.figure(value)} ${m.life.unit(quantity as Quantity)} (${words[when]})`,
+                `${m.life.quantity(quantity)} ${write.figure(value)} ${m.life.unit(quantity)} (${words[when]})`,
             )}
           />
           <Fact

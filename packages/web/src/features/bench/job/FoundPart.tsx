@@ -134,7 +134,7 @@ function Measure({
       <ul>
         {measures.map((one) => (
           <li key={one.seq} className="py-1">
-            {measuredWords(one, service[one.quantity as Quantity])}
+            {measuredWords(one, service[one.quantity])}
           </li>
         ))}
       </ul>
@@ -202,8 +202,7 @@ function measuredWords(
   limit: ServiceValue | undefined,
 ): string {
   const words = m.life.sheet;
-  const id = quantity as Quantity;
-  const told = `${m.life.quantity(id)} ${write.figure(value)} ${m.life.unit(id)}, ${words[when]}`;
+  const told = `${m.life.quantity(quantity)} ${write.figure(value)} ${m.life.unit(quantity)}, ${words[when]}`;
   if (!limit) return told;
   const isInside = value >= limit.least && value <= limit.most;
   return `${told}: ${isInside ? words.inside : words.outside}`;
