@@ -77,6 +77,12 @@ export class DemoBench {
     return ticketOf(this.ticket, await this.store.load(DEMO_SHOP.id, this.ticket));
   }
 
+  /** What the customer says is wrong, in the words of the sheet. */
+  complains(findings: readonly string[]): Promise<void> {
+    const answers = Object.fromEntries(findings.map((finding) => [finding, 'yes' as const]));
+    return this.record('mirra', 'findings-recorded', { check: 'complaint', answers });
+  }
+
   /** Looks at one check: what is named was seen, everything else of it was not. */
   async look(by: DemoLogin, checkId: string, ...seen: readonly string[]): Promise<void> {
     const model = await this.model();

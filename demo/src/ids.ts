@@ -1,7 +1,6 @@
-import { createHash } from 'node:crypto';
+import { derivedId } from '@nodo/server';
 
-/** The same id for the same name every time, in the form of a random UUID. */
+/** The same id for the same name in every demo. */
 export function idOf(name: string): string {
-  const hex = createHash('sha256').update(`nodo demo ${name}`).digest('hex');
-  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-4${hex.slice(13, 16)}-8${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
+  return derivedId(`nodo demo ${name}`);
 }

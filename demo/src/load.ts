@@ -115,10 +115,7 @@ async function tell(store: EventStore, told: DemoTicket, today: Date): Promise<v
   const { customer, machine } = rows;
   const first = { family, label, tag, shelf, words, customer: customer.id, machine: machine.id };
   await bench.record('mirra', 'intake-taken', first, rows);
-  await bench.record('mirra', 'findings-recorded', {
-    check: 'complaint',
-    answers: Object.fromEntries(told.complaint.map((finding) => [finding, 'yes' as const])),
-  });
+  await bench.complains(told.complaint);
   const context = [
     ...(told.context?.yes ?? []).map((finding) => [finding, 'yes'] as const),
     ...(told.context?.no ?? []).map((finding) => [finding, 'no'] as const),
@@ -160,10 +157,7 @@ async function tellPast(
     },
     rows,
   );
-  await bench.record('mirra', 'findings-recorded', {
-    check: 'complaint',
-    answers: Object.fromEntries(complaint.map((finding) => [finding, 'yes' as const])),
-  });
+  await bench.complains(complaint);
   if (visit.comebackOf !== undefined) {
     const earlier = benches.get(visit.comebackOf)?.goTo(arrival(today, visit.came));
     await earlier?.record('mirra', 'came-back', { ticket: pastTicketId(name) });
@@ -202,10 +196,7 @@ async function tellCall(store: EventStore, call: DemoCall, today: Date): Promise
   const { customer, machine } = rows;
   const first = { family, label, words, customer: customer.id, machine: machine.id };
   await bench.record('mirra', 'call-taken', first, rows);
-  await bench.record('mirra', 'findings-recorded', {
-    check: 'complaint',
-    answers: Object.fromEntries(call.complaint.map((finding) => [finding, 'yes' as const])),
-  });
+  await bench.complains(call.complaint);
   await call.story(bench);
 }
 

@@ -112,6 +112,9 @@ describe('a customer', () => {
     );
     expect(file.machines).toHaveLength(2);
     expect(await rackLine(other.ticket)).toMatchObject({ customerName: 'Mueller, Ansa' });
+    expect(await ok<MachineFile>(counter, 'GET', `/api/machines/${other.machine}`)).toMatchObject({
+      customerName: 'Mueller, Ansa',
+    });
     // Round in a circle, or twice: nothing to do.
     const back = await counter.call('POST', `/api/customers/${one.customer}/merged`, {
       into: other.customer,

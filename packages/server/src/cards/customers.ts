@@ -174,6 +174,25 @@ export class Customers {
   }
 }
 
+/** Each as the one they were merged into; those who were erased are left out. */
+export async function knownAs(
+  models: Pick<Models, 'customers'>,
+  shop: string,
+  ids: readonly string[],
+  transaction: Transaction,
+): Promise<ReadonlyMap<string, CustomerRow>> {
+  if (ids.length === 0) return new Map();
+  const where = { shopId: shop, id: [...new Set(ids)] };
+  const rows = await models.customers.findAll({ where, transaction });
+  const merged = rows.flatMap(({ mergedInto }) => mergedInto ?? []);
+  const beyond = await knownAs(models, shop, merged, transaction);
+  const known = rows.flatMap((row) => {
+    const one = row.mergedInto === null ? row : beyond.get(row.mergedInto);
+    return one && !one.erasedAt ? [[row.id, one] as const] : [];
+  });
+  return new Map(known);
+}
+
 export function toCustomerCard({ name, phone, other, reach, notes }: CustomerRow): CustomerCard {
   return { name, phone, other, reach: reach as CustomerCard['reach'], notes };
 }

@@ -5,6 +5,7 @@ import { withShop } from '../store/connect.ts';
 import { defineModels, type Models } from '../store/models.ts';
 import type { CardModels, MachineRevisionRow, MachineRow } from './cardModels.ts';
 import { defineCardModels } from './cardModels.ts';
+import { knownAs } from './customers.ts';
 import { tellOfCards } from './tell.ts';
 
 export interface KnownMachine {
@@ -51,17 +52,11 @@ export class Machines {
         order: [['changedAt', 'DESC']],
         transaction,
       });
-      const owner =
-        row.customerId === null
-          ? null
-          : await this.models.customers.findOne({
-              where: { shopId: shop, id: row.customerId },
-              transaction,
-            });
-      const customerName = owner && !owner.erasedAt ? owner.name : null;
+      const owners = row.customerId === null ? [] : [row.customerId];
+      const [owner] = (await knownAs(this.models, shop, owners, transaction)).values();
       return {
         row,
-        customerName,
+        customerName: owner?.name ?? null,
         revisions,
         // Who brought it then may be somebody else.
         tickets: tickets.map(({ line }) => ({ ...line, customerName: null })),

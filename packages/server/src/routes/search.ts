@@ -18,8 +18,12 @@ export function searchRoutes(
 ): void {
   route(app, people, ENDPOINTS.search, async ({ params, session }) => {
     const { shop, person } = session;
-    await audit.note({ shop: shop.id, person: person.id, what: 'searched' });
-    return { ok: true, answer: await search(db, shop.id, params.find) };
+    // Nothing is answered before it is noted who looked.
+    const [answer] = await Promise.all([
+      search(db, shop.id, params.find),
+      audit.note({ shop: shop.id, person: person.id, what: 'searched' }),
+    ]);
+    return { ok: true, answer };
   });
 
   route(app, people, ENDPOINTS.listCollected, async ({ params, session }) => {

@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import {
   type Actor,
   beginsTicket,
@@ -10,6 +9,7 @@ import {
 import type { Express } from 'express';
 import type { Auth } from '../auth/auth.ts';
 import type { Caller } from '../auth/people.ts';
+import { derivedId } from '../derivedId.ts';
 import { identityOf, route } from '../http/route.ts';
 import type { PhotoStore } from '../photos/photoStore.ts';
 import { inTurn } from '../store/inTurn.ts';
@@ -21,9 +21,14 @@ const PAGE = 100;
 
 /** The entry that counts a comeback; its id follows from the taking in. */
 function cameBack({ id, observedAt, device }: Draft, ticket: string): Draft {
-  const hex = createHash('sha256').update(`came back ${id}`).digest('hex');
-  const own = `${hex.slice(0, 8)}-${hex.slice(8, 12)}-4${hex.slice(13, 16)}-8${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
-  return { id: own, type: 'came-back', command: { ticket }, epoch: 0, observedAt, device };
+  return {
+    id: derivedId(`came back ${id}`),
+    type: 'came-back',
+    command: { ticket },
+    epoch: 0,
+    observedAt,
+    device,
+  };
 }
 
 export function ticketRoutes(

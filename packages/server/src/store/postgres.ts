@@ -10,14 +10,13 @@ import {
 import type { KnowledgeSource } from '@nodo/knowledge';
 import { cast, json, Op, QueryTypes, type Sequelize, type Transaction, where } from 'sequelize';
 import { type CardModels, defineCardModels } from '../cards/cardModels.ts';
-import { toCustomer } from '../cards/customers.ts';
+import { knownAs, toCustomer } from '../cards/customers.ts';
 import { addMachine, belongsTo } from '../cards/machines.ts';
 import { placeWords } from '../search/places.ts';
 import { candidatesIn, TELLS_OF_CANDIDATES } from './candidates.ts';
 import { CONFLICTS, orConflict, TABLE_CONFLICTS } from './conflicts.ts';
 import { withShop } from './connect.ts';
 import {
-  type CustomerRow,
   defineModels,
   fromEvent,
   fromStreamed,
@@ -106,7 +105,7 @@ export class PostgresEventStore implements EventStore {
 
   customers(shop: string, ids: readonly string[]): Promise<ReadonlyMap<string, Customer>> {
     return withShop(this.db, shop, async (transaction) => {
-      const rows = await this.knownAs(shop, ids, transaction);
+      const rows = await knownAs(this.models, shop, ids, transaction);
       return new Map([...rows].map(([id, row]) => [id, toCustomer(row)]));
     });
   }
@@ -327,29 +326,11 @@ export class PostgresEventStore implements EventStore {
     transaction: Transaction,
   ): Promise<RackEntry[]> {
     const ids = rows.flatMap(({ customerId }) => customerId ?? []);
-    const customers = await this.knownAs(shop, ids, transaction);
+    const customers = await knownAs(this.models, shop, ids, transaction);
     return rows.map(({ line, customerId }) => ({
       ...line,
       customerName: (customerId !== null && customers.get(customerId)?.name) || null,
     }));
-  }
-
-  /** Each as the one it was merged into; those who were erased are left out. */
-  private async knownAs(
-    shop: string,
-    ids: readonly string[],
-    transaction: Transaction,
-  ): Promise<ReadonlyMap<string, CustomerRow>> {
-    if (ids.length === 0) return new Map();
-    const where = { shopId: shop, id: [...new Set(ids)] };
-    const rows = await this.models.customers.findAll({ where, transaction });
-    const merged = rows.flatMap(({ mergedInto }) => mergedInto ?? []);
-    const beyond = await this.knownAs(shop, merged, transaction);
-    const known = rows.flatMap((row) => {
-      const one = row.mergedInto === null ? row : beyond.get(row.mergedInto);
-      return one && !one.erasedAt ? [[row.id, one] as const] : [];
-    });
-    return new Map(known);
   }
 }
 
