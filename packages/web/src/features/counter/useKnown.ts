@@ -2,6 +2,7 @@ import { daysBetween, type MachineFile, ticketOf } from '@nodo/contract';
 import type { Dispatch, SetStateAction } from 'react';
 import { toast } from 'sonner';
 import { client, useAppDispatch, useMachineQuery } from '../../api/client.ts';
+import { wallClock } from '../../app/wallClock.ts';
 import { m } from '../../messages/index.ts';
 import type { CounterDraft } from './draft.ts';
 
@@ -41,7 +42,7 @@ export function useKnown(
     if (!data) return undefined;
     const { card, customer } = data.machine;
     const last = data.visits.find(({ line }) => line.status !== 'open')?.line;
-    const today = new Date().toISOString().slice(0, 10);
+    const { day: today } = wallClock();
     const isComeback =
       last !== undefined && daysBetween(last.changedAt.slice(0, 10), today) <= COMEBACK_DAYS;
     return {

@@ -20,6 +20,7 @@ import {
 import { FamilyChoice } from '../counter/FamilyChoice.tsx';
 import { callOf } from '../counter/intake.ts';
 import { SoundsLike } from '../counter/SoundsLike.tsx';
+import { NameFields } from '../counter/WhoAndWhat.tsx';
 import { useTables } from '../tables/useTables.ts';
 
 /** Somebody rings up: who, which machine, what it does. Then the questions begin. */
@@ -69,21 +70,10 @@ function CallSheet() {
       <div className="min-w-0 flex-1 px-6 py-4">
         <h1 className="mb-4 text-2xl font-bold">{m.phone.title}</h1>
         <div className="grid gap-x-8 gap-y-4 md:grid-cols-3">
-          <TextField
-            label={m.counter.name}
+          <NameFields
+            draft={draft}
             error={tried && nameMissing ? m.counter.required : undefined}
-            value={draft.customer}
-            maxLength={120}
-            autoComplete="off"
-            onChange={({ target }) => set({ customer: target.value })}
-          />
-          <TextField
-            label={m.counter.phone}
-            value={draft.phone}
-            maxLength={40}
-            inputMode="tel"
-            autoComplete="off"
-            onChange={({ target }) => set({ phone: target.value })}
+            set={set}
           />
           <TextField
             label={m.phone.label}

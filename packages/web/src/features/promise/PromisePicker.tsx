@@ -26,8 +26,8 @@ export function PromisePicker({
   readonly onPromise: (day: string | null, despite?: string) => void;
 }) {
   const job = { minutes, spread, ...(ticket === undefined ? {} : { ticket }) };
-  const offers = useOffers(job);
   const workshop = useWorkshop();
+  const offers = useOffers(workshop, job);
   const people = usePeopleById();
   const [asked, setAsked] = useState('');
   const [why, setWhy] = useState('');

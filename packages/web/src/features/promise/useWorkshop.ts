@@ -2,6 +2,7 @@ import type { Workshop } from '@nodo/contract';
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import { usePeopleQuery, useRackQuery, useShopQuery } from '../../api/client.ts';
+import { wallClock } from '../../app/wallClock.ts';
 import type { Promises } from '../../workers/promise.worker.ts';
 
 let worker: Remote<Promises> | undefined;
@@ -13,17 +14,8 @@ export function promiseWorker(): Remote<Promises> {
   return worker;
 }
 
-const MINUTE_MS = 60_000;
 /** Time goes on; what is planned moves with it. */
-const LOOK_AT_CLOCK_MS = 5 * MINUTE_MS;
-
-function wallClock(): Workshop['now'] {
-  const now = new Date();
-  const day = new Date(now.getTime() - now.getTimezoneOffset() * MINUTE_MS)
-    .toISOString()
-    .slice(0, 10);
-  return { day, minute: now.getHours() * 60 + now.getMinutes() };
-}
+const LOOK_AT_CLOCK_MS = 5 * 60_000;
 
 /** Everything that a promise hangs on; undefined until it is read. */
 export function useWorkshop(): Workshop | undefined {

@@ -3,6 +3,7 @@ import type { Looker, Person, RackEntry } from '@nodo/contract';
 import { NEW_SHOP_CARD } from '@nodo/contract/light';
 import { Link } from 'react-router';
 import { usePresenceQuery, useRackQuery, useShopQuery } from '../../api/client.ts';
+import { wallClock } from '../../app/wallClock.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
@@ -36,7 +37,7 @@ export function RackView() {
     );
   }
   const card = shop?.card ?? NEW_SHOP_CARD;
-  const today = localDay();
+  const { day: today } = wallClock();
   const states = new Map(rack.map((line) => [line.ticket, dueState(line, card, today)]));
   const workOf = new Map((plan?.planned ?? []).map(({ ticket, person }) => [ticket, person]));
   const shown = rack.filter((line) =>
@@ -90,12 +91,6 @@ export function RackView() {
 }
 
 const NOTHING_DUE = { overdue: false, stuck: false, uncollected: false };
-
-function localDay(): string {
-  const now = new Date();
-  const two = (value: number) => String(value).padStart(2, '0');
-  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
-}
 
 function filterWords({ find, stands }: RackFilter): string {
   return [find, stands && m.rack.stands[stands as Stands]].filter(Boolean).join(', ');
