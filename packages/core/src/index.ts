@@ -1,3 +1,4 @@
+export { type BobbinRoom, bobbinMetres, WINDING_PACKING } from './bobbin/capacity.ts';
 export { normalTail } from './chance/normal.ts';
 export { seeded } from './chance/seeded.ts';
 export {
@@ -67,6 +68,33 @@ export { type Suspect, type WorkLeft, workLeft } from './diagnosis/workLeft.ts';
 export { type Stakes, Worth } from './diagnosis/worth.ts';
 export { CoreFault } from './fault.ts';
 export {
+  GROOVE_SHARE,
+  grooveShare,
+  SOLD_SIZES,
+  sizesForThread,
+  soldBetween,
+} from './needle/groove.ts';
+export { accountForPieces, PIECES_TOLERANCE, type PiecesAccount } from './needle/pieces.ts';
+export {
+  type HookMeeting,
+  type NeedleSeat,
+  SEATED,
+  type SeatEffect,
+  seatEffect,
+  USUAL_MEETING,
+} from './needle/seat.ts';
+export { bladeDiameter, type NeedleSize, needleSize, SIZE_PAIRS, sizeName } from './needle/size.ts';
+export { BLADE_LENGTH, stiffnessAgainst, tipDeflection } from './needle/stiffness.ts';
+export {
+  type NeedleDue,
+  needleDue,
+  SEWN_AS,
+  type SewingHabit,
+  type SewnAs,
+  sewnAs,
+  stitchesSewn,
+} from './needle/wear.ts';
+export {
   type Bill,
   billOf,
   type Money,
@@ -92,4 +120,35 @@ export {
   promisesFor,
   SURE_OF_PROMISE,
 } from './schedule/promise.ts';
+export { ellipticE, ellipticF } from './stitch/elliptic.ts';
+export { type Loop, type LoopSet, needleLoop } from './stitch/loop.ts';
+export { type BarDrive, barHeight, turnForLift, USUAL_BAR_DRIVE } from './stitch/needleBar.ts';
+export { DRAWN_DOWN, eyePasses, stitchLength, threadPerStitch } from './stitch/threadDemand.ts';
+export {
+  FIBRE_DENSITY,
+  FIBRES,
+  type Fibre,
+  PACKING,
+  texOfDiameter,
+  threadDiameter,
+} from './thread/diameter.ts';
+export {
+  countsPlies,
+  FINENESS_UNITS,
+  type Fineness,
+  type FinenessUnit,
+  numberIn,
+  texByWeight,
+  texOf,
+} from './thread/fineness.ts';
 export { type Minutes, minutes } from './units/minutes.ts';
+export {
+  type Degrees,
+  degrees,
+  type Millimetres,
+  mm,
+  type Stitches,
+  stitches,
+  type Tex,
+  tex,
+} from './units/quantities.ts';

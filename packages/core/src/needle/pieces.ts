@@ -1,0 +1,35 @@
+import { CoreFault } from '../fault.ts';
+import { type Millimetres, positive } from '../units/quantities.ts';
+
+/** Pieces laid end to end may differ so much from the whole needle: what measuring by hand leaves open. */
+export const PIECES_TOLERANCE = 0.5 as Millimetres;
+
+export interface PiecesAccount {
+  readonly laid: number;
+  /** What is still to be found; negative where more was laid than a needle is long. */
+  readonly missing: number;
+  readonly state: 'missing' | 'whole' | 'too-much';
+}
+
+/**
+ * Whether the pieces of a broken needle, each measured along the needle, make it whole again.
+ * @throws CoreFault `not-above-nothing` for a piece or a needle of no length; `piece-too-long` for
+ * one longer than the needle.
+ */
+export function accountForPieces(
+  whole: Millimetres,
+  pieces: readonly Millimetres[],
+): PiecesAccount {
+  positive('whole', whole);
+  for (const [place, piece] of pieces.entries()) {
+    positive('piece', piece);
+    if (piece > whole + PIECES_TOLERANCE)
+      throw new CoreFault('piece-too-long', { place, piece, whole });
+  }
+  // In hundredths: tenths added one by one must not miss the bound by the last bit.
+  const laid = Math.round(pieces.reduce((sum, piece) => sum + piece, 0) * 100) / 100;
+  const missing = Math.round((whole - laid) * 100) / 100;
+  const state =
+    missing > PIECES_TOLERANCE ? 'missing' : missing < -PIECES_TOLERANCE ? 'too-much' : 'whole';
+  return { laid, missing, state };
+}
