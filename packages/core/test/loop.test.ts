@@ -131,7 +131,7 @@ describe('the loop', () => {
   });
 
   it('refuses more slack than a strand can carry', () => {
-    expect(() => strand(0.7)).toThrowError(expect.objectContaining({ code: 'loop-impossible' }));
+    expect(() => strand(0.7)).toThrow(expect.objectContaining({ code: 'loop-impossible' }));
   });
 });
 
@@ -181,6 +181,6 @@ describe('the needle bar', () => {
       'rod-too-short',
     ],
   ])('refuses %s', (_what, reckon, code) => {
-    expect(reckon).toThrowError(expect.objectContaining({ code }));
+    expect(reckon).toThrow(expect.objectContaining({ code }));
   });
 });

@@ -22,7 +22,7 @@ import {
   tipDeflection,
 } from '../src/index.ts';
 
-const refusal = (code: string) => expect.objectContaining({ code });
+const refusal = (code: string): object => expect.objectContaining({ code }) as object;
 const THREAD = mm(0.2);
 
 describe('the needle as a cantilever', () => {
@@ -46,7 +46,7 @@ describe('the needle as a cantilever', () => {
 
   it('is proportional where it is used: P L2/EI = 1 bends .30172 L, not a third (Bisshopp and Drucker 1945)', () => {
     expect(1 / 3 / 0.30172).toBeLessThan(1.11);
-    expect(() => tipDeflection(1, needleSize(60), mm(50))).toThrowError(refusal('bends-too-far'));
+    expect(() => tipDeflection(1, needleSize(60), mm(50))).toThrow(refusal('bends-too-far'));
   });
 
   it('is stiffer with the fourth power, whichever way it is compared', () => {
@@ -62,7 +62,7 @@ describe('the needle as a cantilever', () => {
   });
 
   it('is no needle at 3 mm', () => {
-    expect(() => needleSize(300)).toThrowError(refusal('not-a-needle-size'));
+    expect(() => needleSize(300)).toThrow(refusal('not-a-needle-size'));
     expect(sizeName(80)).toBe('80/12');
     expect(sizeName(85)).toBe('85');
   });
@@ -135,7 +135,7 @@ describe('thread and groove', () => {
         }
       }),
     );
-    expect(() => soldBetween(500, 600)).toThrowError(refusal('no-needle-between'));
+    expect(() => soldBetween(500, 600)).toThrow(refusal('no-needle-between'));
   });
 });
 
@@ -150,9 +150,9 @@ describe('pieces of a needle', () => {
   });
 
   it('are refused when they cannot be', () => {
-    expect(() => accountForPieces(mm(38.5), [mm(50)])).toThrowError(refusal('piece-too-long'));
-    expect(() => accountForPieces(mm(38.5), [mm(0)])).toThrowError(refusal('not-above-nothing'));
-    expect(() => mm(-3)).toThrowError(refusal('not-a-length'));
+    expect(() => accountForPieces(mm(38.5), [mm(50)])).toThrow(refusal('piece-too-long'));
+    expect(() => accountForPieces(mm(38.5), [mm(0)])).toThrow(refusal('not-above-nothing'));
+    expect(() => mm(-3)).toThrow(refusal('not-a-length'));
   });
 });
 
@@ -207,6 +207,6 @@ describe('how far a needle has sewn', () => {
       'core-fills-bobbin',
     ],
   ])('refuses %s', (_what, reckon, code) => {
-    expect(reckon).toThrowError(refusal(code));
+    expect(reckon).toThrow(refusal(code));
   });
 });

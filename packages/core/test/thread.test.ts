@@ -71,7 +71,7 @@ describe('the fineness of thread', () => {
     ['plies of a finished thread', () => texOf({ unit: 'wt', number: 50, plies: 3 }), 'not-plies'],
     ['a rope', () => texOf({ unit: 'Nm', number: 0.1, plies: 1 }), 'not-a-fineness'],
   ])('refuses %s', (_what, reckon, code) => {
-    expect(reckon).toThrowError(expect.objectContaining({ code }));
+    expect(reckon).toThrow(expect.objectContaining({ code }));
   });
 });
 

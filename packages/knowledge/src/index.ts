@@ -42,6 +42,46 @@ export {
 export { type FamilyCheck, type FamilyModel, familyModel, tellingChecks } from './familyModel.ts';
 export type { KnowledgeFault, KnowledgeFaultCode } from './faults.ts';
 export { type FreeingStep, freeingSteps, WANTS_FREEING } from './freeing.ts';
+export {
+  EVERYDAY_POINTS,
+  type EverydayPoint,
+  FABRICS,
+  type FabricId,
+  type FitReason,
+  fitNeedle,
+  givesWay,
+  judgeNeedle,
+  type NeedleFit,
+  type NeedleKind,
+  type NeedleVerdict,
+  THREAD_KINDS,
+  type ThreadKind,
+  type Work,
+} from './needles/fit.ts';
+export {
+  type CoatingId,
+  coatingOf,
+  NEEDLE_COATINGS,
+  NEEDLE_POINTS,
+  type NeedlePoint,
+  type PointId,
+  pointOf,
+} from './needles/kinds.ts';
+export { STRUCK_PLACES, type StruckId } from './needles/pieces.ts';
+export { NEEDLE_SCHOOLS, type NeedleSchool, schoolsDue } from './needles/schools.ts';
+export {
+  ANGLE_TOLERANCE,
+  BEND_TOLERANCE,
+  FLAT_SYSTEM,
+  type NeedleSystem,
+  ROUND_SYSTEM,
+  SCARF_SIDES,
+  type ScarfSide,
+  SEAT_TOLERANCE,
+  scarfFaces,
+  systemFor,
+  threadEnters,
+} from './needles/systems.ts';
 export { type OwnCause, ownCheck, ownFinding, ownRepair, withOwnCauses } from './ownCause.ts';
 export { LEFT_BY_PHONE, PHONE_WORDS, type PhoneWords, STOP_ON } from './phone.ts';
 export {

@@ -30,6 +30,6 @@ export function accountForPieces(
   const laid = Math.round(pieces.reduce((sum, piece) => sum + piece, 0) * 100) / 100;
   const missing = Math.round((whole - laid) * 100) / 100;
   const state =
-    missing > PIECES_TOLERANCE ? 'missing' : missing < -PIECES_TOLERANCE ? 'too-much' : 'whole';
+    missing > PIECES_TOLERANCE ? 'missing' : -missing > PIECES_TOLERANCE ? 'too-much' : 'whole';
   return { laid, missing, state };
 }

@@ -84,8 +84,8 @@ export function seatEffect(
   const towards = Math.max(0, reach * Math.cos(angle));
   const pastScarf = meetsAt > hook.scarfLength;
   // Backward, the hook meets the front of the blade, which has no hollow.
-  const hollow = pastScarf || seat.backward ? -hook.scarfDepth : 0;
-  const gap = hook.gap + hollow + seat.bend;
+  const hollow = pastScarf || seat.backward ? hook.scarfDepth : 0;
+  const gap = hook.gap - hollow + seat.bend;
   const margin = towards - (Math.max(0, gap) + hook.hookPoint + thread / 2);
   return {
     loop,

@@ -10,24 +10,30 @@ export type Tex = number & { readonly unit: 'tex' };
 export type Stitches = number & { readonly unit: 'stitches' };
 
 /** A metre is far more than anything at a needle measures. */
-export const mm = quantity<Millimetres>('not-a-length', 0, 1000);
-export const degrees = quantity<Degrees>('not-an-angle', -180, 180);
-/** From the finest silk to cord that no household needle carries. */
-export const tex = quantity<Tex>('not-a-fineness', 1, 2000);
-/** More than a machine sews in its life is a slip of the finger. */
-export const stitches = quantity<Stitches>('not-a-stitch-count', 0, 1e10);
+export function mm(value: number): Millimetres {
+  return within('not-a-length', 0, 1000, value) as Millimetres;
+}
 
-/**
- * The one checked way to a quantity.
- * @throws CoreFault `code` with what was given and the bounds, unless it lies within them.
- */
-function quantity<Quantity extends number>(code: string, least: number, most: number) {
-  return (value: number): Quantity => {
-    if (!Number.isFinite(value) || value < least || value > most) {
-      throw new CoreFault(code, { value, least, most });
-    }
-    return value as Quantity;
-  };
+export function degrees(value: number): Degrees {
+  return within('not-an-angle', -180, 180, value) as Degrees;
+}
+
+/** From the finest silk to cord that no household needle carries. */
+export function tex(value: number): Tex {
+  return within('not-a-fineness', 1, 2000, value) as Tex;
+}
+
+/** More than a machine sews in its life is a slip of the finger. */
+export function stitches(value: number): Stitches {
+  return within('not-a-stitch-count', 0, 1e10, value) as Stitches;
+}
+
+/** @throws CoreFault `code` with what was given and the bounds, unless it lies within them. */
+function within(code: string, least: number, most: number, value: number): number {
+  if (!Number.isFinite(value) || value < least || value > most) {
+    throw new CoreFault(code, { value, least, most });
+  }
+  return value;
 }
 
 /**
