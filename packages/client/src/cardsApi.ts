@@ -2,8 +2,11 @@ import type {
   CustomerCard,
   CustomerFile,
   Hit,
+  LiveFrame,
   MachineCard,
   MachineFile,
+  NeedleFile,
+  NeedleIn,
   RackEntry,
   ShopSheet,
 } from '@nodo/contract';
@@ -27,6 +30,16 @@ const machineArgs = (machine: string): CallArgs => ({
   address: ADDRESSES.readMachine,
   params: { machine },
 });
+
+const needleArgs = (machine: string): CallArgs => ({
+  address: ADDRESSES.readNeedles,
+  params: { machine },
+});
+
+/** Any machine's: what is put back there lies opened here. */
+function tellsOfNeedles({ events }: Extract<LiveFrame, { kind: 'events' }>): boolean {
+  return events.some(({ type }) => type === 'needle-fitted' || type === 'entry-corrected');
+}
 
 /** Customers, machines, the shop's own card, and finding any of it. */
 export function withCards(base: NodoApi, parts: Pick<ApiParts, 'stream' | 'keeper' | 'wait'>) {
@@ -70,6 +83,27 @@ export function withCards(base: NodoApi, parts: Pick<ApiParts, 'stream' | 'keepe
             (): Reading => life.dispatch(api.endpoints.customer.initiate(id, READ_AGAIN)),
             ({ kind }) => kind !== 'cards' && kind !== 'events',
           ),
+      }),
+      needles: build.query<NeedleFile, string>({
+        query: needleArgs,
+        onCacheEntryAdded: (id, life): Promise<void> =>
+          keptTrue(
+            needleArgs(id),
+            life,
+            (): Reading => life.dispatch(api.endpoints.needles.initiate(id, READ_AGAIN)),
+            (frame) =>
+              frame.kind !== 'cards' && !(frame.kind === 'events' && tellsOfNeedles(frame)),
+          ),
+      }),
+      registerNeedle: build.mutation<
+        NeedleFile,
+        NeedleIn & { readonly machine: string; readonly id: string; readonly when: string }
+      >({
+        query: ({ machine, ...body }) => ({
+          address: ADDRESSES.registerNeedle,
+          params: { machine },
+          body,
+        }),
       }),
       changeCustomer: build.mutation<
         CustomerFile,

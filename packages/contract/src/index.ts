@@ -5,6 +5,7 @@ export type { Endpoint } from './routes/endpoint.ts';
 export { ENDPOINTS, type EndpointName } from './routes/index.ts';
 export type { CustomerLink } from './routes/links.ts';
 export { type LiveFrame, type Looker, liveFrame } from './routes/live.ts';
+export type { NeedleFile } from './routes/needles.ts';
 export { PAPERS, type Paper } from './routes/papers.ts';
 export type {
   Account,
@@ -41,6 +42,16 @@ export {
 } from './shop/cards.ts';
 export { dayAfter, daysBetween, weekdayOf } from './shop/days.ts';
 export { type Absence, absenceOn, type WallClock, workingTimeOf } from './shop/hours.ts';
+export {
+  MOST_NEEDLES,
+  type NeedleIn,
+  type NeedleRegister,
+  needleLine,
+  needlePlace,
+  type OpenedNeedle,
+  type RegisterEntry,
+  registerOf,
+} from './shop/needles.ts';
 export { NEW_SHOP_CARD, newCustomerCard, newMachineCard, USUAL_TIME } from './shop/newCards.ts';
 export {
   type DayOffer,
@@ -110,6 +121,7 @@ export {
   planTicket,
   putOff,
 } from './tickets/nextStep.ts';
+export type { Measure, MeasureLimit } from './tickets/noted.ts';
 export type { Contest } from './tickets/readings.ts';
 export { type Resume, resumeOf } from './tickets/resume.ts';
 export { mayRecord, mayTakeIn, mayWorkAtBench } from './tickets/rights.ts';
@@ -127,4 +139,13 @@ export {
   stateEpoch,
   type Ticket,
 } from './tickets/ticket.ts';
+export {
+  finenessOf,
+  type ThreadTold,
+  threadAcross,
+  threadLine,
+  type WorkCommand,
+  type WorkTold,
+  workOf,
+} from './tickets/work.ts';
 export { workLeftOn } from './tickets/workLeft.ts';

@@ -18,6 +18,7 @@ import eventsV4 from './golden/events-v4.json';
 import eventsV5 from './golden/events-v5.json';
 import eventsV6 from './golden/events-v6.json';
 import eventsV7 from './golden/events-v7.json';
+import eventsV8 from './golden/events-v8.json';
 import tablesV1 from './golden/tables-v1.json';
 
 interface Golden {
@@ -36,6 +37,7 @@ const GOLDEN: Readonly<Record<string, Golden>> = {
   'events-v5': eventsV5,
   'events-v6': eventsV6,
   'events-v7': eventsV7,
+  'events-v8': eventsV8,
 };
 
 function comesTo(ticket: string, events: readonly TicketEvent[]): object {
@@ -69,12 +71,13 @@ describe('golden files: what was once stored is told the same for ever', () => {
     expect(comesTo(ticket, sent)).toEqual(expected);
   });
 
-  it('events-v7: money, time, waiting and promises', () => {
-    const { life } = ticketOf(
-      eventsV7.ticket,
-      eventsV7.events.map((event) => ticketEvent.parse(event)),
-    );
-    expect(JSON.parse(JSON.stringify(life))).toMatchObject(eventsV7.life);
+  it.each([
+    ['events-v7: money, time, waiting and promises', eventsV7],
+    ['events-v8: needles, pieces, work and limits', eventsV8],
+  ])('%s', (_, { ticket, events, life: expected }) => {
+    const sent = events.map((event) => ticketEvent.parse(event));
+    const { life } = ticketOf(ticket, sent);
+    expect(JSON.parse(JSON.stringify(life))).toMatchObject(expected);
   });
 
   it('tables-v1: the changes of a shop, every kind of change among them', () => {

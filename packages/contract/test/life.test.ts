@@ -111,7 +111,9 @@ describe('the price', () => {
       code: 'duties-owed',
       data: { owed: ['fragments'] },
     });
-    story.does('fragments-accounted').must('ticket-closed', { unrepaired: true });
+    const whole = { at: 1, whole: 38.5, pieces: [20, 18.5], struck: null };
+    story.must('pieces-laid', whole).does('fragments-accounted');
+    story.must('ticket-closed', { unrepaired: true });
     expect(line(story)).toMatchObject({ standing: 'ready', unrepaired: true });
     expect(story.ticket.closing?.snapshot.waived).toContain('strike-sweep');
     expect(toldToCustomer(story.ticket, modelFor(story))).toMatchObject({ unrepaired: true });

@@ -9,6 +9,7 @@ import { Links } from './auth/links.ts';
 import { People } from './auth/people.ts';
 import { Customers } from './cards/customers.ts';
 import { Machines } from './cards/machines.ts';
+import { Needles } from './cards/needles.ts';
 import { ShopSheets } from './cards/shopSheets.ts';
 import { lanServers } from './lan.ts';
 import { LiveHub } from './live/hub.ts';
@@ -82,6 +83,7 @@ export async function runServer(
     cards: {
       customers: new Customers(db, now),
       machines: new Machines(db, now),
+      needles: new Needles(db),
       sheets: new ShopSheets(db),
     },
     photos,

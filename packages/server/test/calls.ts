@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { type EndpointName, NEW_SHOP_CARD, newCustomerCard, newMachineCard } from '@nodo/contract';
 import { ADDRESSES, fillAddress } from '@nodo/contract/addresses';
 import { jpeg } from './jpeg.ts';
-import { draftOf, intakeDraft, proposalDraft } from './shop.ts';
+import { draftOf, intakeDraft, needleDraft, proposalDraft } from './shop.ts';
 
 /** What calls are about. */
 export interface Named {
@@ -141,6 +141,11 @@ export function callsAbout(ids: Named): Calls {
       path: fillAddress(ADDRESSES.eraseCustomer, { customer: ids.customer }),
     }),
     readMachine: () => ({ path: fillAddress(ADDRESSES.readMachine, { machine: ids.machine }) }),
+    readNeedles: () => ({ path: fillAddress(ADDRESSES.readNeedles, { machine: ids.machine }) }),
+    registerNeedle: () => ({
+      path: fillAddress(ADDRESSES.registerNeedle, { machine: ids.machine }),
+      body: needleDraft(),
+    }),
     changeMachine: () => ({
       path: fillAddress(ADDRESSES.changeMachine, { machine: ids.machine }),
       body: { revision: 1, card: newMachineCard('drop-in', 'Another'), customer: null },

@@ -8,7 +8,7 @@ import {
   type Session,
   type TicketFile,
 } from '@nodo/contract';
-import { ADDRESSES } from '@nodo/contract/addresses';
+import { ADDRESSES, fillAddress } from '@nodo/contract/addresses';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { connect, withShop } from '../src/index.ts';
@@ -16,7 +16,7 @@ import { callsAbout, type Named, NOTHING } from './calls.ts';
 import { asSuper } from './database.ts';
 import { jpeg } from './jpeg.ts';
 import { Client, startTestServer, type TestServer } from './server.ts';
-import { draftOf, intakeDraft, proposalDraft } from './shop.ts';
+import { draftOf, intakeDraft, needleDraft, proposalDraft, SHARP_80 } from './shop.ts';
 
 /** Stands in every text of the one shop, so that it is found wherever it leaks to. */
 const MARK = 'quillwort';
@@ -86,6 +86,8 @@ async function filledShop(): Promise<Named> {
     ADDRESSES.recordTableEvent.path,
     proposalDraft({ kind: 'how-often', cause: 'needle-low', perMille: 61 }, `Counted: ${MARK}`),
   );
+  const register = fillAddress(ADDRESSES.registerNeedle, { machine: machine.id });
+  await post(register, needleDraft({ needle: { ...SHARP_80, system: MARK } }));
   await post(ADDRESSES.changeShop.path, { revision: 0, card: NEW_SHOP_CARD });
   const { screen } = (await lead.call('GET', ADDRESSES.whoAmI.path)).body as Session;
   return {

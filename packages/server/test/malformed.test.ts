@@ -17,7 +17,7 @@ import eventsV7 from '../../contract/test/golden/events-v7.json' with { type: 'j
 import tablesV1 from '../../contract/test/golden/tables-v1.json' with { type: 'json' };
 import { callsAbout, NOTHING } from './calls.ts';
 import { Client, startTestServer, type TestServer } from './server.ts';
-import { intakeDraft } from './shop.ts';
+import { intakeDraft, needleDraft } from './shop.ts';
 
 let server: TestServer;
 let lead: Client;
@@ -123,6 +123,11 @@ const WELL_FORMED: readonly (() => {
     name: 'mergeCustomer',
     path: fillAddress(ADDRESSES.mergeCustomer, { customer: somebody }),
     body: { into: randomUUID() },
+  }),
+  () => ({
+    name: 'registerNeedle',
+    path: fillAddress(ADDRESSES.registerNeedle, { machine: somebody }),
+    body: needleDraft(),
   }),
   () => ({
     name: 'changeMachine',

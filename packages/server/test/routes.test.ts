@@ -83,6 +83,8 @@ const TABLE: Readonly<Record<EndpointName, Readonly<Record<Role | 'nobody', numb
   mergeCustomer: { nobody: 401, counter: 404, technician: 404, lead: 404, learner: 403 },
   eraseCustomer: { nobody: 401, counter: 403, technician: 403, lead: 404, learner: 403 },
   readMachine: { nobody: 401, counter: 404, technician: 404, lead: 404, learner: 403 },
+  readNeedles: { nobody: 401, counter: 404, technician: 404, lead: 404, learner: 404 },
+  registerNeedle: { nobody: 401, counter: 403, technician: 404, lead: 404, learner: 403 },
   changeMachine: { nobody: 401, counter: 404, technician: 404, lead: 404, learner: 403 },
   live: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
   signOut: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },

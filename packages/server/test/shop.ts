@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Actor, Draft, EventType, Role, TableDraft } from '@nodo/contract';
+import type { Actor, Draft, EventType, NeedleIn, Role, TableDraft } from '@nodo/contract';
 import type { TableChange } from '@nodo/knowledge';
 import type { Sequelize } from 'sequelize';
 import { defineModels, hashPassword, withShop } from '../src/index.ts';
@@ -63,6 +63,32 @@ export function draftOf(type: EventType, command: object, change: Partial<Draft>
     device: 'test screen',
     ...change,
   } as Draft;
+}
+
+/** The needle of the standard proof. */
+export const SHARP_80: NeedleIn['needle'] = {
+  system: '130/705 H',
+  size: 80,
+  point: 'fine-sharp',
+  coating: 'chrome',
+};
+
+/** An entry of a machine's needle register as a screen would send it. */
+export function needleDraft(
+  change: Partial<NeedleIn> = {},
+): NeedleIn & { id: string; when: string } {
+  return {
+    id: randomUUID(),
+    when: '2026-03-02T10:00:00.000Z',
+    at: 1,
+    needle: SHARP_80,
+    from: 'new',
+    opened: null,
+    sewn: 0,
+    before: 'none',
+    beforeSewn: null,
+    ...change,
+  };
 }
 
 /** A change to the tables as a lead's screen would send it. */

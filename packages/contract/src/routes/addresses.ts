@@ -44,6 +44,8 @@ export const ADDRESSES = {
   eraseCustomer: { method: 'DELETE', path: '/api/customers/:customer' },
   readMachine: { method: 'GET', path: '/api/machines/:machine' },
   changeMachine: { method: 'POST', path: '/api/machines/:machine' },
+  readNeedles: { method: 'GET', path: '/api/machines/:machine/needles' },
+  registerNeedle: { method: 'POST', path: '/api/machines/:machine/needles' },
   readTables: { method: 'GET', path: '/api/tables' },
   listCandidates: { method: 'GET', path: '/api/tables/candidates' },
   recordTableEvent: { method: 'POST', path: '/api/tables/events' },

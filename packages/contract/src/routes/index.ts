@@ -8,6 +8,7 @@ import {
 } from './customers.ts';
 import { listLinks, makeLink, readShared, revokeLink } from './links.ts';
 import { live } from './live.ts';
+import { readNeedles, registerNeedle } from './needles.ts';
 import { readPaper } from './papers.ts';
 import {
   changeAccount,
@@ -81,6 +82,8 @@ export const ENDPOINTS = {
   eraseCustomer,
   readMachine,
   changeMachine,
+  readNeedles,
+  registerNeedle,
   readTables,
   listCandidates,
   recordTableEvent,

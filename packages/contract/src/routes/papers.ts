@@ -5,7 +5,7 @@ import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
 
 /** What is printed of a ticket: the shelf tag in two sizes, and what the customer takes along. */
-export const PAPERS = ['tag-a7', 'tag-label', 'receipt', 'bill'] as const;
+export const PAPERS = ['tag-a7', 'tag-label', 'receipt', 'bill', 'needle-card'] as const;
 export type Paper = (typeof PAPERS)[number];
 
 /** A paper as PDF. */

@@ -1,6 +1,8 @@
+import { SCARF_SIDES, type ScarfSide } from '@nodo/knowledge';
 import { z } from 'zod';
 import { day, humanText, minorUnits, tableId, uuid } from '../text.ts';
 import { SPOKEN } from '../tickets/life.ts';
+import { MOST_NEEDLES } from './needles.ts';
 import { QUANTITY_IDS } from './quantities.ts';
 
 /** Facts of a family that one machine may have otherwise; the family's hold where it is silent. */
@@ -37,6 +39,13 @@ export const machineCard = z.object({
     z.enum(QUANTITY_IDS),
     serviceValue.refine(({ least, most }) => least <= most, { message: 'least-above-most' }),
   ),
+  /** Needles on its head. */
+  needles: z.number().int().min(1).max(MOST_NEEDLES).default(1),
+  /** Where its scarf faces, if otherwise than its family's or if that does not say. */
+  scarf: z
+    .enum(SCARF_SIDES as [ScarfSide, ...ScarfSide[]])
+    .nullable()
+    .default(null),
   /** Where it is oiled, with what, how often; the manual's words. */
   oilPoints: humanText(1000, 0),
   notes: humanText(2000, 0),

@@ -10,6 +10,8 @@ export function newMachineCard(family: string, label: string): MachineCard {
     traits: null,
     facts: {},
     service: {},
+    needles: 1,
+    scarf: null,
     oilPoints: '',
     notes: '',
   };

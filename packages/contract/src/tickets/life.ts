@@ -1,6 +1,8 @@
 import type { Bill, Rates } from '@nodo/core';
+import type { RegisterEntry } from '../shop/needles.ts';
 import { minutesBetween } from '../text.ts';
-import type { Measure, PartPut, SetUp } from './noted.ts';
+import type { Measure, PartPut, PiecesLaid, SetUp } from './noted.ts';
+import type { WorkTold } from './work.ts';
 
 /** What was asked for the work, and what the customer said to it. */
 export interface PriceAsked {
@@ -54,6 +56,12 @@ export interface Life {
   /** The day that the customer was told, as yyyy-mm-dd. */
   readonly promised: string | undefined;
   readonly measures: readonly (Measure & { readonly seq: number })[];
+  /** Which needle was in, from when on, the latest last. */
+  readonly needles: readonly (RegisterEntry & { readonly seq: number })[];
+  /** What the customer sews with it. */
+  readonly work: WorkTold | undefined;
+  /** The pieces of a broken needle as they were last laid. */
+  readonly pieces: (PiecesLaid & { readonly seq: number }) | undefined;
   readonly signed: readonly { readonly photo: string; readonly what: 'intake' | 'collected' }[];
   readonly bill: (Bill & { readonly rates: Rates; readonly currency: string }) | undefined;
   /** When the customer was last told that it is ready. */
@@ -75,6 +83,9 @@ export const NEW_LIFE: Life = {
   booked: 0,
   promised: undefined,
   measures: [],
+  needles: [],
+  work: undefined,
+  pieces: undefined,
   signed: [],
   bill: undefined,
   toldAt: undefined,

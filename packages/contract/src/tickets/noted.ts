@@ -1,4 +1,6 @@
+import { STRUCK_PLACES, type Standing, type StruckId } from '@nodo/knowledge';
 import { z } from 'zod';
+import { needlePosition } from '../shop/needles.ts';
 import { QUANTITY_IDS } from '../shop/quantities.ts';
 import { humanText, minorUnits } from '../text.ts';
 
@@ -21,11 +23,52 @@ export const partPut = z.object({
 });
 export type PartPut = z.infer<typeof partPut>;
 
+/** Where a limit comes from; `shop` is the machine's own card. */
+const LIMIT_STANDINGS = [
+  'published',
+  'common-practice',
+  'typical',
+  'derived',
+  'tuned',
+  'shop',
+] as const satisfies readonly Standing[];
+
 /** What was measured on it, as it was found or as it was set. */
 export const measure = z.object({
   quantity: z.enum(QUANTITY_IDS),
   /** In the unit of the quantity. */
-  value: z.number().min(-1000).max(10_000),
+  value: z.number().min(-1000).max(1e10),
   when: z.enum(['found', 'set']),
+  /** Which needle of a head it is about. */
+  at: needlePosition.optional(),
+  /** What it was held against, and who says so. */
+  limit: z
+    .object({
+      least: z.number().nullable(),
+      most: z.number().nullable(),
+      standing: z.enum(LIMIT_STANDINGS),
+    })
+    .optional(),
 });
 export type Measure = z.infer<typeof measure>;
+export type MeasureLimit = NonNullable<Measure['limit']>;
+
+const pieceLength = z.number().positive().max(200);
+
+/** The pieces of a broken needle, end to end. */
+export const piecesFound = z.object({
+  at: needlePosition,
+  /** Of a whole needle of its system, in millimetres. */
+  whole: pieceLength,
+  /** Each measured along the needle, in millimetres. */
+  pieces: z.array(pieceLength).max(40),
+  /** What it struck, where that is known. */
+  struck: z.enum(STRUCK_PLACES.map(({ id }) => id) as [StruckId, ...StruckId[]]).nullable(),
+});
+
+/** With what they come to. */
+export const piecesLaid = piecesFound.extend({
+  missing: z.number(),
+  state: z.enum(['missing', 'whole', 'too-much']),
+});
+export type PiecesLaid = z.infer<typeof piecesLaid>;

@@ -1,4 +1,4 @@
-import type { MachineCard, ShopCard } from '@nodo/contract';
+import type { MachineCard, NeedleIn, ShopCard } from '@nodo/contract';
 import type { ModelStatic, Sequelize } from 'sequelize';
 import {
   AS_MIGRATED,
@@ -28,11 +28,21 @@ export type MachineRevisionRow = Row<{
   card: MachineCard;
 }>;
 
+export type NeedleEntryRow = Row<{
+  shopId: string;
+  id: string;
+  machineId: string;
+  at: Date;
+  byPerson: string;
+  body: NeedleIn;
+}>;
+
 export type ShopSheetRow = Row<{ shopId: string; revision: number; card: ShopCard }>;
 
 export interface CardModels {
   readonly machines: ModelStatic<MachineRow>;
   readonly machineRevisions: ModelStatic<MachineRevisionRow>;
+  readonly needleEntries: ModelStatic<NeedleEntryRow>;
   readonly shopSheets: ModelStatic<ShopSheetRow>;
 }
 
@@ -59,6 +69,18 @@ export function defineCardModels(db: Sequelize): CardModels {
         at: instant(),
         byPerson: id(),
         card: document(),
+      },
+      AS_MIGRATED,
+    ),
+    needleEntries: db.define<NeedleEntryRow>(
+      'needle_entry',
+      {
+        shopId: key(),
+        id: key(),
+        machineId: id(),
+        at: instant(),
+        byPerson: id(),
+        body: document(),
       },
       AS_MIGRATED,
     ),

@@ -8,6 +8,7 @@ import { m0007People } from './m0007People.ts';
 import { m0008HandOver } from './m0008HandOver.ts';
 import { m0009Cards } from './m0009Cards.ts';
 import { m0010Search } from './m0010Search.ts';
+import { m0011Needles } from './m0011Needles.ts';
 import type { Migration } from './migration.ts';
 
 /** In order; a landed one is never changed. */
@@ -22,4 +23,5 @@ export const MIGRATIONS: readonly Migration[] = [
   m0008HandOver,
   m0009Cards,
   m0010Search,
+  m0011Needles,
 ];

@@ -1,23 +1,7 @@
-import { type Customer, type Paper, repairsDone, type ShopCard, type Ticket } from '@nodo/contract';
-import type { FamilyModel } from '@nodo/knowledge';
+import { type Paper, repairsDone, type ShopCard } from '@nodo/contract';
+import { day, drawHead, fact, LEFT, type Subject, WIDE } from './forCustomer.ts';
+import { drawNeedleCard } from './needleCard.ts';
 import { drawCode, mm, type Page, rule, sheet, write } from './page.ts';
-
-/** What is printed about. */
-export interface Subject {
-  readonly shop: string;
-  readonly card: ShopCard;
-  readonly ticket: Ticket;
-  readonly model: FamilyModel;
-  readonly customer: Customer | null;
-  /** What the code on the paper opens. */
-  readonly address: string;
-  /** The customer's signature as a JPEG, where there is one. */
-  readonly signature: Buffer | undefined;
-}
-
-const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
-
-const day = (instant: string): string => DAY.format(new Date(instant));
 
 /** Prints a paper of a ticket as PDF. */
 export function printed(paper: Paper, subject: Subject): Promise<Buffer> {
@@ -31,6 +15,8 @@ export function printed(paper: Paper, subject: Subject): Promise<Buffer> {
       return sheet(title, [148, 210], (page) => drawReceipt(page, subject));
     case 'bill':
       return sheet(title, [148, 210], (page) => drawBill(page, subject));
+    case 'needle-card':
+      return sheet(title, [148, 105], (page) => drawNeedleCard(page, subject));
   }
 }
 
@@ -74,41 +60,6 @@ function drawLabel(page: Page, { ticket, customer, address }: Subject): void {
   write(page, customer?.name ?? '', [3, 20], { size: 7, width: 32, height: 3.4 });
   const came = entries[0]?.receivedAt;
   write(page, came ? day(came) : '', [3, 24], { size: 7, width: 32, height: 3.4 });
-}
-
-const LEFT = 14;
-const WIDE = 120;
-
-/** The head of what a customer takes along. @returns where it ends */
-function drawHead(page: Page, subject: Subject, title: string, at: string | undefined): number {
-  const { shop, ticket, customer, address } = subject;
-  drawCode(page, address, [112, 12, 22]);
-  write(page, shop, [LEFT, 14], { size: 15, bold: true, width: 92 });
-  let top = write(page, `${title}${at ? `, ${day(at)}` : ''}`, [LEFT, 23], { size: 11, width: 92 });
-  top = Math.max(top, 38);
-  rule(page, LEFT, top, WIDE);
-  top = write(
-    page,
-    `${ticket.intake?.label ?? ''}, tag ${ticket.intake?.tag ?? ''}`,
-    [LEFT, top + 3],
-    {
-      size: 12,
-      bold: true,
-      width: WIDE,
-    },
-  );
-  if (customer) {
-    const reach = [customer.name, customer.phone, customer.other].filter(Boolean).join(', ');
-    top = write(page, reach, [LEFT, top + 1], { width: WIDE });
-  }
-  return top;
-}
-
-/** One fact with its name in front. @returns where it ends */
-function fact(page: Page, name: string, text: string, top: number): number {
-  if (text === '') return top;
-  write(page, name, [LEFT, top + 2.5], { size: 8, width: 30 });
-  return write(page, text, [LEFT + 32, top + 2.2], { size: 10, width: WIDE - 32 });
 }
 
 function drawReceipt(page: Page, subject: Subject): void {

@@ -2,8 +2,10 @@ import {
   type Audited,
   type CustomerFile,
   ENDPOINTS,
+  type MachineCard,
   type MachineFile,
   type MachineSheet,
+  machineCard,
   type Refusal,
   refuse,
 } from '@nodo/contract';
@@ -13,6 +15,7 @@ import type { Caller } from '../auth/people.ts';
 import type { MachineRow } from '../cards/cardModels.ts';
 import { type Customers, toCustomerCard } from '../cards/customers.ts';
 import type { Machines } from '../cards/machines.ts';
+import type { Needles } from '../cards/needles.ts';
 import type { ShopSheets } from '../cards/shopSheets.ts';
 import { visitsOf } from '../cards/visits.ts';
 import { route } from '../http/route.ts';
@@ -22,6 +25,7 @@ import type { EventStore } from '../store/port.ts';
 export interface Cards {
   readonly customers: Customers;
   readonly machines: Machines;
+  readonly needles: Needles;
   readonly sheets: ShopSheets;
 }
 
@@ -29,7 +33,7 @@ export interface Cards {
 export function cardRoutes(
   app: Express,
   { people, audit }: Auth,
-  { customers, machines, sheets }: Cards,
+  { customers, machines, needles, sheets }: Cards,
   store: EventStore,
   photos: PhotoStore,
 ): void {
@@ -95,6 +99,28 @@ export function cardRoutes(
     answerMachine(session.shop.id, params.machine),
   );
 
+  const answerNeedles = async (shop: string, machine: string) => {
+    const file = await needles.file(shop, machine);
+    return file ? { ok: true as const, answer: file } : refused('no-such-machine', 'machine');
+  };
+
+  route(app, people, ENDPOINTS.readNeedles, ({ params, session }) =>
+    answerNeedles(session.shop.id, params.machine),
+  );
+
+  route(app, people, ENDPOINTS.registerNeedle, async ({ params, body, session }) => {
+    const shop = session.shop.id;
+    const { id, when, ...told } = body;
+    const { machine } = params;
+    const kept = await needles.register(shop, { id, machine, by: session.person.id, when, told });
+    if (kept === 'no-such-machine') return refused(kept, 'machine');
+    if (kept !== 'kept') {
+      const path = kept === 'no-such-needle' ? 'opened' : 'id';
+      return { ok: false, refusal: refuse(kept, path) };
+    }
+    return answerNeedles(shop, machine);
+  });
+
   route(app, people, ENDPOINTS.changeMachine, async ({ params, body, session }) => {
     const shop = session.shop.id;
     const changed = await machines.change(shop, params.machine, session.person.id, body);
@@ -154,11 +180,16 @@ async function machineFile(
       revision,
       at: at.toISOString(),
       by: byPerson,
-      card,
+      card: cardAsNow(card),
     })),
   };
 }
 
 function toSheet({ id, customerId, revision, card }: MachineRow): MachineSheet {
-  return { id, customer: customerId, revision, card };
+  return { id, customer: customerId, revision, card: cardAsNow(card) };
+}
+
+/** A card as it was kept, with what cards of its time did not tell yet. */
+function cardAsNow(card: MachineCard): MachineCard {
+  return machineCard.parse(card);
 }

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { refuse } from '../../refusal.ts';
 import { humanText, tableId } from '../../text.ts';
 import { gatesUnmet } from '../gates.ts';
-import { withVoidEpoch } from '../ticket.ts';
+import { type Ticket, withVoidEpoch } from '../ticket.ts';
 import { accept, defineEvent, reject } from './define.ts';
 import { atTheBench } from './guards.ts';
 
@@ -13,6 +13,12 @@ const body = command.extend({
   treats: z.array(tableId),
   repair: z.boolean(),
 });
+
+/** Laid end to end since the needle was last said to have broken, they made it whole. */
+function allPiecesFound({ life: { pieces }, answers }: Ticket): boolean {
+  const broke = answers.findLast(({ finding, present }) => finding === 'needle-break' && present);
+  return pieces?.state === 'whole' && pieces.seq > (broke?.seq ?? 0);
+}
 
 /** Something was done. What treats a cause ends the epoch: later findings are of another state. */
 export const actionDone = defineEvent({
@@ -33,6 +39,9 @@ export const actionDone = defineEvent({
     }
     const unmet = gatesUnmet(ticket, model, `action:${action.id}`);
     if (unmet.length > 0) return reject(refuse('gate-unmet', 'command.action', { unmet }));
+    if (action.id === 'fragments-accounted' && !allPiecesFound(ticket)) {
+      return reject(refuse('pieces-missing', 'command.action'));
+    }
     return accept({
       ...given,
       treats: action.treats.filter((cause) => model.causes.has(cause)),

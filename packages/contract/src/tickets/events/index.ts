@@ -27,12 +27,14 @@ import { machineCollected } from './machineCollected.ts';
 import { machineKnown } from './machineKnown.ts';
 import { machineOpened } from './machineOpened.ts';
 import { measured } from './measured.ts';
+import { needleFitted } from './needleFitted.ts';
 import { observationNoted } from './observationNoted.ts';
 import { ownCauseFound } from './ownCauseFound.ts';
 import { partAwaited } from './partAwaited.ts';
 import { partCame } from './partCame.ts';
 import { partFitted } from './partFitted.ts';
 import { photoKept } from './photoKept.ts';
+import { piecesLaid } from './piecesLaid.ts';
 import { placed } from './placed.ts';
 import { planChosen } from './planChosen.ts';
 import { priceAnswered } from './priceAnswered.ts';
@@ -41,6 +43,7 @@ import { setUpNoted } from './setUpNoted.ts';
 import { signed } from './signed.ts';
 import { ticketClosed } from './ticketClosed.ts';
 import { ticketReopened } from './ticketReopened.ts';
+import { workTold } from './workTold.ts';
 
 /** Every kind of ticket event, one file each: the table of contents of a ticket's life. */
 const EVENT_KINDS = {
@@ -77,6 +80,9 @@ const EVENT_KINDS = {
   'day-promised': dayPromised,
   'set-up-noted': setUpNoted,
   measured: measured,
+  'needle-fitted': needleFitted,
+  'work-told': workTold,
+  'pieces-laid': piecesLaid,
   signed: signed,
   'bill-made': billMade,
   'customer-told': customerTold,

@@ -1,0 +1,172 @@
+import { describe, expect, it } from 'vitest';
+import {
+  assess,
+  type CommandOf,
+  machineCard,
+  type NeedleIn,
+  needleLine,
+  needlePlace,
+  newMachineCard,
+  type RegisterEntry,
+  registerOf,
+  threadAcross,
+  threadLine,
+} from '../src/index.ts';
+import { modelFor, Story, testId } from './story.ts';
+
+const SHARP_80: NeedleIn['needle'] = {
+  system: '130/705 H',
+  size: 80,
+  point: 'fine-sharp',
+  coating: 'chrome',
+};
+const FITTED: NeedleIn = {
+  at: 1,
+  needle: SHARP_80,
+  from: 'new',
+  opened: null,
+  sewn: 0,
+  before: 'none',
+  beforeSewn: null,
+};
+const WORK: CommandOf<'work-told'> = {
+  fabric: 'weave',
+  layers: 2,
+  thickness: 0.3,
+  crossing: false,
+  threadKind: 'plain',
+  fibre: 'polyester',
+  thread: { by: 'label', unit: 'Ne', number: 50, plies: 3 },
+};
+
+const duty = (story: Story) =>
+  assess(story.ticket, modelFor(story)).duties.find((one) => one.duty === 'fragments')?.state;
+
+describe('pieces of a broken needle', () => {
+  const pieces = (...lengths: number[]): CommandOf<'pieces-laid'> => ({
+    at: 1,
+    whole: 38.5,
+    pieces: lengths,
+    struck: 'plate',
+  });
+
+  it('must make it whole before they are accounted for, and the ticket stays open till then', () => {
+    const story = new Story('drop-in', ['needle-break']);
+    const account = () => story.try('action-done', { action: 'fragments-accounted' })?.code;
+    expect(account()).toBe('pieces-missing');
+    story.must('pieces-laid', pieces(20.1, 12.2, 4));
+    expect(account()).toBe('pieces-missing');
+    expect(story.try('ticket-closed', {})).toMatchObject({ code: 'duties-owed' });
+    story.must('pieces-laid', pieces(20.1, 12.2, 4, 2));
+    expect(story.ticket.life.pieces).toMatchObject({ missing: 0.2, state: 'whole' });
+    expect(account()).toBeUndefined();
+    expect(duty(story)).toBe('cleared');
+  });
+
+  it('of the needle before do not stand for the next that breaks', () => {
+    const story = new Story('drop-in', ['needle-break']).must('pieces-laid', pieces(38.4));
+    story.does('fragments-accounted').does('needle-replaced');
+    story.sees('complaint', ['needle-break'], 'only these');
+    expect(story.try('action-done', { action: 'fragments-accounted' })?.code).toBe(
+      'pieces-missing',
+    );
+  });
+
+  it('are waived only with a reason, by whoever takes it on', () => {
+    const story = new Story('drop-in', ['needle-break']);
+    expect(story.try('action-done', { action: 'fragments-waived' })?.code).toBe('reason-missing');
+    story.must('action-done', { action: 'fragments-waived', note: 'Broke at home, floor swept' });
+    expect(duty(story)).toBe('cleared');
+  });
+
+  it('are refused when one is longer than the needle', () => {
+    expect(new Story().try('pieces-laid', pieces(60))).toMatchObject({
+      code: 'no-such-piece',
+      path: 'command.pieces',
+    });
+  });
+});
+
+describe('what the customer sews', () => {
+  it('is kept with the fineness that came of label, width or weight', () => {
+    const told = (thread: CommandOf<'work-told'>['thread']) =>
+      new Story().must('work-told', { ...WORK, thread }).ticket.life.work;
+    expect(told(WORK.thread)?.tex).toBeCloseTo(35.43, 2);
+    expect(told({ by: 'weight', grams: 0.2, metres: 10 })?.tex).toBe(20);
+    const measured = told({ by: 'across', millimetres: 0.196 });
+    expect(measured?.tex).toBeCloseTo(25, 0);
+    expect(measured && threadAcross(measured)).toBeCloseTo(0.196, 6);
+  });
+
+  it('refuses what is no sewing thread, and says where', () => {
+    const rope = { by: 'across', millimetres: 4 } as const;
+    expect(new Story().try('work-told', { ...WORK, thread: rope })).toMatchObject({
+      code: 'no-such-thread',
+      path: 'command.thread',
+    });
+  });
+
+  it('is read in one line', () => {
+    const { work } = new Story().must('work-told', WORK).ticket.life;
+    expect(work && threadLine(work)).toBe('Ne 50/3, tex 35, polyester, 0.23 mm');
+    expect(needleLine(SHARP_80)).toBe('130/705 H, 80/12, Fine sharp, chrome');
+  });
+});
+
+describe('the needle register', () => {
+  let minute = 0;
+  const entry = (change: Partial<RegisterEntry>): RegisterEntry => {
+    minute += 1;
+    return {
+      ...FITTED,
+      id: testId(),
+      machine: 'm',
+      ticket: null,
+      by: testId(),
+      when: `2026-03-02T10:${String(minute).padStart(2, '0')}:00.000Z`,
+      ...change,
+    };
+  };
+
+  it('knows which needle is in, whatever the order in which it hears', () => {
+    const found = entry({ from: 'found', sewn: 5000 });
+    const fresh = entry({ before: 'put-back', beforeSewn: null });
+    const { now, opened } = registerOf([fresh, found]);
+    expect(now.get(needlePlace('m', 1))).toEqual(fresh);
+    expect(opened).toMatchObject([{ id: fresh.id, sewn: 5000 }]);
+  });
+
+  it('keeps each position of a head and each machine apart', () => {
+    const { now } = registerOf([entry({ at: 3 }), entry({ at: 7 }), entry({ machine: 'n' })]);
+    expect([...now.keys()].sort()).toEqual(['m 3', 'm 7', 'n 1']);
+  });
+
+  it('counts what is used up, and has an opened needle only until it goes in again', () => {
+    const first = entry({});
+    const back = entry({ before: 'put-back' });
+    const again = entry({ machine: 'n', from: 'opened', opened: back.id });
+    const end = entry({ before: 'used-up' });
+    expect(registerOf([first, back]).opened).toHaveLength(1);
+    expect(registerOf([first, back, again, end])).toMatchObject({ opened: [], usedUp: 1 });
+    // Nobody knows which needle that was: it cannot be used up later.
+    expect(registerOf([entry({ before: 'put-back' })]).opened).toEqual([]);
+  });
+
+  it('is told by the ticket too', () => {
+    const story = new Story().must('needle-fitted', FITTED);
+    expect(story.ticket.life.needles).toMatchObject([{ needle: SHARP_80, by: story.odren.person }]);
+    expect(modelFor(story).family.id).toBe('drop-in');
+  });
+});
+
+it('reads a machine’s card of before there were heads and scarf sides on it', () => {
+  const { needles: _needles, scarf: _scarf, ...before } = newMachineCard('drop-in', 'Old card');
+  expect(machineCard.parse(before)).toMatchObject({ needles: 1, scarf: null });
+});
+
+it('keeps with a measure which needle it is about and what it was held against', () => {
+  const limit = { least: -5, most: 5, standing: 'common-practice' } as const;
+  const told = { quantity: 'needle-angle', value: 9, when: 'found', at: 7, limit } as const;
+  const { measures } = new Story('round-shank').must('measured', told).ticket.life;
+  expect(measures).toMatchObject([told]);
+});

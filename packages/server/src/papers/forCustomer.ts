@@ -1,0 +1,60 @@
+import type { Customer, ShopCard, Ticket } from '@nodo/contract';
+import type { FamilyModel } from '@nodo/knowledge';
+import { drawCode, type Page, rule, write } from './page.ts';
+
+/** What is printed about. */
+export interface Subject {
+  readonly shop: string;
+  readonly card: ShopCard;
+  readonly ticket: Ticket;
+  readonly model: FamilyModel;
+  readonly customer: Customer | null;
+  /** What the code on the paper opens. */
+  readonly address: string;
+  /** The customer's signature as a JPEG, where there is one. */
+  readonly signature: Buffer | undefined;
+}
+
+const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
+
+export const day = (instant: string): string => DAY.format(new Date(instant));
+
+export const LEFT = 14;
+export const WIDE = 120;
+
+/** The head of what a customer takes along. @returns where it ends */
+export function drawHead(
+  page: Page,
+  subject: Subject,
+  title: string,
+  at: string | undefined,
+): number {
+  const { shop, ticket, customer, address } = subject;
+  drawCode(page, address, [112, 12, 22]);
+  write(page, shop, [LEFT, 14], { size: 15, bold: true, width: 92 });
+  let top = write(page, `${title}${at ? `, ${day(at)}` : ''}`, [LEFT, 23], { size: 11, width: 92 });
+  top = Math.max(top, 38);
+  rule(page, LEFT, top, WIDE);
+  top = write(
+    page,
+    `${ticket.intake?.label ?? ''}, tag ${ticket.intake?.tag ?? ''}`,
+    [LEFT, top + 3],
+    {
+      size: 12,
+      bold: true,
+      width: WIDE,
+    },
+  );
+  if (customer) {
+    const reach = [customer.name, customer.phone, customer.other].filter(Boolean).join(', ');
+    top = write(page, reach, [LEFT, top + 1], { width: WIDE });
+  }
+  return top;
+}
+
+/** One fact with its name in front. @returns where it ends */
+export function fact(page: Page, name: string, text: string, top: number): number {
+  if (text === '') return top;
+  write(page, name, [LEFT, top + 2.5], { size: 8, width: 30 });
+  return write(page, text, [LEFT + 32, top + 2.2], { size: 10, width: WIDE - 32 });
+}
