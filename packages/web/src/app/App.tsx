@@ -23,6 +23,7 @@ const CustomerView = lazy(() => import('../features/customers/CustomerView.tsx')
 const MachineView = lazy(() => import('../features/machines/MachineView.tsx'));
 const ShopView = lazy(() => import('../features/shop/ShopView.tsx'));
 const CollectedView = lazy(() => import('../features/collected/CollectedView.tsx'));
+const NeedleView = lazy(() => import('../features/needle/NeedleView.tsx'));
 const SharedView = lazy(() => import('../features/shared/SharedView.tsx'));
 const BenchView = lazy(() => import('../features/bench/BenchView.tsx'));
 
@@ -73,6 +74,11 @@ function Shop() {
               <Route path="/phone" element={<PhoneView session={session} />} />
               <Route path="/phone/:ticket" element={<CallView session={session} />} />
               <Route path="/bench/:ticket" element={<BenchView session={session} />} />
+              <Route
+                path="/bench/:ticket/needle/:part?"
+                element={<NeedleView session={session} />}
+              />
+              <Route path="/needle/:part?" element={<NeedleView session={session} />} />
               <Route path="/knowledge/:kind?/:id?" element={<KnowledgeView session={session} />} />
               <Route path="/t/:ticket" element={<Tagged session={session} />} />
               <Route path="/customers/:customer" element={<CustomerView session={session} />} />

@@ -6,6 +6,7 @@ import { memo } from 'react';
 import { m, write } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import type { Plan } from '../../workers/planner.worker.ts';
+import { NeedleNow } from '../needle/NeedleNow.tsx';
 import type { RecordEntry } from './useRecord.ts';
 import { openWords } from './words.ts';
 
@@ -55,6 +56,7 @@ export const MachineNow = memo(function MachineNow({
           </p>
         </div>
       )}
+      <NeedleNow ticket={ticket} />
       {mayWork && ticket.status === 'open' && (
         <WhileOpen ticket={ticket} model={model} plan={plan} onChooseCheck={onChooseCheck} />
       )}

@@ -1,5 +1,6 @@
 import { outbox } from '@nodo/client';
 import {
+  applyTicketEvent,
   type CommandOf,
   type Draft,
   decide,
@@ -46,7 +47,13 @@ export function useRecord(shown: ShownTicket, session: Session): RecordEntry {
         return false;
       }
       const event = { ...verdict.event, receivedAt: draft.observedAt } as TicketEvent;
-      askPlanner(ticket.id, [...events, event], changes);
+      const told = [...events, event];
+      // Several entries may follow each other before anything is painted: each on the one before.
+      latest.current = {
+        session,
+        shown: { ...shown, ticket: applyTicketEvent(ticket, event), events: told },
+      };
+      askPlanner(ticket.id, told, changes);
       dispatch(outbox.actions.added({ ticket: ticket.id, draft, person: session.person.id }));
       return true;
     },

@@ -1,6 +1,6 @@
 import type { CallFault } from '@nodo/client';
-import { MACHINE_FACTS, type MachineCard, type MachineSheet } from '@nodo/contract';
-import { SHIPPED } from '@nodo/knowledge';
+import { MACHINE_FACTS, type MachineCard, type MachineSheet, MOST_NEEDLES } from '@nodo/contract';
+import { SCARF_SIDES, SHIPPED } from '@nodo/knowledge';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useChangeMachineMutation } from '../../api/client.ts';
@@ -134,6 +134,32 @@ export function MachineCardForm({
               onChange={({ target }) => set({ facts: { ...card.facts, [fact]: target.value } })}
             />
           ))}
+          <TextField
+            label={words.needleCount}
+            type="number"
+            min={1}
+            max={MOST_NEEDLES}
+            value={card.needles}
+            onChange={({ target }) =>
+              set({
+                needles: Math.min(MOST_NEEDLES, Math.max(1, Math.round(Number(target.value)) || 1)),
+              })
+            }
+          />
+          <Select
+            label={words.scarf}
+            value={card.scarf ?? ''}
+            onChange={({ target }) =>
+              set({ scarf: SCARF_SIDES.find((side) => side === target.value) ?? null })
+            }
+          >
+            <option value="">{words.scarfOfKind}</option>
+            {SCARF_SIDES.map((side) => (
+              <option key={side} value={side}>
+                {m.needle.drawing.sides[side]}
+              </option>
+            ))}
+          </Select>
         </div>
       </fieldset>
       <ServiceValues values={values} onChange={setValues} />

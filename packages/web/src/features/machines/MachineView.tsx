@@ -65,7 +65,13 @@ function Machine({ file }: { readonly file: MachineFile }) {
                 >
                   <bdi>{words.of(customerName ?? m.cards.customer.erased)}</bdi>
                 </Link>
-              )}
+              )}{' '}
+              <Link
+                to={`/needle/register?machine=${machine.id}`}
+                className="inline-flex min-h-11 items-center underline underline-offset-4"
+              >
+                {words.needles}
+              </Link>
             </p>
           </div>
         </div>

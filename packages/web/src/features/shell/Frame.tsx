@@ -47,6 +47,9 @@ export function Frame({
           <FrameLink to="/">{m.shell.toRack}</FrameLink>
           <FrameLink to="/counter">{m.shell.takeIn}</FrameLink>
           <FrameLink to="/phone">{m.phone.nav}</FrameLink>
+          <FrameLink to="/needle" within>
+            {m.needle.nav}
+          </FrameLink>
           <FrameLink to="/knowledge">{m.knowledge.nav}</FrameLink>
           {session.person.role === 'lead' && <FrameLink to="/people">{m.people.nav}</FrameLink>}
           {session.person.role === 'lead' && <FrameLink to="/shop">{m.cards.shop.nav}</FrameLink>}
@@ -75,11 +78,20 @@ export function Frame({
   );
 }
 
-function FrameLink({ to, children }: { readonly to: string; readonly children: string }) {
+function FrameLink({
+  to,
+  within = false,
+  children,
+}: {
+  readonly to: string;
+  /** Also on the pages below it. */
+  readonly within?: boolean;
+  readonly children: string;
+}) {
   return (
     <NavLink
       to={to}
-      end
+      end={!within}
       className="inline-flex min-h-11 items-center whitespace-nowrap border-b-3 border-transparent px-3 text-quiet hover:text-ink aria-[current=page]:border-own aria-[current=page]:font-semibold aria-[current=page]:text-ink"
     >
       {children}

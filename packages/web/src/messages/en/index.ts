@@ -4,6 +4,7 @@ import { counter } from './counter.ts';
 import { freeing } from './freeing.ts';
 import { knowledge } from './knowledge.ts';
 import { life } from './life.ts';
+import { needle } from './needle.ts';
 import { people } from './people.ts';
 import { phone } from './phone.ts';
 import { drawing, places } from './places.ts';
@@ -33,4 +34,5 @@ export const en = {
   together,
   life,
   cards,
+  needle,
 };

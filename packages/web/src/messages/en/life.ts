@@ -1,5 +1,6 @@
 import type {
   MachineFact,
+  Measure,
   OrderReason,
   Paper,
   Quantity,
@@ -31,14 +32,18 @@ const QUANTITY: Readonly<Record<Quantity, string>> = {
   'hook-above-eye': 'Hook point above the eye',
   'hook-gap': 'Hook to scarf gap',
   'stop-gap': 'Gap at the case stop',
-  'needle-angle': 'Target angle of the needle',
+  'needle-angle': 'Needle angle',
+  'needle-short': 'Needle below its stop',
+  'needle-bend': 'Bend of the needle',
+  'needle-stitches': 'Sewn with this needle',
+  'thread-fineness': 'Thread fineness',
   'bobbin-tension': 'Bobbin tension',
   'top-tension': 'Top tension',
   'foot-pressure': 'Foot pressure',
   'feed-height': 'Feed height',
 };
 
-const UNIT = { mm: 'mm', deg: '°', gf: 'gf', N: 'N' } as const;
+const UNIT = { mm: 'mm', deg: '°', gf: 'gf', N: 'N', stitches: 'stitches', tex: 'tex' } as const;
 
 const FACT: Readonly<Record<MachineFact, string>> = {
   needleSystem: 'Needle system',
@@ -67,6 +72,7 @@ const PAPER: Readonly<Record<Paper, string>> = {
   'tag-label': 'Tag, label',
   receipt: 'Receipt',
   bill: 'Bill',
+  'needle-card': 'Needle card',
 };
 
 const REASON: Readonly<Record<OrderReason, string>> = {
@@ -103,6 +109,17 @@ type LifeEvent = Extract<
   }
 >;
 
+function measuredLine({ quantity, value, when, at, limit }: Measure): string {
+  const unit = UNIT[QUANTITIES[quantity].unit];
+  const which = at === undefined || at === 1 ? '' : `Needle ${at}: `;
+  const { least, most } = limit ?? {};
+  const isOff =
+    (typeof least === 'number' && value < least) || (typeof most === 'number' && value > most);
+  const bounds = [least, most].filter((bound) => typeof bound === 'number').join(' to ');
+  const held = limit ? `, ${isOff ? 'outside' : 'within'} ${bounds}` : '';
+  return `${which}${QUANTITY[quantity]} ${value} ${unit}${held}, ${when === 'found' ? 'as found' : 'as set'}`;
+}
+
 /** An entry of a ticket's life, told on the Seam. */
 function entry(event: LifeEvent, money: (minor: number) => string): string {
   switch (event.type) {
@@ -133,9 +150,7 @@ function entry(event: LifeEvent, money: (minor: number) => string): string {
     case 'set-up-noted':
       return 'Set-up as found written down';
     case 'measured':
-      return `${QUANTITY[event.body.quantity]} ${event.body.value} ${
-        UNIT[QUANTITIES[event.body.quantity].unit]
-      }, ${event.body.when === 'found' ? 'as found' : 'as set'}`;
+      return measuredLine(event.body);
     case 'signed':
       return 'Customer signed';
     case 'bill-made':

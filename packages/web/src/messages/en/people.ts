@@ -69,6 +69,9 @@ const ENTRIES: Readonly<Record<EventType, string>> = {
   'customer-told': 'told the customer of',
   'came-back': 'counted a comeback of',
   'machine-known': 'told which machine it is:',
+  'needle-fitted': 'wrote down a needle',
+  'work-told': 'wrote down fabric and thread',
+  'pieces-laid': 'laid the pieces of a needle',
   placed: 'moved',
 };
 const WORDS: Readonly<Record<string, string>> = { ...AUDITED, ...ENTRIES };

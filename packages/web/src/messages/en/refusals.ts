@@ -52,6 +52,11 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
   'nothing-asked': () => 'Nobody asked a price that could be answered.',
   'not-declined': () => 'A machine goes back unrepaired only when the customer said no.',
   'not-awaited': () => 'That part is not waited for any more.',
+  'no-such-thread': () => 'That is no sewing thread: look at unit and number again.',
+  'no-such-piece': () => 'A piece cannot be longer than the needle. Measure it again.',
+  'pieces-missing': () =>
+    'The pieces laid do not make a whole needle yet. Lay them down first, or answer for the rest.',
+  'no-such-needle': () => 'That opened needle is not there any more: somebody took it.',
   'over-the-limit': () => 'That is more than the customer agreed to. Ask them first.',
   'no-such-customer': () => 'There is no such customer in this shop.',
   'no-such-machine': () => 'There is no such machine in this shop.',

@@ -2,12 +2,14 @@ import {
   type Assessment,
   changesOf,
   lateEntries,
+  needleLine,
   stateEpoch,
   type Ticket,
   type TicketEvent,
+  threadLine,
 } from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
-import { INTERVIEWS } from '@nodo/knowledge';
+import { FABRICS, INTERVIEWS } from '@nodo/knowledge';
 import { m } from '../../../messages/index.ts';
 import type { ShownTicket } from '../useShownTicket.ts';
 import { lowerFirst } from '../words.ts';
@@ -155,6 +157,18 @@ function told(
     case 'came-back':
     case 'machine-known':
       return above(m.life.entry(event, money));
+    case 'needle-fitted': {
+      const { needle, at, from } = event.body;
+      return from === 'found'
+        ? above(m.needle.seam.found(needleLine(needle), at))
+        : below(m.needle.seam.fitted(needleLine(needle), at));
+    }
+    case 'work-told': {
+      const fabric = FABRICS.find(({ id }) => id === event.body.fabric)?.title ?? '';
+      return above(m.needle.seam.work(lowerFirst(fabric), threadLine(event.body)));
+    }
+    case 'pieces-laid':
+      return above(m.needle.seam.pieces(event.body.pieces.length, event.body.missing));
     case 'price-asked':
     case 'part-awaited':
     case 'part-came':

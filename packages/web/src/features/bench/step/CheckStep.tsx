@@ -1,11 +1,13 @@
 import { gatesUnmet, type Ticket } from '@nodo/contract';
 import { type CauseBelief, type CheckProposal, openingChain } from '@nodo/core';
 import { checkMinutes, type FamilyCheck, type FamilyModel, isWorthIt } from '@nodo/knowledge';
-import { TriangleAlert } from 'lucide-react';
+import { Ruler, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { CheckDrawing } from '../../../drawing/CheckDrawing.tsx';
 import { m, write } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
+import { instrumentFor } from '../../needle/partOf.ts';
 import { StandingMark } from '../StandingMark.tsx';
 import type { RecordEntry } from '../useRecord.ts';
 import { gateWords, lowerFirst } from '../words.ts';
@@ -58,6 +60,7 @@ export function CheckStep(props: CheckStepProps) {
         <div className="mt-3">
           <Preparation {...props} />
         </div>
+        <InstrumentLink to={instrumentFor(ticket.id, check.id)} />
         <NotedHere ticket={ticket} check={check.id} />
         <WhyThis check={check} model={model} beliefs={props.beliefs} />
       </div>
@@ -71,6 +74,20 @@ export function CheckStep(props: CheckStepProps) {
         <CheckDrawing check={check} family={model.family} />
       </div>
     </div>
+  );
+}
+
+/** The instrument that measures what the check asks. */
+export function InstrumentLink({ to }: { readonly to: string | undefined }) {
+  if (to === undefined) return null;
+  return (
+    <Link
+      to={to}
+      className="mt-2 inline-flex min-h-11 items-center gap-2 font-semibold underline underline-offset-4"
+    >
+      <Ruler aria-hidden size={20} />
+      {m.needle.open}
+    </Link>
   );
 }
 

@@ -7,11 +7,12 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { m, write } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
+import { needleAddress } from '../../needle/partOf.ts';
 import { ReasonForm } from '../ReasonForm.tsx';
 import type { RecordEntry } from '../useRecord.ts';
 import { findingWords } from '../words.ts';
 import { AnswerButton } from './AnswerButton.tsx';
-import { Caution, StepList } from './CheckStep.tsx';
+import { Caution, InstrumentLink, StepList } from './CheckStep.tsx';
 
 interface RepairStepProps {
   readonly cause: string;
@@ -174,16 +175,21 @@ function CauseChecks({
   );
 }
 
+/** The duty for which the needle instrument lays the pieces. */
+const PIECES_DUTY = 'fragments';
+
 /** A duty that only an action clears. */
 export function ActionStep({
   duty,
   actions,
+  ticket,
   model,
   record,
   mayWork,
 }: {
   readonly duty: string;
   readonly actions: readonly string[];
+  readonly ticket: Ticket;
   readonly model: FamilyModel;
   readonly record: RecordEntry;
   readonly mayWork: boolean;
@@ -199,6 +205,7 @@ export function ActionStep({
       </h1>
       <p className="mt-3 text-lg leading-snug">{known && m.bench.duties.why(known.why)}</p>
       {known?.hazard && <Caution text={m.bench.hazards[known.hazard]} />}
+      {duty === PIECES_DUTY && <InstrumentLink to={needleAddress(ticket.id, 'broken')} />}
       <div className="mt-4">
         {mayWork ? (
           <StepList heading={m.bench.step.didIt}>

@@ -1,0 +1,92 @@
+import { m } from '../../messages/index.ts';
+import { ScaleBar } from './NeedleViews.tsx';
+import type { NeedleShape } from './shape.ts';
+import { bladeOutline, eyeSpan } from './shape.ts';
+
+/** Pixels a millimetre. */
+const PIECES_SCALE = 15;
+const FILLS = ['var(--own)', 'var(--edge)'] as const;
+
+/** A whole needle lying, filled from its top by the pieces that were found, in the order they were laid. */
+export function PiecesView({
+  shape,
+  whole,
+  pieces,
+  account,
+}: {
+  readonly shape: NeedleShape;
+  readonly whole: number;
+  readonly pieces: readonly number[];
+  readonly account: string;
+}) {
+  const { system } = shape;
+  const drawn = { ...shape, system: { ...system, whole: whole as typeof system.whole } };
+  const [eyeTop, eyeEnd] = eyeSpan(drawn);
+  const starts = pieces.map((_, place) =>
+    pieces.slice(0, place).reduce((sum, one) => sum + one, 0),
+  );
+  const r = system.shank / 2;
+  const words = m.needle.drawing;
+  return (
+    <svg
+      data-scale={PIECES_SCALE}
+      width={(whole + 2) * PIECES_SCALE}
+      height={5.9 * PIECES_SCALE}
+      viewBox={`-1 -2.4 ${whole + 2} 5.9`}
+      role="img"
+      aria-label={account}
+      fill="none"
+      stroke="var(--ink)"
+      strokeWidth="0.1"
+      className="max-w-full"
+    >
+      <defs>
+        <clipPath id="whole-needle">
+          <path d={`M0 ${-r}H${system.shankLength}V${r}H0Z`} />
+          <path d={bladeOutline(drawn, 'side', 90)} transform="rotate(-90)" />
+        </clipPath>
+      </defs>
+      <g strokeDasharray="0.5 0.35" stroke="var(--edge)">
+        <path d={`M0 ${-r}H${system.shankLength}V${r}H0Z`} />
+        <path d={bladeOutline(drawn, 'side', 90)} transform="rotate(-90)" />
+      </g>
+      <g clipPath="url(#whole-needle)" stroke="none">
+        {pieces.map((length, place) => (
+          <rect
+            // biome-ignore lint/suspicious/noArrayIndexKey: pieces are told apart by their place alone
+            key={place}
+            data-piece={place + 1}
+            x={starts[place]}
+            y={-1.4}
+            width={length}
+            height={2.8}
+            fill={FILLS[place % 2]}
+          />
+        ))}
+      </g>
+      {pieces.map((length, place) => (
+        <text
+          // biome-ignore lint/suspicious/noArrayIndexKey: as above
+          key={place}
+          x={(starts[place] ?? 0) + length / 2}
+          y={-1.5}
+          textAnchor="middle"
+          fontSize="0.95"
+          fill="var(--ink)"
+          stroke="none"
+        >
+          {place + 1}
+        </text>
+      ))}
+      <ellipse
+        cx={(eyeTop + eyeEnd) / 2}
+        cy={0}
+        rx={(eyeEnd - eyeTop) / 2}
+        ry={0.16}
+        fill="var(--ground)"
+        strokeWidth="0.06"
+      />
+      <ScaleBar x={0} y={2.9} length={10} label={words.bar(10)} letters={0.9} />
+    </svg>
+  );
+}

@@ -1,0 +1,39 @@
+import { needleLine, type Ticket } from '@nodo/contract';
+import { Link } from 'react-router';
+import { m } from '../../messages/index.ts';
+import { needleAddress } from './partOf.ts';
+import { useRegister } from './useRegister.ts';
+
+/** The needle that is in the machine of a ticket, or that nobody has said which. */
+export function NeedleNow({ ticket }: { readonly ticket: Ticket }) {
+  const now = useRegister({ machine: ticket.life.machine, onTicket: { ticket } }).at.get(1);
+  const isChanged = wasChangedSince(ticket);
+  const isKnown = now !== undefined && !isChanged;
+  const words = m.needle;
+  return (
+    <p className="mt-2 leading-snug">
+      {isKnown ? (
+        <>
+          <span className="text-sm text-quiet">{words.nowIn}: </span>
+          {needleLine(now.needle)}
+        </>
+      ) : isChanged ? (
+        words.changed
+      ) : (
+        words.unknown
+      )}{' '}
+      <Link
+        to={needleAddress(ticket.id, 'register')}
+        className="inline-flex min-h-11 items-center underline underline-offset-4"
+      >
+        {isKnown ? words.parts.register : words.tell}
+      </Link>
+    </p>
+  );
+}
+
+/** A new one went in, and which it is was not written down yet. */
+function wasChangedSince({ deeds, life }: Ticket): boolean {
+  const changed = deeds.findLast(({ action }) => action === 'needle-replaced')?.seq ?? 0;
+  return changed > (life.needles.at(-1)?.seq ?? 0);
+}

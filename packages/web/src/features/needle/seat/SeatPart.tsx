@@ -1,0 +1,166 @@
+import { mm } from '@nodo/core';
+import { SCARF_SIDES, type ScarfSide, scarfFaces, systemFor } from '@nodo/knowledge';
+import { useState } from 'react';
+import { NeedleFromBelow, NeedleViews } from '../../../drawing/needle/NeedleViews.tsx';
+import { m, write } from '../../../messages/index.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { Caution } from '../../bench/step/CheckStep.tsx';
+import { Choices } from '../bits.tsx';
+import { mayKeep, type NeedleBench, threadOn } from '../needleBench.ts';
+import { useRegister } from '../useRegister.ts';
+import { HeadRow } from './HeadRow.tsx';
+import { SeatEffectView } from './SeatEffectView.tsx';
+import { SeatQuestions } from './SeatQuestions.tsx';
+import { SeatToDo } from './SeatToDo.tsx';
+import {
+  angleLimitOf,
+  azimuthOf,
+  effectOf,
+  isAnswered,
+  meetingOf,
+  rightReading,
+  type SeatReading,
+  type SeatTarget,
+  seatEntries,
+  targetAngle,
+  UNLOOKED,
+} from './seatReading.ts';
+import { seatStanding } from './seatStanding.ts';
+
+/** How the needle sits: height, facing, squareness, clamp, socket; what that does to the loop. */
+export function SeatPart({ bench }: { readonly bench: NeedleBench }) {
+  const { card, model, onTicket } = bench;
+  const told = card?.scarf ?? scarfFaces(model.family.id);
+  const [byGuide, setByGuide] = useState<ScarfSide>();
+  const [readings, setReadings] = useState<ReadonlyMap<number, SeatReading>>(new Map());
+  const [isKept, setKept] = useState(false);
+  const [at, setAt] = useState(1);
+  const count = card?.needles ?? 1;
+  const system = systemFor(model.family.traits);
+  const target: SeatTarget = {
+    faces: told ?? byGuide ?? 'back',
+    angle: targetAngle(card),
+    round: !system.flat,
+  };
+  const now = useRegister(bench).at.get(at);
+  const thread = threadOn(bench);
+  const words = m.needle.seat;
+  const standing = onTicket && seatStanding(onTicket.ticket, model);
+  const reading = readings.get(at) ?? UNLOOKED;
+  const blade = (now?.needle.size ?? 80) / 100;
+  const hook = meetingOf(card);
+  const effect = effectOf(reading, target, thread, hook);
+  const right = effectOf(rightReading(target), target, thread, hook);
+  const low = typeof reading.low === 'number' ? reading.low : 0;
+  const faces = reading.faces ?? target.faces;
+  const scarf = azimuthOf(faces, reading.angle);
+  const others = count - readings.size - (readings.has(at) ? 0 : 1);
+  const isWhole = readings.size > 0 && [...readings.values()].every(isAnswered);
+  const isDone = isWhole && readings.size === count;
+
+  const forget = () => {
+    setReadings(new Map());
+    setKept(false);
+  };
+  const change = (next: SeatReading) => {
+    setReadings(new Map(readings).set(at, next));
+    setKept(false);
+  };
+  const restRight = () => change({ ...rightReading(target), angle: reading.angle });
+  const othersRight = () =>
+    setReadings(
+      new Map(
+        Array.from({ length: count }, (_, place) => place + 1).map((position) => [
+          position,
+          readings.get(position) ?? rightReading(target),
+        ]),
+      ),
+    );
+  const keep = () => {
+    if (!onTicket || !isDone) return;
+    const when = standing?.isSet ? 'set' : 'found';
+    const entries = seatEntries(readings, target, model, when, angleLimitOf(card));
+    setKept(entries.every(([type, command]) => onTicket.record(type, command)));
+  };
+
+  return (
+    <div className="grid gap-x-8 gap-y-6 lg:grid-cols-[auto_minmax(20rem,1fr)_minmax(20rem,26rem)]">
+      <div className="flex flex-wrap items-start gap-4 lg:flex-col">
+        <NeedleViews
+          shape={{ system, blade: mm(blade) }}
+          low={low}
+          scarf={scarf}
+          account={m.needle.drawing.account(low, m.needle.drawing.sides[faces])}
+        />
+        <NeedleFromBelow
+          system={system}
+          blade={blade}
+          scarf={scarf}
+          target={azimuthOf(target.faces, target.angle)}
+          account={m.needle.drawing.below(
+            m.needle.drawing.sides[faces],
+            m.needle.drawing.sides[target.faces],
+          )}
+        />
+      </div>
+      <div className="min-w-0">
+        <h1 className="text-2xl leading-tight font-bold">
+          {standing?.isSet ? words.again : words.heading}
+        </h1>
+        <Caution text={words.caution} />
+        {told === undefined && (
+          <div className="mt-3">
+            <Choices
+              legend={words.readGuide}
+              value={byGuide}
+              options={SCARF_SIDES.map((side) => [side, m.needle.drawing.sides[side]] as const)}
+              onChoose={setByGuide}
+            />
+          </div>
+        )}
+        <div className="mt-3">
+          {count > 1 && (
+            <HeadRow
+              count={count}
+              readings={readings}
+              target={target}
+              chosen={at}
+              onChoose={setAt}
+            />
+          )}
+          <SeatQuestions key={at} reading={reading} target={target} onChange={change} />
+        </div>
+        <div className="mt-4 flex flex-wrap items-center gap-3">
+          {count > 1 && !isAnswered(reading) && (
+            <Button onClick={restRight}>{words.restRight}</Button>
+          )}
+          {others > 0 && isAnswered(reading) && (
+            <Button onClick={othersRight}>{words.othersRight(others)}</Button>
+          )}
+          {mayKeep(bench) ? (
+            <Button
+              look="main"
+              disabled={!isDone || isKept}
+              onClick={keep}
+              className="min-h-12 text-lg"
+            >
+              {standing?.isSet ? words.keepSet : words.keep}
+            </Button>
+          ) : (
+            <Button onClick={forget}>{words.keepAlone}</Button>
+          )}
+          {mayKeep(bench) && !isDone && <p className="text-sm text-quiet">{words.notAll}</p>}
+        </div>
+        <SeatToDo
+          bench={bench}
+          target={target}
+          targetWords={write.figure(target.angle)}
+          readings={readings}
+          isKept={isKept}
+          onDone={forget}
+        />
+      </div>
+      <SeatEffectView bench={bench} effect={effect} right={right} blade={blade} thread={thread} />
+    </div>
+  );
+}

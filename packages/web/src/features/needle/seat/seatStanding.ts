@@ -1,0 +1,37 @@
+import { assess, checkStanding, stateEpoch, type Ticket } from '@nodo/contract';
+import type { FamilyModel } from '@nodo/knowledge';
+import { SEAT_CHECK_IDS } from './seatReading.ts';
+
+const SETS: ReadonlySet<string> = new Set(['needle-set', 'needle-replaced', 'socket-cleared']);
+
+/** How far the insertion check is on a ticket. */
+export interface SeatStanding {
+  /** The needle was set or changed on this ticket: what is seen now is as set. */
+  readonly isSet: boolean;
+  /** What was found wrong in the present state and not put right since. */
+  readonly wrong: ReadonlySet<string>;
+  /** Looked at in the present state, and nothing wrong. */
+  readonly isRight: boolean;
+  /** Still owed after setting: turning by hand. */
+  readonly owesTurning: boolean;
+}
+
+export function seatStanding(ticket: Ticket, model: FamilyModel): SeatStanding {
+  const present = stateEpoch(ticket, ticket.epoch);
+  const wrong = new Map<string, boolean>();
+  for (const { check, finding, present: seen, epoch } of ticket.answers) {
+    if (!SEAT_CHECK_IDS.includes(check) || stateEpoch(ticket, epoch) !== present) continue;
+    wrong.set(finding, seen);
+  }
+  const checks = SEAT_CHECK_IDS.filter((check) => model.checks.has(check));
+  const duty = assess(ticket, model).duties.find(({ duty: id }) => id === 'seat-again');
+  const turned = ticket.deeds.some(
+    ({ action, epoch }) => action === 'hand-turned' && stateEpoch(ticket, epoch) === present,
+  );
+  return {
+    isSet: ticket.deeds.some(({ action }) => SETS.has(action)),
+    wrong: new Set([...wrong].flatMap(([finding, seen]) => (seen ? [finding] : []))),
+    isRight: checks.every((check) => checkStanding(ticket, model, check).normal),
+    owesTurning: duty?.state === 'owed' && !turned,
+  };
+}

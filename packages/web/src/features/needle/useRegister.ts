@@ -1,0 +1,55 @@
+import type { CallFault } from '@nodo/client';
+import {
+  needlePlace,
+  type OpenedNeedle,
+  type RegisterEntry,
+  registerOf,
+  type Ticket,
+} from '@nodo/contract';
+import { useMemo } from 'react';
+import { useNeedlesQuery } from '../../api/client.ts';
+
+const NO_ENTRIES: readonly RegisterEntry[] = [];
+
+/** Whose register: the machine's, where it is known as one, and what a ticket says of it. */
+interface RegisterOf {
+  readonly machine: string | undefined;
+  readonly onTicket: { readonly ticket: Ticket } | undefined;
+}
+
+/** The register of the machine at hand: the server's, with what this ticket says laid over it. */
+export function useRegister({ machine, onTicket }: RegisterOf): {
+  /** The needle in each position. */
+  readonly at: ReadonlyMap<number, RegisterEntry>;
+  /** Every entry, the latest first. */
+  readonly entries: readonly RegisterEntry[];
+  readonly opened: readonly OpenedNeedle[];
+  readonly usedUp: number;
+  readonly fault: CallFault | undefined;
+} {
+  const { data, error } = useNeedlesQuery(machine ?? '', { skip: machine === undefined });
+  const own = onTicket?.ticket.life.needles ?? NO_ENTRIES;
+  return useMemo(() => {
+    const known = machine === undefined ? NO_ENTRIES : (data?.entries ?? NO_ENTRIES);
+    const ownIds = new Set(own.map(({ id }) => id));
+    const entries = [...known.filter(({ id }) => !ownIds.has(id)), ...own].map((entry) => ({
+      ...entry,
+      machine: machine ?? null,
+    }));
+    const { now, opened, usedUp } = registerOf(entries);
+    const at = new Map(
+      [...now.values()].map((entry) => [entry.at, now.get(needlePlace(machine ?? null, entry.at))]),
+    ) as ReadonlyMap<number, RegisterEntry>;
+    const openedIds = new Set(data?.opened.map(({ id }) => id));
+    const taken = new Set(own.flatMap(({ opened: id }) => (id === null ? [] : [id])));
+    return {
+      at,
+      entries: [...entries].sort((a, b) => (a.when < b.when ? 1 : -1)),
+      opened: [...(data?.opened ?? []), ...opened.filter(({ id }) => !openedIds.has(id))].filter(
+        ({ id }) => !taken.has(id),
+      ),
+      usedUp,
+      fault: error as CallFault | undefined,
+    };
+  }, [machine, data, own, error]);
+}

@@ -1,0 +1,327 @@
+import type { FitReason, ScarfSide } from '@nodo/knowledge';
+
+const SIDES: Readonly<Record<ScarfSide, string>> = {
+  back: 'back',
+  left: 'left',
+  right: 'right',
+  front: 'front',
+};
+
+/** The needle instrument. */
+export const needle = {
+  nav: 'Needle',
+  title: 'Needle',
+  parts: {
+    seat: 'Seat',
+    condition: 'Condition',
+    fit: 'Fit',
+    wear: 'Wear',
+    broken: 'Pieces',
+    register: 'Register',
+  },
+  partsNav: 'What to measure',
+  back: 'Back to the bench',
+  closed: 'This ticket is closed: readings are shown, not kept.',
+  alone: 'Opened alone: readings are shown, not kept. Open it from a ticket to keep them.',
+  machineKind: 'Kind of machine',
+  likely: 'Likely now',
+  open: 'Measure with the needle instrument',
+  nowIn: 'Needle in it',
+  unknown: 'Which needle is in is not known.',
+  changed: 'A new one went in.',
+  tell: 'Tell which',
+  nowLine: (needle: string, by: string, when: string) => `${needle} (${by}, ${when})`,
+  drawing: {
+    views: { front: 'front', back: 'back', side: 'right side' },
+    sides: SIDES,
+    bar: (mm: number) => `${mm} mm`,
+    hook: 'hook',
+    account: (low: number, faces: string) =>
+      `The needle in its clamp from front, back and right side, to scale: ${low > 0 ? `${low} mm below its stop` : 'at its stop'}, scarf to the ${faces}.`,
+    below: (faces: string, target: string) =>
+      `The needle from below: its scarf faces ${faces}, the hook passes on the ${target}.`,
+    loop: (towards: string, at: string) =>
+      `Needle, loop and hook from the side: ${towards} mm of loop where the hook passes, ${at} mm above the eye.`,
+    pieces: (count: number, laid: string, whole: string) =>
+      `${count} pieces laid end to end: ${laid} of ${whole} mm.`,
+  },
+  seat: {
+    heading: 'How does the needle sit?',
+    again: 'And now, as it is set?',
+    needles: 'Needles of this head',
+    needle: (at: number) => `Needle ${at}`,
+    states: { unlooked: 'not looked at', right: 'sits right', wrong: 'sits wrong' },
+    othersRight: (count: number) =>
+      count === 1 ? 'The other one sits right' : `The other ${count} sit right`,
+    clamp: 'Pull: does it move in its clamp?',
+    tight: 'Tight',
+    moves: 'It moves',
+    height: 'Loosen, push up with tweezers: how far does it go?',
+    atStop: 'Not at all',
+    mm: (value: string) => `${value} mm`,
+    blocked: 'It will not go up to the stop',
+    otherMm: 'or measured, mm',
+    faces: 'Where does the scarf face?',
+    shouldFace: (side: string) =>
+      `It should face the ${side}: the thread enters from the other side.`,
+    readGuide: 'This kind of machine differs: where should it face by its own guide?',
+    guideSays: 'By the guide',
+    feel: 'Run a nail up the blade from the eye. The short hollow just above it is the scarf. A groove that goes on to the shank is the other side.',
+    angle: 'Turned off square by',
+    angleHow:
+      'Thread out. The pointer settles on the two edges of the groove; or push a second needle through the eye and look along it.',
+    target: (degrees: string) => `Target ${degrees}°`,
+    plus: 'scarf to the operator’s left is plus',
+    restRight: 'Else it sits right',
+    keep: 'Keep as found',
+    keepSet: 'Keep as set',
+    keepAlone: 'Another needle',
+    notAll: 'Answer each line first.',
+    taps: (count: number) => `${count} taps`,
+    todo: 'What to do',
+    do: {
+      unplug:
+        'Off and unplugged, foot off the pedal. Hold the needle with tweezers, not a fingertip.',
+      clear: 'Clear lint or a broken stub out of the socket, then push the needle up to its stop.',
+      set: (faces: string) =>
+        `Loosen, turn the scarf to the ${faces}, push up to the stop, hold it there, tighten past finger-tight.`,
+      square: (target: string) =>
+        `Nip the screw, turn by a second needle through the eye until the pointer shows ${target}°, tighten, read again.`,
+    },
+    didClear: 'Socket cleared',
+    didSet: 'Needle set anew',
+    thenCheck: 'Then look again: height, scarf, clamp; turn a few times by hand.',
+    turned: 'Turned by hand a few full turns',
+    proven: 'It sits right.',
+    provenNext: 'A standard sew-out proves the rest.',
+    caution: 'Unplugged, needle held with tweezers. The machine’s own manual stands above this.',
+  },
+  effect: {
+    title: 'What the hook finds',
+    towards: 'Loop towards the hook',
+    needs: 'It needs',
+    aside: 'Stands aside',
+    meets: 'Hook passes above the eye',
+    scarfEnds: 'Scarf ends at',
+    gap: 'Room to the needle',
+    skips: 'Stitches it would skip',
+    asRight: (value: string) => `right: ${value}`,
+    says: {
+      right: 'The hook finds the loop.',
+      backward:
+        'Backward: the loop stands on the other side. The hook finds nothing and rubs the blade.',
+      pastScarf:
+        'So low that the hook passes above the scarf, where the blade is full: it rubs or strikes.',
+      low: 'Low: the loop there is no smaller, but the hook comes nearer to the scarf’s end and the point nearer to the case, and the timing moves.',
+      turned: 'Turned: part of the loop stands aside.',
+      bent: 'Bent: the gap to the hook is no longer what it was set to.',
+    },
+    model:
+      'A model of the loop: lift, gap and scatter are typical values unless the machine’s card gives them.',
+  },
+  seam: {
+    found: (needle: string, at: number) =>
+      `${at > 1 ? `Needle ${at}: ` : 'Needle found: '}${needle}`,
+    fitted: (needle: string, at: number) =>
+      `${at > 1 ? `Needle ${at} put in: ` : 'Needle put in: '}${needle}`,
+    work: (fabric: string, thread: string) => `Sews ${fabric} with ${thread}`,
+    pieces: (count: number, missing: number) =>
+      missing > 0.5
+        ? `${count} pieces of the needle laid, ${missing} mm missing`
+        : `${count} pieces of the needle laid, whole`,
+  },
+  condition: {
+    heading: 'What has it been through?',
+    roll: 'Roll it on a flat plate: the widest gap that opens and closes',
+    even: 'Even all round',
+    nail: 'Draw it across a nail or nylon',
+    loupe: 'Point and eye under a loupe',
+    gum: 'Gum on the blade',
+    pop: 'It pops or thumps at each stitch',
+    struck: 'It struck, jammed or broke a stitch hard',
+    heat: 'Long runs at full speed',
+    yes: 'Yes',
+    no: 'No',
+    keep: 'Keep what was seen',
+    means: {
+      bent: 'Bent. The gap to the hook changes by the bend. Replace it and find out what bent it: pulling, a strike, heat.',
+      catches: 'A burr at point or eye cuts thread and fabric. It is finished.',
+      blunt: 'Worn: it pushes yarns aside and pops. Replace it, count from today.',
+      gum: 'Adhesive drags the thread. Clean it or take a non-stick one.',
+      pop: 'Popping: a worn point, or one that does not suit the fabric. Look at it under the loupe.',
+      struck:
+        'A strike ends its life, however new it is: a bend too small to see starts the next break.',
+      heat: 'Heat bends a needle gradually before it breaks, and softens synthetic thread: a chrome needle, slower runs.',
+      sound: 'Nothing speaks against it.',
+    },
+  },
+  thread: {
+    known: 'Thread known by',
+    by: { label: 'its label', across: 'its width', weight: 'its weight' },
+    unit: 'Unit',
+    number: 'Number',
+    plies: 'Plies',
+    across: 'Across, mm (20 turns side by side, divided by 20)',
+    grams: 'Weight, g',
+    metres: 'of how many metres',
+    fibre: 'Fibre',
+    kind: 'Kind',
+    fibres: {
+      polyester: 'Polyester',
+      cotton: 'Cotton',
+      nylon: 'Nylon',
+      rayon: 'Rayon',
+      silk: 'Silk',
+    },
+    kinds: { plain: 'Plain', metallic: 'Metallic', embroidery: 'Embroidery' },
+    same: 'The same thread in other units',
+    diameter: 'across',
+    impossible: 'That is no sewing thread: look at unit and number again.',
+  },
+  fit: {
+    heading: 'Which needle for this work?',
+    fabric: 'Fabric',
+    layers: 'Layers',
+    thickness: 'One layer, pressed, mm',
+    crossing: 'Seams cross',
+    keep: 'Keep for this ticket',
+    suits: 'Take',
+    or: ' or ',
+    point: 'Point',
+    coating: 'Coating',
+    eye: { usual: 'usual eye', long: 'long eye, wide groove', wide: 'wide eye' },
+    why: 'Why',
+    found: 'Against the needle found',
+    foundNone: 'Tell in the register which needle is in, and it is compared here.',
+    good: 'It suits.',
+    wrong: {
+      'system-wrong': 'Wrong system: its length and shank differ. It skips, strikes or breaks.',
+      'size-too-thin': 'Too thin: it gives way and strikes.',
+      'eye-too-small': 'The thread does not lie in its groove: it rubs, shreds and breaks.',
+      'point-wrong': 'The point does not suit: it skips, pops or cuts the fabric.',
+      'size-too-thick': 'Too thick: holes stay, and thin thread wanders in the groove.',
+    },
+    givesWay: (found: string, chosen: string) =>
+      `Under a newton at the tip it gives way ${found} mm, the one to take ${chosen} mm.`,
+    stiffer: (times: string) => `That is ${times} times as stiff as the one found.`,
+    keepVerdict: 'Keep as a finding',
+    sayThread:
+      'Say which thread it is, by label, width or weight: the needle to take stands here then.',
+    everyday: 'For everyday work, where either suits',
+    everydayWhy:
+      'Both schools are common. Fine sharp pierces the yarns and sews straightest on wovens, so Nodo begins with it and proves with a fine sharp 80/12; universal slips between them and suits many fabrics. Some prefer coated needles, most chrome: coated ones shatter, their pieces are counted either way.',
+    card: 'Needle card for the customer',
+    reasons: (reason: FitReason, figure: (value: number) => string): string => {
+      switch (reason.because) {
+        case 'groove':
+          return `Its thread lies in the groove of blades from ${figure(Math.ceil(reason.least))} to ${figure(Math.floor(reason.most))} (a fifth to a third of the blade).`;
+        case 'thickness':
+          return `${figure(reason.under)} mm under the needle: ${reason.least} to ${reason.most}.`;
+        case 'thread-thicker-than-fabric-bears':
+          return `The thread takes ${figure(Math.round(reason.share * 100))} % of that blade: only a long eye and wide groove carry it. A finer thread would be kinder.`;
+        case 'thread-finer-than-fabric-bears':
+          return `The thread takes only ${figure(Math.round(reason.share * 100))} % of that blade: it may wander in the groove. A thicker thread would lie better.`;
+        case 'fabric':
+          return 'The point goes by the fabric.';
+        case 'thread-kind':
+          return reason.kind === 'metallic'
+            ? 'Metallic thread wants a long polished eye.'
+            : 'Embroidery wants a wide eye and a larger scarf hump.';
+        case 'heat':
+          return 'Thick or dense work heats the blade: chrome first; a hard coating lasts longer but shatters, count its pieces.';
+        case 'adhesive':
+          return 'Adhesive clings to bare metal.';
+      }
+    },
+  },
+  wear: {
+    heading: 'How far has it sewn?',
+    known: 'Known as',
+    amount: 'How much',
+    as: {
+      stitches: 'Stitches',
+      hours: 'Hours at the machine',
+      bobbins: 'Full bobbins',
+      metres: 'Metres of seam',
+    },
+    rate: 'Stitches a minute',
+    duty: 'Sewing, % of the time',
+    length: 'Stitch length, mm',
+    width: 'Zigzag width, mm',
+    under: 'Fabric, mm',
+    bobbin: 'Metres on a bobbin',
+    projects: 'Projects with it',
+    sayAmount:
+      'Say how much it sewed, in whatever is known: it is reckoned into the others, and each way of counting says when it is due.',
+    same: 'That is',
+    schools: 'When it is due',
+    due: 'due now',
+    left: (stitches: string) => `${stitches} stitches left`,
+    noCount: 'not counted in stitches',
+    struck: 'It struck or jammed: its life ended then, whatever it had sewn.',
+    passes: (count: string) =>
+      `Each point of the thread passes the eye about ${count} times before it is sewn in.`,
+    by: 'Judge by',
+    keep: 'Keep the count',
+    overdue: 'Past its limit',
+    within: 'Within its limit',
+  },
+  broken: {
+    heading: 'Is the whole needle here?',
+    whole: 'A whole one of its kind, mm',
+    piece: 'Next piece, mm',
+    add: 'Lay it down',
+    takeOff: (place: number, length: string) => `${place}: ${length} mm, take it off`,
+    laid: (laid: string, whole: string) => `${laid} of ${whole} mm laid`,
+    missing: (missing: string) => `${missing} mm are missing`,
+    isWhole: 'It is whole (within half a millimetre).',
+    tooMuch: 'More than one needle: a piece of another, or measured twice.',
+    struck: 'What did it strike?',
+    lookIn: 'Look for the rest',
+    keep: 'Keep what is laid',
+    accounted: 'All pieces found',
+    waive: 'Go on without the rest',
+    waiveWhy: 'Why, and where the rest must be',
+    caution:
+      'Eye protection. Pieces are sharp: tweezers and a magnet, no fingers. Hand wheel only towards you, unplugged.',
+    coated: 'Hard-coated needles shatter into three to six pieces; others usually break in two.',
+    cannotClose:
+      'The ticket stays open until the needle is whole or somebody answers for the rest by name.',
+    impossible: 'No piece is that long.',
+    cleared: 'Accounted for.',
+  },
+  register: {
+    heading: 'Which needle is in it?',
+    heads: 'Position',
+    system: 'System',
+    size: 'Size',
+    point: 'Point',
+    coating: 'Coating',
+    from: 'Comes from',
+    froms: { found: 'Found in it', new: 'New from the packet', opened: 'Opened before, put back' },
+    opened: 'Which opened one',
+    noneOpened: 'No opened needle lies in the shop.',
+    sewn: 'Stitches it has sewn',
+    sewnUnknown: 'empty: nobody knows',
+    before: 'The one before',
+    befores: {
+      none: 'There was none',
+      'used-up': 'Used up, thrown away',
+      'put-back': 'Put back, opened',
+      broken: 'Broken',
+    },
+    beforeUnknown: 'Nobody knows which it was: throw it away.',
+    keep: 'Write it down',
+    proof: 'Fine sharp 80/12, new',
+    history: 'Before',
+    line: (needle: string, sewn: string) => `${needle}, ${sewn}`,
+    sewnLine: (stitches: string) => `${stitches} stitches`,
+    sewnNone: 'stitches not known',
+    openedTitle: 'Opened needles in the shop',
+    used: (count: number) => `${count} used up on this machine`,
+    nothing: 'Nobody has written down a needle for this machine yet.',
+    noMachine: 'Choose a machine by its page or a ticket to read its register.',
+    failed: 'The register could not be read. What this ticket says is shown.',
+    kept: 'Written down.',
+  },
+} as const;
