@@ -9,7 +9,7 @@ import {
   tablesOf,
   ticketOf,
 } from '@nodo/contract';
-import { type FamilyModel, INTERVIEWS, SHIPPED } from '@nodo/knowledge';
+import { type FamilyModel, FLAT_SYSTEM, INTERVIEWS, SHIPPED } from '@nodo/knowledge';
 import { type EventStore, type RecordRequest, recordDrafts } from '@nodo/server';
 import { DEMO_CARD } from './card.ts';
 import { idOf } from './ids.ts';
@@ -103,7 +103,33 @@ export class DemoBench {
   async act(by: DemoLogin, action: string, note?: string): Promise<void> {
     const minutes = (await this.model()).actions.get(action)?.minutes ?? 1;
     this.wait(minutes);
+    if (action === 'fragments-accounted') await this.layWhole(by);
     await this.record(by, 'action-done', { action, ...(note === undefined ? {} : { note }) });
+    if (action === 'needle-replaced') await this.fitNeedle(by);
+  }
+
+  /** A broken needle of which everything was found. */
+  private layWhole(by: DemoLogin): Promise<void> {
+    return this.record(by, 'pieces-laid', {
+      at: 1,
+      whole: FLAT_SYSTEM.whole,
+      pieces: [20.5, 18],
+      struck: null,
+    });
+  }
+
+  /** The needle of the standard proof goes in, the one before is thrown away. */
+  private async fitNeedle(by: DemoLogin): Promise<void> {
+    const { family } = await this.model();
+    await this.record(by, 'needle-fitted', {
+      at: 1,
+      needle: { system: family.needleSystem, size: 80, point: 'fine-sharp', coating: 'chrome' },
+      from: 'new',
+      opened: null,
+      sewn: 0,
+      before: 'used-up',
+      beforeSewn: null,
+    });
   }
 
   /** Finds a cause by the look that tells it, and puts it right. */

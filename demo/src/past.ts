@@ -72,7 +72,7 @@ export const PAST_VISITS: readonly PastVisit[] = [
   visit(
     'p3',
     [54, 10],
-    ['round-shank', 'Six-needle head'],
+    ['round-shank', 'Twelve-needle head'],
     LANE,
     ['Shreds on needle two.', 'shred'],
     ['needle-burr', 'tavi', 35],
@@ -224,7 +224,7 @@ export const PAST_VISITS: readonly PastVisit[] = [
   visit(
     'p21',
     [32, 9],
-    ['round-shank', 'Six-needle head'],
+    ['round-shank', 'Twelve-needle head'],
     LANE,
     ['All needles shred the metallic.', 'shred'],
     ['needle-eye-small', 'tavi', 30],

@@ -107,13 +107,37 @@ export const DEMO_TICKETS: readonly DemoTicket[] = [
       await bench.look('tavi', 'needle-straight', 'needle-crooked');
       await bench.look('tavi', 'foot-surface');
       await bench.look('tavi', 'plate-surface', 'plate-nicked');
+      await bench.record('tavi', 'needle-fitted', {
+        at: 1,
+        needle: { system: '130/705 H', size: 90, point: 'universal', coating: 'nickel' },
+        from: 'found',
+        opened: null,
+        sewn: 60_000,
+        before: 'none',
+        beforeSewn: null,
+      });
+      await bench.record('tavi', 'work-told', {
+        fabric: 'heavy-weave',
+        layers: 4,
+        thickness: 0.7,
+        crossing: true,
+        threadKind: 'plain',
+        fibre: 'polyester',
+        thread: { by: 'label', unit: 'ticket', number: 80, plies: 1 },
+      });
+      await bench.record('tavi', 'pieces-laid', {
+        at: 1,
+        whole: 38.5,
+        pieces: [21.2, 11.4],
+        struck: 'plate',
+      });
     },
   },
   {
     tag: 8,
     shelf: 'B',
     family: 'round-shank',
-    label: 'Six-needle head',
+    label: 'Twelve-needle head',
     customer: ['Marrow Lane Stitchery', '000 0108'],
     words: 'Needle four shreds the thread, the others are fine.',
     complaint: ['shred', 'top-break'],

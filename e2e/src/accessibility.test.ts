@@ -56,6 +56,28 @@ describe.each(['day', 'night'] as const)('the audit of each view, %s bench', (th
     expect(await halle.audit()).toEqual([]);
   });
 
+  it.each(['seat', 'condition', 'fit', 'wear', 'broken', 'register'])(
+    'Needle, beside a ticket: %s',
+    async (part) => {
+      const odren = await screen('odren', theme);
+      await odren.go(`/bench/${demoTicketId(14)}/needle/${part}`);
+      await odren.sees('Likely now');
+      await odren.sees('Back to the bench');
+      expect(await odren.audit()).toEqual([]);
+    },
+  );
+
+  it('Needle, alone, and the seat of a head of twelve', async () => {
+    const odren = await screen('odren', theme);
+    await odren.go('/needle');
+    await odren.sees('How does the needle sit?');
+    expect(await odren.audit()).toEqual([]);
+    await odren.go(`/bench/${demoTicketId(8)}/needle`);
+    await odren.sees('Needles of this head');
+    await odren.click('Needle 7: not looked at');
+    expect(await odren.audit()).toEqual([]);
+  });
+
   it('Job sheet, and the search with what it found', async () => {
     const odren = await screen('odren', theme);
     await odren.go(`/bench/${demoTicketId(29)}`);

@@ -25,7 +25,7 @@ describe('finding on the Rack', () => {
     for (let round = 0; round < 5; round += 1) {
       await odren.page.type('input[type=search]', 'six-needle');
       await odren.seesNot('White zigzag');
-      await odren.sees('Six-needle head');
+      await odren.sees('Twelve-needle head');
       expect(await odren.read('input[type=search]', ({ value }) => value)).toBe('six-needle');
       await odren.click('Rack');
       await odren.sees('White zigzag');
