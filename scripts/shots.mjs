@@ -129,10 +129,31 @@ try {
   await lead.waitForSelector('input[type=time]');
   await shoot(lead, 'shop');
 
+  await openFromRack(odren, 'Ivory compact');
+  await odren.goto(`${odren.url()}/needle/seat`, { waitUntil: 'domcontentloaded' });
+  await odren.waitForSelector('fieldset label');
+  await odren.evaluate(() => {
+    const answers = ['Tight', '1.5', 'front'];
+    for (const label of document.querySelectorAll('fieldset label')) {
+      if (!answers.includes(label.textContent?.trim() ?? '')) continue;
+      const asked = label.closest('fieldset')?.querySelector('legend')?.textContent ?? '';
+      if (!asked.includes('guide') && label instanceof HTMLElement) label.click();
+    }
+  });
+  await shoot(odren, 'needle');
+  await openFromRack(odren, 'Grey front-loader');
+  await odren.goto(`${odren.url()}/needle/fit`, { waitUntil: 'domcontentloaded' });
+  await odren.locator('::-p-text(Against the needle found)').wait();
+  await shoot(odren, 'needle-fit');
+
   const night = await pageOf('tavi', 'night');
   await night.waitForSelector('section ul a');
   await openFromRack(night, 'White zigzag');
   await shoot(night, 'bench-night');
+  await openFromRack(night, 'Grey front-loader');
+  await night.goto(`${night.url()}/needle/broken`, { waitUntil: 'domcontentloaded' });
+  await night.waitForSelector('[data-piece]');
+  await shoot(night, 'needle-pieces');
 } finally {
   await close();
   await stage.close();
