@@ -79,6 +79,8 @@ export interface Result extends Job {
   readonly brier: number;
   /** Of the tenths that have 50 cases or more, the one with the greatest gap between told and true. */
   readonly worstTenth: Tenth;
+  /** The same for beliefs that know what is thrown away when machines are drawn. */
+  readonly worstTenthWithinBounds: Tenth;
 }
 
 export interface Tenth {
@@ -111,7 +113,9 @@ export function compare(job: Job): Result {
     meanMinutes: rounded(minutes.reduce((sum, each) => sum + each, 0) / minutes.length, 1),
     p90Minutes: at(0.9),
     ...confirmations(walks, model),
-    ...calibration(walks),
+    ...calibration(walks, ({ beliefs }) => beliefs),
+    worstTenthWithinBounds: calibration(walks, ({ beliefsWithinBounds }) => beliefsWithinBounds)
+      .worstTenth,
   };
 }
 
@@ -143,12 +147,12 @@ function confirmations(walks: readonly Walked[], model: FamilyModel) {
 const ENOUGH_CASES = 50;
 
 /** Source of the score: Brier, Monthly Weather Review 78 (1950). */
-function calibration(walks: readonly Walked[]) {
+function calibration(walks: readonly Walked[], told: (walk: Walk) => ReadonlyMap<string, number>) {
   const tenths = Array.from({ length: 10 }, () => ({ cases: 0, told: 0, there: 0 }));
   let squares = 0;
   let cases = 0;
   for (const { truth, walked } of walks) {
-    for (const [cause, belief] of walked.beliefs) {
+    for (const [cause, belief] of told(walked)) {
       const there = truth.causes.has(cause) ? 1 : 0;
       squares += (belief - there) ** 2;
       cases += 1;
@@ -160,12 +164,12 @@ function calibration(walks: readonly Walked[]) {
     }
   }
   const [worstTenth] = tenths
-    .map(({ cases: count, told, there }, tenth): Tenth => {
-      const share = told / count;
+    .map(({ cases: count, told: sum, there }, tenth): Tenth => {
+      const share = sum / count;
       return {
         from: tenth / 10,
         cases: count,
-        gap: rounded(Math.abs(told - there) / count, 3),
+        gap: rounded(Math.abs(sum - there) / count, 3),
         standardError: rounded(Math.sqrt((share * (1 - share)) / count), 3),
       };
     })

@@ -54,7 +54,7 @@ function movedStrengths(network: Network): Network {
 }
 
 /** Most faults that a drawn machine may have. */
-const MOST_FAULTS = 3;
+export const MOST_FAULTS = 3;
 
 /** Draws machines until one has a complaint and one to three faults. */
 export function drawTruth({ model, network }: Generator, draw: () => number): Truth {

@@ -1,4 +1,13 @@
-import { comebackRisk, openingChain, posterior, type Reading } from '@nodo/core';
+import {
+  comebackRisk,
+  drawStates,
+  type Evidence,
+  openingChain,
+  posterior,
+  presentIn,
+  type Reading,
+  Reckoner,
+} from '@nodo/core';
 import {
   evidenceOf,
   type FamilyModel,
@@ -8,13 +17,15 @@ import {
   SURE_ENOUGH,
   withinReach,
 } from '@nodo/knowledge';
-import { answersOf, interviewOf, type Truth } from './truth.ts';
+import { answersOf, interviewOf, MOST_FAULTS, type Truth } from './truth.ts';
 
 /** How a machine was looked through. */
 export interface Walk {
   readonly minutes: number;
   /** P(present) of every cause at the end. */
   readonly beliefs: ReadonlyMap<string, number>;
+  /** The same for who knows that a drawn machine has one to {@link MOST_FAULTS} faults. */
+  readonly beliefsWithinBounds: ReadonlyMap<string, number>;
 }
 
 /** The next check, or undefined when nothing more is worth looking at. */
@@ -49,7 +60,10 @@ export function walk(truth: Truth, model: FamilyModel, choose: Choose): Walk {
             untold: new Set(),
           });
     const check = id === undefined ? undefined : model.checks.get(id);
-    if (!check) return { minutes: minutes + closingMinutes(model, open), beliefs };
+    if (!check) {
+      const beliefsWithinBounds = withinBounds(model, evidence);
+      return { minutes: minutes + closingMinutes(model, open), beliefs, beliefsWithinBounds };
+    }
     // The clock of the bench: opening when it is opened, closing when it is closed.
     const toOpen = openingChain(model.access, open, check.access);
     minutes += check.minutes + toOpen.reduce((sum, { openMinutes }) => sum + openMinutes, 0);
@@ -62,6 +76,25 @@ export function walk(truth: Truth, model: FamilyModel, choose: Choose): Walk {
     done.set(check.id, { done: true, normal: seen.every(({ present }) => !present) });
     answers = [...answers, ...seen];
   }
+}
+
+const DRAWS = 20_000;
+
+/**
+ * Machines without a fault and with more than {@link MOST_FAULTS} are thrown away when the truth is
+ * drawn; the model does not know that. What it would tell if it did, from draws of its own states.
+ */
+function withinBounds(model: FamilyModel, evidence: Evidence): ReadonlyMap<string, number> {
+  const states = drawStates(new Reckoner(model.network, evidence), DRAWS);
+  const present = new Float64Array(model.network.causes.length);
+  let all = 0;
+  states.chances.forEach((chance, state) => {
+    const causes = presentIn(states, state);
+    if (causes.length === 0 || causes.length > MOST_FAULTS) return;
+    all += chance;
+    for (const cause of causes) present[cause] = (present[cause] ?? 0) + chance;
+  });
+  return new Map(model.network.causes.map(({ id }, cause) => [id, (present[cause] ?? 0) / all]));
 }
 
 function closingMinutes({ access }: FamilyModel, open: ReadonlySet<string>): number {
