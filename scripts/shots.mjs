@@ -129,15 +129,14 @@ try {
   await lead.waitForSelector('input[type=time]');
   await shoot(lead, 'shop');
 
-  await openFromRack(odren, 'Ivory compact');
+  await openFromRack(odren, 'Teal zigzag');
   await odren.goto(`${odren.url()}/needle/seat`, { waitUntil: 'domcontentloaded' });
   await odren.waitForSelector('fieldset label');
   await odren.evaluate(() => {
     const answers = ['Tight', '1.5', 'front'];
     for (const label of document.querySelectorAll('fieldset label')) {
-      if (!answers.includes(label.textContent?.trim() ?? '')) continue;
-      const asked = label.closest('fieldset')?.querySelector('legend')?.textContent ?? '';
-      if (!asked.includes('guide') && label instanceof HTMLElement) label.click();
+      const isWanted = answers.includes(label.textContent?.trim() ?? '');
+      if (isWanted && label instanceof HTMLElement) label.click();
     }
   });
   await shoot(odren, 'needle');

@@ -1,4 +1,30 @@
-export { type BobbinRoom, bobbinMetres, WINDING_PACKING } from './bobbin/capacity.ts';
+export {
+  type BobbinRoom,
+  bobbinLasts,
+  bobbinMetres,
+  metresLeft,
+  WINDING_PACKING,
+} from './bobbin/capacity.ts';
+export {
+  type GramForce,
+  gramForce,
+  type HangingErrors,
+  type HangingTension,
+  type HangingTest,
+  hangingTension,
+  USUAL_HANGING_ERRORS,
+} from './bobbin/hanging.ts';
+export { type GaugeSample, type Pull, pullOf } from './bobbin/pull.ts';
+export {
+  type ClockMinutes,
+  clockMinutes,
+  DEGREES_A_CLOCK_MINUTE,
+  MOST_AT_A_TIME,
+  MOST_IN_ALL,
+  SCREW_STEP,
+  type ScrewStand,
+  screwStand,
+} from './bobbin/screw.ts';
 export { normalTail } from './chance/normal.ts';
 export { seeded } from './chance/seeded.ts';
 export {

@@ -23,3 +23,30 @@ export function bobbinMetres(
   const section = (Math.PI / 4) * positive('thread', thread) ** 2;
   return (room * positive('packing', packing)) / section / 1000;
 }
+
+/**
+ * Metres still on a bobbin that is partly used, by how far its winding stands out now.
+ * @throws CoreFault `winding-outside` for a winding thinner than the core or thicker than full.
+ */
+export function metresLeft(
+  room: BobbinRoom,
+  winding: Millimetres,
+  thread: Millimetres,
+  packing = WINDING_PACKING,
+): number {
+  if (winding < room.core || winding > room.full) {
+    throw new CoreFault('winding-outside', { winding, core: room.core, full: room.full });
+  }
+  if (winding === room.core) return 0;
+  return bobbinMetres({ ...room, full: winding }, thread, packing);
+}
+
+/** How many stitches so much bobbin thread sews, and whether that is enough for a job. */
+export function bobbinLasts(
+  metres: number,
+  perStitch: Millimetres,
+  jobStitches: number,
+): { readonly stitches: number; readonly lasts: boolean } {
+  const stitches = Math.floor((metres * 1000) / positive('thread per stitch', perStitch));
+  return { stitches, lasts: stitches >= jobStitches };
+}

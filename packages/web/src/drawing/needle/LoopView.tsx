@@ -82,7 +82,13 @@ export function LoopView({
           {words.hook}
         </text>
       </g>
-      <ScaleBar x={2.2} y={tall - 0.2} length={1} label={words.bar(1)} letters={0.34} />
+      <ScaleBar
+        x={isBackward ? 0.2 : 2.2}
+        y={tall - 0.2}
+        length={1}
+        label={words.bar(1)}
+        letters={0.34}
+      />
     </svg>
   );
 }

@@ -16,7 +16,7 @@ const VIEW_SCALE = 8;
 const VIEW_NAMES = Object.keys(VIEWS) as View[];
 /** Room above the shank's place for the clamp, and below for a needle that hangs low. */
 const ABOVE = 3;
-const BELOW = 5;
+const BELOW = 4.6;
 const HALF = 4.6;
 const CLAMP_LENGTH = 10;
 
@@ -38,8 +38,8 @@ export function NeedleViews({ shape, low, scarf, account }: NeedleViewsProps) {
     <svg
       data-scale={VIEW_SCALE}
       width={width * VIEW_SCALE}
-      height={(height + 3) * VIEW_SCALE}
-      viewBox={`0 ${-ABOVE} ${width} ${height + 3}`}
+      height={(height + 3.4) * VIEW_SCALE}
+      viewBox={`0 ${-ABOVE} ${width} ${height + 3.4}`}
       role="img"
       aria-label={account}
       fill="none"
@@ -53,7 +53,7 @@ export function NeedleViews({ shape, low, scarf, account }: NeedleViewsProps) {
         <g key={view} transform={`translate(${HALF * (2 * place + 1)} 0)`} data-view={view}>
           <OneView shape={shape} view={view} low={low} scarf={scarf} />
           <text
-            y={height - ABOVE + 1.4}
+            y={height - ABOVE + 2.8}
             textAnchor="middle"
             fontSize="1.5"
             fill="var(--ink)"
@@ -63,7 +63,7 @@ export function NeedleViews({ shape, low, scarf, account }: NeedleViewsProps) {
           </text>
         </g>
       ))}
-      <ScaleBar x={0.6} y={shape.system.whole + BELOW - 2.4} length={10} label={words.bar(10)} />
+      <ScaleBar x={0.6} y={shape.system.whole + BELOW} length={10} label={words.bar(10)} />
     </svg>
   );
 }

@@ -23,7 +23,7 @@ import { useRegister } from './useRegister.ts';
 
 /** A class 15 bobbin, wound; typical. */
 const USUAL_BOBBIN = { full: mm(19.5), core: mm(8), width: mm(8.8) };
-const SETTINGS = ['rate', 'duty', 'length', 'width', 'under', 'bobbin'] as const;
+const SETTINGS = ['rate', 'duty', 'length', 'width', 'under', 'bobbin', 'week'] as const;
 type Setting = (typeof SETTINGS)[number];
 
 /** Stitches from whatever is known, in every other measure, and when each school calls it due. */
@@ -39,6 +39,7 @@ export function WearPart({ bench }: { readonly bench: NeedleBench }) {
     width: '0',
     under: '0.6',
     bobbin: bobbinMetres(USUAL_BOBBIN, thread).toFixed(0),
+    week: '3',
   });
   const [projects, setProjects] = useState('0');
   const [struck, setStruck] = useState<'yes' | 'no'>(hasStruck(bench) ? 'yes' : 'no');
@@ -135,7 +136,12 @@ export function WearPart({ bench }: { readonly bench: NeedleBench }) {
               <h2 className="font-bold">{words.schools}</h2>
               <ul className="flex flex-col gap-2">
                 {schools.map((one) => (
-                  <SchoolLine key={one.id} school={one} />
+                  <SchoolLine
+                    key={one.id}
+                    school={one}
+                    habit={habit}
+                    week={readNumber(typed.week) ?? 0}
+                  />
                 ))}
               </ul>
             </section>
@@ -163,7 +169,16 @@ export function WearPart({ bench }: { readonly bench: NeedleBench }) {
   );
 }
 
-function SchoolLine({ school }: { readonly school: ReturnType<typeof schoolsDue>[number] }) {
+function SchoolLine({
+  school,
+  habit,
+  week,
+}: {
+  readonly school: ReturnType<typeof schoolsDue>[number];
+  readonly habit: SewingHabit;
+  /** Hours at the machine in a week. */
+  readonly week: number;
+}) {
   const words = m.needle.wear;
   const { title, why, due, by, standing } = school;
   const filled = Math.min(1, by?.share ?? (due ? 1 : 0));
@@ -173,7 +188,7 @@ function SchoolLine({ school }: { readonly school: ReturnType<typeof schoolsDue>
         <span className="font-semibold">{title}</span>
         <StandingMark standing={standing} />
         <span className={due ? 'font-bold text-hazard' : ''}>
-          {due ? words.due : by ? words.left(write.figure(roundly(by.left))) : words.noCount}
+          {due ? words.due : by ? leftWords(by.left, habit, week) : words.noCount}
         </span>
       </p>
       <svg viewBox="0 0 300 8" className="h-2 w-full" aria-hidden="true" preserveAspectRatio="none">
@@ -188,6 +203,19 @@ function SchoolLine({ school }: { readonly school: ReturnType<typeof schoolsDue>
       <p className="text-sm leading-snug text-quiet">{why}</p>
     </li>
   );
+}
+
+const DAYS_A_WEEK = 7;
+const DAY_MS = 86_400_000;
+/** Further off than this no date is worth naming. */
+const FAR_DAYS = 3650;
+
+/** What is left of a needle in stitches and hours, and the day on which that is used up. */
+function leftWords(left: Stitches, habit: SewingHabit, week: number): string {
+  const hours = sewnAs(left, 'hours', habit);
+  const days = week > 0 ? (hours / week) * DAYS_A_WEEK : Number.POSITIVE_INFINITY;
+  const day = days > FAR_DAYS ? '–' : write.day(new Date(Date.now() + days * DAY_MS).toISOString());
+  return m.needle.wear.left(write.figure(roundly(left)), write.figure(roundly(hours)), day);
 }
 
 function hasStruck({ onTicket }: NeedleBench): boolean {

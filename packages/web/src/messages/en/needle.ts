@@ -66,6 +66,8 @@ export const needle = {
       `It should face the ${side}: the thread enters from the other side.`,
     readGuide: 'This kind of machine differs: where should it face by its own guide?',
     guideSays: 'By the guide',
+    flatToo:
+      'A flat on the shank stands on the same side; it shows the way, it does not prevent a wrong one.',
     feel: 'Run a nail up the blade from the eye. The short hollow just above it is the scarf. A groove that goes on to the shank is the other side.',
     angle: 'Turned off square by',
     angleHow:
@@ -201,6 +203,7 @@ export const needle = {
       'point-wrong': 'The point does not suit: it skips, pops or cuts the fabric.',
       'size-too-thick': 'Too thick: holes stay, and thin thread wanders in the groove.',
     },
+    wouldDo: 'What a wrong one would do',
     givesWay: (found: string, chosen: string) =>
       `Under a newton at the tip it gives way ${found} mm, the one to take ${chosen} mm.`,
     stiffer: (times: string) => `That is ${times} times as stiff as the one found.`,
@@ -256,7 +259,9 @@ export const needle = {
     same: 'That is',
     schools: 'When it is due',
     due: 'due now',
-    left: (stitches: string) => `${stitches} stitches left`,
+    left: (stitches: string, hours: string, day: string) =>
+      `${stitches} stitches or ${hours} hours left, due about ${day}`,
+    week: 'Hours at it in a week',
     noCount: 'not counted in stitches',
     struck: 'It struck or jammed: its life ended then, whatever it had sewn.',
     passes: (count: string) =>

@@ -21,7 +21,14 @@ export function FoundAgainst({
   readonly found: NeedleIn['needle'] | undefined;
 }) {
   const words = m.needle.fit;
-  if (!found) return <p>{words.foundNone}</p>;
+  if (!found) {
+    return (
+      <div>
+        <p>{words.foundNone}</p>
+        <WouldDo />
+      </div>
+    );
+  }
   const verdict = judgeNeedle(found, fit, thread);
   const wrong = (Object.keys(verdict) as (keyof NeedleVerdict)[]).filter((id) => verdict[id]);
   const { found: foundGives, chosen } = givesWay(found.size, fit.best);
@@ -56,11 +63,29 @@ export function FoundAgainst({
           <StandingMark standing="derived" />
         </p>
       )}
+      <WouldDo />
       {mayKeep(bench) && (
         <Button className="mt-2" onClick={keep}>
           {words.keepVerdict}
         </Button>
       )}
     </section>
+  );
+}
+
+/** What each wrong choice leads to. */
+function WouldDo() {
+  const words = m.needle.fit;
+  return (
+    <details>
+      <summary className="flex min-h-11 cursor-pointer items-center underline underline-offset-4">
+        {words.wouldDo}
+      </summary>
+      <ul className="list-disc pl-5 leading-snug">
+        {Object.values(words.wrong).map((text) => (
+          <li key={text}>{text}</li>
+        ))}
+      </ul>
+    </details>
   );
 }

@@ -37,8 +37,9 @@ export function SeatPart({ bench }: { readonly bench: NeedleBench }) {
   const [at, setAt] = useState(1);
   const count = card?.needles ?? 1;
   const system = systemFor(model.family.traits);
+  const shouldFace = told ?? byGuide;
   const target: SeatTarget = {
-    faces: told ?? byGuide ?? 'back',
+    faces: shouldFace ?? 'back',
     angle: targetAngle(card),
     round: !system.flat,
   };
@@ -56,7 +57,7 @@ export function SeatPart({ bench }: { readonly bench: NeedleBench }) {
   const scarf = azimuthOf(faces, reading.angle);
   const others = count - readings.size - (readings.has(at) ? 0 : 1);
   const isWhole = readings.size > 0 && [...readings.values()].every(isAnswered);
-  const isDone = isWhole && readings.size === count;
+  const isDone = shouldFace !== undefined && isWhole && readings.size === count;
 
   const forget = () => {
     setReadings(new Map());
@@ -128,7 +129,13 @@ export function SeatPart({ bench }: { readonly bench: NeedleBench }) {
               onChoose={setAt}
             />
           )}
-          <SeatQuestions key={at} reading={reading} target={target} onChange={change} />
+          <SeatQuestions
+            key={at}
+            reading={reading}
+            target={target}
+            knowsSide={shouldFace !== undefined}
+            onChange={change}
+          />
         </div>
         <div className="mt-4 flex flex-wrap items-center gap-3">
           {count > 1 && !isAnswered(reading) && (
@@ -151,16 +158,20 @@ export function SeatPart({ bench }: { readonly bench: NeedleBench }) {
           )}
           {mayKeep(bench) && !isDone && <p className="text-sm text-quiet">{words.notAll}</p>}
         </div>
-        <SeatToDo
-          bench={bench}
-          target={target}
-          targetWords={write.figure(target.angle)}
-          readings={readings}
-          isKept={isKept}
-          onDone={forget}
-        />
+        {shouldFace !== undefined && (
+          <SeatToDo
+            bench={bench}
+            target={target}
+            targetWords={write.figure(target.angle)}
+            readings={readings}
+            isKept={isKept}
+            onDone={forget}
+          />
+        )}
       </div>
-      <SeatEffectView bench={bench} effect={effect} right={right} blade={blade} thread={thread} />
+      {shouldFace !== undefined && (
+        <SeatEffectView bench={bench} effect={effect} right={right} blade={blade} thread={thread} />
+      )}
     </div>
   );
 }

@@ -12,10 +12,13 @@ const MOST_ANGLE = 45;
 export function SeatQuestions({
   reading,
   target,
+  knowsSide,
   onChange,
 }: {
   readonly reading: SeatReading;
   readonly target: SeatTarget;
+  /** Whether it is known where the scarf should face. */
+  readonly knowsSide: boolean;
   readonly onChange: (reading: SeatReading) => void;
 }) {
   const words = m.needle.seat;
@@ -49,7 +52,8 @@ export function SeatQuestions({
         onChoose={(faces) => onChange({ ...reading, faces })}
       >
         <p className="mt-1 text-sm leading-snug text-quiet">
-          {words.shouldFace(m.needle.drawing.sides[target.faces])} {words.feel}
+          {knowsSide && words.shouldFace(m.needle.drawing.sides[target.faces])} {words.feel}
+          {!target.round && ` ${words.flatToo}`}
         </p>
       </Choices>
       {target.round && (
