@@ -43,6 +43,7 @@ export {
 export { dayAfter, daysBetween, weekdayOf } from './shop/days.ts';
 export { type Absence, absenceOn, type WallClock, workingTimeOf } from './shop/hours.ts';
 export {
+  inTimeOrder,
   MOST_NEEDLES,
   type NeedleIn,
   type NeedleRegister,

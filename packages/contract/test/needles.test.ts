@@ -136,6 +136,12 @@ describe('the needle register', () => {
     expect(opened).toMatchObject([{ id: fresh.id, sewn: 5000 }]);
   });
 
+  it('goes by the instant, in whatever zone it is written', () => {
+    const early = entry({ when: '2026-03-02T12:30:00.000+02:00' });
+    const late = entry({ when: '2026-03-02T11:00:00.000Z' });
+    expect(registerOf([late, early]).now.get(needlePlace('m', 1))).toEqual(late);
+  });
+
   it('keeps each position of a head and each machine apart', () => {
     const { now } = registerOf([entry({ at: 3 }), entry({ at: 7 }), entry({ machine: 'n' })]);
     expect([...now.keys()].sort()).toEqual(['m 3', 'm 7', 'n 1']);

@@ -81,7 +81,8 @@ describe('the needle register', () => {
   it('counts an entry once however often it is sent, and refuses another under its id', async () => {
     const { machine } = await takenIn();
     const entry = needleDraft();
-    await post(machine, entry);
+    const sent = await Promise.all([post(machine, entry), post(machine, entry)]);
+    expect(sent.map(({ status }) => status)).toEqual([200, 200]);
     expect(await post(machine, entry)).toMatchObject({ status: 200 });
     expect((await registerOfMachine(machine)).entries).toHaveLength(1);
     expect(await post(machine, { ...entry, at: 2 })).toMatchObject({

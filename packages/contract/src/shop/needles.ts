@@ -8,7 +8,7 @@ import {
   pointOf,
 } from '@nodo/knowledge';
 import { z } from 'zod';
-import { humanText, instant, uuid } from '../text.ts';
+import { humanText, instant, minutesBetween, uuid } from '../text.ts';
 
 /** Positions on a head: household machines have one, embroidery heads up to this many. */
 export const MOST_NEEDLES = 20;
@@ -80,12 +80,17 @@ export function needlePlace(machine: string | null, at: number): string {
   return `${machine ?? ''} ${at}`;
 }
 
-/** What the entries of a shop's or a machine's register come to; they are told in the order of their time. */
+/** Entries in the order of their time; those of one instant stay as they are. */
+export function inTimeOrder(entries: readonly RegisterEntry[]): readonly RegisterEntry[] {
+  return [...entries].sort((a, b) => minutesBetween(b.when, a.when));
+}
+
+/** What the entries of a shop's or a machine's register come to, told in the order of their time. */
 export function registerOf(entries: readonly RegisterEntry[]): NeedleRegister {
   const now = new Map<string, RegisterEntry>();
   const opened = new Map<string, OpenedNeedle>();
   let usedUp = 0;
-  for (const entry of [...entries].sort((a, b) => (a.when < b.when ? -1 : 1))) {
+  for (const entry of inTimeOrder(entries)) {
     const place = needlePlace(entry.machine, entry.at);
     const last = now.get(place);
     if (entry.before === 'put-back' && last) {

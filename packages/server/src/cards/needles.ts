@@ -1,5 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import {
+  inTimeOrder,
   type NeedleFile,
   type NeedleIn,
   type RefusalCode,
@@ -9,7 +10,7 @@ import {
 import type { Sequelize, Transaction } from 'sequelize';
 import { withShop } from '../store/connect.ts';
 import { defineModels, type Models, toEvent } from '../store/models.ts';
-import { type CardModels, defineCardModels } from './cardModels.ts';
+import { type CardModels, defineCardModels, type NeedleEntryRow } from './cardModels.ts';
 import { tellOfCards } from './tell.ts';
 
 interface AloneEntry {
@@ -49,22 +50,23 @@ export class Needles {
   > {
     return withShop(this.db, shop, async (transaction) => {
       if (!(await this.hasMachine(shop, machine, transaction))) return 'no-such-machine';
-      const before = await this.models.needleEntries.findOne({
-        where: { shopId: shop, id },
-        transaction,
-      });
-      if (before) {
-        const same = before.machineId === machine && isDeepStrictEqual(before.body, told);
-        return same ? 'kept' : 'id-used-otherwise';
-      }
+      const kept = () =>
+        this.models.needleEntries.findOne({ where: { shopId: shop, id }, transaction });
+      const isSame = (row: NeedleEntryRow) =>
+        row.machineId === machine && isDeepStrictEqual(row.body, told);
+      const before = await kept();
+      if (before) return isSame(before) ? 'kept' : 'id-used-otherwise';
       if (told.opened !== null) {
         const { opened } = registerOf(await this.entriesOf(shop, transaction));
         if (!opened.some((one) => one.id === told.opened)) return 'no-such-needle';
       }
-      await this.models.needleEntries.create(
-        { shopId: shop, id, machineId: machine, at: new Date(when), byPerson: by, body: told },
-        { transaction },
+      // Sent twice at once, the second comes upon the first here.
+      await this.models.needleEntries.bulkCreate(
+        [{ shopId: shop, id, machineId: machine, at: new Date(when), byPerson: by, body: told }],
+        { ignoreDuplicates: true, transaction },
       );
+      const now = await kept();
+      if (!now || !isSame(now)) return 'id-used-otherwise';
       await tellOfCards(this.db, shop, transaction);
       return 'kept';
     });
@@ -82,6 +84,10 @@ export class Needles {
     const alone = await this.models.needleEntries.findAll({ where: { shopId: shop }, transaction });
     const fitted = await this.models.events.findAll({
       where: { shopId: shop, type: 'needle-fitted' },
+      order: [
+        ['ticketId', 'ASC'],
+        ['seq', 'ASC'],
+      ],
       transaction,
     });
     const tickets = [...new Set(fitted.map(({ ticketId }) => ticketId))];
@@ -114,7 +120,7 @@ export class Needles {
             },
           ],
     );
-    return [
+    return inTimeOrder([
       ...onTickets,
       ...alone.map((row) => ({
         ...row.body,
@@ -124,6 +130,6 @@ export class Needles {
         by: row.byPerson,
         when: row.at.toISOString(),
       })),
-    ].sort((a, b) => (a.when < b.when ? -1 : 1));
+    ]);
   }
 }

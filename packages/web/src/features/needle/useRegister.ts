@@ -1,5 +1,6 @@
 import type { CallFault } from '@nodo/client';
 import {
+  inTimeOrder,
   needlePlace,
   type OpenedNeedle,
   type RegisterEntry,
@@ -44,7 +45,7 @@ export function useRegister({ machine, onTicket }: RegisterOf): {
     const taken = new Set(own.flatMap(({ opened: id }) => (id === null ? [] : [id])));
     return {
       at,
-      entries: [...entries].sort((a, b) => (a.when < b.when ? 1 : -1)),
+      entries: inTimeOrder(entries).toReversed(),
       opened: [...(data?.opened ?? []), ...opened.filter(({ id }) => !openedIds.has(id))].filter(
         ({ id }) => !taken.has(id),
       ),
