@@ -67,6 +67,14 @@ describe.each(['day', 'night'] as const)('the audit of each view, %s bench', (th
     },
   );
 
+  it.each(['which', 'tension', 'left'])('Bobbin, beside a ticket: %s', async (part) => {
+    const odren = await screen('odren', theme);
+    await odren.go(`/bench/${demoTicketId(30)}/bobbin/${part}`);
+    await odren.sees('Likely now');
+    await odren.sees('Back to the bench');
+    expect(await odren.audit()).toEqual([]);
+  });
+
   it('Needle, alone, and the seat of a head of twelve', async () => {
     const odren = await screen('odren', theme);
     await odren.go('/needle');

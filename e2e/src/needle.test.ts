@@ -1,28 +1,10 @@
 import { demoTicketId } from '@nodo/demo';
 import { describe, expect, it } from 'vitest';
+import { choose } from './choose.ts';
 import type { Screen } from './screen.ts';
 import { useStage } from './stage.ts';
 
 const { screen } = useStage();
-
-/** Takes one answer of a question, as a finger does: clicks on its label. */
-async function choose(one: Screen, question: string, answer: string): Promise<void> {
-  await one.page.waitForFunction(
-    (asked, wanted) => {
-      const group = [...document.querySelectorAll('fieldset')].find((fieldset) =>
-        fieldset.querySelector('legend')?.textContent.includes(asked),
-      );
-      const label = [...(group?.querySelectorAll('label') ?? [])].find(
-        ({ textContent }) => textContent.trim() === wanted,
-      );
-      label?.click();
-      return label !== undefined;
-    },
-    { timeout: 10_000, polling: 50 },
-    question,
-    answer,
-  );
-}
 
 const CLAMP = 'Pull: does it move';
 const HEIGHT = 'Loosen, push up';
@@ -45,7 +27,7 @@ describe('the needle instrument', () => {
     const odren = await screen('odren');
     await odren.go(`/bench/${demoTicketId(31)}`);
     expect(await odren.stepAfter('')).toBe('Which way the needle faces');
-    await odren.click('Measure with the needle instrument');
+    await odren.click('Measure it with the instrument');
     await odren.sees('How does the needle sit?');
 
     // Tap by tap, from the open instrument to what is kept.

@@ -122,7 +122,13 @@ export {
   planTicket,
   putOff,
 } from './tickets/nextStep.ts';
-export type { Measure, MeasureLimit } from './tickets/noted.ts';
+export {
+  CASES,
+  type CaseWhich,
+  type Measure,
+  type MeasureLimit,
+  type ScrewLog,
+} from './tickets/noted.ts';
 export type { Contest } from './tickets/readings.ts';
 export { type Resume, resumeOf } from './tickets/resume.ts';
 export { mayRecord, mayTakeIn, mayWorkAtBench } from './tickets/rights.ts';

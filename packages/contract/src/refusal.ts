@@ -46,6 +46,7 @@ export const REFUSAL_CODES = [
   'not-awaited',
   'no-such-thread',
   'no-such-piece',
+  'no-such-turn',
   'pieces-missing',
   'no-such-needle',
   'over-the-limit',

@@ -166,8 +166,13 @@ describe('the needle register', () => {
 });
 
 it('reads a machine’s card of before there were heads and scarf sides on it', () => {
-  const { needles: _needles, scarf: _scarf, ...before } = newMachineCard('drop-in', 'Old card');
-  expect(machineCard.parse(before)).toMatchObject({ needles: 1, scarf: null });
+  const {
+    needles: _needles,
+    scarf: _scarf,
+    bobbin: _bobbin,
+    ...before
+  } = newMachineCard('drop-in', 'Old card');
+  expect(machineCard.parse(before)).toMatchObject({ needles: 1, scarf: null, bobbin: null });
 });
 
 it('keeps with a measure which needle it is about and what it was held against', () => {

@@ -7,6 +7,18 @@ import type { FamilyModel } from './familyModel.ts';
 import { MECHANISMS } from './mechanisms/index.ts';
 import type { KnowledgeSource } from './schema.ts';
 
+export {
+  BOBBIN_CLASSES,
+  BOBBIN_TENSION,
+  BOBBIN_TOLERANCE,
+  type BobbinClass,
+  type BobbinClassId,
+  type BobbinMatch,
+  type BobbinUse,
+  bobbinClassOf,
+  type MeasuredBobbin,
+  matchBobbin,
+} from './bobbins/classes.ts';
 export { type CallProposal, planCall } from './call.ts';
 export { canonicalJson } from './canonical.ts';
 export { answersOfCase, type WorkedCase } from './cases/case.ts';

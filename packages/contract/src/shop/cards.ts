@@ -1,4 +1,4 @@
-import { SCARF_SIDES, type ScarfSide } from '@nodo/knowledge';
+import { BOBBIN_CLASSES, type BobbinClassId, SCARF_SIDES, type ScarfSide } from '@nodo/knowledge';
 import { z } from 'zod';
 import { day, humanText, minorUnits, tableId, uuid } from '../text.ts';
 import { SPOKEN } from '../tickets/life.ts';
@@ -44,6 +44,11 @@ export const machineCard = z.object({
   /** Where its scarf faces, if otherwise than its family's or if that does not say. */
   scarf: z
     .enum(SCARF_SIDES as [ScarfSide, ...ScarfSide[]])
+    .nullable()
+    .default(null),
+  /** The class of bobbin it takes; null where that is not known. */
+  bobbin: z
+    .enum(BOBBIN_CLASSES.map(({ id }) => id) as [BobbinClassId, ...BobbinClassId[]])
     .nullable()
     .default(null),
   /** Where it is oiled, with what, how often; the manual's words. */

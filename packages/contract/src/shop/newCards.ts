@@ -12,6 +12,7 @@ export function newMachineCard(family: string, label: string): MachineCard {
     service: {},
     needles: 1,
     scarf: null,
+    bobbin: null,
     oilPoints: '',
     notes: '',
   };

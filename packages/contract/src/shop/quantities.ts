@@ -7,6 +7,8 @@ export const QUANTITIES = {
   'bar-height': { unit: 'mm', usual: undefined },
   'hook-above-eye': { unit: 'mm', usual: [1.0, 1.6] },
   'hook-gap': { unit: 'mm', usual: [0.05, 0.1] },
+  'bobbin-across': { unit: 'mm', usual: undefined },
+  'bobbin-width': { unit: 'mm', usual: undefined },
   'stop-gap': { unit: 'mm', usual: undefined },
   'needle-angle': { unit: 'deg', usual: undefined },
   'needle-short': { unit: 'mm', usual: [0, 0.2] },

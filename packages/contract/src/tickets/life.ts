@@ -1,7 +1,7 @@
 import type { Bill, Rates } from '@nodo/core';
 import type { RegisterEntry } from '../shop/needles.ts';
 import { minutesBetween } from '../text.ts';
-import type { Measure, PartPut, PiecesLaid, SetUp } from './noted.ts';
+import type { CaseWhich, Measure, PartPut, PiecesLaid, ScrewLog, SetUp } from './noted.ts';
 import type { WorkTold } from './work.ts';
 
 /** What was asked for the work, and what the customer said to it. */
@@ -62,6 +62,8 @@ export interface Life {
   readonly work: WorkTold | undefined;
   /** The pieces of a broken needle as they were last laid. */
   readonly pieces: (PiecesLaid & { readonly seq: number }) | undefined;
+  /** How far the screws of its cases were turned. */
+  readonly screws: Readonly<Partial<Record<CaseWhich, ScrewLog>>>;
   readonly signed: readonly { readonly photo: string; readonly what: 'intake' | 'collected' }[];
   readonly bill: (Bill & { readonly rates: Rates; readonly currency: string }) | undefined;
   /** When the customer was last told that it is ready. */
@@ -86,6 +88,7 @@ export const NEW_LIFE: Life = {
   needles: [],
   work: undefined,
   pieces: undefined,
+  screws: {},
   signed: [],
   bill: undefined,
   toldAt: undefined,

@@ -72,3 +72,22 @@ export const piecesLaid = piecesFound.extend({
   state: z.enum(['missing', 'whole', 'too-much']),
 });
 export type PiecesLaid = z.infer<typeof piecesLaid>;
+
+/** A bobbin case of the machine: its own, or a second one for experiments. */
+export const CASES = ['own', 'second'] as const;
+export type CaseWhich = (typeof CASES)[number];
+
+/** One turn of a case's screw, in minutes of a clock, clockwise plus. */
+export const screwTurn = z.object({
+  which: z.enum(CASES),
+  /** Where the slot pointed before it, 0 to 60 as on a clock. */
+  start: z.number().min(0).max(60),
+  turn: z.number().min(-120).max(120),
+});
+
+/** Every turn of one screw on a ticket. */
+export interface ScrewLog {
+  /** Where the slot pointed before the first. */
+  readonly start: number;
+  readonly turns: readonly number[];
+}

@@ -40,6 +40,7 @@ const MAY_RECORD: Readonly<Record<EventType, readonly Role[]>> = {
   'needle-fitted': AT_THE_BENCH,
   'work-told': AT_THE_COUNTER,
   'pieces-laid': AT_THE_BENCH,
+  'screw-turned': AT_THE_BENCH,
   signed: AT_THE_COUNTER,
   'bill-made': AT_THE_COUNTER,
   'customer-told': AT_THE_COUNTER,

@@ -50,6 +50,7 @@ export const STATUS: Readonly<Record<RefusalCode, number>> = {
   'no-such-needle': 409,
   'no-such-thread': 400,
   'no-such-piece': 400,
+  'no-such-turn': 400,
   'pieces-missing': 409,
   'card-moved': 409,
   erased: 409,

@@ -24,6 +24,7 @@ const MachineView = lazy(() => import('../features/machines/MachineView.tsx'));
 const ShopView = lazy(() => import('../features/shop/ShopView.tsx'));
 const CollectedView = lazy(() => import('../features/collected/CollectedView.tsx'));
 const NeedleView = lazy(() => import('../features/needle/NeedleView.tsx'));
+const BobbinView = lazy(() => import('../features/bobbin/BobbinView.tsx'));
 const SharedView = lazy(() => import('../features/shared/SharedView.tsx'));
 const BenchView = lazy(() => import('../features/bench/BenchView.tsx'));
 
@@ -78,6 +79,11 @@ function Shop() {
                 path="/bench/:ticket/needle/:part?"
                 element={<NeedleView session={session} />}
               />
+              <Route
+                path="/bench/:ticket/bobbin/:part?"
+                element={<BobbinView session={session} />}
+              />
+              <Route path="/bobbin/:part?" element={<BobbinView session={session} />} />
               <Route path="/needle/:part?" element={<NeedleView session={session} />} />
               <Route path="/knowledge/:kind?/:id?" element={<KnowledgeView session={session} />} />
               <Route path="/t/:ticket" element={<Tagged session={session} />} />

@@ -39,6 +39,7 @@ import { placed } from './placed.ts';
 import { planChosen } from './planChosen.ts';
 import { priceAnswered } from './priceAnswered.ts';
 import { priceAsked } from './priceAsked.ts';
+import { screwTurned } from './screwTurned.ts';
 import { setUpNoted } from './setUpNoted.ts';
 import { signed } from './signed.ts';
 import { ticketClosed } from './ticketClosed.ts';
@@ -83,6 +84,7 @@ const EVENT_KINDS = {
   'needle-fitted': needleFitted,
   'work-told': workTold,
   'pieces-laid': piecesLaid,
+  'screw-turned': screwTurned,
   signed: signed,
   'bill-made': billMade,
   'customer-told': customerTold,

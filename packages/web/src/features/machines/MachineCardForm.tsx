@@ -1,6 +1,6 @@
 import type { CallFault } from '@nodo/client';
 import { MACHINE_FACTS, type MachineCard, type MachineSheet, MOST_NEEDLES } from '@nodo/contract';
-import { SCARF_SIDES, SHIPPED } from '@nodo/knowledge';
+import { BOBBIN_CLASSES, SCARF_SIDES, SHIPPED } from '@nodo/knowledge';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useChangeMachineMutation } from '../../api/client.ts';
@@ -146,6 +146,20 @@ export function MachineCardForm({
               })
             }
           />
+          <Select
+            label={words.bobbin}
+            value={card.bobbin ?? ''}
+            onChange={({ target }) =>
+              set({ bobbin: BOBBIN_CLASSES.find(({ id }) => id === target.value)?.id ?? null })
+            }
+          >
+            <option value="">{words.bobbinUnknown}</option>
+            {BOBBIN_CLASSES.map(({ id, title }) => (
+              <option key={id} value={id}>
+                {title}
+              </option>
+            ))}
+          </Select>
           <Select
             label={words.scarf}
             value={card.scarf ?? ''}

@@ -10,12 +10,12 @@ import { TextField } from '../../ui/Field.tsx';
 import { ReasonForm } from '../bench/ReasonForm.tsx';
 import { StandingMark } from '../bench/StandingMark.tsx';
 import { Caution } from '../bench/step/CheckStep.tsx';
-import { Choices } from './bits.tsx';
-import { mayDo, type NeedleBench } from './needleBench.ts';
+import { Choices } from '../instrument/bits.tsx';
+import { type InstrumentBench, mayDo } from '../instrument/instrumentBench.ts';
 import { useRegister } from './useRegister.ts';
 
 /** The pieces of a broken needle, laid end to end until the whole is accounted for. */
-export function BrokenPart({ bench }: { readonly bench: NeedleBench }) {
+export function BrokenPart({ bench }: { readonly bench: InstrumentBench }) {
   const { onTicket, model } = bench;
   const before = onTicket?.ticket.life.pieces;
   const system = systemFor(model.family.traits);

@@ -6,8 +6,8 @@ import { m, write } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { StandingMark } from '../bench/StandingMark.tsx';
 import { Caution } from '../bench/step/CheckStep.tsx';
-import { Choices, Reading } from './bits.tsx';
-import { mayKeep, type NeedleBench, threadOn } from './needleBench.ts';
+import { Choices, Reading } from '../instrument/bits.tsx';
+import { type InstrumentBench, mayKeep, threadOn } from '../instrument/instrumentBench.ts';
 import { meetingOf } from './seat/seatReading.ts';
 import { useRegister } from './useRegister.ts';
 
@@ -26,7 +26,7 @@ const GAPS = [0, 0.05, 0.1, 0.2, 0.4] as const;
 const BEND_LIMIT: MeasureLimit = { least: 0, most: BEND_TOLERANCE, standing: 'derived' };
 
 /** Rolling, nail, loupe, gum, popping, strike and heat: what each shows and what it means. */
-export function ConditionPart({ bench }: { readonly bench: NeedleBench }) {
+export function ConditionPart({ bench }: { readonly bench: InstrumentBench }) {
   const [gap, setGap] = useState<number>();
   const [seen, setSeen] = useState<Readonly<Partial<Record<LookId, 'yes' | 'no'>>>>({});
   const now = useRegister(bench).at.get(1);
@@ -119,12 +119,12 @@ export function ConditionPart({ bench }: { readonly bench: NeedleBench }) {
   );
 }
 
-function isOn(model: NeedleBench['model'], check: string, finding: string): boolean {
+function isOn(model: InstrumentBench['model'], check: string, finding: string): boolean {
   return model.checks.get(check)?.findings.some(({ id }) => id === finding) ?? false;
 }
 
 /** What the bend does to the gap between hook and scarf, one way round and the other. */
-function BendEffect({ bench, gap }: { readonly bench: NeedleBench; readonly gap: number }) {
+function BendEffect({ bench, gap }: { readonly bench: InstrumentBench; readonly gap: number }) {
   const hook = meetingOf(bench.card);
   const thread = threadOn(bench);
   const away = seatEffect({ ...SEATED, bend: gap }, thread, hook);

@@ -1,7 +1,7 @@
 import { needleLine, type Ticket } from '@nodo/contract';
 import { Link } from 'react-router';
 import { m } from '../../messages/index.ts';
-import { needleAddress } from './partOf.ts';
+import { needleAddress } from '../instrument/addresses.ts';
 import { useRegister } from './useRegister.ts';
 
 /** The needle that is in the machine of a ticket, or that nobody has said which. */

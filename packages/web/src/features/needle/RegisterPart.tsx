@@ -10,15 +10,15 @@ import { m, readNumber, write } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Select, TextField } from '../../ui/Field.tsx';
 import { usePeopleById } from '../bench/usePeopleById.ts';
-import { Choices } from './bits.tsx';
-import { mayDo, type NeedleBench } from './needleBench.ts';
+import { Choices } from '../instrument/bits.tsx';
+import { type InstrumentBench, mayDo } from '../instrument/instrumentBench.ts';
 import { useRegister } from './useRegister.ts';
 
 const FROM = ['found', 'new', 'opened'] as const;
 const BEFORE = ['none', 'used-up', 'put-back', 'broken'] as const;
 
 /** Which needle is in the machine, by whom, since when; where the last one went; what lies opened. */
-export function RegisterPart({ bench }: { readonly bench: NeedleBench }) {
+export function RegisterPart({ bench }: { readonly bench: InstrumentBench }) {
   const { at: positions, entries, opened, usedUp, fault } = useRegister(bench);
   const people = usePeopleById();
   const [at, setAt] = useState(1);
@@ -122,7 +122,7 @@ function NeedleForm({
   now,
   opened,
 }: {
-  readonly bench: NeedleBench;
+  readonly bench: InstrumentBench;
   readonly at: number;
   readonly now: RegisterEntry | undefined;
   readonly opened: ReturnType<typeof useRegister>['opened'];

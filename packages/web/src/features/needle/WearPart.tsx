@@ -17,8 +17,8 @@ import { m, readNumber, write } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { StandingMark } from '../bench/StandingMark.tsx';
-import { Choices, Reading } from './bits.tsx';
-import { mayKeep, type NeedleBench, threadOn } from './needleBench.ts';
+import { Choices, Reading } from '../instrument/bits.tsx';
+import { type InstrumentBench, mayKeep, threadOn } from '../instrument/instrumentBench.ts';
 import { useRegister } from './useRegister.ts';
 
 /** A class 15 bobbin, wound; typical. */
@@ -27,7 +27,7 @@ const SETTINGS = ['rate', 'duty', 'length', 'width', 'under', 'bobbin', 'week'] 
 type Setting = (typeof SETTINGS)[number];
 
 /** Stitches from whatever is known, in every other measure, and when each school calls it due. */
-export function WearPart({ bench }: { readonly bench: NeedleBench }) {
+export function WearPart({ bench }: { readonly bench: InstrumentBench }) {
   const now = useRegister(bench).at.get(1);
   const thread = threadOn(bench);
   const [as, setAs] = useState<SewnAs>('stitches');
@@ -218,7 +218,7 @@ function leftWords(left: Stitches, habit: SewingHabit, week: number): string {
   return m.needle.wear.left(write.figure(roundly(left)), write.figure(roundly(hours)), day);
 }
 
-function hasStruck({ onTicket }: NeedleBench): boolean {
+function hasStruck({ onTicket }: InstrumentBench): boolean {
   const ends = new Set(['needle-strike', 'jam', 'needle-break']);
   return (
     onTicket?.ticket.answers.some(({ finding, present }) => present && ends.has(finding)) ?? false

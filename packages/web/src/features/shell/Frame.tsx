@@ -50,6 +50,9 @@ export function Frame({
           <FrameLink to="/needle" within>
             {m.needle.nav}
           </FrameLink>
+          <FrameLink to="/bobbin" within>
+            {m.bobbin.nav}
+          </FrameLink>
           <FrameLink to="/knowledge">{m.knowledge.nav}</FrameLink>
           {session.person.role === 'lead' && <FrameLink to="/people">{m.people.nav}</FrameLink>}
           {session.person.role === 'lead' && <FrameLink to="/shop">{m.cards.shop.nav}</FrameLink>}

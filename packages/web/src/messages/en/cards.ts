@@ -46,6 +46,8 @@ export const cards = {
     likeKind: 'As its kind again',
     needles: 'Needle register',
     needleCount: 'Needles on its head',
+    bobbin: 'Bobbin it takes',
+    bobbinUnknown: 'not known',
     scarf: 'Scarf faces',
     scarfOfKind: 'as its kind has it',
     facts: 'Otherwise than its kind',

@@ -1,7 +1,9 @@
 import { bench } from './bench.ts';
+import { bobbin } from './bobbin.ts';
 import { cards } from './cards.ts';
 import { counter } from './counter.ts';
 import { freeing } from './freeing.ts';
+import { instrument } from './instrument.ts';
 import { knowledge } from './knowledge.ts';
 import { life } from './life.ts';
 import { needle } from './needle.ts';
@@ -35,4 +37,6 @@ export const en = {
   life,
   cards,
   needle,
+  bobbin,
+  instrument,
 };

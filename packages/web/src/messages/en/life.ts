@@ -31,6 +31,8 @@ const QUANTITY: Readonly<Record<Quantity, string>> = {
   'bar-height': 'Needle bar height',
   'hook-above-eye': 'Hook point above the eye',
   'hook-gap': 'Hook to scarf gap',
+  'bobbin-across': 'Bobbin across',
+  'bobbin-width': 'Bobbin width',
   'stop-gap': 'Gap at the case stop',
   'needle-angle': 'Needle angle',
   'needle-short': 'Needle below its stop',

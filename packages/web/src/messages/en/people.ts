@@ -71,6 +71,7 @@ const ENTRIES: Readonly<Record<EventType, string>> = {
   'machine-known': 'told which machine it is:',
   'needle-fitted': 'wrote down a needle',
   'work-told': 'wrote down fabric and thread',
+  'screw-turned': 'turned a case screw',
   'pieces-laid': 'laid the pieces of a needle',
   placed: 'moved',
 };

@@ -54,6 +54,8 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
   'not-awaited': () => 'That part is not waited for any more.',
   'no-such-thread': () => 'That is no sewing thread: look at unit and number again.',
   'no-such-piece': () => 'A piece cannot be longer than the needle. Measure it again.',
+  'no-such-turn': () =>
+    'That is no turn of a screw. Tell it in minutes of a clock, up to two turns.',
   'pieces-missing': () =>
     'The pieces laid do not make a whole needle yet. Lay them down first, or answer for the rest.',
   'no-such-needle': () => 'That opened needle is not there any more: somebody took it.',

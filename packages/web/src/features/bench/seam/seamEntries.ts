@@ -167,6 +167,8 @@ function told(
       const fabric = FABRICS.find(({ id }) => id === event.body.fabric)?.title ?? '';
       return above(m.needle.seam.work(lowerFirst(fabric), threadLine(event.body)));
     }
+    case 'screw-turned':
+      return below(m.bobbin.screw.seam(event.body.turn, event.body.which));
     case 'pieces-laid':
       return above(m.needle.seam.pieces(event.body.pieces.length, event.body.missing));
     case 'price-asked':

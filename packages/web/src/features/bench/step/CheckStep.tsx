@@ -7,7 +7,7 @@ import { Link } from 'react-router';
 import { CheckDrawing } from '../../../drawing/CheckDrawing.tsx';
 import { m, write } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
-import { instrumentFor } from '../../needle/partOf.ts';
+import { instrumentFor } from '../../instrument/addresses.ts';
 import { StandingMark } from '../StandingMark.tsx';
 import type { RecordEntry } from '../useRecord.ts';
 import { gateWords, lowerFirst } from '../words.ts';
@@ -86,7 +86,7 @@ export function InstrumentLink({ to }: { readonly to: string | undefined }) {
       className="mt-2 inline-flex min-h-11 items-center gap-2 font-semibold underline underline-offset-4"
     >
       <Ruler aria-hidden size={20} />
-      {m.needle.open}
+      {m.instrument.open}
     </Link>
   );
 }

@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { m, write } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
-import { needleAddress } from '../../needle/partOf.ts';
+import { needleAddress } from '../../instrument/addresses.ts';
 import { ReasonForm } from '../ReasonForm.tsx';
 import type { RecordEntry } from '../useRecord.ts';
 import { findingWords } from '../words.ts';

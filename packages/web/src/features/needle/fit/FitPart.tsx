@@ -6,8 +6,8 @@ import { useState } from 'react';
 import { m, write } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
-import { Choices, Reading } from '../bits.tsx';
-import { mayKeep, type NeedleBench } from '../needleBench.ts';
+import { Choices, Reading } from '../../instrument/bits.tsx';
+import { type InstrumentBench, mayKeep } from '../../instrument/instrumentBench.ts';
 import { useRegister } from '../useRegister.ts';
 import { FitAnswer } from './FitAnswer.tsx';
 import { FoundAgainst } from './FoundAgainst.tsx';
@@ -15,7 +15,7 @@ import { ThreadFields, typedThread } from './ThreadFields.tsx';
 import { typedWork, workTyped } from './typedWork.ts';
 
 /** Fabric, thread and machine give system, sizes, point, eye and coating, with the reasons. */
-export function FitPart({ bench }: { readonly bench: NeedleBench }) {
+export function FitPart({ bench }: { readonly bench: InstrumentBench }) {
   const { onTicket, model, card } = bench;
   const kept = onTicket?.ticket.life.work;
   const [typed, setTyped] = useState(() => typedWork(kept));

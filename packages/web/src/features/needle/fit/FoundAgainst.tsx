@@ -4,7 +4,7 @@ import { givesWay, judgeNeedle, type NeedleFit, type NeedleVerdict } from '@nodo
 import { m, write } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { StandingMark } from '../../bench/StandingMark.tsx';
-import { mayKeep, type NeedleBench } from '../needleBench.ts';
+import { type InstrumentBench, mayKeep } from '../../instrument/instrumentBench.ts';
 
 const MATCH = 'needle-match';
 
@@ -15,7 +15,7 @@ export function FoundAgainst({
   thread,
   found,
 }: {
-  readonly bench: NeedleBench;
+  readonly bench: InstrumentBench;
   readonly fit: NeedleFit;
   readonly thread: Millimetres;
   readonly found: NeedleIn['needle'] | undefined;

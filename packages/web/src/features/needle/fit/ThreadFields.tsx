@@ -3,7 +3,7 @@ import { countsPlies, FIBRES, FINENESS_UNITS, type Fibre, type FinenessUnit } fr
 import { THREAD_KINDS, type ThreadKind } from '@nodo/knowledge';
 import { m } from '../../../messages/index.ts';
 import { Select, TextField } from '../../../ui/Field.tsx';
-import { Choices } from '../bits.tsx';
+import { Choices } from '../../instrument/bits.tsx';
 
 /** What was typed of the thread. */
 export interface TypedThread {

@@ -2,8 +2,8 @@ import type { SeatEffect } from '@nodo/core';
 import { systemFor } from '@nodo/knowledge';
 import { LoopView } from '../../../drawing/needle/LoopView.tsx';
 import { m, write } from '../../../messages/index.ts';
-import { Reading } from '../bits.tsx';
-import type { NeedleBench } from '../needleBench.ts';
+import { Reading } from '../../instrument/bits.tsx';
+import type { InstrumentBench } from '../../instrument/instrumentBench.ts';
 
 /** What this needle's seat does to the loop: as it sits and, dashed, as it should. */
 export function SeatEffectView({
@@ -13,7 +13,7 @@ export function SeatEffectView({
   blade,
   thread,
 }: {
-  readonly bench: NeedleBench;
+  readonly bench: InstrumentBench;
   readonly effect: SeatEffect;
   readonly right: SeatEffect;
   readonly blade: number;

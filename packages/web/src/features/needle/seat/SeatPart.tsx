@@ -5,8 +5,8 @@ import { NeedleFromBelow, NeedleViews } from '../../../drawing/needle/NeedleView
 import { m, write } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Caution } from '../../bench/step/CheckStep.tsx';
-import { Choices } from '../bits.tsx';
-import { mayKeep, type NeedleBench, threadOn } from '../needleBench.ts';
+import { Choices } from '../../instrument/bits.tsx';
+import { type InstrumentBench, mayKeep, threadOn } from '../../instrument/instrumentBench.ts';
 import { useRegister } from '../useRegister.ts';
 import { HeadRow } from './HeadRow.tsx';
 import { SeatEffectView } from './SeatEffectView.tsx';
@@ -28,7 +28,7 @@ import {
 import { seatStanding } from './seatStanding.ts';
 
 /** How the needle sits: height, facing, squareness, clamp, socket; what that does to the loop. */
-export function SeatPart({ bench }: { readonly bench: NeedleBench }) {
+export function SeatPart({ bench }: { readonly bench: InstrumentBench }) {
   const { card, model, onTicket } = bench;
   const told = card?.scarf ?? scarfFaces(model.family.id);
   const [byGuide, setByGuide] = useState<ScarfSide>();

@@ -2,7 +2,7 @@ import { SCARF_SIDES } from '@nodo/knowledge';
 import { useId } from 'react';
 import { m, readNumber, write } from '../../../messages/index.ts';
 import { TextField } from '../../../ui/Field.tsx';
-import { Choices } from '../bits.tsx';
+import { Choices } from '../../instrument/bits.tsx';
 import type { SeatReading, SeatTarget } from './seatReading.ts';
 
 const HEIGHTS = [0.5, 1, 1.5, 2, 3, 4] as const;

@@ -1,6 +1,6 @@
 import { m } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
-import { mayDo, type NeedleBench } from '../needleBench.ts';
+import { type InstrumentBench, mayDo } from '../../instrument/instrumentBench.ts';
 import { findingsOf, type SeatReading, type SeatTarget } from './seatReading.ts';
 import { seatStanding } from './seatStanding.ts';
 
@@ -13,7 +13,7 @@ export function SeatToDo({
   isKept,
   onDone,
 }: {
-  readonly bench: NeedleBench;
+  readonly bench: InstrumentBench;
   readonly target: SeatTarget;
   readonly targetWords: string;
   readonly readings: ReadonlyMap<number, SeatReading>;

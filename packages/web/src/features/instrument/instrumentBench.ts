@@ -3,8 +3,8 @@ import { type Millimetres, mm } from '@nodo/core';
 import type { FamilyModel } from '@nodo/knowledge';
 import type { RecordEntry } from '../bench/useRecord.ts';
 
-/** What a needle instrument works on: a ticket's machine, or a kind of machine alone. */
-export interface NeedleBench {
+/** What an instrument works on: a ticket's machine, or a kind of machine alone. */
+export interface InstrumentBench {
   readonly session: Session;
   readonly model: FamilyModel;
   /** The machine's row and card, where it is known as one. */
@@ -22,12 +22,12 @@ export interface NeedleBench {
 }
 
 /** Whether findings and measures can be kept here. */
-export function mayKeep({ onTicket }: NeedleBench): boolean {
+export function mayKeep({ onTicket }: InstrumentBench): boolean {
   return onTicket?.mayFind === true && onTicket.ticket.status === 'open';
 }
 
 /** Whether something may be done to the machine here. */
-export function mayDo(bench: NeedleBench): boolean {
+export function mayDo(bench: InstrumentBench): boolean {
   return mayKeep(bench) && bench.onTicket?.mayWork === true;
 }
 
@@ -35,7 +35,7 @@ export function mayDo(bench: NeedleBench): boolean {
 const MIDDLING_THREAD = mm(0.2);
 
 /** The thread that is sewn with, across. */
-export function threadOn({ onTicket }: NeedleBench): Millimetres {
+export function threadOn({ onTicket }: InstrumentBench): Millimetres {
   const work = onTicket?.ticket.life.work;
   return work ? threadAcross(work) : MIDDLING_THREAD;
 }

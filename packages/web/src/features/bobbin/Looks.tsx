@@ -1,0 +1,54 @@
+import { useState } from 'react';
+import { m } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Choices } from '../instrument/bits.tsx';
+import { type InstrumentBench, mayKeep } from '../instrument/instrumentBench.ts';
+
+/** A way of judging the case that shows no number: what it did, kept as a finding. */
+export function Looks<Answer extends string>({
+  bench,
+  words,
+  check,
+  findings,
+}: {
+  readonly bench: InstrumentBench;
+  readonly words: {
+    readonly how: string;
+    readonly question: string;
+    readonly answers: Readonly<Record<Answer, string>>;
+  };
+  readonly check: string;
+  /** The finding that an answer is; undefined for the sound one. */
+  readonly findings: Readonly<Record<Answer, string | undefined>>;
+}) {
+  const [said, setSaid] = useState<Answer>();
+  const keep = () => {
+    const known = bench.model.checks.get(check);
+    if (!known || said === undefined) return;
+    const answers = Object.fromEntries(
+      known.findings.map(({ id }) => [
+        id,
+        id === findings[said] ? ('yes' as const) : ('no' as const),
+      ]),
+    );
+    bench.onTicket?.record('findings-recorded', { check, answers });
+  };
+  return (
+    <div className="flex flex-col gap-3">
+      <p className="max-w-prose leading-snug">{words.how}</p>
+      <Choices
+        legend={words.question}
+        value={said}
+        options={(Object.keys(findings) as Answer[]).map(
+          (one) => [one, words.answers[one]] as const,
+        )}
+        onChoose={setSaid}
+      />
+      {mayKeep(bench) && (
+        <Button look="main" className="self-start" disabled={said === undefined} onClick={keep}>
+          {m.bobbin.tension.keep}
+        </Button>
+      )}
+    </div>
+  );
+}
