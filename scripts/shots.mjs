@@ -140,10 +140,12 @@ try {
     }
   });
   await shoot(odren, 'needle');
-  await openFromRack(odren, 'Grey front-loader');
-  await odren.goto(`${odren.url()}/needle/fit`, { waitUntil: 'domcontentloaded' });
-  await odren.locator('::-p-text(Against the needle found)').wait();
-  await shoot(odren, 'needle-fit');
+  await openFromRack(odren, 'Slate straight stitch');
+  await odren.goto(`${odren.url()}/bobbin/tension`, { waitUntil: 'domcontentloaded' });
+  await odren.waitForSelector('fieldset label');
+  await odren.type('::-p-aria([name="Case with bobbin, g"])', '18');
+  await odren.type('::-p-aria([name="Slid then, mm"])', '40');
+  await shoot(odren, 'bobbin');
 
   const night = await pageOf('tavi', 'night');
   await night.waitForSelector('section ul a');

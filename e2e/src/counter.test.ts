@@ -36,6 +36,23 @@ async function jobSheet(at: Screen, ticket: string): Promise<void> {
   await at.sees('Job sheet: price, parts, promise, papers');
 }
 
+/** Whether this browser keeps a signature with its sheet: only what is kept outlives the page. */
+function signatureIsKept(): Promise<boolean> {
+  return new Promise((resolve) => {
+    const opening = indexedDB.open('nodo-sheet');
+    opening.onerror = () => resolve(false);
+    opening.onsuccess = () => {
+      const asking = opening.result.transaction('pictures').objectStore('pictures').get('counter');
+      asking.onerror = () => resolve(false);
+      asking.onsuccess = () => {
+        const kept = asking.result as { pictures: { place: unknown }[] } | undefined;
+        opening.result.close();
+        resolve(kept?.pictures.some(({ place }) => place === 'signature') === true);
+      };
+    };
+  });
+}
+
 describe('a walk-in', () => {
   it('is taken in with photo, signature, limit and promise; its tag and receipt can be printed', async () => {
     const mirra = await screen('mirra');
@@ -66,6 +83,7 @@ describe('a walk-in', () => {
     }
     await mirra.page.mouse.up();
     await mirra.sees('Sign again');
+    await mirra.page.waitForFunction(signatureIsKept, { timeout: 10_000, polling: 50 });
 
     // The sheet outlives the page, pictures and all.
     await mirra.go('/counter');
@@ -84,7 +102,7 @@ describe('a walk-in', () => {
       const answers = await Promise.all(links.map((link) => fetch(link.href)));
       return answers.map(({ headers }) => headers.get('content-type'));
     });
-    expect(papers).toEqual(Array.from({ length: 4 }, () => 'application/pdf'));
+    expect(papers).toEqual(Array.from({ length: 5 }, () => 'application/pdf'));
     const kinds = await stage().cluster.sql(
       stage().database,
       `select type from ticket_event where ticket_id = '${ticket}' order by seq`,

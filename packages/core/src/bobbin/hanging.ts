@@ -4,9 +4,12 @@ import { type Millimetres, positive } from '../units/quantities.ts';
 /** A force as the trade tells it: the weight of so many grams. */
 export type GramForce = number & { readonly unit: 'gf' };
 
-/** @throws CoreFault `not-a-tension` unless finite, not negative and at most 5 000. */
+/** No thread holds more; the worst way round of a short slip comes to some thousands. */
+const MOST_TENSION = 100_000;
+
+/** @throws CoreFault `not-a-tension` unless finite, not negative and at most {@link MOST_TENSION}. */
 export function gramForce(value: number): GramForce {
-  if (!Number.isFinite(value) || value < 0 || value > 5000) {
+  if (!Number.isFinite(value) || value < 0 || value > MOST_TENSION) {
     throw new CoreFault('not-a-tension', { value });
   }
   return value as GramForce;

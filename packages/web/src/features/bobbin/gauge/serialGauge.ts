@@ -6,7 +6,6 @@ const BAUD = 9600;
 interface SerialPort {
   readonly readable: ReadableStream<Uint8Array> | null;
   open(options: { readonly baudRate: number }): Promise<void>;
-  close(): Promise<void>;
 }
 
 function serialOf(): { requestPort(): Promise<SerialPort> } | undefined {
