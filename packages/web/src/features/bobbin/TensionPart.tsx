@@ -3,6 +3,7 @@ import { BOBBIN_TENSION, type BobbinUse } from '@nodo/knowledge';
 import { useState } from 'react';
 import { m, write } from '../../messages/index.ts';
 import { StandingMark } from '../bench/StandingMark.tsx';
+import { Caution } from '../bench/step/CheckStep.tsx';
 import { Choices } from '../instrument/bits.tsx';
 import type { InstrumentBench } from '../instrument/instrumentBench.ts';
 import { Gauge } from './Gauge.tsx';
@@ -30,6 +31,7 @@ export function TensionPart({ bench }: { readonly bench: InstrumentBench }) {
     <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(22rem,1fr)_minmax(20rem,28rem)]">
       <div className="flex flex-col gap-4">
         <h1 className="text-2xl font-bold">{words.heading}</h1>
+        <Caution text={words.caution} />
         <p className="max-w-prose leading-snug text-quiet">{words.first}</p>
         <div className="flex flex-wrap items-end gap-x-8 gap-y-3">
           {!own && (

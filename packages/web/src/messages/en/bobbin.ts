@@ -35,6 +35,8 @@ export const bobbin = {
   },
   tension: {
     heading: 'How firmly does the case hold?',
+    caution:
+      'Off and unplugged before the case comes out. The machine’s own manual stands above this.',
     use: 'Used for',
     uses: { household: 'household sewing', embroidery: 'embroidery' },
     limit: (least: string, most: string) => `${least} to ${most} gf`,
