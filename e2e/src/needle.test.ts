@@ -4,7 +4,7 @@ import { choose } from './choose.ts';
 import type { Screen } from './screen.ts';
 import { useStage } from './stage.ts';
 
-const { screen } = useStage();
+const { screen, stage } = useStage();
 
 const CLAMP = 'Pull: does it move';
 const HEIGHT = 'Loosen, push up';
@@ -217,6 +217,30 @@ describe('the needle instrument', () => {
     await odren.seesNot('Opened needles in the shop');
     expect(odren.complaints).toEqual([]);
   });
+});
+
+it('a new needle that the bench was told of is named in the register, and counts once', async () => {
+  const tavi = await screen('tavi');
+  await tavi.go(`/bench/${demoTicketId(14)}`);
+  await tavi.stepAfter('');
+  await tavi.clickLine('[data-answer]', 'New needle fitted');
+  await tavi.sees('A new one went in.');
+  await tavi.click('Tell which');
+  await tavi.click('Fine sharp 80/12, new');
+  await tavi.sees('Needle in it: 130/705 H, 80/12, Fine sharp');
+  await tavi.click('Back to the bench');
+  await tavi.stepAfter('');
+  await tavi.seesNot('A new one went in.');
+  await tavi.click('Read as a list');
+  await tavi.sees('Needle put in: 130/705 H, 80/12');
+  const { cluster, database } = stage();
+  const replaced = await cluster.sql(
+    database,
+    `select count(*) from ticket_event where ticket_id = '${demoTicketId(14)}'
+        and type = 'action-done' and body->>'action' = 'needle-replaced'`,
+  );
+  expect(replaced.trim()).toBe('1');
+  expect(tavi.complaints).toEqual([]);
 });
 
 describe('the drawings', () => {

@@ -2,12 +2,12 @@ import { needleLine, type Ticket } from '@nodo/contract';
 import { Link } from 'react-router';
 import { m } from '../../messages/index.ts';
 import { needleAddress } from '../instrument/addresses.ts';
-import { useRegister } from './useRegister.ts';
+import { isUntold, useRegister } from './useRegister.ts';
 
 /** The needle that is in the machine of a ticket, or that nobody has said which. */
 export function NeedleNow({ ticket }: { readonly ticket: Ticket }) {
   const now = useRegister({ machine: ticket.life.machine, onTicket: { ticket } }).at.get(1);
-  const isChanged = wasChangedSince(ticket);
+  const isChanged = isUntold(ticket);
   const isKnown = now !== undefined && !isChanged;
   const words = m.needle;
   return (
@@ -30,10 +30,4 @@ export function NeedleNow({ ticket }: { readonly ticket: Ticket }) {
       </Link>
     </p>
   );
-}
-
-/** A new one went in, and which it is was not written down yet. */
-function wasChangedSince({ deeds, life }: Ticket): boolean {
-  const changed = deeds.findLast(({ action }) => action === 'needle-replaced')?.seq ?? 0;
-  return changed > (life.needles.at(-1)?.seq ?? 0);
 }

@@ -12,7 +12,7 @@ import { Select, TextField } from '../../ui/Field.tsx';
 import { usePeopleById } from '../bench/usePeopleById.ts';
 import { Choices } from '../instrument/bits.tsx';
 import { type InstrumentBench, mayDo } from '../instrument/instrumentBench.ts';
-import { useRegister } from './useRegister.ts';
+import { isUntold, useRegister } from './useRegister.ts';
 
 const FROM = ['found', 'new', 'opened'] as const;
 const BEFORE = ['none', 'used-up', 'put-back', 'broken'] as const;
@@ -147,8 +147,9 @@ function NeedleForm({
   const writeDown = async (entry: NeedleIn) => {
     if (onTicket) {
       const isNew = entry.from !== 'found';
-      // Which needle is in after a change is the change itself; the bench need not be told twice.
-      if (isNew && !onTicket.record('action-done', { action: 'needle-replaced' })) return;
+      // Telling which needle went in is telling that one did, unless the bench was told that already.
+      const isTold = !isNew || isUntold(onTicket.ticket);
+      if (!isTold && !onTicket.record('action-done', { action: 'needle-replaced' })) return;
       if (onTicket.record('needle-fitted', entry)) toast.success(words.kept);
     } else if (machine !== undefined) {
       const id = crypto.randomUUID();
@@ -157,6 +158,10 @@ function NeedleForm({
     }
   };
   const sewnBefore = readNumber(sewn) ?? null;
+  // What the wear part counted on this ticket is nearer than what was known when it went in.
+  const counted = onTicket?.ticket.life.measures.findLast(
+    (measure) => measure.quantity === 'needle-stitches' && (measure.at ?? 1) === at,
+  )?.value;
   const entry: NeedleIn = {
     at,
     needle: from === 'opened' && chosen ? chosen.needle : needle,
@@ -164,7 +169,7 @@ function NeedleForm({
     opened: from === 'opened' && chosen ? chosen.id : null,
     sewn: from === 'new' ? 0 : from === 'opened' ? (chosen?.sewn ?? null) : sewnBefore,
     before,
-    beforeSewn: before === 'put-back' ? (now?.sewn ?? null) : null,
+    beforeSewn: before === 'put-back' ? (counted ?? now?.sewn ?? null) : null,
   };
   const isReady = from !== 'opened' || chosen !== undefined;
   return (

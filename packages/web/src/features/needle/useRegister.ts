@@ -1,7 +1,6 @@
 import type { CallFault } from '@nodo/client';
 import {
   inTimeOrder,
-  needlePlace,
   type OpenedNeedle,
   type RegisterEntry,
   registerOf,
@@ -38,9 +37,7 @@ export function useRegister({ machine, onTicket }: RegisterOf): {
       machine: machine ?? null,
     }));
     const { now, opened, usedUp } = registerOf(entries);
-    const at = new Map(
-      [...now.values()].map((entry) => [entry.at, now.get(needlePlace(machine ?? null, entry.at))]),
-    ) as ReadonlyMap<number, RegisterEntry>;
+    const at = new Map([...now.values()].map((entry) => [entry.at, entry]));
     const openedIds = new Set(data?.opened.map(({ id }) => id));
     const taken = new Set(own.flatMap(({ opened: id }) => (id === null ? [] : [id])));
     return {
@@ -53,4 +50,10 @@ export function useRegister({ machine, onTicket }: RegisterOf): {
       fault: error as CallFault | undefined,
     };
   }, [machine, data, own, error]);
+}
+
+/** A new needle went in, and which it is was not written down yet. */
+export function isUntold({ deeds, life }: Ticket): boolean {
+  const changed = deeds.findLast(({ action }) => action === 'needle-replaced')?.seq ?? 0;
+  return changed > (life.needles.at(-1)?.seq ?? 0);
 }

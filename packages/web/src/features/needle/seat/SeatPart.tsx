@@ -34,6 +34,8 @@ export function SeatPart({ bench }: { readonly bench: InstrumentBench }) {
   const [byGuide, setByGuide] = useState<ScarfSide>();
   const [readings, setReadings] = useState<ReadonlyMap<number, SeatReading>>(new Map());
   const [isKept, setKept] = useState(false);
+  // Counts the times it began anew, so that nothing typed stays from the time before.
+  const [round, setRound] = useState(0);
   const [at, setAt] = useState(1);
   const count = card?.needles ?? 1;
   const system = systemFor(model.family.traits);
@@ -60,6 +62,7 @@ export function SeatPart({ bench }: { readonly bench: InstrumentBench }) {
   const isDone = shouldFace !== undefined && isWhole && readings.size === count;
 
   const forget = () => {
+    setRound(round + 1);
     setReadings(new Map());
     setKept(false);
   };
@@ -130,7 +133,7 @@ export function SeatPart({ bench }: { readonly bench: InstrumentBench }) {
             />
           )}
           <SeatQuestions
-            key={at}
+            key={`${round} ${at}`}
             reading={reading}
             target={target}
             knowsSide={shouldFace !== undefined}
@@ -164,6 +167,7 @@ export function SeatPart({ bench }: { readonly bench: InstrumentBench }) {
             target={target}
             targetWords={write.figure(target.angle)}
             readings={readings}
+            standing={standing}
             isKept={isKept}
             onDone={forget}
           />

@@ -2,7 +2,7 @@ import { m } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { type InstrumentBench, mayDo } from '../../instrument/instrumentBench.ts';
 import { findingsOf, type SeatReading, type SeatTarget } from './seatReading.ts';
-import { seatStanding } from './seatStanding.ts';
+import type { SeatStanding } from './seatStanding.ts';
 
 /** What to do about what is wrong, and what to look at again after it. */
 export function SeatToDo({
@@ -10,6 +10,7 @@ export function SeatToDo({
   target,
   targetWords,
   readings,
+  standing,
   isKept,
   onDone,
 }: {
@@ -17,14 +18,15 @@ export function SeatToDo({
   readonly target: SeatTarget;
   readonly targetWords: string;
   readonly readings: ReadonlyMap<number, SeatReading>;
+  /** How far the check is on the ticket, where there is one. */
+  readonly standing: SeatStanding | undefined;
   /** What was answered is written down. */
   readonly isKept: boolean;
   readonly onDone: () => void;
 }) {
   const words = m.needle.seat;
-  const { onTicket, model } = bench;
+  const { onTicket } = bench;
   const isInHand = readings.size > 0 && !isKept;
-  const standing = onTicket && seatStanding(onTicket.ticket, model);
   const inHand = [...readings.values()].flatMap((reading) =>
     Object.entries(findingsOf(reading, target)).flatMap(([finding, seen]) =>
       seen ? [finding] : [],
