@@ -1,5 +1,5 @@
 import type { BobbinClass, MeasuredBobbin } from '@nodo/knowledge';
-import { m } from '../messages/index.ts';
+import { instruments } from '../messages/instruments.ts';
 import { ScaleBar } from './needle/NeedleViews.tsx';
 
 /** Pixels a millimetre. */
@@ -16,7 +16,7 @@ export function BobbinsOver({
   readonly measured: MeasuredBobbin;
   readonly other: BobbinClass;
 }) {
-  const words = m.bobbin.which;
+  const words = instruments.bobbin.which;
   const width = other.width ?? measured.width;
   return (
     <svg

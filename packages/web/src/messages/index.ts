@@ -3,14 +3,17 @@ import { en } from './en/index.ts';
 /** Everything the interface says. A second language is a second object of this type. */
 export type Messages = typeof en;
 
-const CATALOGUES: Readonly<Record<string, Messages>> = { en };
+const CATALOGUES = { en };
 
-function choose(): Messages {
+/** Of catalogues that say the same in several languages, the one that this browser's owner reads. */
+export function inOwnLanguage<Words>(
+  catalogues: Readonly<Record<string, Words>> & { readonly en: Words },
+): Words {
   const wanted = navigator.languages.map((tag) => tag.slice(0, 2));
-  return CATALOGUES[wanted.find((tag) => tag in CATALOGUES) ?? 'en'] ?? en;
+  return catalogues[wanted.find((tag) => tag in catalogues) ?? 'en'] ?? catalogues.en;
 }
 
-export const m: Messages = choose();
+export const m: Messages = inOwnLanguage<Messages>(CATALOGUES);
 
 /** Numbers, times and dates as the user's own computer writes them. */
 const locale = navigator.language;

@@ -1,6 +1,6 @@
 import { mm, type SeatEffect } from '@nodo/core';
 import type { NeedleSystem } from '@nodo/knowledge';
-import { m } from '../../messages/index.ts';
+import { instruments } from '../../messages/instruments.ts';
 import { ScaleBar } from './NeedleViews.tsx';
 
 /** Pixels a millimetre. */
@@ -37,7 +37,7 @@ export function LoopView({
   const floor = r - system.scarfDepth;
   const y = (above: number) => TOP + chord - above;
   const hookAt = axis + (isBackward ? r : floor) + Math.max(-0.1, Math.min(effect.gap, 0.6));
-  const words = m.needle.drawing;
+  const words = instruments.needle.drawing;
   return (
     <svg
       data-scale={LOOP_SCALE}

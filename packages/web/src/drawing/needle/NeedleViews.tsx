@@ -1,5 +1,5 @@
 import type { NeedleSystem } from '@nodo/knowledge';
-import { m } from '../../messages/index.ts';
+import { instruments } from '../../messages/instruments.ts';
 import {
   bladeOutline,
   eyeSpan,
@@ -33,7 +33,7 @@ interface NeedleViewsProps {
 export function NeedleViews({ shape, low, scarf, account }: NeedleViewsProps) {
   const height = ABOVE + shape.system.whole + BELOW;
   const width = HALF * 2 * VIEW_NAMES.length;
-  const words = m.needle.drawing;
+  const words = instruments.needle.drawing;
   return (
     <svg
       data-scale={VIEW_SCALE}
@@ -218,7 +218,7 @@ export function NeedleFromBelow({
   };
   const [hx, hy] = at(target, 1.55);
   const [gx, gy] = at(scarf + 180, r * 0.72);
-  const words = m.needle.drawing;
+  const words = instruments.needle.drawing;
   return (
     <svg
       data-scale={BELOW_SCALE}

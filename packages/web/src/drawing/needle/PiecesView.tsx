@@ -1,4 +1,4 @@
-import { m } from '../../messages/index.ts';
+import { instruments } from '../../messages/instruments.ts';
 import { ScaleBar } from './NeedleViews.tsx';
 import type { NeedleShape } from './shape.ts';
 import { bladeOutline, eyeSpan } from './shape.ts';
@@ -26,7 +26,7 @@ export function PiecesView({
     pieces.slice(0, place).reduce((sum, one) => sum + one, 0),
   );
   const r = system.shank / 2;
-  const words = m.needle.drawing;
+  const words = instruments.needle.drawing;
   return (
     <svg
       data-scale={PIECES_SCALE}

@@ -1,11 +1,11 @@
 import type { Session } from '@nodo/contract';
-import { m } from '../../messages/index.ts';
+import { instruments } from '../../messages/instruments.ts';
 import { type InstrumentPart, InstrumentView } from '../instrument/InstrumentView.tsx';
 import { LeftPart } from './LeftPart.tsx';
 import { TensionPart } from './TensionPart.tsx';
 import { WhichPart } from './WhichPart.tsx';
 
-const { parts } = m.bobbin;
+const { parts } = instruments.bobbin;
 const PARTS: readonly InstrumentPart[] = [
   { id: 'which', title: parts.which, Shown: WhichPart },
   { id: 'tension', title: parts.tension, Shown: TensionPart },

@@ -2,7 +2,8 @@ import type { MeasureLimit } from '@nodo/contract';
 import { CoreFault, type GaugeSample, type Pull, pullOf } from '@nodo/core';
 import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import { m, write } from '../../messages/index.ts';
+import { write } from '../../messages/index.ts';
+import { instruments } from '../../messages/instruments.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Reading } from '../instrument/bits.tsx';
 import { type InstrumentBench, mayKeep } from '../instrument/instrumentBench.ts';
@@ -26,7 +27,7 @@ export function Gauge({
   const [samples, setSamples] = useState<readonly GaugeSample[]>([]);
   const [isRunning, setRunning] = useState(false);
   const stop = useRef<(() => void) | undefined>(undefined);
-  const words = m.bobbin.tension.gauge;
+  const words = instruments.bobbin.tension.gauge;
   useEffect(() => () => stop.current?.(), []);
 
   const begin = () => {
@@ -87,7 +88,7 @@ export function Gauge({
       )}
       {mayKeep(bench) &&
         (port.standIn ? (
-          <p className="text-sm text-quiet">{m.bobbin.tension.keepStandIn}</p>
+          <p className="text-sm text-quiet">{instruments.bobbin.tension.keepStandIn}</p>
         ) : (
           <Button
             look="main"
@@ -95,7 +96,7 @@ export function Gauge({
             disabled={!pull || isRunning}
             onClick={() => pull && keepTension(bench, 'case-gauge', pull.tension, limit)}
           >
-            {m.bobbin.tension.keep}
+            {instruments.bobbin.tension.keep}
           </Button>
         ))}
     </div>
@@ -131,7 +132,7 @@ function Trace({
     <svg
       viewBox={`0 0 ${SHOWN * 2} ${TALL}`}
       role="img"
-      aria-label={m.bobbin.tension.gauge.trace}
+      aria-label={instruments.bobbin.tension.gauge.trace}
       className="w-full max-w-xl border-b border-l border-rule"
     >
       <rect x="0" width={SHOWN * 2} y={y(high)} height={y(low) - y(high)} fill="var(--cloth)" />

@@ -1,7 +1,8 @@
 import type { MeasureLimit } from '@nodo/contract';
 import { CoreFault, type HangingTension, hangingTension, mm } from '@nodo/core';
 import { useState } from 'react';
-import { m, readNumber, write } from '../../messages/index.ts';
+import { readNumber, write } from '../../messages/index.ts';
+import { instruments } from '../../messages/instruments.ts';
 import { Button } from '../../ui/Button.tsx';
 import { type InstrumentBench, mayKeep } from '../instrument/instrumentBench.ts';
 import { keepTension } from './keepTension.ts';
@@ -20,7 +21,7 @@ export function Hanging({
   readonly limit: MeasureLimit;
 }) {
   const [typed, setTyped] = useState<Typed>({ grams: '', fall: '25', slip: '', free: '150' });
-  const words = m.bobbin.tension;
+  const words = instruments.bobbin.tension;
   const told = reckon(typed);
   const say = (value: number) => write.figure(Math.round(value * 10) / 10);
   return (

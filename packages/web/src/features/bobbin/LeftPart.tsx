@@ -1,6 +1,7 @@
 import { bobbinLasts, bobbinMetres, CoreFault, metresLeft, mm, threadPerStitch } from '@nodo/core';
 import { useState } from 'react';
-import { m, readNumber, write } from '../../messages/index.ts';
+import { readNumber, write } from '../../messages/index.ts';
+import { instruments } from '../../messages/instruments.ts';
 import { Reading } from '../instrument/bits.tsx';
 import { type InstrumentBench, threadOn } from '../instrument/instrumentBench.ts';
 import { NumberField } from './NumberField.tsx';
@@ -31,7 +32,7 @@ export function LeftPart({ bench }: { readonly bench: InstrumentBench }) {
     fabric: '0.6',
     seam: '5',
   });
-  const words = m.bobbin.left;
+  const words = instruments.bobbin.left;
   const told = reckon(typed);
   const figure = (value: number) => write.figure(Math.round(value * 10) / 10);
   return (

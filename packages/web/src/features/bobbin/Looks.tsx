@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { m } from '../../messages/index.ts';
+import { instruments } from '../../messages/instruments.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choices } from '../instrument/bits.tsx';
 import { type InstrumentBench, mayKeep } from '../instrument/instrumentBench.ts';
@@ -46,7 +46,7 @@ export function Looks<Answer extends string>({
       />
       {mayKeep(bench) && (
         <Button look="main" className="self-start" disabled={said === undefined} onClick={keep}>
-          {m.bobbin.tension.keep}
+          {instruments.bobbin.tension.keep}
         </Button>
       )}
     </div>

@@ -1,7 +1,8 @@
 import { CASES, type CaseWhich } from '@nodo/contract';
 import { clockMinutes, SCREW_STEP, screwStand } from '@nodo/core';
 import { useState } from 'react';
-import { m, readNumber } from '../../messages/index.ts';
+import { readNumber } from '../../messages/index.ts';
+import { instruments } from '../../messages/instruments.ts';
 import { Button } from '../../ui/Button.tsx';
 import { StandingMark } from '../bench/StandingMark.tsx';
 import { Choices, Reading } from '../instrument/bits.tsx';
@@ -17,7 +18,7 @@ export function ScrewClock({ bench }: { readonly bench: InstrumentBench }) {
   const [which, setWhich] = useState<CaseWhich>('own');
   const [typedStart, setTypedStart] = useState('0');
   const log = onTicket?.ticket.life.screws[which];
-  const words = m.bobbin.screw;
+  const words = instruments.bobbin.screw;
   const start = log?.start ?? readNumber(typedStart) ?? -1;
   const isStart = start >= 0 && start <= 60;
   const stand = screwStand(isStart ? start : 0, (log?.turns ?? []).map(clockMinutes));
@@ -78,7 +79,7 @@ function Clock({ start, now }: { readonly start: number; readonly now: number })
       viewBox="-50 -50 100 100"
       className="w-36 shrink-0"
       role="img"
-      aria-label={m.bobbin.screw.clock(start, now)}
+      aria-label={instruments.bobbin.screw.clock(start, now)}
       fill="none"
     >
       <circle r={R} fill="var(--sunk)" stroke="var(--ink)" strokeWidth="2" />

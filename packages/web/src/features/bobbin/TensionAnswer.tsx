@@ -1,5 +1,6 @@
 import type { MeasureLimit } from '@nodo/contract';
-import { m, write } from '../../messages/index.ts';
+import { write } from '../../messages/index.ts';
+import { instruments } from '../../messages/instruments.ts';
 import { standOf } from './keepTension.ts';
 
 /** A tension in large figures, and where it lies to its limit. */
@@ -20,7 +21,7 @@ export function TensionAnswer({
       </p>
       {note && <p className="text-quiet">{note}</p>}
       <p className={`text-lg font-semibold ${stand === 'good' ? 'text-below' : 'text-hazard'}`}>
-        {m.bobbin.tension[stand]}
+        {instruments.bobbin.tension[stand]}
       </p>
     </div>
   );

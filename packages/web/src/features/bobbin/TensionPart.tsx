@@ -1,7 +1,8 @@
 import type { MeasureLimit } from '@nodo/contract';
 import { BOBBIN_TENSION, type BobbinUse } from '@nodo/knowledge';
 import { useState } from 'react';
-import { m, write } from '../../messages/index.ts';
+import { write } from '../../messages/index.ts';
+import { instruments } from '../../messages/instruments.ts';
 import { StandingMark } from '../bench/StandingMark.tsx';
 import { Caution } from '../bench/step/CheckStep.tsx';
 import { Choices } from '../instrument/bits.tsx';
@@ -22,8 +23,8 @@ export function TensionPart({ bench }: { readonly bench: InstrumentBench }) {
     traits.includes('embroidery') ? 'embroidery' : 'household',
   );
   const [method, setMethod] = useState<Method>('hang');
-  const words = m.bobbin.tension;
-  if (!traits.includes('bobbin')) return <p className="text-lg">{m.bobbin.none}</p>;
+  const words = instruments.bobbin.tension;
+  if (!traits.includes('bobbin')) return <p className="text-lg">{instruments.bobbin.none}</p>;
   const own = card?.service['bobbin-tension'];
   const [least, most] = own ? [own.least, own.most] : BOBBIN_TENSION[use];
   const limit: MeasureLimit = { least, most, standing: own ? 'shop' : 'typical' };

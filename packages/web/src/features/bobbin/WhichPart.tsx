@@ -1,7 +1,8 @@
 import { BOBBIN_CLASSES, type BobbinClassId, bobbinClassOf, matchBobbin } from '@nodo/knowledge';
 import { useState } from 'react';
 import { BobbinsOver } from '../../drawing/BobbinsOver.tsx';
-import { m, readNumber, write } from '../../messages/index.ts';
+import { readNumber, write } from '../../messages/index.ts';
+import { instruments } from '../../messages/instruments.ts';
 import { Button } from '../../ui/Button.tsx';
 import { StandingMark } from '../bench/StandingMark.tsx';
 import { Choices } from '../instrument/bits.tsx';
@@ -18,8 +19,9 @@ export function WhichPart({ bench }: { readonly bench: InstrumentBench }) {
   const [sides, setSides] = useState<'flat' | 'curved'>('flat');
   const [material, setMaterial] = useState<'plastic' | 'metal'>('plastic');
   const [chosen, setChosen] = useState<BobbinClassId>();
-  const words = m.bobbin.which;
-  if (!model.family.traits.includes('bobbin')) return <p className="text-lg">{m.bobbin.none}</p>;
+  const words = instruments.bobbin.which;
+  if (!model.family.traits.includes('bobbin'))
+    return <p className="text-lg">{instruments.bobbin.none}</p>;
 
   const [D, w] = [readNumber(across), readNumber(width)];
   const isMeasured = D !== undefined && w !== undefined && D > 0 && w > 0 && D < 100 && w < 100;

@@ -6,6 +6,7 @@ import { toast } from 'sonner';
 import { useChangeMachineMutation } from '../../api/client.ts';
 import { faultWords } from '../../messages/faults.ts';
 import { m } from '../../messages/index.ts';
+import { instruments } from '../../messages/instruments.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Select, TextArea, TextField } from '../../ui/Field.tsx';
 import { FormFault } from '../../ui/FormFault.tsx';
@@ -170,7 +171,7 @@ export function MachineCardForm({
             <option value="">{words.scarfOfKind}</option>
             {SCARF_SIDES.map((side) => (
               <option key={side} value={side}>
-                {m.needle.drawing.sides[side]}
+                {instruments.needle.drawing.sides[side]}
               </option>
             ))}
           </Select>

@@ -4,7 +4,8 @@ import { STRUCK_PLACES, type StruckId, systemFor } from '@nodo/knowledge';
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import { PiecesView } from '../../drawing/needle/PiecesView.tsx';
-import { m, readNumber, write } from '../../messages/index.ts';
+import { readNumber, write } from '../../messages/index.ts';
+import { instruments } from '../../messages/instruments.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { ReasonForm } from '../bench/ReasonForm.tsx';
@@ -25,7 +26,7 @@ export function BrokenPart({ bench }: { readonly bench: InstrumentBench }) {
   const [typed, setTyped] = useState('');
   const [struck, setStruck] = useState<StruckId | null>(before?.struck ?? null);
   const [isWaiving, setWaiving] = useState(false);
-  const words = m.needle.broken;
+  const words = instruments.needle.broken;
   const whole = readNumber(wholeTyped) ?? system.whole;
   const account = accountOf(whole, pieces);
   const next = readNumber(typed);
@@ -49,7 +50,7 @@ export function BrokenPart({ bench }: { readonly bench: InstrumentBench }) {
         shape={{ system, blade: mm((now?.needle.size ?? 80) / 100) }}
         whole={whole}
         pieces={pieces}
-        account={m.needle.drawing.pieces(
+        account={instruments.needle.drawing.pieces(
           pieces.length,
           write.figure(account?.laid ?? 0),
           write.figure(whole),
@@ -178,7 +179,7 @@ function accountOf(whole: number, pieces: readonly number[]): PiecesAccount | un
 }
 
 function standWords({ state, missing }: PiecesAccount): string {
-  const words = m.needle.broken;
+  const words = instruments.needle.broken;
   if (state === 'whole') return words.isWhole;
   return state === 'missing' ? words.missing(write.figure(missing)) : words.tooMuch;
 }

@@ -2,7 +2,8 @@ import { type MeasureLimit, needleLine } from '@nodo/contract';
 import { mm, SEATED, seatEffect } from '@nodo/core';
 import { BEND_TOLERANCE } from '@nodo/knowledge';
 import { useState } from 'react';
-import { m, write } from '../../messages/index.ts';
+import { write } from '../../messages/index.ts';
+import { instruments } from '../../messages/instruments.ts';
 import { Button } from '../../ui/Button.tsx';
 import { StandingMark } from '../bench/StandingMark.tsx';
 import { Caution } from '../bench/step/CheckStep.tsx';
@@ -30,7 +31,7 @@ export function ConditionPart({ bench }: { readonly bench: InstrumentBench }) {
   const [gap, setGap] = useState<number>();
   const [seen, setSeen] = useState<Readonly<Partial<Record<LookId, 'yes' | 'no'>>>>({});
   const now = useRegister(bench).at.get(1);
-  const words = m.needle.condition;
+  const words = instruments.needle.condition;
   const isBent = gap !== undefined && gap >= BEND_TOLERANCE;
   const { model, onTicket } = bench;
   const means = [
@@ -67,9 +68,11 @@ export function ConditionPart({ bench }: { readonly bench: InstrumentBench }) {
       <div className="flex flex-col gap-4">
         <h1 className="text-2xl font-bold">{words.heading}</h1>
         <p className="text-quiet">
-          {now ? `${m.needle.nowIn}: ${needleLine(now.needle)}` : m.needle.unknown}
+          {now
+            ? `${instruments.needle.nowIn}: ${needleLine(now.needle)}`
+            : instruments.needle.unknown}
         </p>
-        <Caution text={m.needle.seat.caution} />
+        <Caution text={instruments.needle.seat.caution} />
         <Choices
           legend={`${words.roll}, mm`}
           value={gap === undefined ? undefined : String(gap)}
@@ -129,7 +132,7 @@ function BendEffect({ bench, gap }: { readonly bench: InstrumentBench; readonly 
   const thread = threadOn(bench);
   const away = seatEffect({ ...SEATED, bend: gap }, thread, hook);
   const towards = seatEffect({ ...SEATED, bend: -gap }, thread, hook);
-  const words = m.needle.effect;
+  const words = instruments.needle.effect;
   const say = (length: number) =>
     `${write.figure(Math.round(mm(Math.abs(length)) * 1000) / 1000)} mm`;
   return (

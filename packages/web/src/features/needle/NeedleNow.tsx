@@ -1,6 +1,6 @@
 import { needleLine, type Ticket } from '@nodo/contract';
 import { Link } from 'react-router';
-import { m } from '../../messages/index.ts';
+import { instruments } from '../../messages/instruments.ts';
 import { needleAddress } from '../instrument/addresses.ts';
 import { isUntold, useRegister } from './useRegister.ts';
 
@@ -9,7 +9,7 @@ export function NeedleNow({ ticket }: { readonly ticket: Ticket }) {
   const now = useRegister({ machine: ticket.life.machine, onTicket: { ticket } }).at.get(1);
   const isChanged = isUntold(ticket);
   const isKnown = now !== undefined && !isChanged;
-  const words = m.needle;
+  const words = instruments.needle;
   return (
     <p className="mt-2 leading-snug">
       {isKnown ? (

@@ -1,5 +1,5 @@
 import type { Session } from '@nodo/contract';
-import { m } from '../../messages/index.ts';
+import { instruments } from '../../messages/instruments.ts';
 import { type InstrumentPart, InstrumentView } from '../instrument/InstrumentView.tsx';
 import { BrokenPart } from './BrokenPart.tsx';
 import { ConditionPart } from './ConditionPart.tsx';
@@ -8,7 +8,7 @@ import { RegisterPart } from './RegisterPart.tsx';
 import { SeatPart } from './seat/SeatPart.tsx';
 import { WearPart } from './WearPart.tsx';
 
-const { parts } = m.needle;
+const { parts } = instruments.needle;
 const PARTS: readonly InstrumentPart[] = [
   { id: 'seat', title: parts.seat, Shown: SeatPart },
   { id: 'condition', title: parts.condition, Shown: ConditionPart },

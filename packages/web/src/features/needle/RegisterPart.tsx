@@ -6,7 +6,8 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { useRegisterNeedleMutation } from '../../api/client.ts';
 import { faultWords } from '../../messages/faults.ts';
-import { m, readNumber, write } from '../../messages/index.ts';
+import { readNumber, write } from '../../messages/index.ts';
+import { instruments } from '../../messages/instruments.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Select, TextField } from '../../ui/Field.tsx';
 import { usePeopleById } from '../bench/usePeopleById.ts';
@@ -24,9 +25,9 @@ export function RegisterPart({ bench }: { readonly bench: InstrumentBench }) {
   const [at, setAt] = useState(1);
   const count = bench.card?.needles ?? 1;
   const now = positions.get(at);
-  const words = m.needle.register;
+  const words = instruments.needle.register;
   const by = (entry: RegisterEntry) =>
-    m.needle.nowLine(
+    instruments.needle.nowLine(
       needleLine(entry.needle),
       people.get(entry.by)?.name ?? '',
       write.moment(entry.when),
@@ -54,11 +55,11 @@ export function RegisterPart({ bench }: { readonly bench: InstrumentBench }) {
           <p className="text-lg">
             {now ? (
               <>
-                <strong>{m.needle.nowIn}:</strong> {by(now)}.{' '}
+                <strong>{instruments.needle.nowIn}:</strong> {by(now)}.{' '}
                 {now.sewn === null ? words.sewnNone : words.sewnLine(write.figure(now.sewn))}
               </>
             ) : (
-              m.needle.unknown
+              instruments.needle.unknown
             )}
           </p>
         )}
@@ -81,7 +82,7 @@ export function RegisterPart({ bench }: { readonly bench: InstrumentBench }) {
             <ul>
               {entries.slice(0, MOST_SHOWN).map((entry) => (
                 <li key={entry.id} className="border-b border-rule py-1.5 leading-snug">
-                  {count > 1 && `${m.needle.seat.needle(entry.at)}: `}
+                  {count > 1 && `${instruments.needle.seat.needle(entry.at)}: `}
                   {by(entry)}
                   <span className="block text-sm text-quiet">
                     {words.froms[entry.from]}
@@ -141,7 +142,7 @@ function NeedleForm({
   const [sewn, setSewn] = useState('');
   const [before, setBefore] = useState<NeedleIn['before']>(now ? 'used-up' : 'none');
   const [register, { isLoading, error }] = useRegisterNeedleMutation();
-  const words = m.needle.register;
+  const words = instruments.needle.register;
   const chosen = opened.find(({ id }) => id === openedId) ?? opened[0];
 
   const writeDown = async (entry: NeedleIn) => {
@@ -238,7 +239,7 @@ function OpenedChoice({
   readonly chosen: string | undefined;
   readonly onChoose: (id: string) => void;
 }) {
-  const words = m.needle.register;
+  const words = instruments.needle.register;
   if (opened.length === 0) return <p>{words.noneOpened}</p>;
   return (
     <Select label={words.opened} value={chosen} onChange={({ target }) => onChoose(target.value)}>
@@ -262,7 +263,7 @@ function NeedleFields({
   readonly needle: NeedleIn['needle'];
   readonly onChange: (needle: NeedleIn['needle']) => void;
 }) {
-  const words = m.needle.register;
+  const words = instruments.needle.register;
   return (
     <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
       <TextField

@@ -13,7 +13,8 @@ import {
 } from '@nodo/core';
 import { type NeedleSchool, schoolsDue } from '@nodo/knowledge';
 import { useState } from 'react';
-import { m, readNumber, write } from '../../messages/index.ts';
+import { readNumber, write } from '../../messages/index.ts';
+import { instruments } from '../../messages/instruments.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { StandingMark } from '../bench/StandingMark.tsx';
@@ -44,7 +45,7 @@ export function WearPart({ bench }: { readonly bench: InstrumentBench }) {
   const [projects, setProjects] = useState('0');
   const [struck, setStruck] = useState<'yes' | 'no'>(hasStruck(bench) ? 'yes' : 'no');
   const [school, setSchool] = useState<NeedleSchool['id']>('bobbins');
-  const words = m.needle.wear;
+  const words = instruments.needle.wear;
   const habit = habitOf(typed);
   const count = habit && sewnOf(readNumber(amount), as, habit);
   const schools =
@@ -105,11 +106,11 @@ export function WearPart({ bench }: { readonly bench: InstrumentBench }) {
           />
         </div>
         <Choices
-          legend={m.needle.condition.struck}
+          legend={instruments.needle.condition.struck}
           value={struck}
           options={[
-            ['no', m.needle.condition.no],
-            ['yes', m.needle.condition.yes],
+            ['no', instruments.needle.condition.no],
+            ['yes', instruments.needle.condition.yes],
           ]}
           onChoose={setStruck}
         />
@@ -179,7 +180,7 @@ function SchoolLine({
   /** Hours at the machine in a week. */
   readonly week: number;
 }) {
-  const words = m.needle.wear;
+  const words = instruments.needle.wear;
   const { title, why, due, by, standing } = school;
   const filled = Math.min(1, by?.share ?? (due ? 1 : 0));
   return (
@@ -215,7 +216,11 @@ function leftWords(left: Stitches, habit: SewingHabit, week: number): string {
   const hours = sewnAs(left, 'hours', habit);
   const days = week > 0 ? (hours / week) * DAYS_A_WEEK : Number.POSITIVE_INFINITY;
   const day = days > FAR_DAYS ? '–' : write.day(new Date(Date.now() + days * DAY_MS).toISOString());
-  return m.needle.wear.left(write.figure(roundly(left)), write.figure(roundly(hours)), day);
+  return instruments.needle.wear.left(
+    write.figure(roundly(left)),
+    write.figure(roundly(hours)),
+    day,
+  );
 }
 
 function hasStruck({ onTicket }: InstrumentBench): boolean {

@@ -48,10 +48,10 @@ export function Frame({
           <FrameLink to="/counter">{m.shell.takeIn}</FrameLink>
           <FrameLink to="/phone">{m.phone.nav}</FrameLink>
           <FrameLink to="/needle" within>
-            {m.needle.nav}
+            {m.instrument.needle}
           </FrameLink>
           <FrameLink to="/bobbin" within>
-            {m.bobbin.nav}
+            {m.instrument.bobbin}
           </FrameLink>
           <FrameLink to="/knowledge">{m.knowledge.nav}</FrameLink>
           {session.person.role === 'lead' && <FrameLink to="/people">{m.people.nav}</FrameLink>}

@@ -1,6 +1,5 @@
 /** The bobbin instrument. */
 export const bobbin = {
-  nav: 'Bobbin',
   parts: { which: 'Which one', tension: 'Tension', left: 'What is left' },
   none: 'This kind of machine has no bobbin.',
   which: {

@@ -1,12 +1,10 @@
 import { bench } from './bench.ts';
-import { bobbin } from './bobbin.ts';
 import { cards } from './cards.ts';
 import { counter } from './counter.ts';
 import { freeing } from './freeing.ts';
 import { instrument } from './instrument.ts';
 import { knowledge } from './knowledge.ts';
 import { life } from './life.ts';
-import { needle } from './needle.ts';
 import { people } from './people.ts';
 import { phone } from './phone.ts';
 import { drawing, places } from './places.ts';
@@ -36,7 +34,5 @@ export const en = {
   together,
   life,
   cards,
-  needle,
-  bobbin,
   instrument,
 };

@@ -1,5 +1,7 @@
 /** What all instruments of a bench have. */
 export const instrument = {
+  needle: 'Needle',
+  bobbin: 'Bobbin',
   open: 'Measure it with the instrument',
   partsNav: 'What to measure',
   back: 'Back to the bench',

@@ -9,8 +9,6 @@ const SIDES: Readonly<Record<ScarfSide, string>> = {
 
 /** The needle instrument. */
 export const needle = {
-  nav: 'Needle',
-  title: 'Needle',
   parts: {
     seat: 'Seat',
     condition: 'Condition',

@@ -11,6 +11,7 @@ import {
 import type { FamilyModel } from '@nodo/knowledge';
 import { FABRICS, INTERVIEWS } from '@nodo/knowledge';
 import { m } from '../../../messages/index.ts';
+import { instruments } from '../../../messages/instruments.ts';
 import type { ShownTicket } from '../useShownTicket.ts';
 import { lowerFirst } from '../words.ts';
 
@@ -160,17 +161,17 @@ function told(
     case 'needle-fitted': {
       const { needle, at, from } = event.body;
       return from === 'found'
-        ? above(m.needle.seam.found(needleLine(needle), at))
-        : below(m.needle.seam.fitted(needleLine(needle), at));
+        ? above(instruments.needle.seam.found(needleLine(needle), at))
+        : below(instruments.needle.seam.fitted(needleLine(needle), at));
     }
     case 'work-told': {
       const fabric = FABRICS.find(({ id }) => id === event.body.fabric)?.title ?? '';
-      return above(m.needle.seam.work(lowerFirst(fabric), threadLine(event.body)));
+      return above(instruments.needle.seam.work(lowerFirst(fabric), threadLine(event.body)));
     }
     case 'screw-turned':
-      return below(m.bobbin.screw.seam(event.body.turn, event.body.which));
+      return below(instruments.bobbin.screw.seam(event.body.turn, event.body.which));
     case 'pieces-laid':
-      return above(m.needle.seam.pieces(event.body.pieces.length, event.body.missing));
+      return above(instruments.needle.seam.pieces(event.body.pieces.length, event.body.missing));
     case 'price-asked':
     case 'part-awaited':
     case 'part-came':

@@ -1,11 +1,12 @@
 import { sizeName } from '@nodo/core';
 import { coatingOf, type NeedleFit, pointOf } from '@nodo/knowledge';
-import { m, write } from '../../../messages/index.ts';
+import { write } from '../../../messages/index.ts';
+import { instruments } from '../../../messages/instruments.ts';
 import { StandingMark } from '../../bench/StandingMark.tsx';
 
 /** The needle to take, in the words of its packet, and why. */
 export function FitAnswer({ fit }: { readonly fit: NeedleFit }) {
-  const words = m.needle.fit;
+  const words = instruments.needle.fit;
   const points = fit.points.flatMap((id) => pointOf(id) ?? []);
   const coatings = fit.coatings.flatMap((id) => coatingOf(id) ?? []);
   return (

@@ -3,7 +3,8 @@ import { ADDRESSES, fillAddress } from '@nodo/contract/addresses';
 import { FINENESS_UNITS, numberIn, tex } from '@nodo/core';
 import { EVERYDAY_POINTS, type EverydayPoint, FABRICS, fitNeedle, pointOf } from '@nodo/knowledge';
 import { useState } from 'react';
-import { m, write } from '../../../messages/index.ts';
+import { write } from '../../../messages/index.ts';
+import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
 import { Choices, Reading } from '../../instrument/bits.tsx';
@@ -22,7 +23,7 @@ export function FitPart({ bench }: { readonly bench: InstrumentBench }) {
   const [thread, setThread] = useState(() => typedThread(kept));
   const [everyday, setEveryday] = useState<EverydayPoint>('fine-sharp');
   const now = useRegister(bench).at.get(1);
-  const words = m.needle.fit;
+  const words = instruments.needle.fit;
   const work = workTyped(typed, thread);
   const isWork = typeof work !== 'string';
   const system = card?.facts.needleSystem ?? model.family.needleSystem;
@@ -75,7 +76,7 @@ export function FitPart({ bench }: { readonly bench: InstrumentBench }) {
         <ThreadFields
           typed={thread}
           onChange={setThread}
-          error={work === 'impossible' ? m.needle.thread.impossible : undefined}
+          error={work === 'impossible' ? instruments.needle.thread.impossible : undefined}
         />
         {isWork && <SameThread work={work} />}
         {mayKeep(bench) && (
@@ -119,7 +120,7 @@ export function FitPart({ bench }: { readonly bench: InstrumentBench }) {
 
 /** The same thread in every unit. */
 function SameThread({ work }: { readonly work: WorkTold }) {
-  const words = m.needle.thread;
+  const words = instruments.needle.thread;
   const round = (value: number) => write.figure(Math.round(value * 10) / 10);
   return (
     <details>

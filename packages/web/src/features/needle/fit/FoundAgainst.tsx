@@ -1,7 +1,8 @@
 import { type NeedleIn, needleLine } from '@nodo/contract';
 import { type Millimetres, needleSize, stiffnessAgainst } from '@nodo/core';
 import { givesWay, judgeNeedle, type NeedleFit, type NeedleVerdict } from '@nodo/knowledge';
-import { m, write } from '../../../messages/index.ts';
+import { write } from '../../../messages/index.ts';
+import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { StandingMark } from '../../bench/StandingMark.tsx';
 import { type InstrumentBench, mayKeep } from '../../instrument/instrumentBench.ts';
@@ -20,7 +21,7 @@ export function FoundAgainst({
   readonly thread: Millimetres;
   readonly found: NeedleIn['needle'] | undefined;
 }) {
-  const words = m.needle.fit;
+  const words = instruments.needle.fit;
   if (!found) {
     return (
       <div>
@@ -75,7 +76,7 @@ export function FoundAgainst({
 
 /** What each wrong choice leads to. */
 function WouldDo() {
-  const words = m.needle.fit;
+  const words = instruments.needle.fit;
   return (
     <details>
       <summary className="flex min-h-11 cursor-pointer items-center underline underline-offset-4">

@@ -1,7 +1,7 @@
 import type { ThreadTold, WorkCommand } from '@nodo/contract';
 import { countsPlies, FIBRES, FINENESS_UNITS, type Fibre, type FinenessUnit } from '@nodo/core';
 import { THREAD_KINDS, type ThreadKind } from '@nodo/knowledge';
-import { m } from '../../../messages/index.ts';
+import { instruments } from '../../../messages/instruments.ts';
 import { Select, TextField } from '../../../ui/Field.tsx';
 import { Choices } from '../../instrument/bits.tsx';
 
@@ -47,7 +47,7 @@ export function ThreadFields({
   readonly onChange: (typed: TypedThread) => void;
   readonly error: string | undefined;
 }) {
-  const words = m.needle.thread;
+  const words = instruments.needle.thread;
   const set = (part: Partial<TypedThread>) => onChange({ ...typed, ...part });
   return (
     <div className="flex flex-col gap-3">

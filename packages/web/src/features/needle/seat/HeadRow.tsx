@@ -1,5 +1,5 @@
 import { Check, TriangleAlert } from 'lucide-react';
-import { m } from '../../../messages/index.ts';
+import { instruments } from '../../../messages/instruments.ts';
 import { type SeatReading, type SeatTarget, sitsRight } from './seatReading.ts';
 
 export type NeedleState = 'unlooked' | 'right' | 'wrong';
@@ -29,7 +29,7 @@ export function HeadRow({
   readonly chosen: number;
   readonly onChoose: (at: number) => void;
 }) {
-  const words = m.needle.seat;
+  const words = instruments.needle.seat;
   return (
     <fieldset className="mb-3">
       <legend className="font-semibold">{words.needles}</legend>

@@ -1,7 +1,8 @@
 import type { SeatEffect } from '@nodo/core';
 import { systemFor } from '@nodo/knowledge';
 import { LoopView } from '../../../drawing/needle/LoopView.tsx';
-import { m, write } from '../../../messages/index.ts';
+import { write } from '../../../messages/index.ts';
+import { instruments } from '../../../messages/instruments.ts';
 import { Reading } from '../../instrument/bits.tsx';
 import type { InstrumentBench } from '../../instrument/instrumentBench.ts';
 
@@ -19,7 +20,7 @@ export function SeatEffectView({
   readonly blade: number;
   readonly thread: number;
 }) {
-  const words = m.needle.effect;
+  const words = instruments.needle.effect;
   const system = systemFor(bench.model.family.traits);
   const own = bench.card?.service ?? {};
   const say = (length: number) => `${write.figure(Math.round(length * 100) / 100)} mm`;
@@ -34,7 +35,7 @@ export function SeatEffectView({
           right={right}
           blade={blade}
           system={system}
-          account={m.needle.drawing.loop(
+          account={instruments.needle.drawing.loop(
             write.figure(Math.round(effect.towards * 100) / 100),
             write.figure(effect.meetsAt),
           )}
@@ -82,7 +83,7 @@ export function SeatEffectView({
 function spokenOf(
   { towards, pastScarf, meetsAt, aside, loop }: SeatEffect,
   thread: number,
-): keyof typeof m.needle.effect.says {
+): keyof typeof instruments.needle.effect.says {
   if (towards === 0 && loop.bulge > 0) return 'backward';
   if (pastScarf) return 'pastScarf';
   if (Math.abs(aside) > thread) return 'turned';

@@ -2,7 +2,8 @@ import { mm } from '@nodo/core';
 import { SCARF_SIDES, type ScarfSide, scarfFaces, systemFor } from '@nodo/knowledge';
 import { useState } from 'react';
 import { NeedleFromBelow, NeedleViews } from '../../../drawing/needle/NeedleViews.tsx';
-import { m, write } from '../../../messages/index.ts';
+import { write } from '../../../messages/index.ts';
+import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Caution } from '../../bench/step/CheckStep.tsx';
 import { Choices } from '../../instrument/bits.tsx';
@@ -47,7 +48,7 @@ export function SeatPart({ bench }: { readonly bench: InstrumentBench }) {
   };
   const now = useRegister(bench).at.get(at);
   const thread = threadOn(bench);
-  const words = m.needle.seat;
+  const words = instruments.needle.seat;
   const standing = onTicket && seatStanding(onTicket.ticket, model);
   const reading = readings.get(at) ?? UNLOOKED;
   const blade = (now?.needle.size ?? 80) / 100;
@@ -94,16 +95,16 @@ export function SeatPart({ bench }: { readonly bench: InstrumentBench }) {
           shape={{ system, blade: mm(blade) }}
           low={low}
           scarf={scarf}
-          account={m.needle.drawing.account(low, m.needle.drawing.sides[faces])}
+          account={instruments.needle.drawing.account(low, instruments.needle.drawing.sides[faces])}
         />
         <NeedleFromBelow
           system={system}
           blade={blade}
           scarf={scarf}
           target={azimuthOf(target.faces, target.angle)}
-          account={m.needle.drawing.below(
-            m.needle.drawing.sides[faces],
-            m.needle.drawing.sides[target.faces],
+          account={instruments.needle.drawing.below(
+            instruments.needle.drawing.sides[faces],
+            instruments.needle.drawing.sides[target.faces],
           )}
         />
       </div>
@@ -117,7 +118,9 @@ export function SeatPart({ bench }: { readonly bench: InstrumentBench }) {
             <Choices
               legend={words.readGuide}
               value={byGuide}
-              options={SCARF_SIDES.map((side) => [side, m.needle.drawing.sides[side]] as const)}
+              options={SCARF_SIDES.map(
+                (side) => [side, instruments.needle.drawing.sides[side]] as const,
+              )}
               onChoose={setByGuide}
             />
           </div>

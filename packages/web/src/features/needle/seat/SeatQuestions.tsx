@@ -1,6 +1,7 @@
 import { SCARF_SIDES } from '@nodo/knowledge';
 import { useId } from 'react';
-import { m, readNumber, write } from '../../../messages/index.ts';
+import { readNumber, write } from '../../../messages/index.ts';
+import { instruments } from '../../../messages/instruments.ts';
 import { TextField } from '../../../ui/Field.tsx';
 import { Choices } from '../../instrument/bits.tsx';
 import type { SeatReading, SeatTarget } from './seatReading.ts';
@@ -21,7 +22,7 @@ export function SeatQuestions({
   readonly knowsSide: boolean;
   readonly onChange: (reading: SeatReading) => void;
 }) {
-  const words = m.needle.seat;
+  const words = instruments.needle.seat;
   const height = reading.low === undefined ? undefined : String(reading.low);
   return (
     <div className="flex flex-col gap-3">
@@ -48,11 +49,12 @@ export function SeatQuestions({
       <Choices
         legend={words.faces}
         value={reading.faces}
-        options={SCARF_SIDES.map((side) => [side, m.needle.drawing.sides[side]] as const)}
+        options={SCARF_SIDES.map((side) => [side, instruments.needle.drawing.sides[side]] as const)}
         onChoose={(faces) => onChange({ ...reading, faces })}
       >
         <p className="mt-1 text-sm leading-snug text-quiet">
-          {knowsSide && words.shouldFace(m.needle.drawing.sides[target.faces])} {words.feel}
+          {knowsSide && words.shouldFace(instruments.needle.drawing.sides[target.faces])}{' '}
+          {words.feel}
           {!target.round && ` ${words.flatToo}`}
         </p>
       </Choices>
@@ -70,7 +72,7 @@ export function SeatQuestions({
 function OtherHeight({ onMeasured }: { readonly onMeasured: (low: number) => void }) {
   return (
     <TextField
-      label={m.needle.seat.otherMm}
+      label={instruments.needle.seat.otherMm}
       inputMode="decimal"
       className="flex-row items-center gap-2 text-sm [&>input]:w-16 [&>label]:font-normal"
       onChange={({ target }) => {
@@ -90,7 +92,7 @@ function Angle({
   readonly target: number;
   readonly onChange: (angle: number) => void;
 }) {
-  const words = m.needle.seat;
+  const words = instruments.needle.seat;
   const id = useId();
   return (
     <div>

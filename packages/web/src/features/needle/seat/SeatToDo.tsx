@@ -1,4 +1,4 @@
-import { m } from '../../../messages/index.ts';
+import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { type InstrumentBench, mayDo } from '../../instrument/instrumentBench.ts';
 import { findingsOf, type SeatReading, type SeatTarget } from './seatReading.ts';
@@ -24,7 +24,7 @@ export function SeatToDo({
   readonly isKept: boolean;
   readonly onDone: () => void;
 }) {
-  const words = m.needle.seat;
+  const words = instruments.needle.seat;
   const { onTicket } = bench;
   const isInHand = readings.size > 0 && !isKept;
   const inHand = [...readings.values()].flatMap((reading) =>
@@ -62,7 +62,7 @@ export function SeatToDo({
       <ol className="mt-1 list-decimal pl-5 leading-snug">
         <li>{words.do.unplug}</li>
         {isBlocked && <li>{words.do.clear}</li>}
-        {!isBlocked && <li>{words.do.set(m.needle.drawing.sides[target.faces])}</li>}
+        {!isBlocked && <li>{words.do.set(instruments.needle.drawing.sides[target.faces])}</li>}
         {target.round && wrong.has('needle-off-square') && <li>{words.do.square(targetWords)}</li>}
         <li>{words.thenCheck}</li>
       </ol>
