@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { instruments } from '../../messages/instruments.ts';
 import { Button } from '../../ui/Button.tsx';
+import { answersTo } from '../bench/answersTo.ts';
 import { Choices } from '../instrument/bits.tsx';
 import { type InstrumentBench, mayKeep } from '../instrument/instrumentBench.ts';
 
@@ -25,12 +26,7 @@ export function Looks<Answer extends string>({
   const keep = () => {
     const known = bench.model.checks.get(check);
     if (!known || said === undefined) return;
-    const answers = Object.fromEntries(
-      known.findings.map(({ id }) => [
-        id,
-        id === findings[said] ? ('yes' as const) : ('no' as const),
-      ]),
-    );
+    const answers = answersTo(known, new Set([findings[said]]));
     bench.onTicket?.record('findings-recorded', { check, answers });
   };
   return (

@@ -4,6 +4,7 @@ import { BobbinsOver } from '../../drawing/BobbinsOver.tsx';
 import { readNumber, write } from '../../messages/index.ts';
 import { instruments } from '../../messages/instruments.ts';
 import { Button } from '../../ui/Button.tsx';
+import { answersTo } from '../bench/answersTo.ts';
 import { StandingMark } from '../bench/StandingMark.tsx';
 import { Choices } from '../instrument/bits.tsx';
 import { type InstrumentBench, mayDo, mayKeep } from '../instrument/instrumentBench.ts';
@@ -38,12 +39,12 @@ export function WhichPart({ bench }: { readonly bench: InstrumentBench }) {
   const keep = () => {
     const check = model.checks.get(CHECK);
     if (!onTicket || !check || !measured || !against) return;
-    const seen: Readonly<Record<string, boolean>> = {
-      'bobbin-other-class': !against.fits,
-      'bobbin-metal': isMagnet && material === 'metal',
-    };
-    const answers = Object.fromEntries(
-      check.findings.map(({ id }) => [id, seen[id] === true ? ('yes' as const) : ('no' as const)]),
+    const answers = answersTo(
+      check,
+      new Set([
+        against.fits ? undefined : 'bobbin-other-class',
+        isMagnet && material === 'metal' ? 'bobbin-metal' : undefined,
+      ]),
     );
     if (mayDo(bench)) {
       const common = { when: 'found' } as const;

@@ -1,4 +1,5 @@
 import type { MeasureLimit } from '@nodo/contract';
+import { answersTo } from '../bench/answersTo.ts';
 import { type InstrumentBench, mayDo } from '../instrument/instrumentBench.ts';
 
 /** Where a tension lies to its limit. */
@@ -32,8 +33,6 @@ export function keepTension(
   }
   onTicket.record('findings-recorded', {
     check,
-    answers: Object.fromEntries(
-      known.findings.map(({ id }) => [id, id === seen ? ('yes' as const) : ('no' as const)]),
-    ),
+    answers: answersTo(known, new Set([seen])),
   });
 }

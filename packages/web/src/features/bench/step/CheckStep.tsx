@@ -8,6 +8,7 @@ import { CheckDrawing } from '../../../drawing/CheckDrawing.tsx';
 import { m, write } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { instrumentFor } from '../../instrument/addresses.ts';
+import { answersTo } from '../answersTo.ts';
 import { StandingMark } from '../StandingMark.tsx';
 import type { RecordEntry } from '../useRecord.ts';
 import { gateWords, lowerFirst } from '../words.ts';
@@ -251,9 +252,7 @@ export function Answers({ check, record }: Pick<CheckStepProps, 'check' | 'recor
   const log = (yes: ReadonlySet<string>) =>
     record('findings-recorded', {
       check: check.id,
-      answers: Object.fromEntries(
-        check.findings.map(({ id }) => [id, yes.has(id) ? ('yes' as const) : ('no' as const)]),
-      ),
+      answers: answersTo(check, yes),
     });
   const toggle = (id: string) => {
     const next = new Set(seen);
