@@ -146,9 +146,9 @@ export function candidatesOf(model: FamilyModel, situation: Situation): readonly
       if (check.needs === 'sews' && cannotSew) return false;
       if (model.trials.has(check.id) && testable.length === 0) return false;
       return (check.requires ?? []).every((text) => {
-        const condition = parseCheckCondition(text);
-        const { done, normal } = standing(condition.id);
-        return condition.kind === 'check' && condition.normal ? normal : done;
+        const { id, shown } = parseCheckCondition(text);
+        const { done, normal } = standing(id);
+        return done && (shown === 'anything' || (shown === 'normal') === normal);
       });
     })
     .map(

@@ -87,7 +87,7 @@ export interface CheckSource {
   /** The answer "none of its findings". */
   readonly normal: string;
   readonly needs: Needs;
-  /** Checks to be done before: `check-id`, or `check-id=normal`. */
+  /** Checks to be done before: `check-id`, `check-id=normal`, or `check-id=found`. */
   readonly requires?: readonly string[];
   /**
    * A trial: sewn again after changing one thing, which takes these causes away. Its one

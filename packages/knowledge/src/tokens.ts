@@ -10,10 +10,16 @@ export function parseRequirement(text: string): Requirement | undefined {
   return kind === 'action' ? { kind, id } : { kind: 'finding', id };
 }
 
-/** A check's condition: `check-id` (done) or `check-id=normal` (done and nothing found). */
-export function parseCheckCondition(text: string): Requirement {
-  const normal = text.endsWith('=normal');
-  return { kind: 'check', id: normal ? text.slice(0, -'=normal'.length) : text, normal };
+/** A check that another one waits for, and what it must have shown. */
+export interface CheckCondition {
+  readonly id: string;
+  readonly shown: 'anything' | 'normal' | 'found';
+}
+
+/** A check's condition: `check-id` (done), `check-id=normal` (nothing found), `check-id=found` (something). */
+export function parseCheckCondition(text: string): CheckCondition {
+  const [id = '', shown] = text.split('=');
+  return { id, shown: shown === 'normal' || shown === 'found' ? shown : 'anything' };
 }
 
 /** What raises a duty, split: `finding:skip` gives finding and skip. */

@@ -98,6 +98,18 @@ describe('what may be proposed', () => {
     expect(idsOf(plan({ yes: ['skip'] }))).not.toContain('needle-seat');
     expect(idsOf(plan({ yes: ['skip'], done: ['needle-clamp'] }))).toContain('needle-seat');
   });
+
+  it('the turn without the bobbin only once the thread was found to hang', () => {
+    const turned = (hung: boolean) =>
+      plan(
+        { yes: ['loops-under', ...(hung ? ['loop-hangs'] : [])] },
+        { standing: (check) => ({ done: check === 'hand-turn', normal: !hung }) },
+      );
+    expect(idsOf(turned(true))).toContain('turn-without-bobbin');
+    expect(idsOf(turned(true))).not.toContain('turn-without-case');
+    expect(idsOf(turned(false))).not.toContain('turn-without-bobbin');
+    expect(idsOf(plan({ yes: ['loops-under'] }))).not.toContain('turn-without-bobbin');
+  });
 });
 
 describe('the order of the plans', () => {

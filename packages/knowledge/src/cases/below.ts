@@ -114,6 +114,28 @@ export const BELOW_CASES: readonly WorkedCase[] = [
     was: ['hook-burr'],
   },
   {
+    id: 'held-by-the-bobbin',
+    family: 'drop-in',
+    told: 'Loops underneath now and then. By hand the thread hung at the case; with the bobbin out it passed. The rim underneath was cracked.',
+    reported: ['loops-under', 'erratic'],
+    looked: [['hand-turn', 'loop-hangs'], ['turn-without-bobbin'], ['bobbin-rim', 'bobbin-rough']],
+    was: ['bobbin-damaged'],
+  },
+  {
+    id: 'held-by-the-case',
+    family: 'front-loading',
+    told: 'Loops underneath since a jam. By hand the thread hung, without the bobbin too, without the case not. A raised edge on the case.',
+    reported: ['loops-under'],
+    since: ['after-jam'],
+    looked: [
+      ['hand-turn', 'loop-hangs'],
+      ['turn-without-bobbin', 'hangs-without-bobbin'],
+      ['turn-without-case'],
+      ['case-surface', 'case-raised'],
+    ],
+    was: ['case-burr'],
+  },
+  {
     id: 'packed-race',
     family: 'drop-in',
     told: 'Jams and runs heavily, never opened. Felt under the case.',

@@ -64,7 +64,15 @@ export const bobbinCase: Mechanism = {
       applies: 'bobbin',
       shows: {
         sure: ['seat-off'],
-        often: ['needle-strike', 'jam', 'nest', 'after-clean', 'straight-bad', 'found-bad'],
+        often: [
+          'needle-strike',
+          'jam',
+          'nest',
+          'after-clean',
+          'straight-bad',
+          'found-bad',
+          'hangs-without-bobbin',
+        ],
         some: ['needle-break', 'rattle', 'loop-hangs', 'after-jam'],
         few: ['skip', 'no-pickup'],
       },
@@ -80,7 +88,7 @@ export const bobbinCase: Mechanism = {
       applies: 'bobbin',
       shows: {
         sure: ['case-raised'],
-        usual: ['loop-hangs'],
+        usual: ['loop-hangs', 'hangs-without-bobbin'],
         often: ['loops-under', 'jam', 'after-jam'],
         some: [
           'nest',
@@ -105,7 +113,7 @@ export const bobbinCase: Mechanism = {
       applies: 'plastic-case',
       shows: {
         sure: ['case-pierced'],
-        usual: ['after-jam'],
+        usual: ['after-jam', 'hangs-without-bobbin'],
         often: ['loop-hangs'],
         some: [
           'nest',
@@ -131,7 +139,7 @@ export const bobbinCase: Mechanism = {
       applies: 'bobbin',
       shows: {
         sure: ['gap-tight'],
-        usual: ['loop-hangs'],
+        usual: ['loop-hangs', 'hangs-without-bobbin'],
         often: ['nest', 'loops-under', 'straight-bad', 'found-bad'],
         some: ['top-break', 'jam', 'after-clean'],
       },

@@ -33,7 +33,7 @@ export const thread: Mechanism = {
       byPhone: true,
       shows: {
         usual: ['thread-thick', 'eye-too-small'],
-        often: ['shred', 'top-break', 'after-thread'],
+        often: ['shred', 'top-break', 'after-thread', 'hangs-without-bobbin'],
         some: ['skip', 'jam', 'loops-under', 'thread-unknown', 'loop-hangs'],
         few: ['nest'],
         rare: ['found-bad'],
