@@ -25,6 +25,12 @@ export {
   type ScrewStand,
   screwStand,
 } from './bobbin/screw.ts';
+export {
+  type GapFit,
+  type StopGap,
+  type StopGapReading,
+  stopGapReading,
+} from './bobbin/stopGap.ts';
 export { normalTail } from './chance/normal.ts';
 export { seeded } from './chance/seeded.ts';
 export {
@@ -93,6 +99,18 @@ export type { Trial, TrialQuestion } from './diagnosis/trial.ts';
 export { type Suspect, type WorkLeft, workLeft } from './diagnosis/workLeft.ts';
 export { type Stakes, Worth } from './diagnosis/worth.ts';
 export { CoreFault } from './fault.ts';
+export {
+  apart,
+  type ClockPlace,
+  type DiscPoint,
+  type Hour,
+  hourOf,
+  ONE_PLACE,
+  placeOn,
+  pointOn,
+  sameAs,
+} from './marks/clockPlace.ts';
+export { agree, type Lean, leanOf } from './marks/lean.ts';
 export {
   GROOVE_SHARE,
   grooveShare,

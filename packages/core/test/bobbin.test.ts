@@ -12,6 +12,7 @@ import {
   pullOf,
   screwStand,
   seeded,
+  stopGapReading,
 } from '../src/index.ts';
 
 const refusal = (code: string): object => expect.objectContaining({ code }) as object;
@@ -171,5 +172,42 @@ describe('thread on a bobbin', () => {
       }),
     );
     expect(() => metresLeft(ROOM, mm(25), THREAD)).toThrow(refusal('winding-outside'));
+  });
+});
+
+describe('the gap at the stop', () => {
+  const gap = (passes: number, stops: number | undefined, thread: number) =>
+    stopGapReading(
+      { passes: mm(passes), stops: stops === undefined ? undefined : mm(stops) },
+      mm(thread),
+    );
+
+  it('lets a tex 25 thread slip, drags a tex 40 and holds a tex 105 at 0.20 mm (handbook’s diameters)', () => {
+    // .196, .248 and .402 mm across; without air .152, .192 and .311: worked by hand.
+    expect(gap(0.2, 0.21, 0.196)).toEqual({ atLeast: 'slips', atMost: 'slips', isSure: true });
+    expect(gap(0.2, 0.21, 0.248)).toEqual({ atLeast: 'drags', atMost: 'drags', isSure: true });
+    expect(gap(0.2, 0.21, 0.402)).toEqual({ atLeast: 'held', atMost: 'held', isSure: true });
+  });
+
+  it('is not sure where the feelers are too far apart for this thread', () => {
+    expect(gap(0.15, 0.3, 0.2)).toEqual({ atLeast: 'held', atMost: 'slips', isSure: false });
+    expect(gap(0.15, undefined, 0.2)).toMatchObject({ atMost: 'slips', isSure: false });
+  });
+
+  it('never lets a thicker thread through better than a thinner', () => {
+    const order = ['held', 'drags', 'slips'];
+    const width = fc.double({ min: 0.02, max: 1, noNaN: true });
+    fc.assert(
+      fc.property(width, width, width, (passes, thin, more) => {
+        const { atLeast: thinner } = gap(passes, passes + 0.01, thin);
+        const { atLeast: thicker } = gap(passes, passes + 0.01, thin + more);
+        expect(order.indexOf(thicker)).toBeLessThanOrEqual(order.indexOf(thinner));
+      }),
+    );
+  });
+
+  it('refuses a gap that stops what is thinner than what passes, and a thread of no thickness', () => {
+    expect(() => gap(0.3, 0.2, 0.2)).toThrow(refusal('gap-upside-down'));
+    expect(() => gap(0.2, 0.3, 0)).toThrow(refusal('not-above-nothing'));
   });
 });

@@ -137,6 +137,15 @@ export const DUTIES: readonly DutySource[] = [
     why: 'A burr half removed snags worse',
   },
   {
+    id: 'new-hook',
+    title: 'Set the new hook',
+    raisedBy: ['action:hook-replaced'],
+    clearedAll: ['check:hook-gap=normal', 'check:timing=normal'],
+    text: 'A new hook stands anew to the needle: set and prove its gap and its timing by the machine’s service data',
+    hazard: 'needle',
+    why: 'Nothing of the old setting holds for another hook',
+  },
+  {
     id: 'sew-out',
     title: 'Standard sew-out',
     raisedBy: ['repair:*'],

@@ -125,6 +125,39 @@ export type {
 } from './schema.ts';
 export { STRENGTHS } from './schema.ts';
 export type { Standing } from './standings.ts';
+export {
+  ACTION_FOR,
+  COARSEST_GRIT,
+  DRESSING_TOOLS,
+  type DressingStep,
+  type DressingTool,
+  dressingSteps,
+  findingOf,
+  LAST_GRITS,
+  LOOK_AGAIN,
+  verdictOn,
+  verdictOnPart,
+} from './surfaces/dressing.ts';
+export {
+  DROVE_IT,
+  joinStrikes,
+  type LikelyStrike,
+  type MarkOnMap,
+} from './surfaces/strike.ts';
+export {
+  isPlastic,
+  MARK_ENDS,
+  MARK_KINDS,
+  type MarkEnd,
+  type MarkKind,
+  STRUCK_PARTS,
+  type StruckPart,
+  SURFACE_IDS,
+  SURFACES,
+  type Surface,
+  type SurfaceId,
+  surfaceOf,
+} from './surfaces/surfaces.ts';
 export { parseCheckCondition, parseRequirement } from './tokens.ts';
 
 /** The tables as they are written down in this edition. */

@@ -290,6 +290,15 @@ export const hook: Mechanism = {
     },
     { id: 'hook-dressed', title: 'Hook dressed', treats: ['hook-burr'], repair: true, minutes: 8 },
     {
+      id: 'hook-replaced',
+      title: 'Hook replaced',
+      treats: ['hook-burr'],
+      repair: true,
+      minutes: 40,
+      parts: ['a hook for this machine'],
+      hazard: 'needle',
+    },
+    {
       id: 'hook-seated',
       title: 'Hook and ring seated',
       treats: ['hook-misseated'],

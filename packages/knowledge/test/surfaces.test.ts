@@ -1,0 +1,130 @@
+import { hourOf } from '@nodo/core';
+import { describe, expect, it } from 'vitest';
+import {
+  ACTION_FOR,
+  COARSEST_GRIT,
+  DRESSING_TOOLS,
+  DROVE_IT,
+  dressingSteps,
+  findingOf,
+  isPlastic,
+  joinStrikes,
+  KNOWLEDGE,
+  LOOK_AGAIN,
+  type MarkKind,
+  type MarkOnMap,
+  modelOf,
+  STRUCK_PARTS,
+  SURFACES,
+  type SurfaceId,
+  verdictOn,
+  verdictOnPart,
+} from '../src/index.ts';
+
+const mark = (
+  surface: SurfaceId,
+  hour: number,
+  kind: MarkKind = 'raised',
+  out = 0.85,
+): MarkOnMap => ({ id: `${surface} ${hour}`, surface, hour: hourOf(hour), out, kind });
+
+describe('what is done about a mark (common practice, handbook)', () => {
+  it('leaves a depression, dresses what stands up, replaces what is pierced', () => {
+    expect(verdictOn('depression')).toBe('leave');
+    expect(verdictOn('raised')).toBe('dress');
+    expect(verdictOn('scratch')).toBe('dress');
+    expect(verdictOn('pierced')).toBe('replace');
+  });
+
+  it('replaces the part for one pierce among raised marks', () => {
+    expect(verdictOnPart(['raised', 'raised', 'pierced'])).toBe('replace');
+    expect(verdictOnPart(['depression', 'raised'])).toBe('dress');
+    expect(verdictOnPart([])).toBe('leave');
+  });
+
+  it('never takes anything coarser than 400, goes from coarse to fine, and ends polished and wiped', () => {
+    for (const part of STRUCK_PARTS) {
+      for (const kind of ['raised', 'scratch'] as const) {
+        for (const tool of DRESSING_TOOLS) {
+          const steps = dressingSteps(kind, part, tool);
+          const grits = steps.flatMap(({ grit }) => grit ?? []);
+          expect(Math.min(...grits)).toBeGreaterThanOrEqual(COARSEST_GRIT);
+          expect(grits).toEqual([...grits].sort((a, b) => a - b));
+          expect(steps.slice(-2).map(({ id }) => id)).toEqual(['polish', 'wipe']);
+        }
+      }
+    }
+  });
+
+  it('has eye protection at every step of a rotary tool, and no file on a hook', () => {
+    const turned = dressingSteps('raised', 'case', 'rotary');
+    expect(turned.filter(({ hazard }) => hazard === 'eyes').map(({ id }) => id)).toEqual([
+      'point',
+      'polish',
+    ]);
+    const byHand = dressingSteps('raised', 'case', 'hand');
+    expect(byHand.map(({ id }) => id)).toEqual(['file', 'abrasive', 'abrasive', 'polish', 'wipe']);
+    expect(byHand.some(({ hazard }) => hazard === 'eyes')).toBe(false);
+    expect(dressingSteps('raised', 'hook', 'hand').some(({ id }) => id === 'file')).toBe(false);
+  });
+
+  it('names actions and checks that there are, and a finding of the check that looks at the surface', () => {
+    for (const part of STRUCK_PARTS) {
+      for (const action of Object.values(ACTION_FOR[part])) {
+        expect(KNOWLEDGE.actions.has(action), action).toBe(true);
+      }
+      for (const check of LOOK_AGAIN[part]) expect(KNOWLEDGE.checks.has(check), check).toBe(true);
+    }
+    for (const { checks } of DROVE_IT) {
+      for (const check of checks) expect(KNOWLEDGE.checks.has(check), check).toBe(true);
+    }
+    for (const { part, check } of SURFACES) {
+      const findings = KNOWLEDGE.checks.get(check)?.findings.map(({ id }) => id);
+      for (const kind of ['raised', 'scratch', 'pierced'] as const) {
+        expect(findings).toContain(findingOf(kind, part, true));
+      }
+      expect(findingOf('depression', part, true)).toBeUndefined();
+    }
+  });
+
+  it('knows a pierced case only where cases are of plastic', () => {
+    for (const family of ['drop-in', 'front-loading']) {
+      const model = modelOf(family);
+      if (!model) throw new Error(family);
+      const finding = findingOf('pierced', 'case', isPlastic('case', model.family));
+      expect(model.findings.has(finding ?? ''), family).toBe(true);
+    }
+    expect(isPlastic('hook', { traits: ['plastic-case'] })).toBe(false);
+  });
+});
+
+describe('marks joined into one likely event', () => {
+  it('takes foot, plate, case and hook of one side for one strike', () => {
+    // What lies at 9 on the foot turned over sideways sits on the machine's right.
+    const marks = [mark('hook', 7), mark('case-inside', 1), mark('plate-top', 3, 'raised', 0.4)];
+    const [strike, ...more] = joinStrikes([...marks, mark('foot', 9, 'depression', 0.5)]);
+    expect(more).toEqual([]);
+    expect(strike).toMatchObject({ parts: ['foot', 'plate', 'case', 'hook'], across: 1, along: 0 });
+    expect(strike?.marks).toHaveLength(4);
+  });
+
+  it('keeps left and right apart: two strikes, or both swings of a zigzag', () => {
+    const strikes = joinStrikes([
+      mark('plate-top', 3, 'raised', 0.4),
+      mark('case-inside', 1),
+      mark('plate-top', 9, 'raised', 0.4),
+      mark('case-inside', 11),
+    ]);
+    expect(strikes.map(({ across, parts }) => [across, parts])).toEqual([
+      [1, ['plate', 'case']],
+      [-1, ['plate', 'case']],
+    ]);
+  });
+
+  it('makes no event of one part, nor of scratches alone', () => {
+    expect(joinStrikes([mark('case-inside', 1), mark('case-outside', 1)])).toEqual([]);
+    expect(joinStrikes([mark('plate-top', 3, 'scratch', 0.4), mark('hook', 2, 'scratch')])).toEqual(
+      [],
+    );
+  });
+});
