@@ -79,6 +79,8 @@ export interface Result extends Job {
   readonly brier: number;
   /** Of the tenths that have 50 cases or more, the one with the greatest gap between told and true. */
   readonly worstTenth: Tenth;
+  /** The same for all that was told before every check of every machine, the end included. */
+  readonly worstTenthOnTheWay: Tenth;
   /** The same for beliefs that know what is thrown away when machines are drawn. */
   readonly worstTenthWithinBounds: Tenth;
 }
@@ -88,7 +90,10 @@ export interface Tenth {
   readonly from: number;
   readonly cases: number;
   readonly gap: number;
-  /** How far the true share of so many cases strays by chance, where what is told is right. */
+  /**
+   * How far the true share strays by chance: from what was off machine by machine, since beliefs about one
+   * machine go together.
+   */
   readonly standardError: number;
 }
 
@@ -113,8 +118,9 @@ export function compare(job: Job): Result {
     meanMinutes: rounded(minutes.reduce((sum, each) => sum + each, 0) / minutes.length, 1),
     p90Minutes: at(0.9),
     ...confirmations(walks, model),
-    ...calibration(walks, ({ beliefs }) => beliefs),
-    worstTenthWithinBounds: calibration(walks, ({ beliefsWithinBounds }) => beliefsWithinBounds)
+    ...calibration(walks, ({ beliefs }) => [beliefs]),
+    worstTenthOnTheWay: calibration(walks, ({ told }) => told).worstTenth,
+    worstTenthWithinBounds: calibration(walks, ({ beliefsWithinBounds }) => [beliefsWithinBounds])
       .worstTenth,
   };
 }
@@ -147,32 +153,40 @@ function confirmations(walks: readonly Walked[], model: FamilyModel) {
 const ENOUGH_CASES = 50;
 
 /** Source of the score: Brier, Monthly Weather Review 78 (1950). */
-function calibration(walks: readonly Walked[], told: (walk: Walk) => ReadonlyMap<string, number>) {
-  const tenths = Array.from({ length: 10 }, () => ({ cases: 0, told: 0, there: 0 }));
+function calibration(
+  walks: readonly Walked[],
+  told: (walk: Walk) => readonly ReadonlyMap<string, number>[],
+) {
+  const tenths = Array.from({ length: 10 }, () => ({ cases: 0, off: 0, squaredOff: 0 }));
   let squares = 0;
   let cases = 0;
   for (const { truth, walked } of walks) {
-    for (const [cause, belief] of told(walked)) {
+    const offHere = tenths.map(() => 0);
+    for (const [cause, belief] of told(walked).flatMap((beliefs) => [...beliefs])) {
       const there = truth.causes.has(cause) ? 1 : 0;
       squares += (belief - there) ** 2;
       cases += 1;
-      const tenth = tenths[Math.min(9, Math.floor(belief * 10))];
+      const place = Math.min(9, Math.floor(belief * 10));
+      const tenth = tenths[place];
       if (!tenth) continue;
       tenth.cases += 1;
-      tenth.told += belief;
-      tenth.there += there;
+      offHere[place] = (offHere[place] ?? 0) + belief - there;
+    }
+    for (const [place, tenth] of tenths.entries()) {
+      const off = offHere[place] ?? 0;
+      tenth.off += off;
+      tenth.squaredOff += off ** 2;
     }
   }
   const [worstTenth] = tenths
-    .map(({ cases: count, told: sum, there }, tenth): Tenth => {
-      const share = sum / count;
-      return {
+    .map(
+      ({ cases: count, off, squaredOff }, tenth): Tenth => ({
         from: tenth / 10,
         cases: count,
-        gap: rounded(Math.abs(sum - there) / count, 3),
-        standardError: rounded(Math.sqrt((share * (1 - share)) / count), 3),
-      };
-    })
+        gap: rounded(Math.abs(off) / count, 3),
+        standardError: rounded(Math.sqrt(squaredOff) / count, 3),
+      }),
+    )
     .filter((tenth) => tenth.cases >= ENOUGH_CASES)
     .sort((a, b) => b.gap - a.gap);
   if (!worstTenth) throw new Error('too few machines for any tenth');

@@ -112,6 +112,14 @@ export {
   type Standing,
   wasDeclined,
 } from './tickets/life.ts';
+export {
+  type EarlierMark,
+  type Mark,
+  type MarkEndTold,
+  type MarkedVisit,
+  marksLeft,
+  openMarks,
+} from './tickets/marks.ts';
 export { nextOnThePhone, type PhoneStep } from './tickets/nextOnThePhone.ts';
 export {
   type Deferred,

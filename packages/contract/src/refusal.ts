@@ -47,6 +47,8 @@ export const REFUSAL_CODES = [
   'no-such-thread',
   'no-such-piece',
   'no-such-turn',
+  'no-such-mark',
+  'not-to-be-dressed',
   'pieces-missing',
   'no-such-needle',
   'over-the-limit',

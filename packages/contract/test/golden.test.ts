@@ -19,6 +19,7 @@ import eventsV5 from './golden/events-v5.json';
 import eventsV6 from './golden/events-v6.json';
 import eventsV7 from './golden/events-v7.json';
 import eventsV8 from './golden/events-v8.json';
+import eventsV9 from './golden/events-v9.json';
 import tablesV1 from './golden/tables-v1.json';
 
 interface Golden {
@@ -38,6 +39,7 @@ const GOLDEN: Readonly<Record<string, Golden>> = {
   'events-v6': eventsV6,
   'events-v7': eventsV7,
   'events-v8': eventsV8,
+  'events-v9': eventsV9,
 };
 
 function comesTo(ticket: string, events: readonly TicketEvent[]): object {
@@ -74,6 +76,7 @@ describe('golden files: what was once stored is told the same for ever', () => {
   it.each([
     ['events-v7: money, time, waiting and promises', eventsV7],
     ['events-v8: needles, pieces, work and limits', eventsV8],
+    ['events-v9: marks and what became of them', eventsV9],
   ])('%s', (_, { ticket, events, life: expected }) => {
     const sent = events.map((event) => ticketEvent.parse(event));
     const { life } = ticketOf(ticket, sent);

@@ -170,9 +170,15 @@ it('reads a machine’s card of before there were heads and scarf sides on it', 
     needles: _needles,
     scarf: _scarf,
     bobbin: _bobbin,
+    bobbinTurns: _turns,
     ...before
   } = newMachineCard('drop-in', 'Old card');
-  expect(machineCard.parse(before)).toMatchObject({ needles: 1, scarf: null, bobbin: null });
+  expect(machineCard.parse(before)).toMatchObject({
+    needles: 1,
+    scarf: null,
+    bobbin: null,
+    bobbinTurns: null,
+  });
 });
 
 it('keeps with a measure which needle it is about and what it was held against', () => {

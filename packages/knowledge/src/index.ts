@@ -8,7 +8,9 @@ import { MECHANISMS } from './mechanisms/index.ts';
 import type { KnowledgeSource } from './schema.ts';
 
 export {
+  againstOwn,
   BOBBIN_CLASSES,
+  BOBBIN_MEASURES,
   BOBBIN_TENSION,
   BOBBIN_TOLERANCE,
   type BobbinClass,
@@ -19,6 +21,22 @@ export {
   type MeasuredBobbin,
   matchBobbin,
 } from './bobbins/classes.ts';
+export {
+  BOBBIN_TURNS,
+  type BobbinTurn,
+  type RewindStep,
+  rewindSteps,
+  usualTurn,
+  WINDINGS,
+  type Winding,
+} from './bobbins/condition.ts';
+export {
+  HANG_TURNS,
+  type HangShown,
+  type HangTurn,
+  type HangUp,
+  locateHangUp,
+} from './bobbins/hangUp.ts';
 export { type CallProposal, planCall } from './call.ts';
 export { canonicalJson } from './canonical.ts';
 export { answersOfCase, type WorkedCase } from './cases/case.ts';

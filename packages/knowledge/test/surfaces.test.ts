@@ -47,7 +47,7 @@ describe('what is done about a mark (common practice, handbook)', () => {
       for (const kind of ['raised', 'scratch'] as const) {
         for (const tool of DRESSING_TOOLS) {
           const steps = dressingSteps(kind, part, tool);
-          const grits = steps.flatMap(({ grit }) => grit ?? []);
+          const grits = steps.flatMap(({ grit }) => (grit > 0 ? [grit] : []));
           expect(Math.min(...grits)).toBeGreaterThanOrEqual(COARSEST_GRIT);
           expect(grits).toEqual([...grits].sort((a, b) => a - b));
           expect(steps.slice(-2).map(({ id }) => id)).toEqual(['polish', 'wipe']);
@@ -58,14 +58,13 @@ describe('what is done about a mark (common practice, handbook)', () => {
 
   it('has eye protection at every step of a rotary tool, and no file on a hook', () => {
     const turned = dressingSteps('raised', 'case', 'rotary');
-    expect(turned.filter(({ hazard }) => hazard === 'eyes').map(({ id }) => id)).toEqual([
-      'point',
-      'polish',
-    ]);
+    expect(turned.filter(({ eyes }) => eyes).map(({ id }) => id)).toEqual(['point', 'polish']);
     const byHand = dressingSteps('raised', 'case', 'hand');
     expect(byHand.map(({ id }) => id)).toEqual(['file', 'abrasive', 'abrasive', 'polish', 'wipe']);
-    expect(byHand.some(({ hazard }) => hazard === 'eyes')).toBe(false);
+    expect(byHand.some(({ eyes }) => eyes)).toBe(false);
     expect(dressingSteps('raised', 'hook', 'hand').some(({ id }) => id === 'file')).toBe(false);
+    const finer = dressingSteps('scratch', 'plate', 'hand', 1000);
+    expect(finer.flatMap(({ grit }) => (grit > 0 ? [grit] : []))).toEqual([600, 800, 1000]);
   });
 
   it('names actions and checks that there are, and a finding of the check that looks at the surface', () => {

@@ -188,6 +188,8 @@ describe('a machine', () => {
       value: 0.2,
       when: 'found',
     });
+    const mark = { surface: 'hook', hour: 2.5, out: 0.9, kind: 'raised', length: 1, was: null };
+    await record(technician, ticket, 'mark-found', mark);
     const { visits, customerName } = await ok<MachineFile>(counter, 'GET', path);
     expect(customerName).toBe('Osk Trenholt');
     expect(visits).toMatchObject([
@@ -195,6 +197,7 @@ describe('a machine', () => {
         line: { ticket },
         parts: [{ words: 'Case', count: 1, each: 2400 }],
         measures: [{ quantity: 'hook-gap', value: 0.2, when: 'found' }],
+        marks: [{ ...mark, end: null }],
       },
     ]);
     const least = { ...card, service: { 'hook-gap': { least: 0.2, most: 0.1, from: 'x' } } };

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { AT_THE_COUNTER, LEADS } from '../roles.ts';
 import { customerCard, machineCard } from '../shop/cards.ts';
 import { instant, uuid } from '../text.ts';
+import { mark } from '../tickets/marks.ts';
 import { measure, partPut, setUpFound } from '../tickets/noted.ts';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
@@ -80,6 +81,8 @@ const visit = z.object({
   setUp: setUpFound.nullable(),
   parts: z.array(partPut),
   measures: z.array(measure),
+  /** Marks that were found then on what the needle can reach. */
+  marks: z.array(mark),
   /** Repairs, by id of the action. */
   repairs: z.array(z.string()),
   /** Duties that were waived or left, and checks that were worth a look but not done, by id. */

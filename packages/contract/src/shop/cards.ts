@@ -1,4 +1,10 @@
-import { BOBBIN_CLASSES, type BobbinClassId, SCARF_SIDES, type ScarfSide } from '@nodo/knowledge';
+import {
+  BOBBIN_CLASSES,
+  BOBBIN_TURNS,
+  type BobbinClassId,
+  SCARF_SIDES,
+  type ScarfSide,
+} from '@nodo/knowledge';
 import { z } from 'zod';
 import { day, humanText, minorUnits, tableId, uuid } from '../text.ts';
 import { SPOKEN } from '../tickets/life.ts';
@@ -51,6 +57,8 @@ export const machineCard = z.object({
     .enum(BOBBIN_CLASSES.map(({ id }) => id) as [BobbinClassId, ...BobbinClassId[]])
     .nullable()
     .default(null),
+  /** Which way its bobbin turns as thread is drawn off, looked at from its open side; null: not known. */
+  bobbinTurns: z.enum(BOBBIN_TURNS).nullable().default(null),
   /** Where it is oiled, with what, how often; the manual's words. */
   oilPoints: humanText(1000, 0),
   notes: humanText(2000, 0),

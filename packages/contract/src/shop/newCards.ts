@@ -13,6 +13,7 @@ export function newMachineCard(family: string, label: string): MachineCard {
     needles: 1,
     scarf: null,
     bobbin: null,
+    bobbinTurns: null,
     oilPoints: '',
     notes: '',
   };

@@ -9,6 +9,7 @@ export const QUANTITIES = {
   'hook-gap': { unit: 'mm', usual: [0.05, 0.1] },
   'bobbin-across': { unit: 'mm', usual: undefined },
   'bobbin-width': { unit: 'mm', usual: undefined },
+  'bobbin-hole': { unit: 'mm', usual: undefined },
   'stop-gap': { unit: 'mm', usual: undefined },
   'needle-angle': { unit: 'deg', usual: undefined },
   'needle-short': { unit: 'mm', usual: [0, 0.2] },

@@ -1,6 +1,7 @@
 import type { Bill, Rates } from '@nodo/core';
 import type { RegisterEntry } from '../shop/needles.ts';
 import { minutesBetween } from '../text.ts';
+import type { Mark } from './marks.ts';
 import type { CaseWhich, Measure, PartPut, PiecesLaid, ScrewLog, SetUp } from './noted.ts';
 import type { WorkTold } from './work.ts';
 
@@ -64,6 +65,8 @@ export interface Life {
   readonly pieces: (PiecesLaid & { readonly seq: number }) | undefined;
   /** How far the screws of its cases were turned. */
   readonly screws: Readonly<Partial<Record<CaseWhich, ScrewLog>>>;
+  /** Marks found on what the needle can reach. */
+  readonly marks: readonly Mark[];
   readonly signed: readonly { readonly photo: string; readonly what: 'intake' | 'collected' }[];
   readonly bill: (Bill & { readonly rates: Rates; readonly currency: string }) | undefined;
   /** When the customer was last told that it is ready. */
@@ -89,6 +92,7 @@ export const NEW_LIFE: Life = {
   work: undefined,
   pieces: undefined,
   screws: {},
+  marks: [],
   signed: [],
   bill: undefined,
   toldAt: undefined,

@@ -21,6 +21,9 @@ export type BobbinClassId = (typeof BOBBIN_CLASSES)[number]['id'];
 /** What a caliper on a moulded part may be off by; ours, no source. */
 export const BOBBIN_TOLERANCE = mm(0.3);
 
+/** Differences of decimals are not exact. */
+const ROUNDING = 1e-9;
+
 /** From so far off nobody takes one for the other. */
 const ALIKE = 1;
 
@@ -49,7 +52,7 @@ export function matchBobbin({ across, width, sides }: MeasuredBobbin): readonly 
     const acrossOff = across - bobbin.across;
     const widthOff = bobbin.width === undefined ? undefined : width - bobbin.width;
     const off = Math.max(Math.abs(acrossOff), Math.abs(widthOff ?? 0));
-    const fits = sides === bobbin.sides && off <= BOBBIN_TOLERANCE + 1e-9;
+    const fits = sides === bobbin.sides && off <= BOBBIN_TOLERANCE + ROUNDING;
     return {
       bobbin,
       acrossOff,
@@ -67,6 +70,38 @@ function distance({ bobbin, acrossOff, widthOff = 0 }: BobbinMatch, sides: 'flat
 
 export function bobbinClassOf(id: string): BobbinClass | undefined {
   return BOBBIN_CLASSES.find((one) => one.id === id);
+}
+
+/** What is measured on a bobbin. */
+export const BOBBIN_MEASURES = ['across', 'width', 'hole'] as const;
+export type BobbinMeasure = (typeof BOBBIN_MEASURES)[number];
+
+/** One measure of a bobbin held against the machine's own. */
+export interface AgainstOwn {
+  readonly measure: BobbinMeasure;
+  readonly value: number;
+  readonly own: readonly [least: number, most: number];
+  /** How far outside of what the own one may measure; nothing inside it. */
+  readonly off: number;
+  readonly fits: boolean;
+}
+
+/**
+ * A bobbin against what the machine's own measures, measure by measure, as far as both are known. The
+ * hole is told here alone: no table of classes has it.
+ */
+export function againstOwn(
+  measured: Readonly<Partial<Record<BobbinMeasure, number>>>,
+  own: Readonly<Partial<Record<BobbinMeasure, readonly [least: number, most: number]>>>,
+): readonly AgainstOwn[] {
+  return BOBBIN_MEASURES.flatMap((measure): AgainstOwn[] => {
+    const [value, range] = [measured[measure], own[measure]];
+    if (value === undefined || range === undefined) return [];
+    const off = value - Math.min(Math.max(value, range[0]), range[1]);
+    return [
+      { measure, value, own: range, off, fits: Math.abs(off) <= BOBBIN_TOLERANCE + ROUNDING },
+    ];
+  });
 }
 
 /** Usual tension of the bobbin thread by use, gf; from memory, typical. */

@@ -1,4 +1,3 @@
-import type { Hazard } from '../schema.ts';
 import type { MarkEnd, MarkKind, StruckPart } from './surfaces.ts';
 
 /** Nothing coarser touches a surface that thread runs over; common practice. */
@@ -36,35 +35,41 @@ export type DressingTool = (typeof DRESSING_TOOLS)[number];
 /** One step of dressing; its words are found by its id. */
 export interface DressingStep {
   readonly id: 'file' | 'point' | 'abrasive' | 'polish' | 'wipe';
-  /** Of the abrasive, the coarser first. */
-  readonly grit: number | undefined;
-  /** The caution that belongs to it. */
-  readonly hazard: Hazard | 'eyes' | undefined;
+  /** Of the abrasive; 0 for what has none. */
+  readonly grit: number;
+  /** It throws grains: eye protection stands at it. */
+  readonly eyes: boolean;
 }
 
 /**
  * How a mark is dressed, in order. By hand first; what stands up is filed flush, then finer and finer, then
  * polished. A scratch has nothing to file: it begins with the finer abrasive. A hook is never filed: its
  * shape is its timing. Common practice.
+ * @param last the finest abrasive before polishing, one of {@link LAST_GRITS}.
  */
 export function dressingSteps(
   kind: Extract<MarkKind, 'raised' | 'scratch'>,
   part: StruckPart,
   tool: DressingTool,
+  last: number = LAST_GRITS[0],
 ): readonly DressingStep[] {
-  const hazard = tool === 'rotary' ? 'eyes' : undefined;
-  const takesOff: readonly DressingStep[] =
-    kind === 'scratch' || part === 'hook'
-      ? []
-      : [{ id: tool === 'rotary' ? 'point' : 'file', grit: undefined, hazard }];
-  const grits = kind === 'raised' ? [COARSEST_GRIT, LAST_GRITS[0]] : [LAST_GRITS[0]];
-  return [
-    ...takesOff,
-    // Abrasive is led by hand also after a rotary tool: it follows the shape.
-    ...grits.map((grit): DressingStep => ({ id: 'abrasive', grit, hazard: undefined })),
-    { id: 'polish', grit: undefined, hazard },
-    { id: 'wipe', grit: undefined, hazard: undefined },
+  const isTurning = tool === 'rotary';
+  const isFiled = kind === 'raised' && part !== 'hook';
+  const grits = [
+    ...(kind === 'raised' ? [COARSEST_GRIT] : []),
+    ...LAST_GRITS.filter((grit) => grit <= last),
   ];
+  return [
+    ...(isFiled ? [step(isTurning ? 'point' : 'file', isTurning)] : []),
+    // Abrasive is led by hand also after a rotary tool: it follows the shape.
+    ...grits.map((grit) => ({ ...step('abrasive', false), grit })),
+    step('polish', isTurning),
+    step('wipe', false),
+  ];
+}
+
+function step(id: DressingStep['id'], eyes: boolean): DressingStep {
+  return { id, grit: 0, eyes };
 }
 
 /** The action that ends marks on a part. */

@@ -30,6 +30,7 @@ export function visitsOf(
       setUp: life.setUp ?? null,
       parts: [...life.parts],
       measures: life.measures.map(({ quantity, value, when }) => ({ quantity, value, when })),
+      marks: [...life.marks],
       repairs: [...repairsDone(ticket)],
       waived: closing?.snapshot.waived ?? [],
       leftOpen: (closing?.snapshot.causes ?? [])

@@ -51,6 +51,8 @@ export const STATUS: Readonly<Record<RefusalCode, number>> = {
   'no-such-thread': 400,
   'no-such-piece': 400,
   'no-such-turn': 400,
+  'no-such-mark': 409,
+  'not-to-be-dressed': 409,
   'pieces-missing': 409,
   'card-moved': 409,
   erased: 409,

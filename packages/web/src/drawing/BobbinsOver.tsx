@@ -11,9 +11,12 @@ const BULGE = 1.4;
 /** A measured bobbin over one of a class, from the side and from above, to one scale. */
 export function BobbinsOver({
   measured,
+  hole,
   other,
 }: {
   readonly measured: MeasuredBobbin;
+  /** Across, mm, where it was measured. */
+  readonly hole: number | undefined;
   readonly other: BobbinClass;
 }) {
   const words = instruments.bobbin.which;
@@ -37,7 +40,7 @@ export function BobbinsOver({
       <g stroke="var(--own)" strokeWidth="0.4">
         <path data-measured d={fromSide(measured.across, measured.width, measured.sides)} />
         <circle cx={2 * HALF} r={measured.across / 2} />
-        <circle cx={2 * HALF} r={3} />
+        {hole !== undefined && <circle data-hole cx={2 * HALF} r={hole / 2} />}
       </g>
       <text x={0} y={HALF + 1.4} textAnchor="middle" fontSize="1.5" fill="var(--ink)">
         {`${other.title} - - -   ${words.measured} ——`}

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { refuse } from '../../refusal.ts';
 import { humanText, tableId } from '../../text.ts';
 import { gatesUnmet } from '../gates.ts';
+import { marksAfter } from '../marks.ts';
 import { type Ticket, withVoidEpoch } from '../ticket.ts';
 import { accept, defineEvent, reject } from './define.ts';
 import { atTheBench } from './guards.ts';
@@ -55,6 +56,7 @@ export const actionDone = defineEvent({
       epoch: startsEpoch ?? ticket.epoch,
       power: action === 'power-off-confirmed' ? 'off' : action === 'power-on' ? 'on' : ticket.power,
       deeds: [...ticket.deeds, { action, treats, repair, startsEpoch, epoch, seq }],
+      life: { ...ticket.life, marks: marksAfter(ticket.life.marks, action) },
     };
   },
   applyCorrected(ticket, { treats }) {

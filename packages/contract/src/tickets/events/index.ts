@@ -26,6 +26,8 @@ import { machineClosed } from './machineClosed.ts';
 import { machineCollected } from './machineCollected.ts';
 import { machineKnown } from './machineKnown.ts';
 import { machineOpened } from './machineOpened.ts';
+import { markEnded } from './markEnded.ts';
+import { markFound } from './markFound.ts';
 import { measured } from './measured.ts';
 import { needleFitted } from './needleFitted.ts';
 import { observationNoted } from './observationNoted.ts';
@@ -85,6 +87,8 @@ const EVENT_KINDS = {
   'work-told': workTold,
   'pieces-laid': piecesLaid,
   'screw-turned': screwTurned,
+  'mark-found': markFound,
+  'mark-ended': markEnded,
   signed: signed,
   'bill-made': billMade,
   'customer-told': customerTold,

@@ -1,13 +1,19 @@
 import type { Session } from '@nodo/contract';
 import { instruments } from '../../messages/instruments.ts';
 import { type InstrumentPart, InstrumentView } from '../instrument/InstrumentView.tsx';
+import { CasePart } from './case/CasePart.tsx';
+import { ConditionPart } from './condition/ConditionPart.tsx';
 import { LeftPart } from './LeftPart.tsx';
+import { MarksPart } from './marks/MarksPart.tsx';
 import { TensionPart } from './TensionPart.tsx';
 import { WhichPart } from './WhichPart.tsx';
 
 const { parts } = instruments.bobbin;
 const PARTS: readonly InstrumentPart[] = [
   { id: 'which', title: parts.which, Shown: WhichPart },
+  { id: 'condition', title: parts.condition, Shown: ConditionPart },
+  { id: 'case', title: parts.case, Shown: CasePart },
+  { id: 'marks', title: parts.marks, Shown: MarksPart },
   { id: 'tension', title: parts.tension, Shown: TensionPart },
   { id: 'left', title: parts.left, Shown: LeftPart },
 ];

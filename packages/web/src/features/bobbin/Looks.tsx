@@ -1,9 +1,8 @@
 import { useState } from 'react';
 import { instruments } from '../../messages/instruments.ts';
 import { Button } from '../../ui/Button.tsx';
-import { answersTo } from '../bench/answersTo.ts';
 import { Choices } from '../instrument/bits.tsx';
-import { type InstrumentBench, mayKeep } from '../instrument/instrumentBench.ts';
+import { type InstrumentBench, keepLook, mayKeep } from '../instrument/instrumentBench.ts';
 
 /** A way of judging the case that shows no number: what it did, kept as a finding. */
 export function Looks<Answer extends string>({
@@ -24,10 +23,7 @@ export function Looks<Answer extends string>({
 }) {
   const [said, setSaid] = useState<Answer>();
   const keep = () => {
-    const known = bench.model.checks.get(check);
-    if (!known || said === undefined) return;
-    const answers = answersTo(known, new Set([findings[said]]));
-    bench.onTicket?.record('findings-recorded', { check, answers });
+    if (said !== undefined) keepLook(bench, check, [findings[said]]);
   };
   return (
     <div className="flex flex-col gap-3">

@@ -1,22 +1,33 @@
-import { BOBBIN_CLASSES, type BobbinClassId, bobbinClassOf, matchBobbin } from '@nodo/knowledge';
+import type { MachineCard } from '@nodo/contract';
+import {
+  againstOwn,
+  BOBBIN_CLASSES,
+  BOBBIN_MEASURES,
+  type BobbinClassId,
+  bobbinClassOf,
+  matchBobbin,
+} from '@nodo/knowledge';
 import { useState } from 'react';
 import { BobbinsOver } from '../../drawing/BobbinsOver.tsx';
 import { readNumber, write } from '../../messages/index.ts';
 import { instruments } from '../../messages/instruments.ts';
 import { Button } from '../../ui/Button.tsx';
-import { answersTo } from '../bench/answersTo.ts';
 import { StandingMark } from '../bench/StandingMark.tsx';
-import { Choices } from '../instrument/bits.tsx';
-import { type InstrumentBench, mayDo, mayKeep } from '../instrument/instrumentBench.ts';
+import { Choices, Reading } from '../instrument/bits.tsx';
+import { type InstrumentBench, keepLook, mayDo, mayKeep } from '../instrument/instrumentBench.ts';
 import { NumberField } from './NumberField.tsx';
 
 const CHECK = 'bobbin-class';
+/** No bobbin measures more, mm. */
+const MOST = 100;
 
 /** Class and material of a bobbin by its measures, against what this machine takes. */
 export function WhichPart({ bench }: { readonly bench: InstrumentBench }) {
   const { model, card, onTicket } = bench;
   const [across, setAcross] = useState('');
   const [width, setWidth] = useState('');
+  const [hole, setHole] = useState('');
+  const [ownHole, setOwnHole] = useState('');
   const [sides, setSides] = useState<'flat' | 'curved'>('flat');
   const [material, setMaterial] = useState<'plastic' | 'metal'>('plastic');
   const [chosen, setChosen] = useState<BobbinClassId>();
@@ -24,9 +35,8 @@ export function WhichPart({ bench }: { readonly bench: InstrumentBench }) {
   if (!model.family.traits.includes('bobbin'))
     return <p className="text-lg">{instruments.bobbin.none}</p>;
 
-  const [D, w] = [readNumber(across), readNumber(width)];
-  const isMeasured = D !== undefined && w !== undefined && D > 0 && w > 0 && D < 100 && w < 100;
-  const measured = isMeasured ? { across: D, width: w, sides } : undefined;
+  const [D, w] = [inRange(readNumber(across)), inRange(readNumber(width))];
+  const measured = D !== undefined && w !== undefined ? { across: D, width: w, sides } : undefined;
   const matches = measured ? matchBobbin(measured) : [];
   const is = matches.find(({ fits }) => fits);
   const takesId = chosen ?? card?.bobbin ?? undefined;
@@ -35,23 +45,28 @@ export function WhichPart({ bench }: { readonly bench: InstrumentBench }) {
   const isMagnet = model.family.traits.includes('magnet-case');
   const alike = matches.filter(({ looksAlike }) => looksAlike);
   const over = takes ?? is?.bobbin ?? matches[0]?.bobbin;
+  const h = inRange(readNumber(hole));
+  const own = againstOwn(
+    { ...measured, ...(h !== undefined && { hole: h }) },
+    ownMeasures(card?.service ?? {}, inRange(readNumber(ownHole))),
+  );
+  const isLikeOwn = own.every(({ fits }) => fits);
 
+  const isKnown = against !== undefined || own.length > 0;
   const keep = () => {
-    const check = model.checks.get(CHECK);
-    if (!onTicket || !check || !measured || !against) return;
-    const answers = answersTo(
-      check,
-      new Set([
-        against.fits ? undefined : 'bobbin-other-class',
-        isMagnet && material === 'metal' ? 'bobbin-metal' : undefined,
-      ]),
-    );
+    if (!onTicket || !measured || !isKnown) return;
+    const isOther = against?.fits === false || !isLikeOwn;
     if (mayDo(bench)) {
-      const common = { when: 'found' } as const;
-      onTicket.record('measured', { quantity: 'bobbin-across', value: measured.across, ...common });
-      onTicket.record('measured', { quantity: 'bobbin-width', value: measured.width, ...common });
+      for (const measure of BOBBIN_MEASURES) {
+        const value = { ...measured, hole: h }[measure];
+        if (value === undefined) continue;
+        onTicket.record('measured', { quantity: `bobbin-${measure}`, value, when: 'found' });
+      }
     }
-    onTicket.record('findings-recorded', { check: CHECK, answers });
+    keepLook(bench, CHECK, [
+      isOther ? 'bobbin-other-class' : undefined,
+      isMagnet && material === 'metal' ? 'bobbin-metal' : undefined,
+    ]);
   };
 
   return (
@@ -62,6 +77,10 @@ export function WhichPart({ bench }: { readonly bench: InstrumentBench }) {
         <div className="flex flex-wrap gap-3">
           <NumberField label={words.across} value={across} onType={setAcross} />
           <NumberField label={words.width} value={width} onType={setWidth} />
+          <NumberField label={words.hole} value={hole} onType={setHole} />
+          {!card?.service['bobbin-hole'] && (
+            <NumberField label={words.ownHole} value={ownHole} onType={setOwnHole} />
+          )}
         </div>
         <Choices
           legend={words.sides}
@@ -88,7 +107,12 @@ export function WhichPart({ bench }: { readonly bench: InstrumentBench }) {
           onChoose={setChosen}
         />
         {mayKeep(bench) && (
-          <Button look="main" className="self-start" disabled={!against} onClick={keep}>
+          <Button
+            look="main"
+            className="self-start"
+            disabled={!measured || !isKnown}
+            onClick={keep}
+          >
             {words.keep}
           </Button>
         )}
@@ -110,10 +134,29 @@ export function WhichPart({ bench }: { readonly bench: InstrumentBench }) {
           </p>
         )}
         {measured && !takes && <p>{words.takesUnknown}</p>}
+        {own.length > 0 && (
+          <section aria-label={words.against}>
+            <h2 className="font-bold">{words.against}</h2>
+            <dl>
+              {own.map(({ measure, value, own: [least, most], fits }) => (
+                <Reading
+                  key={measure}
+                  name={words.measures[measure]}
+                  value={words.own(write.figure(value), write.figure(least), write.figure(most))}
+                  bad={!fits}
+                />
+              ))}
+            </dl>
+            {!isLikeOwn && <p className="mt-1 font-semibold text-hazard">{words.notOwn}</p>}
+          </section>
+        )}
+        {measured && own.every(({ measure }) => measure !== 'hole') && (
+          <p className="text-sm text-quiet">{words.noHole}</p>
+        )}
         {isMagnet && material === 'metal' && (
           <p className="font-semibold text-hazard">{words.metal}</p>
         )}
-        {measured && over && <BobbinsOver measured={measured} other={over} />}
+        {measured && over && <BobbinsOver measured={measured} hole={h} other={over} />}
         {alike.length > 0 && (
           <section aria-label={words.alike}>
             <h2 className="font-bold">{words.alike}</h2>
@@ -135,6 +178,23 @@ export function WhichPart({ bench }: { readonly bench: InstrumentBench }) {
       </div>
     </div>
   );
+}
+
+/** A length that a bobbin can have. */
+function inRange(value: number | undefined): number | undefined {
+  return value !== undefined && value > 0 && value < MOST ? value : undefined;
+}
+
+/** What the machine's own bobbin measures: by its card, and its hole as it was measured beside this one. */
+function ownMeasures(service: MachineCard['service'], hole: number | undefined) {
+  const known = BOBBIN_MEASURES.flatMap((measure) => {
+    const value = service[`bobbin-${measure}`];
+    return value ? [[measure, [value.least, value.most]] as const] : [];
+  });
+  return {
+    ...(hole !== undefined && { hole: [hole, hole] as const }),
+    ...Object.fromEntries(known),
+  };
 }
 
 function signed(value: number): string {

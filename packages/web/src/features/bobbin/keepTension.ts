@@ -1,6 +1,5 @@
 import type { MeasureLimit } from '@nodo/contract';
-import { answersTo } from '../bench/answersTo.ts';
-import { type InstrumentBench, mayDo } from '../instrument/instrumentBench.ts';
+import { type InstrumentBench, keepLook, mayDo } from '../instrument/instrumentBench.ts';
 
 /** Where a tension lies to its limit. */
 export function standOf(tension: number, { least, most }: MeasureLimit): 'low' | 'good' | 'high' {
@@ -15,9 +14,8 @@ export function keepTension(
   tension: number,
   limit: MeasureLimit,
 ): void {
-  const { onTicket, model } = bench;
-  const known = model.checks.get(check);
-  if (!onTicket || !known) return;
+  const { onTicket } = bench;
+  if (!onTicket) return;
   const stand = standOf(tension, limit);
   const [low, high] =
     check === 'case-drop' ? ['drop-free', 'drop-holds'] : ['gauge-low', 'gauge-high'];
@@ -31,8 +29,5 @@ export function keepTension(
       limit,
     });
   }
-  onTicket.record('findings-recorded', {
-    check,
-    answers: answersTo(known, new Set([seen])),
-  });
+  keepLook(bench, check, [seen]);
 }

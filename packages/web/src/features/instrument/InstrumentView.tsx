@@ -1,10 +1,4 @@
-import {
-  type MachineCard,
-  mayRecord,
-  mayTakeIn,
-  mayWorkAtBench,
-  type Session,
-} from '@nodo/contract';
+import { mayRecord, mayTakeIn, mayWorkAtBench, type Session } from '@nodo/contract';
 import { KNOWLEDGE, SHIPPED } from '@nodo/knowledge';
 import { ArrowLeft } from 'lucide-react';
 import { type ComponentType, type ReactNode, useState } from 'react';
@@ -53,14 +47,14 @@ function Beside({
   const { ticket } = shown;
   const { model, assessment, record } = useAtWork(shown, session);
   const { machine } = ticket.life;
-  const card = useCard(machine, session);
+  const known = useMachine(machine, session);
   if (!model) return null;
   const { role } = session.person;
   const bench: InstrumentBench = {
     session,
     model,
     machine,
-    card,
+    ...known,
     onTicket: {
       ticket,
       record,
@@ -106,14 +100,15 @@ function Beside({
 function Alone({ session, name, parts }: InstrumentProps) {
   const [query] = useSearchParams();
   const machine = query.get('machine') ?? undefined;
-  const card = useCard(machine, session);
+  const known = useMachine(machine, session);
+  const { card } = known;
   const { tables } = useTables();
   const [chosen, setChosen] = useState('drop-in');
   const family = card?.family ?? chosen;
   const edition = tables?.edition ?? SHIPPED;
   const model = edition.modelOf(family);
   if (!model) return null;
-  const bench: InstrumentBench = { session, model, machine, card, onTicket: undefined };
+  const bench: InstrumentBench = { session, model, machine, ...known, onTicket: undefined };
   return (
     <Instrument
       bench={bench}
@@ -146,11 +141,16 @@ function Alone({ session, name, parts }: InstrumentProps) {
   );
 }
 
-/** The machine's card, for whoever may read it: it names its owner. */
-function useCard(machine: string | undefined, session: Session): MachineCard | undefined {
-  const skip = machine === undefined || !mayTakeIn(session.person.role);
-  const { data } = useMachineQuery(machine ?? '', { skip });
-  return data?.machine.card;
+/** The machine's card and visits, for whoever may read them: they name its owner. */
+function useMachine(
+  machine: string | undefined,
+  session: Session,
+): Pick<InstrumentBench, 'card' | 'visits'> {
+  const mayRead = mayTakeIn(session.person.role);
+  const { data } = useMachineQuery(machine ?? '', { skip: machine === undefined || !mayRead });
+  if (data) return { card: data.machine.card, visits: data.visits };
+  const why = machine === undefined ? 'no-such-card' : mayRead ? 'not-read' : 'no-rights';
+  return { card: undefined, visits: why };
 }
 
 function Instrument({

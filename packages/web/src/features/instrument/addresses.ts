@@ -1,3 +1,5 @@
+import type { InstrumentBench } from './instrumentBench.ts';
+
 /** Which part of which instrument measures for a check. */
 const MEASURED_BY: Readonly<
   Record<string, readonly [instrument: 'needle' | 'bobbin', part: string]>
@@ -13,6 +15,22 @@ const MEASURED_BY: Readonly<
   'needle-age': ['needle', 'wear'],
   'needle-match': ['needle', 'fit'],
   'bobbin-class': ['bobbin', 'which'],
+  'bobbin-wind': ['bobbin', 'condition'],
+  'bobbin-turn': ['bobbin', 'condition'],
+  'bobbin-path': ['bobbin', 'condition'],
+  'bobbin-tail': ['bobbin', 'condition'],
+  'bobbin-rim': ['bobbin', 'condition'],
+  'other-bobbin-sew': ['bobbin', 'condition'],
+  'case-seat': ['bobbin', 'case'],
+  'case-spring': ['bobbin', 'case'],
+  'case-gap': ['bobbin', 'case'],
+  'hand-turn': ['bobbin', 'case'],
+  'turn-without-bobbin': ['bobbin', 'case'],
+  'turn-without-case': ['bobbin', 'case'],
+  'foot-surface': ['bobbin', 'marks?on=foot'],
+  'plate-surface': ['bobbin', 'marks?on=plate-top'],
+  'case-surface': ['bobbin', 'marks?on=case-outside'],
+  'hook-surface': ['bobbin', 'marks?on=hook'],
   'case-pull': ['bobbin', 'tension'],
   'case-drop': ['bobbin', 'tension'],
   'case-gauge': ['bobbin', 'tension'],
@@ -23,6 +41,11 @@ const MEASURED_BY: Readonly<
 export function instrumentFor(ticket: string, check: string): string | undefined {
   const [instrument, part] = MEASURED_BY[check] ?? [];
   return instrument && part && `/bench/${ticket}/${instrument}/${part}`;
+}
+
+/** Where the parts of an instrument are, for what it works on. */
+export function instrumentRoot({ onTicket }: InstrumentBench, name: 'needle' | 'bobbin'): string {
+  return onTicket ? `/bench/${onTicket.ticket.id}/${name}` : `/${name}`;
 }
 
 export function needleAddress(ticket: string, part: string): string {

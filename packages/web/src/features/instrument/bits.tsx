@@ -2,6 +2,58 @@ import type { Standing } from '@nodo/knowledge';
 import type { ReactNode } from 'react';
 import { StandingMark } from '../bench/StandingMark.tsx';
 
+const PILL =
+  'inline-flex min-h-11 min-w-11 cursor-pointer items-center justify-center rounded-md border-2 border-edge bg-paper px-3 leading-tight hover:border-ink has-checked:border-ink has-checked:bg-ink has-checked:font-semibold has-checked:text-ground has-focus-visible:outline-3 has-focus-visible:outline-own';
+
+/** Answers of which any number are true; `none` says that nothing of it is. */
+export function Toggles<Value extends string>({
+  legend,
+  values,
+  options,
+  none,
+  onChange,
+}: {
+  readonly legend: string;
+  /** Undefined as long as nobody looked. */
+  readonly values: ReadonlySet<Value> | undefined;
+  readonly options: readonly (readonly [Value, string])[];
+  readonly none: string;
+  readonly onChange: (values: ReadonlySet<Value>) => void;
+}) {
+  const toggle = (value: Value) => {
+    const next = new Set(values);
+    if (!next.delete(value)) next.add(value);
+    onChange(next);
+  };
+  return (
+    <fieldset className="min-w-0">
+      <legend className="font-semibold">{legend}</legend>
+      <div className="mt-1 flex flex-wrap gap-1.5">
+        {options.map(([option, text]) => (
+          <label key={option} className={PILL}>
+            <input
+              type="checkbox"
+              className="sr-only"
+              checked={values?.has(option) ?? false}
+              onChange={() => toggle(option)}
+            />
+            {text}
+          </label>
+        ))}
+        <label className={PILL}>
+          <input
+            type="checkbox"
+            className="sr-only"
+            checked={values?.size === 0}
+            onChange={() => onChange(new Set())}
+          />
+          {none}
+        </label>
+      </div>
+    </fieldset>
+  );
+}
+
 /** A few answers of which one is taken with one tap. */
 export function Choices<Value extends string | number>({
   legend,
@@ -24,10 +76,7 @@ export function Choices<Value extends string | number>({
       <legend className="font-semibold">{legend}</legend>
       <div className="mt-1 flex flex-wrap gap-1.5">
         {options.map(([option, text]) => (
-          <label
-            key={option}
-            className="inline-flex min-h-11 min-w-11 cursor-pointer items-center justify-center rounded-md border-2 border-edge bg-paper px-3 leading-tight hover:border-ink has-checked:border-ink has-checked:bg-ink has-checked:font-semibold has-checked:text-ground has-focus-visible:outline-3 has-focus-visible:outline-own"
-          >
+          <label key={option} className={PILL}>
             <input
               type="radio"
               className="sr-only"

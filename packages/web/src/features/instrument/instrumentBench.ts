@@ -1,6 +1,14 @@
-import { type MachineCard, type Session, type Ticket, threadAcross } from '@nodo/contract';
+import {
+  checkStanding,
+  type MachineCard,
+  type Session,
+  type Ticket,
+  threadAcross,
+  type Visit,
+} from '@nodo/contract';
 import { type Millimetres, mm } from '@nodo/core';
 import type { FamilyModel } from '@nodo/knowledge';
+import { answersTo } from '../bench/answersTo.ts';
 import type { RecordEntry } from '../bench/useRecord.ts';
 
 /** What an instrument works on: a ticket's machine, or a kind of machine alone. */
@@ -10,6 +18,8 @@ export interface InstrumentBench {
   /** The machine's row and card, where it is known as one. */
   readonly machine: string | undefined;
   readonly card: MachineCard | undefined;
+  /** Its visits, as far as they are known here, and why where they are not. */
+  readonly visits: readonly Visit[] | 'no-such-card' | 'no-rights' | 'not-read';
   /** Undefined when it was opened alone: then nothing is kept but the register. */
   readonly onTicket:
     | {
@@ -29,6 +39,32 @@ export function mayKeep({ onTicket }: InstrumentBench): boolean {
 /** Whether something may be done to the machine here. */
 export function mayDo(bench: InstrumentBench): boolean {
   return mayKeep(bench) && bench.onTicket?.mayWork === true;
+}
+
+/**
+ * How a check stands on the ticket: never looked at, nothing found, something found, or looked at before
+ * something was done that can have changed it.
+ */
+export type LookStanding = 'not-yet' | 'sound' | 'found' | 'again';
+
+export function lookStanding({ onTicket, model }: InstrumentBench, check: string): LookStanding {
+  if (!onTicket) return 'not-yet';
+  const { ticket } = onTicket;
+  const { done, normal } = checkStanding(ticket, model, check);
+  if (done) return normal ? 'sound' : 'found';
+  return ticket.looks.some((look) => look.check === check) ? 'again' : 'not-yet';
+}
+
+/** Keeps a whole check on the ticket: what was seen, and not the others. False where the rules refuse it. */
+export function keepLook(
+  { onTicket, model }: InstrumentBench,
+  check: string,
+  seen: readonly (string | undefined)[],
+): boolean {
+  const known = model.checks.get(check);
+  if (!onTicket || !known) return false;
+  const answers = answersTo(known, new Set(seen));
+  return onTicket.record('findings-recorded', { check, answers });
 }
 
 /** A thread of middling width, where nobody told which one is sewn with. */

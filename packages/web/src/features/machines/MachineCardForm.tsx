@@ -1,6 +1,6 @@
 import type { CallFault } from '@nodo/client';
 import { MACHINE_FACTS, type MachineCard, type MachineSheet, MOST_NEEDLES } from '@nodo/contract';
-import { BOBBIN_CLASSES, SCARF_SIDES, SHIPPED } from '@nodo/knowledge';
+import { BOBBIN_CLASSES, BOBBIN_TURNS, SCARF_SIDES, SHIPPED } from '@nodo/knowledge';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useChangeMachineMutation } from '../../api/client.ts';
@@ -158,6 +158,20 @@ export function MachineCardForm({
             {BOBBIN_CLASSES.map(({ id, title }) => (
               <option key={id} value={id}>
                 {title}
+              </option>
+            ))}
+          </Select>
+          <Select
+            label={words.bobbinTurns}
+            value={card.bobbinTurns ?? ''}
+            onChange={({ target }) =>
+              set({ bobbinTurns: BOBBIN_TURNS.find((turn) => turn === target.value) ?? null })
+            }
+          >
+            <option value="">{words.bobbinUnknown}</option>
+            {BOBBIN_TURNS.map((turn) => (
+              <option key={turn} value={turn}>
+                {words.turns[turn]}
               </option>
             ))}
           </Select>

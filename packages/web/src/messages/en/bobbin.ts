@@ -1,12 +1,27 @@
 /** The bobbin instrument. */
 export const bobbin = {
-  parts: { which: 'Which one', tension: 'Tension', left: 'What is left' },
+  parts: {
+    which: 'Which one',
+    condition: 'Condition',
+    case: 'Case and gap',
+    marks: 'Marks',
+    tension: 'Tension',
+    left: 'What is left',
+  },
   none: 'This kind of machine has no bobbin.',
   which: {
     heading: 'Which bobbin is it?',
     how: 'Caliper over the rims, then over both flanges. Look at it from the side: flat, or curved like a drum?',
     across: 'Across, mm',
     width: 'Width, mm',
+    hole: 'Hole, mm',
+    ownHole: 'Own one’s hole, mm',
+    against: 'Against the machine’s own',
+    measures: { across: 'Across', width: 'Width', hole: 'Hole' },
+    own: (value: string, least: string, most: string) =>
+      `${value} mm, own ${least === most ? least : `${least} to ${most}`} mm`,
+    noHole: 'No table of classes tells the hole: hold it against the machine’s own bobbin.',
+    notOwn: 'It is not like the machine’s own: it does not belong here, whatever its class.',
     sides: 'Sides',
     side: { flat: 'flat', curved: 'curved' },
     material: 'Material',

@@ -48,6 +48,8 @@ export const cards = {
     needleCount: 'Needles on its head',
     bobbin: 'Bobbin it takes',
     bobbinUnknown: 'not known',
+    bobbinTurns: 'Its bobbin turns, seen from the open side',
+    turns: { anticlockwise: 'anticlockwise', clockwise: 'clockwise' },
     scarf: 'Scarf faces',
     scarfOfKind: 'as its kind has it',
     facts: 'Otherwise than its kind',

@@ -33,6 +33,7 @@ const QUANTITY: Readonly<Record<Quantity, string>> = {
   'hook-gap': 'Hook to scarf gap',
   'bobbin-across': 'Bobbin across',
   'bobbin-width': 'Bobbin width',
+  'bobbin-hole': 'Bobbin hole',
   'stop-gap': 'Gap at the case stop',
   'needle-angle': 'Needle angle',
   'needle-short': 'Needle below its stop',

@@ -72,6 +72,8 @@ const ENTRIES: Readonly<Record<EventType, string>> = {
   'needle-fitted': 'wrote down a needle',
   'work-told': 'wrote down fabric and thread',
   'screw-turned': 'turned a case screw',
+  'mark-found': 'laid a mark on the map',
+  'mark-ended': 'dealt with a mark',
   'pieces-laid': 'laid the pieces of a needle',
   placed: 'moved',
 };

@@ -56,6 +56,9 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
   'no-such-piece': () => 'A piece cannot be longer than the needle. Measure it again.',
   'no-such-turn': () =>
     'That is no turn of a screw. Tell it in minutes of a clock, up to two turns.',
+  'no-such-mark': () => 'That mark is not on this ticket any more. Look at the map again.',
+  'not-to-be-dressed': () =>
+    'That mark is not one to dress: a depression is left, what is pierced is replaced.',
   'pieces-missing': () =>
     'The pieces laid do not make a whole needle yet. Lay them down first, or answer for the rest.',
   'no-such-needle': () => 'That opened needle is not there any more: somebody took it.',

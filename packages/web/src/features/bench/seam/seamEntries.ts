@@ -170,6 +170,10 @@ function told(
     }
     case 'screw-turned':
       return below(instruments.bobbin.screw.seam(event.body.turn, event.body.which));
+    case 'mark-found':
+      return above(instruments.marks.seam.found(event.body));
+    case 'mark-ended':
+      return below(instruments.marks.seam.ended(event.body.end));
     case 'pieces-laid':
       return above(instruments.needle.seam.pieces(event.body.pieces.length, event.body.missing));
     case 'price-asked':
