@@ -140,11 +140,22 @@ try {
     }
   });
   await shoot(odren, 'needle');
-  await openFromRack(odren, 'Slate straight stitch');
-  await odren.goto(`${odren.url()}/bobbin/tension`, { waitUntil: 'domcontentloaded' });
-  await odren.waitForSelector('fieldset label');
-  await odren.type('::-p-aria([name="Case with bobbin, g"])', '18');
-  await odren.type('::-p-aria([name="Slid then, mm"])', '40');
+  await openFromRack(odren, 'Teal zigzag');
+  await odren.goto(`${odren.url()}/bobbin/marks?on=case-inside`, { waitUntil: 'domcontentloaded' });
+  await odren.waitForSelector('[data-earlier]');
+  for (const [x, y, kind, length] of [
+    [0.56, 0.2, 'pierced', '1'],
+    [0.74, 0.3, 'raised', '2'],
+  ]) {
+    const pad = await odren.$('button[aria-label^="Put a mark"]');
+    const { x: left = 0, y: top = 0, width = 0 } = (await pad?.boundingBox()) ?? {};
+    await odren.mouse.click(left + width * Number(x), top + width * Number(y));
+    for (const answer of [kind, length]) {
+      await odren.locator(`fieldset label ::-p-text(${answer})`).click();
+    }
+    await odren.locator('::-p-aria([name="Put it on the map"])').click();
+  }
+  await odren.waitForSelector('[data-mark=raised]:not([data-earlier])');
   await shoot(odren, 'bobbin');
 
   const night = await pageOf('tavi', 'night');

@@ -166,6 +166,7 @@ async function tellPast(
   await bench.wait(60 * 20).record(by, 'clock-started', {});
   if (refused === undefined) {
     await bench.findAndFix(by, cause);
+    await visit.marks?.(bench, by);
     if (part) {
       const [partWords, each] = part;
       await bench.record(by, 'part-fitted', { words: partWords, count: 1, each });

@@ -1,3 +1,5 @@
+import { hourOf } from '@nodo/core';
+import type { DemoBench } from './bench.ts';
 import type { DemoLogin } from './people.ts';
 
 /** A machine that came, was put right and was fetched: weeks ago, told in short. */
@@ -17,6 +19,8 @@ export interface PastVisit {
   readonly by: DemoLogin;
   readonly minutes: number;
   readonly part?: readonly [words: string, each: number];
+  /** What the needle had marked, found and dealt with on the way. */
+  readonly marks?: (bench: DemoBench, by: DemoLogin) => Promise<void>;
   /** The visit it came back from. */
   readonly comebackOf?: string;
   /** The price was refused: it went home as it was. */
@@ -49,6 +53,19 @@ const BRAM = ['Bram Ostwick', '000 0130'] as const;
 const SELM = ['Selma Odrick', '000 0219'] as const;
 const CASP = ['Caspar Yewdale', '000 0220'] as const;
 const LIND = ['Petra Lindqvane', '000 0102'] as const;
+
+/** A dent in the plate that was left, and a raised mark in the case that was dressed. */
+async function dressedCase(bench: DemoBench, by: DemoLogin): Promise<void> {
+  await bench.look(by, 'plate-surface');
+  const dent = { surface: 'plate-top', hour: hourOf(2.5), out: 0.35 } as const;
+  await bench.record(by, 'mark-found', { ...dent, kind: 'depression', length: 1, was: null });
+  const edge = { surface: 'case-inside', hour: hourOf(1), out: 0.85 } as const;
+  await bench.look(by, 'case-surface', 'case-raised');
+  await bench.record(by, 'mark-found', { ...edge, kind: 'raised', length: 2, was: null });
+  const mark = (await bench.now()).life.marks.at(-1)?.id ?? '';
+  await bench.record(by, 'mark-ended', { mark, end: { how: 'dressed', tool: 'hand', grit: 800 } });
+  await bench.act(by, 'case-dressed');
+}
 
 /** Invented visits of the last eight weeks, the oldest first. */
 export const PAST_VISITS: readonly PastVisit[] = [
@@ -211,6 +228,7 @@ export const PAST_VISITS: readonly PastVisit[] = [
     ILV,
     ['Bobbin thread breaks.', 'bobbin-break'],
     ['bobbin-soft', 'odren', 15],
+    { marks: dressedCase },
   ),
   visit(
     'p20',

@@ -67,11 +67,27 @@ describe.each(['day', 'night'] as const)('the audit of each view, %s bench', (th
     },
   );
 
-  it.each(['which', 'tension', 'left'])('Bobbin, beside a ticket: %s', async (part) => {
+  it.each(['which', 'condition', 'case', 'marks', 'tension', 'left'])(
+    'Bobbin, beside a ticket: %s',
+    async (part) => {
+      const odren = await screen('odren', theme);
+      await odren.go(`/bench/${demoTicketId(30)}/bobbin/${part}`);
+      await odren.sees('Likely now');
+      await odren.sees('Back to the bench');
+      expect(await odren.audit()).toEqual([]);
+    },
+  );
+
+  it('Bobbin, a mark about to be laid where an earlier visit left one', async () => {
     const odren = await screen('odren', theme);
-    await odren.go(`/bench/${demoTicketId(30)}/bobbin/${part}`);
-    await odren.sees('Likely now');
-    await odren.sees('Back to the bench');
+    await odren.go(`/bench/${demoTicketId(27)}/bobbin/marks?on=plate-top`);
+    await odren.sees('left as it was');
+    await odren.page.focus('button[aria-label^="Put a mark"]');
+    for (const key of ['ArrowRight', ...Array.from({ length: 4 }, () => 'ArrowRight')]) {
+      await odren.press(key);
+    }
+    for (let step = 0; step < 4; step += 1) await odren.press('ArrowDown');
+    await odren.sees('An earlier mark lay here');
     expect(await odren.audit()).toEqual([]);
   });
 

@@ -23,8 +23,15 @@ describe('marks on what the needle can reach', () => {
       .must('mark-ended', { mark: first, end: dressed })
       .must('mark-ended', { mark: second, end: { how: 'replaced' } });
     expect(story.ticket.life.marks).toEqual([
-      { ...raised, id: first, end: dressed },
-      { ...raised, kind: 'pierced', hour: 11, id: second, end: { how: 'replaced' } },
+      { ...raised, id: first, end: dressed, gone: true },
+      {
+        ...raised,
+        kind: 'pierced',
+        hour: 11,
+        id: second,
+        end: { how: 'replaced' },
+        gone: true,
+      },
     ]);
   });
 
@@ -45,7 +52,7 @@ describe('marks on what the needle can reach', () => {
     const mark = story.lastId;
     story.must('mark-ended', { mark, end: dressed });
     story.must('entry-corrected', { corrects: story.lastId });
-    expect(story.ticket.life.marks).toEqual([{ ...raised, id: mark, end: null }]);
+    expect(story.ticket.life.marks).toEqual([{ ...raised, id: mark, end: null, gone: false }]);
     story.must('entry-corrected', { corrects: mark });
     expect(story.ticket.life.marks).toEqual([]);
   });
@@ -97,6 +104,7 @@ describe('marks that visits left on a machine', () => {
     ...raised,
     id: testId(),
     end: null,
+    gone: false,
     ...change,
   });
   const visit = (day: number, marks: readonly Mark[], repairs: readonly string[] = []) => ({
@@ -126,8 +134,11 @@ describe('marks that visits left on a machine', () => {
   it('go with the part: by the mark’s own end, or by what the bench did', () => {
     const onCase = mark();
     const onHook = mark({ surface: 'hook' });
-    const pierced = mark({ kind: 'pierced', end: { how: 'replaced' } });
+    const pierced = mark({ kind: 'pierced', end: { how: 'replaced' }, gone: true });
     expect(idsLeft(visit(1, [onCase, onHook]), visit(2, [pierced]))).toEqual([onHook.id]);
+    // Dressed before its part went all the same: it is gone too.
+    const inVain = mark({ end: dressed, gone: true });
+    expect(idsLeft(visit(1, [inVain, pierced, onHook]))).toEqual([onHook.id]);
     expect(idsLeft(visit(1, [onCase, onHook]), visit(2, [], ['case-replaced']))).toEqual([
       onHook.id,
     ]);

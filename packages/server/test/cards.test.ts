@@ -197,7 +197,7 @@ describe('a machine', () => {
         line: { ticket },
         parts: [{ words: 'Case', count: 1, each: 2400 }],
         measures: [{ quantity: 'hook-gap', value: 0.2, when: 'found' }],
-        marks: [{ ...mark, end: null }],
+        marks: [{ ...mark, end: null, gone: false }],
       },
     ]);
     const least = { ...card, service: { 'hook-gap': { least: 0.2, most: 0.1, from: 'x' } } };

@@ -42,7 +42,12 @@ export type MarkEndTold = z.infer<typeof markEnd>;
 export const markEnded = z.object({ mark: uuid, end: markEnd });
 
 /** A mark with what became of it. Its id is that of the entry that found it. */
-export const mark = markFound.extend({ id: uuid, end: markEnd.nullable() });
+export const mark = markFound.extend({
+  id: uuid,
+  end: markEnd.nullable(),
+  /** Its part was replaced since. */
+  gone: z.boolean(),
+});
 export type Mark = z.infer<typeof mark>;
 
 /** Marks of a surface or of several that nothing was done about. */
@@ -65,13 +70,27 @@ function replacedBy(action: string): StruckPart | undefined {
   });
 }
 
-/** Marks after an action: a part that is replaced takes those with it that nothing was done about. */
+/** Marks after their part was replaced: all of them are gone, and that was the end of those left open. */
+export function withPartReplaced(marks: readonly Mark[], part: StruckPart): readonly Mark[] {
+  return marks.map((one) =>
+    partOf(one) === part ? { ...one, end: one.end ?? { how: 'replaced' }, gone: true } : one,
+  );
+}
+
+/** Marks after an action: it may have replaced their part. */
 export function marksAfter(marks: readonly Mark[], action: string): readonly Mark[] {
   const part = replacedBy(action);
-  if (part === undefined) return marks;
-  return marks.map((one) =>
-    one.end === null && partOf(one) === part ? { ...one, end: { how: 'replaced' } } : one,
-  );
+  return part === undefined ? marks : withPartReplaced(marks, part);
+}
+
+/** Marks after something was done about one of them. */
+export function withMarkEnded(
+  marks: readonly Mark[],
+  ended: Mark,
+  end: MarkEndTold,
+): readonly Mark[] {
+  if (end.how === 'replaced') return withPartReplaced(marks, partOf(ended));
+  return marks.map((one) => (one.id === ended.id ? { ...one, end } : one));
 }
 
 /** What one visit says of marks. */
@@ -102,9 +121,7 @@ export function marksLeft(
   const left = inOrder.reduce<readonly EarlierMark[]>(
     (before, { ticket, at, marks, repairs }) => [
       ...stillLeft(before, { marks, repairs }),
-      ...marks
-        .filter(({ end }) => end?.how !== 'replaced')
-        .map((mark) => ({ ...mark, ticket, at })),
+      ...marks.filter(({ gone }) => !gone).map((mark) => ({ ...mark, ticket, at })),
     ],
     [],
   );
@@ -117,9 +134,9 @@ function stillLeft(
   { marks, repairs }: Pick<MarkedVisit, 'marks' | 'repairs'>,
 ): readonly EarlierMark[] {
   const again = new Set(marks.flatMap(({ was }) => was ?? []));
-  const gone = new Set<StruckPart | undefined>([
-    ...marks.filter(({ end }) => end?.how === 'replaced').map(partOf),
+  const replaced = new Set<StruckPart | undefined>([
+    ...marks.filter((one) => one.gone).map(partOf),
     ...repairs.map(replacedBy),
   ]);
-  return before.filter((mark) => !again.has(mark.id) && !gone.has(partOf(mark)));
+  return before.filter((mark) => !again.has(mark.id) && !replaced.has(partOf(mark)));
 }

@@ -20,8 +20,8 @@ export type GapFit = 'slips' | 'drags' | 'held';
 export interface StopGapReading {
   readonly atMost: GapFit;
   readonly atLeast: GapFit;
-  /** Both come to the same: the feelers were fine enough for this thread. */
-  readonly isSure: boolean;
+  /** Whether it slips; undefined where the feelers are too far apart to tell. */
+  readonly slips: boolean | undefined;
 }
 
 /**
@@ -44,5 +44,6 @@ export function stopGapReading(
     gap >= across ? 'slips' : gap >= pressed ? 'drags' : 'held';
   const atLeast = fit(passes);
   const atMost = stops === undefined ? 'slips' : fit(stops);
-  return { atMost, atLeast, isSure: atMost === atLeast };
+  const isUnsure = atMost === 'slips' && atLeast !== 'slips';
+  return { atMost, atLeast, slips: isUnsure ? undefined : atLeast === 'slips' };
 }

@@ -17,6 +17,9 @@ export const markFound = defineEvent({
   ),
   apply: (ticket, told, { id }) => ({
     ...ticket,
-    life: { ...ticket.life, marks: [...ticket.life.marks, { ...told, id, end: null }] },
+    life: {
+      ...ticket.life,
+      marks: [...ticket.life.marks, { ...told, id, end: null, gone: false }],
+    },
   }),
 });

@@ -126,8 +126,9 @@ export const bobbinCase = {
       middling: 'A thread of middling width',
       allPurpose: 'All-purpose thread, tex 25',
     },
-    fits: { slips: 'slips', drags: 'drags: squeezed', held: 'is held' },
-    unsure: 'between: finer feelers would tell',
+    fits: { slips: 'slips', drags: 'drags, squeezed', held: 'is held' },
+    unsure: 'finer feelers would tell',
+    between: (one: string, other: string) => `${one}, or ${other}`,
     tight: 'Not even all-purpose thread slips: the gap is too tight.',
     tooThick:
       'The gap is right, this thread is too thick for it: take a thinner one, leave the stop alone.',

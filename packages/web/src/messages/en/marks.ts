@@ -74,10 +74,13 @@ export const marks = {
     dress: 'dress it',
     replace: 'replace the part',
   },
-  ends: (end: MarkEndTold) =>
-    end.how === 'replaced'
-      ? 'gone with the part'
-      : `dressed ${TOOL[end.tool]}, down to ${end.grit} grit`,
+  ends: (end: MarkEndTold, isGone: boolean) =>
+    [
+      end.how === 'dressed' && `dressed ${TOOL[end.tool]}, down to ${end.grit} grit`,
+      isGone && 'gone with the part',
+    ]
+      .filter(Boolean)
+      .join('; '),
   takeBack: 'Take back',
   wholeLooked: {
     foot: 'The whole foot is looked at',
@@ -146,6 +149,8 @@ export const marks = {
     line: (day: string, line: string, end: string) => `${day}: ${line}${end && ` (${end})`}`,
     still: 'Still there',
     left: 'left as it was',
+    gone: (count: number) =>
+      `On a part replaced since: ${count === 1 ? '1 mark' : `${count} marks`}`,
     none: 'No marks from earlier visits.',
     'no-such-card': 'This ticket’s machine has no card yet, so nothing of earlier visits is known.',
     'no-rights': 'Earlier visits name the owner: your role may not read them.',

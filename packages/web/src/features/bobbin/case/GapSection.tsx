@@ -34,7 +34,7 @@ export function GapSection({ bench }: { readonly bench: InstrumentBench }) {
   const gap = readGap(passes, stops);
   const usual = gap && read(gap, ALL_PURPOSE);
   const here = gap && read(gap, thread);
-  const isTight = usual?.isSure === true && usual.atLeast !== 'slips';
+  const isTight = usual?.slips === false;
   const keep = () => {
     if (!gap) return;
     if (mayDo(bench)) {
@@ -75,11 +75,11 @@ export function GapSection({ bench }: { readonly bench: InstrumentBench }) {
                 }
                 note={`${write.figure(round(thread))} mm`}
                 value={fitWords(here)}
-                bad={here.isSure && here.atLeast !== 'slips'}
+                bad={here.slips === false}
                 standing="derived"
               />
             </dl>
-            <p className={`mt-2 font-semibold ${usual.isSure && !isTight ? '' : 'text-hazard'}`}>
+            <p className={`mt-2 font-semibold ${usual.slips && here.slips ? '' : 'text-hazard'}`}>
               {verdict(usual, here)} <StandingMark standing="derived" />
             </p>
             {isTight && <p className="leading-snug">{words.bracket}</p>}
@@ -90,7 +90,7 @@ export function GapSection({ bench }: { readonly bench: InstrumentBench }) {
         <Button
           look="main"
           className="self-start"
-          disabled={!usual?.isSure || seatFirst}
+          disabled={usual?.slips === undefined || seatFirst}
           onClick={keep}
         >
           {words.keep}
@@ -121,18 +121,17 @@ function read(
   }
 }
 
-function fitWords({ atLeast, atMost, isSure }: StopGapReading): string {
-  const { fits, unsure } = instruments.bobbinCase.gap;
-  if (isSure) return fits[atLeast];
-  return `${fits[atLeast]} / ${fits[atMost]} (${unsure})`;
+function fitWords({ atLeast, atMost, slips }: StopGapReading): string {
+  const { fits, unsure, between } = instruments.bobbinCase.gap;
+  if (slips === undefined) return unsure;
+  return atLeast === atMost ? fits[atLeast] : between(fits[atLeast], fits[atMost]);
 }
 
 function verdict(usual: StopGapReading, here: StopGapReading): string {
   const words = instruments.bobbinCase.gap;
-  if (!usual.isSure) return words.unsureLong;
-  if (usual.atLeast !== 'slips') return words.tight;
-  if (!here.isSure) return words.unsureLong;
-  return here.atLeast === 'slips' ? words.right : words.tooThick;
+  if (usual.slips === false) return words.tight;
+  if (usual.slips === undefined || here.slips === undefined) return words.unsureLong;
+  return here.slips ? words.right : words.tooThick;
 }
 
 function round(value: number): number {

@@ -37,7 +37,7 @@ export function DressingGuide({
   return (
     <>
       {verdict === 'replace' && (
-        <section aria-label={words.replace[part]} className="border-l-4 border-hazard pl-4">
+        <section aria-label={words.verdicts.replace} className="border-l-4 border-hazard pl-4">
           <p className="font-semibold text-hazard">{words.replace.why}</p>
           {mayDo(bench) && (
             <Button

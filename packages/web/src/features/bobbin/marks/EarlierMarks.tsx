@@ -10,10 +10,13 @@ export function EarlierMarks({
   bench,
   surface,
   marks,
+  gone,
 }: {
   readonly bench: InstrumentBench;
   readonly surface: SurfaceId;
   readonly marks: readonly EarlierMark[];
+  /** Those on a part that was replaced since. */
+  readonly gone: readonly EarlierMark[];
 }) {
   const words = instruments.marks;
   const { visits, onTicket } = bench;
@@ -34,16 +37,35 @@ export function EarlierMarks({
             className="flex flex-wrap items-center gap-x-3 border-b border-rule py-1"
           >
             <span className="min-w-40 flex-1 leading-tight">
-              {words.earlier.line(
-                write.day(mark.at),
-                words.line(mark.kind, words.place(mark), write.figure(mark.length)),
-                mark.end ? words.ends(mark.end) : words.earlier.left,
-              )}
+              <Told mark={mark} />
             </span>
             {mayDo(bench) && <Button onClick={() => isStill(mark)}>{words.earlier.still}</Button>}
           </li>
         ))}
       </ul>
+      {gone.length > 0 && (
+        <details>
+          <summary className="flex min-h-11 cursor-pointer items-center underline underline-offset-4">
+            {words.earlier.gone(gone.length)}
+          </summary>
+          <ul className="text-quiet">
+            {gone.map((mark) => (
+              <li key={mark.id} className="border-b border-rule py-1 leading-tight">
+                <Told mark={mark} />
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
     </section>
+  );
+}
+
+function Told({ mark }: { readonly mark: EarlierMark }) {
+  const words = instruments.marks;
+  return words.earlier.line(
+    write.day(mark.at),
+    words.line(mark.kind, words.place(mark), write.figure(mark.length)),
+    mark.end ? words.ends(mark.end, mark.gone) : words.earlier.left,
   );
 }

@@ -53,7 +53,7 @@ export function MarkList({
                   : 'font-semibold text-hazard'
               }
             >
-              {mark.end ? words.ends(mark.end) : words.verdicts[verdictOn(mark.kind)]}
+              {mark.end ? words.ends(mark.end, mark.gone) : words.verdicts[verdictOn(mark.kind)]}
             </span>
             {mayDo(bench) && !mark.end && (
               <Button

@@ -26,8 +26,10 @@ export function MarksPart({ bench }: { readonly bench: InstrumentBench }) {
   if (!on) return null;
   const surface = on.id as SurfaceId;
   const now = marksNow(bench);
-  const here = now.filter((mark) => mark.surface === surface);
-  const before = marksBefore(bench).filter((mark) => mark.surface === surface);
+  const isHere = (mark: Mark) => mark.surface === surface;
+  const here = now.filter((mark) => isHere(mark) && !mark.gone);
+  const { left, gone } = marksBefore(bench);
+  const before = left.filter(isHere);
   const numberOf = (mark: Mark) => String(now.indexOf(mark) + 1);
   const words = instruments.marks;
   const choose = (id: string) => {
@@ -84,7 +86,7 @@ export function MarksPart({ bench }: { readonly bench: InstrumentBench }) {
             numberOf={numberOf}
           />
           <StrikeNote bench={bench} />
-          <EarlierMarks bench={bench} surface={surface} marks={before} />
+          <EarlierMarks bench={bench} surface={surface} marks={before} gone={gone.filter(isHere)} />
         </div>
       </div>
     </div>

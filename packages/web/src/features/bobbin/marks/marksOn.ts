@@ -29,9 +29,12 @@ export function marksNow({ onTicket }: InstrumentBench): readonly Mark[] {
   return onTicket?.ticket.life.marks ?? [];
 }
 
-/** Marks of earlier visits that are still to be reckoned with, and were not found again by now. */
-export function marksBefore({ visits, onTicket }: InstrumentBench): readonly EarlierMark[] {
-  if (typeof visits === 'string' || !onTicket) return [];
+/** Marks of earlier visits: those to be reckoned with and not found again by now, and those gone with their part. */
+export function marksBefore({ visits, onTicket }: InstrumentBench): {
+  readonly left: readonly EarlierMark[];
+  readonly gone: readonly EarlierMark[];
+} {
+  if (typeof visits === 'string' || !onTicket) return { left: [], gone: [] };
   const { ticket } = onTicket;
   const past = visits
     .filter(({ line }) => line.ticket !== ticket.id)
@@ -41,7 +44,13 @@ export function marksBefore({ visits, onTicket }: InstrumentBench): readonly Ear
       marks,
       repairs,
     }));
-  return marksLeft(past, { marks: ticket.life.marks, repairs: repairsDone(ticket) });
+  const { marks: now } = ticket.life;
+  const left = marksLeft(past, { marks: now, repairs: repairsDone(ticket) });
+  const all = past.flatMap(({ ticket: from, at, marks }) =>
+    marks.map((mark) => ({ ...mark, ticket: from, at })),
+  );
+  const told = new Set([...left.map(({ id }) => id), ...[...all, ...now].map(({ was }) => was)]);
+  return { left, gone: all.filter(({ id }) => !told.has(id)) };
 }
 
 /** The events that the new marks of this visit likely came from. */
@@ -75,7 +84,8 @@ export function endMarks(
   if (!onTicket || check === undefined) return;
   // What is dressed or replaced must have been found: the causes are reckoned from that.
   if (lookStanding(bench, check) !== 'found' && !keepPart(bench, part, check)) return;
-  for (const mark of ended) {
+  // One mark tells that its part was replaced; the others on it go with it.
+  for (const mark of end.how === 'replaced' ? ended.slice(0, 1) : ended) {
     if (!onTicket.record('mark-ended', { mark: mark.id, end })) return;
   }
   const left = openOn(bench, part).filter(
