@@ -322,9 +322,7 @@ describe('the map of marks', () => {
     await odren.click('Put it on the map');
     await odren.sees('1 Hook: scratch, at 2 o’clock, 8 mm dress it');
     // To the map's scale: 36 mm across on a circle of radius 46.
-    const long = await odren.read('[data-mark=scratch] path', (line) =>
-      (line as SVGPathElement).getTotalLength(),
-    );
+    const long = await odren.read('[data-mark=scratch] path', (line) => line.getTotalLength());
     expect((long * 36) / 92).toBeCloseTo(8, 3);
     await stage().startServer();
     await odren.seesNot('No connection.', 20_000);

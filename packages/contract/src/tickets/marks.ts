@@ -11,7 +11,7 @@ import {
   surfaceOf,
 } from '@nodo/knowledge';
 import { z } from 'zod';
-import { uuid } from '../text.ts';
+import { minutesBetween, uuid } from '../text.ts';
 
 /** A mark on a part that the needle can reach, laid on the map by the clock. */
 export const markFound = z.object({
@@ -71,7 +71,7 @@ function replacedBy(action: string): StruckPart | undefined {
 }
 
 /** Marks after their part was replaced: all of them are gone, and that was the end of those left open. */
-export function withPartReplaced(marks: readonly Mark[], part: StruckPart): readonly Mark[] {
+function withPartReplaced(marks: readonly Mark[], part: StruckPart): readonly Mark[] {
   return marks.map((one) =>
     partOf(one) === part ? { ...one, end: one.end ?? { how: 'replaced' }, gone: true } : one,
   );
@@ -117,7 +117,7 @@ export function marksLeft(
   visits: readonly MarkedVisit[],
   now?: Pick<MarkedVisit, 'marks' | 'repairs'>,
 ): readonly EarlierMark[] {
-  const inOrder = [...visits].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
+  const inOrder = [...visits].sort((a, b) => minutesBetween(b.at, a.at));
   const left = inOrder.reduce<readonly EarlierMark[]>(
     (before, { ticket, at, marks, repairs }) => [
       ...stillLeft(before, { marks, repairs }),

@@ -30,8 +30,9 @@ export function MarkGlyph({
       data-earlier={isEarlier || undefined}
       data-end={end?.how}
       stroke={stroke}
-      strokeWidth="1.3"
-      strokeDasharray={isEarlier ? '1.6 1.4' : undefined}
+      strokeWidth={isEarlier ? 0.9 : 1.3}
+      strokeLinecap={isEarlier ? 'butt' : 'round'}
+      strokeDasharray={isEarlier ? '1.1 0.8' : undefined}
     >
       <g transform={`translate(${x.toFixed(2)} ${y.toFixed(2)}) rotate(${hour * 30})`}>
         {kind === 'raised' && <path d={`M${-half} 1.4Q0 -5.4 ${half} 1.4Z`} fill={fill} />}
@@ -50,7 +51,8 @@ export function MarkGlyph({
         <path
           d={`M${x + 3} ${y - 4}l1.6 1.8l3 -4`}
           stroke="var(--below)"
-          strokeWidth="1.4"
+          strokeWidth="1.1"
+          strokeLinecap="round"
           strokeDasharray="none"
         />
       )}

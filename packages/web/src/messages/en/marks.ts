@@ -60,7 +60,7 @@ export const marks = {
     length: 'Length, mm',
     isEarlier: 'An earlier mark lay here',
     isNew: 'this one is new',
-    isThat: (day: string, kind: string) => `the ${kind} one of ${day}`,
+    isThat: (day: string, kind: string) => `that of ${day}, ${kind}`,
     put: 'Put it on the map',
     drop: 'Not here',
   },
@@ -156,7 +156,7 @@ export const marks = {
     'no-rights': 'Earlier visits name the owner: your role may not read them.',
     'not-read': 'Earlier visits cannot be read just now. What is laid now is kept.',
   },
-  keep: 'Keep',
+  atTheBench: 'Marks are laid on the map by who works at the bench.',
   alone: 'Opened alone nothing is laid on the map. Open it from a ticket.',
   seam: {
     found: ({

@@ -4,12 +4,7 @@ import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { StandingMark } from '../../bench/StandingMark.tsx';
-import {
-  type InstrumentBench,
-  lookStanding,
-  mayDo,
-  mayKeep,
-} from '../../instrument/instrumentBench.ts';
+import { type InstrumentBench, lookStanding, mayDo } from '../../instrument/instrumentBench.ts';
 import { keepPart, marksNow } from './marksOn.ts';
 
 /** The marks on a part found at this visit, what is to be done about each, and that the part is looked at. */
@@ -72,7 +67,7 @@ export function MarkList({
           <p className="mt-2 font-semibold text-below">{words.again.provenAt(words.parts[part])}</p>
         )}
       </div>
-      {mayKeep(bench) && standing !== 'sound' && (
+      {mayDo(bench) && standing !== 'sound' && (
         <Button
           look={isEnded || marks.length === 0 ? 'main' : 'plain'}
           className="mt-2"

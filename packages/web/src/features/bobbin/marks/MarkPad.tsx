@@ -1,5 +1,5 @@
 import { type ClockPlace, hourOf, placeOn } from '@nodo/core';
-import type { KeyboardEvent, MouseEvent, ReactNode } from 'react';
+import type { MouseEvent, ReactNode } from 'react';
 import { MAP_R } from '../../../drawing/surfaces/outlines.tsx';
 import { SHEET_HALF } from '../../../drawing/surfaces/SurfaceMap.tsx';
 import { instruments } from '../../../messages/instruments.ts';
@@ -18,36 +18,39 @@ export function MarkPad({
   children,
 }: {
   readonly place: ClockPlace | undefined;
-  readonly onPlace: (place: ClockPlace) => void;
+  /** Undefined where nothing may be put on it. */
+  readonly onPlace: ((place: ClockPlace) => void) | undefined;
   /** The map, a square sheet. */
   readonly children: ReactNode;
 }) {
-  const tap = ({ currentTarget, clientX, clientY, detail }: MouseEvent) => {
-    // A key pressed on it is no tap and tells no place.
-    if (detail === 0) return onPlace(place ?? START);
-    const { left, top, width, height } = currentTarget.getBoundingClientRect();
-    const along = (at: number, from: number, size: number) =>
-      (((at - from) / size) * 2 - 1) * (SHEET_HALF / MAP_R);
-    onPlace(placeOn({ x: along(clientX, left, width), y: along(clientY, top, height) }));
-  };
-  const move = (event: KeyboardEvent) => {
-    const step = STEPS[event.key];
-    if (!step) return;
-    event.preventDefault();
-    onPlace(place ? step(place) : START);
-  };
   return (
     <div className="relative w-full max-w-md">
       {children}
-      <button
-        type="button"
-        aria-label={instruments.marks.tap}
-        className="absolute inset-0 cursor-crosshair touch-manipulation rounded-md"
-        onClick={tap}
-        onKeyDown={move}
-      />
+      {onPlace && (
+        <button
+          type="button"
+          aria-label={instruments.marks.tap}
+          className="absolute inset-0 cursor-crosshair touch-manipulation rounded-md"
+          onClick={(event) => onPlace(tapped(event) ?? place ?? START)}
+          onKeyDown={(event) => {
+            const step = STEPS[event.key];
+            if (!step) return;
+            event.preventDefault();
+            onPlace(place ? step(place) : START);
+          }}
+        />
+      )}
     </div>
   );
+}
+
+/** Where on the map a finger or a mouse came down; undefined for a key, which tells no place. */
+function tapped({ currentTarget, clientX, clientY, detail }: MouseEvent): ClockPlace | undefined {
+  if (detail === 0) return undefined;
+  const { left, top, width, height } = currentTarget.getBoundingClientRect();
+  const along = (at: number, from: number, size: number) =>
+    (((at - from) / size) * 2 - 1) * (SHEET_HALF / MAP_R);
+  return placeOn({ x: along(clientX, left, width), y: along(clientY, top, height) });
 }
 
 const STEPS: Readonly<Record<string, (place: ClockPlace) => ClockPlace>> = {

@@ -31,6 +31,7 @@ export function MarksPart({ bench }: { readonly bench: InstrumentBench }) {
   const { left, gone } = marksBefore(bench);
   const before = left.filter(isHere);
   const numberOf = (mark: Mark) => String(now.indexOf(mark) + 1);
+  const mayLay = mayDo(bench);
   const words = instruments.marks;
   const choose = (id: string) => {
     setPending(undefined);
@@ -50,7 +51,7 @@ export function MarksPart({ bench }: { readonly bench: InstrumentBench }) {
       <Surfaces bench={bench} surfaces={surfaces} on={surface} onChoose={choose} />
       <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(20rem,30rem)_minmax(22rem,1fr)]">
         <div>
-          <MarkPad place={pending} onPlace={setPending}>
+          <MarkPad place={pending} onPlace={mayLay ? setPending : undefined}>
             <SurfaceMap
               surface={surface}
               family={bench.model.family}
@@ -68,8 +69,9 @@ export function MarksPart({ bench }: { readonly bench: InstrumentBench }) {
         </div>
         <div className="flex flex-col gap-5">
           {!bench.onTicket && <p>{words.alone}</p>}
-          {mayDo(bench) && !pending && <p className="text-quiet">{words.tapFirst}</p>}
-          {pending && mayDo(bench) && (
+          {bench.onTicket && !mayLay && <p>{words.atTheBench}</p>}
+          {mayLay && !pending && <p className="text-quiet">{words.tapFirst}</p>}
+          {pending && mayLay && (
             <NewMark
               key={`new on ${surface}`}
               place={pending}
