@@ -82,6 +82,7 @@ export { moveOfTicket, standingUnder, type TicketStanding } from './tables/effec
 export type { TableDraft, TableEvent } from './tables/events.ts';
 export { applyTicketEvent, ticketOf } from './tickets/apply.ts';
 export { type Assessment, assess } from './tickets/assess.ts';
+export { caseSeat } from './tickets/caseSeat.ts';
 export { type ContestEffect, contestEffects } from './tickets/contests.ts';
 export { type DecidedEvent, decide, type Verdict } from './tickets/decide.ts';
 export { mayBeCorrected } from './tickets/events/entryCorrected.ts';
@@ -140,7 +141,7 @@ export {
 export type { Contest } from './tickets/readings.ts';
 export { type Resume, resumeOf } from './tickets/resume.ts';
 export { mayRecord, mayTakeIn, mayWorkAtBench } from './tickets/rights.ts';
-export { checkStanding } from './tickets/standing.ts';
+export { checkStanding, type LookStanding, lookStanding } from './tickets/standing.ts';
 export { standingOf } from './tickets/standingOf.ts';
 export { summaryOf } from './tickets/summary.ts';
 export { tablesOf } from './tickets/tables.ts';

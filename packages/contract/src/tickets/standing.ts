@@ -35,3 +35,15 @@ export function checkStanding(ticket: Ticket, model: FamilyModel, checkId: strin
   const done = check.findings.every(({ id }) => latest.has(id));
   return { done, normal: done && ![...latest.values()].includes(true) };
 }
+
+/**
+ * How a check stands on a ticket: never looked at, nothing found, something found, or looked at before
+ * something was done that can have changed it.
+ */
+export type LookStanding = 'not-yet' | 'sound' | 'found' | 'again';
+
+export function lookStanding(ticket: Ticket, model: FamilyModel, check: string): LookStanding {
+  const { done, normal } = checkStanding(ticket, model, check);
+  if (done) return normal ? 'sound' : 'found';
+  return ticket.looks.some((look) => look.check === check) ? 'again' : 'not-yet';
+}

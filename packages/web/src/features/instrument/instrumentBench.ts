@@ -1,5 +1,6 @@
 import {
-  checkStanding,
+  type LookStanding,
+  lookStanding,
   type MachineCard,
   type Session,
   type Ticket,
@@ -41,18 +42,9 @@ export function mayDo(bench: InstrumentBench): boolean {
   return mayKeep(bench) && bench.onTicket?.mayWork === true;
 }
 
-/**
- * How a check stands on the ticket: never looked at, nothing found, something found, or looked at before
- * something was done that can have changed it.
- */
-export type LookStanding = 'not-yet' | 'sound' | 'found' | 'again';
-
-export function lookStanding({ onTicket, model }: InstrumentBench, check: string): LookStanding {
-  if (!onTicket) return 'not-yet';
-  const { ticket } = onTicket;
-  const { done, normal } = checkStanding(ticket, model, check);
-  if (done) return normal ? 'sound' : 'found';
-  return ticket.looks.some((look) => look.check === check) ? 'again' : 'not-yet';
+/** How a check stands on the ticket; without one nothing was looked at. */
+export function standingOf({ onTicket, model }: InstrumentBench, check: string): LookStanding {
+  return onTicket ? lookStanding(onTicket.ticket, model, check) : 'not-yet';
 }
 
 /** Keeps a whole check on the ticket: what was seen, and not the others. False where the rules refuse it. */

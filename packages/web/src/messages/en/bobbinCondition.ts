@@ -105,7 +105,6 @@ export const bobbinCase = {
     how: 'Draw a card’s corner under it. Backing it off: note where the screw stands, count the turns out and in again.',
     question: 'Under the spring is',
     answers: { clean: 'nothing', lint: 'lint' },
-    keep: 'Keep it',
     done: 'Spring cleaned',
     screw: 'To the screw’s clock',
   },

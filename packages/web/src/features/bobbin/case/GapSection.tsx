@@ -1,3 +1,4 @@
+import { caseSeat } from '@nodo/contract';
 import {
   CoreFault,
   mm,
@@ -20,7 +21,6 @@ import {
   threadOn,
 } from '../../instrument/instrumentBench.ts';
 import { NumberField } from '../NumberField.tsx';
-import { seatProof } from './seatProof.ts';
 
 /** What most is sewn with: the check asks whether this slips. */
 const ALL_PURPOSE = threadDiameter(tex(25), 'polyester');
@@ -47,7 +47,9 @@ export function GapSection({ bench }: { readonly bench: InstrumentBench }) {
     }
     keepLook(bench, 'case-gap', [isTight ? 'gap-tight' : undefined]);
   };
-  const seatFirst = bench.onTicket && ['not-yet', 'off', 'again'].includes(seatProof(bench));
+  const { onTicket } = bench;
+  const seatFirst =
+    onTicket && ['not-yet', 'off', 'again'].includes(caseSeat(onTicket.ticket, bench.model));
   return (
     <section aria-label={words.title} className="flex flex-col gap-2">
       <h2 className="text-lg font-bold">{words.title}</h2>

@@ -1,3 +1,4 @@
+import { caseSeat } from '@nodo/contract';
 import { useState } from 'react';
 import { CaseDetail } from '../../../drawing/detail/below.tsx';
 import { instruments } from '../../../messages/instruments.ts';
@@ -9,14 +10,14 @@ import {
   mayDo,
   mayKeep,
 } from '../../instrument/instrumentBench.ts';
-import { seatProof } from './seatProof.ts';
 
 /** Whether the case lies against its stop, and whether that is proven. */
 export function SeatSection({ bench }: { readonly bench: InstrumentBench }) {
   const [said, setSaid] = useState<'seated' | 'off'>();
   const words = instruments.bobbinCase.seat;
   const { family } = bench.model;
-  const proof = seatProof(bench);
+  const { onTicket } = bench;
+  const proof = onTicket ? caseSeat(onTicket.ticket, bench.model) : 'not-yet';
   const isDropIn = family.traits.includes('drop-in');
   const isLintDone = bench.onTicket?.ticket.looks.some(({ check }) => check === 'hook-lint');
   const keep = () => {

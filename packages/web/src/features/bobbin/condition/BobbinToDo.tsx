@@ -1,6 +1,6 @@
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
-import { type InstrumentBench, lookStanding, mayDo } from '../../instrument/instrumentBench.ts';
+import { type InstrumentBench, mayDo, standingOf } from '../../instrument/instrumentBench.ts';
 
 /** What puts the bobbin right, by the check that found it wrong. */
 const ENDS = [
@@ -21,9 +21,9 @@ const LOOKS = ['bobbin-wind', 'bobbin-turn', 'bobbin-path', 'bobbin-tail', 'bobb
 export function BobbinToDo({ bench }: { readonly bench: InstrumentBench }) {
   const words = instruments.bobbinCondition;
   const owed = ENDS.filter(({ checks }) =>
-    checks.some((check) => lookStanding(bench, check) === 'found'),
+    checks.some((check) => standingOf(bench, check) === 'found'),
   );
-  if (LOOKS.every((check) => lookStanding(bench, check) === 'sound')) {
+  if (LOOKS.every((check) => standingOf(bench, check) === 'sound')) {
     return (
       <p className="border-l-4 border-below pl-4 text-lg font-bold" aria-live="polite">
         {words.proven}

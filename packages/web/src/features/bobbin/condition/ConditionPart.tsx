@@ -15,8 +15,8 @@ import { Choices, Toggles } from '../../instrument/bits.tsx';
 import {
   type InstrumentBench,
   keepLook,
-  lookStanding,
   mayKeep,
+  standingOf,
 } from '../../instrument/instrumentBench.ts';
 import { BobbinToDo } from './BobbinToDo.tsx';
 import { OtherBobbin } from './OtherBobbin.tsx';
@@ -161,7 +161,7 @@ export function ConditionPart({ bench }: { readonly bench: InstrumentBench }) {
 
 /** How a check stands on the ticket, under its question. */
 function KeptMark({ bench, check }: { readonly bench: InstrumentBench; readonly check: string }) {
-  const standing = lookStanding(bench, check);
+  const standing = standingOf(bench, check);
   if (standing === 'not-yet') return null;
   return (
     <p

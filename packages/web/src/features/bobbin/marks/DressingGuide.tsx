@@ -16,7 +16,7 @@ import { Button } from '../../../ui/Button.tsx';
 import { StandingMark } from '../../bench/StandingMark.tsx';
 import { Caution } from '../../bench/step/CheckStep.tsx';
 import { Choices } from '../../instrument/bits.tsx';
-import { type InstrumentBench, lookStanding, mayDo } from '../../instrument/instrumentBench.ts';
+import { type InstrumentBench, mayDo, standingOf } from '../../instrument/instrumentBench.ts';
 import { endMarks, openOn } from './marksOn.ts';
 
 /** What is done about the marks on a part: dressed step by step, or the part replaced; then looked at again. */
@@ -149,7 +149,7 @@ function LookAgain({
   readonly part: StruckPart;
 }) {
   const [surfaceCheck, ...others] = LOOK_AGAIN[part];
-  if (surfaceCheck === undefined || lookStanding(bench, surfaceCheck) !== 'again') return null;
+  if (surfaceCheck === undefined || standingOf(bench, surfaceCheck) !== 'again') return null;
   const titles = others.flatMap((check) => bench.model.checks.get(check)?.title ?? []);
   return (
     <section aria-label={instruments.marks.again.title} className="border-l-4 border-own pl-4">

@@ -4,7 +4,7 @@ import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { StandingMark } from '../../bench/StandingMark.tsx';
-import { type InstrumentBench, lookStanding, mayDo } from '../../instrument/instrumentBench.ts';
+import { type InstrumentBench, mayDo, standingOf } from '../../instrument/instrumentBench.ts';
 import { keepPart, marksNow } from './marksOn.ts';
 
 /** The marks on a part found at this visit, what is to be done about each, and that the part is looked at. */
@@ -21,7 +21,7 @@ export function MarkList({
 }) {
   const words = instruments.marks;
   const marks = marksNow(bench).filter(({ surface }) => surfaceOf(surface).part === part);
-  const standing = lookStanding(bench, check);
+  const standing = standingOf(bench, check);
   const isEnded = marks.length > 0 && marks.every(({ end, kind }) => end || kind === 'depression');
   return (
     <section aria-label={words.list}>

@@ -8,7 +8,7 @@ import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { StandingMark } from '../../bench/StandingMark.tsx';
 import { Caution } from '../../bench/step/CheckStep.tsx';
-import { type InstrumentBench, lookStanding, mayDo } from '../../instrument/instrumentBench.ts';
+import { type InstrumentBench, mayDo, standingOf } from '../../instrument/instrumentBench.ts';
 import { DressingGuide } from './DressingGuide.tsx';
 import { EarlierMarks } from './EarlierMarks.tsx';
 import { MarkList } from './MarkList.tsx';
@@ -120,7 +120,7 @@ function Surfaces({
     <ol aria-label={words.surfaces} className="flex flex-wrap gap-1.5">
       {surfaces.map(({ id, check }) => {
         const count = now.filter((mark) => mark.surface === id).length;
-        const standing = lookStanding(bench, check);
+        const standing = standingOf(bench, check);
         return (
           <li key={id}>
             <button

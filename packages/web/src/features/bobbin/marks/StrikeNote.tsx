@@ -1,7 +1,7 @@
 import { DROVE_IT, type LikelyStrike, STRUCK_PARTS } from '@nodo/knowledge';
 import { instruments } from '../../../messages/instruments.ts';
 import { StandingMark } from '../../bench/StandingMark.tsx';
-import { type InstrumentBench, lookStanding } from '../../instrument/instrumentBench.ts';
+import { type InstrumentBench, standingOf } from '../../instrument/instrumentBench.ts';
 import { strikesNow, surfacesOf } from './marksOn.ts';
 
 /** The events that the marks on several parts likely came from, and what can have driven the needle there. */
@@ -14,7 +14,7 @@ export function StrikeNote({ bench }: { readonly bench: InstrumentBench }) {
     (part) =>
       !seen.has(part) &&
       surfacesOf(bench).some(
-        (surface) => surface.part === part && lookStanding(bench, surface.check) === 'not-yet',
+        (surface) => surface.part === part && standingOf(bench, surface.check) === 'not-yet',
       ),
   );
   return (

@@ -17,7 +17,7 @@ import {
   surfaceOf,
   verdictOn,
 } from '@nodo/knowledge';
-import { type InstrumentBench, keepLook, lookStanding } from '../../instrument/instrumentBench.ts';
+import { type InstrumentBench, keepLook, standingOf } from '../../instrument/instrumentBench.ts';
 
 /** The surfaces that this machine has. */
 export function surfacesOf({ model }: InstrumentBench): readonly Surface[] {
@@ -83,7 +83,7 @@ export function endMarks(
   const check = SURFACES.find((surface) => surface.part === part)?.check;
   if (!onTicket || check === undefined) return;
   // What is dressed or replaced must have been found: the causes are reckoned from that.
-  if (lookStanding(bench, check) !== 'found' && !keepPart(bench, part, check)) return;
+  if (standingOf(bench, check) !== 'found' && !keepPart(bench, part, check)) return;
   // One mark tells that its part was replaced; the others on it go with it.
   for (const mark of end.how === 'replaced' ? ended.slice(0, 1) : ended) {
     if (!onTicket.record('mark-ended', { mark: mark.id, end })) return;
