@@ -77,10 +77,8 @@ export interface Result extends Job {
   /** Causes at .9 or above that were not there, per machine. */
   readonly falsePerCase: number;
   readonly brier: number;
-  /** Of the tenths that have 50 cases or more, the one with the greatest gap between told and true. */
+  /** Of the tenths that have enough cases, the one with the greatest gap between told and true. */
   readonly worstTenth: Tenth;
-  /** The same for all that was told before every check of every machine, the end included. */
-  readonly worstTenthOnTheWay: Tenth;
   /** The same for beliefs that know what is thrown away when machines are drawn. */
   readonly worstTenthWithinBounds: Tenth;
 }
@@ -118,9 +116,8 @@ export function compare(job: Job): Result {
     meanMinutes: rounded(minutes.reduce((sum, each) => sum + each, 0) / minutes.length, 1),
     p90Minutes: at(0.9),
     ...confirmations(walks, model),
-    ...calibration(walks, ({ beliefs }) => [beliefs]),
-    worstTenthOnTheWay: calibration(walks, ({ told }) => told).worstTenth,
-    worstTenthWithinBounds: calibration(walks, ({ beliefsWithinBounds }) => [beliefsWithinBounds])
+    ...calibration(walks, ({ beliefs }) => beliefs),
+    worstTenthWithinBounds: calibration(walks, ({ beliefsWithinBounds }) => beliefsWithinBounds)
       .worstTenth,
   };
 }
@@ -150,19 +147,17 @@ function confirmations(walks: readonly Walked[], model: FamilyModel) {
   };
 }
 
-const ENOUGH_CASES = 50;
+/** A tenth counts with fifty cases in five hundred machines, and with as many more in more machines. */
+const ENOUGH_CASES = 50 / 500;
 
 /** Source of the score: Brier, Monthly Weather Review 78 (1950). */
-function calibration(
-  walks: readonly Walked[],
-  told: (walk: Walk) => readonly ReadonlyMap<string, number>[],
-) {
+function calibration(walks: readonly Walked[], told: (walk: Walk) => ReadonlyMap<string, number>) {
   const tenths = Array.from({ length: 10 }, () => ({ cases: 0, off: 0, squaredOff: 0 }));
   let squares = 0;
   let cases = 0;
   for (const { truth, walked } of walks) {
     const offHere = tenths.map(() => 0);
-    for (const [cause, belief] of told(walked).flatMap((beliefs) => [...beliefs])) {
+    for (const [cause, belief] of told(walked)) {
       const there = truth.causes.has(cause) ? 1 : 0;
       squares += (belief - there) ** 2;
       cases += 1;
@@ -187,7 +182,7 @@ function calibration(
         standardError: rounded(Math.sqrt(squaredOff) / count, 3),
       }),
     )
-    .filter((tenth) => tenth.cases >= ENOUGH_CASES)
+    .filter((tenth) => tenth.cases >= ENOUGH_CASES * walks.length)
     .sort((a, b) => b.gap - a.gap);
   if (!worstTenth) throw new Error('too few machines for any tenth');
   return { brier: rounded(squares / cases, 4), worstTenth };

@@ -24,9 +24,7 @@ export interface Walk {
   readonly minutes: number;
   /** P(present) of every cause at the end. */
   readonly beliefs: ReadonlyMap<string, number>;
-  /** The same before every check: all that was told on the way, the end included. */
-  readonly told: readonly ReadonlyMap<string, number>[];
-  /** The same as at the end, for who knows that a drawn machine has one to {@link MOST_FAULTS} faults. */
+  /** The same for who knows that a drawn machine has one to {@link MOST_FAULTS} faults. */
   readonly beliefsWithinBounds: ReadonlyMap<string, number>;
 }
 
@@ -47,11 +45,9 @@ export function walk(truth: Truth, model: FamilyModel, choose: Choose): Walk {
   let answers = interviewOf(truth, model);
   let open: ReadonlySet<string> = new Set();
   let minutes = 0;
-  const told: ReadonlyMap<string, number>[] = [];
   const done = new Map<string, { readonly done: true; readonly normal: boolean }>();
   for (;;) {
     const { evidence, beliefs, settled } = judge(model, answers);
-    told.push(beliefs);
     const id =
       settled || minutes >= LONGEST
         ? undefined
@@ -66,12 +62,7 @@ export function walk(truth: Truth, model: FamilyModel, choose: Choose): Walk {
     const check = id === undefined ? undefined : model.checks.get(id);
     if (!check) {
       const beliefsWithinBounds = withinBounds(model, evidence);
-      return {
-        minutes: minutes + closingMinutes(model, open),
-        beliefs,
-        told,
-        beliefsWithinBounds,
-      };
+      return { minutes: minutes + closingMinutes(model, open), beliefs, beliefsWithinBounds };
     }
     // The clock of the bench: opening when it is opened, closing when it is closed.
     const toOpen = openingChain(model.access, open, check.access);

@@ -73,6 +73,6 @@ function byWayDown(marks: readonly MarkOnMap[]): readonly MarkOnMap[] {
 /** What can have driven a needle where it does not belong: practitioners name three, all are looked at. */
 export const DROVE_IT = [
   { id: 'lint', checks: ['hook-lint', 'case-seat'] },
-  { id: 'deflection', checks: ['needle-match', 'context'] },
+  { id: 'deflection', checks: ['needle-match', 'foot-match'] },
   { id: 'heat', checks: ['needle-straight'] },
 ] as const;

@@ -6,7 +6,7 @@ export const STRUCK_PARTS = ['foot', 'plate', 'case', 'hook'] as const;
 export type StruckPart = (typeof STRUCK_PARTS)[number];
 
 /** One side of such a part, as it is looked at under the lamp. */
-export interface Surface {
+interface Told {
   readonly id: string;
   readonly part: StruckPart;
   readonly title: string;
@@ -87,8 +87,12 @@ export const SURFACES = [
     showsAlong: false,
     isTurnedOver: false,
   },
-] as const satisfies readonly Surface[];
+] as const satisfies readonly Told[];
 export type SurfaceId = (typeof SURFACES)[number]['id'];
+
+export interface Surface extends Told {
+  readonly id: SurfaceId;
+}
 
 export const SURFACE_IDS = SURFACES.map(({ id }) => id) as [SurfaceId, ...SurfaceId[]];
 

@@ -1,13 +1,12 @@
 import { HANG_TURNS, type HangShown, type HangTurn, locateHangUp } from '@nodo/knowledge';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { m } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Select } from '../../../ui/Field.tsx';
 import { Caution } from '../../bench/step/CheckStep.tsx';
-import { instrumentFor } from '../../instrument/addresses.ts';
 import { Choices } from '../../instrument/bits.tsx';
+import { CheckLinks } from '../../instrument/CheckLinks.tsx';
 import { type InstrumentBench, keepLook, mayKeep } from '../../instrument/instrumentBench.ts';
 
 const HOURS = Array.from({ length: 12 }, (_, hour) => hour + 1);
@@ -89,7 +88,12 @@ export function HangUpSection({ bench }: { readonly bench: InstrumentBench }) {
             {words.located[where.at]}
           </p>
         )}
-        {where.kind === 'told' && <LookAt bench={bench} checks={where.lookAt} />}
+        {where.kind === 'told' && where.lookAt.length > 0 && (
+          <>
+            <p className="mt-1">{words.lookAt}:</p>
+            <CheckLinks bench={bench} checks={where.lookAt} />
+          </>
+        )}
       </div>
       {mayKeep(bench) && (
         <Button
@@ -107,40 +111,4 @@ export function HangUpSection({ bench }: { readonly bench: InstrumentBench }) {
 
 function lastOf(shown: Readonly<Partial<Record<HangTurn, HangShown>>>): HangTurn | undefined {
   return HANG_TURNS.findLast(({ id }) => shown[id] !== undefined)?.id;
-}
-
-/** The checks that look at what holds the thread; with the instrument that measures them, where there is one. */
-function LookAt({
-  bench: { model, onTicket },
-  checks,
-}: {
-  readonly bench: InstrumentBench;
-  readonly checks: readonly string[];
-}) {
-  const known = checks.flatMap((check) => model.checks.get(check) ?? []);
-  if (known.length === 0) return null;
-  return (
-    <>
-      <p className="mt-1">{instruments.bobbinCase.hang.lookAt}:</p>
-      <ul className="list-disc pl-5">
-        {known.map(({ id, title }) => {
-          const to = onTicket && instrumentFor(onTicket.ticket.id, id);
-          return (
-            <li key={id}>
-              {to ? (
-                <Link
-                  to={to}
-                  className="inline-flex min-h-11 items-center underline underline-offset-4"
-                >
-                  {title}
-                </Link>
-              ) : (
-                title
-              )}
-            </li>
-          );
-        })}
-      </ul>
-    </>
-  );
 }

@@ -16,6 +16,7 @@ import { Button } from '../../../ui/Button.tsx';
 import { StandingMark } from '../../bench/StandingMark.tsx';
 import { Caution } from '../../bench/step/CheckStep.tsx';
 import { Choices } from '../../instrument/bits.tsx';
+import { CheckLinks } from '../../instrument/CheckLinks.tsx';
 import { type InstrumentBench, mayDo, standingOf } from '../../instrument/instrumentBench.ts';
 import { endMarks, openOn } from './marksOn.ts';
 
@@ -150,15 +151,10 @@ function LookAgain({
 }) {
   const [surfaceCheck, ...others] = LOOK_AGAIN[part];
   if (surfaceCheck === undefined || standingOf(bench, surfaceCheck) !== 'again') return null;
-  const titles = others.flatMap((check) => bench.model.checks.get(check)?.title ?? []);
   return (
     <section aria-label={instruments.marks.again.title} className="border-l-4 border-own pl-4">
       <h2 className="text-lg font-bold">{instruments.marks.again.title}</h2>
-      <ul className="list-disc pl-5">
-        {titles.map((title) => (
-          <li key={title}>{title}</li>
-        ))}
-      </ul>
+      <CheckLinks bench={bench} checks={others} />
     </section>
   );
 }

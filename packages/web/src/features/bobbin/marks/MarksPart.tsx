@@ -1,6 +1,6 @@
 import type { Mark } from '@nodo/contract';
 import type { ClockPlace } from '@nodo/core';
-import { type Surface, type SurfaceId, surfaceOf } from '@nodo/knowledge';
+import type { Surface, SurfaceId } from '@nodo/knowledge';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { SurfaceMap } from '../../../drawing/surfaces/SurfaceMap.tsx';
@@ -24,7 +24,7 @@ export function MarksPart({ bench }: { readonly bench: InstrumentBench }) {
   const surfaces = surfacesOf(bench);
   const on = surfaces.find(({ id }) => id === query.get('on')) ?? surfaces[0];
   if (!on) return null;
-  const surface = on.id as SurfaceId;
+  const surface = on.id;
   const now = marksNow(bench);
   const isHere = (mark: Mark) => mark.surface === surface;
   const here = now.filter((mark) => isHere(mark) && !mark.gone);
@@ -118,7 +118,7 @@ function Surfaces({
   const now = marksNow(bench);
   return (
     <ol aria-label={words.surfaces} className="flex flex-wrap gap-1.5">
-      {surfaces.map(({ id, check }) => {
+      {surfaces.map(({ id, check, title }) => {
         const count = now.filter((mark) => mark.surface === id).length;
         const standing = standingOf(bench, check);
         return (
@@ -129,7 +129,7 @@ function Surfaces({
               onClick={() => onChoose(id)}
               className="flex min-h-12 flex-col items-start justify-center rounded-md border-2 border-edge bg-paper px-3 py-1 text-left leading-tight hover:border-ink aria-[current=step]:border-ink aria-[current=step]:bg-sunk"
             >
-              <span className="font-semibold">{surfaceOf(id as SurfaceId).title}</span>
+              <span className="font-semibold">{title}</span>
               <span
                 className={`text-sm ${standing === 'found' || standing === 'again' ? 'font-semibold text-hazard' : standing === 'sound' ? 'text-below' : 'text-quiet'}`}
               >

@@ -1,6 +1,7 @@
 import { DROVE_IT, type LikelyStrike, STRUCK_PARTS } from '@nodo/knowledge';
 import { instruments } from '../../../messages/instruments.ts';
 import { StandingMark } from '../../bench/StandingMark.tsx';
+import { CheckLinks } from '../../instrument/CheckLinks.tsx';
 import { type InstrumentBench, standingOf } from '../../instrument/instrumentBench.ts';
 import { strikesNow, surfacesOf } from './marksOn.ts';
 
@@ -33,8 +34,11 @@ export function StrikeNote({ bench }: { readonly bench: InstrumentBench }) {
       {unseen.length > 0 && <p className="font-semibold">{words.unseen(partsWords(unseen))}</p>}
       <p className="mt-1">{words.drove}:</p>
       <ul className="list-disc pl-5">
-        {DROVE_IT.map(({ id }) => (
-          <li key={id}>{words.causes[id]}</li>
+        {DROVE_IT.map(({ id, checks }) => (
+          <li key={id}>
+            {words.causes[id]}
+            <CheckLinks bench={bench} checks={checks} />
+          </li>
         ))}
       </ul>
       <p className="text-sm text-quiet">{words.likely}</p>
