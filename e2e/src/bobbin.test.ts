@@ -40,6 +40,24 @@ describe('the bobbin instrument', () => {
     expect(odren.complaints).toEqual([]);
   });
 
+  it('tells by its hole that one of the right class is not like the machine’s own', async () => {
+    const tavi = await screen('tavi');
+    await tavi.go(`/bench/${demoTicketId(33)}/bobbin/which`);
+    await tavi.sees('Measure it, and its class stands here.');
+    await fill(tavi, 'Across, mm', '20.3');
+    await fill(tavi, 'Width, mm', '11.7');
+    await tavi.sees('No table of classes tells the hole');
+    await fill(tavi, 'Hole, mm', '7,2');
+    await fill(tavi, 'Own one’s hole, mm', '7');
+    await tavi.sees('Hole 7.2 mm, own 7 mm');
+    await tavi.seesNot('It is not like the machine’s own');
+    await fill(tavi, 'Own one’s hole, mm', '6');
+    await tavi.sees('It is not like the machine’s own');
+    await tavi.click('Keep it');
+    await tavi.sees('Likely now: Bobbin of another class 9');
+    expect(tavi.complaints).toEqual([]);
+  });
+
   it('says which way metal on a magnet pulls the balance', async () => {
     const tavi = await screen('tavi');
     await tavi.go('/bobbin/which');

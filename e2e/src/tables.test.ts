@@ -1,4 +1,5 @@
 import { demoTicketId } from '@nodo/demo';
+import { WORKED_CASES } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
 import type { Screen } from './screen.ts';
 import { useStage } from './stage.ts';
@@ -36,7 +37,7 @@ describe('a change of the tables', () => {
 
     // What it would do is seen before it can be accepted.
     await halle.sees('On the worked cases');
-    await halle.sees('56 of 56');
+    await halle.sees(`${WORKED_CASES.length} of ${WORKED_CASES.length}`);
     await halle.sees('On open tickets', 60_000);
     await halle.sees('Ivory compact');
     expect(await likeliest(odren)).toBe(before);
