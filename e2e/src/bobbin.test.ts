@@ -249,6 +249,11 @@ describe('the map of marks', () => {
     // The visit before left a mark that was dressed; it lies dashed.
     await halle.sees('raised, at 1 o’clock, 2 mm (dressed by hand, down to 800 grit)');
     expect(await halle.page.$$eval('[data-earlier]', (all) => all.length)).toBe(1);
+    // What is off the machine is true for whoever takes over.
+    await halle.sees('Open first:');
+    await halle.click('It is off and unplugged');
+    await halle.clickWithin('main', 'Done: ');
+    await halle.seesNot('Open first:');
     await lay(halle, 11.5, 0.8, 'raised', '1');
     await lay(halle, 5, 0.85, 'raised', '2');
     await tap(halle, 1, 0.8);

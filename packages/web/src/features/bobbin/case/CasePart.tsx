@@ -3,6 +3,7 @@ import { instruments } from '../../../messages/instruments.ts';
 import { Caution } from '../../bench/step/CheckStep.tsx';
 import { instrumentRoot } from '../../instrument/addresses.ts';
 import type { InstrumentBench } from '../../instrument/instrumentBench.ts';
+import { OpenFirst } from '../../instrument/OpenFirst.tsx';
 import { GapSection } from './GapSection.tsx';
 import { HangUpSection } from './HangUpSection.tsx';
 import { SeatSection } from './SeatSection.tsx';
@@ -17,6 +18,7 @@ export function CasePart({ bench }: { readonly bench: InstrumentBench }) {
     <div className="flex flex-col gap-4">
       <h1 className="text-2xl font-bold">{words.heading}</h1>
       <Caution text={words.caution} />
+      <OpenFirst bench={bench} check="case-seat" />
       <div className="grid gap-x-10 gap-y-6 lg:grid-cols-2">
         <div className="flex flex-col gap-6">
           <SeatSection bench={bench} />

@@ -9,6 +9,7 @@ import { instruments } from '../../../messages/instruments.ts';
 import { StandingMark } from '../../bench/StandingMark.tsx';
 import { Caution } from '../../bench/step/CheckStep.tsx';
 import { type InstrumentBench, mayDo, standingOf } from '../../instrument/instrumentBench.ts';
+import { OpenFirst } from '../../instrument/OpenFirst.tsx';
 import { DressingGuide } from './DressingGuide.tsx';
 import { EarlierMarks } from './EarlierMarks.tsx';
 import { MarkList } from './MarkList.tsx';
@@ -48,6 +49,7 @@ export function MarksPart({ bench }: { readonly bench: InstrumentBench }) {
     <div className="flex flex-col gap-4">
       <h1 className="text-2xl font-bold">{words.heading}</h1>
       <Caution text={words.caution} />
+      <OpenFirst bench={bench} check={on.check} />
       <Surfaces bench={bench} surfaces={surfaces} on={surface} onChoose={choose} />
       <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(20rem,30rem)_minmax(22rem,1fr)]">
         <div>
