@@ -120,6 +120,7 @@ export {
   type MarkedVisit,
   marksLeft,
   openMarks,
+  partOf,
 } from './tickets/marks.ts';
 export { nextOnThePhone, type PhoneStep } from './tickets/nextOnThePhone.ts';
 export {

@@ -7,7 +7,6 @@ import {
   STRUCK_PARTS,
   type StruckPart,
   SURFACE_IDS,
-  type SurfaceId,
   surfaceOf,
 } from '@nodo/knowledge';
 import { z } from 'zod';
@@ -50,15 +49,13 @@ export const mark = markFound.extend({
 });
 export type Mark = z.infer<typeof mark>;
 
-/** Marks of a surface or of several that nothing was done about. */
-export function openMarks(
-  marks: readonly Mark[],
-  ...surfaces: readonly SurfaceId[]
-): readonly Mark[] {
-  return marks.filter(({ surface, end }) => end === null && surfaces.includes(surface));
+/** Marks on a part that nothing was done about. */
+export function openMarks(marks: readonly Mark[], part: StruckPart): readonly Mark[] {
+  return marks.filter((one) => one.end === null && partOf(one) === part);
 }
 
-function partOf({ surface }: Mark): StruckPart {
+/** The part that a mark lies on. */
+export function partOf({ surface }: Mark): StruckPart {
   return surfaceOf(surface).part;
 }
 

@@ -1,4 +1,4 @@
-import type { Mark } from '@nodo/contract';
+import { type Mark, partOf } from '@nodo/contract';
 import { type StruckPart, surfaceOf, verdictOn } from '@nodo/knowledge';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
@@ -20,7 +20,7 @@ export function MarkList({
   readonly numberOf: (mark: Mark) => string;
 }) {
   const words = instruments.marks;
-  const marks = marksNow(bench).filter(({ surface }) => surfaceOf(surface).part === part);
+  const marks = marksNow(bench).filter((mark) => partOf(mark) === part);
   const standing = standingOf(bench, check);
   const isEnded = marks.length > 0 && marks.every(({ end, kind }) => end || kind === 'depression');
   return (

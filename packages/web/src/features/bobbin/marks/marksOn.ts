@@ -3,6 +3,7 @@ import {
   type Mark,
   type MarkEndTold,
   marksLeft,
+  openMarks,
   repairsDone,
 } from '@nodo/contract';
 import {
@@ -14,7 +15,6 @@ import {
   type StruckPart,
   SURFACES,
   type Surface,
-  surfaceOf,
   verdictOn,
 } from '@nodo/knowledge';
 import { type InstrumentBench, keepLook, standingOf } from '../../instrument/instrumentBench.ts';
@@ -58,11 +58,9 @@ export function strikesNow(bench: InstrumentBench): readonly LikelyStrike[] {
   return joinStrikes(marksNow(bench).filter(({ was }) => was === null));
 }
 
-const partOf = ({ surface }: Mark): StruckPart => surfaceOf(surface).part;
-
 /** Marks on a part that nothing was done about. */
 export function openOn(bench: InstrumentBench, part: StruckPart): readonly Mark[] {
-  return marksNow(bench).filter((mark) => mark.end === null && partOf(mark) === part);
+  return openMarks(marksNow(bench), part);
 }
 
 /** Keeps what a whole part showed, by the marks on it. */
