@@ -1,4 +1,5 @@
 import { hourOf } from '@nodo/core';
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type Mark, marksLeft, mayRecord, openMarks } from '../src/index.ts';
 import { Story, testId } from './story.ts';
@@ -147,5 +148,43 @@ describe('marks that visits left on a machine', () => {
   it('on the new part are of the new part', () => {
     const onNew = mark();
     expect(idsLeft(visit(1, [mark()]), visit(2, [onNew], ['case-replaced']))).toEqual([onNew.id]);
+  });
+
+  it('are each told once, whatever came before, and never when gone', () => {
+    const anyMark = fc
+      .record({
+        surface: fc.constantFrom('foot', 'plate-top', 'case-inside', 'hook'),
+        gone: fc.boolean(),
+        again: fc.boolean(),
+      })
+      .map(({ surface, gone, again }) => ({
+        mark: mark({ surface, gone }),
+        again,
+      }));
+    const anyVisits = fc.array(fc.array(anyMark, { maxLength: 4 }), { minLength: 1, maxLength: 5 });
+    fc.assert(
+      fc.property(anyVisits, (told) => {
+        let last: string | null = null;
+        const visits = told.map((marks, place) =>
+          visit(
+            place + 1,
+            marks.map(({ mark: one, again }) => {
+              const seen = { ...one, was: again ? last : null };
+              last = one.id;
+              return seen;
+            }),
+          ),
+        );
+        const left = marksLeft(visits);
+        expect(new Set(left.map(({ id }) => id)).size).toBe(left.length);
+        expect(left.some(({ gone }) => gone)).toBe(false);
+        // Every mark of the last visit that is not gone is among them, as it was told.
+        const fresh = visits.at(-1)?.marks.filter(({ gone }) => !gone) ?? [];
+        for (const one of fresh) expect(left).toContainEqual(expect.objectContaining(one));
+        // Told in any order, by the day they came.
+        expect(marksLeft([...visits].reverse())).toEqual(left);
+        expect(marksLeft(visits, { marks: [], repairs: [] })).toEqual(left);
+      }),
+    );
   });
 });

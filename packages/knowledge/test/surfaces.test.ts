@@ -1,4 +1,5 @@
-import { hourOf } from '@nodo/core';
+import { agree, hourOf, leanOf } from '@nodo/core';
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   ACTION_FOR,
@@ -11,12 +12,15 @@ import {
   joinStrikes,
   KNOWLEDGE,
   LOOK_AGAIN,
+  MARK_KINDS,
   type MarkKind,
   type MarkOnMap,
   modelOf,
   STRUCK_PARTS,
+  SURFACE_IDS,
   SURFACES,
   type SurfaceId,
+  surfaceOf,
   verdictOn,
   verdictOnPart,
 } from '../src/index.ts';
@@ -124,6 +128,46 @@ describe('marks joined into one likely event', () => {
     expect(joinStrikes([mark('case-inside', 1), mark('case-outside', 1)])).toEqual([]);
     expect(joinStrikes([mark('plate-top', 3, 'scratch', 0.4), mark('hook', 2, 'scratch')])).toEqual(
       [],
+    );
+  });
+
+  const anyMarks = fc
+    .array(
+      fc.record({
+        surface: fc.constantFrom(...SURFACE_IDS),
+        hour: fc.double({ min: 0, max: 11.999, noNaN: true }).map(hourOf),
+        out: fc.double({ min: 0, max: 1, noNaN: true }),
+        kind: fc.constantFrom(...MARK_KINDS),
+      }),
+      { maxLength: 9 },
+    )
+    .map((marks) => marks.map((one, place) => ({ ...one, id: String(place) })));
+
+  it('puts a mark into one event at most, and none that there was not', () => {
+    fc.assert(
+      fc.property(anyMarks, (marks) => {
+        const joined = joinStrikes(marks).flatMap((strike) => strike.marks);
+        expect(new Set(joined).size).toBe(joined.length);
+        expect(joined.every((id) => marks.some((one) => one.id === id))).toBe(true);
+      }),
+    );
+  });
+
+  it('joins over at least two parts, and never left with right nor front with back', () => {
+    fc.assert(
+      fc.property(anyMarks, (marks) => {
+        for (const strike of joinStrikes(marks)) {
+          expect(strike.parts.length).toBeGreaterThan(1);
+          const leans = marks.flatMap((one) => {
+            const { needle, showsAlong, isTurnedOver } = surfaceOf(one.surface);
+            if (!needle || !strike.marks.includes(one.id)) return [];
+            const { across, along } = leanOf(one, needle, showsAlong);
+            const asItSits = (isTurnedOver ? -across : across) as typeof across;
+            return [{ across: asItSits, along }];
+          });
+          for (const a of leans) for (const b of leans) expect(agree(a, b)).toBe(true);
+        }
+      }),
     );
   });
 });
