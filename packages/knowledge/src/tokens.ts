@@ -18,8 +18,11 @@ export interface CheckCondition {
 
 /** A check's condition: `check-id` (done), `check-id=normal` (nothing found), `check-id=found` (something). */
 export function parseCheckCondition(text: string): CheckCondition {
-  const [id = '', shown] = text.split('=');
-  return { id, shown: shown === 'normal' || shown === 'found' ? shown : 'anything' };
+  for (const shown of ['normal', 'found'] as const) {
+    if (text.endsWith(`=${shown}`)) return { id: text.slice(0, -shown.length - 1), shown };
+  }
+  // Anything else after an equals sign stays in the id, which then is of no check, and is told.
+  return { id: text, shown: 'anything' };
 }
 
 /** What raises a duty, split: `finding:skip` gives finding and skip. */

@@ -119,6 +119,13 @@ describe('each kind of fault', () => {
       withCheck({ requires: ['ghost=normal'] }),
     ],
     [
+      'unknown-check',
+      'a check that requires another to have shown what is no word for it',
+      withMechanism({
+        checks: [check, { ...check, id: 'again', findings: [], requires: ['look=fond'] }],
+      }),
+    ],
+    [
       'unknown-finding',
       'a link to what is not there',
       withCause({ shows: { sure: ['slack'], few: ['ghost'] } }),
