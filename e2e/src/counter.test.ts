@@ -83,7 +83,7 @@ describe('a walk-in', () => {
     }
     await mirra.page.mouse.up();
     await mirra.sees('Sign again');
-    await mirra.page.waitForFunction(signatureIsKept, { timeout: 10_000, polling: 50 });
+    await mirra.page.waitForFunction(signatureIsKept, { polling: 50 });
 
     // The sheet outlives the page, pictures and all.
     await mirra.go('/counter');
@@ -132,10 +132,11 @@ describe('a walk-in', () => {
     await mirra.sees('They rang up about it.');
     await mirra.click('Power lead');
     await mirra.click('Hang the tag');
+    await mirra.page.waitForFunction(() => location.pathname.startsWith('/bench/'));
+    await mirra.stepAfter('');
     await mirra.sees('Came into the shop');
-    const text = await mirra.text();
-    expect(text).toContain('A needle broke and now it knocks at every turn.');
-    expect(text).toContain('Needles break');
+    await mirra.sees('A needle broke and now it knocks at every turn.');
+    await mirra.sees('Needles break');
     expect(mirra.complaints).toEqual([]);
   });
 
@@ -266,7 +267,7 @@ describe('a printed tag', () => {
     try {
       const tavi = await (await Screen.open(camera.browser, stage().url)).signIn('tavi');
       await tavi.click('Scan a tag');
-      await tavi.sees('Needle four shreds the thread', 20_000);
+      await tavi.sees('Needle four shreds the thread');
       expect(tavi.complaints).toEqual([]);
     } finally {
       await camera.close();
@@ -276,14 +277,9 @@ describe('a printed tag', () => {
 });
 
 describe('customers', () => {
-  const find = async (at: Screen, letters: string, line: string) => {
+  /** Types and presses Enter at once, as whoever knows the name does. */
+  const find = async (at: Screen, letters: string) => {
     await at.searches(letters);
-    await at.page.waitForFunction(
-      (wanted) =>
-        document.querySelector('[cmdk-item][data-selected="true"]')?.textContent.includes(wanted),
-      { timeout: 10_000 },
-      line,
-    );
     await at.press('Enter');
   };
 
@@ -291,7 +287,7 @@ describe('customers', () => {
     const halle = await sharedScreen('halle');
     await halle.go('/');
     await halle.sees('in the shop');
-    await find(halle, 'gunna tevlin', 'Gunna Tevlin');
+    await find(halle, 'gunna tevlin');
     await halle.sees('The same person as');
     await halle.page.type(field('Find the other one'), 'zora');
     await halle.click('Merge into Zora Pimmelock');
@@ -312,7 +308,7 @@ describe('customers', () => {
     const halle = await sharedScreen('halle');
     await halle.go('/');
     await halle.sees('in the shop');
-    await find(halle, 'caspar', 'Caspar Yewdale');
+    await find(halle, 'caspar');
     await halle.sees('Erase this person');
     await halle.page.type(field('Type erase to erase'), 'erase');
     await halle.clickWithin('form[aria-label="Erase this person"]', 'Erase this person');

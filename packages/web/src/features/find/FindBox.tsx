@@ -3,7 +3,7 @@ import type { Hit, Session } from '@nodo/contract';
 import { mayTakeIn } from '@nodo/contract/light';
 import { Command } from 'cmdk';
 import { ScanLine, Search } from 'lucide-react';
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useEffectEvent, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useSearchQuery } from '../../api/client.ts';
 import { faultWords } from '../../messages/faults.ts';
@@ -24,6 +24,8 @@ function Find() {
   const [typed, setTyped] = useState('');
   const [open, setOpen] = useState(false);
   const [scanning, setScanning] = useState(false);
+  // Enter came before the answer to what was typed: it counts when the answer is there.
+  const [isAwaited, setAwaited] = useState(false);
   const box = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
   const words = m.life.find;
@@ -37,9 +39,18 @@ function Find() {
   const goTo = (path: string) => {
     setTyped('');
     setOpen(false);
+    setAwaited(false);
     box.current?.blur();
     void navigate(path);
   };
+  const isAnswered = isSettled && !answer.isFetching;
+  const goToFirst = useEffectEvent(() => {
+    if (hits[0]) goTo(pathOf(hits[0]));
+    else setAwaited(false);
+  });
+  useEffect(() => {
+    if (isAwaited && isAnswered) goToFirst();
+  }, [isAwaited, isAnswered]);
   const isOpen = open && typed.trim() !== '' && ticketOnTag(typed) === undefined;
   return (
     <div className="flex min-w-48 flex-1 items-center md:max-w-sm">
@@ -57,7 +68,10 @@ function Find() {
             // A scanner that types: the address and then Enter.
             event.preventDefault();
             goTo(`/t/${ticket}`);
-          } else if (event.key === 'Enter' && !isSettled) event.preventDefault();
+          } else if (event.key === 'Enter' && !isAnswered) {
+            event.preventDefault();
+            setAwaited(true);
+          }
         }}
       >
         <Search aria-hidden size={18} className="absolute top-3.5 left-3 text-quiet" />
@@ -70,6 +84,7 @@ function Find() {
           onValueChange={(letters) => {
             setTyped(letters);
             setOpen(true);
+            setAwaited(false);
           }}
           onFocus={() => setOpen(true)}
           className="min-h-11 w-full rounded-md border-2 border-edge bg-paper pr-3 pl-9"

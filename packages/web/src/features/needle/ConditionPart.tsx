@@ -30,7 +30,8 @@ const BEND_LIMIT: MeasureLimit = { least: 0, most: BEND_TOLERANCE, standing: 'de
 export function ConditionPart({ bench }: { readonly bench: InstrumentBench }) {
   const [gap, setGap] = useState<number>();
   const [seen, setSeen] = useState<Readonly<Partial<Record<LookId, 'yes' | 'no'>>>>({});
-  const now = useRegister(bench).at.get(1);
+  const { at, isRead } = useRegister(bench);
+  const now = at.get(1);
   const words = instruments.needle.condition;
   const isBent = gap !== undefined && gap >= BEND_TOLERANCE;
   const { model, onTicket } = bench;
@@ -70,7 +71,7 @@ export function ConditionPart({ bench }: { readonly bench: InstrumentBench }) {
         <p className="text-quiet">
           {now
             ? `${instruments.needle.nowIn}: ${needleLine(now.needle)}`
-            : instruments.needle.unknown}
+            : isRead && instruments.needle.unknown}
         </p>
         <Caution text={instruments.needle.seat.caution} />
         <Choices

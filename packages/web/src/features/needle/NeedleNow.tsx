@@ -6,7 +6,8 @@ import { isUntold, useRegister } from './useRegister.ts';
 
 /** The needle that is in the machine of a ticket, or that nobody has said which. */
 export function NeedleNow({ ticket }: { readonly ticket: Ticket }) {
-  const now = useRegister({ machine: ticket.life.machine, onTicket: { ticket } }).at.get(1);
+  const { at, isRead } = useRegister({ machine: ticket.life.machine, onTicket: { ticket } });
+  const now = at.get(1);
   const isChanged = isUntold(ticket);
   const isKnown = now !== undefined && !isChanged;
   const words = instruments.needle;
@@ -20,7 +21,7 @@ export function NeedleNow({ ticket }: { readonly ticket: Ticket }) {
       ) : isChanged ? (
         words.changed
       ) : (
-        words.unknown
+        isRead && words.unknown
       )}{' '}
       <Link
         to={needleAddress(ticket.id, 'register')}

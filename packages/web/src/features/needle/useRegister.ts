@@ -26,6 +26,8 @@ export function useRegister({ machine, onTicket }: RegisterOf): {
   readonly opened: readonly OpenedNeedle[];
   readonly usedUp: number;
   readonly fault: CallFault | undefined;
+  /** False as long as the server may still say otherwise. */
+  readonly isRead: boolean;
 } {
   const { data, error } = useNeedlesQuery(machine ?? '', { skip: machine === undefined });
   const own = onTicket?.ticket.life.needles ?? NO_ENTRIES;
@@ -48,6 +50,7 @@ export function useRegister({ machine, onTicket }: RegisterOf): {
       ),
       usedUp,
       fault: error as CallFault | undefined,
+      isRead: machine === undefined || data !== undefined || error !== undefined,
     };
   }, [machine, data, own, error]);
 }
