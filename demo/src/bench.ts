@@ -17,13 +17,17 @@ import { DEMO_PEOPLE, DEMO_SHOP, type DemoLogin } from './people.ts';
 
 const MINUTE_MS = 60_000;
 
+type Known = Pick<RecordRequest, 'customer' | 'machine'>;
+
 /** The story of one machine, told entry by entry through the same code as the real bench. */
 export class DemoBench {
+  /** Whose machine it is, as the first entry brought it. */
+  known: Known = {};
   private count = 0;
 
   constructor(
     private readonly store: EventStore,
-    private readonly ticket: string,
+    readonly ticket: string,
     private at: Date,
   ) {}
 
@@ -43,8 +47,9 @@ export class DemoBench {
     by: DemoLogin,
     type: Type,
     command: CommandOf<Type>,
-    known: Pick<RecordRequest, 'customer' | 'machine'> = {},
+    known: Known = {},
   ): Promise<void> {
+    if (this.count === 0) this.known = known;
     const { id: person, role } = DEMO_PEOPLE[by];
     const actor: Actor = { person, role };
     this.count += 1;

@@ -6,6 +6,7 @@ export { type Running, runServer } from './run.ts';
 export { rebuildWords } from './search/rebuild.ts';
 export { type Account, type DatabaseSettings, type Settings, settings } from './settings.ts';
 export { connect, withShop } from './store/connect.ts';
+export { MemoryEventStore } from './store/memory.ts';
 export { defineModels } from './store/models.ts';
 export type { EventStore } from './store/port.ts';
 export { PostgresEventStore } from './store/postgres.ts';
