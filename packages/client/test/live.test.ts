@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import type { Client } from '../src/index.ts';
-import { entry, frameOf, TICKET, World } from './world.ts';
+import { entry, frameOf, stopTheTimers, TICKET, World } from './world.ts';
+
+stopTheTimers();
 
 const READS = `GET /api/tickets/${TICKET}`;
 const readings = (world: World) => world.asked.filter((one) => one === READS).length;

@@ -1,7 +1,9 @@
 import { refuse } from '@nodo/contract';
 import { describe, expect, it } from 'vitest';
 import { enteredOn, outbox } from '../src/index.ts';
-import { draftOf, ODREN, TAVI, TICKET, World } from './world.ts';
+import { draftOf, ODREN, stopTheTimers, TAVI, TICKET, World } from './world.ts';
+
+stopTheTimers();
 
 const EVENTS = `POST /api/tickets/${TICKET}/events`;
 const sent = (world: World) => world.asked.filter((one) => one === EVENTS).length;

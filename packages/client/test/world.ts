@@ -1,7 +1,21 @@
 import type { LiveFrame, RackEntry, Session, TicketEvent, TicketFile } from '@nodo/contract';
+import { afterEach, beforeEach, vi } from 'vitest';
 import { type Client, type Copy, createClient, type StreamEvents } from '../src/index.ts';
 import type { Ports, TabMessage } from '../src/ports.ts';
 import { memoryCopies, memoryShelf } from './memory.ts';
+
+/**
+ * For each test file: the store's own timers stand still too, so that no test hangs on the speed
+ * of the machine.
+ */
+export function stopTheTimers(): void {
+  beforeEach(() => {
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 'setInterval', 'clearInterval'] });
+  });
+  afterEach(() => {
+    vi.useRealTimers();
+  });
+}
 
 export const ODREN = person('odren');
 export const TAVI = person('tavi');
@@ -187,10 +201,26 @@ export class World {
   }
 }
 
+/** The store tells of what is not urgent once a frame. */
+const FRAME_MS = 12;
+/** More turns than any chain of answers here takes. */
+const TURNS = 20;
+
 /** Everything that can happen without time going by has happened. */
 async function settled(): Promise<void> {
-  // The store tells of what is not urgent once a frame: ten milliseconds.
-  for (const pause of [0, 0, 0, 12, 0, 0, 0]) {
-    await new Promise((resolve) => setTimeout(resolve, pause));
+  await turns();
+  await vi.advanceTimersByTimeAsync(FRAME_MS);
+  await turns();
+}
+
+/** Lets promises and what they hand on run to their end; no clock is read. */
+async function turns(): Promise<void> {
+  const { port1, port2 } = new MessageChannel();
+  for (let turn = 0; turn < TURNS; turn += 1) {
+    await new Promise((resolve) => {
+      port1.onmessage = resolve;
+      port2.postMessage(turn);
+    });
   }
+  port1.close();
 }
