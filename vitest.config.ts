@@ -1,16 +1,32 @@
 import { defineConfig } from 'vitest/config';
+import { LongestFirst } from './scripts/lib/longestFirst.mjs';
+import { LONG_PATIENCE_MS, PATIENCE_MS } from './scripts/lib/patience.mjs';
+
+/** No test measures time: a limit is there for what never ends, on the slowest machine. */
+const patient = {
+  testTimeout: LONG_PATIENCE_MS,
+  hookTimeout: LONG_PATIENCE_MS,
+  expect: { poll: { timeout: PATIENCE_MS } },
+};
 
 export default defineConfig({
   test: {
+    maxWorkers: 2,
+    sequence: { sequencer: LongestFirst },
     projects: [
       {
         test: {
+          ...patient,
           name: 'pure',
+          // Nothing in them outlives a file, and loading the tables anew for each costs more than the tests.
+          isolate: false,
           include: ['packages/{core,knowledge,contract,client,diagnose}/test/**/*.test.ts'],
+          setupFiles: ['./vitest.setup.ts'],
         },
       },
       {
         test: {
+          ...patient,
           name: 'server',
           include: [
             'packages/server/test/**/*.test.ts',
@@ -18,17 +34,14 @@ export default defineConfig({
             'simulation/test/**/*.test.ts',
           ],
           globalSetup: ['./scripts/lib/testCluster.mjs'],
-          testTimeout: 20_000,
-          hookTimeout: 60_000,
         },
       },
       {
         test: {
+          ...patient,
           name: 'journeys',
           include: ['e2e/src/**/*.test.ts', 'scripts/test/**/*.test.ts'],
-          testTimeout: 90_000,
-          hookTimeout: 90_000,
-          fileParallelism: false,
+          globalSetup: ['./scripts/lib/testStage.mjs'],
         },
       },
     ],

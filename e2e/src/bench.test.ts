@@ -158,7 +158,7 @@ describe('at the bench', () => {
     ] as const) {
       await tavi.page.waitForFunction(
         (wanted) => document.querySelector('#step-title')?.textContent === wanted,
-        { timeout: 10_000 },
+        {},
         title,
       );
       await tavi.sees(caution);

@@ -348,7 +348,7 @@ describe('the map of marks', () => {
     const long = await odren.read('[data-mark=scratch] path', (line) => line.getTotalLength());
     expect((long * 36) / 92).toBeCloseTo(8, 3);
     await stage().startServer();
-    await odren.seesNot('No connection.', 20_000);
+    await odren.seesNot('No connection.');
     await odren.click('Take back 1');
     await odren.sees('None so far.');
     expect(odren.complaints.filter((said) => !said.includes('net::ERR'))).toEqual([]);

@@ -13,7 +13,7 @@ export async function choose(one: Screen, question: string, answer: string): Pro
       label?.click();
       return label !== undefined;
     },
-    { timeout: 10_000, polling: 50 },
+    { polling: 50 },
     question,
     answer,
   );

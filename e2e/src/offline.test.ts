@@ -27,7 +27,7 @@ async function isKept(on: Screen): Promise<void> {
       });
       return count > 10;
     },
-    { timeout: 20_000, polling: 200 },
+    { polling: 200 },
   );
 }
 
@@ -51,8 +51,8 @@ describe('without the server', () => {
     await odren.sees('2 entries wait to be sent');
     await odren.sees('waiting to be sent');
     await stage().startServer();
-    await odren.seesNot('No connection.', 20_000);
-    await odren.seesNot('waiting to be sent', 20_000);
+    await odren.seesNot('No connection.');
+    await odren.seesNot('waiting to be sent');
     expect(await notesOf(ticket)).toEqual(['seen without a line']);
   });
 });
@@ -79,7 +79,7 @@ describe('a browser that is closed and opened again without the server', () => {
       await evening.sees('“before the battery ran out”');
       await evening.note('and after');
       await stage().startServer();
-      await evening.seesNot('waiting to be sent', 20_000);
+      await evening.seesNot('waiting to be sent');
       expect(await notesOf(ticket)).toEqual(['before the battery ran out', 'and after']);
     } finally {
       await after.close();
@@ -105,13 +105,13 @@ describe('what comes back after somebody else tied the knot', () => {
     await odren.page.keyboard.type('rethreaded');
     await odren.clickWithin('[role="dialog"] section', 'Rethreaded, presser up');
     await odren.page.waitForSelector('[role="dialog"]', { hidden: true });
-    await odren.sees('2 entries wait to be sent', 20_000);
+    await odren.sees('2 entries wait to be sent');
     await halle.workToTheKnot();
     line.mend();
-    await halle.sees('“seen in the cellar”', 30_000);
+    await halle.sees('“seen in the cellar”');
     await halle.sees('arrived after the knot');
     // The work is not lost either: it waits with the reason, to be put away by hand.
-    await odren.sees('Not accepted', 20_000);
+    await odren.sees('Not accepted');
     const tray = await odren.read('section[aria-label="Not accepted"]', (box) => box.innerText);
     expect(tray).toContain('Rethreaded, presser up');
     // The refusal can be here before the stream tells of the knot.
@@ -150,15 +150,15 @@ describe('two tabs of one browser', () => {
     await stage().killServer('SIGKILL');
     await second.note('from the second, no line');
     await first.sees('“from the second, no line”');
-    await first.sees('1 entry waits to be sent', 20_000);
+    await first.sees('1 entry waits to be sent');
     await first.page.close();
     await stage().startServer();
-    await second.seesNot('waiting to be sent', 30_000);
+    await second.seesNot('waiting to be sent');
     expect(await notesOf(ticket)).toEqual(['from the first', 'from the second, no line']);
     const tavi = await screen('tavi');
     await tavi.go(`/bench/${ticket}`);
     await tavi.stepAfter('');
     await tavi.note('from another screen');
-    await second.sees('“from another screen”', 15_000);
+    await second.sees('“from another screen”');
   });
 });

@@ -83,13 +83,20 @@ describe('two server processes on one database', () => {
 
   it('count failed sign-ins together', async () => {
     const login = `nobody-${randomUUID().slice(0, 8)}`;
-    const tries = [stage().url, beside.url, stage().url, beside.url, stage().url];
-    const said: string[] = [];
-    for (const url of tries) {
-      await signedIn(url, login, 'wrong').catch((fault: unknown) => said.push(String(fault)));
+    const attempt = (url: string) =>
+      signedIn(url, login, 'wrong').then(
+        () => 'signed in',
+        (fault: unknown) => String(fault),
+      );
+    for (const url of [stage().url, beside.url, stage().url]) {
+      expect(await attempt(url)).toContain('401');
     }
-    expect(said.slice(0, 3).every((one) => one.includes('401'))).toBe(true);
-    expect(said.at(-1)).toContain('429');
+    // The wait that these three earned must not be over before the next attempt comes.
+    await stage().cluster.sql(
+      stage().database,
+      "update sign_in_delay set until = until + interval '1 hour' where until > last_at + interval '1 second'",
+    );
+    expect(await attempt(beside.url)).toContain('429');
   });
 });
 
@@ -114,14 +121,14 @@ describe('behind one address', () => {
     await tavi.sees('“before”');
     await beside.kill();
     await odren.note('one is gone');
-    await tavi.sees('“one is gone”', 20_000);
+    await tavi.sees('“one is gone”');
     await tavi.note('and still here');
-    await odren.sees('“and still here”', 20_000);
+    await odren.sees('“and still here”');
     await beside.start();
     await stage().killServer();
     await odren.note('now the other');
-    await tavi.sees('“now the other”', 20_000);
-    await odren.seesNot('waiting to be sent', 20_000);
+    await tavi.sees('“now the other”');
+    await odren.seesNot('waiting to be sent');
     expect(await notesOf(ticket)).toEqual([
       'before',
       'one is gone',

@@ -2,6 +2,8 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { AxeResults } from 'axe-core';
 import type { Browser, ElementHandle, NodeFor, Page } from 'puppeteer-core';
+import { expect } from 'vitest';
+import { PATIENCE_MS } from '../../scripts/lib/patience.mjs';
 
 const require = createRequire(import.meta.url);
 const axeSource = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
@@ -14,6 +16,7 @@ export class Screen {
     readonly page: Page,
     private readonly url: string,
   ) {
+    page.setDefaultTimeout(PATIENCE_MS);
     page.on('console', (message) => {
       if (message.type() === 'error' || message.type() === 'warn') {
         this.complaints.push(`${message.type()}: ${message.text()}`);
@@ -62,11 +65,11 @@ export class Screen {
   }
 
   /** Waits until the text stands on the page. */
-  async sees(text: string, timeout = 10_000): Promise<void> {
+  async sees(text: string, patience = PATIENCE_MS): Promise<void> {
     try {
       await this.page.waitForFunction(
         (wanted) => document.body.innerText.replaceAll(/\s+/g, ' ').includes(wanted),
-        { timeout, polling: 50 },
+        { timeout: patience, polling: 50 },
         text,
       );
     } catch {
@@ -74,10 +77,10 @@ export class Screen {
     }
   }
 
-  async seesNot(text: string, timeout = 10_000): Promise<void> {
+  async seesNot(text: string): Promise<void> {
     await this.page.waitForFunction(
       (wanted) => !document.body.innerText.replaceAll(/\s+/g, ' ').includes(wanted),
-      { timeout, polling: 50 },
+      { polling: 50 },
       text,
     );
   }
@@ -98,7 +101,7 @@ export class Screen {
         const now = document.querySelector('#step-title')?.textContent ?? '';
         return now !== '' && now !== old;
       },
-      { timeout: 10_000, polling: 30 },
+      { polling: 30 },
       before,
     );
     return this.step();
@@ -114,12 +117,9 @@ export class Screen {
   }
 
   async questionAfter(before: string): Promise<void> {
-    for (let tries = 0; tries < 300; tries += 1) {
-      const now = await this.question();
-      if (now !== '' && now !== before) return;
-      await new Promise((resolve) => setTimeout(resolve, 33));
-    }
-    throw new Error(`The bench still asks: ${before}`);
+    await expect
+      .poll(() => this.question(), { interval: 33, message: `still asked: ${before}` })
+      .not.toBeOneOf(['', before]);
   }
 
   /** Clicks what a person would name by this text. */
@@ -138,7 +138,7 @@ export class Screen {
           found?.click();
           return found !== undefined;
         },
-        { timeout: 10_000, polling: 50 },
+        { polling: 50 },
         within,
         text,
       );
@@ -154,7 +154,7 @@ export class Screen {
         [...document.querySelectorAll<HTMLElement>(lines)].find((line) =>
           line.innerText.includes(wanted),
         ),
-      { timeout: 10_000, polling: 50 },
+      { polling: 50 },
       selector,
       text,
     );
@@ -166,7 +166,7 @@ export class Screen {
     selector: Selector,
     value: (element: NodeFor<Selector>) => Value,
   ): Promise<Awaited<Value>> {
-    await this.page.waitForSelector(selector, { timeout: 10_000 });
+    await this.page.waitForSelector(selector);
     return this.page.$eval(selector, value);
   }
 
@@ -177,14 +177,12 @@ export class Screen {
   /** Begins a search with the slash key, wherever one is, and types these letters. */
   async searches(letters: string): Promise<void> {
     await this.page.waitForSelector('[cmdk-input]');
-    for (let tries = 0; tries < 50; tries += 1) {
-      await this.press('/');
-      const isThere = await this.page.evaluate(
-        () => document.activeElement?.matches('[cmdk-input]') ?? false,
-      );
-      if (isThere) break;
-      await new Promise((resolve) => setTimeout(resolve, 50));
-    }
+    await expect
+      .poll(async () => {
+        await this.press('/');
+        return this.page.evaluate(() => document.activeElement?.matches('[cmdk-input]'));
+      })
+      .toBe(true);
     await this.page.keyboard.type(letters);
   }
 
@@ -205,7 +203,6 @@ export class Screen {
         () =>
           document.querySelector('[data-answer="1"]') !== null ||
           document.body.innerText.includes('Closed and tied'),
-        { timeout: 10_000 },
       );
       if ((await this.text()).includes('Closed and tied')) return;
       const before = await this.question();

@@ -1,12 +1,18 @@
-import { afterAll, beforeAll } from 'vitest';
-import { openBrowser } from '../../scripts/lib/browser.mjs';
-import { openStage } from '../../scripts/lib/stage.mjs';
+import puppeteer, { type Browser, type BrowserContext } from 'puppeteer-core';
+import { afterAll, beforeAll, inject } from 'vitest';
+import { openStage, type RunningCluster } from '../../scripts/lib/stage.mjs';
 import { Screen } from './screen.ts';
 
-type Stage = Awaited<ReturnType<typeof openStage>>;
-type OpenBrowser = Awaited<ReturnType<typeof openBrowser>>;
+declare module 'vitest' {
+  interface ProvidedContext {
+    demoCopy: RunningCluster;
+    browser: string;
+  }
+}
 
-/** The built server with the demo shop, and a browser, for one test file. */
+type Stage = Awaited<ReturnType<typeof openStage>>;
+
+/** The built server with a demo shop of its own, and the browser of this run, for one test file. */
 export function useStage(options: { durable?: boolean } = {}): {
   readonly stage: () => Stage;
   screen(login: string, theme?: 'day' | 'night'): Promise<Screen>;
@@ -20,24 +26,32 @@ export function useStage(options: { durable?: boolean } = {}): {
 } {
   // Undefined for as long as the set-up has not come to it, or failed.
   let stage = undefined as Stage | undefined;
-  let opened = undefined as OpenBrowser | undefined;
+  let browser = undefined as Browser | undefined;
+  const contexts = new Set<BrowserContext>();
   beforeAll(async () => {
     const root = new URL('../..', import.meta.url).pathname;
-    [stage, opened] = await Promise.all([openStage(root, options), openBrowser()]);
+    [stage, browser] = await Promise.all([
+      openStage(root, { ...options, copyFrom: inject('demoCopy') }),
+      puppeteer.connect({ browserWSEndpoint: inject('browser') }),
+    ]);
   });
   const screens = new Map<string, Promise<Screen>>();
   afterAll(async () => {
-    await opened?.close();
+    await Promise.all([...contexts].map((context) => context.close()));
+    await browser?.disconnect();
     await stage?.close();
   });
-  const anonymous = (theme?: 'day' | 'night') => {
-    if (!opened || !stage) throw new Error('The stage is not open.');
-    return Screen.open(opened.browser, stage.url, theme);
+  const openAt = async (url: string, theme?: 'day' | 'night') => {
+    if (!browser) throw new Error('The stage is not open.');
+    const screen = await Screen.open(browser, url, theme);
+    contexts.add(screen.page.browserContext());
+    return screen;
   };
   const openedStage = () => {
     if (!stage) throw new Error('The stage is not open.');
     return stage;
   };
+  const anonymous = (theme?: 'day' | 'night') => openAt(openedStage().url, theme);
   return {
     stage: openedStage,
     notesOf: async (ticket) => {
@@ -49,10 +63,7 @@ export function useStage(options: { durable?: boolean } = {}): {
       return rows.trim().split('\n').filter(Boolean);
     },
     anonymous,
-    screenAt: async (url, login) => {
-      if (!opened) throw new Error('The stage is not open.');
-      return (await Screen.open(opened.browser, url)).signIn(login);
-    },
+    screenAt: async (url, login) => (await openAt(url)).signIn(login),
     screen: async (login, theme) => (await anonymous(theme)).signIn(login),
     sharedScreen: (login, theme) => {
       const key = `${login} ${theme}`;

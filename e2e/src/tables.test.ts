@@ -1,6 +1,7 @@
 import { demoTicketId } from '@nodo/demo';
 import { WORKED_CASES } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
+import { LONG_PATIENCE_MS } from '../../scripts/lib/patience.mjs';
 import type { Screen } from './screen.ts';
 import { useStage } from './stage.ts';
 
@@ -38,7 +39,7 @@ describe('a change of the tables', () => {
     // What it would do is seen before it can be accepted.
     await halle.sees('On the worked cases');
     await halle.sees(`${WORKED_CASES.length} of ${WORKED_CASES.length}`);
-    await halle.sees('On open tickets', 60_000);
+    await halle.sees('On open tickets', LONG_PATIENCE_MS);
     await halle.sees('Ivory compact');
     expect(await likeliest(odren)).toBe(before);
     await halle.click('Accept: judge with it from now on');
@@ -87,16 +88,16 @@ describe('a change of the tables', () => {
     await halle.go('/knowledge/changes');
     await halle.sees('Six of our last hundred had it');
     await halle.clickWithin('article', LOW);
-    await halle.sees('On open tickets', 60_000);
+    await halle.sees('On open tickets', LONG_PATIENCE_MS);
     const other = await screen('halle');
     await proposes(other, '44');
-    await other.sees('On open tickets', 60_000);
+    await other.sees('On open tickets', LONG_PATIENCE_MS);
     await other.click('Accept: judge with it from now on');
     await other.sees('In force');
     // The page of the first is reckoned anew by itself, from what holds now.
     await halle.sees('so far 44 in 1000 tickets');
     await halle.sees('The effect is being reckoned');
-    await halle.sees('On open tickets', 60_000);
+    await halle.sees('On open tickets', LONG_PATIENCE_MS);
     await other.click('Take the change back');
     await other.page.type('article input[maxlength="500"]', 'Only tried.');
     await other.press('Enter');
@@ -123,7 +124,7 @@ describe('a change of the tables', () => {
     await halle.page.type('article textarea', 'Seen twice, the spools come with it.');
     await halle.click('Propose it');
     await halle.sees('New cause: Label over the spool end');
-    await halle.sees('On open tickets', 60_000);
+    await halle.sees('On open tickets', LONG_PATIENCE_MS);
     await halle.click('Accept: judge with it from now on');
     await halle.sees('In force');
     await halle.page.type('::-p-aria([name="A few letters: cause, check, finding"])', 'label over');

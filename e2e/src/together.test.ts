@@ -56,7 +56,7 @@ describe('one bench screen for several people', () => {
       }),
     );
     // The page hears of it when its stream ends.
-    await bench.sees('This screen is locked', 15_000);
+    await bench.sees('This screen is locked');
     expect(await bench.text()).not.toContain('half a thought');
     await bench.click('Odren Vask');
     await typeInto(bench, 'PIN of Odren Vask', '0000');
@@ -123,7 +123,7 @@ describe('a lead', () => {
         ?.click(),
     );
     await halle.seesNot('Bench by the window');
-    await tavi.sees('Who is at the bench?', 15_000);
+    await tavi.sees('Who is at the bench?');
   });
 
   it('invites somebody, who signs in by the code, and sees what they did; then locks them out', async () => {
@@ -155,7 +155,7 @@ describe('a lead', () => {
         ?.click();
     });
     await halle.sees('Wenna Trosk is locked and signed out everywhere.');
-    await wenna.sees('Who is at the bench?', 20_000);
+    await wenna.sees('Who is at the bench?');
   });
 });
 

@@ -12,28 +12,16 @@ import {
   symlinkSync,
   writeFileSync,
 } from 'node:fs';
-import { createServer } from 'node:net';
 import { dirname, join } from 'node:path';
 import { explained, SetupFault } from './fault.mjs';
 import { postgresPrograms } from './install.mjs';
+import { freePort } from './ports.mjs';
 import { mustRun } from './run.mjs';
 
-/** @typedef {{ super: string, owner: string, app: string, listener: string, session: string }} Secrets */
+/** Tenths of a second that a left-over server is given to end: a minute, for a slow disk. */
+const LEFT_OVER_WAITS = 600;
 
-/**
- * A port nobody listens on, on loopback.
- * @returns {Promise<number>}
- */
-export function freePort() {
-  return new Promise((resolve, reject) => {
-    const probe = createServer();
-    probe.once('error', reject);
-    probe.listen(0, '127.0.0.1', () => {
-      const address = probe.address();
-      probe.close(() => resolve(typeof address === 'object' && address ? address.port : 0));
-    });
-  });
-}
+/** @typedef {{ super: string, owner: string, app: string, listener: string, session: string }} Secrets */
 
 /** PostgreSQL refuses to run as root; then its own account runs it. */
 function databaseAccount() {
@@ -66,6 +54,17 @@ export class Cluster {
     /** @type {import('node:child_process').ChildProcess | undefined} */
     this.process = undefined;
     this.stopping = false;
+  }
+
+  /**
+   * A cluster that another process made and runs.
+   * @param {{ home: string, port: number }} running
+   */
+  static attachedTo({ home, port }) {
+    const cluster = new Cluster(home);
+    cluster.port = port;
+    cluster.secrets = cluster.readSecrets();
+    return cluster;
   }
 
   get folder() {
@@ -114,6 +113,8 @@ export class Cluster {
     const fast = this.throwaway
       ? ['-c', 'fsync=off', '-c', 'synchronous_commit=off', '-c', 'full_page_writes=off']
       : [];
+    // One that is thrown away serves many tests at a time.
+    const connections = this.throwaway ? 300 : 60;
     const child = spawn(
       join(this.programs, 'postgres'),
       [
@@ -126,7 +127,7 @@ export class Cluster {
         '-c',
         'unix_socket_directories=',
         '-c',
-        'max_connections=60',
+        `max_connections=${connections}`,
         ...fast,
       ],
       // A session of its own: Ctrl-C is for the start command, which then stops it in order.
@@ -207,26 +208,31 @@ export class Cluster {
    * @param {string} database
    * @param {string} text
    */
-  async sql(database, text) {
-    return mustRun(
-      join(this.programs, 'psql'),
-      [
-        '-h',
-        '127.0.0.1',
-        '-p',
-        String(this.port),
-        '-U',
-        'nodo_super',
-        '-d',
-        database,
-        '-qtA',
-        '-v',
-        'ON_ERROR_STOP=1',
-        '-f',
-        '-',
-      ],
-      { input: text, env: { ...process.env, PGPASSWORD: this.secrets?.super ?? '' } },
-    );
+  sql(database, text) {
+    return this.program('psql', database, ['-qtA', '-v', 'ON_ERROR_STOP=1', '-f', '-'], text);
+  }
+
+  /**
+   * @param {string} database
+   * @returns what `sql` makes the same database of again, accounts aside
+   */
+  dump(database) {
+    return this.program('pg_dump', database, []);
+  }
+
+  /**
+   * Runs one of PostgreSQL's own programs as the superuser.
+   * @param {string} name
+   * @param {string} database
+   * @param {readonly string[]} args
+   * @param {string} [input]
+   */
+  program(name, database, args, input = '') {
+    const at = ['-h', '127.0.0.1', '-p', String(this.port), '-U', 'nodo_super', '-d', database];
+    return mustRun(join(this.programs, name), [...at, ...args], {
+      input,
+      env: { ...process.env, PGPASSWORD: this.secrets?.super ?? '' },
+    });
   }
 
   /** @param {string} name @returns what the server's programs need to reach the database */
@@ -300,7 +306,7 @@ export class Cluster {
       }
     };
     if (pid > 1 && isOurs()) process.kill(pid, 'SIGINT');
-    for (let wait = 0; wait < 100 && isOurs(); wait += 1) {
+    for (let wait = 0; wait < LEFT_OVER_WAITS && isOurs(); wait += 1) {
       await new Promise((resolve) => setTimeout(resolve, 100));
     }
   }

@@ -1,13 +1,20 @@
 import { spawn } from 'node:child_process';
+import { randomBytes } from 'node:crypto';
 import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Cluster, freePort } from './cluster.mjs';
+import { Cluster } from './cluster.mjs';
 import { built } from './paths.mjs';
+import { PATIENCE_MS } from './patience.mjs';
+import { freePort } from './ports.mjs';
 import { mustRun } from './run.mjs';
 
 const DATABASE = 'nodo';
-const DATABASE_STARTS = 40;
+/** The database with the demo shop that others are copied from. */
+const DEMO_COPY = 'nodo_demo';
+const DATABASE_START_PAUSE_MS = 250;
+
+/** @typedef {{ home: string, port: number }} RunningCluster */
 
 /**
  * A cluster that is thrown away afterwards; never the user's data.
@@ -31,28 +38,40 @@ export async function throwawayCluster({ durable = false } = {}) {
 }
 
 /**
+ * Loads the demo shop into a cluster once, for stages to be copied from.
+ * @param {string} root
+ * @param {Cluster} cluster
+ */
+export async function prepareDemoCopy(root, cluster) {
+  await cluster.prepareDatabase(DEMO_COPY);
+  await loadDemo(root, cluster.settings(DEMO_COPY));
+}
+
+/**
  * The built server on a throwaway database with the demo shop, for journeys, pictures and
  * benches. It can be killed and started again like the real one.
  * @param {string} root
- * @param {{ durable?: boolean, lan?: import('../../packages/server/src/settings.ts').LanSettings }} [options]
+ * @param {{
+ *   durable?: boolean,
+ *   lan?: import('../../packages/server/src/settings.ts').LanSettings,
+ *   copyFrom?: RunningCluster,
+ * }} [options] durable: on a cluster of its own, which may be killed; copyFrom: a running cluster
+ *   in which {@link prepareDemoCopy} has loaded the demo shop
  */
-export async function openStage(root, options = {}) {
+export async function openStage(root, { durable = false, lan, copyFrom } = {}) {
   const programs = built(root);
-  const { cluster, remove } = await throwawayCluster(options);
-  await cluster.prepareDatabase(DATABASE);
+  const { cluster, database, remove } =
+    copyFrom && !durable ? await copyWithin(copyFrom) : await ownCluster(root, durable, copyFrom);
+  const photos = mkdtempSync(join(tmpdir(), 'nodo-photos-'));
   const settings = {
     host: '127.0.0.1',
     port: await freePort(),
     webRoot: programs.web,
-    photos: join(cluster.home, 'photos'),
+    photos,
     sessionSecret: cluster.readSecrets().session,
-    database: cluster.settings(DATABASE),
-    ...(options.lan ? { lan: options.lan } : {}),
+    database: cluster.settings(database),
+    ...(lan ? { lan } : {}),
   };
-  const env = environment(settings);
-  await mustRun(process.execPath, [programs.migrate], { env });
-  await mustRun(process.execPath, [programs.demo], { env });
-
   const server = serverProcess(programs.server, settings);
   await server.start();
   /** @type {ReturnType<typeof serverProcess>[]} */
@@ -60,7 +79,7 @@ export async function openStage(root, options = {}) {
   return {
     url: server.url,
     cluster,
-    database: DATABASE,
+    database,
     settings,
     startServer: server.start,
     killServer: server.kill,
@@ -72,18 +91,20 @@ export async function openStage(root, options = {}) {
       return another;
     },
     async killDatabase() {
+      if (!cluster.process) throw new Error('Other tests use this database; ask for a durable one');
       const dead = new Promise((resolve) => cluster.process?.once('exit', resolve));
-      cluster.process?.kill('SIGKILL');
+      cluster.process.kill('SIGKILL');
       await dead;
     },
     /** As the start command does: the dead one's helpers may hold its memory for a moment. */
     async startDatabase() {
-      for (let tries = 0; ; tries += 1) {
+      const latest = Date.now() + PATIENCE_MS;
+      for (;;) {
         try {
           return await cluster.start();
         } catch (fault) {
-          if (tries === DATABASE_STARTS) throw fault;
-          await new Promise((resolve) => setTimeout(resolve, 250));
+          if (Date.now() > latest) throw fault;
+          await new Promise((resolve) => setTimeout(resolve, DATABASE_START_PAUSE_MS));
         }
       }
     },
@@ -92,10 +113,53 @@ export async function openStage(root, options = {}) {
     async close() {
       await Promise.all([server, ...beside].map(({ kill }) => kill('SIGTERM')));
       await remove();
+      rmSync(photos, { recursive: true, force: true });
     },
   };
 }
 
+/** @param {RunningCluster} running */
+async function copyWithin(running) {
+  const cluster = Cluster.attachedTo(running);
+  const database = `stage_${randomBytes(6).toString('hex')}`;
+  await cluster.sql(
+    'postgres',
+    `create database ${database} template ${DEMO_COPY} owner nodo_owner`,
+  );
+  return { cluster, database, remove: () => cluster.dropDatabase(database) };
+}
+
+/**
+ * @param {string} root
+ * @param {boolean} durable
+ * @param {RunningCluster | undefined} copyFrom
+ */
+async function ownCluster(root, durable, copyFrom) {
+  const { cluster, remove } = await throwawayCluster({ durable });
+  await cluster.prepareDatabase(DATABASE);
+  if (copyFrom) await cluster.sql(DATABASE, await Cluster.attachedTo(copyFrom).dump(DEMO_COPY));
+  else await loadDemo(root, cluster.settings(DATABASE));
+  return { cluster, database: DATABASE, remove };
+}
+
+/**
+ * @param {string} root
+ * @param {ReturnType<Cluster['settings']>} database
+ */
+async function loadDemo(root, database) {
+  const programs = built(root);
+  // The two programs want all settings, and use those of the database.
+  const env = environment({
+    host: '127.0.0.1',
+    port: 0,
+    webRoot: programs.web,
+    photos: tmpdir(),
+    sessionSecret: 'x'.repeat(40),
+    database,
+  });
+  await mustRun(process.execPath, [programs.migrate], { env });
+  await mustRun(process.execPath, [programs.demo], { env });
+}
 /** @param {object} settings */
 function environment(settings) {
   return { ...process.env, NODO_SETTINGS: JSON.stringify(settings) };

@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process';
 import { say } from './say.mjs';
 
 const PAUSE_MS = 300;
+const LONGEST_PAUSE_MS = 5_000;
 const GIVE_UP_AFTER = 8;
 const WITHIN_MS = 60_000;
 
@@ -30,7 +31,7 @@ export function keepDatabase(cluster, log, giveUp) {
   const tooOften = deathCounter();
   const watch = () => {
     cluster.process?.once('exit', async () => {
-      while (!cluster.stopping) {
+      for (let pauseMs = PAUSE_MS; !cluster.stopping; pauseMs *= 2) {
         if (tooOften()) {
           say('The database dies again and again, giving up. See data/log/postgres.log.');
           giveUp();
@@ -45,7 +46,7 @@ export function keepDatabase(cluster, log, giveUp) {
         } catch (fault) {
           // Its dying helpers may still hold the shared memory for a moment.
           log(String(fault));
-          await pause(PAUSE_MS);
+          await pause(Math.min(pauseMs, LONGEST_PAUSE_MS));
         }
       }
     });

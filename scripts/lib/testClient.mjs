@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { EventSourceParserStream } from 'eventsource-parser/stream';
+import { PATIENCE_MS } from './patience.mjs';
 
 /** @typedef {{ kind: string, events: { id: string }[] }} Frame */
 
@@ -36,7 +37,7 @@ function screenWith(url, cookie) {
       method: 'POST',
       headers: { ...headersFor(url), cookie },
       body: JSON.stringify(body),
-      signal: AbortSignal.timeout(10_000),
+      signal: AbortSignal.timeout(PATIENCE_MS),
     });
     return { status: response.status, body: /** @type {unknown} */ (await response.json()) };
   };

@@ -3,10 +3,16 @@ import { mkdtempSync, readFileSync, statSync } from 'node:fs';
 import { request } from 'node:https';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { type Certificates, certificatesIn } from '../lib/certificates.mjs';
-import { freePort } from '../lib/cluster.mjs';
-import { openStage } from '../lib/stage.mjs';
+import { freePort } from '../lib/ports.mjs';
+import { openStage, type RunningCluster } from '../lib/stage.mjs';
+
+declare module 'vitest' {
+  interface ProvidedContext {
+    demoCopy: RunningCluster;
+  }
+}
 
 const root = new URL('../..', import.meta.url).pathname;
 
@@ -63,6 +69,7 @@ describe('over the network', () => {
     ports.port = await freePort();
     ports.doorPort = await freePort();
     stage = await openStage(root, {
+      copyFrom: inject('demoCopy'),
       lan: { host: '127.0.0.1', ...ports, ...reach(), ...made, refused: [counter] },
     });
   });

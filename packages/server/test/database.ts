@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import pg from 'pg';
 import { inject } from 'vitest';
-import { connect, type DatabaseSettings, migrate } from '../src/index.ts';
+import type { DatabaseSettings } from '../src/index.ts';
 
 declare module 'vitest' {
   interface ProvidedContext {
@@ -37,16 +37,6 @@ export async function asSuper(
 export async function freshDatabase(): Promise<DatabaseSettings> {
   const template = inject('database');
   const name = `test_${randomBytes(6).toString('hex')}`;
-  await asSuper('postgres', `create database ${name} owner nodo_owner`);
-  await asSuper(
-    name,
-    'alter schema public owner to nodo_owner',
-    'revoke all on schema public from public',
-    'grant usage on schema public to nodo_app, nodo_listener',
-  );
-  const database = { ...template, name };
-  const owner = connect(database, template.owner as NonNullable<typeof template.owner>, 2);
-  await migrate(owner);
-  await owner.close();
-  return database;
+  await asSuper('postgres', `create database ${name} template ${template.name} owner nodo_owner`);
+  return { ...template, name };
 }

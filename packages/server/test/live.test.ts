@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { asSuper } from './database.ts';
 import { Client, startTestServer, type TestServer } from './server.ts';
 import { draftOf, intakeDraft, proposalDraft } from './shop.ts';
@@ -34,7 +34,7 @@ describe('the live stream', () => {
     const elsewhere = await stranger.follow();
     const draft = look();
     await odren.call('POST', `/api/tickets/${ticket}/events`, draft);
-    await vi.waitFor(() => expect(there.frames.some(({ kind }) => kind === 'events')).toBe(true));
+    await expect.poll(() => there.frames.some(({ kind }) => kind === 'events')).toBe(true);
     const frame = there.frames.find(({ kind }) => kind === 'events');
     expect(frame).toMatchObject({
       ticket,
@@ -52,7 +52,7 @@ describe('the live stream', () => {
     const change = { kind: 'how-often', cause: 'needle-low', perMille: 61 } as const;
     const proposed = await tavi.call('POST', '/api/tables/events', proposalDraft(change));
     expect(proposed.status).toBe(200);
-    await vi.waitFor(() => expect(there.frames).toContainEqual({ kind: 'tables' }));
+    await expect.poll(() => there.frames).toContainEqual({ kind: 'tables' });
     expect(elsewhere.frames).toEqual(NOTHING_YET);
     there.stop();
     elsewhere.stop();
@@ -67,7 +67,7 @@ describe('the live stream', () => {
       there.frames.flatMap(({ kind, events }) =>
         kind === 'events' ? (events as { seq: number }[]).map(({ seq }) => seq) : [],
       );
-    await vi.waitFor(() => expect(new Set(seqs()).size).toBe(12));
+    await expect.poll(() => new Set(seqs()).size).toBe(12);
     expect(seqs()).toEqual([...seqs()].sort((a, b) => a - b));
     there.stop();
   });
@@ -78,13 +78,9 @@ describe('the live stream', () => {
       'postgres',
       `select pg_terminate_backend(pid) from pg_stat_activity where usename = 'nodo_listener' and datname = '${server.database.name}'`,
     );
-    await vi.waitFor(() => expect(there.frames).toContainEqual({ kind: 'resync' }), {
-      timeout: 5_000,
-    });
+    await expect.poll(() => there.frames).toContainEqual({ kind: 'resync' });
     const ticket = await newTicket();
-    await vi.waitFor(() =>
-      expect(there.frames.some((frame) => frame.ticket === ticket)).toBe(true),
-    );
+    await expect.poll(() => there.frames.some((frame) => frame.ticket === ticket)).toBe(true);
     there.stop();
   });
 
@@ -94,9 +90,8 @@ describe('the live stream', () => {
       'postgres',
       `select pg_terminate_backend(pid) from pg_stat_activity where usename like 'nodo_%' and usename <> 'nodo_super' and datname = '${server.database.name}'`,
     );
-    await vi.waitFor(
-      async () => expect((await odren.call('GET', `/api/tickets/${ticket}`)).status).toBe(200),
-      { timeout: 8_000, interval: 200 },
-    );
+    await expect
+      .poll(async () => (await odren.call('GET', `/api/tickets/${ticket}`)).status)
+      .toBe(200);
   });
 });

@@ -1,0 +1,3 @@
+import { auditEachView } from './audits.ts';
+
+auditEachView('night');

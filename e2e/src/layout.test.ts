@@ -1,0 +1,102 @@
+import { DEMO_CUSTOMER, demoTicketId } from '@nodo/demo';
+import { describe, expect, it } from 'vitest';
+import { useStage } from './stage.ts';
+
+const { sharedScreen: screen } = useStage();
+
+const VIEWS = [
+  ['Rack', '/'],
+  ['Counter', '/counter'],
+  ['Bench', `/bench/${demoTicketId(14)}`],
+  ['Telephone', '/phone'],
+  ['Knowledge', '/knowledge/check/needle-facing'],
+] as const;
+
+/** Views that the lead has besides. */
+const LEADS_VIEWS = [
+  ['Customer', `/customers/${DEMO_CUSTOMER.customer}`],
+  ['Machine', `/machines/${DEMO_CUSTOMER.machine}`],
+  ['Shop', '/shop'],
+  ['Fetched machines', '/collected'],
+] as const;
+
+describe('at 200 % zoom', () => {
+  it.each([...VIEWS, ...LEADS_VIEWS])(
+    '%s needs no sideways scrolling of the page',
+    async (_, path) => {
+      const odren = await screen('halle');
+      await odren.page.setViewport({ width: 640, height: 400 });
+      await odren.go(path);
+      await odren.page.waitForSelector('h1');
+      const overflow = await odren.page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      );
+      await odren.page.setViewport({ width: 1280, height: 800 });
+      expect(overflow).toBeLessThanOrEqual(0);
+    },
+  );
+});
+
+describe('long words', () => {
+  const LONG = 'Riemenspannvorrichtungsbefestigungsschraubenschlüsselhalter';
+
+  it('break where they must: no view scrolls sideways or hides them', async () => {
+    const mirra = await screen('mirra');
+    await mirra.go('/counter');
+    await mirra.sees('What kind is it?');
+    await mirra.page.type('::-p-aria([name="Name"])', `Mrs ${LONG}`);
+    await mirra.page.type('::-p-aria([name="What do you call it?"])', LONG);
+    await mirra.page.type('::-p-aria([name="In the customer’s own words"])', LONG.repeat(3));
+    await mirra.click('Stitches are skipped');
+    await mirra.click('Hang the tag');
+    await mirra.sees(`“${LONG.repeat(3)}”`);
+    const bench = new URL(mirra.page.url()).pathname;
+    const odren = await screen('odren');
+    await odren.go(bench);
+    await odren.stepAfter('');
+    await odren.press('s');
+    await odren.page.waitForSelector('[role="dialog"] input');
+    await odren.page.keyboard.type(LONG.repeat(2));
+    await odren.clickWithin('[role="dialog"]', 'Write it down');
+    await odren.sees(`“${LONG.repeat(2)}”`);
+    for (const width of [1280, 640, 390]) {
+      await odren.page.setViewport({ width, height: 800 });
+      for (const path of ['/', bench]) {
+        await odren.go(path);
+        await odren.page.waitForSelector('h1');
+        await odren.sees(LONG);
+        const overflow = await odren.page.evaluate(
+          () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+        );
+        expect(overflow, `${path} at ${width}`).toBeLessThanOrEqual(0);
+      }
+    }
+    await odren.page.setViewport({ width: 1280, height: 800 });
+    expect(odren.complaints).toEqual([]);
+  });
+});
+
+describe('targets', () => {
+  it.each([...VIEWS, ...LEADS_VIEWS])('on the %s are at least 44 px high', async (_, path) => {
+    const odren = await screen('halle');
+    await odren.go(path);
+    await odren.page.waitForSelector('h1');
+    const small = await odren.page.evaluate(() =>
+      [
+        ...document.querySelectorAll<HTMLElement>(
+          'button, a, label, input:not([type=checkbox]):not([type=radio]), textarea',
+        ),
+      ]
+        .filter((element) => {
+          const { width, height } = element.getBoundingClientRect();
+          // A field's own label is not its target; what is only for screen readers has no size.
+          const isFieldLabel = element instanceof HTMLLabelElement && element.htmlFor !== '';
+          return width > 1 && height > 1 && height < 43.5 && !isFieldLabel;
+        })
+        .map(({ tagName, textContent, offsetHeight }) =>
+          [tagName, textContent.trim().slice(0, 40), offsetHeight].join(' '),
+        ),
+    );
+    expect(small).toEqual([]);
+  });
+});

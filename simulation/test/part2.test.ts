@@ -1,0 +1,3 @@
+import { tellPart } from './stories.ts';
+
+tellPart(2);
