@@ -1,60 +1,16 @@
 import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { availableParallelism } from 'node:os';
-import { join, resolve } from 'node:path';
+import { join, relative, resolve } from 'node:path';
 import { buildAll } from './build.mjs';
 import { explained, SetupFault } from './fault.mjs';
 import { CHROMIUM, installDebianPackages, installPackages, POSTGRESQL } from './install.mjs';
-import { run } from './run.mjs';
 import { say } from './say.mjs';
+import { passes, tools } from './tools.mjs';
 
-const PROJECTS = [
-  'packages/core',
-  'packages/knowledge',
-  'packages/contract',
-  'packages/server',
-  'packages/web',
-  'demo',
-  'simulation',
-  'e2e',
-  'bench',
-  'scripts',
-];
+/** @typedef {{ passed: number, failed: number }} Counts */
 
-/** What is linted together: all at once the linter keeps more types than its memory holds (5.7 GB). */
-const LINTED = [
-  ['packages/web', 'packages/client'],
-  [
-    'packages/core',
-    'packages/knowledge',
-    'packages/contract',
-    'packages/diagnose',
-    'packages/server',
-  ],
-  ['demo', 'simulation', 'e2e', 'bench', 'scripts'],
-];
-
-/** The tools by what they look for; each counts as one test. */
-const TOOLS = [
-  // The longest first.
-  ...LINTED.map((folders) => ({
-    name: `typed lint of ${folders.join(', ')}`,
-    program: 'eslint',
-    args: ['--max-warnings=0', ...folders],
-  })),
-  { name: 'format and quick lint', program: 'biome', args: ['ci', '--error-on-warnings', '.'] },
-  ...PROJECTS.map((folder) => ({
-    name: `types of ${folder}`,
-    program: 'tsc',
-    args: ['-p', folder],
-  })),
-  {
-    name: 'rooms and circles',
-    program: 'depcruise',
-    args: ['--config', '.dependency-cruiser.mjs', 'packages', 'demo', 'simulation', 'e2e', 'bench'],
-  },
-  { name: 'dead code and unused packages', program: 'knip', args: ['--no-config-hints'] },
-];
+/** How many of the slowest test files are named at the end. */
+const SLOWEST = 8;
 
 /** @returns {Promise<number>} the exit code */
 export async function testAll() {
@@ -64,13 +20,18 @@ export async function testAll() {
   try {
     await installPackages(root);
     await installDebianPackages([POSTGRESQL, CHROMIUM]);
-    const tools = await runTools(root);
-    passed += tools.passed;
-    failed += tools.failed;
-    await buildAll(root);
-    const counts = await runVitest(root);
-    passed += counts.passed;
-    failed += counts.failed;
+    // Tests wait for pages and for the database; meanwhile the tools have work to do.
+    const parts = await Promise.all([
+      timed('tools', () => runTools(root)),
+      timed('build and tests', async () => {
+        await buildAll(root);
+        return runVitest(root);
+      }),
+    ]);
+    for (const counts of parts) {
+      passed += counts.passed;
+      failed += counts.failed;
+    }
   } catch (fault) {
     const told = explained(fault, root);
     process.stderr.write(
@@ -78,37 +39,38 @@ export async function testAll() {
     );
     failed += 1;
   }
+  say('done');
   process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
   return failed === 0 ? 0 : 1;
 }
 
 /**
- * Runs the tools, as many at a time as there are cores for, and tells each as it ends.
+ * @template Result
+ * @param {string} part
+ * @param {() => Promise<Result>} work
+ */
+async function timed(part, work) {
+  const started = Date.now();
+  const result = await work();
+  say(`${part}: ${Math.round((Date.now() - started) / 1000)} s`);
+  return result;
+}
+
+/**
+ * One tool at a time: the tests have the other processors.
  * @param {string} root
+ * @returns {Promise<Counts>}
  */
 async function runTools(root) {
-  const waiting = [...TOOLS];
   const counts = { passed: 0, failed: 0 };
-  const work = async () => {
-    for (let tool = waiting.shift(); tool; tool = waiting.shift()) {
-      const started = Date.now();
-      const { code, output } = await run(
-        join(root, 'node_modules', '.bin', tool.program),
-        tool.args,
-        {
-          cwd: root,
-        },
-      );
-      say(`${code === 0 ? 'ok  ' : 'FAIL'}  ${tool.name} (${Date.now() - started} ms)`);
-      if (code !== 0) process.stdout.write(`${output}\n`);
-      counts[code === 0 ? 'passed' : 'failed'] += 1;
-    }
-  };
-  await Promise.all(Array.from({ length: Math.min(4, availableParallelism()) }, work));
+  for (const tool of tools(root)) counts[(await passes(root, tool)) ? 'passed' : 'failed'] += 1;
   return counts;
 }
 
-/** @param {string} root */
+/**
+ * @param {string} root
+ * @returns {Promise<Counts>}
+ */
 async function runVitest(root) {
   const folder = join(root, 'test-output');
   mkdirSync(folder, { recursive: true });
@@ -130,10 +92,25 @@ async function runVitest(root) {
     child.once('exit', (exit) => done(exit ?? 1));
   });
   if (!existsSync(report)) return { passed: 0, failed: 1 };
-  const { numPassedTests, numFailedTests, numFailedTestSuites } = JSON.parse(
+  const { numPassedTests, numFailedTests, numFailedTestSuites, testResults } = JSON.parse(
     readFileSync(report, 'utf8'),
   );
+  tellSlowest(root, testResults);
   // A suite that could not be set up fails without a failed test.
   const unseen = numFailedTests === 0 && (numFailedTestSuites > 0 || code !== 0) ? 1 : 0;
   return { passed: numPassedTests, failed: numFailedTests + unseen };
+}
+
+/**
+ * @param {string} root
+ * @param {readonly { name: string, startTime: number, endTime: number }[]} files
+ */
+function tellSlowest(root, files) {
+  const seconds = files
+    .map(({ name, startTime, endTime }) => ({
+      file: relative(root, name),
+      took: (endTime - startTime) / 1000,
+    }))
+    .sort((a, b) => b.took - a.took);
+  for (const { file, took } of seconds.slice(0, SLOWEST)) say(`${took.toFixed(0)} s  ${file}`);
 }
