@@ -3,7 +3,7 @@ import type { Session, TicketEvent } from '@nodo/contract';
 import { ADDRESSES } from '@nodo/contract/addresses';
 import { demoTicketId } from '@nodo/demo';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { signedIn, takeIn } from '../../scripts/lib/testClient.mjs';
+import { noteDraft, signedIn, takeIn } from '../../scripts/lib/testClient.mjs';
 import { type Address, addressFor } from './address.ts';
 import { useStage } from './stage.ts';
 
@@ -15,15 +15,6 @@ type TestScreen = Awaited<ReturnType<typeof signedIn>>;
 let beside: Beside;
 beforeAll(async () => {
   beside = await stage().startBeside();
-});
-
-const noteDraft = (words: string) => ({
-  id: randomUUID(),
-  type: 'observation-noted',
-  command: { words },
-  epoch: 0,
-  observedAt: new Date().toISOString(),
-  device: 'test screen',
 });
 
 /** What a screen hears, as one text. */

@@ -32,15 +32,48 @@ export class Screen {
     url: string,
     theme: 'day' | 'night' = 'day',
   ): Promise<Screen> {
+    const screen = await Screen.blank(browser, url, theme);
+    await screen.go('/');
+    return screen;
+  }
+
+  /**
+   * A screen on which somebody signed in already. It asks the server itself: what the sign-in
+   * looks like is for the tests that are about it, and costs every other one a second.
+   */
+  static async signedIn(
+    browser: Browser,
+    url: string,
+    login: string,
+    theme: 'day' | 'night' = 'day',
+  ): Promise<Screen> {
+    const screen = await Screen.blank(browser, url, theme);
+    await screen.go('/api/session');
+    const status = await screen.page.evaluate(
+      async (body) => {
+        const headers = { 'content-type': 'application/json' };
+        return (await fetch('/api/session', { method: 'POST', headers, body })).status;
+      },
+      JSON.stringify({ login, password: `needle-${login}` }),
+    );
+    if (status !== 200) throw new Error(`The sign-in of ${login} answered ${status}`);
+    await screen.go('/');
+    await screen.sees('in the shop');
+    return screen;
+  }
+
+  private static async blank(
+    browser: Browser,
+    url: string,
+    theme: 'day' | 'night',
+  ): Promise<Screen> {
     const context = await browser.createBrowserContext();
     const page = await context.newPage();
     await page.setViewport({ width: 1280, height: 800 });
     await page.evaluateOnNewDocument((kept) => {
       if (!localStorage.getItem('nodo.theme')) localStorage.setItem('nodo.theme', kept);
     }, theme);
-    const screen = new Screen(page, url);
-    await screen.go('/');
-    return screen;
+    return new Screen(page, url);
   }
 
   /** Another tab of the same browser. */
@@ -168,6 +201,12 @@ export class Screen {
   ): Promise<Awaited<Value>> {
     await this.page.waitForSelector(selector);
     return this.page.$eval(selector, value);
+  }
+
+  /** Puts a long text into a field at once, as from a clipboard. */
+  async paste(selector: string, text: string): Promise<void> {
+    await (await this.page.waitForSelector(selector))?.focus();
+    await this.page.keyboard.sendCharacter(text);
   }
 
   async press(key: string): Promise<void> {

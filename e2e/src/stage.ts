@@ -41,9 +41,9 @@ export function useStage(options: { durable?: boolean } = {}): {
     await browser?.disconnect();
     await stage?.close();
   });
-  const openAt = async (url: string, theme?: 'day' | 'night') => {
+  const opened = async (open: (browser: Browser) => Promise<Screen>) => {
     if (!browser) throw new Error('The stage is not open.');
-    const screen = await Screen.open(browser, url, theme);
+    const screen = await open(browser);
     contexts.add(screen.page.browserContext());
     return screen;
   };
@@ -51,7 +51,10 @@ export function useStage(options: { durable?: boolean } = {}): {
     if (!stage) throw new Error('The stage is not open.');
     return stage;
   };
-  const anonymous = (theme?: 'day' | 'night') => openAt(openedStage().url, theme);
+  const screenAt = (url: string, login: string, theme?: 'day' | 'night') =>
+    opened((at) => Screen.signedIn(at, url, login, theme));
+  const screen = (login: string, theme?: 'day' | 'night') =>
+    screenAt(openedStage().url, login, theme);
   return {
     stage: openedStage,
     notesOf: async (ticket) => {
@@ -62,12 +65,12 @@ export function useStage(options: { durable?: boolean } = {}): {
       );
       return rows.trim().split('\n').filter(Boolean);
     },
-    anonymous,
-    screenAt: async (url, login) => (await openAt(url)).signIn(login),
-    screen: async (login, theme) => (await anonymous(theme)).signIn(login),
+    anonymous: (theme) => opened((at) => Screen.open(at, openedStage().url, theme)),
+    screenAt,
+    screen,
     sharedScreen: (login, theme) => {
       const key = `${login} ${theme}`;
-      const open = screens.get(key) ?? anonymous(theme).then((screen) => screen.signIn(login));
+      const open = screens.get(key) ?? screen(login, theme);
       screens.set(key, open);
       return open;
     },

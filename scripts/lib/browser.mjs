@@ -15,6 +15,7 @@ export async function openBrowser(
 ) {
   const browser = await puppeteer.launch({
     executablePath: CHROMIUM_PATH,
+    headless: 'shell',
     userDataDir: profile,
     args: [
       '--no-sandbox',

@@ -74,6 +74,16 @@ function screenWith(url, cookie) {
   };
 }
 
+/** A note as a screen would send it. @param {string} words */
+export const noteDraft = (words) => ({
+  id: randomUUID(),
+  type: 'observation-noted',
+  command: { words },
+  epoch: 0,
+  observedAt: new Date().toISOString(),
+  device: 'test screen',
+});
+
 /**
  * Takes a machine in.
  * @param {Awaited<ReturnType<typeof signedIn>>} screen
