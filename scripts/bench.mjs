@@ -9,7 +9,10 @@
 //   npm run bench -- faults            500 seeded stories, 20 kill -9, 2 000 malformed bodies
 //   npm run bench -- promise           200 open machines, and whether minutes left are true
 //   npm run bench -- search            a hundred thousand tickets, by a few letters
+//   npm run bench -- start             the first start of a shop, and starting it again
+//   npm run bench -- properties        property tests on cases of another seed, and 2 000 of each
 //   npm run bench -- interaction       the built pages in a browser, on the demo shop
+import { randomInt } from 'node:crypto';
 import { mkdirSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { parseArgs } from 'node:util';
@@ -77,6 +80,18 @@ await runPlannerJobs(
 if (isWanted('command')) {
   await buildAll(root);
   tell({ bench: 'command', ...measureCommand(root) });
+}
+
+if (isWanted('start')) {
+  await installDebianPackages([POSTGRESQL]);
+  await buildAll(root);
+  const { measureStart } = await import('./lib/measureStart.mjs');
+  tell({ bench: 'start', ...(await measureStart()) });
+}
+
+if (isWanted('properties')) {
+  const drawn = { NODO_SEED: String(randomInt(2 ** 31)), NODO_RUNS: '2000' };
+  tell(countedTest('properties', 'packages', drawn, 'pure'));
 }
 
 if (isWanted('interaction')) {

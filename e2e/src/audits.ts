@@ -66,6 +66,7 @@ export function auditEachView(theme: 'day' | 'night'): void {
         await odren.go(`/bench/${demoTicketId(14)}/needle/${part}`);
         await odren.sees('Likely now');
         await odren.sees('Back to the bench');
+        await odren.page.waitForSelector('h1');
         expect(await odren.audit()).toEqual([]);
       },
     );
@@ -77,6 +78,7 @@ export function auditEachView(theme: 'day' | 'night'): void {
         await odren.go(`/bench/${demoTicketId(30)}/bobbin/${part}`);
         await odren.sees('Likely now');
         await odren.sees('Back to the bench');
+        await odren.page.waitForSelector('h1');
         expect(await odren.audit()).toEqual([]);
       },
     );

@@ -196,10 +196,13 @@ describe('a promise', () => {
 describe('the clock', () => {
   it('of one person runs on one machine: interrupted there, resumed here', async () => {
     const odren = await screen('odren');
+    // Where it ran is known from the Rack, and that can come late.
+    const letCome = await odren.holdBack(/^\/api\/tickets$/);
     await odren.go(`/bench/${demoTicketId(25)}`);
     await odren.stepAfter('');
     await odren.clickWithin('main', 'Start the clock');
     await odren.sees('Interrupt ·');
+    await letCome();
     // The demo had it running on the overlocker.
     await odren.sees('Your clock ran on Blue overlocker.');
     await odren.go(`/bench/${demoTicketId(20)}`);

@@ -144,7 +144,12 @@ describe('the needle instrument', () => {
     });
     expect(paper).toBe('200 application/pdf');
 
+    // Nothing can be chosen that the register would take back when it comes.
+    const letCome = await halle.holdBack(/\/needles$/);
     await halle.go(`/bench/${demoTicketId(27)}/needle/register`);
+    await halle.sees('One moment');
+    expect(await halle.text()).not.toContain('Write it down');
+    await letCome();
     // An earlier visit left one in it; the needle found now is another.
     await halle.sees('Needle in it: 130/705 H, 80/12, Fine sharp');
     await choose(halle, 'Comes from', 'Found in it');

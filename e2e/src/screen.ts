@@ -203,6 +203,30 @@ export class Screen {
     return this.page.$eval(selector, value);
   }
 
+  /**
+   * Keeps the answers of one address from the next page that is opened, as a slow line does.
+   * @returns how to let them come
+   */
+  async holdBack(path: RegExp): Promise<() => Promise<void>> {
+    const { identifier } = await this.page.evaluateOnNewDocument((held) => {
+      const ask = window.fetch.bind(window);
+      const gate = new Promise<void>((open) => {
+        Object.assign(window, { letCome: open });
+      });
+      window.fetch = async (input, init) => {
+        const { pathname } = new URL(input instanceof Request ? input.url : input, location.href);
+        if (new RegExp(held).test(pathname)) await gate;
+        return ask(input, init);
+      };
+    }, path.source);
+    return async () => {
+      await this.page.removeScriptToEvaluateOnNewDocument(identifier);
+      await this.page.evaluate(() => {
+        (window as unknown as { letCome: () => void }).letCome();
+      });
+    };
+  }
+
   /** Puts a long text into a field at once, as from a clipboard. */
   async paste(selector: string, text: string): Promise<void> {
     await (await this.page.waitForSelector(selector))?.focus();

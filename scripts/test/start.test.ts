@@ -1,4 +1,3 @@
-import { type ChildProcess, spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -6,59 +5,18 @@ import { join } from 'node:path';
 import { afterAll, afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
 import { explained, SetupFault } from '../lib/fault.mjs';
 import { installDebianPackages } from '../lib/install.mjs';
-import { LONG_PATIENCE_MS } from '../lib/patience.mjs';
 import { freePort } from '../lib/ports.mjs';
 import { run } from '../lib/run.mjs';
+import { StartCommand } from '../lib/startCommand.mjs';
 
 const ROOT = new URL('../..', import.meta.url).pathname;
 
-/** The start command as a person runs it, on a data folder and port of its own. */
-class Start {
-  output = '';
-  readonly child: ChildProcess;
-
-  constructor(home: string, port: number, ...args: readonly string[]) {
-    this.child = spawn(process.execPath, [join(ROOT, 'scripts/start.mjs'), ...args], {
-      env: { ...process.env, NODO_DATA: home, PORT: String(port) },
-      stdio: ['ignore', 'pipe', 'pipe'],
-    });
-    for (const stream of [this.child.stdout, this.child.stderr]) {
-      stream?.on('data', (chunk) => {
-        this.output += String(chunk);
-      });
-    }
-  }
-
-  async says(text: string): Promise<void> {
-    const until = Date.now() + LONG_PATIENCE_MS;
-    while (!this.output.includes(text)) {
-      const { exitCode } = this.child;
-      if (exitCode !== null || Date.now() > until) {
-        throw new Error(`“${text}” was not said (exit ${exitCode}):\n${this.output}`);
-      }
-      await new Promise((resolve) => setTimeout(resolve, 20));
-    }
-  }
-
-  ended(): Promise<number | null> {
-    return new Promise((resolve) => {
-      if (this.child.exitCode !== null) resolve(this.child.exitCode);
-      else this.child.once('exit', (code) => resolve(code));
-    });
-  }
-
-  async stop(signal: NodeJS.Signals = 'SIGTERM'): Promise<number | null> {
-    this.child.kill(signal);
-    return this.ended();
-  }
-}
-
-const serverPid = (of: Start): number => Number(childrenOf(of, 'server.mjs'));
+const serverPid = (of: StartCommand): number => Number(childrenOf(of, 'server.mjs'));
 const databasePid = (home: string): number =>
   Number(readFileSync(join(home, 'postgres/postmaster.pid'), 'utf8').split('\n')[0]);
 
 /** The process that the start command runs a program in, from the kernel's own list. */
-function childrenOf(of: Start, program: string): string {
+function childrenOf(of: StartCommand, program: string): string {
   const children = readFileSync(`/proc/${of.child.pid}/task/${of.child.pid}/children`, 'utf8');
   const found = children
     .trim()
@@ -89,11 +47,11 @@ const isAlive = (pid: number): boolean => {
 describe('npm start', () => {
   let home = '';
   let port = 0;
-  let running: Start;
+  let running: StartCommand;
   beforeAll(async () => {
     home = mkdtempSync(join(tmpdir(), 'nodo-start-'));
     port = await freePort();
-    running = new Start(home, port);
+    running = new StartCommand(home, port);
     await running.says('Stop with Ctrl-C');
   });
   afterAll(async () => {
@@ -134,7 +92,7 @@ describe('npm start', () => {
   });
 
   it('says in one line that it runs from this folder already', async () => {
-    const second = new Start(home, await freePort());
+    const second = new StartCommand(home, await freePort());
     expect(await second.ended()).toBe(1);
     expect(second.output.trim()).toMatch(
       /Cannot start: Nodo already runs from this folder \(process \d+\)\. Stop that one first: kill \d+$/,
@@ -146,7 +104,7 @@ describe('npm start', () => {
     expect(await running.stop('SIGINT')).toBe(0);
     expect(pids.map(isAlive)).toEqual([false, false]);
 
-    running = new Start(home, port);
+    running = new StartCommand(home, port);
     await running.says('Nodo serves at');
     expect(running.output).not.toMatch(/Installing|Building|tables up to date|demo shop/);
     expect(await answers()).toBe(200);
@@ -154,7 +112,7 @@ describe('npm start', () => {
 
   it('begins the demo anew when asked to', async () => {
     await running.stop();
-    running = new Start(home, port, '--reset-demo');
+    running = new StartCommand(home, port, '--reset-demo');
     await running.says('Nodo serves at');
     expect(running.output).toContain('beginning anew');
     expect(running.output).toContain('Loaded the demo shop: 57 tickets');
@@ -166,7 +124,7 @@ describe('npm start', () => {
     // The server ends by itself when nobody holds it any more; the database is left over.
     await expect.poll(() => isAlive(server)).toBe(false);
     expect(isAlive(database)).toBe(true);
-    running = new Start(home, port);
+    running = new StartCommand(home, port);
     await running.says('Nodo serves at');
     expect(isAlive(database)).toBe(false);
     expect(await answers()).toBe(200);
@@ -175,7 +133,7 @@ describe('npm start', () => {
   it('says in one line why its database refuses to start, and that the data is untouched', async () => {
     await running.stop();
     writeFileSync(join(home, 'postgres/postgresql.auto.conf'), 'shared_buffers = nonsense\n');
-    const refused = new Start(home, port);
+    const refused = new StartCommand(home, port);
     expect(await refused.ended()).toBe(1);
     expect(refused.output).toMatch(
       /Cannot start: The database refuses to start \(.*\)\. See .*postgres\.log; the data is untouched/,
@@ -223,7 +181,7 @@ describe('what only a person can put right, in one line with its remedy', () => 
     const taken = createServer();
     const port = await freePort();
     await new Promise<void>((resolve) => taken.listen(port, '127.0.0.1', () => resolve()));
-    const start = new Start(home, port);
+    const start = new StartCommand(home, port);
     expect(await start.ended()).toBe(1);
     expect(start.output.trim()).toBe(
       `Cannot start: Port ${port} is taken by another program. Start on another one: PORT=${port + 1} npm start`,

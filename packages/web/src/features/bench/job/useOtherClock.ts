@@ -1,20 +1,21 @@
 import { outbox } from '@nodo/client';
-import type { Draft, Session } from '@nodo/contract';
+import type { Draft, RackEntry, Session } from '@nodo/contract';
 import { toast } from 'sonner';
-import { useAppDispatch, useRackQuery } from '../../../api/client.ts';
+import { client, useAppDispatch, useRackQuery } from '../../../api/client.ts';
 import { m } from '../../../messages/index.ts';
 import { deviceId } from '../../../store/device.ts';
 
 /**
  * Nobody works on two machines at once: before a clock is started here, the one that the same
- * person let run on another ticket is interrupted there.
+ * person let run on another ticket is interrupted there. Where the Rack is still on its way, that
+ * happens as soon as it is here; the start does not wait for it.
  */
 export function useOtherClock(ticket: string, session: Session): () => void {
   const dispatch = useAppDispatch();
-  const { data: rack = [] } = useRackQuery();
+  const { data: rack } = useRackQuery();
   const person = session.person.id;
-  return () => {
-    for (const line of rack) {
+  const interruptOn = (lines: readonly RackEntry[]) => {
+    for (const line of lines) {
       if (line.ticket === ticket || !line.atTheClock.includes(person)) continue;
       const draft: Draft = {
         id: crypto.randomUUID(),
@@ -26,6 +27,14 @@ export function useOtherClock(ticket: string, session: Session): () => void {
       };
       dispatch(outbox.actions.added({ ticket: line.ticket, draft, person }));
       toast(m.life.clock.elsewhere(line.label));
+    }
+  };
+  return () => {
+    if (rack) interruptOn(rack);
+    else {
+      const reading = dispatch(client.api.endpoints.rack.initiate());
+      // Without an answer nothing is known of other machines.
+      void reading.then(({ data = [] }) => interruptOn(data)).finally(() => reading.unsubscribe());
     }
   };
 }
