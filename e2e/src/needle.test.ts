@@ -147,6 +147,8 @@ describe('the needle instrument', () => {
     // Nothing can be chosen that the register would take back when it comes.
     const letCome = await halle.holdBack(/\/needles$/);
     await halle.go(`/bench/${demoTicketId(27)}/needle/register`);
+    await halle.page.waitForSelector('nav a[aria-current=page]');
+    await halle.sees('Likely now');
     await halle.sees('One moment');
     expect(await halle.text()).not.toContain('Write it down');
     await letCome();
