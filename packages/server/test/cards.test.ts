@@ -84,7 +84,7 @@ const rackLine = async (ticket: string): Promise<RackEntry | undefined> =>
 
 describe('a customer', () => {
   it('is changed by whoever saw the latest, and called so everywhere from then on', async () => {
-    const { ticket, customer } = await takenIn('Pell Umbrick');
+    const { ticket, customer, machine } = await takenIn('Pell Umbrick');
     const card = { ...newCustomerCard('Pell Umbrick-Ostra', '000 0777'), notes: 'Rings late' };
     const path = `/api/customers/${customer}`;
     await ok(counter, 'POST', path, { revision: 0, card });
@@ -93,11 +93,10 @@ describe('a customer', () => {
       body: { code: 'card-moved' },
     });
     expect(await rackLine(ticket)).toMatchObject({ customerName: 'Pell Umbrick-Ostra' });
-    expect((await found('ostra')).map(({ kind }) => kind).sort()).toEqual([
-      'customer',
-      'machine',
-      'ticket',
-    ]);
+    // The search forgives typing errors, so it may find others beside them.
+    expect((await found('ostra')).map(({ id }) => id)).toEqual(
+      expect.arrayContaining([ticket, customer, machine]),
+    );
   });
 
   it('who turns out to be a double is found as the one, and nothing of it is lost', async () => {
@@ -338,12 +337,16 @@ describe('pictures that no entry names', () => {
 });
 
 it('every line on the Rack is the same when it is told anew from the events', async () => {
+  for (const name of ['Ansgar Holm', 'Bea Lund', 'Ceno Marr']) {
+    const { ticket } = await takenIn(name);
+    await record(technician, ticket, 'observation-noted', { words: name });
+  }
   const db = connect(server.database, server.database.app, 2);
   const store = new PostgresEventStore(db);
   const before = await store.rack(server.shop.id);
   await rebuildSummaries(store, server.shop.id);
   expect(await store.rack(server.shop.id)).toEqual(before);
-  expect(before.length).toBeGreaterThan(5);
+  expect(before.length).toBeGreaterThanOrEqual(3);
   await db.close();
 });
 

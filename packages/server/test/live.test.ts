@@ -86,6 +86,7 @@ describe('the live stream', () => {
 
   it('goes on serving when every other connection to the database was cut off too', async () => {
     const ticket = await newTicket();
+    const there = await tavi.follow();
     await asSuper(
       'postgres',
       `select pg_terminate_backend(pid) from pg_stat_activity where usename like 'nodo_%' and usename <> 'nodo_super' and datname = '${server.database.name}'`,
@@ -93,5 +94,7 @@ describe('the live stream', () => {
     await expect
       .poll(async () => (await odren.call('GET', `/api/tickets/${ticket}`)).status)
       .toBe(200);
+    await expect.poll(() => there.frames).toContainEqual({ kind: 'resync' });
+    there.stop();
   });
 });

@@ -275,6 +275,10 @@ describe('who saw and did what', () => {
     ]);
     expect(page.lines[0]).toMatchObject({ person: id, ticket, label: 'Teal zigzag' });
 
+    // More than a page holds.
+    for (let entry = 0; entry < 61; entry += 1) {
+      await reader.call('POST', `/api/tickets/${ticket}/events`, look());
+    }
     const all: string[] = [];
     let before: string | null = null;
     do {
