@@ -27,6 +27,15 @@ export default defineConfig({
       {
         test: {
           ...patient,
+          name: 'web',
+          isolate: false,
+          include: ['packages/web/test/**/*.test.{ts,tsx}'],
+          setupFiles: ['./vitest.setup.ts'],
+        },
+      },
+      {
+        test: {
+          ...patient,
           name: 'server',
           include: [
             'packages/server/test/**/*.test.ts',

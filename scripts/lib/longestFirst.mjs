@@ -1,7 +1,7 @@
 import { BaseSequencer } from 'vitest/node';
 
 /** Projects by how long one of their files takes. */
-const LONGEST_FIRST = ['journeys', 'server', 'pure'];
+const LONGEST_FIRST = ['journeys', 'server', 'web', 'pure'];
 /** What takes longer than its size says. */
 const LONG = ['accessibility', 'part', 'start.test'];
 

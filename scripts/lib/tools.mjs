@@ -51,7 +51,11 @@ export function quickTools(root) {
       program: 'eslint',
       args: ['--max-warnings=0', ...LINT_CACHE, ...folders],
     },
-    { name: 'tests without a database', program: 'vitest', args: ['run', '--project', 'pure'] },
+    {
+      name: 'tests without a database',
+      program: 'vitest',
+      args: ['run', '--project', 'pure', '--project', 'web'],
+    },
     types(folders),
     format,
   ];

@@ -1,6 +1,14 @@
 import { SHIPPED } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
-import { type Draft, decide, draft, newTicket } from '../src/index.ts';
+import {
+  type Draft,
+  decide,
+  draft,
+  EVENT_TYPES,
+  type EventType,
+  mayRecord,
+  newTicket,
+} from '../src/index.ts';
 import { actor, Story, testId } from './story.ts';
 
 describe('taking in', () => {
@@ -186,7 +194,49 @@ describe('opening', () => {
   });
 });
 
+/**
+ * What only those may record who work at the machine: it is done with the hands in it, it says
+ * what a repair comes to, or it lets something stay undone.
+ */
+const NOT_FOR_THE_COUNTER: readonly EventType[] = [
+  'own-cause-found',
+  'action-done',
+  'machine-opened',
+  'machine-closed',
+  'plan-chosen',
+  'duty-waived',
+  'ticket-closed',
+  'ticket-reopened',
+  'part-awaited',
+  'part-fitted',
+  'clock-started',
+  'clock-stopped',
+  'labour-booked',
+  'measured',
+  'needle-fitted',
+  'pieces-laid',
+  'screw-turned',
+  'mark-found',
+  'mark-ended',
+];
+
 describe('rights', () => {
+  it('of the counter end at the machine, and a learner records nothing on a customer’s', () => {
+    expect(EVENT_TYPES.filter((type) => !mayRecord('counter', type))).toEqual(NOT_FOR_THE_COUNTER);
+    expect(EVENT_TYPES.filter((type) => mayRecord('learner', type))).toEqual([]);
+    for (const role of ['technician', 'lead'] as const) {
+      expect(EVENT_TYPES.filter((type) => !mayRecord(role, type))).toEqual([]);
+    }
+  });
+
+  it('let nobody at the counter waive what is owed', () => {
+    const story = new Story('drop-in', ['needle-break']).does('needle-replaced');
+    const waiver = { duty: 'strike-sweep', reason: 'The customer is waiting' };
+    expect(story.try('duty-waived', waiver, actor('counter'))?.code).toBe('role-may-not');
+    expect(story.ticket.waivers).toEqual([]);
+    expect(story.try('duty-waived', waiver)).toBeUndefined();
+  });
+
   it.each([
     ['counter', 'action-done', { action: 'rethreaded' }, 'role-may-not'],
     [

@@ -120,6 +120,24 @@ describe('the price', () => {
   });
 });
 
+describe('what the customer was told', () => {
+  it('stands on the Rack and on their own page: the day promised, and when they were told it is ready', () => {
+    const story = new Story();
+    const shown = () => toldToCustomer(story.ticket, modelFor(story))?.promised;
+    expect([shown(), line(story)?.promised]).toEqual([null, null]);
+    story.must('day-promised', { day: '2026-03-09' });
+    story.must('day-promised', { day: '2026-03-11' });
+    expect([shown(), line(story)?.promised]).toEqual(['2026-03-11', '2026-03-11']);
+    const done = repaired().must('ticket-closed', {});
+    expect(line(done)).toMatchObject({ toldAt: null });
+    const told = { how: 'telephone', words: '' } as const;
+    expect(
+      done.try('customer-told', told, undefined, 1, '2026-03-10T15:00:00.000Z'),
+    ).toBeUndefined();
+    expect(line(done)).toMatchObject({ toldAt: '2026-03-10T15:00:00.000Z', standing: 'ready' });
+  });
+});
+
 describe('the clock', () => {
   const at = (clock: string) => `2026-03-02T${clock}:00.000Z`;
 

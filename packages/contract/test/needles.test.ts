@@ -154,6 +154,8 @@ describe('the needle register', () => {
     const end = entry({ before: 'used-up' });
     expect(registerOf([first, back]).opened).toHaveLength(1);
     expect(registerOf([first, back, again, end])).toMatchObject({ opened: [], usedUp: 1 });
+    const broke = entry({ before: 'broken' });
+    expect(registerOf([first, end, broke])).toMatchObject({ opened: [], usedUp: 2 });
     // Nobody knows which needle that was: it cannot be used up later.
     expect(registerOf([entry({ before: 'put-back' })]).opened).toEqual([]);
   });

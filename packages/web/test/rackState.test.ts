@@ -1,0 +1,86 @@
+import { NEW_SHOP_CARD, type RackEntry } from '@nodo/contract';
+import { describe, expect, it } from 'vitest';
+import { dueState, fitsFilter } from '../src/features/rack/state.ts';
+
+const TODAY = '2026-03-09';
+const SHOP = { ...NEW_SHOP_CARD, stuckDays: 3, uncollectedDays: 30 };
+const ODREN = '00000000-0000-4000-8000-000000000001';
+
+/** A machine in work that somebody looked at this morning. */
+const line = (change: Partial<RackEntry> = {}): RackEntry =>
+  ({
+    ticket: '00000000-0000-4000-8000-000000000027',
+    status: 'open',
+    standing: 'on-the-bench',
+    tag: 27,
+    shelf: 'A',
+    label: 'Teal zigzag',
+    customerName: 'Mrs Ilvane',
+    promised: null,
+    awaited: null,
+    changedAt: '2026-03-09T08:00:00.000Z',
+    readyAt: null,
+    lastBy: ODREN,
+    comebackOf: null,
+    comebacks: 0,
+    ...change,
+  }) as RackEntry;
+
+const due = (change: Partial<RackEntry>) => dueState(line(change), SHOP, TODAY);
+
+describe('what the calendar says of a machine', () => {
+  it('is overdue from the day after the promised one on, as long as it is not ready', () => {
+    expect(due({ promised: '2026-03-08' }).overdue).toBe(true);
+    expect(due({ promised: TODAY }).overdue).toBe(false);
+    expect(due({ promised: null }).overdue).toBe(false);
+    expect(due({ promised: '2026-03-01', status: 'closed' }).overdue).toBe(false);
+    // Announced by telephone: it is not in the shop.
+    expect(due({ promised: '2026-03-01', tag: null }).overdue).toBe(false);
+  });
+
+  it('is stuck when nobody made an entry for as long as the shop puts up with', () => {
+    expect(due({ changedAt: '2026-03-06T08:00:00.000Z' }).stuck).toBe(true);
+    expect(due({ changedAt: '2026-03-07T08:00:00.000Z' }).stuck).toBe(false);
+    // Not begun is no standstill.
+    expect(due({ changedAt: '2026-03-01T08:00:00.000Z', lastBy: null }).stuck).toBe(false);
+  });
+
+  it('is not stuck while it waits for a part that is not late', () => {
+    const since = { changedAt: '2026-03-01T08:00:00.000Z' };
+    const waits = (expected: string | null) =>
+      due({ ...since, awaited: { part: 'Bobbin case', expected } }).stuck;
+    expect(waits('2026-03-10')).toBe(false);
+    expect(waits('2026-03-08')).toBe(true);
+    expect(waits(null)).toBe(false);
+  });
+
+  it('is uncollected when it stands ready for longer than the shop wants to keep it', () => {
+    const ready = (readyAt: string) => due({ status: 'closed', readyAt }).uncollected;
+    expect(ready('2026-02-07T08:00:00.000Z')).toBe(true);
+    expect(ready('2026-02-08T08:00:00.000Z')).toBe(false);
+  });
+});
+
+describe('what of the Rack is shown', () => {
+  const ALL = { find: '', who: '', stands: '', shelf: '' };
+  const QUIET = { overdue: false, stuck: false, uncollected: false };
+  const shows = (filter: Partial<typeof ALL>, state = QUIET, change: Partial<RackEntry> = {}) =>
+    fitsFilter(line(change), { ...ALL, ...filter }, state, new Map());
+
+  it('is found by tag, machine or customer, in any case of letters', () => {
+    for (const find of ['27', 'TEAL', 'ilvane', ' zigzag ']) expect(shows({ find })).toBe(true);
+    expect(shows({ find: 'coral' })).toBe(false);
+    expect(shows({ find: 'null' }, QUIET, { customerName: null })).toBe(false);
+  });
+
+  it('is chosen by shelf, by who works on it, and by how it stands', () => {
+    expect([shows({ shelf: 'A' }), shows({ shelf: 'B' })]).toEqual([true, false]);
+    expect([shows({ who: ODREN }), shows({ who: 'somebody else' })]).toEqual([true, false]);
+    expect(shows({ stands: 'overdue' })).toBe(false);
+    expect(shows({ stands: 'overdue' }, { ...QUIET, overdue: true })).toBe(true);
+    expect(shows({ stands: 'comeback' }, QUIET, { comebackOf: ODREN })).toBe(true);
+    // It came back from this one; this one is not it.
+    expect(shows({ stands: 'comeback' }, QUIET, { comebacks: 1 })).toBe(false);
+    expect([shows({ stands: 'on-the-bench' }), shows({ stands: 'ready' })]).toEqual([true, false]);
+  });
+});
