@@ -324,12 +324,17 @@ describe('pictures that no entry names', () => {
     const [forgotten, fresh, named] = [await keep(21), await keep(22), await keep(23)];
     await record(counter, ticket, 'photo-kept', { photo: named, words: '' });
     const photos = new PhotoStore(server.photos);
-    const longAgo = new Date(Date.now() - 3 * 86_400_000);
-    for (const photo of [forgotten, named]) {
-      await utimes(photos.path(server.shop.id, photo), longAgo, longAgo);
+    const now = new Date('2026-03-09T12:00:00.000Z');
+    const longAgo = new Date('2026-03-06T12:00:00.000Z');
+    for (const [photo, kept] of [
+      [forgotten, longAgo],
+      [named, longAgo],
+      [fresh, now],
+    ] as const) {
+      await utimes(photos.path(server.shop.id, photo), kept, kept);
     }
     const db = connect(server.database, server.database.app, 1);
-    expect(await sweepPhotos(db, photos, new Date())).toBe(1);
+    expect(await sweepPhotos(db, photos, now)).toBe(1);
     await db.close();
     const there = [forgotten, fresh, named].map((photo) => photos.has(server.shop.id, photo));
     expect(await Promise.all(there)).toEqual([false, true, true]);
