@@ -30,7 +30,7 @@ export default defineConfig({
           name: 'web',
           isolate: false,
           include: ['packages/web/test/**/*.test.{ts,tsx}'],
-          setupFiles: ['./vitest.setup.ts'],
+          setupFiles: ['./vitest.setup.ts', './packages/web/test/browser.ts'],
         },
       },
       {

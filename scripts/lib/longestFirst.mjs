@@ -3,7 +3,7 @@ import { BaseSequencer } from 'vitest/node';
 /** Projects by how long one of their files takes. */
 const LONGEST_FIRST = ['journeys', 'server', 'web', 'pure'];
 /** What takes longer than its size says. */
-const LONG = ['accessibility', 'part', 'start.test'];
+const LONG = ['e2e/src/accessibility', 'simulation/test/', 'scripts/test/start'];
 
 /**
  * Begins with what takes longest, so that no worker is left alone with a long file at the end.

@@ -32,18 +32,21 @@ export class StartCommand {
   async says(text) {
     const until = Date.now() + LONG_PATIENCE_MS;
     while (!this.output.includes(text)) {
-      const { exitCode } = this.child;
-      if (exitCode !== null || Date.now() > until) {
-        throw new Error(`“${text}” was not said (exit ${exitCode}):\n${this.output}`);
+      if (this.isOver || Date.now() > until) {
+        throw new Error(`“${text}” was not said:\n${this.output}`);
       }
       await new Promise((done) => setTimeout(done, 20));
     }
   }
 
-  /** @returns {Promise<number | null>} its exit code */
+  get isOver() {
+    return this.child.exitCode !== null || this.child.signalCode !== null;
+  }
+
+  /** @returns {Promise<number | null>} its exit code; null when a signal ended it */
   ended() {
     return new Promise((done) => {
-      if (this.child.exitCode !== null) done(this.child.exitCode);
+      if (this.isOver) done(this.child.exitCode);
       else this.child.once('exit', (code) => done(code));
     });
   }

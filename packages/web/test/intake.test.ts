@@ -1,0 +1,149 @@
+import { draft as anyDraft } from '@nodo/contract';
+import { describe, expect, it } from 'vitest';
+import {
+  blankDraft,
+  type CounterDraft,
+  keepDraft,
+  readDraft,
+  withFamily,
+} from '../src/features/counter/draft.ts';
+import {
+  arrivalOf,
+  callOf,
+  intakeOf,
+  MOST_PHOTOS,
+  pictureOf,
+} from '../src/features/counter/intake.ts';
+
+const sheet = (change: Partial<CounterDraft> = {}): CounterDraft => ({
+  ...blankDraft(),
+  ticket: '00000000-0000-4000-8000-00000000002c',
+  label: 'Teal zigzag',
+  tag: '27',
+  words: 'It skips.',
+  complaint: ['skip'],
+  ...change,
+});
+const types = (drafts: readonly { readonly type: string }[]) => drafts.map(({ type }) => type);
+
+describe('the sheet of the counter', () => {
+  it('becomes entries that the contract takes, with what was said and no more', () => {
+    const { customer, machine, drafts } = intakeOf(
+      sheet({ customer: 'Mrs Ilvane', phone: '000 0141' }),
+      undefined,
+    );
+    expect(types(drafts)).toEqual(['intake-taken', 'findings-recorded']);
+    for (const draft of drafts) expect(anyDraft.safeParse(draft).success).toBe(true);
+    expect(drafts[0]?.command).toMatchObject({
+      tag: 27,
+      shelf: 'A',
+      label: 'Teal zigzag',
+      words: 'It skips.',
+      customer: customer?.id,
+      machine: machine?.id,
+    });
+    expect(drafts[1]?.command).toEqual({ check: 'complaint', answers: { skip: 'yes' } });
+    expect(customer).toMatchObject({ name: 'Mrs Ilvane', phone: '000 0141', reach: 'telephone' });
+  });
+
+  it('tells a limit and a promise only where they were spoken of', () => {
+    const agreed = (change: Partial<CounterDraft>, limit?: number) =>
+      intakeOf(sheet({ complaint: [], ...change }), limit)
+        .drafts.slice(1)
+        .map(({ command }) => command);
+    expect(agreed({})).toEqual([]);
+    expect(agreed({ limit: 'up-to' }, 4550)).toEqual([{ limit: 4550 }]);
+    expect(agreed({ limit: 'ask-first' })).toEqual([{ limit: null }]);
+    expect(agreed({ promised: { day: '2026-03-09', despite: '' } })).toEqual([
+      { day: '2026-03-09' },
+    ]);
+    expect(agreed({ promised: { day: '2026-03-09', despite: 'A wedding' } })).toEqual([
+      { day: '2026-03-09', despite: 'A wedding' },
+    ]);
+  });
+
+  it('has the same ids however often it is sent, and no two alike', () => {
+    const full = sheet({
+      customer: 'Mrs Ilvane',
+      context: { 'after-needle': 'yes' },
+      limit: 'ask-first',
+      promised: { day: '2026-03-09', despite: '' },
+    });
+    const idsOf = () => {
+      const { ticket, customer, machine, drafts } = intakeOf(full, undefined);
+      const pictures = Array.from({ length: MOST_PHOTOS }, (_, place) =>
+        pictureOf(full, 'f', place),
+      );
+      const signed = pictureOf(full, 'f', 'signature');
+      return [
+        ticket,
+        customer?.id,
+        machine?.id,
+        ...[...drafts, ...pictures, signed].map(({ id }) => id),
+      ];
+    };
+    expect(idsOf()).toEqual(idsOf());
+    expect(new Set(idsOf()).size).toBe(idsOf().length);
+  });
+
+  it('names rows that the shop has already, and makes none anew', () => {
+    const known = {
+      customerId: '00000000-0000-4000-8000-0000000000c1',
+      machineId: '00000000-0000-4000-8000-0000000000d1',
+    };
+    const { customer, machine, drafts } = intakeOf(
+      sheet({ ...known, customer: 'Mrs Ilvane' }),
+      undefined,
+    );
+    expect([customer, machine]).toEqual([null, null]);
+    expect(drafts[0]?.command).toMatchObject({
+      customer: known.customerId,
+      machine: known.machineId,
+    });
+    // Nobody said whose it is: that is no customer without a name.
+    expect(intakeOf(sheet(), undefined).customer).toBeNull();
+  });
+
+  it('of a call begins without a tag, and what it was announced with comes in by itself', () => {
+    expect(types(callOf(sheet()).drafts)).toEqual(['call-taken', 'findings-recorded']);
+    expect(callOf(sheet()).drafts[0]?.command).not.toHaveProperty('tag');
+    const arrived = arrivalOf(
+      sheet({ accessories: ['lead'], condition: ' scratched ' }),
+      undefined,
+    );
+    expect(types(arrived)).toEqual(['machine-arrived', 'findings-recorded']);
+    expect(arrived[0]?.command).toMatchObject({
+      tag: 27,
+      accessories: ['lead'],
+      condition: 'scratched',
+    });
+  });
+});
+
+describe('a sheet that is half written', () => {
+  it('outlives the page, also one of before there was more to ask', () => {
+    keepDraft('counter', sheet({ customer: 'Mrs Ilvane' }));
+    expect(readDraft('counter')).toEqual(sheet({ customer: 'Mrs Ilvane' }));
+    const { customerId: _, promised: _promised, accessories: _accessories, ...old } = sheet();
+    localStorage.setItem('nodo.phone', JSON.stringify(old));
+    expect(readDraft('phone')).toEqual(sheet());
+  });
+
+  it('is a blank one where what was kept cannot be read', () => {
+    localStorage.setItem('nodo.phone', '{"ticket":');
+    const { ticket, ...rest } = readDraft('phone');
+    const { ticket: _, ...blank } = blankDraft();
+    expect(rest).toEqual(blank);
+    expect(ticket).toMatch(/^[0-9a-f-]{36}$/);
+  });
+
+  it('keeps for another kind of machine what that kind knows', () => {
+    const moved = withFamily(
+      sheet({ complaint: ['skip', 'nest'], traits: ['bobbin'] }),
+      'overlocker',
+    );
+    expect(moved).toMatchObject({ family: 'overlocker', traits: null });
+    expect(moved.complaint).toContain('skip');
+    for (const id of moved.complaint) expect(['skip', 'nest']).toContain(id);
+  });
+});
