@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { join, relative, resolve } from 'node:path';
+import { dirname, join, relative, resolve } from 'node:path';
 import { buildAll } from './build.mjs';
 import { explained, SetupFault } from './fault.mjs';
 import { CHROMIUM, installDebianPackages, installPackages, POSTGRESQL } from './install.mjs';
@@ -102,15 +102,24 @@ async function runVitest(root) {
 }
 
 /**
+ * Tells where the time went: each folder of tests, then the slowest files. Two files run at a
+ * time, so the sums are about twice what the clock shows.
  * @param {string} root
  * @param {readonly { name: string, startTime: number, endTime: number }[]} files
  */
 function tellSlowest(root, files) {
-  const seconds = files
+  const took = files
     .map(({ name, startTime, endTime }) => ({
       file: relative(root, name),
-      took: (endTime - startTime) / 1000,
+      seconds: (endTime - startTime) / 1000,
     }))
-    .sort((a, b) => b.took - a.took);
-  for (const { file, took } of seconds.slice(0, SLOWEST)) say(`${took.toFixed(0)} s  ${file}`);
+    .sort((a, b) => b.seconds - a.seconds);
+  /** @type {Map<string, number>} */
+  const folders = new Map();
+  for (const { file, seconds } of took) {
+    const folder = dirname(file);
+    folders.set(folder, (folders.get(folder) ?? 0) + seconds);
+  }
+  for (const [folder, seconds] of folders) say(`${seconds.toFixed(0)} s in ${folder}`);
+  for (const { file, seconds } of took.slice(0, SLOWEST)) say(`${seconds.toFixed(0)} s  ${file}`);
 }
