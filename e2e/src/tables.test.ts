@@ -107,7 +107,7 @@ describe('a change of the tables', () => {
 
   it('can be a cause that somebody found and no table has', async () => {
     const odren = await screen('odren');
-    await odren.go(`/bench/${demoTicketId(31)}`);
+    await odren.go(`/bench/${demoTicketId(25)}`);
     await odren.stepAfter('');
     await odren.press('s');
     await odren.page.waitForSelector('[role="dialog"] input');
