@@ -12,6 +12,8 @@ const patient = {
 export default defineConfig({
   test: {
     maxWorkers: 2,
+    // The shared cluster and browser end after the last test.
+    teardownTimeout: LONG_PATIENCE_MS,
     sequence: { sequencer: LongestFirst },
     projects: [
       {

@@ -312,6 +312,8 @@ describe('the map of marks', () => {
     await mirra.sees('Has it been here?');
     await mirra.page.type('::-p-aria([name="Has it been here?"])', 'teal zig');
     await mirra.clickWithin('section[aria-label="Is it known?"]', 'machine');
+    await mirra.sees('It is Teal zigzag.');
+    await mirra.sees('It is Mrs Ilvane.');
     await mirra.click('Needles break');
     await mirra.click('Hang the tag');
     await mirra.sees('Next check');
