@@ -142,6 +142,8 @@ describe('a walk-in', () => {
 
   it('of a machine that comes back shows what was not looked at, and is counted there', async () => {
     const mirra = await sharedScreen('mirra');
+    // Which tags are free is known from the Rack; here it comes after the sheet is filled in.
+    const letCome = await mirra.holdBack(/^\/api\/tickets$/);
     await mirra.go('/counter');
     await mirra.sees('Has it been here?');
     await mirra.page.type(field('Has it been here?'), 'olive zig');
@@ -151,6 +153,8 @@ describe('a walk-in', () => {
     await mirra.sees('It is Jasper Holtquist.');
     await mirra.click('Thread bunches up under the fabric');
     await mirra.click('Hang the tag');
+    await letCome();
+    await mirra.page.waitForFunction(() => location.pathname.startsWith('/bench/'));
     await mirra.sees('Olive zigzag');
     await mirra.go('/?stands=comeback');
     await mirra.sees('Olive zigzag');

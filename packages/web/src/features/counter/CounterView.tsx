@@ -4,7 +4,7 @@ import { SHIPPED } from '@nodo/knowledge';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { useRackQuery } from '../../api/client.ts';
+import { useRackRead } from '../../api/useRackRead.ts';
 import { faultWords } from '../../messages/faults.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -44,7 +44,7 @@ type FieldErrors = Partial<Record<'customer' | 'label' | 'tag' | 'shelf' | 'limi
 function IntakeSheet({ session }: { readonly session: Session }) {
   const [draft, setDraft] = useState<CounterDraft>(() => readDraft('counter'));
   const [errors, setErrors] = useState<FieldErrors>({});
-  const { data: rack = [] } = useRackQuery();
+  const { rack, whenRead } = useRackRead();
   const { busy, fault, takeIn } = useTakeIn();
   const pictures = usePictures(draft.ticket);
   const navigate = useNavigate();
@@ -54,12 +54,11 @@ function IntakeSheet({ session }: { readonly session: Session }) {
   const known = useKnown(draft, setDraft);
   useEffect(() => keepDraft('counter', draft), [draft]);
 
-  const freeTag = String(firstFreeTag(rack));
-  const tag = draft.tag || freeTag;
   const set = (change: Partial<CounterDraft>) => setDraft((now) => ({ ...now, ...change }));
   const limit = draft.limit === 'up-to' ? money.read(draft.limitAmount) : undefined;
 
   const submit = async () => {
+    const tag = draft.tag || firstFreeTag(await whenRead());
     const faults = faultsOf({ ...draft, tag }, limit);
     setErrors(faults);
     if (Object.keys(faults).length > 0) return;
@@ -126,7 +125,7 @@ function IntakeSheet({ session }: { readonly session: Session }) {
             onChoose={(family) => set(withFamily(draft, family))}
           />
         )}
-        <MachineFields draft={draft} errors={errors} freeTag={freeTag} set={set} />
+        <MachineFields draft={draft} errors={errors} freeTag={firstFreeTag(rack)} set={set} />
         <TextArea
           className="mt-4"
           label={m.counter.words}

@@ -2,7 +2,7 @@ import type { Ticket } from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
 import { type SyntheticEvent, useState } from 'react';
 import { Link } from 'react-router';
-import { useRackQuery } from '../../api/client.ts';
+import { useRackRead } from '../../api/useRackRead.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
@@ -85,10 +85,10 @@ export function Arrival({
   readonly record: RecordEntry;
   readonly mayTalk: boolean;
 }) {
-  const { data: rack = [] } = useRackQuery();
+  const { rack } = useRackRead();
   const [tag, setTag] = useState('');
   const [shelf, setShelf] = useState('A');
-  const free = String(firstFreeTag(rack));
+  const free = firstFreeTag(rack);
   const hang = (event: SyntheticEvent) => {
     event.preventDefault();
     record('machine-arrived', { tag: Number(tag || free), shelf });
@@ -116,7 +116,7 @@ export function Arrival({
             className="w-24"
             onChange={({ target }) => setShelf(target.value)}
           />
-          <Button look="main" type="submit" disabled={shelf.trim() === ''}>
+          <Button look="main" type="submit" disabled={shelf.trim() === '' || (tag || free) === ''}>
             {m.phone.arrived}
           </Button>
         </form>

@@ -1,7 +1,8 @@
 import { outbox } from '@nodo/client';
 import type { Draft, RackEntry, Session } from '@nodo/contract';
 import { toast } from 'sonner';
-import { client, useAppDispatch, useRackQuery } from '../../../api/client.ts';
+import { useAppDispatch } from '../../../api/client.ts';
+import { useRackRead } from '../../../api/useRackRead.ts';
 import { m } from '../../../messages/index.ts';
 import { deviceId } from '../../../store/device.ts';
 
@@ -12,7 +13,7 @@ import { deviceId } from '../../../store/device.ts';
  */
 export function useOtherClock(ticket: string, session: Session): () => void {
   const dispatch = useAppDispatch();
-  const { data: rack } = useRackQuery();
+  const { rack, whenRead } = useRackRead();
   const person = session.person.id;
   const interruptOn = (lines: readonly RackEntry[]) => {
     for (const line of lines) {
@@ -31,10 +32,7 @@ export function useOtherClock(ticket: string, session: Session): () => void {
   };
   return () => {
     if (rack) interruptOn(rack);
-    else {
-      const reading = dispatch(client.api.endpoints.rack.initiate());
-      // Without an answer nothing is known of other machines.
-      void reading.then(({ data = [] }) => interruptOn(data)).finally(() => reading.unsubscribe());
-    }
+    // Without an answer nothing is known of other machines.
+    else void whenRead().then((lines = []) => interruptOn(lines));
   };
 }
