@@ -1,5 +1,5 @@
 export { REFUSAL_CODES, type Refusal, type RefusalCode, refusal, refuse } from './refusal.ts';
-export { EVERY_ROLE, type Role } from './roles.ts';
+export { type Actor, EVERY_ROLE, type Role } from './roles.ts';
 export type { CustomerFile, MachineFile, MachineSheet, Visit } from './routes/customers.ts';
 export type { Endpoint } from './routes/endpoint.ts';
 export { ENDPOINTS, type EndpointName } from './routes/index.ts';
@@ -20,13 +20,7 @@ export type { Hit } from './routes/search.ts';
 export type { Person, Session } from './routes/session.ts';
 export type { ShopSheet } from './routes/shop.ts';
 export type { Candidate } from './routes/tables.ts';
-export type {
-  Customer,
-  NewMachine,
-  RackEntry,
-  TicketFile,
-  TicketSummary,
-} from './routes/tickets.ts';
+export type { Customer, NewMachine, TicketFile } from './routes/tickets.ts';
 export {
   type CustomerCard,
   customerCard,
@@ -44,13 +38,10 @@ export { dayAfter, daysBetween, weekdayOf } from './shop/days.ts';
 export { type Absence, absenceOn, type WallClock, workingTimeOf } from './shop/hours.ts';
 export {
   inTimeOrder,
-  MOST_NEEDLES,
-  type NeedleIn,
   type NeedleRegister,
   needleLine,
   needlePlace,
   type OpenedNeedle,
-  type RegisterEntry,
   registerOf,
 } from './shop/needles.ts';
 export { NEW_SHOP_CARD, newCustomerCard, newMachineCard, USUAL_TIME } from './shop/newCards.ts';
@@ -122,6 +113,7 @@ export {
   openMarks,
   partOf,
 } from './tickets/marks.ts';
+export { MOST_NEEDLES, type NeedleIn, type RegisterEntry } from './tickets/needleEntry.ts';
 export { nextOnThePhone, type PhoneStep } from './tickets/nextOnThePhone.ts';
 export {
   type Deferred,
@@ -144,10 +136,10 @@ export { type Resume, resumeOf } from './tickets/resume.ts';
 export { mayRecord, mayTakeIn, mayWorkAtBench } from './tickets/rights.ts';
 export { checkStanding, type LookStanding, lookStanding } from './tickets/standing.ts';
 export { standingOf } from './tickets/standingOf.ts';
+export type { RackEntry, TicketSummary } from './tickets/summary.ts';
 export { summaryOf } from './tickets/summary.ts';
 export { tablesOf } from './tickets/tables.ts';
 export {
-  type Actor,
   COMPLAINT,
   changesOf,
   newTicket,

@@ -5,3 +5,9 @@ export type Role = (typeof EVERY_ROLE)[number];
 export const AT_THE_COUNTER: readonly Role[] = ['counter', 'technician', 'lead'];
 export const AT_THE_BENCH: readonly Role[] = ['technician', 'lead'];
 export const LEADS: readonly Role[] = ['lead'];
+
+/** Who does something, and in which role. */
+export interface Actor {
+  readonly person: string;
+  readonly role: Role;
+}

@@ -9,7 +9,8 @@ import {
   mayRecord,
   newTicket,
 } from '../src/index.ts';
-import { actor, Story, testId } from './story.ts';
+import { actor, testId } from './ids.ts';
+import { Story } from './story.ts';
 
 describe('taking in', () => {
   it('comes first and once', () => {

@@ -1,16 +1,13 @@
 import { SHIPPED } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
 import {
-  deskOf,
   EVENT_TYPES,
-  presentEdition,
   summaryOf,
   type TicketEvent,
   tablesOf,
   ticketEvent,
   ticketOf,
 } from '../src/index.ts';
-import { tableEvent } from '../src/tables/events.ts';
 import eventsV1 from './golden/events-v1.json';
 import eventsV2 from './golden/events-v2.json';
 import eventsV3 from './golden/events-v3.json';
@@ -20,7 +17,6 @@ import eventsV6 from './golden/events-v6.json';
 import eventsV7 from './golden/events-v7.json';
 import eventsV8 from './golden/events-v8.json';
 import eventsV9 from './golden/events-v9.json';
-import tablesV1 from './golden/tables-v1.json';
 
 interface Golden {
   readonly ticket: string;
@@ -81,17 +77,6 @@ describe('golden files: what was once stored is told the same for ever', () => {
     const sent = events.map((event) => ticketEvent.parse(event));
     const { life } = ticketOf(ticket, sent);
     expect(JSON.parse(JSON.stringify(life))).toMatchObject(expected);
-  });
-
-  it('tables-v1: the changes of a shop, every kind of change among them', () => {
-    const events = tablesV1.events.map((event) => tableEvent.parse(event));
-    expect(events).toEqual(tablesV1.events);
-    const { proposals, inForce } = deskOf(events);
-    expect(proposals.map(({ state }) => state)).toEqual(tablesV1.expected.states);
-    expect(inForce).toEqual(tablesV1.expected.inForce);
-    const present = presentEdition(deskOf(events)).knowledge;
-    expect(present.causes.get('needle-low')?.perMille).toBe(60);
-    expect(present.causes.has('own-0123456789ab')).toBe(false);
   });
 
   it('have every kind of event among them', () => {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { handOverOf, summaryOf } from '../src/index.ts';
-import { actor, modelFor, Story } from './story.ts';
+import { actor } from './ids.ts';
+import { modelFor, Story } from './story.ts';
 
 describe('a hand-over', () => {
   const tavi = actor();

@@ -2,7 +2,8 @@ import { SHIPPED } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
 import { type Draft, layer, type TicketEvent, ticketOf } from '../src/index.ts';
 import { tellOn } from '../src/tickets/tellOn.ts';
-import { actor, Story, testId } from './story.ts';
+import { actor, testId } from './ids.ts';
+import { Story } from './story.ts';
 
 const by = actor();
 const draftOf = (words: string): Draft => ({

@@ -11,7 +11,8 @@ import {
   toldToCustomer,
   workLeftOn,
 } from '../src/index.ts';
-import { actor, modelFor, Story, testId } from './story.ts';
+import { actor, testId } from './ids.ts';
+import { modelFor, Story } from './story.ts';
 
 const RATES = { hour: 6000, taxPerMille: 200, taxIncluded: true };
 const bill = (labourMinutes: number): CommandOf<'bill-made'> => ({

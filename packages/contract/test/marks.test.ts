@@ -2,7 +2,8 @@ import { hourOf } from '@nodo/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type Mark, marksLeft, mayRecord, openMarks } from '../src/index.ts';
-import { Story, testId } from './story.ts';
+import { testId } from './ids.ts';
+import { Story } from './story.ts';
 
 const raised = {
   surface: 'case-inside',

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { assess, resumeOf, summaryOf } from '../src/index.ts';
-import { actor, modelFor, Story } from './story.ts';
+import { actor } from './ids.ts';
+import { modelFor, Story } from './story.ts';
 
 const WASHER = {
   name: 'Felt washer lost',

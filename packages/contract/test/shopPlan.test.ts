@@ -14,7 +14,8 @@ import {
   weekdayOf,
 } from '../src/index.ts';
 import { benchOf } from '../src/shop/hours.ts';
-import { modelFor, Story, testId } from './story.ts';
+import { testId } from './ids.ts';
+import { modelFor, Story } from './story.ts';
 
 const ODREN = testId();
 /** Monday, the second of March 2026, nine o'clock: the whole first shift lies ahead. */

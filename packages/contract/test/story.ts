@@ -8,23 +8,12 @@ import {
   type EventType,
   newTicket,
   type Refusal,
-  type Role,
   type Ticket,
   type TicketEvent,
   tablesOf,
 } from '../src/index.ts';
 
-let made = 0;
-
-/** A fresh id, the same in every run. */
-export function testId(): string {
-  made += 1;
-  return `00000000-0000-4000-8000-${made.toString(16).padStart(12, '0')}`;
-}
-
-export function actor(role: Role = 'technician'): Actor {
-  return { person: testId(), role };
-}
+import { actor, testId } from './ids.ts';
 
 /** A ticket told entry by entry through the real decide and apply. */
 export class Story {

@@ -7,17 +7,14 @@ import {
   decideTables,
   deskAfter,
   deskOf,
-  moveOfTicket,
   presentEdition,
   type Refusal,
-  standingUnder,
   type TableDraft,
   type TableEvent,
   type TablesDesk,
-  type TicketStanding,
 } from '../src/index.ts';
 import { tableDraft, tableEvent } from '../src/tables/events.ts';
-import { actor, Story, testId } from './story.ts';
+import { actor, testId } from './ids.ts';
 
 const MORE_OFTEN: TableChange = { kind: 'how-often', cause: 'needle-low', perMille: 61 };
 const LONGER: TableChange = { kind: 'check-minutes', check: 'needle-seat', minutes: 4 };
@@ -167,36 +164,5 @@ describe('the tables of a shop', () => {
     const [event] = told.events;
     if (!event) throw new Error('nothing was proposed');
     expect(() => deskAfter(told.desk, event)).toThrow(CoreFault);
-  });
-});
-
-describe('a ticket under changed tables', () => {
-  it('stands otherwise: the cause is likelier, and what takes too long is no longer next', () => {
-    const told = new Told();
-    const { ticket } = new Story('drop-in', ['skip']);
-    const before = standingUnder(SHIPPED, ticket, 150);
-    told.accepts(told.proposes({ kind: 'how-often', cause: 'needle-low', perMille: 700 }));
-    const check = before?.check ?? '';
-    told.accepts(told.proposes({ kind: 'check-minutes', check, minutes: 40 }));
-    const after = standingUnder(presentEdition(told.desk), ticket, 150);
-    expect(before?.likeliest?.cause).not.toBe('needle-low');
-    expect(after?.likeliest?.cause).toBe('needle-low');
-    expect([undefined, check]).not.toContain(after?.check);
-    expect(after?.risk).toBeGreaterThan(before?.risk ?? 1);
-  });
-
-  it('is worth telling for another cause, chance, comeback or look, and for nothing less', () => {
-    const standing: TicketStanding = {
-      likeliest: { cause: 'needle-low', chance: 0.4 },
-      risk: 0.5,
-      check: 'needle-seat',
-    };
-    const moved = (change: Partial<TicketStanding>) =>
-      moveOfTicket(standing, { ...standing, ...change });
-    expect(moved({ risk: 0.505 })).toBeUndefined();
-    expect(moved({ check: 'needle-facing' })).toBe(0);
-    expect(moved({ risk: 0.8 })).toBeCloseTo(0.3, 12);
-    expect(moved({ likeliest: { cause: 'needle-low', chance: 0.2 } })).toBeCloseTo(0.2, 12);
-    expect(moved({ likeliest: { cause: 'needle-bent', chance: 0.4 } })).toBe(1);
   });
 });

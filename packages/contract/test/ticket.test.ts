@@ -15,7 +15,8 @@ import {
   ticketEvent,
   ticketOf,
 } from '../src/index.ts';
-import { actor, modelFor, Story, testId } from './story.ts';
+import { actor, testId } from './ids.ts';
+import { modelFor, Story } from './story.ts';
 
 const belief = (story: Story, cause: string) => {
   const found = assess(story.ticket, modelFor(story)).beliefs.find((one) => one.cause === cause);

@@ -4,9 +4,9 @@ import { customerCard, machineCard } from '../shop/cards.ts';
 import { instant, uuid } from '../text.ts';
 import { mark } from '../tickets/marks.ts';
 import { measure, partPut, setUpFound } from '../tickets/noted.ts';
+import { rackEntry } from '../tickets/summary.ts';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
-import { rackEntry } from './tickets.ts';
 
 const revision = z.number().int().nonnegative();
 

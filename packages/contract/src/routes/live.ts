@@ -2,9 +2,9 @@ import { z } from 'zod';
 import { EVERY_ROLE } from '../roles.ts';
 import { uuid } from '../text.ts';
 import { ticketEvent } from '../tickets/events/index.ts';
+import { rackEntry } from '../tickets/summary.ts';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
-import { rackEntry } from './tickets.ts';
 
 /** What somebody looks at on one screen. */
 const looker = z.object({

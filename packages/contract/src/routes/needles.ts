@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { AT_THE_BENCH, EVERY_ROLE } from '../roles.ts';
-import { needleIn, openedNeedle, registerEntry } from '../shop/needles.ts';
+import { openedNeedle } from '../shop/needles.ts';
 import { instant, uuid } from '../text.ts';
+import { needleIn, registerEntry } from '../tickets/needleEntry.ts';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
 

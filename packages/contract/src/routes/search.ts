@@ -2,9 +2,9 @@ import { z } from 'zod';
 import { AT_THE_COUNTER, EVERY_ROLE } from '../roles.ts';
 import { humanText, instant, uuid } from '../text.ts';
 import { STANDINGS } from '../tickets/life.ts';
+import { rackEntry } from '../tickets/summary.ts';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
-import { rackEntry } from './tickets.ts';
 
 /** One thing that was found, the best first. */
 const hit = z.object({

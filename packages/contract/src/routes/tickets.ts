@@ -1,63 +1,11 @@
 import { z } from 'zod';
 import { AT_THE_COUNTER, EVERY_ROLE } from '../roles.ts';
 import { customerCard, machineCard } from '../shop/cards.ts';
-import { day, instant, tableId, uuid } from '../text.ts';
+import { uuid } from '../text.ts';
 import { draft, ticketEvent } from '../tickets/events/index.ts';
-import { STANDINGS } from '../tickets/life.ts';
+import { rackEntry } from '../tickets/summary.ts';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
-
-/** One machine as the Rack shows it; kept beside the events and rebuilt from them at will. */
-const ticketSummary = z.object({
-  ticket: uuid,
-  seq: z.number().int().positive(),
-  /** Null for a machine that was talked about on the telephone and is not in the shop. */
-  tag: z.number().int().positive().nullable(),
-  call: z.enum(['solved', 'bring-in', 'stop']).nullable(),
-  shelf: z.string(),
-  label: z.string(),
-  family: tableId,
-  status: z.enum(['open', 'closed', 'collected']),
-  words: z.string(),
-  takenInAt: instant,
-  changedAt: instant,
-  /** Who made the last entry at the bench, if anybody has yet. */
-  lastBy: uuid.nullable(),
-  /** Entries above and below the seam's line. */
-  seen: z.number().int().nonnegative(),
-  done: z.number().int().nonnegative(),
-  /** Duties still owed, by id. */
-  owed: z.array(tableId),
-  contested: z.number().int().nonnegative(),
-  likely: z.object({ cause: z.string(), name: z.string(), chance: z.number() }).nullable(),
-  risk: z.number().min(0).max(1),
-  /** Left to somebody, or to whoever comes, who has not taken it up yet. */
-  handOver: z.object({ to: uuid.nullable(), by: uuid, note: z.string() }).nullable(),
-  /** Entries that arrived after the knot was tied. */
-  late: z.number().int().nonnegative(),
-  standing: z.enum(STANDINGS),
-  machine: uuid.nullable(),
-  comebackOf: uuid.nullable(),
-  /** How often the machine came back after it. */
-  comebacks: z.number().int().nonnegative(),
-  /** Minutes of work left, expected and with their spread; null in a line of before they were reckoned. */
-  left: z.object({ mean: z.number(), spread: z.number() }).nullable(),
-  /** The day that the customer was told. */
-  promised: day.nullable(),
-  awaited: z.object({ part: z.string(), expected: day.nullable() }).nullable(),
-  /** Who works on it by the clock. */
-  atTheClock: z.array(uuid),
-  readyAt: instant.nullable(),
-  /** When the customer was last told that it is ready. */
-  toldAt: instant.nullable(),
-  unrepaired: z.boolean(),
-  /** What it came to, in the smallest unit of the shop's currency. */
-  total: z.number().int().nullable(),
-});
-export type TicketSummary = z.infer<typeof ticketSummary>;
-
-export const rackEntry = ticketSummary.extend({ customerName: z.string().nullable() });
-export type RackEntry = z.infer<typeof rackEntry>;
 
 const customer = customerCard.extend({ id: uuid });
 export type Customer = z.infer<typeof customer>;

@@ -8,7 +8,7 @@ import {
 import { z } from 'zod';
 import { day, humanText, minorUnits, tableId, uuid } from '../text.ts';
 import { SPOKEN } from '../tickets/life.ts';
-import { MOST_NEEDLES } from './needles.ts';
+import { MOST_NEEDLES } from '../tickets/needleEntry.ts';
 import { QUANTITY_IDS } from './quantities.ts';
 
 /** Facts of a family that one machine may have otherwise; the family's hold where it is silent. */

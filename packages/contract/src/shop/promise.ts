@@ -7,7 +7,7 @@ import {
   type PromiseOffer,
   promisesFor,
 } from '@nodo/core';
-import type { TicketSummary } from '../routes/tickets.ts';
+import type { TicketSummary } from '../tickets/summary.ts';
 import type { ShopCard } from './cards.ts';
 import { dayAfter, daysBetween } from './days.ts';
 import { benchOf, dayAt, endOfDay, type WallClock } from './hours.ts';

@@ -8,7 +8,7 @@ import {
   withChange,
 } from '@nodo/knowledge';
 import { type Refusal, refuse } from '../refusal.ts';
-import type { Actor } from '../tickets/ticket.ts';
+import type { Actor } from '../roles.ts';
 import { changesInForce, deskAfter, type TablesDesk } from './desk.ts';
 import type { TableDraft, TableEvent } from './events.ts';
 

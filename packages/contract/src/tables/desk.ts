@@ -1,6 +1,6 @@
 import { CoreFault } from '@nodo/core';
 import type { TableChange } from '@nodo/knowledge';
-import type { Actor } from '../tickets/ticket.ts';
+import type { Actor } from '../roles.ts';
 import type { TableEvent } from './events.ts';
 
 /** Who did it, and when the server learned of it. */

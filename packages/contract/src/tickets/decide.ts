@@ -1,9 +1,10 @@
 import type { Edition } from '@nodo/knowledge';
 import { type Refusal, refuse } from '../refusal.ts';
+import type { Actor } from '../roles.ts';
 import { type Draft, kindOf, type TicketEvent } from './events/index.ts';
 import { mayRecord } from './rights.ts';
 import { tablesOf } from './tables.ts';
-import type { Actor, Ticket } from './ticket.ts';
+import type { Ticket } from './ticket.ts';
 
 /** An accepted event, still without the instant at which the server received it. */
 export type DecidedEvent = Omit<TicketEvent, 'receivedAt'>;

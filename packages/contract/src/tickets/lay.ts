@@ -1,9 +1,9 @@
 import type { Edition } from '@nodo/knowledge';
+import type { Actor } from '../roles.ts';
 import { applyTicketEvent } from './apply.ts';
 import { decide } from './decide.ts';
 import type { Draft, TicketEvent } from './events/index.ts';
 import { type Told, tellOn, tellsSame } from './tellOn.ts';
-import type { Actor } from './ticket.ts';
 
 export interface Laid extends Told {
   /** What the server confirmed. */

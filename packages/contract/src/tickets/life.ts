@@ -1,7 +1,7 @@
 import type { Bill, Rates } from '@nodo/core';
-import type { RegisterEntry } from '../shop/needles.ts';
 import { minutesBetween } from '../text.ts';
 import type { Mark } from './marks.ts';
+import type { RegisterEntry } from './needleEntry.ts';
 import type { CaseWhich, Measure, PartPut, PiecesLaid, ScrewLog, SetUp } from './noted.ts';
 import type { WorkTold } from './work.ts';
 

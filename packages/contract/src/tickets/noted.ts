@@ -1,8 +1,8 @@
 import { STRUCK_PLACES, type Standing, type StruckId } from '@nodo/knowledge';
 import { z } from 'zod';
-import { needlePosition } from '../shop/needles.ts';
 import { QUANTITY_IDS } from '../shop/quantities.ts';
 import { humanText, minorUnits } from '../text.ts';
+import { needlePosition } from './needleEntry.ts';
 
 /** How needle, threads and settings were, each in the words of who looked; empty where nobody did. */
 export const setUpFound = z.object({

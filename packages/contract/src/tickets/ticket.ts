@@ -1,13 +1,8 @@
 import type { OwnCause, Plan } from '@nodo/knowledge';
-import type { Role } from '../roles.ts';
+import type { Actor } from '../roles.ts';
 import type { RecordedEvent } from './envelope.ts';
 import { type Life, NEW_LIFE } from './life.ts';
 import type { ClosingSnapshot } from './snapshot.ts';
-
-export interface Actor {
-  readonly person: string;
-  readonly role: Role;
-}
 
 export interface Intake {
   readonly family: string;

@@ -1,7 +1,8 @@
 import type { FamilyModel } from '@nodo/knowledge';
 import { z } from 'zod';
 import type { Refusal } from '../../refusal.ts';
-import type { Actor, Ticket } from '../ticket.ts';
+import type { Actor } from '../../roles.ts';
+import type { Ticket } from '../ticket.ts';
 
 /** What `decide` may look at besides the ticket: no clock, no chance. */
 export interface DecideContext {

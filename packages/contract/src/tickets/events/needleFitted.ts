@@ -1,4 +1,4 @@
-import { needleIn } from '../../shop/needles.ts';
+import { needleIn } from '../needleEntry.ts';
 import { accept, defineEvent } from './define.ts';
 import { atWork } from './guards.ts';
 
