@@ -22,7 +22,9 @@ export default defineConfig({
           name: 'pure',
           // Nothing in them outlives a file, and loading the tables anew for each costs more than the tests.
           isolate: false,
-          include: ['packages/{core,knowledge,contract,client,diagnose}/test/**/*.test.ts'],
+          include: [
+            'packages/{core,kernel,knowledge,ticket,shop,tables,api,client,diagnose}/test/**/*.test.ts',
+          ],
           setupFiles: ['./vitest.setup.ts'],
         },
       },

@@ -1,16 +1,5 @@
-import {
-  type Actor,
-  assess,
-  type Draft,
-  layer,
-  NEW_SHOP_CARD,
-  offersFor,
-  planShop,
-  type TicketSummary,
-  USUAL_TIME,
-  workLeftOn,
-} from '@nodo/contract';
 import { machineMinutes, seeded } from '@nodo/core';
+import type { Actor } from '@nodo/kernel';
 import {
   type FamilyModel,
   isWorthIt,
@@ -20,6 +9,8 @@ import {
   SURE_ENOUGH,
   tellingChecks,
 } from '@nodo/knowledge';
+import { NEW_SHOP_CARD, offersFor, planShop, USUAL_TIME } from '@nodo/shop';
+import { assess, type Draft, layer, type TicketSummary, workLeftOn } from '@nodo/ticket';
 import { spreadOf } from '../scripts/lib/spread.mjs';
 import { drawTruth, generatorOf, type Truth } from './planner/truth.ts';
 import { walk } from './planner/walk.ts';

@@ -1,5 +1,7 @@
+import type { Actor } from '@nodo/kernel';
+import { type FamilyModel, FLAT_SYSTEM, INTERVIEWS, SHIPPED } from '@nodo/knowledge';
+import { type EventStore, type RecordRequest, recordDrafts } from '@nodo/server';
 import {
-  type Actor,
   assess,
   type CommandOf,
   type Draft,
@@ -8,9 +10,7 @@ import {
   type Ticket,
   tablesOf,
   ticketOf,
-} from '@nodo/contract';
-import { type FamilyModel, FLAT_SYSTEM, INTERVIEWS, SHIPPED } from '@nodo/knowledge';
-import { type EventStore, type RecordRequest, recordDrafts } from '@nodo/server';
+} from '@nodo/ticket';
 import { DEMO_CARD } from './card.ts';
 import { idOf } from './ids.ts';
 import { DEMO_PEOPLE, DEMO_SHOP, type DemoLogin } from './people.ts';

@@ -1,4 +1,5 @@
-import { dayAfter, NEW_SHOP_CARD, type ShopCard, USUAL_TIME } from '@nodo/contract';
+import { dayAfter } from '@nodo/kernel';
+import { NEW_SHOP_CARD, type ShopCard, USUAL_TIME } from '@nodo/shop';
 import { DEMO_PEOPLE } from './people.ts';
 
 const { odren, tavi, halle } = DEMO_PEOPLE;

@@ -1,4 +1,4 @@
-import { dayAfter, newCustomerCard, newMachineCard } from '@nodo/contract';
+import { dayAfter } from '@nodo/kernel';
 import { SHIPPED } from '@nodo/knowledge';
 import {
   connect,
@@ -12,6 +12,7 @@ import {
   ShopSheets,
   withShop,
 } from '@nodo/server';
+import { newCustomerCard, newMachineCard } from '@nodo/shop';
 import { DemoBench } from './bench.ts';
 import { DEMO_CALLS, type DemoCall } from './calls.ts';
 import { demoCard } from './card.ts';

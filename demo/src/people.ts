@@ -1,4 +1,4 @@
-import type { Role } from '@nodo/contract';
+import type { Role } from '@nodo/kernel';
 import { idOf } from './ids.ts';
 
 export interface DemoPerson {

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import type { Session, TicketEvent } from '@nodo/contract';
-import { ADDRESSES } from '@nodo/contract/addresses';
+import type { Session } from '@nodo/api';
+import { ADDRESSES } from '@nodo/api';
 import { demoTicketId } from '@nodo/demo';
+import type { TicketEvent } from '@nodo/ticket';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { noteDraft, signedIn, takeIn } from '../../scripts/lib/testClient.mjs';
 import { type Address, addressFor } from './address.ts';

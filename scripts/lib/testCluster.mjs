@@ -1,4 +1,4 @@
-import { connect, migrate } from '../../packages/server/src/index.ts';
+import { connect, migrate } from '@nodo/server';
 import { throwawayCluster } from './stage.mjs';
 
 const TEMPLATE = 'nodo_template';

@@ -1,5 +1,5 @@
+import type { LiveFrame } from '@nodo/api';
 import type { StreamEvents } from '@nodo/client';
-import type { LiveFrame } from '@nodo/contract';
 import { EventSourceParserStream } from 'eventsource-parser/stream';
 
 /** A draw from 0 (included) to 1 (excluded); the same ones for the same seed. */

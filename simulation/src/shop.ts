@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { ADDRESSES, BEAT_MS } from '@nodo/contract/addresses';
+import { ADDRESSES, BEAT_MS } from '@nodo/api';
 import {
   connect,
   type DatabaseSettings,

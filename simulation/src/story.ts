@@ -1,19 +1,17 @@
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
+import { ADDRESSES, fillAddress } from '@nodo/api';
 import { type Client, enteredOn, outbox } from '@nodo/client';
+import { seeded } from '@nodo/core';
+import { deskOf, presentEdition, type TableEvent } from '@nodo/tables';
 import {
   type Draft,
   decide,
-  deskOf,
   layer,
   mayBeCorrected,
-  presentEdition,
   type RackEntry,
-  type TableEvent,
   type TicketEvent,
-} from '@nodo/contract';
-import { ADDRESSES, fillAddress } from '@nodo/contract/addresses';
-import { seeded } from '@nodo/core';
+} from '@nodo/ticket';
 import { Device } from './device.ts';
 import { answerEntry, lifeEntry, noteEntry } from './entries.ts';
 import type { Draw, Line } from './network.ts';

@@ -4,22 +4,19 @@ import type {
   Candidate,
   Customer,
   CustomerLink,
-  Draft,
-  ForCustomer,
   HandedCode,
   Looker,
   NewMachine,
   Person,
-  RackEntry,
   Reach,
-  Role,
   Screen,
   Session,
-  TableDraft,
-  TableEvent,
   TicketFile,
-} from '@nodo/contract';
-import { ADDRESSES } from '@nodo/contract/addresses';
+} from '@nodo/api';
+import { ADDRESSES } from '@nodo/api';
+import type { Role } from '@nodo/kernel';
+import type { TableDraft, TableEvent } from '@nodo/tables';
+import type { Draft, ForCustomer, RackEntry } from '@nodo/ticket';
 import { createApi } from '@reduxjs/toolkit/query/react';
 import type { Call, CallArgs } from './call.ts';
 import { keepTrue, type Reading } from './follow.ts';

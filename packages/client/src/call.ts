@@ -1,5 +1,5 @@
-import type { Refusal } from '@nodo/contract';
-import { type Address, fillAddress } from '@nodo/contract/addresses';
+import { type Address, fillAddress } from '@nodo/api';
+import type { Refusal } from '@nodo/kernel';
 import type { Ports } from './ports.ts';
 
 /** Why a call came to nothing: refused by the server, or never answered. */

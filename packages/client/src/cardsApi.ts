@@ -1,16 +1,7 @@
-import type {
-  CustomerCard,
-  CustomerFile,
-  Hit,
-  LiveFrame,
-  MachineCard,
-  MachineFile,
-  NeedleFile,
-  NeedleIn,
-  RackEntry,
-  ShopSheet,
-} from '@nodo/contract';
-import { ADDRESSES } from '@nodo/contract/addresses';
+import type { CustomerFile, Hit, LiveFrame, MachineFile, NeedleFile, ShopSheet } from '@nodo/api';
+import { ADDRESSES } from '@nodo/api';
+import type { CustomerCard, MachineCard } from '@nodo/shop';
+import type { NeedleIn, RackEntry } from '@nodo/ticket';
 import { type ApiParts, type NodoApi, READ_AGAIN } from './api.ts';
 import type { CallArgs } from './call.ts';
 import { keepTrue, type Reading } from './follow.ts';

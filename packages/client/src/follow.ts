@@ -1,4 +1,4 @@
-import type { LiveFrame } from '@nodo/contract';
+import type { LiveFrame } from '@nodo/api';
 import type { CallArgs } from './call.ts';
 import type { Keeper } from './keeper.ts';
 import type { LiveStream } from './liveStream.ts';

@@ -1,5 +1,6 @@
-import type { LiveFrame, RackEntry, TicketFile } from '@nodo/contract';
-import { ADDRESSES, type Address, fillAddress } from '@nodo/contract/addresses';
+import type { LiveFrame, TicketFile } from '@nodo/api';
+import { ADDRESSES, type Address, fillAddress } from '@nodo/api';
+import type { RackEntry } from '@nodo/ticket';
 import { type Answer, type Call, type CallArgs, pathOf } from './call.ts';
 import type { Copies, Ports } from './ports.ts';
 import { appendInOrder, placeOnRack } from './tickets.ts';

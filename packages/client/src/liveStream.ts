@@ -1,5 +1,5 @@
-import type { LiveFrame } from '@nodo/contract';
-import { ADDRESSES, BEAT_MS } from '@nodo/contract/addresses';
+import type { LiveFrame } from '@nodo/api';
+import { ADDRESSES, BEAT_MS } from '@nodo/api';
 import type { Ports, StreamState } from './ports.ts';
 
 type Listener = (frame: LiveFrame) => void;

@@ -1,4 +1,6 @@
-import type { Draft, Entered, Person, Refusal } from '@nodo/contract';
+import type { Person } from '@nodo/api';
+import type { Refusal } from '@nodo/kernel';
+import type { Draft, Entered } from '@nodo/ticket';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Shelf } from './shelf.ts';
 

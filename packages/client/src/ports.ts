@@ -1,4 +1,5 @@
-import type { LiveFrame, TicketEvent } from '@nodo/contract';
+import type { LiveFrame } from '@nodo/api';
+import type { TicketEvent } from '@nodo/ticket';
 import type { OutboxAction } from './outbox.ts';
 import type { Shelf } from './shelf.ts';
 

@@ -1,5 +1,5 @@
-import type { TicketEvent } from '@nodo/contract';
-import { ADDRESSES } from '@nodo/contract/addresses';
+import { ADDRESSES } from '@nodo/api';
+import type { TicketEvent } from '@nodo/ticket';
 import type { NodoApi } from './api.ts';
 import type { Call } from './call.ts';
 import type { LiveStream } from './liveStream.ts';

@@ -1,4 +1,5 @@
-import type { RackEntry, TicketFile } from '@nodo/contract';
+import type { TicketFile } from '@nodo/api';
+import type { RackEntry } from '@nodo/ticket';
 
 /** Adds what is new, in place; false when something between is missing. */
 export function appendInOrder(

@@ -1,4 +1,4 @@
-import { refuse } from '@nodo/contract';
+import { refuse } from '@nodo/kernel';
 import { describe, expect, it } from 'vitest';
 import { enteredOn, outbox } from '../src/index.ts';
 import { draftOf, ODREN, stopTheTimers, TAVI, TICKET, World } from './world.ts';

@@ -1,4 +1,5 @@
-import type { LiveFrame, RackEntry, Session, TicketEvent, TicketFile } from '@nodo/contract';
+import type { LiveFrame, Session, TicketFile } from '@nodo/api';
+import type { RackEntry, TicketEvent } from '@nodo/ticket';
 import { afterEach, beforeEach, vi } from 'vitest';
 import { type Client, type Copy, createClient, type StreamEvents } from '../src/index.ts';
 import type { Ports, TabMessage } from '../src/ports.ts';

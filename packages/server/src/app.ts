@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { type Reach, refuse } from '@nodo/contract';
+import type { Reach } from '@nodo/api';
+import { refuse } from '@nodo/kernel';
 import compression from 'compression';
 import connectPgSimple from 'connect-pg-simple';
 import express, { type Express, type NextFunction, type Request, type Response } from 'express';

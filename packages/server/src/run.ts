@@ -1,5 +1,5 @@
 import { createServer, type Server } from 'node:http';
-import { BEAT_MS } from '@nodo/contract/addresses';
+import { BEAT_MS } from '@nodo/api';
 import pg from 'pg';
 import { createApp } from './app.ts';
 import { Accounts } from './auth/accounts.ts';

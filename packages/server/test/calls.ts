@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { type EndpointName, NEW_SHOP_CARD, newCustomerCard, newMachineCard } from '@nodo/contract';
-import { ADDRESSES, fillAddress } from '@nodo/contract/addresses';
+import { ADDRESSES, type EndpointName, fillAddress } from '@nodo/api';
+import { NEW_SHOP_CARD, newCustomerCard, newMachineCard } from '@nodo/shop';
 import { jpeg } from './jpeg.ts';
 import { draftOf, intakeDraft, needleDraft, proposalDraft } from './shop.ts';
 

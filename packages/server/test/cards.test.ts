@@ -1,17 +1,9 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { utimes } from 'node:fs/promises';
 import { Transformer } from '@napi-rs/image';
-import {
-  type CustomerFile,
-  type Hit,
-  type MachineFile,
-  NEW_SHOP_CARD,
-  newCustomerCard,
-  newMachineCard,
-  type RackEntry,
-  type ShopSheet,
-  type TicketFile,
-} from '@nodo/contract';
+import type { CustomerFile, Hit, MachineFile, ShopSheet, TicketFile } from '@nodo/api';
+import { NEW_SHOP_CARD, newCustomerCard, newMachineCard } from '@nodo/shop';
+import type { RackEntry } from '@nodo/ticket';
 import { QueryTypes } from 'sequelize';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import {

@@ -1,14 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import {
+  ADDRESSES,
   ENDPOINTS,
   type EndpointName,
-  NEW_SHOP_CARD,
-  newCustomerCard,
-  newMachineCard,
+  fillAddress,
   type Session,
   type TicketFile,
-} from '@nodo/contract';
-import { ADDRESSES, fillAddress } from '@nodo/contract/addresses';
+} from '@nodo/api';
+import { NEW_SHOP_CARD, newCustomerCard, newMachineCard } from '@nodo/shop';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { connect, withShop } from '../src/index.ts';

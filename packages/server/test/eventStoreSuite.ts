@@ -1,12 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import {
-  type Actor,
-  type Draft,
-  newCustomerCard,
-  type RackEntry,
-  type TicketEvent,
-} from '@nodo/contract';
+import type { Actor } from '@nodo/kernel';
 import { KNOWLEDGE, storedKnowledge } from '@nodo/knowledge';
+import { newCustomerCard } from '@nodo/shop';
+import type { Draft, RackEntry, TicketEvent } from '@nodo/ticket';
 import { describe, expect, it } from 'vitest';
 import { type EventStore, rebuildSummaries, recordDrafts } from '../src/index.ts';
 import { draftOf, intakeDraft } from './shop.ts';

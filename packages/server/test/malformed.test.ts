@@ -1,20 +1,13 @@
 import { randomUUID } from 'node:crypto';
-import {
-  ENDPOINTS,
-  type EndpointName,
-  NEW_SHOP_CARD,
-  newCustomerCard,
-  newMachineCard,
-  refusal,
-  USUAL_TIME,
-} from '@nodo/contract';
-import { ADDRESSES, fillAddress } from '@nodo/contract/addresses';
+import { ADDRESSES, ENDPOINTS, type EndpointName, fillAddress } from '@nodo/api';
 import { seeded } from '@nodo/core';
+import { refusal } from '@nodo/kernel';
+import { NEW_SHOP_CARD, newCustomerCard, newMachineCard, USUAL_TIME } from '@nodo/shop';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import eventsV2 from '../../contract/test/golden/events-v2.json' with { type: 'json' };
-import eventsV4 from '../../contract/test/golden/events-v4.json' with { type: 'json' };
-import eventsV7 from '../../contract/test/golden/events-v7.json' with { type: 'json' };
-import tablesV1 from '../../contract/test/golden/tables-v1.json' with { type: 'json' };
+import tablesV1 from '../../tables/test/golden/tables-v1.json' with { type: 'json' };
+import eventsV2 from '../../ticket/test/golden/events-v2.json' with { type: 'json' };
+import eventsV4 from '../../ticket/test/golden/events-v4.json' with { type: 'json' };
+import eventsV7 from '../../ticket/test/golden/events-v7.json' with { type: 'json' };
 import { callsAbout, NOTHING } from './calls.ts';
 import { Client, startTestServer, type TestServer } from './server.ts';
 import { intakeDraft, needleDraft } from './shop.ts';

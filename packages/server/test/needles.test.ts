@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { type NeedleFile, type NeedleIn, newMachineCard, type TicketFile } from '@nodo/contract';
-import { ADDRESSES, fillAddress } from '@nodo/contract/addresses';
+import { ADDRESSES, fillAddress, type NeedleFile, type TicketFile } from '@nodo/api';
+import { newMachineCard } from '@nodo/shop';
+import type { NeedleIn } from '@nodo/ticket';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { asSuper } from './database.ts';
 import { Client, startTestServer, type TestServer } from './server.ts';

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Account, AuditLine, Session } from '@nodo/contract';
+import type { Account, AuditLine, Session } from '@nodo/api';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Client, startTestServer, type TestServer } from './server.ts';
 import { draftOf, intakeDraft } from './shop.ts';

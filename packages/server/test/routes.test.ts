@@ -1,14 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import {
-  ENDPOINTS,
-  type Endpoint,
-  type EndpointName,
-  newCustomerCard,
-  newMachineCard,
-  type Role,
-  refusal,
-} from '@nodo/contract';
-import { ADDRESSES } from '@nodo/contract/addresses';
+import { ADDRESSES, ENDPOINTS, type Endpoint, type EndpointName } from '@nodo/api';
+import { type Role, refusal } from '@nodo/kernel';
+import { newCustomerCard, newMachineCard } from '@nodo/shop';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { z } from 'zod';
 import { type Calls, callsAbout, NOTHING } from './calls.ts';

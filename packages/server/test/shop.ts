@@ -1,6 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import type { Actor, Draft, EventType, NeedleIn, Role, TableDraft } from '@nodo/contract';
+import type { Actor, Role } from '@nodo/kernel';
 import type { TableChange } from '@nodo/knowledge';
+import type { TableDraft } from '@nodo/tables';
+import type { Draft, EventType, NeedleIn } from '@nodo/ticket';
 import type { Sequelize } from 'sequelize';
 import { defineModels, hashPassword, withShop } from '../src/index.ts';
 

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import type { TableDraft } from '@nodo/contract';
 import { SHIPPED, type TableChange } from '@nodo/knowledge';
+import type { TableDraft } from '@nodo/tables';
 import { describe, expect, it } from 'vitest';
 import { editionIn, recordDrafts, recordTables } from '../src/index.ts';
 import { rackLine, type StoreUnderTest } from './eventStoreSuite.ts';

@@ -1,4 +1,4 @@
-import { draft as anyDraft } from '@nodo/contract';
+import { draft as anyDraft } from '@nodo/ticket';
 import { describe, expect, it } from 'vitest';
 import {
   blankDraft,

@@ -1,4 +1,5 @@
-import { NEW_SHOP_CARD, type RackEntry } from '@nodo/contract';
+import { NEW_SHOP_CARD } from '@nodo/shop';
+import type { RackEntry } from '@nodo/ticket';
 import { describe, expect, it } from 'vitest';
 import { dueState, fitsFilter } from '../src/features/rack/state.ts';
 

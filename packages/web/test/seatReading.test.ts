@@ -1,6 +1,6 @@
-import { newMachineCard } from '@nodo/contract';
 import { mm, USUAL_MEETING } from '@nodo/core';
 import { SHIPPED } from '@nodo/knowledge';
+import { newMachineCard } from '@nodo/shop';
 import { describe, expect, it } from 'vitest';
 import {
   angleLimitOf,

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import type { Account, HandedCode, Role, Screen } from '@nodo/contract';
+import type { Account, HandedCode, Screen } from '@nodo/api';
+import type { Role } from '@nodo/kernel';
 import { Op, QueryTypes, type Sequelize, type Transaction, UniqueConstraintError } from 'sequelize';
 import { withShop } from '../store/connect.ts';
 import { defineModels, type Models, type PersonRow } from '../store/models.ts';

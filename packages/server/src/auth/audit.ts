@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Audited, AuditLine, AuditPage } from '@nodo/contract';
+import type { Audited, AuditLine, AuditPage } from '@nodo/api';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { withShop } from '../store/connect.ts';
 

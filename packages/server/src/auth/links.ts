@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { CustomerLink } from '@nodo/contract';
+import type { CustomerLink } from '@nodo/api';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { withShop } from '../store/connect.ts';
 import { definePeopleModels, type LinkRow, type PeopleModels } from '../store/peopleModels.ts';

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import type { Actor, Person, Role, Session } from '@nodo/contract';
+import type { Person, Session } from '@nodo/api';
+import type { Actor, Role } from '@nodo/kernel';
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
 import { withShop } from '../store/connect.ts';
 import { defineModels, type Models, type PersonRow } from '../store/models.ts';

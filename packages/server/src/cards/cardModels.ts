@@ -1,4 +1,5 @@
-import type { MachineCard, NeedleIn, ShopCard } from '@nodo/contract';
+import type { MachineCard, ShopCard } from '@nodo/shop';
+import type { NeedleIn } from '@nodo/ticket';
 import type { ModelStatic, Sequelize } from 'sequelize';
 import {
   AS_MIGRATED,

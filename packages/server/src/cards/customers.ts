@@ -1,4 +1,7 @@
-import type { Customer, CustomerCard, RackEntry, RefusalCode } from '@nodo/contract';
+import type { Customer } from '@nodo/api';
+import type { RefusalCode } from '@nodo/kernel';
+import type { CustomerCard } from '@nodo/shop';
+import type { RackEntry } from '@nodo/ticket';
 import { Op, QueryTypes, type Sequelize, type Transaction } from 'sequelize';
 import { placeWords } from '../search/places.ts';
 import { withShop } from '../store/connect.ts';

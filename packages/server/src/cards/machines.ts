@@ -1,4 +1,7 @@
-import type { MachineCard, NewMachine, RackEntry, RefusalCode } from '@nodo/contract';
+import type { NewMachine } from '@nodo/api';
+import type { RefusalCode } from '@nodo/kernel';
+import type { MachineCard } from '@nodo/shop';
+import type { RackEntry } from '@nodo/ticket';
 import { Op, type Sequelize, type Transaction } from 'sequelize';
 import { placeWords } from '../search/places.ts';
 import { withShop } from '../store/connect.ts';

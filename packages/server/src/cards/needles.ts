@@ -1,12 +1,8 @@
 import { isDeepStrictEqual } from 'node:util';
-import {
-  inTimeOrder,
-  type NeedleFile,
-  type NeedleIn,
-  type RefusalCode,
-  type RegisterEntry,
-  registerOf,
-} from '@nodo/contract';
+import type { NeedleFile } from '@nodo/api';
+import type { RefusalCode } from '@nodo/kernel';
+import { inTimeOrder, registerOf } from '@nodo/shop';
+import type { NeedleIn, RegisterEntry } from '@nodo/ticket';
 import type { Sequelize, Transaction } from 'sequelize';
 import { withShop } from '../store/connect.ts';
 import { defineModels, type Models, toEvent } from '../store/models.ts';

@@ -1,4 +1,5 @@
-import { NEW_SHOP_CARD, type ShopSheet } from '@nodo/contract';
+import type { ShopSheet } from '@nodo/api';
+import { NEW_SHOP_CARD } from '@nodo/shop';
 import type { Sequelize } from 'sequelize';
 import { withShop } from '../store/connect.ts';
 import { type CardModels, defineCardModels } from './cardModels.ts';

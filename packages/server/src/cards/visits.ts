@@ -1,10 +1,5 @@
-import {
-  type RackEntry,
-  repairsDone,
-  type TicketEvent,
-  ticketOf,
-  type Visit,
-} from '@nodo/contract';
+import type { Visit } from '@nodo/api';
+import { type RackEntry, repairsDone, type TicketEvent, ticketOf } from '@nodo/ticket';
 
 /** A cause less likely than this was as good as ruled out. */
 const LEFT_OPEN_FROM = 0.05;

@@ -1,4 +1,4 @@
-import { refuse } from '@nodo/contract';
+import { refuse } from '@nodo/kernel';
 import type { NextFunction, Request, Response } from 'express';
 import { sendRefusal } from './send.ts';
 

@@ -1,4 +1,4 @@
-import type { RefusalCode } from '@nodo/contract';
+import type { RefusalCode } from '@nodo/kernel';
 
 /** The HTTP status of each refusal. */
 export const STATUS: Readonly<Record<RefusalCode, number>> = {

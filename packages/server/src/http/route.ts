@@ -1,4 +1,5 @@
-import { type Endpoint, type Refusal, refuse } from '@nodo/contract';
+import type { Endpoint } from '@nodo/api';
+import { type Refusal, refuse } from '@nodo/kernel';
 import type { Express, Request, RequestHandler, Response } from 'express';
 import type { z } from 'zod';
 import type { Caller, Identity, People } from '../auth/people.ts';

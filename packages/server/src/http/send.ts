@@ -1,4 +1,4 @@
-import type { Refusal } from '@nodo/contract';
+import type { Refusal } from '@nodo/kernel';
 import type { Response } from 'express';
 import { STATUS } from './refusals.ts';
 

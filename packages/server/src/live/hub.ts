@@ -1,4 +1,4 @@
-import type { LiveFrame } from '@nodo/contract';
+import type { LiveFrame } from '@nodo/api';
 
 /** One screen that follows its shop. */
 export interface Follower {

@@ -1,4 +1,4 @@
-import type { Looker } from '@nodo/contract';
+import type { Looker } from '@nodo/api';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import type { LiveHub } from './hub.ts';
 

@@ -1,5 +1,7 @@
-import type { Customer, ShopCard, Ticket } from '@nodo/contract';
+import type { Customer } from '@nodo/api';
 import type { FamilyModel } from '@nodo/knowledge';
+import type { ShopCard } from '@nodo/shop';
+import type { Ticket } from '@nodo/ticket';
 import { drawCode, type Page, rule, write } from './page.ts';
 
 /** What is printed about. */

@@ -1,4 +1,3 @@
-import { needleLine, threadLine, workOf } from '@nodo/contract';
 import { sizeName } from '@nodo/core';
 import {
   coatingOf,
@@ -9,6 +8,8 @@ import {
   scarfFaces,
   systemFor,
 } from '@nodo/knowledge';
+import { needleLine } from '@nodo/shop';
+import { threadLine, workOf } from '@nodo/ticket';
 import { day, type Subject } from './forCustomer.ts';
 import { mm, type Page, rule, write } from './page.ts';
 

@@ -1,4 +1,6 @@
-import { type Paper, repairsDone, type ShopCard } from '@nodo/contract';
+import type { Paper } from '@nodo/api';
+import type { ShopCard } from '@nodo/shop';
+import { repairsDone } from '@nodo/ticket';
 import { day, drawHead, fact, LEFT, type Subject, WIDE } from './forCustomer.ts';
 import { drawNeedleCard } from './needleCard.ts';
 import { drawCode, mm, type Page, rule, sheet, write } from './page.ts';

@@ -2,13 +2,11 @@ import {
   type Audited,
   type CustomerFile,
   ENDPOINTS,
-  type MachineCard,
   type MachineFile,
   type MachineSheet,
-  machineCard,
-  type Refusal,
-  refuse,
-} from '@nodo/contract';
+} from '@nodo/api';
+import { type Refusal, refuse } from '@nodo/kernel';
+import { type MachineCard, machineCard } from '@nodo/shop';
 import type { Express } from 'express';
 import type { Auth } from '../auth/auth.ts';
 import type { Caller } from '../auth/people.ts';

@@ -1,4 +1,6 @@
-import { ENDPOINTS, refuse, tablesOf, ticketOf, toldToCustomer } from '@nodo/contract';
+import { ENDPOINTS } from '@nodo/api';
+import { refuse } from '@nodo/kernel';
+import { tablesOf, ticketOf, toldToCustomer } from '@nodo/ticket';
 import type { Express } from 'express';
 import type { Auth } from '../auth/auth.ts';
 import { route } from '../http/route.ts';

@@ -1,4 +1,4 @@
-import { ENDPOINTS } from '@nodo/contract';
+import { ENDPOINTS } from '@nodo/api';
 import type { Express } from 'express';
 import type { People } from '../auth/people.ts';
 import { identityOf, route } from '../http/route.ts';

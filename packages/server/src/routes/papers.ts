@@ -1,5 +1,7 @@
 import { readFile } from 'node:fs/promises';
-import { beginsTicket, ENDPOINTS, type Reach, refuse, tablesOf, ticketOf } from '@nodo/contract';
+import { ENDPOINTS, type Reach } from '@nodo/api';
+import { refuse } from '@nodo/kernel';
+import { beginsTicket, tablesOf, ticketOf } from '@nodo/ticket';
 import type { Express } from 'express';
 import type { Auth } from '../auth/auth.ts';
 import { route } from '../http/route.ts';

@@ -1,4 +1,5 @@
-import { type Audited, ENDPOINTS, type Reach, refuse } from '@nodo/contract';
+import { type Audited, ENDPOINTS, type Reach } from '@nodo/api';
+import { refuse } from '@nodo/kernel';
 import type { Express } from 'express';
 import type { Auth } from '../auth/auth.ts';
 import type { Caller } from '../auth/people.ts';

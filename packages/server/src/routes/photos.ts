@@ -1,4 +1,5 @@
-import { ENDPOINTS, refuse } from '@nodo/contract';
+import { ENDPOINTS } from '@nodo/api';
+import { refuse } from '@nodo/kernel';
 import express, { type Express, type NextFunction, type Request, type Response } from 'express';
 import type { Auth } from '../auth/auth.ts';
 import { route } from '../http/route.ts';

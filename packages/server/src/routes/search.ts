@@ -1,4 +1,4 @@
-import { ENDPOINTS } from '@nodo/contract';
+import { ENDPOINTS } from '@nodo/api';
 import type { Express } from 'express';
 import type { Sequelize } from 'sequelize';
 import type { Auth } from '../auth/auth.ts';

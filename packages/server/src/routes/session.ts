@@ -1,4 +1,5 @@
-import { ENDPOINTS, type Refusal, refuse, type Session } from '@nodo/contract';
+import { ENDPOINTS, type Session } from '@nodo/api';
+import { type Refusal, refuse } from '@nodo/kernel';
 import type { Express, Request } from 'express';
 import type { Auth } from '../auth/auth.ts';
 import type { Identity } from '../auth/people.ts';

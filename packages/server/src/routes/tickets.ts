@@ -1,11 +1,6 @@
-import {
-  type Actor,
-  beginsTicket,
-  type Draft,
-  ENDPOINTS,
-  refuse,
-  type TicketFile,
-} from '@nodo/contract';
+import { ENDPOINTS, type TicketFile } from '@nodo/api';
+import { type Actor, refuse } from '@nodo/kernel';
+import { beginsTicket, type Draft } from '@nodo/ticket';
 import type { Express } from 'express';
 import type { Auth } from '../auth/auth.ts';
 import type { Caller } from '../auth/people.ts';

@@ -1,4 +1,4 @@
-import type { Hit } from '@nodo/contract';
+import type { Hit } from '@nodo/api';
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
 import { withShop } from '../store/connect.ts';
 import type { Found } from './places.ts';

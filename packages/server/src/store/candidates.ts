@@ -1,4 +1,5 @@
-import type { Candidate, TicketEvent } from '@nodo/contract';
+import type { Candidate } from '@nodo/api';
+import type { TicketEvent } from '@nodo/ticket';
 
 /** Kinds of events that tell of causes which no table has. */
 export const TELLS_OF_CANDIDATES = ['own-cause-found', 'entry-corrected'] as const;

@@ -1,13 +1,7 @@
-import {
-  beginsTicket,
-  type Candidate,
-  type Customer,
-  type RackEntry,
-  type TableEvent,
-  type TicketEvent,
-  type TicketSummary,
-} from '@nodo/contract';
+import type { Candidate, Customer } from '@nodo/api';
 import type { KnowledgeSource } from '@nodo/knowledge';
+import type { TableEvent } from '@nodo/tables';
+import { beginsTicket, type RackEntry, type TicketEvent, type TicketSummary } from '@nodo/ticket';
 import { candidatesIn } from './candidates.ts';
 import { type Appended, type Batch, byPlace, type Cursor, type EventStore } from './port.ts';
 

@@ -1,5 +1,6 @@
-import type { TableEvent, TicketEvent, TicketSummary } from '@nodo/contract';
 import type { KnowledgeSource } from '@nodo/knowledge';
+import type { TableEvent } from '@nodo/tables';
+import type { TicketEvent, TicketSummary } from '@nodo/ticket';
 import type {
   CreationOptional,
   InferAttributes,

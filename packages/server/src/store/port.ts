@@ -1,13 +1,7 @@
-import type {
-  Candidate,
-  Customer,
-  NewMachine,
-  RackEntry,
-  TableEvent,
-  TicketEvent,
-  TicketSummary,
-} from '@nodo/contract';
+import type { Candidate, Customer, NewMachine } from '@nodo/api';
 import type { KnowledgeSource } from '@nodo/knowledge';
+import type { TableEvent } from '@nodo/tables';
+import type { RackEntry, TicketEvent, TicketSummary } from '@nodo/ticket';
 
 /** Where a page ends: that far back in time, and which of one instant. */
 export interface Cursor {

@@ -1,13 +1,7 @@
-import {
-  beginsTicket,
-  type Candidate,
-  type Customer,
-  type RackEntry,
-  type TableEvent,
-  type TicketEvent,
-  type TicketSummary,
-} from '@nodo/contract';
+import type { Candidate, Customer } from '@nodo/api';
 import type { KnowledgeSource } from '@nodo/knowledge';
+import type { TableEvent } from '@nodo/tables';
+import { beginsTicket, type RackEntry, type TicketEvent, type TicketSummary } from '@nodo/ticket';
 import { cast, json, Op, QueryTypes, type Sequelize, type Transaction, where } from 'sequelize';
 import { type CardModels, defineCardModels } from '../cards/cardModels.ts';
 import { knownAs, toCustomer } from '../cards/customers.ts';

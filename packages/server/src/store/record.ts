@@ -1,23 +1,19 @@
 import { randomUUID } from 'node:crypto';
+import type { Customer, NewMachine } from '@nodo/api';
+import { type Actor, type Refusal, refuse } from '@nodo/kernel';
+import { canonicalJson, type Edition } from '@nodo/knowledge';
+import { deskOf, presentEdition } from '@nodo/tables';
 import {
-  type Actor,
   applyTicketEvent,
-  type Customer,
   type Draft,
   decide,
-  deskOf,
-  type NewMachine,
-  presentEdition,
-  type Refusal,
-  refuse,
   summaryOf,
   type Ticket,
   type TicketEvent,
   type TicketSummary,
   tablesOf,
   ticketOf,
-} from '@nodo/contract';
-import { canonicalJson, type Edition } from '@nodo/knowledge';
+} from '@nodo/ticket';
 import type { EventStore } from './port.ts';
 
 export interface RecordRequest {

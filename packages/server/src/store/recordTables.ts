@@ -1,12 +1,5 @@
-import {
-  type Actor,
-  decideTables,
-  deskAfter,
-  deskOf,
-  refuse,
-  type TableDraft,
-  type TableVerdict,
-} from '@nodo/contract';
+import { type Actor, refuse } from '@nodo/kernel';
+import { decideTables, deskAfter, deskOf, type TableDraft, type TableVerdict } from '@nodo/tables';
 import type { EventStore } from './port.ts';
 import { isSame, MOST_RACES, rebuildSummaries } from './record.ts';
 

@@ -1,5 +1,5 @@
+import type { LiveFrame } from '@nodo/api';
 import type { Copies, Copy, Ports, Shelf, TabMessage, Tabs } from '@nodo/client';
-import type { LiveFrame } from '@nodo/contract';
 import { clear, createStore, get, set } from 'idb-keyval';
 
 /** The client's ports on a browser. */

@@ -1,4 +1,4 @@
-import type { RackEntry } from '@nodo/contract';
+import type { RackEntry } from '@nodo/ticket';
 import { client, useAppDispatch, useRackQuery } from './client.ts';
 
 /**

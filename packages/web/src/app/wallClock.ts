@@ -1,4 +1,4 @@
-import type { WallClock } from '@nodo/contract';
+import type { WallClock } from '@nodo/shop';
 
 /** Day and minute on the wall of the shop. */
 export function wallClock(): WallClock {

@@ -1,4 +1,4 @@
-import type { Person } from '@nodo/contract';
+import type { Person } from '@nodo/api';
 
 /**
  * A person's spool end: initials on the thread colour.

@@ -1,4 +1,3 @@
-import { standingUnder, type TicketEvent, type TicketStanding, ticketOf } from '@nodo/contract';
 import {
   type CasesVerdict,
   type Edition,
@@ -7,6 +6,7 @@ import {
   type TableChange,
   WORKED_CASES,
 } from '@nodo/knowledge';
+import { standingUnder, type TicketEvent, type TicketStanding, ticketOf } from '@nodo/ticket';
 import { expose } from 'comlink';
 
 /** How something comes out under the present tables and under the changed ones. */

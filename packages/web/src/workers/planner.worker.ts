@@ -1,16 +1,4 @@
 import {
-  type Assessment,
-  assess,
-  type ContestEffect,
-  contestEffects,
-  planTalk,
-  planTicket,
-  type Ticket,
-  type TicketEvent,
-  tablesOf,
-  ticketOf,
-} from '@nodo/contract';
-import {
   type FindingWeight,
   type Unexplained,
   unexplainedReadings,
@@ -23,6 +11,18 @@ import {
   type Planned,
   type TableChange,
 } from '@nodo/knowledge';
+import {
+  type Assessment,
+  assess,
+  type ContestEffect,
+  contestEffects,
+  planTalk,
+  planTicket,
+  type Ticket,
+  type TicketEvent,
+  tablesOf,
+  ticketOf,
+} from '@nodo/ticket';
 import { expose } from 'comlink';
 
 export interface Plan extends Planned {

@@ -1,10 +1,4 @@
-import {
-  type DayOffer,
-  offersFor,
-  planShop,
-  type ShopPlan,
-  type Workshop,
-} from '@nodo/contract/light';
+import { type DayOffer, offersFor, planShop, type ShopPlan, type Workshop } from '@nodo/shop';
 import { expose } from 'comlink';
 
 /** What is asked for a machine that is here or yet to come. */

@@ -1,4 +1,4 @@
-import type { Mark } from '@nodo/contract';
+import type { Mark } from '@nodo/ticket';
 
 /** Smallest half length at which its kind can still be told on the map: what is shorter is drawn so long. */
 const LEAST = 3.2;

@@ -1,6 +1,6 @@
-import type { Mark } from '@nodo/contract';
 import { type ClockPlace, pointOn } from '@nodo/core';
 import { type Family, type SurfaceId, surfaceOf } from '@nodo/knowledge';
+import type { Mark } from '@nodo/ticket';
 import { instruments } from '../../messages/instruments.ts';
 import { MarkGlyph } from './MarkGlyph.tsx';
 import { MAP_R, Outline } from './outlines.tsx';

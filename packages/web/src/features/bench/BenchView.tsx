@@ -1,15 +1,14 @@
+import type { Person, Session } from '@nodo/api';
+import { WANTS_FREEING } from '@nodo/knowledge';
 import {
   type Assessment,
   mayRecord,
   mayWorkAtBench,
   NOTHING_DEFERRED,
   nextStep,
-  type Person,
   putOff,
-  type Session,
   type Ticket,
-} from '@nodo/contract';
-import { WANTS_FREEING } from '@nodo/knowledge';
+} from '@nodo/ticket';
 import { type ReactNode, useCallback, useEffect, useMemo, useState } from 'react';
 import { Navigate, useParams } from 'react-router';
 import { m, write } from '../../messages/index.ts';

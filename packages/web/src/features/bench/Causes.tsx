@@ -1,6 +1,6 @@
-import type { Assessment } from '@nodo/contract';
 import { type CauseBelief, chanceBand } from '@nodo/core';
 import type { FamilyModel } from '@nodo/knowledge';
+import type { Assessment } from '@nodo/ticket';
 import { memo, useState } from 'react';
 import { m, write } from '../../messages/index.ts';
 import type { PlanWords } from '../../workers/planner.worker.ts';

@@ -1,6 +1,6 @@
-import type { Assessment } from '@nodo/contract';
 import type { DutyStatus } from '@nodo/core';
 import type { FamilyModel } from '@nodo/knowledge';
+import type { Assessment } from '@nodo/ticket';
 import { memo, useState } from 'react';
 import { m, write } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';

@@ -1,6 +1,6 @@
-import type { Ticket } from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
 import { checkMinutes } from '@nodo/knowledge';
+import type { Ticket } from '@nodo/ticket';
 import { Plug, Unplug, Wrench } from 'lucide-react';
 import { memo } from 'react';
 import { m, write } from '../../messages/index.ts';

@@ -1,5 +1,5 @@
-import { reportedOn, type Ticket } from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
+import { reportedOn, type Ticket } from '@nodo/ticket';
 import { useState } from 'react';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';

@@ -1,5 +1,5 @@
-import type { Ticket } from '@nodo/contract';
 import type { Plan } from '@nodo/knowledge';
+import type { Ticket } from '@nodo/ticket';
 import { memo } from 'react';
 import { m } from '../../messages/index.ts';
 import type { RecordEntry } from './useRecord.ts';

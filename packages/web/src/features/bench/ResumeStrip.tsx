@@ -1,5 +1,5 @@
-import { type Assessment, type NextStep, resumeOf, type Ticket } from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
+import { type Assessment, type NextStep, resumeOf, type Ticket } from '@nodo/ticket';
 import { X } from 'lucide-react';
 import { m, write } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';

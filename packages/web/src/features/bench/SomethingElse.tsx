@@ -1,5 +1,5 @@
-import type { Ticket } from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
+import type { Ticket } from '@nodo/ticket';
 import { Camera } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { m } from '../../messages/index.ts';

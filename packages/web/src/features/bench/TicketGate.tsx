@@ -1,4 +1,4 @@
-import type { Session } from '@nodo/contract';
+import type { Session } from '@nodo/api';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { m } from '../../messages/index.ts';

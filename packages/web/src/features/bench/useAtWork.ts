@@ -1,4 +1,5 @@
-import { assess, type Session, tablesOf } from '@nodo/contract';
+import type { Session } from '@nodo/api';
+import { assess, tablesOf } from '@nodo/ticket';
 import { useEffect, useMemo } from 'react';
 import { usePeopleById } from './usePeopleById.ts';
 import { usePlan } from './usePlan.ts';

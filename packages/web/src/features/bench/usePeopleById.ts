@@ -1,4 +1,4 @@
-import type { Person } from '@nodo/contract';
+import type { Person } from '@nodo/api';
 import { useMemo } from 'react';
 import { usePeopleQuery } from '../../api/client.ts';
 

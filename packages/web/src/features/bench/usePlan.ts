@@ -1,5 +1,5 @@
-import type { TicketEvent } from '@nodo/contract';
 import type { TableChange } from '@nodo/knowledge';
+import type { TicketEvent } from '@nodo/ticket';
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';

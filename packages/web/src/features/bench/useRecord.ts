@@ -1,3 +1,4 @@
+import type { Session } from '@nodo/api';
 import { outbox } from '@nodo/client';
 import {
   applyTicketEvent,
@@ -5,9 +6,8 @@ import {
   type Draft,
   decide,
   type EventType,
-  type Session,
   type TicketEvent,
-} from '@nodo/contract';
+} from '@nodo/ticket';
 import { useCallback, useLayoutEffect, useRef } from 'react';
 import { toast } from 'sonner';
 import { useAppDispatch } from '../../api/client.ts';

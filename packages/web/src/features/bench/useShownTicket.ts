@@ -1,13 +1,8 @@
+import type { Customer, Session } from '@nodo/api';
 import { type CallFault, enteredOn } from '@nodo/client';
-import {
-  type Actor,
-  type Customer,
-  layer,
-  type Session,
-  type Ticket,
-  type TicketEvent,
-} from '@nodo/contract';
+import type { Actor } from '@nodo/kernel';
 import type { Edition, TableChange } from '@nodo/knowledge';
+import { layer, type Ticket, type TicketEvent } from '@nodo/ticket';
 import { useMemo, useState } from 'react';
 import { useAppSelector, useTicketQuery } from '../../api/client.ts';
 import { useTables } from '../tables/useTables.ts';

@@ -1,6 +1,6 @@
-import type { Ticket } from '@nodo/contract';
 import type { FindingWeight, Requirement } from '@nodo/core';
 import { type FamilyModel, parseRequirement } from '@nodo/knowledge';
+import type { Ticket } from '@nodo/ticket';
 import { m } from '../../messages/index.ts';
 
 /** A finding as it is told: what was seen, or the check's own word for nothing seen. */

@@ -1,4 +1,4 @@
-import type { Session } from '@nodo/contract';
+import type { Session } from '@nodo/api';
 import { instruments } from '../../messages/instruments.ts';
 import { type InstrumentPart, InstrumentView } from '../instrument/InstrumentView.tsx';
 import { CasePart } from './case/CasePart.tsx';

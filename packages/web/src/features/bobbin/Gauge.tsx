@@ -1,5 +1,5 @@
-import type { MeasureLimit } from '@nodo/contract';
 import { CoreFault, type GaugeSample, type Pull, pullOf } from '@nodo/core';
+import type { MeasureLimit } from '@nodo/ticket';
 import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { write } from '../../messages/index.ts';

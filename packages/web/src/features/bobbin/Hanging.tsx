@@ -1,5 +1,5 @@
-import type { MeasureLimit } from '@nodo/contract';
 import { CoreFault, type HangingTension, hangingTension, mm } from '@nodo/core';
+import type { MeasureLimit } from '@nodo/ticket';
 import { useState } from 'react';
 import { readNumber, write } from '../../messages/index.ts';
 import { instruments } from '../../messages/instruments.ts';

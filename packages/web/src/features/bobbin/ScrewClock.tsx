@@ -1,5 +1,5 @@
-import { CASES, type CaseWhich } from '@nodo/contract';
 import { clockMinutes, SCREW_STEP, screwStand } from '@nodo/core';
+import { CASES, type CaseWhich } from '@nodo/ticket';
 import { useState } from 'react';
 import { readNumber } from '../../messages/index.ts';
 import { instruments } from '../../messages/instruments.ts';

@@ -1,4 +1,4 @@
-import type { MeasureLimit } from '@nodo/contract';
+import type { MeasureLimit } from '@nodo/ticket';
 import { write } from '../../messages/index.ts';
 import { instruments } from '../../messages/instruments.ts';
 import { standOf } from './keepTension.ts';

@@ -1,5 +1,5 @@
-import type { MeasureLimit } from '@nodo/contract';
 import { BOBBIN_TENSION, type BobbinUse } from '@nodo/knowledge';
+import type { MeasureLimit } from '@nodo/ticket';
 import { useState } from 'react';
 import { write } from '../../messages/index.ts';
 import { instruments } from '../../messages/instruments.ts';

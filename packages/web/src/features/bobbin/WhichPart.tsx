@@ -1,4 +1,3 @@
-import type { MachineCard } from '@nodo/contract';
 import {
   againstOwn,
   BOBBIN_CLASSES,
@@ -7,6 +6,7 @@ import {
   bobbinClassOf,
   matchBobbin,
 } from '@nodo/knowledge';
+import type { MachineCard } from '@nodo/shop';
 import { useState } from 'react';
 import { BobbinsOver } from '../../drawing/BobbinsOver.tsx';
 import { readNumber, write } from '../../messages/index.ts';

@@ -1,4 +1,4 @@
-import type { MeasureLimit } from '@nodo/contract';
+import type { MeasureLimit } from '@nodo/ticket';
 import { type InstrumentBench, keepLook, mayDo } from '../instrument/instrumentBench.ts';
 
 /** Where a tension lies to its limit. */

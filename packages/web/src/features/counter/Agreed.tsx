@@ -1,5 +1,6 @@
-import { assess, layer, type Session, workLeftOn } from '@nodo/contract';
+import type { Session } from '@nodo/api';
 import type { Edition, FamilyModel } from '@nodo/knowledge';
+import { assess, layer, workLeftOn } from '@nodo/ticket';
 import { useMemo } from 'react';
 import { m } from '../../messages/index.ts';
 import { TextField } from '../../ui/Field.tsx';

@@ -1,6 +1,6 @@
-import { mayTakeIn, type Paper, type Session } from '@nodo/contract';
-import { ADDRESSES, fillAddress } from '@nodo/contract/addresses';
+import { ADDRESSES, fillAddress, type Paper, type Session } from '@nodo/api';
 import { SHIPPED } from '@nodo/knowledge';
+import { mayTakeIn } from '@nodo/ticket';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';

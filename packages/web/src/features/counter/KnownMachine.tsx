@@ -1,4 +1,4 @@
-import type { MachineFile } from '@nodo/contract';
+import type { MachineFile } from '@nodo/api';
 import { Link } from 'react-router';
 import { m, write } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';

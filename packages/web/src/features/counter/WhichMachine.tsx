@@ -1,5 +1,5 @@
+import type { Hit } from '@nodo/api';
 import type { CallFault } from '@nodo/client';
-import type { Hit } from '@nodo/contract';
 import { useState } from 'react';
 import { useCustomerQuery, useSearchQuery } from '../../api/client.ts';
 import { faultWords } from '../../messages/faults.ts';

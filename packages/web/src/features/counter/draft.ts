@@ -1,5 +1,5 @@
-import { SPOKEN, type Spoken } from '@nodo/contract';
 import { modelOf } from '@nodo/knowledge';
+import { SPOKEN, type Spoken } from '@nodo/ticket';
 import { z } from 'zod';
 
 /** What is on the counter's sheet; kept on this screen until the tag hangs. */

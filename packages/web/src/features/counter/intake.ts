@@ -1,10 +1,6 @@
-import {
-  type Customer,
-  type Draft,
-  type NewMachine,
-  newCustomerCard,
-  newMachineCard,
-} from '@nodo/contract';
+import type { Customer, NewMachine } from '@nodo/api';
+import { newCustomerCard, newMachineCard } from '@nodo/shop';
+import type { Draft } from '@nodo/ticket';
 import { deviceId } from '../../store/device.ts';
 import type { CounterDraft } from './draft.ts';
 

@@ -1,4 +1,6 @@
-import { daysBetween, type MachineFile, ticketOf } from '@nodo/contract';
+import type { MachineFile } from '@nodo/api';
+import { daysBetween } from '@nodo/kernel';
+import { ticketOf } from '@nodo/ticket';
 import type { Dispatch, SetStateAction } from 'react';
 import { toast } from 'sonner';
 import { client, useAppDispatch, useMachineQuery } from '../../api/client.ts';

@@ -1,6 +1,6 @@
+import { ADDRESSES } from '@nodo/api';
 import type { CallFault } from '@nodo/client';
-import type { Draft } from '@nodo/contract';
-import { ADDRESSES } from '@nodo/contract/addresses';
+import type { Draft } from '@nodo/ticket';
 import { useState } from 'react';
 import { call, useTakeInMutation } from '../../api/client.ts';
 import type { CounterDraft } from './draft.ts';

@@ -1,5 +1,7 @@
+import type { CustomerFile, Session } from '@nodo/api';
 import type { CallFault } from '@nodo/client';
-import { type CustomerCard, type CustomerFile, mayTakeIn, type Session } from '@nodo/contract';
+import type { CustomerCard } from '@nodo/shop';
+import { mayTakeIn } from '@nodo/ticket';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { toast } from 'sonner';

@@ -1,5 +1,5 @@
+import type { CustomerFile } from '@nodo/api';
 import type { CallFault } from '@nodo/client';
-import type { CustomerFile } from '@nodo/contract';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';

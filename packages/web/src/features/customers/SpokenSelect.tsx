@@ -1,4 +1,4 @@
-import { SPOKEN, type Spoken } from '@nodo/contract';
+import { SPOKEN, type Spoken } from '@nodo/ticket';
 import { m } from '../../messages/index.ts';
 import { Select } from '../../ui/Field.tsx';
 

@@ -1,4 +1,4 @@
-import type { RackEntry } from '@nodo/contract';
+import type { RackEntry } from '@nodo/ticket';
 import { Link } from 'react-router';
 import { m, write } from '../../messages/index.ts';
 

@@ -1,6 +1,6 @@
+import type { Hit, Session } from '@nodo/api';
 import type { CallFault } from '@nodo/client';
-import type { Hit, Session } from '@nodo/contract';
-import { mayTakeIn } from '@nodo/contract/light';
+import { mayTakeIn } from '@nodo/ticket';
 import { Command } from 'cmdk';
 import { ScanLine, Search } from 'lucide-react';
 import { lazy, Suspense, useEffect, useEffectEvent, useRef, useState } from 'react';

@@ -1,4 +1,4 @@
-import type { Hit } from '@nodo/contract';
+import type { Hit } from '@nodo/api';
 import { m, write } from '../../messages/index.ts';
 
 /** One thing that was found: what it is, whose, where it stands. */

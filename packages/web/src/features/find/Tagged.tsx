@@ -1,4 +1,4 @@
-import type { Session } from '@nodo/contract';
+import type { Session } from '@nodo/api';
 import { Navigate, useParams } from 'react-router';
 import { TicketGate } from '../bench/TicketGate.tsx';
 

@@ -1,5 +1,6 @@
-import { mayRecord, mayTakeIn, mayWorkAtBench, type Session } from '@nodo/contract';
+import type { Session } from '@nodo/api';
 import { KNOWLEDGE, SHIPPED } from '@nodo/knowledge';
+import { mayRecord, mayTakeIn, mayWorkAtBench } from '@nodo/ticket';
 import { ArrowLeft } from 'lucide-react';
 import { type ComponentType, type ReactNode, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';

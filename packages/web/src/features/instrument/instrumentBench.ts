@@ -1,14 +1,8 @@
-import {
-  type LookStanding,
-  lookStanding,
-  type MachineCard,
-  type Session,
-  type Ticket,
-  threadAcross,
-  type Visit,
-} from '@nodo/contract';
+import type { Session, Visit } from '@nodo/api';
 import { type Millimetres, mm } from '@nodo/core';
 import type { FamilyModel } from '@nodo/knowledge';
+import type { MachineCard } from '@nodo/shop';
+import { type LookStanding, lookStanding, type Ticket, threadAcross } from '@nodo/ticket';
 import { answersTo } from '../bench/answersTo.ts';
 import type { RecordEntry } from '../bench/useRecord.ts';
 

@@ -1,4 +1,3 @@
-import { checkStanding } from '@nodo/contract';
 import {
   checkMinutes,
   type FamilyCheck,
@@ -8,6 +7,7 @@ import {
   type StrengthWord,
   type TableChange,
 } from '@nodo/knowledge';
+import { checkStanding } from '@nodo/ticket';
 import { CheckDrawing } from '../../drawing/CheckDrawing.tsx';
 import { m, write } from '../../messages/index.ts';
 import { StandingMark } from '../bench/StandingMark.tsx';

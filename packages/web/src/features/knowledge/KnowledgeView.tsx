@@ -1,5 +1,6 @@
-import { assess, type Session, tablesOf } from '@nodo/contract';
+import type { Session } from '@nodo/api';
 import type { FamilyModel } from '@nodo/knowledge';
+import { assess, tablesOf } from '@nodo/ticket';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { m } from '../../messages/index.ts';

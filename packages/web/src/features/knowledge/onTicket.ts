@@ -1,4 +1,4 @@
-import type { Assessment, Ticket } from '@nodo/contract';
+import type { Assessment, Ticket } from '@nodo/ticket';
 
 /** The ticket at hand, while its machine's tables are read. */
 export interface OnTicket {

@@ -1,6 +1,8 @@
+import type { MachineSheet } from '@nodo/api';
 import type { CallFault } from '@nodo/client';
-import { MACHINE_FACTS, type MachineCard, type MachineSheet, MOST_NEEDLES } from '@nodo/contract';
 import { BOBBIN_CLASSES, BOBBIN_TURNS, SCARF_SIDES, SHIPPED } from '@nodo/knowledge';
+import { MACHINE_FACTS, type MachineCard } from '@nodo/shop';
+import { MOST_NEEDLES } from '@nodo/ticket';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useChangeMachineMutation } from '../../api/client.ts';

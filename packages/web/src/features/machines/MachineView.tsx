@@ -1,5 +1,6 @@
+import type { MachineFile, Session } from '@nodo/api';
 import type { CallFault } from '@nodo/client';
-import { type MachineFile, mayTakeIn, type Session } from '@nodo/contract';
+import { mayTakeIn } from '@nodo/ticket';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useMachineQuery } from '../../api/client.ts';

@@ -1,4 +1,5 @@
-import { type MachineCard, QUANTITY_IDS, type Quantity } from '@nodo/contract';
+import type { MachineCard } from '@nodo/shop';
+import { QUANTITY_IDS, type Quantity } from '@nodo/ticket';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';

@@ -1,5 +1,6 @@
-import type { MachineCard, Visit } from '@nodo/contract';
+import type { Visit } from '@nodo/api';
 import { SHIPPED } from '@nodo/knowledge';
+import type { MachineCard } from '@nodo/shop';
 import { Link } from 'react-router';
 import { m, write } from '../../messages/index.ts';
 import { useTables } from '../tables/useTables.ts';

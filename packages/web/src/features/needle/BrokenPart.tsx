@@ -1,6 +1,6 @@
-import { assess } from '@nodo/contract';
 import { accountForPieces, CoreFault, mm, type PiecesAccount } from '@nodo/core';
 import { STRUCK_PLACES, type StruckId, systemFor } from '@nodo/knowledge';
+import { assess } from '@nodo/ticket';
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import { PiecesView } from '../../drawing/needle/PiecesView.tsx';

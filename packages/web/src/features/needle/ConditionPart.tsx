@@ -1,6 +1,7 @@
-import { type MeasureLimit, needleLine } from '@nodo/contract';
 import { mm, SEATED, seatEffect } from '@nodo/core';
 import { BEND_TOLERANCE } from '@nodo/knowledge';
+import { needleLine } from '@nodo/shop';
+import type { MeasureLimit } from '@nodo/ticket';
 import { useState } from 'react';
 import { write } from '../../messages/index.ts';
 import { instruments } from '../../messages/instruments.ts';

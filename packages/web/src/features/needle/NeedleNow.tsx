@@ -1,4 +1,5 @@
-import { needleLine, type Ticket } from '@nodo/contract';
+import { needleLine } from '@nodo/shop';
+import type { Ticket } from '@nodo/ticket';
 import { Link } from 'react-router';
 import { instruments } from '../../messages/instruments.ts';
 import { needleAddress } from '../instrument/addresses.ts';

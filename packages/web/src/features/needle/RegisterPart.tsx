@@ -1,7 +1,8 @@
 import type { CallFault } from '@nodo/client';
-import { mayRecord, type NeedleIn, needleLine, type RegisterEntry } from '@nodo/contract';
 import { SOLD_SIZES, sizeName } from '@nodo/core';
 import { NEEDLE_COATINGS, NEEDLE_POINTS } from '@nodo/knowledge';
+import { needleLine } from '@nodo/shop';
+import { mayRecord, type NeedleIn, type RegisterEntry } from '@nodo/ticket';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useRegisterNeedleMutation } from '../../api/client.ts';

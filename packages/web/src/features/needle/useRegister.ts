@@ -1,11 +1,6 @@
 import type { CallFault } from '@nodo/client';
-import {
-  inTimeOrder,
-  type OpenedNeedle,
-  type RegisterEntry,
-  registerOf,
-  type Ticket,
-} from '@nodo/contract';
+import { inTimeOrder, type OpenedNeedle, registerOf } from '@nodo/shop';
+import type { RegisterEntry, Ticket } from '@nodo/ticket';
 import { useMemo } from 'react';
 import { useNeedlesQuery } from '../../api/client.ts';
 

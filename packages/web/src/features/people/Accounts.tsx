@@ -1,5 +1,6 @@
+import type { Account, HandedCode } from '@nodo/api';
 import type { CallFault } from '@nodo/client';
-import { type Account, EVERY_ROLE, type HandedCode, type Role } from '@nodo/contract';
+import { EVERY_ROLE, type Role } from '@nodo/kernel';
 import { toast } from 'sonner';
 import { useChangeAccountMutation, useResetAccountMutation } from '../../api/client.ts';
 import { faultWords } from '../../messages/faults.ts';

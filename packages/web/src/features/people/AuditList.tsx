@@ -1,5 +1,5 @@
+import type { Account, AuditLine } from '@nodo/api';
 import type { CallFault } from '@nodo/client';
-import type { Account, AuditLine } from '@nodo/contract';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useAuditInfiniteQuery } from '../../api/client.ts';

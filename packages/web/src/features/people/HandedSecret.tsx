@@ -1,4 +1,4 @@
-import type { HandedCode } from '@nodo/contract';
+import type { HandedCode } from '@nodo/api';
 import { m, write } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 

@@ -1,5 +1,6 @@
+import type { HandedCode } from '@nodo/api';
 import type { CallFault } from '@nodo/client';
-import { EVERY_ROLE, type HandedCode, type Role } from '@nodo/contract';
+import { EVERY_ROLE, type Role } from '@nodo/kernel';
 import { useState } from 'react';
 import { useInvitePersonMutation } from '../../api/client.ts';
 import { faultWords } from '../../messages/faults.ts';

@@ -1,5 +1,5 @@
+import type { HandedCode, Session } from '@nodo/api';
 import type { CallFault } from '@nodo/client';
-import type { HandedCode, Session } from '@nodo/contract';
 import { useState } from 'react';
 import { useAccountsQuery } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';

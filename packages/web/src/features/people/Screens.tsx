@@ -1,5 +1,5 @@
+import type { Account, Screen } from '@nodo/api';
 import type { CallFault } from '@nodo/client';
-import type { Account, Screen } from '@nodo/contract';
 import { toast } from 'sonner';
 import { useEndScreenMutation, useScreensQuery } from '../../api/client.ts';
 import { faultWords } from '../../messages/faults.ts';

@@ -1,5 +1,5 @@
-import type { Ticket } from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
+import type { Ticket } from '@nodo/ticket';
 import { type SyntheticEvent, useState } from 'react';
 import { Link } from 'react-router';
 import { useRackRead } from '../../api/useRackRead.ts';

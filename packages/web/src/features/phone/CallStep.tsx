@@ -1,5 +1,5 @@
-import { COMPLAINT, type PhoneStep } from '@nodo/contract';
 import { type FamilyCheck, type FamilyModel, PHONE_WORDS } from '@nodo/knowledge';
+import { COMPLAINT, type PhoneStep } from '@nodo/ticket';
 import { m } from '../../messages/index.ts';
 import { AnswerButton } from '../bench/step/AnswerButton.tsx';
 import { Answers, Caution } from '../bench/step/CheckStep.tsx';

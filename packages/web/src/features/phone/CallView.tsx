@@ -1,12 +1,6 @@
-import {
-  mayRecord,
-  NOTHING_DEFERRED,
-  nextOnThePhone,
-  type PhoneStep,
-  putOff,
-  type Session,
-} from '@nodo/contract';
+import type { Session } from '@nodo/api';
 import { WANTS_FREEING } from '@nodo/knowledge';
+import { mayRecord, NOTHING_DEFERRED, nextOnThePhone, type PhoneStep, putOff } from '@nodo/ticket';
 import { useMemo, useState } from 'react';
 import { Navigate, useParams } from 'react-router';
 import { m } from '../../messages/index.ts';

@@ -1,6 +1,7 @@
+import type { Session } from '@nodo/api';
 import type { CallFault } from '@nodo/client';
-import { mayTakeIn, type Session } from '@nodo/contract';
 import { SHIPPED } from '@nodo/knowledge';
+import { mayTakeIn } from '@nodo/ticket';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useTakeInMutation } from '../../api/client.ts';

@@ -1,4 +1,4 @@
-import { absenceOn, type DayOffer, type ShopCard, workingTimeOf } from '@nodo/contract';
+import { absenceOn, type DayOffer, type ShopCard, workingTimeOf } from '@nodo/shop';
 import { useState } from 'react';
 import { m, write } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';

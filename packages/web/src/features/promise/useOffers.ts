@@ -1,4 +1,4 @@
-import type { DayOffer, ShopPlan, Workshop } from '@nodo/contract';
+import type { DayOffer, ShopPlan, Workshop } from '@nodo/shop';
 import { useEffect, useMemo, useState } from 'react';
 import type { AskedJob } from '../../workers/promise.worker.ts';
 import { promiseWorker, useWorkshop } from './useWorkshop.ts';

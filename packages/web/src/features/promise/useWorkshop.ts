@@ -1,4 +1,4 @@
-import type { Workshop } from '@nodo/contract';
+import type { Workshop } from '@nodo/shop';
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import { usePeopleQuery, useRackQuery, useShopQuery } from '../../api/client.ts';

@@ -1,4 +1,6 @@
-import type { Person, Planned, RackEntry, ShopPlan } from '@nodo/contract';
+import type { Person } from '@nodo/api';
+import type { Planned, ShopPlan } from '@nodo/shop';
+import type { RackEntry } from '@nodo/ticket';
 import { Link } from 'react-router';
 import { m, write } from '../../messages/index.ts';
 import { PersonMark } from '../../ui/PersonMark.tsx';

@@ -1,4 +1,5 @@
-import type { Person, RackEntry } from '@nodo/contract';
+import type { Person } from '@nodo/api';
+import type { RackEntry } from '@nodo/ticket';
 import { m } from '../../messages/index.ts';
 import { type RackFilter, STANDS } from './state.ts';
 

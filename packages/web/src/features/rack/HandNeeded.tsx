@@ -1,4 +1,5 @@
-import type { Person, RackEntry } from '@nodo/contract';
+import type { Person } from '@nodo/api';
+import type { RackEntry } from '@nodo/ticket';
 import { Phone } from 'lucide-react';
 import { Link } from 'react-router';
 import { m, write } from '../../messages/index.ts';

@@ -1,6 +1,7 @@
+import type { Looker, Person } from '@nodo/api';
 import type { CallFault } from '@nodo/client';
-import type { Looker, Person, RackEntry } from '@nodo/contract';
-import { NEW_SHOP_CARD } from '@nodo/contract/light';
+import { NEW_SHOP_CARD } from '@nodo/shop';
+import type { RackEntry } from '@nodo/ticket';
 import { Link } from 'react-router';
 import { usePresenceQuery, useRackQuery, useShopQuery } from '../../api/client.ts';
 import { wallClock } from '../../app/wallClock.ts';

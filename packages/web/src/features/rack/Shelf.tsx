@@ -1,4 +1,5 @@
-import type { Looker, Person, RackEntry } from '@nodo/contract';
+import type { Looker, Person } from '@nodo/api';
+import type { RackEntry } from '@nodo/ticket';
 import { Link } from 'react-router';
 import { Silhouette } from '../../drawing/Silhouette.tsx';
 import { m, write } from '../../messages/index.ts';

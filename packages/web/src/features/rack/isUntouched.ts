@@ -1,4 +1,4 @@
-import type { RackEntry } from '@nodo/contract';
+import type { RackEntry } from '@nodo/ticket';
 
 /** Taken in, and nobody at the bench has entered anything. */
 export function isUntouched({ lastBy, status }: RackEntry): boolean {

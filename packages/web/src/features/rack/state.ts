@@ -1,5 +1,6 @@
-import type { RackEntry, ShopCard } from '@nodo/contract';
-import { daysBetween } from '@nodo/contract/light';
+import { daysBetween } from '@nodo/kernel';
+import type { ShopCard } from '@nodo/shop';
+import type { RackEntry } from '@nodo/ticket';
 
 /** What the calendar says of a machine on the Rack. */
 export interface DueState {

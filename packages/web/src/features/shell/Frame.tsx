@@ -1,4 +1,4 @@
-import type { Session } from '@nodo/contract';
+import type { Session } from '@nodo/api';
 import { Moon, Sun } from 'lucide-react';
 import { lazy, type ReactNode, Suspense } from 'react';
 import { Link, NavLink } from 'react-router';

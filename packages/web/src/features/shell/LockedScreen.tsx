@@ -1,4 +1,4 @@
-import type { Session } from '@nodo/contract';
+import type { Session } from '@nodo/api';
 import { Dialog } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import { m } from '../../messages/index.ts';

@@ -1,4 +1,4 @@
-import type { Session } from '@nodo/contract';
+import type { Session } from '@nodo/api';
 import { lazy, Suspense, useState } from 'react';
 import { FACE_BUTTON, PersonFace } from './PersonFace.tsx';
 

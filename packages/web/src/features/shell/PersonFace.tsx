@@ -1,4 +1,4 @@
-import type { Session } from '@nodo/contract';
+import type { Session } from '@nodo/api';
 import { m } from '../../messages/index.ts';
 import { PersonMark } from '../../ui/PersonMark.tsx';
 

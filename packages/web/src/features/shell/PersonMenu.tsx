@@ -1,4 +1,4 @@
-import type { Session } from '@nodo/contract';
+import type { Session } from '@nodo/api';
 import { DropdownMenu } from 'radix-ui';
 import { type ReactNode, useState } from 'react';
 import { useLockScreenMutation, useSignOutMutation } from '../../api/client.ts';

@@ -1,4 +1,4 @@
-import type { Session } from '@nodo/contract';
+import type { Session } from '@nodo/api';
 import { useEffect, useState } from 'react';
 import { stream, useLockScreenMutation } from '../../api/client.ts';
 

@@ -1,4 +1,4 @@
-import { ADDRESSES } from '@nodo/contract/addresses';
+import { ADDRESSES } from '@nodo/api';
 import { useEffect } from 'react';
 import { call } from '../../api/client.ts';
 

@@ -1,4 +1,4 @@
-import { NEW_SHOP_CARD } from '@nodo/contract/light';
+import { NEW_SHOP_CARD } from '@nodo/shop';
 import { useShopQuery } from '../../api/client.ts';
 import { readMoney, typedMoney, write } from '../../messages/index.ts';
 

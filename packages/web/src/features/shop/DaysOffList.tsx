@@ -1,4 +1,4 @@
-import type { DaysOff } from '@nodo/contract';
+import type { DaysOff } from '@nodo/shop';
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import { m, write } from '../../messages/index.ts';

@@ -1,4 +1,4 @@
-import type { WorkingTime } from '@nodo/contract';
+import type { WorkingTime } from '@nodo/shop';
 import { m } from '../../messages/index.ts';
 import { TextField } from '../../ui/Field.tsx';
 import { DaysOffList } from './DaysOffList.tsx';

@@ -1,11 +1,6 @@
+import type { Session, ShopSheet } from '@nodo/api';
 import type { CallFault } from '@nodo/client';
-import {
-  type Session,
-  type ShopCard,
-  type ShopSheet,
-  shopCard,
-  workingTimeOf,
-} from '@nodo/contract';
+import { type ShopCard, shopCard, workingTimeOf } from '@nodo/shop';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useChangeShopMutation, usePeopleQuery, useShopQuery } from '../../api/client.ts';

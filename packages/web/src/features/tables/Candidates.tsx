@@ -1,4 +1,4 @@
-import type { Candidate } from '@nodo/contract';
+import type { Candidate } from '@nodo/api';
 import type { OwnCause } from '@nodo/knowledge';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';

@@ -1,5 +1,5 @@
-import type { Proposal } from '@nodo/contract';
 import { SHIPPED, type TableChange } from '@nodo/knowledge';
+import type { Proposal } from '@nodo/tables';
 import { Link } from 'react-router';
 import { m } from '../../messages/index.ts';
 import { FromTo, whichOf } from './ChangeWords.tsx';

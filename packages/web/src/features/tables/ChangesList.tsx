@@ -1,5 +1,6 @@
-import type { Proposal, Session } from '@nodo/contract';
+import type { Session } from '@nodo/api';
 import { SHIPPED } from '@nodo/knowledge';
+import type { Proposal } from '@nodo/tables';
 import { Link } from 'react-router';
 import { m } from '../../messages/index.ts';
 import { Candidates } from './Candidates.tsx';

@@ -1,4 +1,3 @@
-import { moveOfTicket } from '@nodo/contract';
 import {
   type CaseMove,
   type CasesVerdict,
@@ -6,6 +5,7 @@ import {
   caseMoves,
   type Edition,
 } from '@nodo/knowledge';
+import { moveOfTicket } from '@nodo/ticket';
 import { Link } from 'react-router';
 import { m, write } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';

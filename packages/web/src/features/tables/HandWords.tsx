@@ -1,4 +1,4 @@
-import type { Hand, Proposal } from '@nodo/contract';
+import type { Hand, Proposal } from '@nodo/tables';
 import { m, write } from '../../messages/index.ts';
 import { usePeopleById } from '../bench/usePeopleById.ts';
 

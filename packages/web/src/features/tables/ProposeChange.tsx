@@ -1,4 +1,3 @@
-import { refusalOfChange } from '@nodo/contract';
 import {
   type CauseSource,
   type Edition,
@@ -10,6 +9,7 @@ import {
   type TableChange,
   valueInTables,
 } from '@nodo/knowledge';
+import { refusalOfChange } from '@nodo/tables';
 import { type ReactNode, useId, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { m } from '../../messages/index.ts';

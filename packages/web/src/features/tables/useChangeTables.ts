@@ -1,5 +1,5 @@
 import type { CallFault } from '@nodo/client';
-import type { TableDraft } from '@nodo/contract';
+import type { TableDraft } from '@nodo/tables';
 import { useChangeTablesMutation } from '../../api/client.ts';
 import { deviceId } from '../../store/device.ts';
 

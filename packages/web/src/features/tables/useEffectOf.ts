@@ -1,6 +1,7 @@
-import type { RackEntry, TicketFile, TicketStanding } from '@nodo/contract';
-import { ADDRESSES } from '@nodo/contract/addresses';
+import type { TicketFile } from '@nodo/api';
+import { ADDRESSES } from '@nodo/api';
 import type { CasesVerdict, TableChange } from '@nodo/knowledge';
+import type { RackEntry, TicketStanding } from '@nodo/ticket';
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { call, useRackQuery } from '../../api/client.ts';

@@ -1,6 +1,6 @@
 import type { CallFault } from '@nodo/client';
-import { changesInForce, deskOf, presentEdition, type TablesDesk } from '@nodo/contract';
 import type { Edition, TableChange } from '@nodo/knowledge';
+import { changesInForce, deskOf, presentEdition, type TablesDesk } from '@nodo/tables';
 import { useMemo } from 'react';
 import { useTablesQuery } from '../../api/client.ts';
 

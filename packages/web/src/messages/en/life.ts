@@ -1,14 +1,7 @@
-import type {
-  MachineFact,
-  Measure,
-  OrderReason,
-  Paper,
-  Quantity,
-  Spoken,
-  Standing,
-  TicketEvent,
-} from '@nodo/contract';
-import { QUANTITIES } from '@nodo/contract/light';
+import type { Paper } from '@nodo/api';
+import type { MachineFact, OrderReason } from '@nodo/shop';
+import type { Measure, Quantity, Spoken, Standing, TicketEvent } from '@nodo/ticket';
+import { QUANTITIES } from '@nodo/ticket';
 
 const SPOKEN: Readonly<Record<Spoken, string>> = {
   telephone: 'by telephone',

@@ -1,5 +1,5 @@
-import type { Mark, MarkEndTold } from '@nodo/contract';
 import { surfaceOf } from '@nodo/knowledge';
+import type { Mark, MarkEndTold } from '@nodo/ticket';
 
 const KIND = {
   raised: 'raised',

@@ -1,4 +1,5 @@
-import type { Audited, EventType } from '@nodo/contract';
+import type { Audited } from '@nodo/api';
+import type { EventType } from '@nodo/ticket';
 
 const AUDITED: Readonly<Record<Audited, string>> = {
   'signed-in': 'signed in',

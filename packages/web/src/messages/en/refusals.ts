@@ -1,4 +1,4 @@
-import type { Refusal, RefusalCode } from '@nodo/contract';
+import type { Refusal, RefusalCode } from '@nodo/kernel';
 
 /** What happened, what was kept, what to do; one for every code of the contract. */
 export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string>> = {

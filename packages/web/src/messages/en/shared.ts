@@ -1,4 +1,4 @@
-import type { ForCustomer } from '@nodo/contract';
+import type { ForCustomer } from '@nodo/ticket';
 
 const STATE: Readonly<Record<ForCustomer['state'], string>> = {
   away: 'We have spoken about it; it is not in the shop yet.',

@@ -1,10 +1,5 @@
-import {
-  mayRecord,
-  QUANTITIES,
-  QUANTITY_IDS,
-  type Quantity,
-  type ServiceValue,
-} from '@nodo/contract';
+import type { ServiceValue } from '@nodo/shop';
+import { mayRecord, QUANTITIES, QUANTITY_IDS, type Quantity } from '@nodo/ticket';
 import { useState } from 'react';
 import { useMachineQuery } from '../../../api/client.ts';
 import { m, write } from '../../../messages/index.ts';

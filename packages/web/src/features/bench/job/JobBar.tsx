@@ -1,12 +1,6 @@
-import {
-  atTheClock,
-  mayRecord,
-  minutesWorked,
-  type Session,
-  standingOf,
-  type Ticket,
-} from '@nodo/contract';
+import type { Session } from '@nodo/api';
 import type { FamilyModel } from '@nodo/knowledge';
+import { atTheClock, mayRecord, minutesWorked, standingOf, type Ticket } from '@nodo/ticket';
 import { ClipboardList, Pause, Play } from 'lucide-react';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { m, write } from '../../../messages/index.ts';

@@ -1,6 +1,6 @@
-import { assess, mayTakeIn, PAPERS, workLeftOn } from '@nodo/contract';
-import { ADDRESSES, fillAddress } from '@nodo/contract/addresses';
+import { ADDRESSES, fillAddress, PAPERS } from '@nodo/api';
 import type { FamilyModel } from '@nodo/knowledge';
+import { assess, mayTakeIn, workLeftOn } from '@nodo/ticket';
 import { type ReactNode, useMemo } from 'react';
 import { Link } from 'react-router';
 import { m } from '../../../messages/index.ts';

@@ -1,4 +1,5 @@
-import { mayRecord, minutesWorked, NEW_SHOP_CARD, type Spoken, wasDeclined } from '@nodo/contract';
+import { NEW_SHOP_CARD } from '@nodo/shop';
+import { mayRecord, minutesWorked, type Spoken, wasDeclined } from '@nodo/ticket';
 import { useState } from 'react';
 import { useShopQuery } from '../../../api/client.ts';
 import { m, write } from '../../../messages/index.ts';

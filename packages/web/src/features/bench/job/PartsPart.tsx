@@ -1,4 +1,4 @@
-import { mayRecord } from '@nodo/contract';
+import { mayRecord } from '@nodo/ticket';
 import { useState } from 'react';
 import { m, write } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';

@@ -1,4 +1,4 @@
-import type { Session } from '@nodo/contract';
+import type { Session } from '@nodo/api';
 import type { RecordEntry } from '../useRecord.ts';
 import type { ShownTicket } from '../useShownTicket.ts';
 

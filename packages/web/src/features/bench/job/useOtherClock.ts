@@ -1,5 +1,6 @@
+import type { Session } from '@nodo/api';
 import { outbox } from '@nodo/client';
-import type { Draft, RackEntry, Session } from '@nodo/contract';
+import type { Draft, RackEntry } from '@nodo/ticket';
 import { toast } from 'sonner';
 import { useAppDispatch } from '../../../api/client.ts';
 import { useRackRead } from '../../../api/useRackRead.ts';

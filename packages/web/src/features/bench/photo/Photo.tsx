@@ -1,4 +1,4 @@
-import { ADDRESSES, fillAddress } from '@nodo/contract/addresses';
+import { ADDRESSES, fillAddress } from '@nodo/api';
 import { useAppSelector } from '../../../api/client.ts';
 import { m } from '../../../messages/index.ts';
 import { Sewing } from '../../../ui/Stitches.tsx';

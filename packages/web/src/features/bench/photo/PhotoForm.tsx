@@ -1,6 +1,6 @@
+import { ADDRESSES } from '@nodo/api';
 import type { CallFault } from '@nodo/client';
-import type { Ticket } from '@nodo/contract';
-import { ADDRESSES } from '@nodo/contract/addresses';
+import type { Ticket } from '@nodo/ticket';
 import { Camera } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { call } from '../../../api/client.ts';

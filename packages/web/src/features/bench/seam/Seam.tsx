@@ -1,5 +1,6 @@
-import { type Assessment, mayBeCorrected, type Person, type Session } from '@nodo/contract';
+import type { Person, Session } from '@nodo/api';
 import type { FamilyModel } from '@nodo/knowledge';
+import { type Assessment, mayBeCorrected } from '@nodo/ticket';
 import { type KeyboardEvent, memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { m, write } from '../../../messages/index.ts';
 import { useMoney } from '../../shell/useMoney.ts';

@@ -1,4 +1,4 @@
-import type { Person } from '@nodo/contract';
+import type { Person } from '@nodo/api';
 import { useState } from 'react';
 import { m, write } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';

@@ -1,4 +1,4 @@
-import type { Person } from '@nodo/contract';
+import type { Person } from '@nodo/api';
 import { Popover } from 'radix-ui';
 import { memo } from 'react';
 import { shallowEqual } from 'react-redux';

@@ -1,4 +1,5 @@
-import { mayBeCorrected, type Session } from '@nodo/contract';
+import type { Session } from '@nodo/api';
+import { mayBeCorrected } from '@nodo/ticket';
 import { Undo2 } from 'lucide-react';
 import { m } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';

@@ -1,15 +1,15 @@
+import type { FamilyModel } from '@nodo/knowledge';
+import { FABRICS, INTERVIEWS } from '@nodo/knowledge';
+import { needleLine } from '@nodo/shop';
 import {
   type Assessment,
   changesOf,
   lateEntries,
-  needleLine,
   stateEpoch,
   type Ticket,
   type TicketEvent,
   threadLine,
-} from '@nodo/contract';
-import type { FamilyModel } from '@nodo/knowledge';
-import { FABRICS, INTERVIEWS } from '@nodo/knowledge';
+} from '@nodo/ticket';
 import { m } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import type { ShownTicket } from '../useShownTicket.ts';

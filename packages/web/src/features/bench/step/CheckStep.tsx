@@ -1,6 +1,6 @@
-import { gatesUnmet, type Ticket } from '@nodo/contract';
 import { type CauseBelief, type CheckProposal, openingChain } from '@nodo/core';
 import { checkMinutes, type FamilyCheck, type FamilyModel, isWorthIt } from '@nodo/knowledge';
+import { gatesUnmet, type Ticket } from '@nodo/ticket';
 import { Ruler, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';

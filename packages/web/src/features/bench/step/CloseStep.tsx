@@ -1,5 +1,5 @@
-import type { Assessment, Ticket } from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
+import type { Assessment, Ticket } from '@nodo/ticket';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { m, write } from '../../../messages/index.ts';

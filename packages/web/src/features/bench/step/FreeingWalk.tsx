@@ -1,6 +1,6 @@
-import type { Ticket } from '@nodo/contract';
 import { openingChain } from '@nodo/core';
 import { type FamilyModel, type FreeingStep, freeingSteps } from '@nodo/knowledge';
+import type { Ticket } from '@nodo/ticket';
 import { useState } from 'react';
 import { PlaceDrawing } from '../../../drawing/PlaceDrawing.tsx';
 import { m } from '../../../messages/index.ts';

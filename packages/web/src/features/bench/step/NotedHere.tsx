@@ -1,4 +1,4 @@
-import type { Ticket, TicketEvent } from '@nodo/contract';
+import type { Ticket, TicketEvent } from '@nodo/ticket';
 import { m } from '../../../messages/index.ts';
 import { Photo } from '../photo/Photo.tsx';
 

@@ -1,7 +1,7 @@
-import type { Ticket } from '@nodo/contract';
 import { type CauseBelief, type FindingWeight, weightBand } from '@nodo/core';
 import type { ActionSource, FamilyModel } from '@nodo/knowledge';
 import { INTERVIEWS } from '@nodo/knowledge';
+import type { Ticket } from '@nodo/ticket';
 import { PackageOpen } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';

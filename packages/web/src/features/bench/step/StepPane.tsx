@@ -1,5 +1,5 @@
-import type { Assessment, NextStep, Ticket } from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
+import type { Assessment, NextStep, Ticket } from '@nodo/ticket';
 import { memo } from 'react';
 import { m } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';

@@ -1,5 +1,5 @@
+import type { CustomerLink, Person } from '@nodo/api';
 import type { CallFault } from '@nodo/client';
-import type { CustomerLink, Person } from '@nodo/contract';
 import { useState } from 'react';
 import { useLinksQuery, useMakeLinkMutation, useRevokeLinkMutation } from '../../../api/client.ts';
 import { faultWords } from '../../../messages/faults.ts';

@@ -1,5 +1,6 @@
-import { type HandOver, handOverOf, type Looker, type Person, type Session } from '@nodo/contract';
+import type { Looker, Person, Session } from '@nodo/api';
 import type { FamilyModel } from '@nodo/knowledge';
+import { type HandOver, handOverOf } from '@nodo/ticket';
 import { Link2, UserRoundPlus } from 'lucide-react';
 import { useState } from 'react';
 import { usePresenceQuery } from '../../../api/client.ts';

@@ -1,4 +1,3 @@
-import { caseSeat } from '@nodo/contract';
 import {
   CoreFault,
   mm,
@@ -7,6 +6,7 @@ import {
   tex,
   threadDiameter,
 } from '@nodo/core';
+import { caseSeat } from '@nodo/ticket';
 import { useState } from 'react';
 import { readNumber, write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';

@@ -1,4 +1,4 @@
-import { caseSeat } from '@nodo/contract';
+import { caseSeat } from '@nodo/ticket';
 import { useState } from 'react';
 import { CaseDetail } from '../../../drawing/detail/below.tsx';
 import { instruments } from '../../../messages/instruments.ts';

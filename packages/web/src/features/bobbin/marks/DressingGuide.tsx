@@ -1,4 +1,3 @@
-import type { Mark } from '@nodo/contract';
 import {
   COARSEST_GRIT,
   DRESSING_TOOLS,
@@ -10,6 +9,7 @@ import {
   verdictOn,
   verdictOnPart,
 } from '@nodo/knowledge';
+import type { Mark } from '@nodo/ticket';
 import { useState } from 'react';
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';

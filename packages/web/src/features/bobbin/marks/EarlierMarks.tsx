@@ -1,5 +1,5 @@
-import type { EarlierMark } from '@nodo/contract';
 import type { SurfaceId } from '@nodo/knowledge';
+import type { EarlierMark } from '@nodo/ticket';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';

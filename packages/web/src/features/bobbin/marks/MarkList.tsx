@@ -1,5 +1,5 @@
-import { type Mark, partOf } from '@nodo/contract';
 import { type StruckPart, surfaceOf, verdictOn } from '@nodo/knowledge';
+import { type Mark, partOf } from '@nodo/ticket';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';

@@ -1,6 +1,6 @@
-import type { Mark } from '@nodo/contract';
 import type { ClockPlace } from '@nodo/core';
 import type { Surface, SurfaceId } from '@nodo/knowledge';
+import type { Mark } from '@nodo/ticket';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { SurfaceMap } from '../../../drawing/surfaces/SurfaceMap.tsx';

@@ -1,6 +1,6 @@
-import type { EarlierMark } from '@nodo/contract';
 import { type ClockPlace, sameAs } from '@nodo/core';
 import { MARK_KINDS, type MarkKind } from '@nodo/knowledge';
+import type { EarlierMark } from '@nodo/ticket';
 import { useState } from 'react';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';

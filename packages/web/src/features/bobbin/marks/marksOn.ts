@@ -1,12 +1,4 @@
 import {
-  type EarlierMark,
-  type Mark,
-  type MarkEndTold,
-  marksLeft,
-  openMarks,
-  repairsDone,
-} from '@nodo/contract';
-import {
   ACTION_FOR,
   findingOf,
   isPlastic,
@@ -17,6 +9,14 @@ import {
   type Surface,
   verdictOn,
 } from '@nodo/knowledge';
+import {
+  type EarlierMark,
+  type Mark,
+  type MarkEndTold,
+  marksLeft,
+  openMarks,
+  repairsDone,
+} from '@nodo/ticket';
 import { type InstrumentBench, keepLook, standingOf } from '../../instrument/instrumentBench.ts';
 
 /** The surfaces that this machine has. */

@@ -1,7 +1,7 @@
-import { threadAcross, type WorkTold, workOf } from '@nodo/contract';
-import { ADDRESSES, fillAddress } from '@nodo/contract/addresses';
+import { ADDRESSES, fillAddress } from '@nodo/api';
 import { FINENESS_UNITS, numberIn, tex } from '@nodo/core';
 import { EVERYDAY_POINTS, type EverydayPoint, FABRICS, fitNeedle, pointOf } from '@nodo/knowledge';
+import { threadAcross, type WorkTold, workOf } from '@nodo/ticket';
 import { useState } from 'react';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';

@@ -1,6 +1,7 @@
-import { type NeedleIn, needleLine } from '@nodo/contract';
 import { type Millimetres, needleSize, stiffnessAgainst } from '@nodo/core';
 import { givesWay, judgeNeedle, type NeedleFit, type NeedleVerdict } from '@nodo/knowledge';
+import { needleLine } from '@nodo/shop';
+import type { NeedleIn } from '@nodo/ticket';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';

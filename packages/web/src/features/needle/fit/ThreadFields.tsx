@@ -1,6 +1,6 @@
-import type { ThreadTold, WorkCommand } from '@nodo/contract';
 import { countsPlies, FIBRES, FINENESS_UNITS, type Fibre, type FinenessUnit } from '@nodo/core';
 import { THREAD_KINDS, type ThreadKind } from '@nodo/knowledge';
+import type { ThreadTold, WorkCommand } from '@nodo/ticket';
 import { instruments } from '../../../messages/instruments.ts';
 import { Select, TextField } from '../../../ui/Field.tsx';
 import { Choices } from '../../instrument/bits.tsx';

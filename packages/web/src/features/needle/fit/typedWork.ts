@@ -1,6 +1,6 @@
-import { finenessOf, type ThreadTold, type WorkCommand, type WorkTold } from '@nodo/contract';
 import { CoreFault } from '@nodo/core';
 import type { FabricId } from '@nodo/knowledge';
+import { finenessOf, type ThreadTold, type WorkCommand, type WorkTold } from '@nodo/ticket';
 import { readNumber } from '../../../messages/index.ts';
 import type { TypedThread } from './ThreadFields.tsx';
 

@@ -1,4 +1,3 @@
-import type { CommandOf, EventType, MachineCard, MeasureLimit } from '@nodo/contract';
 import {
   degrees,
   type HookMeeting,
@@ -10,6 +9,8 @@ import {
   USUAL_MEETING,
 } from '@nodo/core';
 import { ANGLE_TOLERANCE, type FamilyModel, type ScarfSide, SEAT_TOLERANCE } from '@nodo/knowledge';
+import type { MachineCard } from '@nodo/shop';
+import type { CommandOf, EventType, MeasureLimit } from '@nodo/ticket';
 
 /** What was answered of one needle so far. */
 export interface SeatReading {

@@ -1,5 +1,5 @@
-import { assess, checkStanding, stateEpoch, type Ticket } from '@nodo/contract';
 import type { FamilyModel } from '@nodo/knowledge';
+import { assess, checkStanding, stateEpoch, type Ticket } from '@nodo/ticket';
 import { SEAT_CHECK_IDS } from './seatReading.ts';
 
 const SETS: ReadonlySet<string> = new Set(['needle-set', 'needle-replaced', 'socket-cleared']);

@@ -1,0 +1,15 @@
+export { dayAfter, daysBetween, weekdayOf } from './days.ts';
+export {
+  day,
+  humanText,
+  instant,
+  isBefore,
+  minorUnits,
+  minutesBetween,
+  role,
+  sha256,
+  tableId,
+  uuid,
+} from './fields.ts';
+export { type Refusal, type RefusalCode, refusal, refuse } from './refusal.ts';
+export { type Actor, AT_THE_BENCH, AT_THE_COUNTER, EVERY_ROLE, LEADS, type Role } from './roles.ts';

@@ -1,0 +1,47 @@
+import type { CustomerCard, MachineCard, ShopCard, WorkingTime } from './profiles.ts';
+
+/** A machine of which nothing is known yet but its kind and what it is called. */
+export function newMachineCard(family: string, label: string): MachineCard {
+  return {
+    family,
+    label,
+    model: '',
+    serial: '',
+    traits: null,
+    facts: {},
+    service: {},
+    needles: 1,
+    scarf: null,
+    bobbin: null,
+    bobbinTurns: null,
+    oilPoints: '',
+    notes: '',
+  };
+}
+
+/** Somebody of whom nothing is known yet but name and number. */
+export function newCustomerCard(name: string, phone: string): CustomerCard {
+  return { name, phone, other: '', reach: 'telephone', notes: '' };
+}
+
+const NINE_TO_FIVE: [number, number] = [540, 1020];
+
+/** A week as most shops have it; six tenths of the day go into repairs. Ours, no source. */
+export const USUAL_TIME: WorkingTime = {
+  week: [NINE_TO_FIVE, NINE_TO_FIVE, NINE_TO_FIVE, NINE_TO_FIVE, NINE_TO_FIVE, null, null],
+  off: [],
+  share: 60,
+};
+
+/** A shop that has not said anything of itself yet. */
+export const NEW_SHOP_CARD: ShopCard = {
+  currency: 'EUR',
+  hour: 4800,
+  taxPerMille: 190,
+  taxIncluded: true,
+  usualDays: 7,
+  uncollectedDays: 30,
+  stuckDays: 3,
+  closed: [],
+  people: {},
+};

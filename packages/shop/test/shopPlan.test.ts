@@ -1,0 +1,128 @@
+import { dayAfter, daysBetween, weekdayOf } from '@nodo/kernel';
+import { summaryOf, type TicketSummary } from '@nodo/ticket';
+import { describe, expect, it } from 'vitest';
+import { testId } from '../../kernel/test/ids.ts';
+import { modelFor, Story } from '../../ticket/test/story.ts';
+import {
+  absenceOn,
+  NEW_SHOP_CARD,
+  offersFor,
+  planShop,
+  type ShopCard,
+  USUAL_TIME,
+  type Workshop,
+} from '../src/index.ts';
+import { benchOf } from '../src/workingTime.ts';
+
+const ODREN = testId();
+/** Monday, the second of March 2026, nine o'clock: the whole first shift lies ahead. */
+const MONDAY = { day: '2026-03-02', minute: 540 };
+
+/** The shop's own card with one person's working time. */
+const shopWith = (time: Partial<ShopCard['people'][string]>): ShopCard => ({
+  ...NEW_SHOP_CARD,
+  people: { [ODREN]: { ...USUAL_TIME, ...time } },
+});
+
+/** A machine's line on the Rack: an hour of work, taken in on the Friday before. */
+function machine(change: Partial<TicketSummary> = {}): TicketSummary {
+  const story = new Story();
+  const line = summaryOf(story.ticket, modelFor(story));
+  if (!line) throw new Error('no line');
+  const takenInAt = '2026-02-27T10:00:00.000Z';
+  return { ...line, takenInAt, left: { mean: 60, spread: 10 }, ...change };
+}
+
+const shop = (rack: readonly TicketSummary[], card = shopWith({ share: 100 })): Workshop => ({
+  rack,
+  card,
+  people: [ODREN],
+  now: MONDAY,
+});
+
+describe('days', () => {
+  // ISO 8601 puts Monday first; dates whose weekday any calendar tells.
+  it.each([
+    ['2000-01-01', 5],
+    ['2024-02-29', 3],
+    ['2026-03-02', 0],
+    ['2027-12-31', 4],
+  ])('%s is weekday %i from Monday on', (day, weekday) => {
+    expect(weekdayOf(day)).toBe(weekday);
+  });
+
+  it('go over months, leap days and the changes of clocks', () => {
+    expect(dayAfter('2024-02-28', 1)).toBe('2024-02-29');
+    expect(dayAfter('2026-12-31', 1)).toBe('2027-01-01');
+    expect(dayAfter('2026-03-28', 2)).toBe('2026-03-30');
+    expect(daysBetween('2026-03-28', '2026-03-30')).toBe(2);
+    expect(daysBetween('2026-10-26', '2026-10-24')).toBe(-2);
+  });
+});
+
+describe('working time', () => {
+  const DAY = 1440;
+
+  it('is the share of each shift, from its beginning, on the days that are worked', () => {
+    const { stretches } = benchOf(shopWith({ share: 50 }), ODREN, MONDAY, 8);
+    // Nine to five is 480 minutes; half of it, Monday to Friday, then the next Monday.
+    expect(stretches).toEqual(
+      [0, 1, 2, 3, 4, 7].map((ahead) => [ahead * DAY + 540, ahead * DAY + 540 + 240]),
+    );
+  });
+
+  it('leaves out what is past of today', () => {
+    const { stretches } = benchOf(shopWith({ share: 100 }), ODREN, { ...MONDAY, minute: 900 }, 1);
+    expect(stretches).toEqual([[900, 1020]]);
+  });
+
+  it('has none on days off, and says why', () => {
+    const off = [{ from: '2026-03-03', until: '2026-03-04', words: 'Moving house' }];
+    const card = {
+      ...shopWith({ off }),
+      closed: [{ from: '2026-03-05', until: '2026-03-05', words: 'Fair' }],
+    };
+    const time = card.people[ODREN] ?? USUAL_TIME;
+    const days = ['2026-03-02', '2026-03-03', '2026-03-05', '2026-03-07'];
+    expect(days.map((day) => absenceOn(card, time, day)?.why)).toEqual([
+      undefined,
+      'off',
+      'shop-closed',
+      'not-a-working-day',
+    ]);
+    expect(benchOf(card, ODREN, MONDAY, 5).stretches).toHaveLength(2);
+  });
+});
+
+describe('the plan of the shop', () => {
+  it('says of each machine why it stands where it does', () => {
+    const reasons = (change: Partial<TicketSummary>) =>
+      planShop(shop([machine(change)]))?.planned.map(({ reason }) => reason);
+    expect(reasons({ promised: '2026-03-01' })).toEqual(['overdue']);
+    // The day itself is not over yet.
+    expect(reasons({ promised: '2026-03-02' })).toEqual(['due-soon']);
+    expect(reasons({ promised: '2026-03-03' })).toEqual(['due-soon']);
+    expect(reasons({ promised: '2026-03-04' })).toEqual(['promised']);
+    expect(reasons({ promised: null })).toEqual(['in-turn']);
+    expect(reasons({ promised: null, comebackOf: testId() })).toEqual(['came-back']);
+    // Without a promise it should be ready after the shop's usual week.
+    expect(reasons({ promised: null, takenInAt: '2026-02-20T10:00:00.000Z' })).toEqual(['overdue']);
+  });
+
+  it('takes as many days as the share leaves it', () => {
+    // Two working days' worth of minutes, alone in the shop.
+    const rack = [machine({ left: { mean: 900, spread: 1 } })];
+    const dayAt = (share: number) => planShop(shop(rack, shopWith({ share })))?.planned[0]?.day;
+    expect(dayAt(100)).toBe('2026-03-03');
+    expect(dayAt(50)).toBe('2026-03-05');
+    expect(planShop(shop(rack, shopWith({ share: 0 })))).toBeUndefined();
+  });
+
+  it('offers no day at which nobody works', () => {
+    const offers = offersFor(shop([]), { minutes: 60, spread: 5 });
+    const held = offers.filter(({ holds }) => holds).map(({ day }) => weekdayOf(day));
+    expect(held.length).toBeGreaterThan(15);
+    expect(held.every((weekday) => weekday < 5)).toBe(true);
+    expect(offers.find(({ holds }) => holds)?.day).toBe('2026-03-02');
+  });
+});

@@ -1,0 +1,86 @@
+import { CoreFault } from '@nodo/core';
+import type { Actor } from '@nodo/kernel';
+import type { TableChange } from '@nodo/knowledge';
+import type { TableEvent } from './events.ts';
+
+/** Who did it, and when the server learned of it. */
+export interface Hand {
+  readonly by: Actor;
+  readonly at: string;
+}
+
+export interface Proposal extends Hand {
+  /** Id of the event that proposed it. */
+  readonly id: string;
+  readonly change: TableChange;
+  readonly reason: string;
+  readonly state: 'open' | 'accepted' | 'withdrawn';
+  readonly accepted: Hand | undefined;
+  readonly withdrawn: (Hand & { readonly reason: string }) | undefined;
+}
+
+/** The changes of one shop as their events tell them. */
+export interface TablesDesk {
+  /** Place of the last event; 0 before the first. */
+  readonly seq: number;
+  readonly proposals: readonly Proposal[];
+  /** Ids of the proposals in force, in the order in which they were accepted. */
+  readonly inForce: readonly string[];
+}
+
+const EMPTY_DESK: TablesDesk = { seq: 0, proposals: [], inForce: [] };
+
+/**
+ * The desk told from its events, which must be all of them in order.
+ * @throws CoreFault `event-out-of-order`
+ */
+export function deskOf(events: readonly TableEvent[]): TablesDesk {
+  return events.reduce(deskAfter, EMPTY_DESK);
+}
+
+/**
+ * The desk after one more event.
+ * @throws CoreFault `event-out-of-order` unless the event is the next.
+ */
+export function deskAfter(desk: TablesDesk, event: TableEvent): TablesDesk {
+  if (event.seq !== desk.seq + 1) {
+    throw new CoreFault('event-out-of-order', { has: desk.seq, got: event.seq });
+  }
+  return {
+    seq: event.seq,
+    proposals: told(desk.proposals, event),
+    inForce: inForceAfter(desk, event),
+  };
+}
+
+function inForceAfter({ inForce }: TablesDesk, event: TableEvent): readonly string[] {
+  switch (event.type) {
+    case 'change-proposed':
+      return inForce;
+    case 'change-accepted':
+      return [...inForce, event.body.proposal];
+    case 'change-withdrawn':
+      return inForce.filter((id) => id !== event.body.proposal);
+  }
+}
+
+/** The changes that the shop judges with, in the order in which they were accepted. */
+export function changesInForce({ proposals, inForce }: TablesDesk): readonly TableChange[] {
+  return inForce.flatMap((id) => proposals.find((proposal) => proposal.id === id)?.change ?? []);
+}
+
+function told(proposals: readonly Proposal[], event: TableEvent): readonly Proposal[] {
+  const hand: Hand = { by: event.actor, at: event.receivedAt };
+  if (event.type === 'change-proposed') {
+    const { change, reason } = event.body;
+    const nothing = { accepted: undefined, withdrawn: undefined };
+    return [...proposals, { id: event.id, change, reason, state: 'open', ...hand, ...nothing }];
+  }
+  const decided: Partial<Proposal> =
+    event.type === 'change-accepted'
+      ? { state: 'accepted', accepted: hand }
+      : { state: 'withdrawn', withdrawn: { ...hand, reason: event.body.reason } };
+  return proposals.map((proposal) =>
+    proposal.id === event.body.proposal ? { ...proposal, ...decided } : proposal,
+  );
+}

@@ -1,0 +1,90 @@
+import type { Actor } from '@nodo/kernel';
+import { type Refusal, refuse } from '@nodo/kernel';
+import {
+  compileKnowledge,
+  type Edition,
+  editionWith,
+  type TableChange,
+  valueInTables,
+  valueOfChange,
+  withChange,
+} from '@nodo/knowledge';
+import { changesInForce, deskAfter, type TablesDesk } from './changeRequests.ts';
+import type { TableDraft, TableEvent } from './events.ts';
+
+export type TableVerdict =
+  | { readonly ok: true; readonly event: TableEvent }
+  | { readonly ok: false; readonly refusal: Refusal };
+
+/** The tables that a shop judges with. */
+export function presentEdition(desk: TablesDesk): Edition {
+  return editionWith(changesInForce(desk));
+}
+
+/**
+ * Whether a draft becomes the next event of the shop's tables, and which.
+ * @param receivedAt the instant at which the server received it.
+ */
+export function decideTables(
+  desk: TablesDesk,
+  draft: TableDraft,
+  actor: Actor,
+  receivedAt: string,
+): TableVerdict {
+  const refusal = refusalOf(desk, draft, actor);
+  if (refusal) return { ok: false, refusal };
+  const { id, observedAt, device } = draft;
+  const stored = {
+    id,
+    seq: desk.seq + 1,
+    version: 1,
+    actor,
+    device,
+    observedAt,
+    receivedAt,
+  } as const;
+  if (draft.type === 'change-proposed') {
+    return { ok: true, event: { ...stored, type: draft.type, body: draft.command } };
+  }
+  // Told as if it had happened, to learn what the shop would judge with.
+  const asIf = { ...stored, type: draft.type, body: { ...draft.command, to: '' } } as TableEvent;
+  const to = presentEdition(deskAfter(desk, asIf)).knowledge.hash;
+  return { ok: true, event: { ...asIf, body: { ...draft.command, to } } as TableEvent };
+}
+
+function refusalOf(desk: TablesDesk, draft: TableDraft, { role }: Actor): Refusal | undefined {
+  if (role !== 'lead') return refuse('role-may-not', 'type', { role });
+  if (draft.type === 'change-proposed') {
+    return refusalOfChange(presentEdition(desk), draft.command.change, 'command.change');
+  }
+  const proposal = desk.proposals.find(({ id }) => id === draft.command.proposal);
+  if (!proposal) return refuse('no-such-proposal', 'command.proposal');
+  if (draft.type === 'change-withdrawn') {
+    return proposal.state === 'withdrawn'
+      ? refuse('proposal-decided', 'command.proposal', { state: proposal.state })
+      : undefined;
+  }
+  if (proposal.state !== 'open') {
+    return refuse('proposal-decided', 'command.proposal', { state: proposal.state });
+  }
+  const present = presentEdition(desk);
+  if (draft.command.against !== present.knowledge.hash) {
+    return refuse('tables-moved', 'command.against');
+  }
+  return refusalOfChange(present, proposal.change, 'command.proposal');
+}
+
+/** Why a change cannot be made to an edition: unknown, no change at all, or unsound after it. */
+export function refusalOfChange(
+  { source, knowledge }: Edition,
+  change: TableChange,
+  path: string,
+): Refusal | undefined {
+  const changed = withChange(source, change);
+  if (!changed) return refuse('not-in-the-tables', path);
+  if (valueInTables(knowledge, change) === valueOfChange(change)) {
+    return refuse('already-so', path);
+  }
+  const compiled = compileKnowledge(changed);
+  return compiled.ok ? undefined : refuse('tables-unsound', path, { faults: compiled.faults });
+}

@@ -1,0 +1,64 @@
+import { humanText, refuse, tableId } from '@nodo/kernel';
+import { z } from 'zod';
+import { gatesUnmet } from '../gates.ts';
+import { marksAfter } from '../marks.ts';
+import { type Ticket, withVoidEpoch } from '../ticket.ts';
+import { accept, defineEvent, reject } from './define.ts';
+import { atTheBench } from './guards.ts';
+
+const command = z.object({ action: tableId, note: humanText(500).optional() });
+
+const body = command.extend({
+  /** What it treats, as the tables said when it was done. */
+  treats: z.array(tableId),
+  repair: z.boolean(),
+});
+
+/** Laid end to end since the needle was last said to have broken, they made it whole. */
+function allPiecesFound({ life: { pieces }, answers }: Ticket): boolean {
+  const broke = answers.findLast(({ finding, present }) => finding === 'needle-break' && present);
+  return pieces?.state === 'whole' && pieces.seq > (broke?.seq ?? 0);
+}
+
+/** Something was done. What treats a cause ends the epoch: later findings are of another state. */
+export const actionDone = defineEvent({
+  type: 'action-done',
+  version: 1,
+  command,
+  body,
+  decide: atTheBench((ticket, given, { model }) => {
+    const action = model.actions.get(given.action);
+    if (!action) {
+      return reject(refuse('not-on-this-machine', 'command.action', { id: given.action }));
+    }
+    if (action.needsReason && given.note === undefined) {
+      return reject(refuse('reason-missing', 'command.note', { id: action.id }));
+    }
+    if (given.action === 'power-on' && ticket.open.size > 0) {
+      return reject(refuse('gate-unmet', 'command.action', { unmet: ['machine-closed'] }));
+    }
+    const unmet = gatesUnmet(ticket, model, `action:${action.id}`);
+    if (unmet.length > 0) return reject(refuse('gate-unmet', 'command.action', { unmet }));
+    if (action.id === 'fragments-accounted' && !allPiecesFound(ticket)) {
+      return reject(refuse('pieces-missing', 'command.action'));
+    }
+    return accept({
+      ...given,
+      treats: action.treats.filter((cause) => model.causes.has(cause)),
+      repair: action.repair,
+    });
+  }),
+  apply(ticket, { action, treats, repair }, { seq, epoch }) {
+    const startsEpoch = treats.length > 0 ? ticket.epoch + 1 : undefined;
+    return {
+      ...ticket,
+      epoch: startsEpoch ?? ticket.epoch,
+      power: action === 'power-off-confirmed' ? 'off' : action === 'power-on' ? 'on' : ticket.power,
+      deeds: [...ticket.deeds, { action, treats, repair, startsEpoch, epoch, seq }],
+      life: { ...ticket.life, marks: marksAfter(ticket.life.marks, action) },
+    };
+  },
+  applyCorrected(ticket, { treats }) {
+    return treats.length === 0 ? ticket : withVoidEpoch(ticket);
+  },
+});

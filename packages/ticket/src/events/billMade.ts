@@ -1,0 +1,55 @@
+import { billOf, money } from '@nodo/core';
+import { minorUnits, refuse } from '@nodo/kernel';
+import { z } from 'zod';
+import { agreedPrice } from '../life.ts';
+import { accept, defineEvent, reject } from './define.ts';
+import { sinceItCame } from './guards.ts';
+
+const command = z.object({
+  /** Minutes that are charged, whatever the clock says. */
+  labourMinutes: z.number().int().min(0).max(10_000),
+  rates: z.object({
+    hour: minorUnits,
+    taxPerMille: z.number().int().min(0).max(1000),
+    taxIncluded: z.boolean(),
+  }),
+  currency: z.string().regex(/^[A-Z]{3}$/),
+});
+
+const body = command.extend({
+  labour: minorUnits,
+  parts: minorUnits,
+  tax: minorUnits,
+  total: minorUnits,
+});
+
+/** What work and parts come to. Never above what the customer agreed to. */
+export const billMade = defineEvent({
+  type: 'bill-made',
+  version: 1,
+  command,
+  body,
+  decide: sinceItCame((ticket, given) => {
+    const { hour, taxPerMille, taxIncluded } = given.rates;
+    const parts = ticket.life.parts.map((part) => ({ ...part, each: money(part.each) }));
+    const rates = { hour: money(hour), taxPerMille, taxIncluded };
+    const bill = billOf(given.labourMinutes, parts, rates);
+    const agreed = agreedPrice(ticket.life);
+    if (agreed !== undefined && bill.total > agreed) {
+      return reject(refuse('over-the-limit', 'command', { total: bill.total, agreed }));
+    }
+    return accept({ ...given, ...bill });
+  }),
+  apply(ticket, { rates, currency, ...sums }) {
+    const bill = {
+      currency,
+      rates: { ...rates, hour: money(rates.hour) },
+      labourMinutes: sums.labourMinutes,
+      labour: money(sums.labour),
+      parts: money(sums.parts),
+      tax: money(sums.tax),
+      total: money(sums.total),
+    };
+    return { ...ticket, life: { ...ticket.life, bill } };
+  },
+});

@@ -1,0 +1,22 @@
+import { refuse } from '@nodo/kernel';
+import { atTheClock } from '../life.ts';
+import { accept, defineEvent, nothing, reject } from './define.ts';
+import { atTheBench } from './guards.ts';
+
+/** Somebody begins to work on it, or goes on. The clock counts for the person. */
+export const clockStarted = defineEvent({
+  type: 'clock-started',
+  version: 1,
+  command: nothing,
+  body: nothing,
+  decide: atTheBench(({ life }, command, { actor }) =>
+    atTheClock(life).includes(actor.person) ? reject(refuse('already-so')) : accept(command),
+  ),
+  apply: (ticket, _body, { actor, observedAt }) => ({
+    ...ticket,
+    life: {
+      ...ticket.life,
+      worked: [...ticket.life.worked, { person: actor.person, from: observedAt, until: undefined }],
+    },
+  }),
+});

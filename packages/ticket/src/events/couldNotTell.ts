@@ -1,0 +1,23 @@
+import { refuse, tableId } from '@nodo/kernel';
+import { z } from 'zod';
+import { accept, defineEvent, reject } from './define.ts';
+import { evenLate } from './guards.ts';
+
+const body = z.object({ check: tableId });
+
+/** The check was tried and gave no answer; it is not proposed again in this epoch. */
+export const couldNotTell = defineEvent({
+  type: 'could-not-tell',
+  version: 1,
+  command: body,
+  body,
+  decide: evenLate((_ticket, command, { model }) => {
+    if (!model.checks.has(command.check)) {
+      return reject(refuse('not-on-this-machine', 'command.check', { id: command.check }));
+    }
+    return accept(command);
+  }),
+  apply(ticket, { check }, { epoch }) {
+    return { ...ticket, untold: [...ticket.untold, { check, epoch }] };
+  },
+});

@@ -1,0 +1,46 @@
+import { refuse, tableId } from '@nodo/kernel';
+import { z } from 'zod';
+import { type Ticket, withVoidEpoch } from '../ticket.ts';
+import { accept, defineEvent, type Place, reject } from './define.ts';
+import { whileAway } from './guards.ts';
+
+const command = z.object({ cause: tableId });
+
+const body = command.extend({
+  /** What it treats, as the tables said when it was told. */
+  treats: z.array(tableId),
+});
+
+/**
+ * On the telephone: the customer was told how to put a cause right and says it is done. Ends
+ * the epoch like work at the bench, but owes no proof there: the customer sews it.
+ */
+export const customerDid = defineEvent({
+  type: 'customer-did',
+  version: 1,
+  command,
+  body,
+  decide: whileAway((_ticket, { cause }, { model }) => {
+    const known = model.causes.get(cause);
+    if (!known?.byPhone) {
+      return reject(refuse('not-on-this-machine', 'command.cause', { id: cause }));
+    }
+    return accept({ cause, treats: [cause] });
+  }),
+  apply: (ticket, { treats }, place) => withTold(ticket, treats, place),
+  applyCorrected: withVoidEpoch,
+});
+
+/** The machine after its owner put these right: a new state. */
+export function withTold(
+  ticket: Ticket,
+  treats: readonly string[],
+  { seq, epoch }: Pick<Place, 'seq' | 'epoch'>,
+): Ticket {
+  const startsEpoch = ticket.epoch + 1;
+  return {
+    ...ticket,
+    epoch: startsEpoch,
+    told: [...ticket.told, { treats, startsEpoch, epoch, seq }],
+  };
+}

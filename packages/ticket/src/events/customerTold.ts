@@ -1,0 +1,22 @@
+import { humanText, refuse } from '@nodo/kernel';
+import { z } from 'zod';
+import { SPOKEN } from '../life.ts';
+import { accept, defineEvent, reject } from './define.ts';
+import { sinceItCame } from './guards.ts';
+
+const body = z.object({ how: z.enum(SPOKEN), words: humanText(500, 0) });
+
+/** The customer was told that the machine is ready, or reminded of it. */
+export const customerTold = defineEvent({
+  type: 'customer-told',
+  version: 1,
+  command: body,
+  body,
+  decide: sinceItCame((ticket, command) =>
+    ticket.status === 'closed' ? accept(command) : reject(refuse('ticket-open')),
+  ),
+  apply: (ticket, _told, { observedAt }) => ({
+    ...ticket,
+    life: { ...ticket.life, toldAt: observedAt },
+  }),
+});

@@ -1,0 +1,24 @@
+import { day, humanText } from '@nodo/kernel';
+import { z } from 'zod';
+import { accept, defineEvent } from './define.ts';
+import { atWork } from './guards.ts';
+
+const body = z.object({
+  /** Null: the promise is taken back. */
+  day: day.nullable(),
+  /** Why it was given although the reckoning was against it. */
+  despite: humanText(300, 3).optional(),
+});
+
+/** The customer was told a day on which it can be fetched. */
+export const dayPromised = defineEvent({
+  type: 'day-promised',
+  version: 1,
+  command: body,
+  body,
+  decide: atWork((_ticket, command) => accept(command)),
+  apply: (ticket, { day: promised }) => ({
+    ...ticket,
+    life: { ...ticket.life, promised: promised ?? undefined },
+  }),
+});

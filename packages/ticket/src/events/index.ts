@@ -1,0 +1,155 @@
+import { instant, uuid } from '@nodo/kernel';
+import { z } from 'zod';
+import { type Envelope, envelope } from '../envelope.ts';
+import { actionDone } from './actionDone.ts';
+import { billMade } from './billMade.ts';
+import { callEnded } from './callEnded.ts';
+import { callTaken } from './callTaken.ts';
+import { cameBack } from './cameBack.ts';
+import { clockStarted } from './clockStarted.ts';
+import { clockStopped } from './clockStopped.ts';
+import { couldNotTell } from './couldNotTell.ts';
+import { customerDid } from './customerDid.ts';
+import { customerTold } from './customerTold.ts';
+import { dayPromised } from './dayPromised.ts';
+import type { EventKind } from './define.ts';
+import { dutyWaived } from './dutyWaived.ts';
+import { entryCorrected } from './entryCorrected.ts';
+import { findingsRecorded } from './findingsRecorded.ts';
+import { handedOver } from './handedOver.ts';
+import { intakeTaken } from './intakeTaken.ts';
+import { knowledgeAdopted } from './knowledgeAdopted.ts';
+import { labourBooked } from './labourBooked.ts';
+import { limitAgreed } from './limitAgreed.ts';
+import { machineArrived } from './machineArrived.ts';
+import { machineClosed } from './machineClosed.ts';
+import { machineCollected } from './machineCollected.ts';
+import { machineKnown } from './machineKnown.ts';
+import { machineOpened } from './machineOpened.ts';
+import { markEnded } from './markEnded.ts';
+import { markFound } from './markFound.ts';
+import { measured } from './measured.ts';
+import { needleFitted } from './needleFitted.ts';
+import { observationNoted } from './observationNoted.ts';
+import { ownCauseFound } from './ownCauseFound.ts';
+import { partAwaited } from './partAwaited.ts';
+import { partCame } from './partCame.ts';
+import { partFitted } from './partFitted.ts';
+import { photoKept } from './photoKept.ts';
+import { piecesLaid } from './piecesLaid.ts';
+import { placed } from './placed.ts';
+import { planChosen } from './planChosen.ts';
+import { priceAnswered } from './priceAnswered.ts';
+import { priceAsked } from './priceAsked.ts';
+import { screwTurned } from './screwTurned.ts';
+import { setUpNoted } from './setUpNoted.ts';
+import { signed } from './signed.ts';
+import { ticketClosed } from './ticketClosed.ts';
+import { ticketReopened } from './ticketReopened.ts';
+import { workTold } from './workTold.ts';
+
+/** Every kind of ticket event, one file each: the table of contents of a ticket's life. */
+const EVENT_KINDS = {
+  'intake-taken': intakeTaken,
+  'call-taken': callTaken,
+  'customer-did': customerDid,
+  'call-ended': callEnded,
+  'machine-arrived': machineArrived,
+  'findings-recorded': findingsRecorded,
+  'could-not-tell': couldNotTell,
+  'observation-noted': observationNoted,
+  'photo-kept': photoKept,
+  'own-cause-found': ownCauseFound,
+  'action-done': actionDone,
+  'machine-opened': machineOpened,
+  'machine-closed': machineClosed,
+  'plan-chosen': planChosen,
+  'duty-waived': dutyWaived,
+  'entry-corrected': entryCorrected,
+  'ticket-closed': ticketClosed,
+  'ticket-reopened': ticketReopened,
+  'machine-collected': machineCollected,
+  'knowledge-adopted': knowledgeAdopted,
+  'handed-over': handedOver,
+  'limit-agreed': limitAgreed,
+  'price-asked': priceAsked,
+  'price-answered': priceAnswered,
+  'part-awaited': partAwaited,
+  'part-came': partCame,
+  'part-fitted': partFitted,
+  'clock-started': clockStarted,
+  'clock-stopped': clockStopped,
+  'labour-booked': labourBooked,
+  'day-promised': dayPromised,
+  'set-up-noted': setUpNoted,
+  measured: measured,
+  'needle-fitted': needleFitted,
+  'work-told': workTold,
+  'pieces-laid': piecesLaid,
+  'screw-turned': screwTurned,
+  'mark-found': markFound,
+  'mark-ended': markEnded,
+  signed: signed,
+  'bill-made': billMade,
+  'customer-told': customerTold,
+  'came-back': cameBack,
+  'machine-known': machineKnown,
+  placed: placed,
+} as const;
+
+type Kinds = typeof EVENT_KINDS;
+export type EventType = keyof Kinds;
+export type CommandOf<Type extends EventType> = z.infer<Kinds[Type]['command']>;
+export type BodyOf<Type extends EventType> = z.infer<Kinds[Type]['body']>;
+
+/** A stored event of a known kind. */
+export type TicketEvent = {
+  [Type in EventType]: Envelope & { readonly type: Type; readonly body: BodyOf<Type> };
+}[EventType];
+
+/** What a client sends: its own id, so that sending twice is safe. */
+export type Draft = {
+  [Type in EventType]: {
+    readonly id: string;
+    readonly type: Type;
+    readonly command: CommandOf<Type>;
+    readonly epoch: number;
+    readonly observedAt: string;
+    readonly device: string;
+    /** Who made it, where that is not who stands at the screen when it is sent. */
+    readonly by?: string | undefined;
+  };
+}[EventType];
+
+export const EVENT_TYPES = Object.keys(EVENT_KINDS) as [EventType, ...EventType[]];
+
+/** Any kind, its command and body seen as plain objects: for code that treats all alike. */
+export function kindOf(type: EventType): EventKind<EventType, object, object> {
+  return EVENT_KINDS[type];
+}
+
+function variants<Key extends 'command' | 'body'>(key: Key) {
+  const shape = key === 'command' ? draftEnvelope : envelope;
+  const all = EVENT_TYPES.map((type) =>
+    shape.extend({ type: z.literal(type), [key]: EVENT_KINDS[type][key] }),
+  );
+  return z.discriminatedUnion('type', all as [(typeof all)[number], ...(typeof all)[number][]]);
+}
+
+const draftEnvelope = z.object({
+  id: uuid,
+  epoch: z.number().int().nonnegative(),
+  observedAt: instant,
+  device: z.string().min(1).max(64),
+  by: uuid.optional(),
+});
+
+export const draft = variants('command') as unknown as z.ZodType<Draft>;
+export const ticketEvent = variants('body') as unknown as z.ZodType<TicketEvent>;
+
+/** Whether it is one of those that only a new ticket begins with. */
+export function beginsTicket<One extends { readonly type: EventType }>(
+  one: One,
+): one is Extract<One, { readonly type: 'intake-taken' | 'call-taken' }> {
+  return one.type === 'intake-taken' || one.type === 'call-taken';
+}

@@ -1,0 +1,24 @@
+import { refuse, sha256 } from '@nodo/kernel';
+import { z } from 'zod';
+import { accept, defineEvent, nothing, reject } from './define.ts';
+import { atWork } from './guards.ts';
+
+const body = z.object({ from: sha256, to: sha256 });
+
+/**
+ * From here on the ticket is judged with another edition of the tables. Recorded with the
+ * first entry after the tables moved on; a closed ticket stays with the edition it was
+ * closed under.
+ */
+export const knowledgeAdopted = defineEvent({
+  type: 'knowledge-adopted',
+  version: 1,
+  command: nothing,
+  body,
+  decide: atWork((ticket, _command, { knowledge }) => {
+    const from = ticket.knowledge;
+    if (from === undefined || from === knowledge) return reject(refuse('already-so'));
+    return accept({ from, to: knowledge });
+  }),
+  apply: (ticket, { to }) => ({ ...ticket, knowledge: to }),
+});

@@ -1,0 +1,19 @@
+import { humanText } from '@nodo/kernel';
+import { z } from 'zod';
+import { accept, defineEvent } from './define.ts';
+import { atTheBench } from './guards.ts';
+
+const body = z.object({ minutes: z.number().int().min(1).max(1440), words: humanText(200) });
+
+/** Work that the clock did not see. */
+export const labourBooked = defineEvent({
+  type: 'labour-booked',
+  version: 1,
+  command: body,
+  body,
+  decide: atTheBench((_ticket, command) => accept(command)),
+  apply: (ticket, { minutes }) => ({
+    ...ticket,
+    life: { ...ticket.life, booked: ticket.life.booked + minutes },
+  }),
+});

@@ -1,0 +1,15 @@
+import { refuse } from '@nodo/kernel';
+import { accept, defineEvent, nothing, reject } from './define.ts';
+import { atTheBench } from './guards.ts';
+
+/** Everything is back on the machine. */
+export const machineClosed = defineEvent({
+  type: 'machine-closed',
+  version: 1,
+  command: nothing,
+  body: nothing,
+  decide: atTheBench((ticket, command) => {
+    return ticket.open.size > 0 ? accept(command) : reject(refuse('already-so'));
+  }),
+  apply: (ticket) => ({ ...ticket, open: new Set<string>() }),
+});

@@ -1,0 +1,25 @@
+import { refuse } from '@nodo/kernel';
+import { surfaceOf } from '@nodo/knowledge';
+import { markFound as found } from '../marks.ts';
+import { accept, defineEvent, reject } from './define.ts';
+import { atTheBench } from './guards.ts';
+
+/** A mark was found on a part that the needle can reach. */
+export const markFound = defineEvent({
+  type: 'mark-found',
+  version: 1,
+  command: found,
+  body: found,
+  decide: atTheBench((_ticket, command, { model }) =>
+    model.checks.has(surfaceOf(command.surface).check)
+      ? accept(command)
+      : reject(refuse('not-on-this-machine', 'command.surface', { id: command.surface })),
+  ),
+  apply: (ticket, told, { id }) => ({
+    ...ticket,
+    life: {
+      ...ticket.life,
+      marks: [...ticket.life.marks, { ...told, id, end: null, gone: false }],
+    },
+  }),
+});

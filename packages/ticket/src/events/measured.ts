@@ -1,0 +1,16 @@
+import { measure } from '../values.ts';
+import { accept, defineEvent } from './define.ts';
+import { atTheBench } from './guards.ts';
+
+/** Something was measured on the machine, as it was found or as it was set. */
+export const measured = defineEvent({
+  type: 'measured',
+  version: 1,
+  command: measure,
+  body: measure,
+  decide: atTheBench((_ticket, command) => accept(command)),
+  apply: (ticket, told, { seq }) => ({
+    ...ticket,
+    life: { ...ticket.life, measures: [...ticket.life.measures, { ...told, seq }] },
+  }),
+});

@@ -1,0 +1,19 @@
+import { day, humanText } from '@nodo/kernel';
+import { z } from 'zod';
+import { accept, defineEvent } from './define.ts';
+import { atTheBench } from './guards.ts';
+
+const body = z.object({ part: humanText(120), expected: day.nullable() });
+
+/** A part is on order; the machine waits for it. */
+export const partAwaited = defineEvent({
+  type: 'part-awaited',
+  version: 1,
+  command: body,
+  body,
+  decide: atTheBench((_ticket, command) => accept(command)),
+  apply: (ticket, told, { id }) => ({
+    ...ticket,
+    life: { ...ticket.life, awaits: [...ticket.life.awaits, { ...told, id, came: false }] },
+  }),
+});

@@ -1,0 +1,16 @@
+import { partPut } from '../values.ts';
+import { accept, defineEvent } from './define.ts';
+import { atTheBench } from './guards.ts';
+
+/** A part went into the machine, or goes home with it. */
+export const partFitted = defineEvent({
+  type: 'part-fitted',
+  version: 1,
+  command: partPut,
+  body: partPut,
+  decide: atTheBench((_ticket, command) => accept(command)),
+  apply: (ticket, part) => ({
+    ...ticket,
+    life: { ...ticket.life, parts: [...ticket.life.parts, part] },
+  }),
+});

@@ -1,0 +1,22 @@
+import { humanText, sha256, tableId } from '@nodo/kernel';
+import { z } from 'zod';
+import { accept, defineEvent } from './define.ts';
+import { atWork } from './guards.ts';
+
+/** A photo is named by the SHA-256 of what is kept of it. */
+const body = z.object({
+  photo: sha256,
+  words: humanText(500, 0),
+  /** The check at which it was taken. */
+  check: tableId.optional(),
+});
+
+/** A photo of this machine, kept with the ticket; the server holds it before it is told. */
+export const photoKept = defineEvent({
+  type: 'photo-kept',
+  version: 1,
+  command: body,
+  body,
+  decide: atWork((_ticket, command) => accept(command)),
+  apply: (ticket) => ticket,
+});

@@ -1,0 +1,24 @@
+import { humanText, minorUnits } from '@nodo/kernel';
+import { z } from 'zod';
+import { accept, defineEvent } from './define.ts';
+import { atWork } from './guards.ts';
+
+const body = z.object({
+  /** What it would come to, tax included. */
+  amount: minorUnits,
+  /** What it is for, in words that the customer can be told. */
+  words: humanText(1000),
+});
+
+/** The work would cost so much: the customer is to be asked before it goes on. */
+export const priceAsked = defineEvent({
+  type: 'price-asked',
+  version: 1,
+  command: body,
+  body,
+  decide: atWork((_ticket, command) => accept(command)),
+  apply: (ticket, { amount, words }, { seq }) => ({
+    ...ticket,
+    life: { ...ticket.life, asked: { amount, words, seq, answer: undefined } },
+  }),
+});

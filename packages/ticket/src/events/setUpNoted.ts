@@ -1,0 +1,13 @@
+import { setUpFound } from '../values.ts';
+import { accept, defineEvent } from './define.ts';
+import { atWork } from './guards.ts';
+
+/** How needle, threads, dial and case screw were found, before anybody changed them. */
+export const setUpNoted = defineEvent({
+  type: 'set-up-noted',
+  version: 1,
+  command: setUpFound,
+  body: setUpFound,
+  decide: atWork((_ticket, command) => accept(command)),
+  apply: (ticket, setUp) => ({ ...ticket, life: { ...ticket.life, setUp } }),
+});

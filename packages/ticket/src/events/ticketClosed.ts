@@ -1,0 +1,54 @@
+import type { DutyStatus } from '@nodo/core';
+import { refuse } from '@nodo/kernel';
+import { z } from 'zod';
+import { assess } from '../assess.ts';
+import { clockStopped, wasDeclined } from '../life.ts';
+import { closingSnapshot, snapshotOf } from '../snapshot.ts';
+import { accept, defineEvent, reject } from './define.ts';
+import { atTheBench } from './guards.ts';
+
+const command = z.object({
+  /** The customer said no to the price: it goes back as it is. */
+  unrepaired: z.literal(true).optional(),
+});
+
+const body = command.extend({ snapshot: closingSnapshot });
+
+/** Owed even by a machine that goes back unrepaired: what could hurt whoever has it next. */
+const OWED_EVEN_UNREPAIRED: ReadonlySet<string> = new Set(['fragments', 'electrical']);
+
+/** The knot is tied. Every duty must be cleared or waived first. */
+export const ticketClosed = defineEvent({
+  type: 'ticket-closed',
+  version: 1,
+  command,
+  body,
+  decide: atTheBench((ticket, { unrepaired }, { model }) => {
+    if (ticket.open.size > 0) {
+      return reject(refuse('gate-unmet', '', { unmet: ['machine-closed'] }));
+    }
+    const assessment = assess(ticket, model);
+    const inState = (wanted: DutyStatus['state']): readonly string[] =>
+      assessment.duties.filter(({ state }) => state === wanted).map(({ duty }) => duty);
+    const owed = inState('owed');
+    if (unrepaired) {
+      if (!wasDeclined(ticket.life)) return reject(refuse('not-declined', 'command.unrepaired'));
+      const left = owed.filter((duty) => OWED_EVEN_UNREPAIRED.has(duty));
+      if (left.length > 0) return reject(refuse('duties-owed', '', { owed: left }));
+      return accept({
+        unrepaired,
+        snapshot: snapshotOf(assessment, [...inState('waived'), ...owed]),
+      });
+    }
+    if (owed.length > 0) return reject(refuse('duties-owed', '', { owed }));
+    return accept({ snapshot: snapshotOf(assessment, inState('waived')) });
+  }),
+  apply(ticket, { snapshot, unrepaired = false }, { seq, observedAt }) {
+    return {
+      ...ticket,
+      status: 'closed',
+      closing: { snapshot, seq, unrepaired },
+      life: clockStopped(ticket.life, observedAt),
+    };
+  },
+});

@@ -1,0 +1,18 @@
+import { humanText, refuse } from '@nodo/kernel';
+import { z } from 'zod';
+import { accept, defineEvent, reject } from './define.ts';
+
+const body = z.object({ reason: humanText(500, 3) });
+
+/** A closed ticket goes back to the bench. */
+export const ticketReopened = defineEvent({
+  type: 'ticket-reopened',
+  version: 1,
+  command: body,
+  body,
+  decide(ticket, command) {
+    if (ticket.status === 'new') return reject(refuse('not-taken-in'));
+    return ticket.status === 'closed' ? accept(command) : reject(refuse('ticket-open'));
+  },
+  apply: (ticket) => ({ ...ticket, status: 'open', closing: undefined, call: undefined }),
+});

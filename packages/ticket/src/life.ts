@@ -1,0 +1,155 @@
+import type { Bill, Rates } from '@nodo/core';
+import { minutesBetween } from '@nodo/kernel';
+import type { Mark } from './marks.ts';
+import type { RegisterEntry } from './needleEntry.ts';
+import type { CaseWhich, Measure, PartPut, PiecesLaid, ScrewLog, SetUp } from './values.ts';
+import type { WorkTold } from './work.ts';
+
+/** What was asked for the work, and what the customer said to it. */
+export interface PriceAsked {
+  readonly amount: number;
+  readonly words: string;
+  readonly seq: number;
+  readonly answer:
+    | { readonly agreed: boolean; readonly how: Spoken; readonly words: string }
+    | undefined;
+}
+
+/** How the shop and a customer spoke to each other. */
+export const SPOKEN = ['telephone', 'counter', 'message'] as const;
+export type Spoken = (typeof SPOKEN)[number];
+
+/** A part that was ordered and is waited for. */
+export interface PartAwaited {
+  readonly id: string;
+  readonly part: string;
+  /** When it should come, as a day; null when nobody knows. */
+  readonly expected: string | null;
+  readonly came: boolean;
+}
+
+/** A stretch of work by one person; still going on where it has no end. */
+export interface Worked {
+  readonly person: string;
+  readonly from: string;
+  readonly until: string | undefined;
+}
+
+/** The side of a ticket that is not the diagnosis: money, time, waiting, promises. */
+export interface Life {
+  /** The machine's row, if it is known as one. */
+  readonly machine: string | undefined;
+  /** The ticket that this one comes back from. */
+  readonly comebackOf: string | undefined;
+  /** Tickets by which this machine came back. */
+  readonly comebacks: readonly string[];
+  readonly accessories: readonly string[];
+  readonly condition: string;
+  readonly setUp: SetUp | undefined;
+  /** What may be spent without asking; null: nothing without asking; undefined: not spoken of. */
+  readonly limit: number | null | undefined;
+  readonly asked: PriceAsked | undefined;
+  readonly awaits: readonly PartAwaited[];
+  readonly parts: readonly PartPut[];
+  readonly worked: readonly Worked[];
+  /** Whole minutes that were written down without the clock. */
+  readonly booked: number;
+  /** The day that the customer was told, as yyyy-mm-dd. */
+  readonly promised: string | undefined;
+  readonly measures: readonly (Measure & { readonly seq: number })[];
+  /** Which needle was in, from when on, the latest last. */
+  readonly needles: readonly (RegisterEntry & { readonly seq: number })[];
+  /** What the customer sews with it. */
+  readonly work: WorkTold | undefined;
+  /** The pieces of a broken needle as they were last laid. */
+  readonly pieces: (PiecesLaid & { readonly seq: number }) | undefined;
+  /** How far the screws of its cases were turned. */
+  readonly screws: Readonly<Partial<Record<CaseWhich, ScrewLog>>>;
+  /** Marks found on what the needle can reach. */
+  readonly marks: readonly Mark[];
+  readonly signed: readonly { readonly photo: string; readonly what: 'intake' | 'collected' }[];
+  readonly bill: (Bill & { readonly rates: Rates; readonly currency: string }) | undefined;
+  /** When the customer was last told that it is ready. */
+  readonly toldAt: string | undefined;
+}
+
+export const NEW_LIFE: Life = {
+  machine: undefined,
+  comebackOf: undefined,
+  comebacks: [],
+  accessories: [],
+  condition: '',
+  setUp: undefined,
+  limit: undefined,
+  asked: undefined,
+  awaits: [],
+  parts: [],
+  worked: [],
+  booked: 0,
+  promised: undefined,
+  measures: [],
+  needles: [],
+  work: undefined,
+  pieces: undefined,
+  screws: {},
+  marks: [],
+  signed: [],
+  bill: undefined,
+  toldAt: undefined,
+};
+
+/**
+ * What the customer agreed to pay: nothing once they said no, unless a limit was agreed before;
+ * undefined when it was never spoken of.
+ */
+export function agreedPrice({ limit, asked }: Life): number | undefined {
+  const answered = asked?.answer && asked;
+  if (!answered && limit === undefined) return undefined;
+  return Math.max(answered?.answer?.agreed ? answered.amount : 0, limit ?? 0);
+}
+
+/** Whether the customer had the last word, and it was no. */
+export function wasDeclined({ asked }: Life): boolean {
+  return asked?.answer?.agreed === false;
+}
+
+/**
+ * Minutes of work so far: the clock's and those written down without it.
+ * @param until instant up to which a clock counts that still runs; what runs is left out without it.
+ */
+export function minutesWorked({ worked, booked }: Life, until?: string): number {
+  return worked.reduce((sum, one) => {
+    const end = one.until ?? until;
+    // A clock set back cannot make work undone.
+    return end === undefined ? sum : sum + Math.max(0, minutesBetween(one.from, end));
+  }, booked);
+}
+
+/** Who is at work on it by the clock. */
+export function atTheClock({ worked }: Life): readonly string[] {
+  return worked.filter(({ until }) => until === undefined).map(({ person }) => person);
+}
+
+/** The life with the clock of one person stopped, or of everybody. */
+export function clockStopped(life: Life, at: string, person?: string): Life {
+  return {
+    ...life,
+    worked: life.worked.map((one) =>
+      one.until === undefined && (person === undefined || one.person === person)
+        ? { ...one, until: at }
+        : one,
+    ),
+  };
+}
+
+/** Where a ticket stands in the life of the shop; what only the calendar knows is not here. */
+export const STANDINGS = [
+  'away',
+  'taken-in',
+  'on-the-bench',
+  'ask-customer',
+  'part-awaited',
+  'ready',
+  'collected',
+] as const;
+export type Standing = (typeof STANDINGS)[number];

@@ -1,0 +1,93 @@
+import { humanText, minorUnits } from '@nodo/kernel';
+import { STRUCK_PLACES, type Standing, type StruckId } from '@nodo/knowledge';
+import { z } from 'zod';
+import { needlePosition } from './needleEntry.ts';
+import { QUANTITY_IDS } from './quantities.ts';
+
+/** How needle, threads and settings were, each in the words of who looked; empty where nobody did. */
+export const setUpFound = z.object({
+  needle: humanText(120, 0),
+  thread: humanText(120, 0),
+  bobbin: humanText(120, 0),
+  dial: humanText(40, 0),
+  screw: humanText(40, 0),
+});
+export type SetUp = z.infer<typeof setUpFound>;
+
+/** A part that went into the machine. */
+export const partPut = z.object({
+  words: humanText(120),
+  count: z.number().int().min(1).max(999),
+  /** Price of one. */
+  each: minorUnits,
+});
+export type PartPut = z.infer<typeof partPut>;
+
+/** Where a limit comes from; `shop` is the machine's own card. */
+const LIMIT_STANDINGS = [
+  'published',
+  'common-practice',
+  'typical',
+  'derived',
+  'tuned',
+  'shop',
+] as const satisfies readonly Standing[];
+
+/** What was measured on it, as it was found or as it was set. */
+export const measure = z.object({
+  quantity: z.enum(QUANTITY_IDS),
+  /** In the unit of the quantity. */
+  value: z.number().min(-1000).max(1e10),
+  when: z.enum(['found', 'set']),
+  /** Which needle of a head it is about. */
+  at: needlePosition.optional(),
+  /** What it was held against, and who says so. */
+  limit: z
+    .object({
+      least: z.number().nullable(),
+      most: z.number().nullable(),
+      standing: z.enum(LIMIT_STANDINGS),
+    })
+    .optional(),
+});
+export type Measure = z.infer<typeof measure>;
+export type MeasureLimit = NonNullable<Measure['limit']>;
+
+const pieceLength = z.number().positive().max(200);
+
+/** The pieces of a broken needle, end to end. */
+export const piecesFound = z.object({
+  at: needlePosition,
+  /** Of a whole needle of its system, in millimetres. */
+  whole: pieceLength,
+  /** Each measured along the needle, in millimetres. */
+  pieces: z.array(pieceLength).max(40),
+  /** What it struck, where that is known. */
+  struck: z.enum(STRUCK_PLACES.map(({ id }) => id) as [StruckId, ...StruckId[]]).nullable(),
+});
+
+/** With what they come to. */
+export const piecesLaid = piecesFound.extend({
+  missing: z.number(),
+  state: z.enum(['missing', 'whole', 'too-much']),
+});
+export type PiecesLaid = z.infer<typeof piecesLaid>;
+
+/** A bobbin case of the machine: its own, or a second one for experiments. */
+export const CASES = ['own', 'second'] as const;
+export type CaseWhich = (typeof CASES)[number];
+
+/** One turn of a case's screw, in minutes of a clock, clockwise plus. */
+export const screwTurn = z.object({
+  which: z.enum(CASES),
+  /** Where the slot pointed before it, 0 to 60 as on a clock. */
+  start: z.number().min(0).max(60),
+  turn: z.number().min(-120).max(120),
+});
+
+/** Every turn of one screw on a ticket. */
+export interface ScrewLog {
+  /** Where the slot pointed before the first. */
+  readonly start: number;
+  readonly turns: readonly number[];
+}

@@ -1,0 +1,114 @@
+import type { Actor, Refusal } from '@nodo/kernel';
+import { SHIPPED } from '@nodo/knowledge';
+import { actor, testId } from '../../kernel/test/ids.ts';
+import {
+  applyTicketEvent,
+  type CommandOf,
+  type Draft,
+  decide,
+  type EventType,
+  newTicket,
+  type Ticket,
+  type TicketEvent,
+  tablesOf,
+} from '../src/index.ts';
+
+/** A ticket told entry by entry through the real decide and apply. */
+export class Story {
+  readonly events: TicketEvent[] = [];
+  ticket: Ticket = newTicket(testId());
+  readonly odren = actor();
+
+  constructor(
+    family = 'drop-in',
+    complaint: readonly string[] = ['skip'],
+    begins: 'intake' | 'call' = 'intake',
+  ) {
+    const told = { family, label: 'Teal zigzag', words: 'It skips.', customer: null };
+    if (begins === 'call') this.must('call-taken', told);
+    else this.must('intake-taken', { ...told, tag: 27, shelf: 'A' });
+    if (complaint.length > 0) this.sees('complaint', complaint, 'only these');
+  }
+
+  try<Type extends EventType>(
+    type: Type,
+    command: CommandOf<Type>,
+    by: Actor = this.odren,
+    epoch = this.ticket.epoch,
+    observedAt = '2026-03-02T10:00:00.000Z',
+  ): Refusal | undefined {
+    const draft = {
+      id: testId(),
+      type,
+      command,
+      epoch,
+      observedAt,
+      device: 'bench 1',
+    } as unknown as Draft;
+    const verdict = decide(this.ticket, draft, by, SHIPPED);
+    if (!verdict.ok) return verdict.refusal;
+    const event = { ...verdict.event, receivedAt: '2026-03-02T10:00:01.000Z' } as TicketEvent;
+    this.ticket = applyTicketEvent(this.ticket, event);
+    this.events.push(event);
+    return undefined;
+  }
+
+  must<Type extends EventType>(
+    type: Type,
+    command: CommandOf<Type>,
+    by?: Actor,
+    epoch?: number,
+  ): this {
+    const refusal = this.try(type, command, by, epoch);
+    if (refusal) throw new Error(`${type} was refused: ${JSON.stringify(refusal)}`);
+    return this;
+  }
+
+  /** Answers a check: the named findings yes, the others of it no (or left unasked). */
+  sees(
+    check: string,
+    yes: readonly string[] = [],
+    others: 'the rest not' | 'only these' = 'the rest not',
+    by?: Actor,
+    epoch?: number,
+  ): this {
+    const all = others === 'only these' ? yes : findingsOf(this, check);
+    return this.must(
+      'findings-recorded',
+      {
+        check,
+        answers: Object.fromEntries(all.map((id) => [id, yes.includes(id) ? 'yes' : 'no'])),
+      },
+      by,
+      epoch,
+    );
+  }
+
+  does(action: string, by?: Actor): this {
+    return this.must('action-done', { action }, by);
+  }
+
+  opens(state: string): this {
+    if (this.ticket.power === 'on') this.does('power-off-confirmed');
+    return this.must('machine-opened', { state });
+  }
+
+  shuts(): this {
+    return this.must('machine-closed', {}).does('power-on');
+  }
+
+  get lastId(): string {
+    return this.events.at(-1)?.id ?? '';
+  }
+}
+
+function findingsOf(story: Story, check: string): readonly string[] {
+  const model = tablesOf(story.ticket, SHIPPED);
+  return (model?.checks.get(check)?.findings ?? []).map(({ id }) => id);
+}
+
+export function modelFor(story: Story) {
+  const model = tablesOf(story.ticket, SHIPPED);
+  if (!model) throw new Error('no model');
+  return model;
+}
