@@ -123,7 +123,7 @@ function finding(id, count) {
 /**
  * Rows a second that the database takes in, one transaction each, over ten connections: an
  * event and its line on the Rack, without anything of ours round it.
- * @param {import('../../packages/server/src/settings.ts').DatabaseSettings} database
+ * @param {import('../../packages/server/src/config/settings.ts').DatabaseSettings} database
  */
 async function plainInserts({ host, port, name, owner }) {
   const pool = new pg.Pool({ host, port, database: name, ...owner, max: 10 });

@@ -53,7 +53,7 @@ export async function prepareDemoCopy(root, cluster) {
  * @param {string} root
  * @param {{
  *   durable?: boolean,
- *   lan?: import('../../packages/server/src/settings.ts').LanSettings,
+ *   lan?: import('../../packages/server/src/config/settings.ts').LanSettings,
  *   copyFrom?: RunningCluster,
  * }} [options] durable: on a cluster of its own, which may be killed; copyFrom: a running cluster
  *   in which {@link prepareDemoCopy} has loaded the demo shop

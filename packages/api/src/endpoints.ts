@@ -5,11 +5,11 @@ import {
   mergeCustomer,
   readCustomer,
   readMachine,
-} from './routes/customers.ts';
-import { listLinks, makeLink, readShared, revokeLink } from './routes/links.ts';
-import { live } from './routes/live.ts';
-import { readNeedles, registerNeedle } from './routes/needles.ts';
-import { readPaper } from './routes/papers.ts';
+} from './customers.ts';
+import { listLinks, makeLink, readShared, revokeLink } from './links.ts';
+import { live } from './live.ts';
+import { readNeedles, registerNeedle } from './needles.ts';
+import { readPaper } from './papers.ts';
 import {
   changeAccount,
   endScreen,
@@ -19,9 +19,9 @@ import {
   readAudit,
   readReach,
   resetAccount,
-} from './routes/people.ts';
-import { keepPhoto, readPhoto } from './routes/photos.ts';
-import { listCollected, search } from './routes/search.ts';
+} from './people.ts';
+import { keepPhoto, readPhoto } from './photos.ts';
+import { listCollected, search } from './search.ts';
 import {
   changePassword,
   changePerson,
@@ -34,10 +34,10 @@ import {
   signIn,
   signOut,
   whoAmI,
-} from './routes/session.ts';
-import { changeShop, readShop } from './routes/shop.ts';
-import { listCandidates, readTables, recordTableEvent } from './routes/tables.ts';
-import { listTickets, openTickets, readTicket, recordEvent, takeIn } from './routes/tickets.ts';
+} from './session.ts';
+import { changeShop, readShop } from './shop.ts';
+import { listCandidates, readTables, recordTableEvent } from './tables.ts';
+import { listTickets, openTickets, readTicket, recordEvent, takeIn } from './tickets.ts';
 
 /** Every route there is. */
 export const ENDPOINTS = {

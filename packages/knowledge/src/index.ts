@@ -1,12 +1,3 @@
-import { ACCESS } from './access.ts';
-import type { Knowledge } from './compile.ts';
-import { DUTIES } from './duties.ts';
-import { changedEditions, type Edition, editionOf } from './edition.ts';
-import { FAMILIES } from './families.ts';
-import type { FamilyModel } from './familyModel.ts';
-import { MECHANISMS } from './mechanisms/index.ts';
-import type { KnowledgeSource } from './schema.ts';
-
 export {
   againstOwn,
   BOBBIN_CLASSES,
@@ -37,12 +28,20 @@ export {
   type HangUp,
   locateHangUp,
 } from './bobbins/hangUp.ts';
-export { type CallProposal, planCall } from './call.ts';
-export { canonicalJson } from './canonical.ts';
 export { answersOfCase, type WorkedCase } from './cases/case.ts';
 export { WORKED_CASES } from './cases/index.ts';
 export { type CasesVerdict, type CaseVerdict, judgeCases } from './cases/judge.ts';
 export { type CaseMove, caseMoves } from './cases/moves.ts';
+export { canonicalJson } from './compile/canonical.ts';
+export {
+  type Compiled,
+  compileKnowledge,
+  type Finding,
+  type Knowledge,
+  storedKnowledge,
+} from './compile/compile.ts';
+export type { KnowledgeFault, KnowledgeFaultCode } from './compile/issues.ts';
+export { type CallProposal, planCall } from './model/call.ts';
 export {
   type ChangedValue,
   placeOfChange,
@@ -52,15 +51,8 @@ export {
   valueOfChange,
   withChange,
   withChanges,
-} from './change.ts';
-export {
-  type Compiled,
-  compileKnowledge,
-  type Finding,
-  type Knowledge,
-  storedKnowledge,
-} from './compile.ts';
-export { type Edition, editionOf } from './edition.ts';
+} from './model/change.ts';
+export { type Edition, editionOf } from './model/edition.ts';
 export {
   evidenceOf,
   INTERVIEWS,
@@ -68,10 +60,27 @@ export {
   testableComplaints,
   withAnswer,
   withinReach,
-} from './evidence.ts';
-export { type FamilyCheck, type FamilyModel, familyModel, tellingChecks } from './familyModel.ts';
-export type { KnowledgeFault, KnowledgeFaultCode } from './faults.ts';
-export { type FreeingStep, freeingSteps, WANTS_FREEING } from './freeing.ts';
+} from './model/evidence.ts';
+export {
+  type FamilyCheck,
+  type FamilyModel,
+  familyModel,
+  tellingChecks,
+} from './model/familyModel.ts';
+export { type FreeingStep, freeingSteps, WANTS_FREEING } from './model/freeing.ts';
+export { type OwnCause, ownCheck, ownFinding, ownRepair, withOwnCauses } from './model/ownCause.ts';
+export { LEFT_BY_PHONE, PHONE_WORDS, type PhoneWords, STOP_ON } from './model/phone.ts';
+export {
+  COMEBACK_MINUTES,
+  checkMinutes,
+  isWorthIt,
+  type Planned,
+  type PlannedRepair,
+  planNext,
+  questionOf,
+  type Situation,
+  SURE_ENOUGH,
+} from './model/planner.ts';
 export {
   EVERYDAY_POINTS,
   type EverydayPoint,
@@ -112,19 +121,7 @@ export {
   systemFor,
   threadEnters,
 } from './needles/systems.ts';
-export { type OwnCause, ownCheck, ownFinding, ownRepair, withOwnCauses } from './ownCause.ts';
-export { LEFT_BY_PHONE, PHONE_WORDS, type PhoneWords, STOP_ON } from './phone.ts';
-export {
-  COMEBACK_MINUTES,
-  checkMinutes,
-  isWorthIt,
-  type Planned,
-  type PlannedRepair,
-  planNext,
-  questionOf,
-  type Situation,
-  SURE_ENOUGH,
-} from './planner.ts';
+export type { Standing } from './schema/provenance.ts';
 export type {
   ActionSource,
   CauseSource,
@@ -140,9 +137,10 @@ export type {
   Side,
   StrengthWord,
   Where,
-} from './schema.ts';
-export { STRENGTHS } from './schema.ts';
-export type { Standing } from './standings.ts';
+} from './schema/schema.ts';
+export { STRENGTHS } from './schema/schema.ts';
+export { parseCheckCondition, parseRequirement } from './schema/tokens.ts';
+export { EDITION, editionWith, KNOWLEDGE, modelOf, SHIPPED } from './shipped.ts';
 export {
   ACTION_FOR,
   COARSEST_GRIT,
@@ -176,25 +174,3 @@ export {
   type SurfaceId,
   surfaceOf,
 } from './surfaces/surfaces.ts';
-export { parseCheckCondition, parseRequirement } from './tokens.ts';
-
-/** The tables as they are written down in this edition. */
-export const EDITION: KnowledgeSource = {
-  families: FAMILIES,
-  access: ACCESS,
-  mechanisms: MECHANISMS,
-  duties: DUTIES,
-};
-
-/** This edition at work; the tests prove it sound, so that no program has to when it starts. */
-export const SHIPPED: Edition = editionOf(EDITION);
-
-/** This edition with what a shop changed in it. */
-export const editionWith = changedEditions(SHIPPED);
-
-export const KNOWLEDGE: Knowledge = SHIPPED.knowledge;
-
-/** The model of one family in this edition. */
-export function modelOf(familyId: string): FamilyModel | undefined {
-  return SHIPPED.modelOf(familyId);
-}

@@ -1,13 +1,13 @@
 export { hashPassword } from './auth/passwords.ts';
 export { ShopSheets } from './cards/shopSheets.ts';
-export { derivedId } from './derivedId.ts';
+export { type Account, type DatabaseSettings, type Settings, settings } from './config/settings.ts';
+export { connect, withShop } from './db/connect.ts';
+export { defineModels } from './db/models.ts';
 export { migrate } from './migrations/run.ts';
 export { type Running, runServer } from './run.ts';
 export { rebuildWords } from './search/rebuild.ts';
-export { type Account, type DatabaseSettings, type Settings, settings } from './settings.ts';
-export { connect, withShop } from './store/connect.ts';
+export { derivedId } from './store/derivedId.ts';
 export { MemoryEventStore } from './store/memory.ts';
-export { defineModels } from './store/models.ts';
 export type { EventStore } from './store/port.ts';
 export { PostgresEventStore } from './store/postgres.ts';
 export {

@@ -1,6 +1,6 @@
 import { createServer as createPlainServer, type RequestListener, type Server } from 'node:http';
 import { createServer as createTlsServer } from 'node:https';
-import type { LanSettings } from './settings.ts';
+import type { LanSettings } from './config/settings.ts';
 
 const AUTHORITY = '/nodo-authority.crt';
 

@@ -1,5 +1,5 @@
+import { settings } from './config/settings.ts';
 import { runServer } from './run.ts';
-import { settings } from './settings.ts';
 
 const log = (line: string): void => {
   process.stderr.write(`${new Date().toISOString()} ${line}\n`);

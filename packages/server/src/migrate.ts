@@ -1,6 +1,6 @@
+import { settings } from './config/settings.ts';
+import { connect } from './db/connect.ts';
 import { migrate } from './migrations/run.ts';
-import { settings } from './settings.ts';
-import { connect } from './store/connect.ts';
 
 const { database } = settings.parse(JSON.parse(process.env.NODO_SETTINGS ?? '{}'));
 if (!database.owner) throw new Error('The migrations need the owner account.');

@@ -5,6 +5,7 @@ import { Accounts } from '../src/auth/accounts.ts';
 import { Audit } from '../src/auth/audit.ts';
 import { Links } from '../src/auth/links.ts';
 import { People } from '../src/auth/people.ts';
+import { unsafeReasons } from '../src/db/safety.ts';
 import {
   connect,
   type DatabaseSettings,
@@ -14,7 +15,6 @@ import {
   recordTables,
   withShop,
 } from '../src/index.ts';
-import { unsafeReasons } from '../src/store/safety.ts';
 import { asSuper, freshDatabase } from './database.ts';
 import { intakeDraft, makeShop, proposalDraft, type TestShop } from './shop.ts';
 

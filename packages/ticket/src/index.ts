@@ -1,10 +1,10 @@
-export { applyTicketEvent, ticketOf } from './apply.ts';
-export { type Assessment, assess } from './assess.ts';
-export { caseSeat } from './caseSeat.ts';
-export { checkStanding, type LookStanding, lookStanding } from './checkStatus.ts';
-export { type ContestEffect, contestEffects } from './contests.ts';
-export { type ForCustomer, forCustomer, toldToCustomer } from './customerView.ts';
-export { decide } from './decide.ts';
+export { type Assessment, assess } from './assessment/assess.ts';
+export { caseSeat } from './assessment/caseSeat.ts';
+export { checkStanding, type LookStanding, lookStanding } from './assessment/checkStatus.ts';
+export { type ContestEffect, contestEffects } from './assessment/contests.ts';
+export { gatesUnmet } from './assessment/gates.ts';
+export { tablesOf } from './assessment/ticketModel.ts';
+export { workLeftOn } from './assessment/workLeft.ts';
 export { mayBeCorrected } from './events/entryCorrected.ts';
 export {
   beginsTicket,
@@ -16,10 +16,10 @@ export {
   type TicketEvent,
   ticketEvent,
 } from './events/index.ts';
-export { gatesUnmet } from './gates.ts';
-export { type HandOver, handOverOf } from './handOver.ts';
-export { moveOfTicket, standingUnder, type TicketStanding } from './knowledgeEffect.ts';
-export { lateEntries } from './late.ts';
+export { applyTicketEvent, ticketOf } from './replay/apply.ts';
+export { decide } from './replay/decide.ts';
+export { type Entered, layer } from './replay/overlay.ts';
+export { mayRecord, mayTakeIn, mayWorkAtBench } from './replay/rights.ts';
 export {
   atTheClock,
   minutesWorked,
@@ -28,7 +28,7 @@ export {
   STANDINGS,
   type Standing,
   wasDeclined,
-} from './life.ts';
+} from './state/life.ts';
 export {
   type EarlierMark,
   type Mark,
@@ -37,7 +37,7 @@ export {
   marksLeft,
   openMarks,
   partOf,
-} from './marks.ts';
+} from './state/marks.ts';
 export {
   MOST_NEEDLES,
   type NeedleIn,
@@ -46,22 +46,8 @@ export {
   type RegisterEntry,
   registerEntry,
   sewn,
-} from './needleEntry.ts';
-export { nextOnThePhone, type PhoneStep } from './nextOnThePhone.ts';
-export {
-  type NextStep,
-  NOTHING_DEFERRED,
-  nextStep,
-  planTalk,
-  planTicket,
-  putOff,
-} from './nextStep.ts';
-export { type Entered, layer } from './overlay.ts';
-export { QUANTITIES, QUANTITY_IDS, type Quantity } from './quantities.ts';
-export { resumeOf } from './resume.ts';
-export { mayRecord, mayTakeIn, mayWorkAtBench } from './rights.ts';
-export { standingOf } from './stage.ts';
-export { type RackEntry, rackEntry, summaryOf, type TicketSummary } from './summary.ts';
+} from './state/needleEntry.ts';
+export { QUANTITIES, QUANTITY_IDS, type Quantity } from './state/quantities.ts';
 export {
   COMPLAINT,
   changesOf,
@@ -70,8 +56,7 @@ export {
   reportedOn,
   stateEpoch,
   type Ticket,
-} from './ticket.ts';
-export { tablesOf } from './ticketModel.ts';
+} from './state/ticket.ts';
 export {
   CASES,
   type CaseWhich,
@@ -80,7 +65,7 @@ export {
   measure,
   partPut,
   setUpFound,
-} from './values.ts';
+} from './state/values.ts';
 export {
   finenessOf,
   type ThreadTold,
@@ -89,5 +74,20 @@ export {
   type WorkCommand,
   type WorkTold,
   workOf,
-} from './work.ts';
-export { workLeftOn } from './workLeft.ts';
+} from './state/work.ts';
+export { type ForCustomer, forCustomer, toldToCustomer } from './views/customerView.ts';
+export { type HandOver, handOverOf } from './views/handOver.ts';
+export { moveOfTicket, standingUnder, type TicketStanding } from './views/knowledgeEffect.ts';
+export { lateEntries } from './views/late.ts';
+export { nextOnThePhone, type PhoneStep } from './views/nextOnThePhone.ts';
+export {
+  type NextStep,
+  NOTHING_DEFERRED,
+  nextStep,
+  planTalk,
+  planTicket,
+  putOff,
+} from './views/nextStep.ts';
+export { resumeOf } from './views/resume.ts';
+export { standingOf } from './views/stage.ts';
+export { type RackEntry, rackEntry, summaryOf, type TicketSummary } from './views/summary.ts';

@@ -2,7 +2,7 @@ import { SHIPPED } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
 import { actor, testId } from '../../kernel/test/ids.ts';
 import { type Draft, layer, type TicketEvent, ticketOf } from '../src/index.ts';
-import { tellOn } from '../src/projection.ts';
+import { tellOn } from '../src/replay/projection.ts';
 import { Story } from './story.ts';
 
 const by = actor();

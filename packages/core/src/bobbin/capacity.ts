@@ -1,4 +1,4 @@
-import { CoreFault } from '../fault.ts';
+import { CoreFault } from '../errors/coreError.ts';
 import { type Millimetres, positive } from '../units/quantities.ts';
 
 /** Share of the room between the flanges that is thread, wound evenly; typical. */

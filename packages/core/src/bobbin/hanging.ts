@@ -1,4 +1,4 @@
-import { CoreFault } from '../fault.ts';
+import { CoreFault } from '../errors/coreError.ts';
 import { type Millimetres, positive } from '../units/quantities.ts';
 
 /** A force as the trade tells it: the weight of so many grams. */

@@ -1,4 +1,4 @@
-import { CoreFault } from '../fault.ts';
+import { CoreFault } from '../errors/coreError.ts';
 import { type GramForce, gramForce } from './hanging.ts';
 
 /** One reading of a gauge while the thread is drawn off. */

@@ -1,4 +1,4 @@
-import { CoreFault } from '../fault.ts';
+import { CoreFault } from '../errors/coreError.ts';
 
 /** A turn told as on a clock face: minutes, clockwise plus; 1 minute is 6 degrees, 15 a quarter turn. */
 export type ClockMinutes = number & { readonly unit: 'clock-minutes' };

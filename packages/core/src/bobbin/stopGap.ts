@@ -1,4 +1,4 @@
-import { CoreFault } from '../fault.ts';
+import { CoreFault } from '../errors/coreError.ts';
 import { PACKING } from '../thread/diameter.ts';
 import { type Millimetres, positive } from '../units/quantities.ts';
 

@@ -1,4 +1,4 @@
-import { CoreFault } from '../fault.ts';
+import { CoreFault } from '../errors/coreError.ts';
 import { type Minutes, minutes } from '../units/minutes.ts';
 
 /** A part taken off or a door opened, and what had to be opened before it. */

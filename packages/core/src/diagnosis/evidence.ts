@@ -1,4 +1,4 @@
-import { CoreFault } from '../fault.ts';
+import { CoreFault } from '../errors/coreError.ts';
 import type { Network } from './network.ts';
 import { type Trial, type TrialFactors, trialFactors } from './trial.ts';
 

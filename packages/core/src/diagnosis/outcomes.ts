@@ -1,4 +1,4 @@
-import { CoreFault } from '../fault.ts';
+import { CoreFault } from '../errors/coreError.ts';
 import { sum } from './masses.ts';
 import type { Network } from './network.ts';
 import { multiplyWhere, productPerState, type States, statesHaving } from './states.ts';

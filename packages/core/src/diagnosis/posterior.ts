@@ -1,4 +1,4 @@
-import { CoreFault } from '../fault.ts';
+import { CoreFault } from '../errors/coreError.ts';
 import type { Evidence } from './evidence.ts';
 import type { Network } from './network.ts';
 import { Reckoner } from './reckoner.ts';

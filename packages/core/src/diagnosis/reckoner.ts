@@ -1,4 +1,4 @@
-import { CoreFault } from '../fault.ts';
+import { CoreFault } from '../errors/coreError.ts';
 import { type Branch, type Evidence, type FailedTrial, prepare } from './evidence.ts';
 import { dot } from './masses.ts';
 import type { Network } from './network.ts';

@@ -1,4 +1,4 @@
-import { CoreFault } from '../fault.ts';
+import { CoreFault } from '../errors/coreError.ts';
 
 /** An hour of a clock laid round a part, from 0 (at the top) to below 12, fractions allowed. */
 export type Hour = number & { readonly unit: 'hour' };

@@ -1,4 +1,4 @@
-import { CoreFault } from '../fault.ts';
+import { CoreFault } from '../errors/coreError.ts';
 import { type Millimetres, positive } from '../units/quantities.ts';
 import { type NeedleSize, needleSize, SIZE_PAIRS, THICKEST, THINNEST } from './size.ts';
 

@@ -1,4 +1,4 @@
-import { CoreFault } from '../fault.ts';
+import { CoreFault } from '../errors/coreError.ts';
 import { type Millimetres, mm } from '../units/quantities.ts';
 
 /** Blade diameter in hundredths of a millimetre: 80 is 0.80 mm. */

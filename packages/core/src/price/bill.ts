@@ -1,4 +1,4 @@
-import { CoreFault } from '../fault.ts';
+import { CoreFault } from '../errors/coreError.ts';
 
 /** Money in the smallest unit of its currency: cents, pence, öre. */
 export type Money = number & { readonly unit: 'minor' };

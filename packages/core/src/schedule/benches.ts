@@ -1,4 +1,4 @@
-import { CoreFault } from '../fault.ts';
+import { CoreFault } from '../errors/coreError.ts';
 
 /**
  * A stretch of time in which one person works, on one axis of minutes for everybody (which

@@ -1,4 +1,4 @@
-import { CoreFault } from '../fault.ts';
+import { CoreFault } from '../errors/coreError.ts';
 import { type Bench, doneAt, type Job, lateness } from './benches.ts';
 
 /** How costs come together, and what there is before the first. */

@@ -1,4 +1,4 @@
-import { CoreFault } from '../fault.ts';
+import { CoreFault } from '../errors/coreError.ts';
 import { type Bench, doneAt, type Job, lateness } from './benches.ts';
 import { leastWeightedLateness } from './bound.ts';
 import { bestPlan, MOST_EXACT, type Queues } from './exact.ts';

@@ -1,4 +1,4 @@
-import { CoreFault } from '../fault.ts';
+import { CoreFault } from '../errors/coreError.ts';
 import { type Millimetres, mm, positive } from '../units/quantities.ts';
 import { ellipticE, ellipticF } from './elliptic.ts';
 

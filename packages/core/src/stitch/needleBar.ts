@@ -1,4 +1,4 @@
-import { CoreFault } from '../fault.ts';
+import { CoreFault } from '../errors/coreError.ts';
 import { type Degrees, degrees, type Millimetres, mm, positive } from '../units/quantities.ts';
 
 /** Crank and rod that move the needle bar. */

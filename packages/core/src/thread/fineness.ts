@@ -1,4 +1,4 @@
-import { CoreFault } from '../fault.ts';
+import { CoreFault } from '../errors/coreError.ts';
 import { positive, type Tex, tex } from '../units/quantities.ts';
 
 /**

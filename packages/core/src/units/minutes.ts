@@ -1,4 +1,4 @@
-import { CoreFault } from '../fault.ts';
+import { CoreFault } from '../errors/coreError.ts';
 
 /** A length of work in minutes, never negative. */
 export type Minutes = number & { readonly unit: 'min' };

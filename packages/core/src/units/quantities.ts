@@ -1,4 +1,4 @@
-import { CoreFault } from '../fault.ts';
+import { CoreFault } from '../errors/coreError.ts';
 
 /** A length in millimetres, never negative. */
 export type Millimetres = number & { readonly unit: 'mm' };

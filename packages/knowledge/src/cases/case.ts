@@ -1,6 +1,6 @@
 import type { Reading } from '@nodo/core';
-import { INTERVIEWS } from '../evidence.ts';
-import type { FamilyModel } from '../familyModel.ts';
+import { INTERVIEWS } from '../model/evidence.ts';
+import type { FamilyModel } from '../model/familyModel.ts';
 
 /** A machine as a technician would tell it afterwards: invented, after the handbook. */
 export interface WorkedCase {

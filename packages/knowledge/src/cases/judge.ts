@@ -1,6 +1,6 @@
 import { posterior } from '@nodo/core';
-import type { Edition } from '../edition.ts';
-import { evidenceOf } from '../evidence.ts';
+import type { Edition } from '../model/edition.ts';
+import { evidenceOf } from '../model/evidence.ts';
 import { answersOfCase, type WorkedCase } from './case.ts';
 
 /** How one worked case comes out under an edition of the tables. */

@@ -1,4 +1,4 @@
-import { type CauseSource, type Mechanism, STRENGTHS } from '../schema.ts';
+import { type CauseSource, type Mechanism, STRENGTHS } from '../schema/schema.ts';
 import type { Inspection } from './inspection.ts';
 
 /** Causes, what they show, and that something treats each of them. */

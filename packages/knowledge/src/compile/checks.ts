@@ -1,5 +1,5 @@
-import type { CheckSource } from '../schema.ts';
-import { parseCheckCondition } from '../tokens.ts';
+import type { CheckSource } from '../schema/schema.ts';
+import { parseCheckCondition } from '../schema/tokens.ts';
 import type { Inspection } from './inspection.ts';
 
 /** Checks, their findings, and the order they ask for. */

@@ -1,5 +1,5 @@
-import type { DutySource } from '../schema.ts';
-import { parseRequirement, splitToken } from '../tokens.ts';
+import type { DutySource } from '../schema/schema.ts';
+import { parseRequirement, splitToken } from '../schema/tokens.ts';
 import type { Inspection } from './inspection.ts';
 
 /** Duties: every token resolves, and every debt can be cleared. */

@@ -1,4 +1,3 @@
-import type { KnowledgeFault, KnowledgeFaultCode } from '../faults.ts';
 import type {
   ActionSource,
   CauseSource,
@@ -7,7 +6,8 @@ import type {
   Family,
   FindingSource,
   KnowledgeSource,
-} from '../schema.ts';
+} from '../schema/schema.ts';
+import type { KnowledgeFault, KnowledgeFaultCode } from './issues.ts';
 
 /** The tables by id while they are looked over, and the faults seen so far. */
 export class Inspection {

@@ -1,5 +1,5 @@
-import type { Mechanism } from '../schema.ts';
-import { FIRST_EDITION } from '../standings.ts';
+import { FIRST_EDITION } from '../schema/provenance.ts';
+import type { Mechanism } from '../schema/schema.ts';
 
 export const bobbinCase: Mechanism = {
   id: 'bobbin-case',

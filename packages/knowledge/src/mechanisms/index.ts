@@ -1,4 +1,4 @@
-import type { Mechanism } from '../schema.ts';
+import type { Mechanism } from '../schema/schema.ts';
 import { adjustment } from './adjustment.ts';
 import { bobbin } from './bobbin.ts';
 import { bobbinCase } from './bobbin-case.ts';

@@ -1,4 +1,4 @@
-import type { Standing } from '../standings.ts';
+import type { Standing } from '../schema/provenance.ts';
 
 /** What a point and its eye are made for. */
 export interface NeedlePoint {

@@ -5,7 +5,7 @@ import {
   type Stitches,
   stitchesSewn,
 } from '@nodo/core';
-import type { Standing } from '../standings.ts';
+import type { Standing } from '../schema/provenance.ts';
 
 /** One way of saying when a needle is due. */
 export interface NeedleSchool {

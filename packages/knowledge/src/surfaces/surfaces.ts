@@ -1,5 +1,5 @@
 import { type ClockPlace, hourOf, type Millimetres, mm } from '@nodo/core';
-import type { Family } from '../schema.ts';
+import type { Family } from '../schema/schema.ts';
 
 /** A part that the needle can reach and mark, in the order in which it comes down to them. */
 export const STRUCK_PARTS = ['foot', 'plate', 'case', 'hook'] as const;

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Audited, AuditLine, AuditPage } from '@nodo/api';
 import { QueryTypes, type Sequelize } from 'sequelize';
-import { withShop } from '../store/connect.ts';
+import { withShop } from '../db/connect.ts';
 
 export interface Noted {
   readonly shop: string;

@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import type { CustomerLink } from '@nodo/api';
 import { QueryTypes, type Sequelize } from 'sequelize';
-import { withShop } from '../store/connect.ts';
-import { definePeopleModels, type LinkRow, type PeopleModels } from '../store/peopleModels.ts';
+import { withShop } from '../db/connect.ts';
+import { definePeopleModels, type LinkRow, type PeopleModels } from '../db/peopleModels.ts';
 import { hashOfSecret, newToken } from './secrets.ts';
 
 const DAY_MS = 86_400_000;

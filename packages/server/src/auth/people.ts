@@ -2,9 +2,9 @@ import { randomUUID } from 'node:crypto';
 import type { Person, Session } from '@nodo/api';
 import type { Actor, Role } from '@nodo/kernel';
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
-import { withShop } from '../store/connect.ts';
-import { defineModels, type Models, type PersonRow } from '../store/models.ts';
-import { definePeopleModels, type PeopleModels, type ScreenRow } from '../store/peopleModels.ts';
+import { withShop } from '../db/connect.ts';
+import { defineModels, type Models, type PersonRow } from '../db/models.ts';
+import { definePeopleModels, type PeopleModels, type ScreenRow } from '../db/peopleModels.ts';
 import { hashPassword, passwordFits } from './passwords.ts';
 
 /** Who stands at which screen: all that a cookie's session keeps. */

@@ -10,7 +10,7 @@ import {
   perhapsId,
   type Row,
   whole,
-} from '../store/columns.ts';
+} from '../db/columns.ts';
 
 export type MachineRow = Row<{
   shopId: string;

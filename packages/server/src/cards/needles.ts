@@ -4,8 +4,8 @@ import type { RefusalCode } from '@nodo/kernel';
 import { inTimeOrder, registerOf } from '@nodo/shop';
 import type { NeedleIn, RegisterEntry } from '@nodo/ticket';
 import type { Sequelize, Transaction } from 'sequelize';
-import { withShop } from '../store/connect.ts';
-import { defineModels, type Models, toEvent } from '../store/models.ts';
+import { withShop } from '../db/connect.ts';
+import { defineModels, type Models, toEvent } from '../db/models.ts';
 import { type CardModels, defineCardModels, type NeedleEntryRow } from './cardModels.ts';
 import { tellOfCards } from './tell.ts';
 

@@ -1,7 +1,7 @@
 import type { ShopSheet } from '@nodo/api';
 import { NEW_SHOP_CARD } from '@nodo/shop';
 import type { Sequelize } from 'sequelize';
-import { withShop } from '../store/connect.ts';
+import { withShop } from '../db/connect.ts';
 import { type CardModels, defineCardModels } from './cardModels.ts';
 import { tellOfCards } from './tell.ts';
 

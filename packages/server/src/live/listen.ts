@@ -1,5 +1,5 @@
 import pg from 'pg';
-import type { DatabaseSettings } from '../settings.ts';
+import type { DatabaseSettings } from '../config/settings.ts';
 import type { EventStore } from '../store/port.ts';
 import type { LiveHub } from './hub.ts';
 import type { Presence } from './presence.ts';

@@ -1,5 +1,5 @@
 import { QueryTypes, type Sequelize } from 'sequelize';
-import { withShop } from '../store/connect.ts';
+import { withShop } from '../db/connect.ts';
 import type { PhotoStore } from './photoStore.ts';
 
 /** So long a picture may wait for the entry that names it. */

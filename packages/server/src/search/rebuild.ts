@@ -1,5 +1,5 @@
 import { QueryTypes, type Sequelize } from 'sequelize';
-import { withShop } from '../store/connect.ts';
+import { withShop } from '../db/connect.ts';
 import { type Found, placeWords } from './places.ts';
 
 /** So many are read and written together. */

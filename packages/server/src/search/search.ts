@@ -1,6 +1,6 @@
 import type { Hit } from '@nodo/api';
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
-import { withShop } from '../store/connect.ts';
+import { withShop } from '../db/connect.ts';
 import type { Found } from './places.ts';
 import { wanted } from './words.ts';
 

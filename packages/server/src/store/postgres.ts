@@ -6,10 +6,7 @@ import { cast, json, Op, QueryTypes, type Sequelize, type Transaction, where } f
 import { type CardModels, defineCardModels } from '../cards/cardModels.ts';
 import { knownAs, toCustomer } from '../cards/customers.ts';
 import { addMachine, belongsTo } from '../cards/machines.ts';
-import { placeWords } from '../search/places.ts';
-import { candidatesIn, TELLS_OF_CANDIDATES } from './candidates.ts';
-import { CONFLICTS, orConflict, TABLE_CONFLICTS } from './conflicts.ts';
-import { withShop } from './connect.ts';
+import { withShop } from '../db/connect.ts';
 import {
   defineModels,
   fromEvent,
@@ -18,7 +15,10 @@ import {
   type SummaryRow,
   toEvent,
   toTableEvent,
-} from './models.ts';
+} from '../db/models.ts';
+import { placeWords } from '../search/places.ts';
+import { candidatesIn, TELLS_OF_CANDIDATES } from './candidates.ts';
+import { CONFLICTS, orConflict, TABLE_CONFLICTS } from './conflicts.ts';
 import {
   type Appended,
   type Batch,

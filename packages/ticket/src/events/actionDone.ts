@@ -1,8 +1,8 @@
 import { humanText, refuse, tableId } from '@nodo/kernel';
 import { z } from 'zod';
-import { gatesUnmet } from '../gates.ts';
-import { marksAfter } from '../marks.ts';
-import { type Ticket, withVoidEpoch } from '../ticket.ts';
+import { gatesUnmet } from '../assessment/gates.ts';
+import { marksAfter } from '../state/marks.ts';
+import { type Ticket, withVoidEpoch } from '../state/ticket.ts';
 import { accept, defineEvent, reject } from './define.ts';
 import { atTheBench } from './guards.ts';
 

@@ -1,7 +1,7 @@
 import { humanText, refuse, tableId, uuid } from '@nodo/kernel';
 import { z } from 'zod';
-import type { Life } from '../life.ts';
-import type { Intake, Ticket } from '../ticket.ts';
+import type { Life } from '../state/life.ts';
+import type { Intake, Ticket } from '../state/ticket.ts';
 import { accept, type DecideContext, type Decision, reject } from './define.ts';
 
 /** What every ticket begins with, wherever the machine is. */

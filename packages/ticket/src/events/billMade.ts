@@ -1,7 +1,7 @@
 import { billOf, money } from '@nodo/core';
 import { minorUnits, refuse } from '@nodo/kernel';
 import { z } from 'zod';
-import { agreedPrice } from '../life.ts';
+import { agreedPrice } from '../state/life.ts';
 import { accept, defineEvent, reject } from './define.ts';
 import { sinceItCame } from './guards.ts';
 

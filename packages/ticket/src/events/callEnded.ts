@@ -1,9 +1,9 @@
 import { refuse, tableId } from '@nodo/kernel';
 import { LEFT_BY_PHONE } from '@nodo/knowledge';
 import { z } from 'zod';
-import { assess } from '../assess.ts';
-import { curedBy } from '../cured.ts';
-import { closingSnapshot, snapshotOf } from '../snapshot.ts';
+import { assess } from '../assessment/assess.ts';
+import { curedBy } from '../assessment/cured.ts';
+import { closingSnapshot, snapshotOf } from '../state/closingSnapshot.ts';
 import { withTold } from './customerDid.ts';
 import { accept, type Decision, defineEvent, reject } from './define.ts';
 import { whileAway } from './guards.ts';

@@ -1,5 +1,5 @@
 import { refuse } from '@nodo/kernel';
-import { atTheClock } from '../life.ts';
+import { atTheClock } from '../state/life.ts';
 import { accept, defineEvent, nothing, reject } from './define.ts';
 import { atTheBench } from './guards.ts';
 

@@ -1,6 +1,6 @@
 import { refuse } from '@nodo/kernel';
 import { z } from 'zod';
-import { atTheClock, clockStopped as stopped } from '../life.ts';
+import { atTheClock, clockStopped as stopped } from '../state/life.ts';
 import { accept, defineEvent, reject } from './define.ts';
 import { atTheBench } from './guards.ts';
 

@@ -1,6 +1,6 @@
 import { refuse, tableId } from '@nodo/kernel';
 import { z } from 'zod';
-import { type Ticket, withVoidEpoch } from '../ticket.ts';
+import { type Ticket, withVoidEpoch } from '../state/ticket.ts';
 import { accept, defineEvent, type Place, reject } from './define.ts';
 import { whileAway } from './guards.ts';
 

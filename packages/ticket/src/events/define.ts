@@ -1,7 +1,7 @@
 import type { Actor, Refusal } from '@nodo/kernel';
 import type { FamilyModel } from '@nodo/knowledge';
 import { z } from 'zod';
-import type { Ticket } from '../ticket.ts';
+import type { Ticket } from '../state/ticket.ts';
 
 /** What `decide` may look at besides the ticket: no clock, no chance. */
 export interface DecideContext {

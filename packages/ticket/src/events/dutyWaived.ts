@@ -1,6 +1,6 @@
 import { humanText, refuse, tableId } from '@nodo/kernel';
 import { z } from 'zod';
-import { dutiesOf } from '../duties.ts';
+import { dutiesOf } from '../assessment/duties.ts';
 import { accept, defineEvent, reject } from './define.ts';
 import { atWork } from './guards.ts';
 

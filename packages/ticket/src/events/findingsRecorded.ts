@@ -1,6 +1,6 @@
 import { refuse, tableId } from '@nodo/kernel';
 import { z } from 'zod';
-import { gatesUnmet } from '../gates.ts';
+import { gatesUnmet } from '../assessment/gates.ts';
 import { accept, defineEvent, reject } from './define.ts';
 import { evenLate } from './guards.ts';
 

@@ -1,6 +1,6 @@
 import { isBefore, refuse } from '@nodo/kernel';
 import type { FamilyModel } from '@nodo/knowledge';
-import type { Ticket } from '../ticket.ts';
+import type { Ticket } from '../state/ticket.ts';
 import { type DecideContext, type Decision, reject } from './define.ts';
 
 type Decide<Command, Body, Extra> = (

@@ -1,6 +1,6 @@
 import { instant, uuid } from '@nodo/kernel';
 import { z } from 'zod';
-import { type Envelope, envelope } from '../envelope.ts';
+import { type Envelope, envelope } from '../state/envelope.ts';
 import { actionDone } from './actionDone.ts';
 import { billMade } from './billMade.ts';
 import { callEnded } from './callEnded.ts';

@@ -1,7 +1,7 @@
 import { openingChain } from '@nodo/core';
 import { refuse, tableId } from '@nodo/kernel';
 import { z } from 'zod';
-import { gatesUnmet } from '../gates.ts';
+import { gatesUnmet } from '../assessment/gates.ts';
 import { accept, defineEvent, reject } from './define.ts';
 import { atTheBench } from './guards.ts';
 

@@ -1,6 +1,6 @@
 import { refuse } from '@nodo/kernel';
 import { verdictOn } from '@nodo/knowledge';
-import { markEnded as command, withMarkEnded } from '../marks.ts';
+import { markEnded as command, withMarkEnded } from '../state/marks.ts';
 import { accept, defineEvent, reject } from './define.ts';
 import { atTheBench } from './guards.ts';
 

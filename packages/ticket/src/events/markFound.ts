@@ -1,6 +1,6 @@
 import { refuse } from '@nodo/kernel';
 import { surfaceOf } from '@nodo/knowledge';
-import { markFound as found } from '../marks.ts';
+import { markFound as found } from '../state/marks.ts';
 import { accept, defineEvent, reject } from './define.ts';
 import { atTheBench } from './guards.ts';
 

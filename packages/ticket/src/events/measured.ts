@@ -1,4 +1,4 @@
-import { measure } from '../values.ts';
+import { measure } from '../state/values.ts';
 import { accept, defineEvent } from './define.ts';
 import { atTheBench } from './guards.ts';
 

@@ -1,4 +1,4 @@
-import { needleIn } from '../needleEntry.ts';
+import { needleIn } from '../state/needleEntry.ts';
 import { accept, defineEvent } from './define.ts';
 import { atWork } from './guards.ts';
 

@@ -1,4 +1,4 @@
-import { partPut } from '../values.ts';
+import { partPut } from '../state/values.ts';
 import { accept, defineEvent } from './define.ts';
 import { atTheBench } from './guards.ts';
 

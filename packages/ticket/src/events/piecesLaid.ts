@@ -1,6 +1,6 @@
 import { accountForPieces, CoreFault, mm } from '@nodo/core';
 import { refuse } from '@nodo/kernel';
-import { piecesLaid as body, piecesFound } from '../values.ts';
+import { piecesLaid as body, piecesFound } from '../state/values.ts';
 import { accept, defineEvent, reject } from './define.ts';
 import { atWork } from './guards.ts';
 

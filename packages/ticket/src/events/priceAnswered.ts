@@ -1,6 +1,6 @@
 import { humanText, refuse } from '@nodo/kernel';
 import { z } from 'zod';
-import { SPOKEN } from '../life.ts';
+import { SPOKEN } from '../state/life.ts';
 import { accept, defineEvent, reject } from './define.ts';
 import { atWork } from './guards.ts';
 

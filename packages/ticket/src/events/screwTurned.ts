@@ -1,6 +1,6 @@
 import { CoreFault, clockMinutes, screwStand } from '@nodo/core';
 import { refuse } from '@nodo/kernel';
-import { screwTurn } from '../values.ts';
+import { screwTurn } from '../state/values.ts';
 import { accept, defineEvent, reject } from './define.ts';
 import { atTheBench } from './guards.ts';
 

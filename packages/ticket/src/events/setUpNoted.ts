@@ -1,4 +1,4 @@
-import { setUpFound } from '../values.ts';
+import { setUpFound } from '../state/values.ts';
 import { accept, defineEvent } from './define.ts';
 import { atWork } from './guards.ts';
 

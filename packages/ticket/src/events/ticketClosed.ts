@@ -1,9 +1,9 @@
 import type { DutyStatus } from '@nodo/core';
 import { refuse } from '@nodo/kernel';
 import { z } from 'zod';
-import { assess } from '../assess.ts';
-import { clockStopped, wasDeclined } from '../life.ts';
-import { closingSnapshot, snapshotOf } from '../snapshot.ts';
+import { assess } from '../assessment/assess.ts';
+import { closingSnapshot, snapshotOf } from '../state/closingSnapshot.ts';
+import { clockStopped, wasDeclined } from '../state/life.ts';
 import { accept, defineEvent, reject } from './define.ts';
 import { atTheBench } from './guards.ts';
 

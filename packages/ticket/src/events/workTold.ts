@@ -1,6 +1,6 @@
 import { CoreFault } from '@nodo/core';
 import { refuse } from '@nodo/kernel';
-import { workTold as body, finenessOf, workCommand } from '../work.ts';
+import { workTold as body, finenessOf, workCommand } from '../state/work.ts';
 import { accept, defineEvent, reject } from './define.ts';
 import { atWork } from './guards.ts';
 

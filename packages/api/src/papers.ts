@@ -1,0 +1,17 @@
+import { AT_THE_COUNTER, uuid } from '@nodo/kernel';
+import { z } from 'zod';
+import { ADDRESSES } from './addresses.ts';
+import { defineEndpoint } from './endpoint.ts';
+
+/** What is printed of a ticket: the shelf tag in two sizes, and what the customer takes along. */
+export const PAPERS = ['tag-a7', 'tag-label', 'receipt', 'bill', 'needle-card'] as const;
+export type Paper = (typeof PAPERS)[number];
+
+/** A paper as PDF. */
+export const readPaper = defineEndpoint({
+  ...ADDRESSES.readPaper,
+  roles: AT_THE_COUNTER,
+  params: z.object({ ticket: uuid, paper: z.enum(PAPERS) }),
+  body: z.undefined(),
+  answer: z.never(),
+});

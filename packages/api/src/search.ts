@@ -1,0 +1,40 @@
+import { AT_THE_COUNTER, EVERY_ROLE, humanText, instant, uuid } from '@nodo/kernel';
+import { rackEntry, STANDINGS } from '@nodo/ticket';
+import { z } from 'zod';
+import { ADDRESSES } from './addresses.ts';
+import { defineEndpoint } from './endpoint.ts';
+
+/** One thing that was found, the best first. */
+const hit = z.object({
+  kind: z.enum(['ticket', 'machine', 'customer']),
+  id: uuid,
+  /** Machine or person by name. */
+  title: z.string(),
+  /** Whose, which serial, which number. */
+  more: z.string(),
+  /** Of a ticket: its tag while it hangs, and where it stands. */
+  tag: z.number().int().nullable(),
+  state: z.enum(STANDINGS).nullable(),
+  at: instant.nullable(),
+});
+export type Hit = z.infer<typeof hit>;
+
+export const search = defineEndpoint({
+  ...ADDRESSES.search,
+  roles: AT_THE_COUNTER,
+  params: z.object({ find: humanText(80) }),
+  body: z.undefined(),
+  answer: z.array(hit),
+});
+
+/** Where the next page begins; null after the last. */
+const cursor = z.string().regex(/^[0-9T:.+-]+Z? [0-9a-f-]{36}$/);
+
+/** What was fetched, the latest first. @param before the cursor of the page before. */
+export const listCollected = defineEndpoint({
+  ...ADDRESSES.listCollected,
+  roles: EVERY_ROLE,
+  params: z.object({ before: cursor.optional() }),
+  body: z.undefined(),
+  answer: z.object({ entries: z.array(rackEntry), next: z.string().nullable() }),
+});

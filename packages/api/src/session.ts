@@ -1,0 +1,139 @@
+import { EVERY_ROLE, humanText, role, uuid } from '@nodo/kernel';
+import { z } from 'zod';
+import { ADDRESSES } from './addresses.ts';
+import { defineEndpoint } from './endpoint.ts';
+
+export const person = z.object({
+  id: uuid,
+  name: z.string(),
+  initials: z.string(),
+  role,
+  /** Which of the thread colours is this person's, from 0. */
+  thread: z.number().int().nonnegative(),
+});
+export type Person = z.infer<typeof person>;
+
+const session = z.object({
+  person,
+  shop: z.object({ id: uuid, name: z.string() }),
+  /** The person may take over a screen by PIN. */
+  hasPin: z.boolean(),
+  screen: z.object({
+    id: uuid,
+    /** Nothing of the shop is shown on it until somebody of `people` says who is there. */
+    locked: z.boolean(),
+    /** Who has signed in on it in full. */
+    people: z.array(person.extend({ hasPin: z.boolean() })),
+  }),
+});
+export type Session = z.infer<typeof session>;
+
+const login = humanText(60);
+/** How a screen calls itself, in the shop's own words once somebody gave it a name. */
+const device = humanText(64);
+const freshPassword = z.string().min(10).max(200);
+/** Four to eight digits; good only on a screen on which the person signed in by password. */
+const pin = z.string().regex(/^[0-9]{4,8}$/);
+
+/** Signs in on a screen. Who signed in on it before stays known to it, for the change by PIN. */
+export const signIn = defineEndpoint({
+  ...ADDRESSES.signIn,
+  roles: 'anyone',
+  params: z.object({}),
+  body: z.object({
+    login,
+    password: z.string().min(1).max(200),
+    device: device.optional(),
+  }),
+  answer: session,
+});
+
+/** Null when nobody is signed in: that is an answer, not a fault. */
+export const whoAmI = defineEndpoint({
+  ...ADDRESSES.whoAmI,
+  roles: 'anyone',
+  params: z.object({}),
+  body: z.undefined(),
+  answer: session.nullable(),
+});
+
+/** Ends the sign-in of everybody on this screen. */
+export const signOut = defineEndpoint({
+  ...ADDRESSES.signOut,
+  roles: EVERY_ROLE,
+  params: z.object({}),
+  body: z.undefined(),
+  answer: z.object({}),
+  evenLocked: true,
+});
+
+/** Who stands at this screen now, by PIN; also opens a locked screen. */
+export const changePerson = defineEndpoint({
+  ...ADDRESSES.changePerson,
+  roles: EVERY_ROLE,
+  params: z.object({}),
+  body: z.object({ person: uuid, pin }),
+  answer: session,
+  evenLocked: true,
+});
+
+/** What the shop calls this screen. */
+export const nameScreen = defineEndpoint({
+  ...ADDRESSES.nameScreen,
+  roles: EVERY_ROLE,
+  params: z.object({}),
+  body: z.object({ device }),
+  answer: z.object({}),
+});
+
+export const lockScreen = defineEndpoint({
+  ...ADDRESSES.lockScreen,
+  roles: EVERY_ROLE,
+  params: z.object({}),
+  body: z.object({}),
+  answer: session,
+  evenLocked: true,
+});
+
+export const setPin = defineEndpoint({
+  ...ADDRESSES.setPin,
+  roles: EVERY_ROLE,
+  params: z.object({}),
+  body: z.object({ password: z.string().min(1).max(200), pin }),
+  answer: session,
+});
+
+/** Ends the person's sign-in on every other screen. */
+export const changePassword = defineEndpoint({
+  ...ADDRESSES.changePassword,
+  roles: EVERY_ROLE,
+  params: z.object({}),
+  body: z.object({ password: z.string().min(1).max(200), fresh: freshPassword }),
+  answer: z.object({}),
+});
+
+/** A password of one's own, for the code that the lead handed over; then one signs in. */
+export const redeemCode = defineEndpoint({
+  ...ADDRESSES.redeemCode,
+  roles: 'anyone',
+  params: z.object({}),
+  body: z.object({ login, code: humanText(40), password: freshPassword }),
+  answer: z.object({}),
+});
+
+export const listPeople = defineEndpoint({
+  ...ADDRESSES.listPeople,
+  roles: EVERY_ROLE,
+  params: z.object({}),
+  body: z.undefined(),
+  answer: z.array(person),
+});
+
+/** What this screen's person looks at, for the others; told again while it lasts. */
+export const lookAt = defineEndpoint({
+  ...ADDRESSES.lookAt,
+  roles: EVERY_ROLE,
+  params: z.object({}),
+  body: z.object({ ticket: uuid.nullable(), check: z.string().max(60).nullable() }),
+  answer: z.object({}),
+});

@@ -1,0 +1,26 @@
+import { EVERY_ROLE, LEADS } from '@nodo/kernel';
+import { shopCard } from '@nodo/shop';
+import { z } from 'zod';
+import { ADDRESSES } from './addresses.ts';
+import { defineEndpoint } from './endpoint.ts';
+
+/** A card, and how often it was changed; whoever changes it says what they had before them. */
+const shopSheet = z.object({ revision: z.number().int().nonnegative(), card: shopCard });
+export type ShopSheet = z.infer<typeof shopSheet>;
+
+export const readShop = defineEndpoint({
+  ...ADDRESSES.readShop,
+  roles: EVERY_ROLE,
+  params: z.object({}),
+  body: z.undefined(),
+  answer: shopSheet,
+});
+
+/** Refused with `card-moved` when somebody else changed it meanwhile. */
+export const changeShop = defineEndpoint({
+  ...ADDRESSES.changeShop,
+  roles: LEADS,
+  params: z.object({}),
+  body: shopSheet,
+  answer: shopSheet,
+});

@@ -1,0 +1,35 @@
+import { EVERY_ROLE, LEADS, uuid } from '@nodo/kernel';
+import { ownCause, tableDraft, tableEvent } from '@nodo/tables';
+import { z } from 'zod';
+import { ADDRESSES } from './addresses.ts';
+import { defineEndpoint } from './endpoint.ts';
+
+/** What this shop changed in the tables, from the beginning. */
+export const readTables = defineEndpoint({
+  ...ADDRESSES.readTables,
+  roles: EVERY_ROLE,
+  params: z.object({}),
+  body: z.undefined(),
+  answer: z.array(tableEvent),
+});
+
+const candidate = z.object({ ticket: uuid, own: ownCause });
+export type Candidate = z.infer<typeof candidate>;
+
+/** Causes that somebody named on a ticket because no table has them, the latest first. */
+export const listCandidates = defineEndpoint({
+  ...ADDRESSES.listCandidates,
+  roles: LEADS,
+  params: z.object({}),
+  body: z.undefined(),
+  answer: z.array(candidate),
+});
+
+/** Proposes, accepts or withdraws a change. Sending the same draft again answers with the stored event. */
+export const recordTableEvent = defineEndpoint({
+  ...ADDRESSES.recordTableEvent,
+  roles: LEADS,
+  params: z.object({}),
+  body: tableDraft,
+  answer: tableEvent,
+});

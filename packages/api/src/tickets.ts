@@ -1,0 +1,72 @@
+import { AT_THE_COUNTER, EVERY_ROLE, uuid } from '@nodo/kernel';
+import { customerCard, machineCard } from '@nodo/shop';
+import { draft, rackEntry, ticketEvent } from '@nodo/ticket';
+import { z } from 'zod';
+import { ADDRESSES } from './addresses.ts';
+import { defineEndpoint } from './endpoint.ts';
+
+const customer = customerCard.extend({ id: uuid });
+export type Customer = z.infer<typeof customer>;
+
+/** A machine that the shop sees for the first time. */
+const newMachine = z.object({ id: uuid, card: machineCard });
+export type NewMachine = z.infer<typeof newMachine>;
+
+const ticketFile = z.object({
+  ticket: uuid,
+  events: z.array(ticketEvent),
+  customer: customer.nullable(),
+});
+export type TicketFile = z.infer<typeof ticketFile>;
+
+export const listTickets = defineEndpoint({
+  ...ADDRESSES.listTickets,
+  roles: EVERY_ROLE,
+  params: z.object({}),
+  body: z.undefined(),
+  answer: z.array(rackEntry),
+});
+
+/** Takes a machine in: customer, machine and first entries together or not at all. */
+export const takeIn = defineEndpoint({
+  ...ADDRESSES.takeIn,
+  roles: AT_THE_COUNTER,
+  params: z.object({}),
+  body: z.object({
+    ticket: uuid,
+    /** Written down with it; left out when the first entry names one that is known. */
+    customer: customer.nullable(),
+    machine: newMachine.nullish(),
+    drafts: z.array(draft).min(1).max(8),
+  }),
+  answer: ticketFile,
+});
+
+/**
+ * The open tickets in full, page by page: what a screen keeps so that it can work without the
+ * network. @param after the last ticket of the page before
+ */
+export const openTickets = defineEndpoint({
+  ...ADDRESSES.openTickets,
+  roles: EVERY_ROLE,
+  params: z.object({ after: uuid.optional() }),
+  body: z.undefined(),
+  answer: z.object({ files: z.array(ticketFile), next: uuid.nullable() }),
+});
+
+export const readTicket = defineEndpoint({
+  ...ADDRESSES.readTicket,
+  roles: EVERY_ROLE,
+  params: z.object({ ticket: uuid }),
+  body: z.undefined(),
+  answer: ticketFile,
+});
+
+/** Records one event. Sending the same draft again answers with the stored event. */
+export const recordEvent = defineEndpoint({
+  ...ADDRESSES.recordEvent,
+  roles: EVERY_ROLE,
+  params: z.object({ ticket: uuid }),
+  body: draft,
+  answer: ticketEvent,
+});

@@ -1,0 +1,78 @@
+import type {
+  AccessSource,
+  ActionSource,
+  CauseSource,
+  CheckSource,
+  DutySource,
+  Family,
+  FindingSource,
+  KnowledgeSource,
+  Mechanism,
+} from '../schema/schema.ts';
+import { lookAtCauses } from './causes.ts';
+import { lookAtAccess, lookAtChecks } from './checks.ts';
+import { lookAtDuties } from './duties.ts';
+import { contentHash } from './hash.ts';
+import { Inspection } from './inspection.ts';
+import type { KnowledgeFault } from './issues.ts';
+
+export interface Finding extends FindingSource {
+  readonly check: string;
+}
+
+/** The tables, proven sound and laid out by id. */
+export interface Knowledge {
+  /** Content hash: what a diagnosis was judged with. */
+  readonly hash: string;
+  readonly families: ReadonlyMap<string, Family>;
+  readonly access: readonly AccessSource[];
+  readonly mechanisms: readonly Mechanism[];
+  readonly causes: ReadonlyMap<string, CauseSource>;
+  readonly checks: ReadonlyMap<string, CheckSource>;
+  readonly findings: ReadonlyMap<string, Finding>;
+  readonly actions: ReadonlyMap<string, ActionSource>;
+  readonly duties: ReadonlyMap<string, DutySource>;
+}
+
+export type Compiled =
+  | { readonly ok: true; readonly knowledge: Knowledge }
+  | { readonly ok: false; readonly faults: readonly KnowledgeFault[] };
+
+/** Proves the tables sound. Reports every fault at once, never only the first. */
+export function compileKnowledge(source: KnowledgeSource): Compiled {
+  const inspection = new Inspection(source);
+  lookAtCauses(inspection);
+  lookAtChecks(inspection);
+  lookAtAccess(inspection);
+  lookAtDuties(inspection);
+  if (inspection.faults.length > 0) return { ok: false, faults: inspection.faults };
+  return { ok: true, knowledge: laidOut(inspection) };
+}
+
+/**
+ * Lays out an edition that was proven sound when it was written. What later editions ask
+ * beyond that is not asked of it.
+ */
+export function storedKnowledge(source: KnowledgeSource): Knowledge {
+  return laidOut(new Inspection(source));
+}
+
+function laidOut(inspection: Inspection): Knowledge {
+  const { source } = inspection;
+  let hash: string | undefined;
+  return {
+    // Reckoned when first asked for: a program that starts for one answer does not need it.
+    get hash() {
+      hash ??= contentHash(source);
+      return hash;
+    },
+    families: inspection.families,
+    access: source.access,
+    mechanisms: source.mechanisms,
+    causes: inspection.causes,
+    checks: inspection.checks,
+    findings: inspection.findings,
+    actions: inspection.actions,
+    duties: inspection.duties,
+  };
+}

@@ -1,0 +1,184 @@
+import type { MechanismStanding } from './provenance.ts';
+
+/** How surely a cause, when present, shows a finding by itself. */
+export const STRENGTHS = {
+  sure: 0.97,
+  usual: 0.8,
+  often: 0.55,
+  some: 0.3,
+  few: 0.12,
+  rare: 0.04,
+} as const;
+export type StrengthWord = keyof typeof STRENGTHS;
+
+export type Side = 'set-up' | 'material' | 'technique' | 'wear' | 'fault' | 'damage' | 'adjustment';
+export type Hazard = 'needle' | 'blade' | 'electric' | 'light';
+/** A ladder: what can be done on the phone can be done anywhere. */
+export type Where = 'phone' | 'counter' | 'bench';
+/** What the machine must be like while looking. */
+export type Needs = 'looks' | 'threaded' | 'turns' | 'sews';
+export type Plan = 'per-minute' | 'one-at-a-time' | 'full-sweep';
+
+/** Where the hand goes; the drawings light up this place. */
+export type Place =
+  | 'talk'
+  | 'spool'
+  | 'thread-pair'
+  | 'path'
+  | 'check-spring'
+  | 'discs'
+  | 'dial'
+  | 'needle-clamp'
+  | 'needle'
+  | 'bobbin'
+  | 'case'
+  | 'hook'
+  | 'foot'
+  | 'plate'
+  | 'feed'
+  | 'fabric'
+  | 'winder'
+  | 'hand-wheel'
+  | 'selector'
+  | 'power';
+
+export interface CauseSource {
+  readonly id: string;
+  readonly name: string;
+  readonly remedy: string;
+  /** Among a thousand tickets with a stitch complaint, on machines that can have it. */
+  readonly perMille: number;
+  readonly side: Side;
+  readonly fixMinutes: number;
+  /** The owner can put it right on the phone. */
+  readonly byPhone: boolean;
+  /** Trait a family must have; without one every family can have the cause. */
+  readonly applies?: string;
+  /** Finding ids by how surely the cause shows them. */
+  readonly shows: Readonly<Partial<Record<StrengthWord, readonly string[]>>>;
+}
+
+export interface FindingSource {
+  readonly id: string;
+  readonly answer: string;
+  readonly leak: number;
+  /** The finding *is* this cause: no other cause may link to it. */
+  readonly defines?: string;
+  readonly applies?: string;
+  /**
+   * What a complaint means for sewing a scrap: it shows too seldom there to be tested, or
+   * the machine cannot sew at all. Without it, a scrap shows it.
+   */
+  readonly inScrap?: 'seldom' | 'cannot-sew';
+}
+
+export interface CheckSource {
+  readonly id: string;
+  readonly title: string;
+  readonly minutes: number;
+  readonly access: string;
+  readonly accessFrontLoading?: string;
+  readonly where: Where;
+  readonly place: Place;
+  readonly applies?: string;
+  readonly tools?: readonly string[];
+  readonly hazard?: Hazard;
+  readonly how: string;
+  /** The answer "none of its findings". */
+  readonly normal: string;
+  readonly needs: Needs;
+  /** Checks to be done before: `check-id`, `check-id=normal`, or `check-id=found`. */
+  readonly requires?: readonly string[];
+  /**
+   * A trial: sewn again after changing one thing, which takes these causes away. Its one
+   * finding is "the fault is gone"; no cause links to it, the chance is worked out from what
+   * the customer reported.
+   */
+  readonly trialTreats?: readonly string[];
+  /** Place in the full sweep. */
+  readonly sweep?: number;
+  /** Its findings exclude each other: one answer settles the check. */
+  readonly oneOf?: boolean;
+  readonly findings: readonly FindingSource[];
+}
+
+export interface ActionSource {
+  readonly id: string;
+  readonly title: string;
+  readonly treats: readonly string[];
+  readonly repair: boolean;
+  readonly minutes: number;
+  /** What must be at hand for it: parts and supplies, in words. */
+  readonly parts?: readonly string[];
+  readonly hazard?: Hazard;
+  /** Counts only with a reason in words. */
+  readonly needsReason?: boolean;
+}
+
+/** One subject of the trade: its causes, the checks that look for them, what puts it right. */
+export interface Mechanism {
+  readonly id: string;
+  readonly title: string;
+  readonly standing: MechanismStanding;
+  readonly causes: readonly CauseSource[];
+  readonly checks: readonly CheckSource[];
+  readonly actions: readonly ActionSource[];
+}
+
+export interface Family {
+  readonly id: string;
+  readonly title: string;
+  readonly traits: readonly string[];
+  readonly needleSystem: string;
+  readonly flatOrScarfFaces: string;
+  readonly threads: string;
+  readonly bobbinLoading: string;
+  readonly hook: string;
+  readonly case: string;
+  readonly takeUp: string;
+  readonly notes: string;
+}
+
+export interface AccessSource {
+  readonly id: string;
+  readonly title: string;
+  readonly applies?: string;
+  readonly from?: string;
+  readonly openMinutes: number;
+  readonly closeMinutes: number;
+  readonly means: string;
+  readonly safety: string;
+}
+
+/**
+ * Tokens are `kind:id`; a requirement may end in `=normal`. `raisedBy` also knows
+ * `repair:*`, any repair.
+ */
+export interface DutySource {
+  readonly id: string;
+  readonly title: string;
+  readonly raisedBy: readonly string[];
+  /** Raised only while the ticket follows this plan. */
+  readonly underPlan?: Plan;
+  /** Must hold before the raising step. */
+  readonly gate?: readonly string[];
+  readonly clearedAll?: readonly string[];
+  /** Asked instead of `clearedAll` on these machines. */
+  readonly clearedAllWhere?: readonly (
+    | { readonly trait: string; readonly clearedAll: readonly string[] }
+    | { readonly family: string; readonly clearedAll: readonly string[] }
+  )[];
+  readonly clearedAny?: readonly string[];
+  readonly clearedByRaiser?: Readonly<Record<string, readonly string[]>>;
+  readonly text: string;
+  readonly hazard?: Hazard;
+  readonly why: string;
+}
+
+/** Everything the trade knows, as it is written down. */
+export interface KnowledgeSource {
+  readonly families: readonly Family[];
+  readonly access: readonly AccessSource[];
+  readonly mechanisms: readonly Mechanism[];
+  readonly duties: readonly DutySource[];
+}

@@ -1,0 +1,49 @@
+import type { FamilyModel } from '@nodo/knowledge';
+import { changesOf, type Ticket } from '../state/ticket.ts';
+
+export interface CheckStanding {
+  /** Every finding was answered since anything that could change the answer. */
+  readonly done: boolean;
+  readonly normal: boolean;
+}
+
+/**
+ * Whether what a check showed still holds: an action that treats a cause which the check's
+ * findings can show makes the earlier look worthless, any other action does not.
+ */
+export function checkStanding(ticket: Ticket, model: FamilyModel, checkId: string): CheckStanding {
+  const check = model.checks.get(checkId);
+  if (!check) return { done: false, normal: false };
+  const causes = new Set(
+    check.findings.flatMap(({ id }) => {
+      const place = model.network.findingIndex.get(id);
+      const parents = place === undefined ? [] : (model.network.parents[place] ?? []);
+      return parents.map(({ cause }) => model.network.causes[cause]?.id);
+    }),
+  );
+  const overtaken = Math.max(
+    0,
+    ...changesOf(ticket)
+      .filter(({ treats }) => treats.some((cause) => causes.has(cause)))
+      .map(({ seq }) => seq),
+  );
+  const latest = new Map<string, boolean>();
+  for (const answer of ticket.answers) {
+    if (answer.check === checkId && answer.seq > overtaken)
+      latest.set(answer.finding, answer.present);
+  }
+  const done = check.findings.every(({ id }) => latest.has(id));
+  return { done, normal: done && ![...latest.values()].includes(true) };
+}
+
+/**
+ * How a check stands on a ticket: never looked at, nothing found, something found, or looked at before
+ * something was done that can have changed it.
+ */
+export type LookStanding = 'not-yet' | 'sound' | 'found' | 'again';
+
+export function lookStanding(ticket: Ticket, model: FamilyModel, check: string): LookStanding {
+  const { done, normal } = checkStanding(ticket, model, check);
+  if (done) return normal ? 'sound' : 'found';
+  return ticket.looks.some((look) => look.check === check) ? 'again' : 'not-yet';
+}

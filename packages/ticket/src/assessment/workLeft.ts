@@ -1,0 +1,84 @@
+import { machineMinutes, type Suspect, strengthOf, type WorkLeft, workLeft } from '@nodo/core';
+import {
+  checkMinutes,
+  type FamilyModel,
+  parseRequirement,
+  SURE_ENOUGH,
+  tellingChecks,
+} from '@nodo/knowledge';
+import { reportedOn, type Ticket } from '../state/ticket.ts';
+import type { Assessment } from './assess.ts';
+
+/** A cause below this chance takes nobody's time. Ours, no source. */
+const LEAST_SUSPECTED = 0.02;
+/** Debts whose way of being paid has no minutes of its own. Ours, no source. */
+const USUAL_DEBT_MINUTES = 3;
+/** Putting the machine together, writing it down. Ours, no source. */
+const CLOSING_MINUTES = 4;
+
+/**
+ * How many minutes of work a ticket still needs: looking, putting right, proof and debts, as
+ * the assessment sees it. Nothing once it is closed.
+ */
+export function workLeftOn(
+  ticket: Ticket,
+  model: FamilyModel,
+  { beliefs, duties }: Pick<Assessment, 'beliefs' | 'duties'>,
+): WorkLeft {
+  if (ticket.status !== 'open') return { mean: 0, spread: 0 };
+  const { open } = ticket;
+  const looks = tellingChecks(model);
+  const proof = proofMinutes(model);
+  const reported = reportedOn(ticket);
+  const suspects = beliefs
+    .filter(({ is }) => is >= LEAST_SUSPECTED)
+    .map(({ cause, is }): Suspect => {
+      const check = looks.get(cause);
+      const told = is >= SURE_ENOUGH || !check;
+      const fix = model.causes.get(cause)?.fixMinutes ?? 0;
+      const repair = { minutes: fix + proof, access: check?.access ?? 'closed', sews: false };
+      return {
+        chance: is,
+        heard: heardAs(model, cause, reported),
+        look: told ? 0 : checkMinutes(model, open, check),
+        repair: machineMinutes(model.access, open, repair),
+      };
+    });
+  const owed = duties
+    .filter(({ state }) => state === 'owed')
+    .reduce((sum, { duty }) => sum + debtMinutes(model, duty), CLOSING_MINUTES);
+  // Each repair brings its proof; a machine on which there is none to make is proven all the same.
+  const isRepaired = ticket.deeds.some(({ repair }) => repair);
+  const noneToMake = suspects.reduce((none, { chance }) => none * (1 - chance), 1);
+  return workLeft(suspects, isRepaired ? owed : owed + noneToMake * proof);
+}
+
+/** Chance that a cause alone brings back any of the complaints. */
+function heardAs({ network }: FamilyModel, cause: string, complaints: readonly string[]): number {
+  const at = network.causeIndex.get(cause);
+  if (at === undefined) return 0;
+  const quiet = complaints.reduce((none, complaint) => {
+    const finding = network.findingIndex.get(complaint);
+    return finding === undefined ? none : none * (1 - strengthOf(network, at, finding));
+  }, 1);
+  return 1 - quiet;
+}
+
+function proofMinutes(model: FamilyModel): number {
+  return ['standard-straight', 'standard-zigzag'].reduce(
+    (sum, id) => sum + (model.checks.get(id)?.minutes ?? 0),
+    0,
+  );
+}
+
+function debtMinutes(model: FamilyModel, id: string): number {
+  const duty = model.duties.get(id);
+  const ways = duty?.clearedAll ?? duty?.clearedAny?.slice(0, 1) ?? [];
+  const minutes = ways.reduce((sum, text) => {
+    const way = parseRequirement(text);
+    if (way?.kind === 'check') return sum + (model.checks.get(way.id)?.minutes ?? 0);
+    if (way?.kind === 'action') return sum + (model.actions.get(way.id)?.minutes ?? 0);
+    return sum;
+  }, 0);
+  return minutes || USUAL_DEBT_MINUTES;
+}

@@ -1,0 +1,53 @@
+import type { Actor } from '@nodo/kernel';
+import { type Refusal, refuse } from '@nodo/kernel';
+import type { Edition } from '@nodo/knowledge';
+import { tablesOf } from '../assessment/ticketModel.ts';
+import { type Draft, kindOf, type TicketEvent } from '../events/index.ts';
+import type { Ticket } from '../state/ticket.ts';
+import { mayRecord } from './rights.ts';
+
+/** An accepted event, still without the instant at which the server received it. */
+export type DecidedEvent = Omit<TicketEvent, 'receivedAt'>;
+
+export type Verdict =
+  | { readonly ok: true; readonly event: DecidedEvent }
+  | { readonly ok: false; readonly refusal: Refusal };
+
+/**
+ * Whether a draft becomes the ticket's next event, and which; the same on the server and on
+ * every screen. Pure: the draft brings its own id and instant.
+ */
+export function decide(ticket: Ticket, draft: Draft, actor: Actor, edition: Edition): Verdict {
+  if (!mayRecord(actor.role, draft.type)) {
+    return { ok: false, refusal: refuse('role-may-not', 'type', { role: actor.role }) };
+  }
+  const kind = kindOf(draft.type);
+  const knowledge = edition.knowledge.hash;
+  const decision = kind.decide(ticket, draft.command, {
+    actor,
+    epoch: draft.epoch,
+    observedAt: draft.observedAt,
+    id: draft.id,
+    model: tablesOf(ticket, edition),
+    modelOf: edition.modelOf,
+    knowledge,
+  });
+  if (!decision.ok) return decision;
+  const { id, type, epoch, observedAt, device } = draft;
+  return {
+    ok: true,
+    event: {
+      id,
+      ticket: ticket.id,
+      seq: ticket.seq + 1,
+      type,
+      version: kind.version,
+      actor,
+      device,
+      observedAt,
+      epoch,
+      knowledge,
+      body: decision.body,
+    },
+  };
+}

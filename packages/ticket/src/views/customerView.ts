@@ -1,0 +1,74 @@
+import { instant } from '@nodo/kernel';
+import type { FamilyModel } from '@nodo/knowledge';
+import { z } from 'zod';
+import type { Standing } from '../state/life.ts';
+import { repairsDone, type Ticket } from '../state/ticket.ts';
+import { standingOf } from './stage.ts';
+
+/** What a customer sees of a ticket: nothing of other people, chances, notes or photos. */
+export const forCustomer = z.object({
+  shop: z.string(),
+  /** The shop's currency. */
+  currency: z.string(),
+  label: z.string(),
+  /** The customer's own words. */
+  words: z.string(),
+  state: z.enum([
+    'away',
+    'waiting',
+    'at-the-bench',
+    'ask-you',
+    'part-awaited',
+    'ready',
+    'collected',
+  ]),
+  takenInAt: instant,
+  changedAt: instant,
+  /** Given back as it came, because they said no to the price. */
+  unrepaired: z.boolean(),
+  /** The day they were told. */
+  promised: z.string().nullable(),
+  /** What it would come to, as long as they have not said yes or no. */
+  asked: z.object({ amount: z.number(), words: z.string() }).nullable(),
+  /** What it came to; money in the smallest unit. */
+  bill: z.object({ total: z.number(), currency: z.string() }).nullable(),
+  /** What was put right, in the order in which it was done. */
+  done: z.array(z.string()),
+  /** Until when the link holds. */
+  until: instant,
+});
+export type ForCustomer = z.infer<typeof forCustomer>;
+
+/** Undefined for a ticket that was never taken in. */
+export function toldToCustomer(
+  ticket: Ticket,
+  model: FamilyModel,
+): Omit<ForCustomer, 'shop' | 'until' | 'currency'> | undefined {
+  const { intake, life } = ticket;
+  const { asked } = life;
+  const [first] = ticket.entries;
+  const last = ticket.entries.at(-1);
+  if (!intake || !first || !last) return undefined;
+  return {
+    label: intake.label,
+    words: intake.words,
+    state: SHOWN_AS[standingOf(ticket)],
+    takenInAt: first.receivedAt,
+    changedAt: last.receivedAt,
+    unrepaired: ticket.closing?.unrepaired ?? false,
+    promised: life.promised ?? null,
+    asked: asked && !asked.answer ? { amount: asked.amount, words: asked.words } : null,
+    bill: life.bill ? { total: life.bill.total, currency: life.bill.currency } : null,
+    done: repairsDone(ticket).map((action) => model.actions.get(action)?.title ?? action),
+  };
+}
+
+const SHOWN_AS: Readonly<Record<Standing, ForCustomer['state']>> = {
+  away: 'away',
+  'taken-in': 'waiting',
+  'on-the-bench': 'at-the-bench',
+  'ask-customer': 'ask-you',
+  'part-awaited': 'part-awaited',
+  ready: 'ready',
+  collected: 'collected',
+};

@@ -1,0 +1,54 @@
+import type { Edition } from '@nodo/knowledge';
+import { assess } from '../assessment/assess.ts';
+import { tablesOf } from '../assessment/ticketModel.ts';
+import type { Ticket } from '../state/ticket.ts';
+import { planTicket } from './nextStep.ts';
+
+/** How one ticket stands under an edition of the tables. */
+export interface TicketStanding {
+  readonly likeliest: { readonly cause: string; readonly chance: number } | undefined;
+  /** Chance that the complaint comes back if the ticket were closed now. */
+  readonly risk: number;
+  /** What would be looked at next at the bench; undefined for a machine that is not in the shop. */
+  readonly check: string | undefined;
+}
+
+/**
+ * How a ticket stands under an edition. Heavy: belongs in a worker.
+ * @param draws joint samples for the worth of a check; the plan's own number, when left out.
+ */
+export function standingUnder(
+  edition: Edition,
+  ticket: Ticket,
+  draws?: number,
+): TicketStanding | undefined {
+  const model = tablesOf(ticket, edition);
+  if (!model) return undefined;
+  const assessment = assess(ticket, model);
+  const [likeliest] = assessment.beliefs;
+  return {
+    likeliest: likeliest && { cause: likeliest.cause, chance: likeliest.is },
+    risk: assessment.risk,
+    check:
+      ticket.intake?.tag === undefined
+        ? undefined
+        : planTicket(ticket, model, assessment, draws).checks[0]?.check,
+  };
+}
+
+/** What moves less is told as it was. */
+const LEAST_MOVE = 0.01;
+
+/**
+ * How much a ticket stands otherwise: 1 for another likeliest cause, else the larger of what
+ * its chance and the comeback risk move; undefined where nothing of it is worth telling.
+ */
+export function moveOfTicket(before: TicketStanding, after: TicketStanding): number | undefined {
+  if (before.likeliest?.cause !== after.likeliest?.cause) return 1;
+  const chances = [before, after].map(({ likeliest }) => likeliest?.chance ?? 0);
+  const moved = Math.max(
+    Math.abs((chances[1] ?? 0) - (chances[0] ?? 0)),
+    Math.abs(after.risk - before.risk),
+  );
+  return moved >= LEAST_MOVE || before.check !== after.check ? moved : undefined;
+}

@@ -1,0 +1,34 @@
+import type { CauseBelief } from '@nodo/core';
+import { INTERVIEWS } from '@nodo/knowledge';
+import type { Assessment } from '../assessment/assess.ts';
+import { reportedOn, type Ticket } from '../state/ticket.ts';
+
+/** What somebody must know who takes a ticket over: ids, for words see the interface. */
+export interface Resume {
+  /** Complaints that the customer reported, in the order in which they were told. */
+  readonly reported: readonly string[];
+  /** Looks that still count, the questions at the counter left out. */
+  readonly looks: number;
+  readonly likeliest: CauseBelief | undefined;
+  /** What was done to the machine, one line each, the latest last. */
+  readonly done: readonly string[];
+  /** Causes that its owner put right before it came in. */
+  readonly byCustomer: readonly string[];
+  readonly owed: readonly string[];
+}
+
+/** The standing of a ticket in short. */
+export function resumeOf(
+  ticket: Ticket,
+  { beliefs, duties }: Pick<Assessment, 'beliefs' | 'duties'>,
+): Resume {
+  const { looks, deeds, told } = ticket;
+  return {
+    reported: reportedOn(ticket),
+    looks: looks.filter(({ check }) => !INTERVIEWS.has(check)).length,
+    likeliest: beliefs[0],
+    done: [...new Set(deeds.filter(({ treats }) => treats.length > 0).map(({ action }) => action))],
+    byCustomer: [...new Set(told.flatMap(({ treats }) => treats))],
+    owed: duties.filter(({ state }) => state === 'owed').map(({ duty }) => duty),
+  };
+}

@@ -1,0 +1,138 @@
+import { day, instant, tableId, uuid } from '@nodo/kernel';
+import type { FamilyModel } from '@nodo/knowledge';
+import { INTERVIEWS } from '@nodo/knowledge';
+import { z } from 'zod';
+import { assess } from '../assessment/assess.ts';
+import { workLeftOn } from '../assessment/workLeft.ts';
+import type { RecordedEvent } from '../state/envelope.ts';
+import { atTheClock, STANDINGS } from '../state/life.ts';
+import type { Ticket } from '../state/ticket.ts';
+import { handOverOf } from './handOver.ts';
+import { lateEntries } from './late.ts';
+import { standingOf } from './stage.ts';
+
+/** One machine as the Rack shows it; kept beside the events and rebuilt from them at will. */
+const ticketSummary = z.object({
+  ticket: uuid,
+  seq: z.number().int().positive(),
+  /** Null for a machine that was talked about on the telephone and is not in the shop. */
+  tag: z.number().int().positive().nullable(),
+  call: z.enum(['solved', 'bring-in', 'stop']).nullable(),
+  shelf: z.string(),
+  label: z.string(),
+  family: tableId,
+  status: z.enum(['open', 'closed', 'collected']),
+  words: z.string(),
+  takenInAt: instant,
+  changedAt: instant,
+  /** Who made the last entry at the bench, if anybody has yet. */
+  lastBy: uuid.nullable(),
+  /** Entries above and below the seam's line. */
+  seen: z.number().int().nonnegative(),
+  done: z.number().int().nonnegative(),
+  /** Duties still owed, by id. */
+  owed: z.array(tableId),
+  contested: z.number().int().nonnegative(),
+  likely: z.object({ cause: z.string(), name: z.string(), chance: z.number() }).nullable(),
+  risk: z.number().min(0).max(1),
+  /** Left to somebody, or to whoever comes, who has not taken it up yet. */
+  handOver: z.object({ to: uuid.nullable(), by: uuid, note: z.string() }).nullable(),
+  /** Entries that arrived after the knot was tied. */
+  late: z.number().int().nonnegative(),
+  standing: z.enum(STANDINGS),
+  machine: uuid.nullable(),
+  comebackOf: uuid.nullable(),
+  /** How often the machine came back after it. */
+  comebacks: z.number().int().nonnegative(),
+  /** Minutes of work left, expected and with their spread; null in a line of before they were reckoned. */
+  left: z.object({ mean: z.number(), spread: z.number() }).nullable(),
+  /** The day that the customer was told. */
+  promised: day.nullable(),
+  awaited: z.object({ part: z.string(), expected: day.nullable() }).nullable(),
+  /** Who works on it by the clock. */
+  atTheClock: z.array(uuid),
+  readyAt: instant.nullable(),
+  /** When the customer was last told that it is ready. */
+  toldAt: instant.nullable(),
+  unrepaired: z.boolean(),
+  /** What it came to, in the smallest unit of the shop's currency. */
+  total: z.number().int().nullable(),
+});
+export type TicketSummary = z.infer<typeof ticketSummary>;
+
+export const rackEntry = ticketSummary.extend({ customerName: z.string().nullable() });
+export type RackEntry = z.infer<typeof rackEntry>;
+
+const SEEN: ReadonlySet<string> = new Set([
+  'findings-recorded',
+  'could-not-tell',
+  'observation-noted',
+  'photo-kept',
+]);
+const DONE: ReadonlySet<string> = new Set([
+  'action-done',
+  'machine-opened',
+  'machine-closed',
+  'duty-waived',
+]);
+
+/** A ticket's line on the Rack. Undefined before the machine is taken in. */
+export function summaryOf(ticket: Ticket, model: FamilyModel): TicketSummary | undefined {
+  const { intake, status } = ticket;
+  const first = ticket.entries[0];
+  const last = ticket.entries.at(-1);
+  if (!intake || status === 'new' || !first || !last) return undefined;
+  const told = ticket.entries.filter(({ id }) => !ticket.corrected.has(id));
+  const assessment = assess(ticket, model);
+  const { beliefs, duties, contested, risk } = assessment;
+  const { life } = ticket;
+  const closing = ticket.closing && ticket.entries[ticket.closing.seq - 1];
+  const awaited = life.awaits.find(({ came }) => !came);
+  const [likeliest] = beliefs;
+  return {
+    ticket: ticket.id,
+    seq: ticket.seq,
+    tag: intake.tag ?? null,
+    call: ticket.call ?? null,
+    shelf: intake.shelf,
+    label: intake.label,
+    family: intake.family,
+    status,
+    words: intake.words,
+    takenInAt: first.receivedAt,
+    changedAt: last.receivedAt,
+    lastBy: told.findLast(isAtTheBench)?.actor.person ?? null,
+    seen: told.filter(({ type }) => SEEN.has(type)).length,
+    done: told.filter(({ type }) => DONE.has(type)).length,
+    owed: duties.filter(({ state }) => state === 'owed').map(({ duty }) => duty),
+    contested: contested.length,
+    likely: likeliest
+      ? {
+          cause: likeliest.cause,
+          name: model.causes.get(likeliest.cause)?.name ?? likeliest.cause,
+          chance: likeliest.is,
+        }
+      : null,
+    risk,
+    handOver: handOverOf(ticket) ?? null,
+    late: lateEntries(ticket).length,
+    standing: standingOf(ticket),
+    machine: life.machine ?? null,
+    comebackOf: life.comebackOf ?? null,
+    comebacks: life.comebacks.length,
+    left: workLeftOn(ticket, model, assessment),
+    promised: life.promised ?? null,
+    awaited: awaited ? { part: awaited.part, expected: awaited.expected } : null,
+    atTheClock: [...atTheClock(life)],
+    readyAt: closing?.receivedAt ?? null,
+    toldAt: life.toldAt ?? null,
+    unrepaired: ticket.closing?.unrepaired ?? false,
+    total: life.bill?.total ?? null,
+  };
+}
+
+/** Work on the machine, as against what was asked at the counter. */
+function isAtTheBench({ type, body }: RecordedEvent): boolean {
+  if (DONE.has(type)) return true;
+  return SEEN.has(type) && !('check' in body && INTERVIEWS.has(String(body.check)));
+}
