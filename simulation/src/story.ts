@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
-import { ADDRESSES, fillAddress } from '@nodo/api';
+import { ADDRESSES, pathTo } from '@nodo/api';
 import { type Client, enteredOn, outbox } from '@nodo/client';
 import { seeded } from '@nodo/core';
 import { deskOf, presentEdition, type TableEvent } from '@nodo/tables';
@@ -354,7 +354,7 @@ export class Story {
           const kept = rack.find((entry) => entry.ticket === ticket);
           if (!isDeepStrictEqual(line, kept)) faults.push(`screen ${place} has another Rack`);
         }
-        const path = fillAddress(ADDRESSES.readTicket, { ticket });
+        const path = pathTo('readTicket', { ticket });
         const copy = device.copies.get(path)?.data as { events: TicketEvent[] } | undefined;
         if (copy && !isDeepStrictEqual(copy.events, events.slice(0, copy.events.length))) {
           faults.push(`screen ${place} keeps another ticket ${ticket}`);

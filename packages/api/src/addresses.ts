@@ -54,13 +54,3 @@ export const ADDRESSES = {
 
 /** How often the server's streams say that they live, in milliseconds. */
 export const BEAT_MS = 15_000;
-
-export type Address = (typeof ADDRESSES)[keyof typeof ADDRESSES];
-
-/** The path of an address with its parameters filled in. */
-export function fillAddress(
-  { path }: Address,
-  params: Readonly<Record<string, string>> = {},
-): string {
-  return path.replace(/:([a-z]+)/gi, (_, name: string) => encodeURIComponent(params[name] ?? ''));
-}

@@ -89,4 +89,3 @@ export const ENDPOINTS = {
   recordTableEvent,
   live,
 } as const;
-export type EndpointName = keyof typeof ENDPOINTS;

@@ -1,7 +1,7 @@
-export { ADDRESSES, type Address, BEAT_MS, fillAddress } from './addresses.ts';
+export { ADDRESSES, BEAT_MS } from './addresses.ts';
 export type { CustomerFile, MachineFile, MachineSheet, Visit } from './customers.ts';
 export type { Endpoint } from './endpoint.ts';
-export { ENDPOINTS, type EndpointName } from './endpoints.ts';
+export { ENDPOINTS } from './endpoints.ts';
 export type { CustomerLink } from './links.ts';
 export type { LiveFrame, Looker } from './live.ts';
 export type { NeedleFile } from './needles.ts';
@@ -15,6 +15,14 @@ export type {
   Reach,
   Screen,
 } from './people.ts';
+export {
+  type AnswerOf,
+  type ApiRequest,
+  type EndpointName,
+  type ParamsOf,
+  type PayloadOf,
+  pathTo,
+} from './requests.ts';
 export type { Hit } from './search.ts';
 export type { Person, Session } from './session.ts';
 export type { ShopSheet } from './shop.ts';

@@ -1,24 +1,6 @@
-import type {
-  Account,
-  AuditPage,
-  Candidate,
-  Customer,
-  CustomerLink,
-  HandedCode,
-  Looker,
-  NewMachine,
-  Person,
-  Reach,
-  Screen,
-  Session,
-  TicketFile,
-} from '@nodo/api';
-import { ADDRESSES } from '@nodo/api';
-import type { Role } from '@nodo/kernel';
-import type { TableDraft, TableEvent } from '@nodo/tables';
-import type { Draft, ForCustomer, RackEntry } from '@nodo/ticket';
+import { type AnswerOf, type ApiRequest, type PayloadOf, pathTo } from '@nodo/api';
 import { createApi } from '@reduxjs/toolkit/query/react';
-import type { Call, CallArgs } from './call.ts';
+import type { Call } from './call.ts';
 import { keepTrue, type Reading } from './follow.ts';
 import type { Keeper } from './keeper.ts';
 import type { LiveStream } from './liveStream.ts';
@@ -33,11 +15,11 @@ export interface ApiParts {
   readonly wait: Ports['wait'];
 }
 
-const PEOPLE: CallArgs = { address: ADDRESSES.listPeople };
-const RACK: CallArgs = { address: ADDRESSES.listTickets };
-const TABLES: CallArgs = { address: ADDRESSES.readTables };
-const ticketArgs = (ticket: string): CallArgs => ({
-  address: ADDRESSES.readTicket,
+const PEOPLE: ApiRequest<'listPeople'> = { name: 'listPeople' };
+const RACK: ApiRequest<'listTickets'> = { name: 'listTickets' };
+const TABLES: ApiRequest<'readTables'> = { name: 'readTables' };
+const ticketRequest = (ticket: string): ApiRequest<'readTicket'> => ({
+  name: 'readTicket',
   params: { ticket },
 });
 
@@ -52,47 +34,49 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
 
   const api = createApi({
     reducerPath: 'api',
-    baseQuery: async (args: CallArgs, { forced }) =>
-      await keeper.through(args, await call(args), forced === true),
+    baseQuery: async (request: ApiRequest, { forced }) =>
+      await keeper.through(request, await call(request), forced === true),
     keepUnusedDataFor: 30,
     tagTypes: ['accounts', 'screens', 'links'],
     endpoints: (build) => {
       /** Something that changes who stands at this screen. */
-      const sessionChange = <Given>(query: (given: Given) => CallArgs) =>
-        build.mutation<Session, Given>({
+      const sessionChange = <Given>(
+        query: (given: Given) => ApiRequest<'signIn' | 'changePerson' | 'lockScreen' | 'setPin'>,
+      ) =>
+        build.mutation<AnswerOf<'signIn'>, Given>({
           query,
           onQueryStarted: async (_given, { dispatch, queryFulfilled }): Promise<void> => {
             const { data } = await queryFulfilled.catch(() => ({ data: undefined }));
             if (!data) return;
-            keeper.put(ADDRESSES.whoAmI.path, data);
+            keeper.put(pathTo('whoAmI'), data);
             void dispatch(api.util.upsertQueryData('session', undefined, data));
             tabs.post({ kind: 'session' });
           },
         });
 
       return {
-        session: build.query<Session | null, void>({
-          query: () => ({ address: ADDRESSES.whoAmI }),
+        session: build.query<AnswerOf<'whoAmI'>, void>({
+          query: () => ({ name: 'whoAmI' }),
         }),
-        signIn: sessionChange<{ login: string; password: string; device: string }>((body) => ({
-          address: ADDRESSES.signIn,
+        signIn: sessionChange<PayloadOf<'signIn'>>((body) => ({
+          name: 'signIn',
           body,
         })),
-        changePerson: sessionChange<{ person: string; pin: string }>((body) => ({
-          address: ADDRESSES.changePerson,
+        changePerson: sessionChange<PayloadOf<'changePerson'>>((body) => ({
+          name: 'changePerson',
           body,
         })),
         nameScreen: build.mutation<object, string>({
-          query: (device) => ({ address: ADDRESSES.nameScreen, body: { device } }),
+          query: (device) => ({ name: 'nameScreen', body: { device } }),
           invalidatesTags: ['screens'],
         }),
-        lockScreen: sessionChange<void>(() => ({ address: ADDRESSES.lockScreen, body: {} })),
-        setPin: sessionChange<{ password: string; pin: string }>((body) => ({
-          address: ADDRESSES.setPin,
+        lockScreen: sessionChange<void>(() => ({ name: 'lockScreen', body: {} })),
+        setPin: sessionChange<PayloadOf<'setPin'>>((body) => ({
+          name: 'setPin',
           body,
         })),
         signOut: build.mutation<object, void>({
-          query: () => ({ address: ADDRESSES.signOut }),
+          query: () => ({ name: 'signOut' }),
           onQueryStarted: async (_none, { queryFulfilled }) => {
             await queryFulfilled.then(
               () => {
@@ -103,13 +87,13 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
             );
           },
         }),
-        changePassword: build.mutation<object, { password: string; fresh: string }>({
-          query: (body) => ({ address: ADDRESSES.changePassword, body }),
+        changePassword: build.mutation<object, PayloadOf<'changePassword'>>({
+          query: (body) => ({ name: 'changePassword', body }),
         }),
-        redeemCode: build.mutation<object, { login: string; code: string; password: string }>({
-          query: (body) => ({ address: ADDRESSES.redeemCode, body }),
+        redeemCode: build.mutation<object, PayloadOf<'redeemCode'>>({
+          query: (body) => ({ name: 'redeemCode', body }),
         }),
-        people: build.query<readonly Person[], void>({
+        people: build.query<AnswerOf<'listPeople'>, void>({
           query: () => PEOPLE,
           onCacheEntryAdded: (_none, life): Promise<void> =>
             keptTrue(
@@ -119,48 +103,45 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
               () => true,
             ),
         }),
-        accounts: build.query<readonly Account[], void>({
-          query: () => ({ address: ADDRESSES.listAccounts }),
+        accounts: build.query<AnswerOf<'listAccounts'>, void>({
+          query: () => ({ name: 'listAccounts' }),
           providesTags: ['accounts'],
         }),
-        invitePerson: build.mutation<
-          HandedCode,
-          { login: string; name: string; initials: string; role: Role }
-        >({
-          query: (body) => ({ address: ADDRESSES.invitePerson, body }),
+        invitePerson: build.mutation<AnswerOf<'invitePerson'>, PayloadOf<'invitePerson'>>({
+          query: (body) => ({ name: 'invitePerson', body }),
           invalidatesTags: ['accounts'],
         }),
         changeAccount: build.mutation<
-          Account,
-          { person: string; change: { role?: Role; locked?: boolean } }
+          AnswerOf<'changeAccount'>,
+          { person: string; change: PayloadOf<'changeAccount'> }
         >({
           query: ({ person, change }) => ({
-            address: ADDRESSES.changeAccount,
+            name: 'changeAccount',
             params: { person },
             body: change,
           }),
           invalidatesTags: ['accounts', 'screens'],
         }),
-        resetAccount: build.mutation<HandedCode, string>({
-          query: (person) => ({ address: ADDRESSES.resetAccount, params: { person }, body: {} }),
+        resetAccount: build.mutation<AnswerOf<'resetAccount'>, string>({
+          query: (person) => ({ name: 'resetAccount', params: { person }, body: {} }),
           invalidatesTags: ['accounts', 'screens'],
         }),
-        screens: build.query<readonly Screen[], void>({
-          query: () => ({ address: ADDRESSES.listScreens }),
+        screens: build.query<AnswerOf<'listScreens'>, void>({
+          query: () => ({ name: 'listScreens' }),
           providesTags: ['screens'],
           keepUnusedDataFor: 0,
         }),
-        reach: build.query<Reach | null, void>({
-          query: () => ({ address: ADDRESSES.readReach }),
+        reach: build.query<AnswerOf<'readReach'>, void>({
+          query: () => ({ name: 'readReach' }),
         }),
         endScreen: build.mutation<object, string>({
-          query: (screen) => ({ address: ADDRESSES.endScreen, params: { screen } }),
+          query: (screen) => ({ name: 'endScreen', params: { screen } }),
           invalidatesTags: ['screens'],
         }),
-        audit: build.infiniteQuery<AuditPage, string | undefined, string | undefined>({
+        audit: build.infiniteQuery<AnswerOf<'readAudit'>, string | undefined, string | undefined>({
           query: ({ queryArg: person, pageParam: before }) => ({
-            address: ADDRESSES.readAudit,
-            query: { before, person },
+            name: 'readAudit',
+            params: { before, person },
           }),
           infiniteQueryOptions: {
             initialPageParam: undefined,
@@ -168,30 +149,27 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
           },
           keepUnusedDataFor: 0,
         }),
-        links: build.query<readonly CustomerLink[], string>({
-          query: (ticket) => ({ address: ADDRESSES.listLinks, params: { ticket } }),
+        links: build.query<AnswerOf<'listLinks'>, string>({
+          query: (ticket) => ({ name: 'listLinks', params: { ticket } }),
           providesTags: ['links'],
         }),
-        makeLink: build.mutation<
-          { link: CustomerLink; token: string },
-          { ticket: string; days: number }
-        >({
-          query: ({ ticket, days }) => ({
-            address: ADDRESSES.makeLink,
+        makeLink: build.mutation<AnswerOf<'makeLink'>, { ticket: string } & PayloadOf<'makeLink'>>({
+          query: ({ ticket, ...body }) => ({
+            name: 'makeLink',
             params: { ticket },
-            body: { days },
+            body,
           }),
           invalidatesTags: ['links'],
         }),
         revokeLink: build.mutation<object, { ticket: string; link: string }>({
-          query: (params) => ({ address: ADDRESSES.revokeLink, params }),
+          query: (params) => ({ name: 'revokeLink', params }),
           invalidatesTags: ['links'],
         }),
-        shared: build.query<ForCustomer, string>({
-          query: (token) => ({ address: ADDRESSES.readShared, params: { token } }),
+        shared: build.query<AnswerOf<'readShared'>, string>({
+          query: (token) => ({ name: 'readShared', params: { token } }),
         }),
         /** Who looks at what on other screens; nothing of it is read, the stream tells it. */
-        presence: build.query<readonly Looker[], void>({
+        presence: build.query<Extract<AnswerOf<'live'>, { kind: 'presence' }>['who'], void>({
           queryFn: () => ({ data: [] }),
           onCacheEntryAdded: async (_none, { getState, updateCachedData, cacheEntryRemoved }) => {
             const stop = stream.listen((frame) => {
@@ -207,7 +185,7 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
             stop();
           },
         }),
-        rack: build.query<readonly RackEntry[], void>({
+        rack: build.query<AnswerOf<'listTickets'>, void>({
           query: () => RACK,
           onCacheEntryAdded: (_none, life): Promise<void> =>
             keptTrue(
@@ -223,11 +201,11 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
               },
             ),
         }),
-        ticket: build.query<TicketFile, string>({
-          query: ticketArgs,
+        ticket: build.query<AnswerOf<'readTicket'>, string>({
+          query: ticketRequest,
           onCacheEntryAdded: (id, life): Promise<void> =>
             keptTrue(
-              ticketArgs(id),
+              ticketRequest(id),
               life,
               (): Reading => life.dispatch(api.endpoints.ticket.initiate(id, READ_AGAIN)),
               (frame) => {
@@ -242,7 +220,7 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
               },
             ),
         }),
-        tables: build.query<readonly TableEvent[], void>({
+        tables: build.query<AnswerOf<'readTables'>, void>({
           query: () => TABLES,
           onCacheEntryAdded: (_none, life): Promise<void> =>
             keptTrue(
@@ -252,12 +230,12 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
               ({ kind }) => kind !== 'tables',
             ),
         }),
-        candidates: build.query<readonly Candidate[], void>({
-          query: () => ({ address: ADDRESSES.listCandidates }),
+        candidates: build.query<AnswerOf<'listCandidates'>, void>({
+          query: () => ({ name: 'listCandidates' }),
           keepUnusedDataFor: 0,
         }),
-        changeTables: build.mutation<TableEvent, TableDraft>({
-          query: (body) => ({ address: ADDRESSES.recordTableEvent, body }),
+        changeTables: build.mutation<AnswerOf<'recordTableEvent'>, PayloadOf<'recordTableEvent'>>({
+          query: (body) => ({ name: 'recordTableEvent', body }),
           onQueryStarted: async (_draft, { dispatch, queryFulfilled }) => {
             const stored = await queryFulfilled.then(
               () => true,
@@ -267,15 +245,9 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
             if (stored) void dispatch(api.endpoints.tables.initiate(undefined, READ_AGAIN));
           },
         }),
-        takeIn: build.mutation<
-          TicketFile,
-          {
-            ticket: string;
-            customer: Customer | null;
-            machine?: NewMachine | null;
-            drafts: readonly Draft[];
-          }
-        >({ query: (body) => ({ address: ADDRESSES.takeIn, body }) }),
+        takeIn: build.mutation<AnswerOf<'takeIn'>, PayloadOf<'takeIn'>>({
+          query: (body) => ({ name: 'takeIn', body }),
+        }),
       };
     },
   });

@@ -1,4 +1,11 @@
-import { type Address, fillAddress } from '@nodo/api';
+import {
+  ADDRESSES,
+  type AnswerOf,
+  type ApiRequest,
+  type EndpointName,
+  type ParamsOf,
+  pathTo,
+} from '@nodo/api';
 import type { Refusal } from '@nodo/kernel';
 import type { Ports } from './ports.ts';
 
@@ -8,31 +15,26 @@ export type CallFault =
   /** No answer, or one that a proxy or a dying server made up: try again later. */
   | { readonly kind: 'unreachable' };
 
-export interface CallArgs {
-  readonly address: Address;
-  readonly params?: Readonly<Record<string, string>>;
-  /** Behind the question mark. */
-  readonly query?: Readonly<Record<string, string | undefined>>;
-  /** Sent as JSON; a picture as it is. */
-  readonly body?: unknown;
-}
-
-export type Answer = { readonly data: unknown } | { readonly error: CallFault };
-export type Call = (args: CallArgs) => Promise<Answer>;
+export type Answer<Name extends EndpointName = EndpointName> =
+  | { readonly data: AnswerOf<Name> }
+  | { readonly error: CallFault };
+/** An answer of whatever endpoint. */
+export type Answered = { readonly data: unknown } | { readonly error: CallFault };
+export type Call = <Name extends EndpointName>(request: ApiRequest<Name>) => Promise<Answer<Name>>;
 
 const ANSWER_WITHIN_MS = 12_000;
 
-/** How to call the routes of the contract. */
+/** How to call the endpoints of the server. */
 export function caller(fetch: Ports['fetch']): Call {
-  return async ({ address, body, ...where }) => {
+  return async <Name extends EndpointName>(request: ApiRequest<Name>): Promise<Answer<Name>> => {
     try {
-      const response = await fetch(pathOf({ address, ...where }), {
-        method: address.method,
+      const response = await fetch(pathOf(request), {
+        method: ADDRESSES[request.name].method,
         signal: AbortSignal.timeout(ANSWER_WITHIN_MS),
-        ...(body === undefined ? {} : sent(body)),
+        ...sent(request.body),
       });
       const answer: unknown = await response.json();
-      if (response.ok) return { data: answer };
+      if (response.ok) return { data: answer as AnswerOf<Name> };
       if (response.status < 500 && isRefusal(answer)) {
         return { error: { kind: 'refused', refusal: answer } };
       }
@@ -43,17 +45,19 @@ export function caller(fetch: Ports['fetch']): Call {
   };
 }
 
-export function pathOf({ address, params, query }: Omit<CallArgs, 'body'>): string {
-  const asked = Object.entries(query ?? {}).flatMap(([key, value]) =>
-    value === undefined ? [] : [[key, value]],
-  );
-  const behind = new URLSearchParams(asked).toString();
-  return fillAddress(address, params) + (behind === '' ? '' : `?${behind}`);
+/** A request without what is sent with it. */
+export type Asked = Pick<ApiRequest, 'name' | 'params'>;
+
+/** Where a request goes; two for the same thing have the same path. */
+export function pathOf({ name, params }: Asked): string {
+  return pathTo(name, params as ParamsOf<typeof name>);
 }
 
+/** Bytes are a picture. */
 function sent(body: unknown): RequestInit {
-  return body instanceof Blob
-    ? { headers: { 'content-type': body.type }, body }
+  if (body === undefined) return {};
+  return body instanceof Uint8Array
+    ? { headers: { 'content-type': 'image/jpeg' }, body: new Uint8Array(body) }
     : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) };
 }
 

@@ -1,29 +1,19 @@
-import type { CustomerFile, Hit, LiveFrame, MachineFile, NeedleFile, ShopSheet } from '@nodo/api';
-import { ADDRESSES } from '@nodo/api';
-import type { CustomerCard, MachineCard } from '@nodo/shop';
-import type { NeedleIn, RackEntry } from '@nodo/ticket';
+import type { AnswerOf, ApiRequest, LiveFrame, PayloadOf } from '@nodo/api';
 import { type ApiParts, type NodoApi, READ_AGAIN } from './api.ts';
-import type { CallArgs } from './call.ts';
 import { keepTrue, type Reading } from './follow.ts';
 
-/** A page of what was fetched. */
-interface CollectedPage {
-  readonly entries: readonly RackEntry[];
-  readonly next: string | null;
-}
-
-const SHOP: CallArgs = { address: ADDRESSES.readShop };
-const customerArgs = (customer: string): CallArgs => ({
-  address: ADDRESSES.readCustomer,
+const SHOP: ApiRequest<'readShop'> = { name: 'readShop' };
+const customerRequest = (customer: string): ApiRequest<'readCustomer'> => ({
+  name: 'readCustomer',
   params: { customer },
 });
-const machineArgs = (machine: string): CallArgs => ({
-  address: ADDRESSES.readMachine,
+const machineRequest = (machine: string): ApiRequest<'readMachine'> => ({
+  name: 'readMachine',
   params: { machine },
 });
 
-const needleArgs = (machine: string): CallArgs => ({
-  address: ADDRESSES.readNeedles,
+const needleRequest = (machine: string): ApiRequest<'readNeedles'> => ({
+  name: 'readNeedles',
   params: { machine },
 });
 
@@ -37,7 +27,7 @@ export function withCards(base: NodoApi, parts: Pick<ApiParts, 'stream' | 'keepe
   const keptTrue = keepTrue(parts);
   const api = base.injectEndpoints({
     endpoints: (build) => ({
-      shop: build.query<ShopSheet, void>({
+      shop: build.query<AnswerOf<'readShop'>, void>({
         query: () => SHOP,
         onCacheEntryAdded: (_none, life): Promise<void> =>
           keptTrue(
@@ -47,17 +37,17 @@ export function withCards(base: NodoApi, parts: Pick<ApiParts, 'stream' | 'keepe
             ({ kind }) => kind !== 'cards',
           ),
       }),
-      changeShop: build.mutation<ShopSheet, ShopSheet>({
-        query: (body) => ({ address: ADDRESSES.changeShop, body }),
+      changeShop: build.mutation<AnswerOf<'changeShop'>, PayloadOf<'changeShop'>>({
+        query: (body) => ({ name: 'changeShop', body }),
       }),
-      search: build.query<readonly Hit[], string>({
-        query: (find) => ({ address: ADDRESSES.search, query: { find } }),
+      search: build.query<AnswerOf<'search'>, string>({
+        query: (find) => ({ name: 'search', params: { find } }),
         keepUnusedDataFor: 0,
       }),
-      collected: build.infiniteQuery<CollectedPage, void, string | undefined>({
+      collected: build.infiniteQuery<AnswerOf<'listCollected'>, void, string | undefined>({
         query: ({ pageParam: before }) => ({
-          address: ADDRESSES.listCollected,
-          query: { before },
+          name: 'listCollected',
+          params: { before },
         }),
         infiniteQueryOptions: {
           initialPageParam: undefined,
@@ -65,21 +55,21 @@ export function withCards(base: NodoApi, parts: Pick<ApiParts, 'stream' | 'keepe
         },
         keepUnusedDataFor: 0,
       }),
-      customer: build.query<CustomerFile, string>({
-        query: customerArgs,
+      customer: build.query<AnswerOf<'readCustomer'>, string>({
+        query: customerRequest,
         onCacheEntryAdded: (id, life): Promise<void> =>
           keptTrue(
-            customerArgs(id),
+            customerRequest(id),
             life,
             (): Reading => life.dispatch(api.endpoints.customer.initiate(id, READ_AGAIN)),
             ({ kind }) => kind !== 'cards' && kind !== 'events',
           ),
       }),
-      needles: build.query<NeedleFile, string>({
-        query: needleArgs,
+      needles: build.query<AnswerOf<'readNeedles'>, string>({
+        query: needleRequest,
         onCacheEntryAdded: (id, life): Promise<void> =>
           keptTrue(
-            needleArgs(id),
+            needleRequest(id),
             life,
             (): Reading => life.dispatch(api.endpoints.needles.initiate(id, READ_AGAIN)),
             (frame) =>
@@ -87,40 +77,43 @@ export function withCards(base: NodoApi, parts: Pick<ApiParts, 'stream' | 'keepe
           ),
       }),
       registerNeedle: build.mutation<
-        NeedleFile,
-        NeedleIn & { readonly machine: string; readonly id: string; readonly when: string }
+        AnswerOf<'registerNeedle'>,
+        { machine: string } & PayloadOf<'registerNeedle'>
       >({
         query: ({ machine, ...body }) => ({
-          address: ADDRESSES.registerNeedle,
+          name: 'registerNeedle',
           params: { machine },
           body,
         }),
       }),
       changeCustomer: build.mutation<
-        CustomerFile,
-        { customer: string; revision: number; card: CustomerCard }
+        AnswerOf<'changeCustomer'>,
+        { customer: string } & PayloadOf<'changeCustomer'>
       >({
         query: ({ customer, ...body }) => ({
-          address: ADDRESSES.changeCustomer,
+          name: 'changeCustomer',
           params: { customer },
           body,
         }),
       }),
-      mergeCustomer: build.mutation<CustomerFile, { customer: string; into: string | null }>({
-        query: ({ customer, into }) => ({
-          address: ADDRESSES.mergeCustomer,
+      mergeCustomer: build.mutation<
+        AnswerOf<'mergeCustomer'>,
+        { customer: string } & PayloadOf<'mergeCustomer'>
+      >({
+        query: ({ customer, ...body }) => ({
+          name: 'mergeCustomer',
           params: { customer },
-          body: { into },
+          body,
         }),
       }),
-      eraseCustomer: build.mutation<CustomerFile, string>({
-        query: (customer) => ({ address: ADDRESSES.eraseCustomer, params: { customer } }),
+      eraseCustomer: build.mutation<AnswerOf<'eraseCustomer'>, string>({
+        query: (customer) => ({ name: 'eraseCustomer', params: { customer } }),
       }),
-      machine: build.query<MachineFile, string>({
-        query: machineArgs,
+      machine: build.query<AnswerOf<'readMachine'>, string>({
+        query: machineRequest,
         onCacheEntryAdded: (id, life): Promise<void> =>
           keptTrue(
-            machineArgs(id),
+            machineRequest(id),
             life,
             (): Reading => life.dispatch(api.endpoints.machine.initiate(id, READ_AGAIN)),
             (frame) =>
@@ -128,11 +121,11 @@ export function withCards(base: NodoApi, parts: Pick<ApiParts, 'stream' | 'keepe
           ),
       }),
       changeMachine: build.mutation<
-        MachineFile,
-        { machine: string; revision: number; card: MachineCard; customer: string | null }
+        AnswerOf<'changeMachine'>,
+        { machine: string } & PayloadOf<'changeMachine'>
       >({
         query: ({ machine, ...body }) => ({
-          address: ADDRESSES.changeMachine,
+          name: 'changeMachine',
           params: { machine },
           body,
         }),

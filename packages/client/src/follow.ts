@@ -1,5 +1,5 @@
 import type { LiveFrame } from '@nodo/api';
-import type { CallArgs } from './call.ts';
+import type { Asked } from './call.ts';
 import type { Keeper } from './keeper.ts';
 import type { LiveStream } from './liveStream.ts';
 import type { Ports } from './ports.ts';
@@ -38,7 +38,7 @@ export function keepTrue({
   readonly wait: Ports['wait'];
 }) {
   return (
-    asked: CallArgs,
+    asked: Asked,
     life: Life,
     readAgain: () => Reading,
     apply: (frame: LiveFrame) => boolean,

@@ -1,4 +1,4 @@
-export type { Call, CallFault } from './call.ts';
+export type { Answer, Call, CallFault } from './call.ts';
 export { type Client, createClient } from './client.ts';
 export { enteredOn, type OutboxEntry, outbox } from './outbox.ts';
 export type {

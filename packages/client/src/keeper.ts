@@ -1,20 +1,19 @@
-import type { LiveFrame, TicketFile } from '@nodo/api';
-import { ADDRESSES, type Address, fillAddress } from '@nodo/api';
+import { type EndpointName, type LiveFrame, pathTo, type TicketFile } from '@nodo/api';
 import type { RackEntry } from '@nodo/ticket';
-import { type Answer, type Call, type CallArgs, pathOf } from './call.ts';
+import { type Answered, type Asked, type Call, pathOf } from './call.ts';
 import type { Copies, Ports } from './ports.ts';
 import { appendInOrder, placeOnRack } from './tickets.ts';
 
 /** What a screen needs to go on without the network. */
-const KEPT: readonly Address[] = [
-  ADDRESSES.whoAmI,
-  ADDRESSES.listPeople,
-  ADDRESSES.listTickets,
-  ADDRESSES.readTicket,
-  ADDRESSES.readTables,
-  ADDRESSES.readShop,
-];
-const RACK = ADDRESSES.listTickets.path;
+const KEPT: ReadonlySet<EndpointName> = new Set<EndpointName>([
+  'whoAmI',
+  'listPeople',
+  'listTickets',
+  'readTicket',
+  'readTables',
+  'readShop',
+]);
+const RACK = pathTo('listTickets');
 
 /** A copy of yesterday would be taken for the truth. */
 const GOOD_FOR_MS = 12 * 3_600_000;
@@ -22,7 +21,7 @@ const WRITE_AFTER_MS = 2_000;
 /** All open tickets are read at most this often. */
 const READ_ALL_EVERY_MS = 60_000;
 
-const ticketPath = (ticket: string): string => fillAddress(ADDRESSES.readTicket, { ticket });
+const ticketPath = (ticket: string): string => pathTo('readTicket', { ticket });
 
 /**
  * Copies of what the server said, for the time when it says nothing: who is signed in, the
@@ -50,12 +49,12 @@ export class Keeper {
    * The server's answer, kept; where it gave none, the copy, if there is one.
    * @param onlyNow something is there already, and a copy would not be newer.
    */
-  async through(args: CallArgs, answer: Answer, onlyNow: boolean): Promise<Answer> {
-    if (!KEPT.includes(args.address)) return answer;
-    const path = pathOf(args);
+  async through(request: Asked, answer: Answered, onlyNow: boolean): Promise<Answered> {
+    if (!KEPT.has(request.name)) return answer;
+    const path = pathOf(request);
     if ('data' in answer) {
       this.copied.delete(path);
-      if (args.address === ADDRESSES.whoAmI && answer.data === null) this.clear();
+      if (request.name === 'whoAmI' && answer.data === null) this.clear();
       else this.put(path, answer.data);
       return answer;
     }
@@ -69,8 +68,8 @@ export class Keeper {
   }
 
   /** Whether the latest answer for this was a copy. */
-  isCopy(args: CallArgs): boolean {
-    return this.copied.has(pathOf(args));
+  isCopy(request: Asked): boolean {
+    return this.copied.has(pathOf(request));
   }
 
   /** Nobody is signed in here any more: nothing of the shop stays. */
@@ -95,7 +94,7 @@ export class Keeper {
   private async takeIn(): Promise<void> {
     await this.wait(WRITE_AFTER_MS);
     const heard = this.heard.splice(0);
-    const kept = (await this.copies.get(RACK))?.data as readonly RackEntry[] | undefined;
+    const kept = (await this.copies.get(RACK))?.data as RackEntry[] | undefined;
     if (kept) {
       await this.keep(
         RACK,
@@ -117,12 +116,9 @@ export class Keeper {
     this.readAllAt = this.now();
     let after: string | undefined;
     do {
-      const answer = await this.call({ address: ADDRESSES.openTickets, query: { after } });
+      const answer = await this.call({ name: 'openTickets', params: { after } });
       if (!('data' in answer)) return;
-      const { files, next } = answer.data as {
-        readonly files: readonly TicketFile[];
-        readonly next: string | null;
-      };
+      const { files, next } = answer.data;
       for (const file of files) await this.keep(ticketPath(file.ticket), file);
       after = next ?? undefined;
     } while (after !== undefined);

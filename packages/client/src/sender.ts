@@ -1,4 +1,3 @@
-import { ADDRESSES } from '@nodo/api';
 import type { TicketEvent } from '@nodo/ticket';
 import type { NodoApi } from './api.ts';
 import type { Call } from './call.ts';
@@ -58,9 +57,9 @@ export function outboxSender({ store, api, call, stream, ports }: SenderParts): 
     person,
   }: OutboxEntry): Promise<'answered' | 'unreachable'> => {
     const body = { ...draft, by: person };
-    const result = await call({ address: ADDRESSES.recordEvent, params: { ticket }, body });
+    const result = await call({ name: 'recordEvent', params: { ticket }, body });
     if ('data' in result) {
-      const event = result.data as TicketEvent;
+      const event = result.data;
       // The confirmed event takes the place of the waiting one before that is taken out.
       showConfirmed({ store, api, stream }, ticket, event);
       ports.tabs.post({ kind: 'confirmed', ticket, event });

@@ -16,7 +16,7 @@ export function appendInOrder(
 }
 
 /** The Rack with a changed line: machines that were collected leave it, an older line changes nothing. */
-export function placeOnRack(rack: readonly RackEntry[], entry: RackEntry): readonly RackEntry[] {
+export function placeOnRack(rack: RackEntry[], entry: RackEntry): RackEntry[] {
   const known = rack.find(({ ticket }) => ticket === entry.ticket);
   if (known && known.seq > entry.seq) return rack;
   const others = rack.filter(({ ticket }) => ticket !== entry.ticket);

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { ADDRESSES, type EndpointName, fillAddress } from '@nodo/api';
+import { ADDRESSES, type EndpointName, type Paper, pathTo } from '@nodo/api';
 import { NEW_SHOP_CARD, newCustomerCard, newMachineCard } from '@nodo/shop';
 import { jpeg } from './jpeg.ts';
 import { draftOf, intakeDraft, needleDraft, proposalDraft } from './shop.ts';
@@ -14,7 +14,7 @@ export interface Named {
   readonly photo: string;
   readonly customer: string;
   readonly machine: string;
-  readonly paper: string;
+  readonly paper: Paper;
   /** What is looked for by its letters. */
   readonly find: string;
 }
@@ -71,26 +71,26 @@ export function callsAbout(ids: Named): Calls {
       },
     }),
     changeAccount: () => ({
-      path: fillAddress(ADDRESSES.changeAccount, { person: ids.person }),
+      path: pathTo('changeAccount', { person: ids.person }),
       body: { role: 'counter' },
     }),
     resetAccount: () => ({
-      path: fillAddress(ADDRESSES.resetAccount, { person: ids.person }),
+      path: pathTo('resetAccount', { person: ids.person }),
       body: {},
     }),
     listScreens: () => ({ path: ADDRESSES.listScreens.path }),
-    endScreen: () => ({ path: fillAddress(ADDRESSES.endScreen, { screen: ids.screen }) }),
+    endScreen: () => ({ path: pathTo('endScreen', { screen: ids.screen }) }),
     readReach: () => ({ path: ADDRESSES.readReach.path }),
     readAudit: () => ({ path: ADDRESSES.readAudit.path }),
-    listLinks: () => ({ path: fillAddress(ADDRESSES.listLinks, { ticket: ids.ticket }) }),
+    listLinks: () => ({ path: pathTo('listLinks', { ticket: ids.ticket }) }),
     makeLink: () => ({
-      path: fillAddress(ADDRESSES.makeLink, { ticket: ids.ticket }),
+      path: pathTo('makeLink', { ticket: ids.ticket }),
       body: { days: 7 },
     }),
     revokeLink: () => ({
-      path: fillAddress(ADDRESSES.revokeLink, { ticket: ids.ticket, link: ids.link }),
+      path: pathTo('revokeLink', { ticket: ids.ticket, link: ids.link }),
     }),
-    readShared: () => ({ path: fillAddress(ADDRESSES.readShared, { token: ids.token }) }),
+    readShared: () => ({ path: pathTo('readShared', { token: ids.token }) }),
     openTickets: () => ({ path: ADDRESSES.openTickets.path }),
     listPeople: () => ({ path: ADDRESSES.listPeople.path }),
     listTickets: () => ({ path: ADDRESSES.listTickets.path }),
@@ -98,17 +98,17 @@ export function callsAbout(ids: Named): Calls {
       path: ADDRESSES.takeIn.path,
       body: { ticket: randomUUID(), customer: null, drafts: [intakeDraft()] },
     }),
-    readTicket: () => ({ path: fillAddress(ADDRESSES.readTicket, { ticket: ids.ticket }) }),
+    readTicket: () => ({ path: pathTo('readTicket', { ticket: ids.ticket }) }),
     recordEvent: () => ({
-      path: fillAddress(ADDRESSES.recordEvent, { ticket: ids.ticket }),
+      path: pathTo('recordEvent', { ticket: ids.ticket }),
       body: draftOf('findings-recorded', { check: 'winder', answers: { 'winder-on': 'no' } }),
     }),
     keepPhoto: () => ({
-      path: fillAddress(ADDRESSES.keepPhoto, { ticket: ids.ticket }),
+      path: pathTo('keepPhoto', { ticket: ids.ticket }),
       body: jpeg({ width: 4, height: 3 }),
     }),
     readPhoto: () => ({
-      path: fillAddress(ADDRESSES.readPhoto, { ticket: ids.ticket, photo: ids.photo }),
+      path: pathTo('readPhoto', { ticket: ids.ticket, photo: ids.photo }),
     }),
     readTables: () => ({ path: ADDRESSES.readTables.path }),
     listCandidates: () => ({ path: ADDRESSES.listCandidates.path }),
@@ -117,7 +117,7 @@ export function callsAbout(ids: Named): Calls {
       body: proposalDraft({ kind: 'how-often', cause: 'needle-low', perMille: 61 }),
     }),
     readPaper: () => ({
-      path: fillAddress(ADDRESSES.readPaper, { ticket: ids.ticket, paper: ids.paper }),
+      path: pathTo('readPaper', { ticket: ids.ticket, paper: ids.paper }),
     }),
     listCollected: () => ({ path: ADDRESSES.listCollected.path }),
     search: () => ({ path: `${ADDRESSES.search.path}?find=${ids.find}` }),
@@ -127,27 +127,27 @@ export function callsAbout(ids: Named): Calls {
       body: { revision: 99, card: NEW_SHOP_CARD },
     }),
     readCustomer: () => ({
-      path: fillAddress(ADDRESSES.readCustomer, { customer: ids.customer }),
+      path: pathTo('readCustomer', { customer: ids.customer }),
     }),
     changeCustomer: () => ({
-      path: fillAddress(ADDRESSES.changeCustomer, { customer: ids.customer }),
+      path: pathTo('changeCustomer', { customer: ids.customer }),
       body: { revision: 0, card: newCustomerCard('Somebody else', '') },
     }),
     mergeCustomer: () => ({
-      path: fillAddress(ADDRESSES.mergeCustomer, { customer: ids.customer }),
+      path: pathTo('mergeCustomer', { customer: ids.customer }),
       body: { into: randomUUID() },
     }),
     eraseCustomer: () => ({
-      path: fillAddress(ADDRESSES.eraseCustomer, { customer: ids.customer }),
+      path: pathTo('eraseCustomer', { customer: ids.customer }),
     }),
-    readMachine: () => ({ path: fillAddress(ADDRESSES.readMachine, { machine: ids.machine }) }),
-    readNeedles: () => ({ path: fillAddress(ADDRESSES.readNeedles, { machine: ids.machine }) }),
+    readMachine: () => ({ path: pathTo('readMachine', { machine: ids.machine }) }),
+    readNeedles: () => ({ path: pathTo('readNeedles', { machine: ids.machine }) }),
     registerNeedle: () => ({
-      path: fillAddress(ADDRESSES.registerNeedle, { machine: ids.machine }),
+      path: pathTo('registerNeedle', { machine: ids.machine }),
       body: needleDraft(),
     }),
     changeMachine: () => ({
-      path: fillAddress(ADDRESSES.changeMachine, { machine: ids.machine }),
+      path: pathTo('changeMachine', { machine: ids.machine }),
       body: { revision: 1, card: newMachineCard('drop-in', 'Another'), customer: null },
     }),
     live: () => ({ path: ADDRESSES.live.path }),

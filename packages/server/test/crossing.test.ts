@@ -3,7 +3,7 @@ import {
   ADDRESSES,
   ENDPOINTS,
   type EndpointName,
-  fillAddress,
+  pathTo,
   type Session,
   type TicketFile,
 } from '@nodo/api';
@@ -85,7 +85,7 @@ async function filledShop(): Promise<Named> {
     ADDRESSES.recordTableEvent.path,
     proposalDraft({ kind: 'how-often', cause: 'needle-low', perMille: 61 }, `Counted: ${MARK}`),
   );
-  const register = fillAddress(ADDRESSES.registerNeedle, { machine: machine.id });
+  const register = pathTo('registerNeedle', { machine: machine.id });
   await post(register, needleDraft({ needle: { ...SHARP_80, system: MARK } }));
   await post(ADDRESSES.changeShop.path, { revision: 0, card: NEW_SHOP_CARD });
   const { screen } = (await lead.call('GET', ADDRESSES.whoAmI.path)).body as Session;

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { ADDRESSES, ENDPOINTS, type EndpointName, fillAddress } from '@nodo/api';
+import { ADDRESSES, ENDPOINTS, type EndpointName, pathTo } from '@nodo/api';
 import { seeded } from '@nodo/core';
 import { refusal } from '@nodo/kernel';
 import { NEW_SHOP_CARD, newCustomerCard, newMachineCard, USUAL_TIME } from '@nodo/shop';
@@ -87,12 +87,12 @@ const WELL_FORMED: readonly (() => {
   }),
   () => ({
     name: 'changeAccount',
-    path: fillAddress(ADDRESSES.changeAccount, { person: somebody }),
+    path: pathTo('changeAccount', { person: somebody }),
     body: { role: 'counter', locked: false },
   }),
   () => ({
     name: 'makeLink',
-    path: fillAddress(ADDRESSES.makeLink, { ticket }),
+    path: pathTo('makeLink', { ticket }),
     body: { days: 7 },
   }),
   () => ({
@@ -109,22 +109,22 @@ const WELL_FORMED: readonly (() => {
   }),
   () => ({
     name: 'changeCustomer',
-    path: fillAddress(ADDRESSES.changeCustomer, { customer: somebody }),
+    path: pathTo('changeCustomer', { customer: somebody }),
     body: { revision: 0, card: newCustomerCard('Wenna Ó’Kelt', '000 0111') },
   }),
   () => ({
     name: 'mergeCustomer',
-    path: fillAddress(ADDRESSES.mergeCustomer, { customer: somebody }),
+    path: pathTo('mergeCustomer', { customer: somebody }),
     body: { into: randomUUID() },
   }),
   () => ({
     name: 'registerNeedle',
-    path: fillAddress(ADDRESSES.registerNeedle, { machine: somebody }),
+    path: pathTo('registerNeedle', { machine: somebody }),
     body: needleDraft(),
   }),
   () => ({
     name: 'changeMachine',
-    path: fillAddress(ADDRESSES.changeMachine, { machine: somebody }),
+    path: pathTo('changeMachine', { machine: somebody }),
     body: {
       revision: 1,
       customer: null,
@@ -146,7 +146,7 @@ const WELL_FORMED: readonly (() => {
   }),
   () => ({
     name: 'recordEvent',
-    path: fillAddress(ADDRESSES.recordEvent, { ticket }),
+    path: pathTo('recordEvent', { ticket }),
     body: drafted(pick([...eventsV2.events, ...eventsV4.events, ...eventsV7.events])),
   }),
   () => ({

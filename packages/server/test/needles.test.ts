@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { ADDRESSES, fillAddress, type NeedleFile, type TicketFile } from '@nodo/api';
+import { ADDRESSES, type NeedleFile, pathTo, type TicketFile } from '@nodo/api';
 import { newMachineCard } from '@nodo/shop';
 import type { NeedleIn } from '@nodo/ticket';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -29,13 +29,13 @@ async function takenIn(): Promise<{ readonly ticket: string; readonly machine: s
 }
 
 async function registerOfMachine(machine: string): Promise<NeedleFile> {
-  const answer = await technician.call('GET', fillAddress(ADDRESSES.readNeedles, { machine }));
+  const answer = await technician.call('GET', pathTo('readNeedles', { machine }));
   expect(answer.status).toBe(200);
   return answer.body as NeedleFile;
 }
 
 const post = (machine: string, body: object) =>
-  technician.call('POST', fillAddress(ADDRESSES.registerNeedle, { machine }), body);
+  technician.call('POST', pathTo('registerNeedle', { machine }), body);
 
 function fitted(change: Partial<NeedleIn>, when = '2026-03-02T10:00:00.000Z') {
   const { id, when: _when, ...command } = needleDraft(change);
@@ -121,7 +121,7 @@ describe('the needle register', () => {
 
 it('prints the needle card with what the ticket knows', async () => {
   const { ticket } = await takenIn();
-  const paper = fillAddress(ADDRESSES.readPaper, { ticket, paper: 'needle-card' });
+  const paper = pathTo('readPaper', { ticket, paper: 'needle-card' });
   const work = {
     fabric: 'weave',
     layers: 2,

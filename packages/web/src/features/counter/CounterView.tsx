@@ -1,4 +1,4 @@
-import { ADDRESSES, fillAddress, type Paper, type Session } from '@nodo/api';
+import { type Paper, pathTo, type Session } from '@nodo/api';
 import { SHIPPED } from '@nodo/knowledge';
 import { mayTakeIn } from '@nodo/ticket';
 import { useEffect, useState } from 'react';
@@ -181,7 +181,7 @@ function IntakeSheet({ session }: { readonly session: Session }) {
 }
 
 function openPaper(ticket: string, paper: Paper): void {
-  window.open(fillAddress(ADDRESSES.readPaper, { ticket, paper }), '_blank', 'noreferrer');
+  window.open(pathTo('readPaper', { ticket, paper }), '_blank', 'noreferrer');
 }
 
 function faultsOf(

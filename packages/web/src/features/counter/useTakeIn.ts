@@ -1,8 +1,9 @@
-import { ADDRESSES } from '@nodo/api';
-import type { CallFault } from '@nodo/client';
+import type { AnswerOf, EndpointName } from '@nodo/api';
+import type { Answer, CallFault } from '@nodo/client';
 import type { Draft } from '@nodo/ticket';
 import { useState } from 'react';
 import { call, useTakeInMutation } from '../../api/client.ts';
+import { bytesOf } from '../bench/photo/drawPhoto.ts';
 import type { CounterDraft } from './draft.ts';
 import { arrivalOf, intakeOf, pictureOf } from './intake.ts';
 import type { Picture } from './pictures.ts';
@@ -38,10 +39,9 @@ export function useTakeIn() {
     }
     const ticket = announced ?? draft.ticket;
     for (const { blob, place } of pictures) {
-      const kept = await must(
-        call({ address: ADDRESSES.keepPhoto, params: { ticket }, body: blob }),
+      const { photo } = await must(
+        call({ name: 'keepPhoto', params: { ticket }, body: await bytesOf(blob) }),
       );
-      const { photo } = kept as { photo: string };
       await record(ticket, pictureOf(draft, photo, place));
     }
     return ticket;
@@ -70,10 +70,12 @@ export function useTakeIn() {
 }
 
 async function record(ticket: string, draft: Draft): Promise<void> {
-  await must(call({ address: ADDRESSES.recordEvent, params: { ticket }, body: draft }));
+  await must(call({ name: 'recordEvent', params: { ticket }, body: draft }));
 }
 
-async function must(answer: ReturnType<typeof call>): Promise<unknown> {
+async function must<Name extends EndpointName>(
+  answer: Promise<Answer<Name>>,
+): Promise<AnswerOf<Name>> {
   const given = await answer;
   if ('error' in given) throw new NotTaken(given.error);
   return given.data;

@@ -1,4 +1,3 @@
-import { ADDRESSES } from '@nodo/api';
 import { useEffect } from 'react';
 import { call } from '../../api/client.ts';
 
@@ -9,7 +8,7 @@ const SETTLED_MS = 250;
 
 /** Nothing on this screen waits for it or shows it: the view is not painted anew for its sake. */
 function lookAt(ticket: string | null, check: string | null): void {
-  void call({ address: ADDRESSES.lookAt, body: { ticket, check } });
+  void call({ name: 'lookAt', body: { ticket, check } });
 }
 
 /** Tells the other screens what this one looks at, as long as it does. */

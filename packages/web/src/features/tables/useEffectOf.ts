@@ -1,5 +1,3 @@
-import type { TicketFile } from '@nodo/api';
-import { ADDRESSES } from '@nodo/api';
 import type { CasesVerdict, TableChange } from '@nodo/knowledge';
 import type { RackEntry, TicketStanding } from '@nodo/ticket';
 import { type Remote, wrap } from 'comlink';
@@ -89,8 +87,8 @@ async function reckon(
   let unread = 0;
   for (const [done, entry] of open.entries()) {
     tell(done);
-    const read = await call({ address: ADDRESSES.readTicket, params: { ticket: entry.ticket } });
-    const file = 'data' in read ? (read.data as TicketFile) : undefined;
+    const read = await call({ name: 'readTicket', params: { ticket: entry.ticket } });
+    const file = 'data' in read ? read.data : undefined;
     const { before, after } = file
       ? await effects.ticket(entry.ticket, file.events, inForce, change)
       : { before: undefined, after: undefined };

@@ -1,4 +1,4 @@
-import { ADDRESSES, fillAddress, PAPERS } from '@nodo/api';
+import { PAPERS, pathTo } from '@nodo/api';
 import type { FamilyModel } from '@nodo/knowledge';
 import { assess, mayTakeIn, workLeftOn } from '@nodo/ticket';
 import { type ReactNode, useMemo } from 'react';
@@ -79,7 +79,7 @@ export default function JobSheet({
                   {PAPERS.map((paper) => (
                     <li key={paper}>
                       <a
-                        href={fillAddress(ADDRESSES.readPaper, { ticket: ticket.id, paper })}
+                        href={pathTo('readPaper', { ticket: ticket.id, paper })}
                         target="_blank"
                         rel="noreferrer"
                         className="inline-flex min-h-11 items-center underline underline-offset-4"

@@ -1,4 +1,4 @@
-import { ADDRESSES, fillAddress } from '@nodo/api';
+import { pathTo } from '@nodo/api';
 import { useAppSelector } from '../../../api/client.ts';
 import { m } from '../../../messages/index.ts';
 import { Sewing } from '../../../ui/Stitches.tsx';
@@ -20,12 +20,16 @@ export function Photo({
     ),
   );
   if (isOnItsWay) return <Sewing label={m.bench.photo.onItsWay} />;
-  const source = fillAddress(ADDRESSES.readPhoto, { ticket, photo });
-  // In small on the page, whole behind it.
   return (
-    <a href={source} target="_blank" rel="noreferrer" className="block self-start">
+    // In small on the page, whole behind it.
+    <a
+      href={pathTo('readPhoto', { ticket, photo })}
+      target="_blank"
+      rel="noreferrer"
+      className="block self-start"
+    >
       <img
-        src={`${source}?size=small`}
+        src={pathTo('readPhoto', { ticket, photo, size: 'small' })}
         alt={account}
         className="max-h-56 rounded-md border border-rule"
       />

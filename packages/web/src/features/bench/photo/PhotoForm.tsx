@@ -1,4 +1,3 @@
-import { ADDRESSES } from '@nodo/api';
 import type { CallFault } from '@nodo/client';
 import type { Ticket } from '@nodo/ticket';
 import { Camera } from 'lucide-react';
@@ -10,7 +9,7 @@ import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
 import { Sewing } from '../../../ui/Stitches.tsx';
 import type { RecordEntry } from '../useRecord.ts';
-import { drawPhoto, jpegOf } from './drawPhoto.ts';
+import { bytesOf, drawPhoto, jpegOf } from './drawPhoto.ts';
 
 type State =
   | { readonly kind: 'empty' | 'drawn' | 'sending' | 'unreadable' }
@@ -50,15 +49,15 @@ export function PhotoForm({
     if (!canvas.current) return;
     setState({ kind: 'sending' });
     const sent = await call({
-      address: ADDRESSES.keepPhoto,
+      name: 'keepPhoto',
       params: { ticket: ticket.id },
-      body: await jpegOf(canvas.current),
+      body: await bytesOf(await jpegOf(canvas.current)),
     });
     if ('error' in sent) {
       setState({ kind: 'failed', fault: sent.error });
       return;
     }
-    const { photo } = sent.data as { photo: string };
+    const { photo } = sent.data;
     if (record('photo-kept', { photo, words: note.trim(), ...about })) onDone();
     else setState({ kind: 'drawn' });
   };

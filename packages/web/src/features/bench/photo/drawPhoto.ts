@@ -25,3 +25,8 @@ export function jpegOf(canvas: HTMLCanvasElement): Promise<Blob> {
     );
   });
 }
+
+/** A picture as it is sent. */
+export async function bytesOf(picture: Blob): Promise<Uint8Array<ArrayBuffer>> {
+  return new Uint8Array(await picture.arrayBuffer());
+}

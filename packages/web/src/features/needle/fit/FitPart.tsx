@@ -1,4 +1,4 @@
-import { ADDRESSES, fillAddress } from '@nodo/api';
+import { pathTo } from '@nodo/api';
 import { FINENESS_UNITS, numberIn, tex } from '@nodo/core';
 import { EVERYDAY_POINTS, type EverydayPoint, FABRICS, fitNeedle, pointOf } from '@nodo/knowledge';
 import { threadAcross, type WorkTold, workOf } from '@nodo/ticket';
@@ -86,7 +86,7 @@ export function FitPart({ bench }: { readonly bench: InstrumentBench }) {
             </Button>
             {onTicket && kept && (
               <a
-                href={fillAddress(ADDRESSES.readPaper, {
+                href={pathTo('readPaper', {
                   ticket: onTicket.ticket.id,
                   paper: 'needle-card',
                 })}

@@ -1,0 +1,54 @@
+import type { z } from 'zod';
+import { ADDRESSES } from './addresses.ts';
+import type { ENDPOINTS } from './endpoints.ts';
+
+type Endpoints = typeof ENDPOINTS;
+export type EndpointName = keyof Endpoints;
+
+/** The same with nothing in it that the receiver may change. */
+type Frozen<Value> = Value extends Uint8Array
+  ? Value
+  : Value extends readonly (infer Item)[]
+    ? readonly Frozen<Item>[]
+    : Value extends object
+      ? { readonly [Key in keyof Value]: Frozen<Value[Key]> }
+      : Value;
+
+/** What an endpoint's path and query name. */
+export type ParamsOf<Name extends EndpointName> = Frozen<z.input<Endpoints[Name]['params']>>;
+export type PayloadOf<Name extends EndpointName> = Frozen<z.input<Endpoints[Name]['body']>>;
+export type AnswerOf<Name extends EndpointName> = z.output<Endpoints[Name]['answer']>;
+
+/** `Key` where the endpoint needs it, optional where it can go without, absent where it takes none. */
+type Part<Key extends string, Value> = [Value] extends [undefined]
+  ? { readonly [Absent in Key]?: undefined }
+  : Record<never, never> extends Value
+    ? { readonly [Optional in Key]?: Value | undefined }
+    : { readonly [Needed in Key]: Value };
+
+/** One call of an endpoint, as its schemas want it. */
+export type ApiRequest<Name extends EndpointName = EndpointName> = {
+  [One in Name]: { readonly name: One } & Part<'params', ParamsOf<One>> &
+    Part<'body', PayloadOf<One>>;
+}[Name];
+
+/** The path of an endpoint with its parameters filled in; what the path does not name follows `?`. */
+export function pathTo<Name extends EndpointName>(
+  name: Name,
+  ...[params]: Record<never, never> extends ParamsOf<Name>
+    ? [params?: ParamsOf<Name>]
+    : [params: ParamsOf<Name>]
+): string {
+  const left = new Map(
+    Object.entries(params ?? {}).flatMap(([key, value]): [string, string][] =>
+      value === undefined ? [] : [[key, String(value)]],
+    ),
+  );
+  const path = ADDRESSES[name].path.replace(/:([a-z]+)/gi, (_, key: string) => {
+    const value = left.get(key) ?? '';
+    left.delete(key);
+    return encodeURIComponent(value);
+  });
+  const query = [...left].map(([key, value]) => `${key}=${encodeURIComponent(value)}`).join('&');
+  return query === '' ? path : `${path}?${query}`;
+}
