@@ -20,6 +20,28 @@ const ROOMS = {
   diagnose: { rooms: ['core', 'knowledge'] },
 };
 
+const GROUND = ['messages', 'time', 'store', 'ui'];
+const DATA = [...GROUND, 'api'];
+const SHARED = [...DATA, 'drawing', 'session'];
+
+/** The layers of the page, each with those that it may look into. */
+const LAYERS_OF_THE_PAGE = {
+  messages: [],
+  time: [],
+  store: [],
+  serviceWorker: ['messages'],
+  ui: ['messages'],
+  drawing: ['messages', 'ui'],
+  api: ['store'],
+  workers: [],
+  session: [...DATA],
+  shop: [...SHARED, 'workers'],
+  ticket: [...SHARED, 'workers'],
+  instruments: [...SHARED, 'ticket'],
+  features: [...SHARED, 'shop', 'ticket', 'instruments', 'workers'],
+  app: [...SHARED, 'features', 'instruments', 'serviceWorker'],
+};
+
 /** What `from` may import besides itself: rooms by their entry point, packages, node. */
 function allowList(room, { rooms = [], npm, noNode = npm !== undefined }) {
   const own = `^packages/${room}/`;
@@ -55,11 +77,24 @@ export default {
       from: { path: '^(packages|demo)/[^/]*/?src' },
       to: { path: '/test/' },
     },
-    {
-      name: 'drawings-and-ui-know-no-feature',
+    ...Object.entries(LAYERS_OF_THE_PAGE).map(([layer, below]) => ({
+      name: `web-${layer}-allows`,
       severity: 'error',
-      from: { path: '^packages/web/src/(ui|drawing|api|store|messages)/' },
-      to: { path: '^packages/web/src/features/' },
+      from: { path: `^packages/web/src/${layer}/` },
+      to: {
+        path: '^packages/web/src/',
+        pathNot: `^packages/web/src/(${[layer, ...below].join('|')})/`,
+      },
+    })),
+    {
+      name: 'features-apart',
+      severity: 'error',
+      comment: 'What two tasks share lies below them: in shop/ or ticket/.',
+      from: { path: '^packages/web/src/(features|instruments)/([^/]+)/' },
+      to: {
+        path: '^packages/web/src/$1/',
+        pathNot: ['^packages/web/src/$1/$2/', '^packages/web/src/instruments/frame/'],
+      },
     },
     {
       name: 'packages-are-named-in-package-json',

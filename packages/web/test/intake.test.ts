@@ -1,19 +1,13 @@
 import { draft as anyDraft } from '@nodo/ticket';
 import { describe, expect, it } from 'vitest';
+import { arrivalOf, callOf, intakeOf, MOST_PHOTOS, pictureOf } from '../src/shop/intake/intake.ts';
 import {
   blankDraft,
   type CounterDraft,
   keepDraft,
   readDraft,
   withFamily,
-} from '../src/features/counter/draft.ts';
-import {
-  arrivalOf,
-  callOf,
-  intakeOf,
-  MOST_PHOTOS,
-  pictureOf,
-} from '../src/features/counter/intake.ts';
+} from '../src/shop/intake/intakeForm.ts';
 
 const sheet = (change: Partial<CounterDraft> = {}): CounterDraft => ({
   ...blankDraft(),

@@ -16,7 +16,7 @@ import {
   sitsRight,
   targetAngle,
   UNLOOKED,
-} from '../src/features/needle/seat/seatReading.ts';
+} from '../src/instruments/needle/seat/seatReading.ts';
 
 const BACK: SeatTarget = { faces: 'back', angle: 0, round: false };
 const ROUND: SeatTarget = { ...BACK, round: true };

@@ -5,13 +5,13 @@ import { Toaster } from 'sonner';
 import { useSessionQuery } from '../api/client.ts';
 import { useStreamState } from '../api/useStreamState.ts';
 import { RackView } from '../features/rack/RackView.tsx';
-import { Frame } from '../features/shell/Frame.tsx';
-import { BeingRead } from '../features/shell/NotRead.tsx';
 import { SignIn } from '../features/signIn/SignIn.tsx';
 import { m } from '../messages/index.ts';
+import { BeingRead } from '../session/NotRead.tsx';
 import { Button } from '../ui/Button.tsx';
 import { FaultBoundary } from '../ui/FaultBoundary.tsx';
 import { Blank, Sewing } from '../ui/Stitches.tsx';
+import { Frame } from './shell/Frame.tsx';
 
 const CounterView = lazy(() => import('../features/counter/CounterView.tsx'));
 const PhoneView = lazy(() => import('../features/phone/PhoneView.tsx'));
@@ -21,11 +21,11 @@ const PeopleView = lazy(() => import('../features/people/PeopleView.tsx'));
 const Tagged = lazy(() => import('../features/find/Tagged.tsx'));
 const CustomerView = lazy(() => import('../features/customers/CustomerView.tsx'));
 const MachineView = lazy(() => import('../features/machines/MachineView.tsx'));
-const ShopView = lazy(() => import('../features/shop/ShopView.tsx'));
+const ShopView = lazy(() => import('../features/shopProfile/ShopView.tsx'));
 const CollectedView = lazy(() => import('../features/collected/CollectedView.tsx'));
-const NeedleView = lazy(() => import('../features/needle/NeedleView.tsx'));
-const BobbinView = lazy(() => import('../features/bobbin/BobbinView.tsx'));
-const SharedView = lazy(() => import('../features/shared/SharedView.tsx'));
+const NeedleView = lazy(() => import('../instruments/needle/NeedleView.tsx'));
+const BobbinView = lazy(() => import('../instruments/bobbin/BobbinView.tsx'));
+const SharedView = lazy(() => import('../features/customerLink/SharedView.tsx'));
 const BenchView = lazy(() => import('../features/bench/BenchView.tsx'));
 
 /** A customer's page needs no sign-in; everything else begins with one. */

@@ -12,23 +12,23 @@ import {
 import { type ReactNode, useCallback, useEffect, useMemo, useState } from 'react';
 import { Navigate, useParams } from 'react-router';
 import { m, write } from '../../messages/index.ts';
+import { Causes } from '../../ticket/Causes.tsx';
+import { Seam } from '../../ticket/seam/Seam.tsx';
+import { TicketGate } from '../../ticket/TicketGate.tsx';
+import { Tray } from '../../ticket/Tray.tsx';
+import { useAtWork } from '../../ticket/useAtWork.ts';
+import { useLookAt } from '../../ticket/useLookAt.ts';
+import type { ShownTicket } from '../../ticket/useShownTicket.ts';
 import { Button } from '../../ui/Button.tsx';
-import { useLookAt } from '../shell/useLookAt.ts';
-import { Causes } from './Causes.tsx';
 import { Duties } from './Duties.tsx';
 import { JobBar } from './job/JobBar.tsx';
 import { MachineNow } from './MachineNow.tsx';
 import { PlanSwitch } from './PlanSwitch.tsx';
 import { ResumeStrip } from './ResumeStrip.tsx';
 import { SomethingElse } from './SomethingElse.tsx';
-import { Seam } from './seam/Seam.tsx';
 import { type Choice, StepPane } from './step/StepPane.tsx';
-import { TicketGate } from './TicketGate.tsx';
-import { Tray } from './Tray.tsx';
 import { LeftHere, Together } from './together/Together.tsx';
-import { useAtWork } from './useAtWork.ts';
 import { useLasts } from './useLasts.ts';
-import type { ShownTicket } from './useShownTicket.ts';
 
 /** One ticket at work. */
 export default function BenchView({ session }: { readonly session: Session }) {

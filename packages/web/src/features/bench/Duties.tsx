@@ -3,11 +3,11 @@ import type { FamilyModel } from '@nodo/knowledge';
 import type { Assessment } from '@nodo/ticket';
 import { memo, useState } from 'react';
 import { m, write } from '../../messages/index.ts';
+import type { RecordEntry } from '../../ticket/useRecord.ts';
+import { lowerFirst, requirementWords } from '../../ticket/words.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextArea } from '../../ui/Field.tsx';
 import { Modal } from '../../ui/Modal.tsx';
-import type { RecordEntry } from './useRecord.ts';
-import { lowerFirst, requirementWords } from './words.ts';
 
 /** What must still be done before the knot may be tied. */
 export const Duties = memo(function Duties({

@@ -3,12 +3,12 @@ import { checkMinutes } from '@nodo/knowledge';
 import type { Ticket } from '@nodo/ticket';
 import { Plug, Unplug, Wrench } from 'lucide-react';
 import { memo } from 'react';
+import { NeedleNow } from '../../instruments/needle/register/NeedleNow.tsx';
 import { m, write } from '../../messages/index.ts';
+import type { RecordEntry } from '../../ticket/useRecord.ts';
+import { openWords } from '../../ticket/words.ts';
 import { Button } from '../../ui/Button.tsx';
 import type { Plan } from '../../workers/planner.worker.ts';
-import { NeedleNow } from '../needle/NeedleNow.tsx';
-import type { RecordEntry } from './useRecord.ts';
-import { openWords } from './words.ts';
 
 /** What is off the machine, whether it is plugged in, and the caution that goes with it. */
 export const MachineNow = memo(function MachineNow({

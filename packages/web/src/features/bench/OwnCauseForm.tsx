@@ -2,9 +2,9 @@ import type { FamilyModel } from '@nodo/knowledge';
 import { reportedOn, type Ticket } from '@nodo/ticket';
 import { useState } from 'react';
 import { m } from '../../messages/index.ts';
+import type { RecordEntry } from '../../ticket/useRecord.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
-import type { RecordEntry } from './useRecord.ts';
 
 /** A cause that no table has: its name, what puts it right, what it explains. */
 export function OwnCauseForm({

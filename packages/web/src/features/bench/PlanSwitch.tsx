@@ -2,7 +2,7 @@ import type { Plan } from '@nodo/knowledge';
 import type { Ticket } from '@nodo/ticket';
 import { memo } from 'react';
 import { m } from '../../messages/index.ts';
-import type { RecordEntry } from './useRecord.ts';
+import type { RecordEntry } from '../../ticket/useRecord.ts';
 
 const PLANS: readonly Plan[] = ['per-minute', 'one-at-a-time', 'full-sweep'];
 

@@ -2,8 +2,8 @@ import type { FamilyModel } from '@nodo/knowledge';
 import { type Assessment, type NextStep, resumeOf, type Ticket } from '@nodo/ticket';
 import { X } from 'lucide-react';
 import { m, write } from '../../messages/index.ts';
+import { lowerFirst } from '../../ticket/words.ts';
 import { Button } from '../../ui/Button.tsx';
-import { lowerFirst } from './words.ts';
 
 /** In two sentences: what is known and done; what is owed and comes next. */
 export function ResumeStrip({

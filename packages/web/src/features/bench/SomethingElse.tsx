@@ -3,13 +3,13 @@ import type { Ticket } from '@nodo/ticket';
 import { Camera } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { m } from '../../messages/index.ts';
+import { PhotoForm } from '../../ticket/photo/PhotoForm.tsx';
+import type { RecordEntry } from '../../ticket/useRecord.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { Modal } from '../../ui/Modal.tsx';
 import { OwnCauseForm } from './OwnCauseForm.tsx';
-import { PhotoForm } from './photo/PhotoForm.tsx';
 import type { Choice } from './step/StepPane.tsx';
-import type { RecordEntry } from './useRecord.ts';
 
 const MOST_HITS = 7;
 

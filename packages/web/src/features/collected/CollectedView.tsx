@@ -4,8 +4,8 @@ import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import { useCollectedInfiniteQuery } from '../../api/client.ts';
 import { m, write } from '../../messages/index.ts';
+import { NotRead } from '../../session/NotRead.tsx';
 import { Blank, Sewing } from '../../ui/Stitches.tsx';
-import { NotRead } from '../shell/NotRead.tsx';
 
 const LINE_PX = 56;
 /** So many lines before the end the next page is asked for. */

@@ -3,12 +3,12 @@ import type { Edition, FamilyModel } from '@nodo/knowledge';
 import { assess, layer, workLeftOn } from '@nodo/ticket';
 import { useMemo } from 'react';
 import { m } from '../../messages/index.ts';
+import { intakeOf } from '../../shop/intake/intake.ts';
+import { blankDraft, type CounterDraft } from '../../shop/intake/intakeForm.ts';
+import { PromisePicker } from '../../shop/promise/PromisePicker.tsx';
+import { SpokenSelect } from '../../shop/SpokenSelect.tsx';
+import { actorOf } from '../../ticket/useShownTicket.ts';
 import { TextField } from '../../ui/Field.tsx';
-import { actorOf } from '../bench/useShownTicket.ts';
-import { SpokenSelect } from '../customers/SpokenSelect.tsx';
-import { PromisePicker } from '../promise/PromisePicker.tsx';
-import { blankDraft, type CounterDraft } from './draft.ts';
-import { intakeOf } from './intake.ts';
 
 const LIMITS = ['unspoken', 'up-to', 'ask-first'] as const;
 

@@ -7,25 +7,31 @@ import { toast } from 'sonner';
 import { useRackRead } from '../../api/useRackRead.ts';
 import { faultWords } from '../../messages/faults.ts';
 import { m } from '../../messages/index.ts';
+import { useMoney } from '../../session/useMoney.ts';
+import { useTables } from '../../session/useTables.ts';
+import { ComplaintTicks, ContextAnswers } from '../../shop/intake/Asked.tsx';
+import { FamilyChoice } from '../../shop/intake/FamilyChoice.tsx';
+import { firstFreeTag } from '../../shop/intake/firstFreeTag.ts';
+import {
+  blankDraft,
+  type CounterDraft,
+  keepDraft,
+  readDraft,
+  withFamily,
+} from '../../shop/intake/intakeForm.ts';
+import { SoundsLike } from '../../shop/intake/SoundsLike.tsx';
+import { CustomerFields, MachineFields } from '../../shop/intake/WhoAndWhat.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TextArea } from '../../ui/Field.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
-import { useMoney } from '../shell/useMoney.ts';
-import { useTables } from '../tables/useTables.ts';
 import { Agreed } from './Agreed.tsx';
-import { ComplaintTicks, ContextAnswers } from './Asked.tsx';
-import { blankDraft, type CounterDraft, keepDraft, readDraft, withFamily } from './draft.ts';
-import { FamilyChoice } from './FamilyChoice.tsx';
-import { firstFreeTag } from './firstFreeTag.ts';
 import { KnownMachine } from './KnownMachine.tsx';
 import { Pictures } from './Pictures.tsx';
 import { Received } from './Received.tsx';
-import { SoundsLike } from './SoundsLike.tsx';
 import { useKnown } from './useKnown.ts';
 import { usePictures } from './usePictures.ts';
 import { useTakeIn } from './useTakeIn.ts';
 import { TheirMachines, WhichMachine } from './WhichMachine.tsx';
-import { CustomerFields, MachineFields } from './WhoAndWhat.tsx';
 
 /** Takes a machine in: whose, which, what the customer says. */
 export default function CounterView({ session }: { readonly session: Session }) {

@@ -1,8 +1,8 @@
 import type { MachineFile } from '@nodo/api';
 import { Link } from 'react-router';
 import { m, write } from '../../messages/index.ts';
+import { Visits } from '../../shop/Visits.tsx';
 import { Button } from '../../ui/Button.tsx';
-import { Visits } from '../machines/Visits.tsx';
 
 /** What is known of the machine on the counter: earlier visits, and what was left open then. */
 export function KnownMachine({

@@ -1,9 +1,9 @@
 import { Camera } from 'lucide-react';
 import { useState } from 'react';
 import { m } from '../../messages/index.ts';
+import { MOST_PHOTOS } from '../../shop/intake/intake.ts';
+import { drawPhoto, jpegOf } from '../../ticket/photo/drawPhoto.ts';
 import { Button } from '../../ui/Button.tsx';
-import { drawPhoto, jpegOf } from '../bench/photo/drawPhoto.ts';
-import { MOST_PHOTOS } from './intake.ts';
 import { Preview } from './Preview.tsx';
 import type { Picture } from './pictures.ts';
 import { SignaturePad } from './SignaturePad.tsx';

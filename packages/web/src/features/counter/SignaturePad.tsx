@@ -1,7 +1,7 @@
 import { type PointerEvent, useRef, useState } from 'react';
 import { m } from '../../messages/index.ts';
+import { jpegOf } from '../../ticket/photo/drawPhoto.ts';
 import { Button } from '../../ui/Button.tsx';
-import { jpegOf } from '../bench/photo/drawPhoto.ts';
 import { Preview } from './Preview.tsx';
 
 /** The paper that is signed on, in pixels. */

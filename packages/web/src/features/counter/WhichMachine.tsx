@@ -4,11 +4,11 @@ import { useState } from 'react';
 import { useCustomerQuery, useSearchQuery } from '../../api/client.ts';
 import { faultWords } from '../../messages/faults.ts';
 import { m } from '../../messages/index.ts';
+import { HitLine } from '../../shop/HitLine.tsx';
+import { ticketOnTag } from '../../shop/tagAddress.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
-import { HitLine } from '../find/HitLine.tsx';
-import { ticketOnTag } from '../find/tagAddress.ts';
-import { useSettled } from '../find/useSettled.ts';
+import { useSettled } from '../../ui/useSettled.ts';
 
 /** Whether the shop knows it: by tag, serial, name or number. */
 export function WhichMachine({

@@ -4,9 +4,9 @@ import { ticketOf } from '@nodo/ticket';
 import type { Dispatch, SetStateAction } from 'react';
 import { toast } from 'sonner';
 import { client, useAppDispatch, useMachineQuery } from '../../api/client.ts';
-import { wallClock } from '../../app/wallClock.ts';
 import { m } from '../../messages/index.ts';
-import type { CounterDraft } from './draft.ts';
+import type { CounterDraft } from '../../shop/intake/intakeForm.ts';
+import { wallClock } from '../../time/wallClock.ts';
 
 /** A machine that comes so soon after a repair is taken for one that comes back from it. */
 const COMEBACK_DAYS = 60;

@@ -3,9 +3,9 @@ import type { Answer, CallFault } from '@nodo/client';
 import type { Draft } from '@nodo/ticket';
 import { useState } from 'react';
 import { call, useTakeInMutation } from '../../api/client.ts';
-import { bytesOf } from '../bench/photo/drawPhoto.ts';
-import type { CounterDraft } from './draft.ts';
-import { arrivalOf, intakeOf, pictureOf } from './intake.ts';
+import { arrivalOf, intakeOf, pictureOf } from '../../shop/intake/intake.ts';
+import type { CounterDraft } from '../../shop/intake/intakeForm.ts';
+import { bytesOf } from '../../ticket/photo/drawPhoto.ts';
 import type { Picture } from './pictures.ts';
 
 /** Something of the sheet was not taken; sending it again goes on from there. */

@@ -12,14 +12,14 @@ import {
 } from '../../api/client.ts';
 import { faultWords } from '../../messages/faults.ts';
 import { m, write } from '../../messages/index.ts';
+import { NotRead } from '../../session/NotRead.tsx';
+import { SpokenSelect } from '../../shop/SpokenSelect.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TextArea, TextField } from '../../ui/Field.tsx';
 import { FormFault } from '../../ui/FormFault.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
-import { NotRead } from '../shell/NotRead.tsx';
 import { EraseForm } from './EraseForm.tsx';
 import { MergeForm } from './MergeForm.tsx';
-import { SpokenSelect } from './SpokenSelect.tsx';
 import { TicketLines } from './TicketLines.tsx';
 
 /** One customer: how to reach them, their machines and tickets. */

@@ -9,7 +9,7 @@ import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { FormFault } from '../../ui/FormFault.tsx';
-import { useSettled } from '../find/useSettled.ts';
+import { useSettled } from '../../ui/useSettled.ts';
 
 /** Says that this is the same person as another; that can be taken back. */
 export function MergeForm({ file }: { readonly file: CustomerFile }) {

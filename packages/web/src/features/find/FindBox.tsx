@@ -8,10 +8,10 @@ import { useNavigate } from 'react-router';
 import { useSearchQuery } from '../../api/client.ts';
 import { faultWords } from '../../messages/faults.ts';
 import { m } from '../../messages/index.ts';
+import { HitLine } from '../../shop/HitLine.tsx';
+import { ticketOnTag } from '../../shop/tagAddress.ts';
 import { Button } from '../../ui/Button.tsx';
-import { HitLine } from './HitLine.tsx';
-import { ticketOnTag } from './tagAddress.ts';
-import { useSettled } from './useSettled.ts';
+import { useSettled } from '../../ui/useSettled.ts';
 
 const ScanDialog = lazy(() => import('./ScanDialog.tsx'));
 

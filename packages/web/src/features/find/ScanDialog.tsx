@@ -1,8 +1,8 @@
 import jsQR from 'jsqr';
 import { useEffect, useRef, useState } from 'react';
 import { m } from '../../messages/index.ts';
+import { ticketOnTag } from '../../shop/tagAddress.ts';
 import { Modal } from '../../ui/Modal.tsx';
-import { ticketOnTag } from './tagAddress.ts';
 
 /** Frames a second that are looked through; more would only warm the device. */
 const LOOK_EVERY_MS = 150;

@@ -1,6 +1,6 @@
 import type { Session } from '@nodo/api';
 import { Navigate, useParams } from 'react-router';
-import { TicketGate } from '../bench/TicketGate.tsx';
+import { TicketGate } from '../../ticket/TicketGate.tsx';
 
 /** Where the code on a tag leads: to the bench, or to the call of a machine that is away. */
 export default function Tagged({ session }: { readonly session: Session }) {

@@ -6,9 +6,9 @@ import {
   type TableChange,
 } from '@nodo/knowledge';
 import { m, write } from '../../messages/index.ts';
-import { StandingMark } from '../bench/StandingMark.tsx';
-import { ChangedHere } from '../tables/ChangedHere.tsx';
-import { useStandings } from '../tables/useStandings.ts';
+import { StandingMark } from '../../ticket/ProvenanceMark.tsx';
+import { ChangedHere } from './changes/ChangedHere.tsx';
+import { useStandings } from './changes/useStandings.ts';
 import type { OnTicket } from './onTicket.ts';
 import { TableLink } from './TableLink.tsx';
 

@@ -10,10 +10,10 @@ import {
 import { checkStanding } from '@nodo/ticket';
 import { CheckDrawing } from '../../drawing/CheckDrawing.tsx';
 import { m, write } from '../../messages/index.ts';
-import { StandingMark } from '../bench/StandingMark.tsx';
-import { Caution } from '../bench/step/CheckStep.tsx';
-import { ChangedHere } from '../tables/ChangedHere.tsx';
-import { useStandings } from '../tables/useStandings.ts';
+import { Caution } from '../../ticket/check/CheckStep.tsx';
+import { StandingMark } from '../../ticket/ProvenanceMark.tsx';
+import { ChangedHere } from './changes/ChangedHere.tsx';
+import { useStandings } from './changes/useStandings.ts';
 import type { OnTicket } from './onTicket.ts';
 import { TableLink } from './TableLink.tsx';
 

@@ -6,12 +6,12 @@ import { Link, useParams } from 'react-router';
 import { useMachineQuery } from '../../api/client.ts';
 import { Silhouette } from '../../drawing/Silhouette.tsx';
 import { m, write } from '../../messages/index.ts';
+import { NotRead } from '../../session/NotRead.tsx';
+import { usePeopleById } from '../../session/usePeopleById.ts';
+import { Visits } from '../../shop/Visits.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
-import { usePeopleById } from '../bench/usePeopleById.ts';
-import { NotRead } from '../shell/NotRead.tsx';
 import { MachineCardForm } from './MachineCardForm.tsx';
-import { Visits } from './Visits.tsx';
 
 /** One machine: what it is, what its manual says, and what was ever done to it. */
 export default function MachineView({ session }: { readonly session: Session }) {

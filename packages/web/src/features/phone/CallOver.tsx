@@ -4,12 +4,12 @@ import { type SyntheticEvent, useState } from 'react';
 import { Link } from 'react-router';
 import { useRackRead } from '../../api/useRackRead.ts';
 import { m } from '../../messages/index.ts';
+import { firstFreeTag } from '../../shop/intake/firstFreeTag.ts';
+import { AnswerButton } from '../../ticket/check/AnswerButton.tsx';
+import { Caution } from '../../ticket/check/CheckStep.tsx';
+import type { RecordEntry } from '../../ticket/useRecord.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
-import { AnswerButton } from '../bench/step/AnswerButton.tsx';
-import { Caution } from '../bench/step/CheckStep.tsx';
-import type { RecordEntry } from '../bench/useRecord.ts';
-import { firstFreeTag } from '../counter/firstFreeTag.ts';
 
 /** How a call ends: what to say at the end of it. */
 export function CallOver({

@@ -1,10 +1,10 @@
 import { type FamilyCheck, type FamilyModel, PHONE_WORDS } from '@nodo/knowledge';
 import { COMPLAINT, type PhoneStep } from '@nodo/ticket';
 import { m } from '../../messages/index.ts';
-import { AnswerButton } from '../bench/step/AnswerButton.tsx';
-import { Answers, Caution } from '../bench/step/CheckStep.tsx';
-import type { RecordEntry } from '../bench/useRecord.ts';
-import { lowerFirst } from '../bench/words.ts';
+import { AnswerButton } from '../../ticket/check/AnswerButton.tsx';
+import { Answers, Caution } from '../../ticket/check/CheckStep.tsx';
+import type { RecordEntry } from '../../ticket/useRecord.ts';
+import { lowerFirst } from '../../ticket/words.ts';
 
 interface CallStepProps {
   readonly step: Exclude<PhoneStep, { kind: 'end' }>;

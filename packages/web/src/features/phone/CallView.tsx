@@ -4,17 +4,17 @@ import { mayRecord, NOTHING_DEFERRED, nextOnThePhone, type PhoneStep, putOff } f
 import { useMemo, useState } from 'react';
 import { Navigate, useParams } from 'react-router';
 import { m } from '../../messages/index.ts';
+import { Causes } from '../../ticket/Causes.tsx';
+import { FreeingWalk } from '../../ticket/check/FreeingWalk.tsx';
+import { Seam } from '../../ticket/seam/Seam.tsx';
+import { TicketGate } from '../../ticket/TicketGate.tsx';
+import { Tray } from '../../ticket/Tray.tsx';
+import { useAtWork } from '../../ticket/useAtWork.ts';
+import type { ShownTicket } from '../../ticket/useShownTicket.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Key } from '../../ui/Key.tsx';
 import { Sewing } from '../../ui/Stitches.tsx';
-import { Causes } from '../bench/Causes.tsx';
-import { Seam } from '../bench/seam/Seam.tsx';
-import { FreeingWalk } from '../bench/step/FreeingWalk.tsx';
-import { useDigitKeys } from '../bench/step/useDigitKeys.ts';
-import { TicketGate } from '../bench/TicketGate.tsx';
-import { Tray } from '../bench/Tray.tsx';
-import { useAtWork } from '../bench/useAtWork.ts';
-import type { ShownTicket } from '../bench/useShownTicket.ts';
+import { useDigitKeys } from '../../ui/useDigitKeys.ts';
 import { Arrival, CallOver } from './CallOver.tsx';
 import { CallStep } from './CallStep.tsx';
 

@@ -7,22 +7,22 @@ import { useNavigate } from 'react-router';
 import { useTakeInMutation } from '../../api/client.ts';
 import { faultWords } from '../../messages/faults.ts';
 import { m } from '../../messages/index.ts';
-import { Button } from '../../ui/Button.tsx';
-import { TextArea, TextField } from '../../ui/Field.tsx';
-import { Blank } from '../../ui/Stitches.tsx';
-import { ComplaintTicks } from '../counter/Asked.tsx';
+import { useTables } from '../../session/useTables.ts';
+import { ComplaintTicks } from '../../shop/intake/Asked.tsx';
+import { FamilyChoice } from '../../shop/intake/FamilyChoice.tsx';
+import { callOf } from '../../shop/intake/intake.ts';
 import {
   blankDraft,
   type CounterDraft,
   keepDraft,
   readDraft,
   withFamily,
-} from '../counter/draft.ts';
-import { FamilyChoice } from '../counter/FamilyChoice.tsx';
-import { callOf } from '../counter/intake.ts';
-import { SoundsLike } from '../counter/SoundsLike.tsx';
-import { NameFields } from '../counter/WhoAndWhat.tsx';
-import { useTables } from '../tables/useTables.ts';
+} from '../../shop/intake/intakeForm.ts';
+import { SoundsLike } from '../../shop/intake/SoundsLike.tsx';
+import { NameFields } from '../../shop/intake/WhoAndWhat.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { TextArea, TextField } from '../../ui/Field.tsx';
+import { Blank } from '../../ui/Stitches.tsx';
 
 /** Somebody rings up: who, which machine, what it does. Then the questions begin. */
 export default function PhoneView({ session }: { readonly session: Session }) {

@@ -4,9 +4,9 @@ import { atTheClock, mayRecord, minutesWorked, standingOf, type Ticket } from '@
 import { ClipboardList, Pause, Play } from 'lucide-react';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { m, write } from '../../../messages/index.ts';
+import type { RecordEntry } from '../../../ticket/useRecord.ts';
+import type { ShownTicket } from '../../../ticket/useShownTicket.ts';
 import { Button } from '../../../ui/Button.tsx';
-import type { RecordEntry } from '../useRecord.ts';
-import type { ShownTicket } from '../useShownTicket.ts';
 import { useOtherClock } from './useOtherClock.ts';
 
 const JobSheet = lazy(() => import('./JobSheet.tsx'));

@@ -3,10 +3,10 @@ import { mayRecord, minutesWorked, type Spoken, wasDeclined } from '@nodo/ticket
 import { useState } from 'react';
 import { useShopQuery } from '../../../api/client.ts';
 import { m, write } from '../../../messages/index.ts';
+import { useMoney } from '../../../session/useMoney.ts';
+import { SpokenSelect } from '../../../shop/SpokenSelect.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
-import { SpokenSelect } from '../../customers/SpokenSelect.tsx';
-import { useMoney } from '../../shell/useMoney.ts';
 import type { JobPartProps } from './jobPart.ts';
 
 /** Limit, question and answer, bill. */

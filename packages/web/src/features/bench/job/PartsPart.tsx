@@ -1,9 +1,9 @@
 import { mayRecord } from '@nodo/ticket';
 import { useState } from 'react';
 import { m, write } from '../../../messages/index.ts';
+import { useMoney } from '../../../session/useMoney.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
-import { useMoney } from '../../shell/useMoney.ts';
 import type { JobPartProps } from './jobPart.ts';
 
 /** Parts that are waited for, and parts that went in. */

@@ -1,9 +1,9 @@
 import { mayRecord, minutesWorked } from '@nodo/ticket';
 import { useState } from 'react';
 import { m, write } from '../../../messages/index.ts';
+import { usePeopleById } from '../../../session/usePeopleById.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
-import { usePeopleById } from '../usePeopleById.ts';
 import type { JobPartProps } from './jobPart.ts';
 
 /** Who worked how long, and work that the clock did not see. */

@@ -1,6 +1,6 @@
 import type { Session } from '@nodo/api';
-import type { RecordEntry } from '../useRecord.ts';
-import type { ShownTicket } from '../useShownTicket.ts';
+import type { RecordEntry } from '../../../ticket/useRecord.ts';
+import type { ShownTicket } from '../../../ticket/useShownTicket.ts';
 
 /** What every part of the job sheet is given. */
 export interface JobPartProps {

@@ -3,12 +3,12 @@ import type { Assessment, Ticket } from '@nodo/ticket';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { m, write } from '../../../messages/index.ts';
+import { AnswerButton } from '../../../ticket/check/AnswerButton.tsx';
+import type { RecordEntry } from '../../../ticket/useRecord.ts';
+import { lowerFirst } from '../../../ticket/words.ts';
 import { Button } from '../../../ui/Button.tsx';
+import { ReasonForm } from '../../../ui/ReasonForm.tsx';
 import type { Plan } from '../../../workers/planner.worker.ts';
-import { ReasonForm } from '../ReasonForm.tsx';
-import type { RecordEntry } from '../useRecord.ts';
-import { lowerFirst } from '../words.ts';
-import { AnswerButton } from './AnswerButton.tsx';
 
 interface CloseStepProps {
   readonly ticket: Ticket;

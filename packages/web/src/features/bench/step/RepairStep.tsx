@@ -6,13 +6,13 @@ import { PackageOpen } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { m, write } from '../../../messages/index.ts';
+import { AnswerButton } from '../../../ticket/check/AnswerButton.tsx';
+import { Caution, InstrumentLink, StepList } from '../../../ticket/check/CheckStep.tsx';
+import { needleAddress } from '../../../ticket/instrumentAddresses.ts';
+import type { RecordEntry } from '../../../ticket/useRecord.ts';
+import { findingWords } from '../../../ticket/words.ts';
 import { Button } from '../../../ui/Button.tsx';
-import { needleAddress } from '../../instrument/addresses.ts';
-import { ReasonForm } from '../ReasonForm.tsx';
-import type { RecordEntry } from '../useRecord.ts';
-import { findingWords } from '../words.ts';
-import { AnswerButton } from './AnswerButton.tsx';
-import { Caution, InstrumentLink, StepList } from './CheckStep.tsx';
+import { ReasonForm } from '../../../ui/ReasonForm.tsx';
 
 interface RepairStepProps {
   readonly cause: string;

@@ -2,16 +2,16 @@ import type { FamilyModel } from '@nodo/knowledge';
 import type { Assessment, NextStep, Ticket } from '@nodo/ticket';
 import { memo } from 'react';
 import { m } from '../../../messages/index.ts';
+import { CheckStep, CloseFirst } from '../../../ticket/check/CheckStep.tsx';
+import { FreeingWalk } from '../../../ticket/check/FreeingWalk.tsx';
+import type { RecordEntry } from '../../../ticket/useRecord.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Key } from '../../../ui/Key.tsx';
 import { Sewing } from '../../../ui/Stitches.tsx';
+import { useDigitKeys, useSingleKeys } from '../../../ui/useDigitKeys.ts';
 import type { Plan } from '../../../workers/planner.worker.ts';
-import type { RecordEntry } from '../useRecord.ts';
-import { CheckStep, CloseFirst } from './CheckStep.tsx';
 import { ClosedStep, CloseStep } from './CloseStep.tsx';
-import { FreeingWalk } from './FreeingWalk.tsx';
 import { ActionStep, RepairStep } from './RepairStep.tsx';
-import { useDigitKeys, useSingleKeys } from './useDigitKeys.ts';
 
 /** What a person picked instead of the proposal. */
 export type Choice =

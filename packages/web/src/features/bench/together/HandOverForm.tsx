@@ -1,9 +1,9 @@
 import type { Person } from '@nodo/api';
 import { useState } from 'react';
 import { m } from '../../../messages/index.ts';
+import type { RecordEntry } from '../../../ticket/useRecord.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Select, TextArea } from '../../../ui/Field.tsx';
-import type { RecordEntry } from '../useRecord.ts';
 
 const WHOEVER = '';
 

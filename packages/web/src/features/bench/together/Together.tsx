@@ -5,12 +5,12 @@ import { Link2, UserRoundPlus } from 'lucide-react';
 import { useState } from 'react';
 import { usePresenceQuery } from '../../../api/client.ts';
 import { m } from '../../../messages/index.ts';
+import type { RecordEntry } from '../../../ticket/useRecord.ts';
+import type { ShownTicket } from '../../../ticket/useShownTicket.ts';
+import { lowerFirst } from '../../../ticket/words.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Modal } from '../../../ui/Modal.tsx';
 import { PersonMark } from '../../../ui/PersonMark.tsx';
-import type { RecordEntry } from '../useRecord.ts';
-import type { ShownTicket } from '../useShownTicket.ts';
-import { lowerFirst } from '../words.ts';
 import { CustomerLinks } from './CustomerLinks.tsx';
 import { HandOverForm } from './HandOverForm.tsx';
 

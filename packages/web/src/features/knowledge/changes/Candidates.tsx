@@ -1,0 +1,130 @@
+import type { Candidate } from '@nodo/api';
+import type { OwnCause } from '@nodo/knowledge';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { useCandidatesQuery } from '../../../api/client.ts';
+import { m } from '../../../messages/index.ts';
+import type { ShopTables } from '../../../session/useTables.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { TextField } from '../../../ui/Field.tsx';
+import { ProposalEnd } from './ProposalEnd.tsx';
+import { useChangeTables } from './useChangeTables.ts';
+
+/** As rare as an own cause is reckoned on its ticket. */
+const PER_MILLE = '5';
+
+/** For the lead: causes that people named on tickets because no table has them. */
+export function Candidates({ tables: { desk, edition } }: { readonly tables: ShopTables }) {
+  const { data: candidates = [] } = useCandidatesQuery();
+  const words = m.tables;
+  const taken = new Set(
+    desk.proposals.flatMap(({ change, state }) =>
+      change.kind === 'new-cause' && state !== 'withdrawn' ? change.own.id : [],
+    ),
+  );
+  const groups = byName(candidates).filter(
+    ({ all }) => !all.some(({ own }) => taken.has(own.id) || edition.knowledge.causes.has(own.id)),
+  );
+  if (groups.length === 0) return null;
+  return (
+    <section className="mt-8">
+      <h3 className="font-bold">{words.candidates}</h3>
+      <p className="text-quiet">{words.candidatesNote}</p>
+      <ul>
+        {groups.map(({ own, all }) => (
+          <li key={own.id} className="border-b border-rule py-2">
+            <p className="font-semibold">{own.name}</p>
+            <p>{own.remedy}</p>
+            {own.explains.length > 0 && (
+              <p className="text-quiet">
+                {words.explains}:{' '}
+                {own.explains
+                  .map((id) => edition.knowledge.findings.get(id)?.answer ?? id)
+                  .join('; ')}
+              </p>
+            )}
+            <p className="flex flex-wrap gap-x-4 text-quiet">
+              {words.candidate(all.length)}
+              {all.slice(0, MOST_LINKS).map(({ ticket }, at) => (
+                <Link
+                  key={ticket}
+                  to={`/bench/${ticket}`}
+                  className="-my-2 inline-flex min-h-11 items-center underline underline-offset-4"
+                >
+                  {words.ticketNumber(at + 1)}
+                </Link>
+              ))}
+            </p>
+            <TakeUp own={own} />
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+const MOST_LINKS = 5;
+
+function TakeUp({ own }: { readonly own: OwnCause }) {
+  const [isOpen, setOpen] = useState(false);
+  const [perMille, setPerMille] = useState(PER_MILLE);
+  const [reason, setReason] = useState('');
+  const { change, isSending, fault } = useChangeTables();
+  const navigate = useNavigate();
+  const words = m.tables;
+  if (!isOpen) return <Button onClick={() => setOpen(true)}>{words.takeUp}</Button>;
+  const number = Number(perMille.replace(',', '.'));
+  const submit = async () => {
+    const id = await change({
+      type: 'change-proposed',
+      command: {
+        change: {
+          kind: 'new-cause',
+          own: { ...own, explains: [...own.explains] },
+          perMille: number,
+        },
+        reason: reason.trim(),
+      },
+    });
+    if (id !== undefined) void navigate(`/knowledge/changes/${id}`);
+  };
+  return (
+    <form
+      noValidate
+      className="mt-2 flex max-w-xl flex-col gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void submit();
+      }}
+    >
+      <TextField
+        label={words.kinds['how-often']}
+        inputMode="decimal"
+        className="max-w-60"
+        autoFocus
+        value={perMille}
+        error={Number.isFinite(number) ? undefined : words.number}
+        onChange={({ target }) => setPerMille(target.value)}
+      />
+      <ProposalEnd
+        reason={reason}
+        onReason={setReason}
+        isReady={Number.isFinite(number)}
+        isSending={isSending}
+        fault={fault}
+      />
+    </form>
+  );
+}
+
+/** The same words of several people are one candidate; the latest speaks for it. */
+function byName(candidates: readonly Candidate[]) {
+  const groups = new Map<string, { readonly own: OwnCause; readonly all: Candidate[] }>();
+  for (const candidate of candidates) {
+    const name = candidate.own.name.toLocaleLowerCase();
+    const group = groups.get(name);
+    if (group) group.all.push(candidate);
+    else groups.set(name, { own: candidate.own, all: [candidate] });
+  }
+  return [...groups.values()];
+}

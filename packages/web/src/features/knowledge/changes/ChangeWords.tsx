@@ -1,0 +1,80 @@
+import {
+  type ChangedValue,
+  type Edition,
+  type StrengthWord,
+  type TableChange,
+  valueInTables,
+  valueOfChange,
+} from '@nodo/knowledge';
+import { m, write } from '../../../messages/index.ts';
+
+/** What a change is about, in words: the cause or check, and what of it. */
+export function subjectOf(change: TableChange, { knowledge }: Edition): string {
+  const { causes, checks, findings } = knowledge;
+  switch (change.kind) {
+    case 'new-cause':
+      return m.tables.newCause(change.own.name);
+    case 'by-itself':
+      return findings.get(change.finding)?.answer ?? change.finding;
+    case 'check-minutes':
+    case 'how':
+      return checks.get(change.check)?.title ?? change.check;
+    case 'how-often':
+    case 'fix-minutes':
+    case 'remedy':
+    case 'shows':
+      return causes.get(change.cause)?.name ?? change.cause;
+  }
+}
+
+/** Which of its values: for a link, the finding that is shown. */
+export function whichOf(change: TableChange, { knowledge }: Edition): string {
+  if (change.kind !== 'shows') return m.tables.kinds[change.kind];
+  const { answer } = knowledge.findings.get(change.finding) ?? { answer: change.finding };
+  return `${m.knowledge.showsTitle}: ${answer}`;
+}
+
+/** A value of the tables as it is read: with its unit, or the word for how surely. */
+function valueWords(change: TableChange, value: ChangedValue): string {
+  switch (change.kind) {
+    case 'how-often':
+    case 'new-cause':
+      return m.tables.inThousand(write.minutes(Number(value)));
+    case 'fix-minutes':
+    case 'check-minutes':
+      return m.tables.minutes(write.minutes(Number(value)));
+    case 'by-itself':
+      return write.fine(Number(value));
+    case 'shows':
+      return value === 'never' ? m.tables.never : m.knowledge.strengths[value as StrengthWord];
+    case 'remedy':
+    case 'how':
+      return String(value);
+  }
+}
+
+/** From what to what, short values side by side, words below each other. */
+export function FromTo({
+  change,
+  before,
+  after = m.tables.to,
+}: {
+  readonly change: TableChange;
+  /** The tables before the change, and how they are called. */
+  readonly before: { readonly edition: Edition; readonly name: string };
+  readonly after?: string;
+}) {
+  const so = valueInTables(before.edition.knowledge, change);
+  return (
+    <dl className="mt-1 grid grid-cols-[auto_1fr] gap-x-3">
+      {so !== undefined && (
+        <>
+          <dt className="text-quiet">{before.name}</dt>
+          <dd>{valueWords(change, so)}</dd>
+        </>
+      )}
+      <dt className="text-quiet">{after}</dt>
+      <dd className="font-semibold">{valueWords(change, valueOfChange(change))}</dd>
+    </dl>
+  );
+}

@@ -1,0 +1,76 @@
+import type { Session } from '@nodo/api';
+import { SHIPPED } from '@nodo/knowledge';
+import type { Proposal } from '@nodo/tables';
+import { Link } from 'react-router';
+import { m } from '../../../messages/index.ts';
+import type { ShopTables } from '../../../session/useTables.ts';
+import { Candidates } from './Candidates.tsx';
+import { FromTo, subjectOf, whichOf } from './ChangeWords.tsx';
+import { HandWords } from './HandWords.tsx';
+
+const STATES = ['open', 'accepted', 'withdrawn'] as const;
+
+/** Everything that this shop tells, told or wants to tell otherwise than the tables came. */
+export function ChangesList({
+  tables,
+  session,
+}: {
+  readonly tables: ShopTables;
+  readonly session: Session;
+}) {
+  const words = m.tables;
+  const isLead = session.person.role === 'lead';
+  const { proposals } = tables.desk;
+  return (
+    <div className="max-w-3xl">
+      <h2 className="text-3xl font-bold text-balance">{words.title}</h2>
+      <p className="mt-1 text-quiet">{words.lead}</p>
+      {proposals.length === 0 && (
+        <p className="mt-4 text-lg">{isLead ? words.none : words.noneForYou}</p>
+      )}
+      {STATES.map((state) => {
+        const these = proposals.filter((proposal) => proposal.state === state).reverse();
+        if (these.length === 0) return null;
+        return (
+          <section key={state} className="mt-5">
+            <h3 className="font-bold">
+              {words.states[state]} ({these.length})
+            </h3>
+            <ul>
+              {these.map((proposal) => (
+                <Line key={proposal.id} proposal={proposal} tables={tables} />
+              ))}
+            </ul>
+          </section>
+        );
+      })}
+      {isLead && <Candidates tables={tables} />}
+    </div>
+  );
+}
+
+function Line({
+  proposal,
+  tables: { edition },
+}: {
+  readonly proposal: Proposal;
+  readonly tables: ShopTables;
+}) {
+  const { id, change, reason, state } = proposal;
+  const before =
+    state === 'open' ? { edition, name: m.tables.from } : { edition: SHIPPED, name: m.tables.came };
+  return (
+    <li className="border-b border-rule py-2">
+      <Link
+        to={`/knowledge/changes/${id}`}
+        className="inline-flex min-h-11 items-center font-semibold underline underline-offset-4"
+      >
+        {subjectOf(change, edition)}
+      </Link>
+      <p className="text-quiet">{whichOf(change, edition)}</p>
+      <FromTo change={change} before={before} />
+      <p>{reason}</p>
+      <HandWords proposal={proposal} />
+    </li>
+  );
+}

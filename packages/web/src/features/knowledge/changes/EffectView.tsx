@@ -1,0 +1,243 @@
+import {
+  type CaseMove,
+  type CasesVerdict,
+  type CaseVerdict,
+  caseMoves,
+  type Edition,
+} from '@nodo/knowledge';
+import { moveOfTicket } from '@nodo/ticket';
+import { Link } from 'react-router';
+import { m, write } from '../../../messages/index.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { Sewing } from '../../../ui/Stitches.tsx';
+import type { Compared } from '../../../workers/effect.worker.ts';
+import type { EffectState, TicketEffect } from './useEffectOf.ts';
+
+/** What a change would do to what is known to be right, and to what is on the benches. */
+export function EffectView({
+  state,
+  edition,
+  again,
+}: {
+  readonly state: EffectState;
+  /** The tables as they are, for the names. */
+  readonly edition: Edition;
+  readonly again: () => void;
+}) {
+  const words = m.tables;
+  return (
+    <section className="mt-6" aria-live="polite">
+      <h3 className="text-xl font-bold">{words.effect}</h3>
+      {state.kind === 'reckoning' && (
+        <div className="mt-2">
+          <Sewing
+            label={
+              state.of === 0
+                ? words.reckoning
+                : `${words.reckoning}: ${words.ofTickets(state.done, state.of)}`
+            }
+          />
+        </div>
+      )}
+      {state.kind === 'failed' && (
+        <div className="mt-2 flex items-center gap-4">
+          <p role="alert">{words.failed}</p>
+          <Button onClick={again}>{words.tryAgain}</Button>
+        </div>
+      )}
+      {state.kind === 'reckoned' && (
+        <>
+          <OnCases cases={state.effect.cases} edition={edition} />
+          <OnTickets tickets={state.effect.tickets} edition={edition} />
+          {state.effect.unread > 0 && (
+            <div className="mt-2 flex items-center gap-4">
+              <p role="alert">{words.unread(state.effect.unread)}</p>
+              <Button onClick={again}>{words.tryAgain}</Button>
+            </div>
+          )}
+        </>
+      )}
+    </section>
+  );
+}
+
+function OnCases({
+  cases: { before, after },
+  edition,
+}: {
+  readonly cases: Compared<CasesVerdict>;
+  readonly edition: Edition;
+}) {
+  const words = m.tables;
+  const moves = caseMoves(before.verdicts, after.verdicts);
+  const lost = before.first + before.amongThree - after.first - after.amongThree;
+  const count = (verdict: CasesVerdict, of: 'first' | 'amongThree') =>
+    words.outOf(verdict[of], verdict.verdicts.length);
+  return (
+    <>
+      <h4 className="mt-3 font-bold">{words.cases}</h4>
+      <p className="text-sm text-quiet">{words.casesNote}</p>
+      <table className="mt-1">
+        <thead className="text-left text-sm text-quiet">
+          <tr>
+            <td />
+            <th scope="col" className="pr-6 font-normal">
+              {words.from}
+            </th>
+            <th scope="col" className="font-normal">
+              {words.to}
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {(['first', 'amongThree'] as const).map((of) => (
+            <tr key={of}>
+              <th scope="row" className="pr-6 text-left font-normal">
+                {of === 'first' ? words.casesFirst : words.casesThree}
+              </th>
+              <td className="pr-6">{count(before, of)}</td>
+              <td className="font-semibold">{count(after, of)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {lost > 0 && (
+        <p className="mt-1 font-semibold text-hazard">
+          {words.caution(moves.filter(({ turn }) => turn === 'worse').length)}
+        </p>
+      )}
+      {moves.length === 0 ? (
+        <p className="mt-1">{words.noCaseMoves}</p>
+      ) : (
+        <ul className="mt-1">
+          {moves.slice(0, MOST_CASES).map((move) => (
+            <CaseLine key={move.after.worked.id} move={move} edition={edition} />
+          ))}
+        </ul>
+      )}
+    </>
+  );
+}
+
+/** So many of them are told; all are counted. */
+const MOST_CASES = 12;
+
+function CaseLine({ move, edition }: { readonly move: CaseMove; readonly edition: Edition }) {
+  const words = m.tables;
+  const told = ({ was }: CaseVerdict, at: number) => {
+    const { place = 0, chance = 0 } = was[at] ?? {};
+    return `${words.place(place)}, ${write.percent(chance)}`;
+  };
+  return (
+    <li className="border-b border-rule py-1.5">
+      <p className="text-quiet">{move.after.worked.told}</p>
+      {move.after.was.map(({ cause }, at) => (
+        <p key={cause}>
+          <span className="font-semibold">{edition.knowledge.causes.get(cause)?.name}</span>:{' '}
+          {told(move.before, at)} → {told(move.after, at)}{' '}
+          {move.turn !== 'same' && <strong>({words[move.turn]})</strong>}
+        </p>
+      ))}
+    </li>
+  );
+}
+
+function OnTickets({
+  tickets,
+  edition,
+}: {
+  readonly tickets: readonly TicketEffect[];
+  readonly edition: Edition;
+}) {
+  const words = m.tables;
+  const { causes, checks } = edition.knowledge;
+  const moves = movesOf(tickets);
+  const stay = tickets.length - moves.length;
+  const name = (cause: string) => causes.get(cause)?.name ?? cause;
+  const likely = ({ likeliest }: TicketEffect['before'], isSame: boolean) => {
+    if (!likeliest) return words.nothing;
+    const chance = write.percent(likeliest.chance);
+    return isSame ? chance : `${name(likeliest.cause)} ${chance}`;
+  };
+  const next = ({ check }: TicketEffect['before']) =>
+    check === undefined ? words.nothing : (checks.get(check)?.title ?? check);
+  return (
+    <>
+      <h4 className="mt-5 font-bold">{words.tickets}</h4>
+      {tickets.length === 0 && <p>{words.noTickets}</p>}
+      {tickets.length > 0 && moves.length === 0 && <p>{words.noTicketMoves}</p>}
+      {moves.length > 0 && (
+        <>
+          <div className="overflow-x-auto">
+            <table className="w-full min-w-2xl text-left">
+              <thead className="text-sm text-quiet">
+                <tr>
+                  {(['machine', 'likeliest', 'risk', 'next'] as const).map((column) => (
+                    <th key={column} scope="col" className="pr-4 font-normal">
+                      {words.columns[column]}
+                    </th>
+                  ))}
+                </tr>
+              </thead>
+              <tbody>
+                {moves.map(({ entry, before, after }) => {
+                  const stays = before.likeliest?.cause === after.likeliest?.cause;
+                  return (
+                    <tr key={entry.ticket} className="border-b border-rule align-top">
+                      <th scope="row" className="pr-4 font-normal">
+                        <Link
+                          to={`/bench/${entry.ticket}`}
+                          className="inline-flex min-h-11 items-center underline underline-offset-4"
+                        >
+                          {entry.tag ?? words.byPhone} <bdi>{entry.label}</bdi>
+                        </Link>
+                      </th>
+                      <Cell
+                        lead={stays && after.likeliest ? name(after.likeliest.cause) : undefined}
+                        before={likely(before, stays)}
+                        after={likely(after, stays)}
+                      />
+                      <Cell before={write.percent(before.risk)} after={write.percent(after.risk)} />
+                      <Cell before={next(before)} after={next(after)} />
+                    </tr>
+                  );
+                })}
+              </tbody>
+            </table>
+          </div>
+          {stay > 0 && <p className="mt-1 text-quiet">{words.othersStay(stay)}</p>}
+        </>
+      )}
+    </>
+  );
+}
+
+function Cell({
+  lead,
+  before,
+  after,
+}: {
+  /** What stays the same. */
+  readonly lead?: string | undefined;
+  readonly before: string;
+  readonly after: string;
+}) {
+  return (
+    <td className="py-2.5 pr-4 leading-snug text-quiet">
+      {lead !== undefined && `${lead} `}
+      {before}
+      {before !== after && <span className="font-semibold text-ink"> → {after}</span>}
+    </td>
+  );
+}
+
+/** The tickets that would stand otherwise, what moves most first. */
+function movesOf(tickets: readonly TicketEffect[]): readonly TicketEffect[] {
+  return tickets
+    .flatMap((effect) => {
+      const moved = moveOfTicket(effect.before, effect.after);
+      return moved === undefined ? [] : { effect, moved };
+    })
+    .sort((a, b) => b.moved - a.moved)
+    .map(({ effect }) => effect);
+}

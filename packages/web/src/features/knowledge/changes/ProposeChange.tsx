@@ -1,0 +1,259 @@
+import {
+  type CauseSource,
+  type Edition,
+  type FamilyCheck,
+  type FamilyModel,
+  STRENGTHS,
+  type StrengthWord,
+  strengthIn,
+  type TableChange,
+  valueInTables,
+} from '@nodo/knowledge';
+import { refusalOfChange } from '@nodo/tables';
+import { type ReactNode, useId, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { m } from '../../../messages/index.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { Select, TextArea, TextField } from '../../../ui/Field.tsx';
+import { ProposalEnd } from './ProposalEnd.tsx';
+import { useChangeTables } from './useChangeTables.ts';
+
+export type Subject =
+  | { readonly kind: 'cause'; readonly cause: CauseSource }
+  | { readonly kind: 'check'; readonly check: FamilyCheck };
+
+const OF_CAUSE = ['how-often', 'shows', 'fix-minutes', 'remedy'] as const;
+const OF_CHECK = ['check-minutes', 'by-itself', 'how'] as const;
+type Kind = (typeof OF_CAUSE)[number] | (typeof OF_CHECK)[number];
+
+interface ProposeChangeProps {
+  readonly subject: Subject;
+  readonly model: FamilyModel;
+  readonly edition: Edition;
+}
+
+/** For a lead: something of this cause or check should stand otherwise, and why. */
+export function ProposeChange(props: ProposeChangeProps) {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <section className="mt-8 border-t border-rule pt-4">
+      {isOpen ? (
+        <ProposalForm {...props} />
+      ) : (
+        <Button onClick={() => setOpen(true)}>{m.tables.propose}</Button>
+      )}
+    </section>
+  );
+}
+
+function ProposalForm({ subject, model, edition }: ProposeChangeProps) {
+  const words = m.tables;
+  const [kind, setKind] = useState<Kind>(subject.kind === 'cause' ? 'how-often' : 'check-minutes');
+  const [finding, setFinding] = useState(() => findingsFor(subject, model)[0]?.id ?? '');
+  const [typed, setTyped] = useState<string>();
+  const [reason, setReason] = useState('');
+  const [error, setError] = useState<string>();
+  const { change: send, isSending, fault } = useChangeTables();
+  const navigate = useNavigate();
+  const title = useId();
+
+  const place = changeOf(subject, kind, finding, '0');
+  const present = place && valueInTables(edition.knowledge, place);
+  const value = typed ?? shown(kind, present);
+  const touched = (set: () => void) => {
+    setError(undefined);
+    set();
+  };
+  const submit = async () => {
+    const change = changeOf(subject, kind, finding, value);
+    if (!change) {
+      setError(words.number);
+      return;
+    }
+    const refusal = refusalOfChange(edition, change, '');
+    if (refusal) {
+      setError(m.refusals[refusal.code](refusal));
+      return;
+    }
+    const id = await send({ type: 'change-proposed', command: { change, reason: reason.trim() } });
+    if (id !== undefined) void navigate(`/knowledge/changes/${id}`);
+  };
+
+  return (
+    <form
+      noValidate
+      aria-labelledby={title}
+      className="flex max-w-xl flex-col gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void submit();
+      }}
+    >
+      <h3 id={title} className="text-xl font-bold">
+        {words.propose}
+      </h3>
+      <Select
+        label={words.what}
+        value={kind}
+        autoFocus
+        onChange={({ target }) =>
+          touched(() => {
+            setKind(target.value as Kind);
+            setTyped(undefined);
+          })
+        }
+      >
+        {(subject.kind === 'cause' ? OF_CAUSE : OF_CHECK).map((one) => (
+          <option key={one} value={one}>
+            {words.kinds[one]}
+          </option>
+        ))}
+      </Select>
+      {(kind === 'shows' || kind === 'by-itself') && (
+        <Select
+          label={words.finding}
+          value={finding}
+          onChange={({ target }) =>
+            touched(() => {
+              setFinding(target.value);
+              setTyped(undefined);
+            })
+          }
+        >
+          {findingsFor(subject, model).map(({ id, words: told }) => (
+            <option key={id} value={id}>
+              {told}
+            </option>
+          ))}
+        </Select>
+      )}
+      <ValueField
+        kind={kind}
+        value={value}
+        error={error}
+        onChange={(next) => touched(() => setTyped(next))}
+      />
+      <ProposalEnd
+        reason={reason}
+        onReason={setReason}
+        isReady
+        isSending={isSending}
+        fault={fault}
+      />
+    </form>
+  );
+}
+
+function ValueField({
+  kind,
+  value,
+  error,
+  onChange,
+}: {
+  readonly kind: Kind;
+  readonly value: string;
+  readonly error: string | undefined;
+  readonly onChange: (value: string) => void;
+}): ReactNode {
+  const words = m.tables;
+  switch (kind) {
+    case 'shows':
+      return (
+        <Select
+          label={words.howSurely}
+          value={value}
+          error={error}
+          onChange={({ target }) => onChange(target.value)}
+        >
+          {(Object.keys(STRENGTHS) as StrengthWord[]).map((strength) => (
+            <option key={strength} value={strength}>
+              {m.knowledge.strengths[strength]}
+            </option>
+          ))}
+          <option value="never">{words.never}</option>
+        </Select>
+      );
+    case 'remedy':
+    case 'how':
+      return (
+        <TextArea
+          label={words.value}
+          rows={4}
+          maxLength={600}
+          value={value}
+          error={error}
+          onChange={({ target }) => onChange(target.value)}
+        />
+      );
+    case 'how-often':
+    case 'fix-minutes':
+    case 'check-minutes':
+    case 'by-itself':
+      return (
+        <TextField
+          label={words.value}
+          inputMode="decimal"
+          className="max-w-40"
+          value={value}
+          error={error}
+          onChange={({ target }) => onChange(target.value)}
+        />
+      );
+  }
+}
+
+/** What a change may be about: of a cause, first what it shows now. */
+function findingsFor(
+  subject: Subject,
+  model: FamilyModel,
+): readonly { readonly id: string; readonly words: string }[] {
+  if (subject.kind === 'check') {
+    return subject.check.findings.map(({ id, answer }) => ({ id, words: answer }));
+  }
+  const { shows } = subject.cause;
+  const all = [...model.findings.values()]
+    .filter(({ check }) => !model.trials.has(check))
+    .map(({ id, answer, check }) => {
+      const strength = strengthIn(shows, id);
+      const told = m.tables.findingOf(answer, model.checks.get(check)?.title ?? check);
+      return strength === 'never'
+        ? { id, words: told, now: false }
+        : { id, words: `${told}, ${m.tables.isShown(m.knowledge.strengths[strength])}`, now: true };
+    });
+  return [...all.filter(({ now }) => now), ...all.filter(({ now }) => !now)];
+}
+
+const PERCENT = 100;
+
+/** What stands now, as it is typed: a chance in percent, a number with a point. */
+function shown(kind: Kind, present: number | string | undefined): string {
+  if (kind !== 'by-itself') return String(present ?? '');
+  return String(Number((Number(present) * PERCENT).toPrecision(6)));
+}
+
+/** The change as it was typed; undefined where a number is none. */
+function changeOf(
+  subject: Subject,
+  kind: Kind,
+  finding: string,
+  typed: string,
+): TableChange | undefined {
+  const number = Number(typed.trim().replace(',', '.'));
+  const isNumber = typed.trim() !== '' && Number.isFinite(number);
+  const about =
+    subject.kind === 'cause' ? { cause: subject.cause.id } : { check: subject.check.id };
+  switch (kind) {
+    case 'how-often':
+      return isNumber ? ({ kind, ...about, perMille: number } as TableChange) : undefined;
+    case 'fix-minutes':
+    case 'check-minutes':
+      return isNumber ? ({ kind, ...about, minutes: number } as TableChange) : undefined;
+    case 'by-itself':
+      return isNumber ? { kind, finding, chance: number / PERCENT } : undefined;
+    case 'shows':
+      return { kind, ...about, finding, strength: typed } as TableChange;
+    case 'remedy':
+    case 'how':
+      return { kind, ...about, text: typed.trim() } as TableChange;
+  }
+}

@@ -1,0 +1,33 @@
+import type { CallFault } from '@nodo/client';
+import type { TableDraft } from '@nodo/tables';
+import { useChangeTablesMutation } from '../../../api/client.ts';
+import { deviceId } from '../../../store/device.ts';
+
+type Wanted = TableDraft extends infer Draft
+  ? Draft extends TableDraft
+    ? Pick<Draft, 'type' | 'command'>
+    : never
+  : never;
+
+/**
+ * Proposes, accepts or withdraws: at once or not at all, since whoever changes what everybody
+ * judges with must see the tables as they are.
+ */
+export function useChangeTables() {
+  const [send, { isLoading, error, reset }] = useChangeTablesMutation();
+  return {
+    /** The id of the stored event; undefined when it was refused or never answered. */
+    change: async (wanted: Wanted): Promise<string | undefined> => {
+      const { data } = await send({
+        ...wanted,
+        id: crypto.randomUUID(),
+        observedAt: new Date().toISOString(),
+        device: deviceId(),
+      });
+      return data?.id;
+    },
+    isSending: isLoading,
+    fault: error as CallFault | undefined,
+    reset,
+  };
+}

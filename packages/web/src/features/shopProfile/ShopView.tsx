@@ -1,0 +1,151 @@
+import type { Session, ShopSheet } from '@nodo/api';
+import type { CallFault } from '@nodo/client';
+import { type ShopCard, shopCard, workingTimeOf } from '@nodo/shop';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { useChangeShopMutation, usePeopleQuery, useShopQuery } from '../../api/client.ts';
+import { faultWords } from '../../messages/faults.ts';
+import { m, readMoney, typedMoney } from '../../messages/index.ts';
+import { NotRead } from '../../session/NotRead.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { TextField } from '../../ui/Field.tsx';
+import { FormFault } from '../../ui/FormFault.tsx';
+import { Blank } from '../../ui/Stitches.tsx';
+import { DaysOffList } from './DaysOffList.tsx';
+import { Hours } from './Hours.tsx';
+
+/** What holds for the whole shop: money, patience, working time. */
+export default function ShopView({ session }: { readonly session: Session }) {
+  const { data, error, refetch } = useShopQuery();
+  const words = m.cards.shop;
+  if (session.person.role !== 'lead') {
+    return (
+      <Blank title={words.title}>
+        <p>{words.onlyLead}</p>
+      </Blank>
+    );
+  }
+  if (!data) {
+    return (
+      <NotRead
+        title={words.failed}
+        fault={error as CallFault | undefined}
+        again={() => void refetch()}
+      />
+    );
+  }
+  return <ShopForm key={data.revision} sheet={data} />;
+}
+
+const NUMBERS = ['usualDays', 'stuckDays', 'uncollectedDays'] as const;
+
+function ShopForm({ sheet }: { readonly sheet: ShopSheet }) {
+  const { data: people = [] } = usePeopleQuery();
+  const [card, setCard] = useState(sheet.card);
+  const [hour, setHour] = useState(() => typedMoney(sheet.card.hour, sheet.card.currency));
+  const [tax, setTax] = useState(() => String(sheet.card.taxPerMille / 10));
+  const [bad, setBad] = useState('');
+  const [change, { isLoading, error }] = useChangeShopMutation();
+  const words = m.cards.shop;
+  const set = (part: Partial<ShopCard>) => setCard({ ...card, ...part });
+  const atBenches = people.filter(({ role }) => role === 'technician' || role === 'lead');
+
+  const save = async () => {
+    const isCurrency = /^[A-Z]{3}$/.test(card.currency);
+    const taxPerMille = Math.round(Number(tax.replace(',', '.')) * 10);
+    const told = shopCard.safeParse({
+      ...card,
+      hour: isCurrency ? readMoney(hour, card.currency) : undefined,
+      taxPerMille,
+    });
+    const fault = told.success ? undefined : told.error.issues[0];
+    setBad(fault ? `${words.bad} ${fault.path.join(' ')}` : '');
+    if (!told.success) return;
+    const result = await change({ revision: sheet.revision, card: told.data });
+    if (result.data) toast.success(words.saved);
+  };
+
+  return (
+    <form
+      noValidate
+      className="flex max-w-5xl flex-col gap-8 px-6 py-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void save();
+      }}
+    >
+      <h1 className="text-2xl font-bold">{words.title}</h1>
+      <fieldset className="flex flex-wrap items-end gap-4">
+        <legend className="mb-2 text-lg font-bold">{words.money}</legend>
+        <TextField
+          label={words.currency}
+          value={card.currency}
+          maxLength={3}
+          className="w-52"
+          onChange={({ target }) => set({ currency: target.value.toUpperCase() })}
+        />
+        <TextField
+          label={words.hour}
+          value={hour}
+          inputMode="decimal"
+          className="w-40"
+          onChange={({ target }) => setHour(target.value)}
+        />
+        <TextField
+          label={words.tax}
+          value={tax}
+          inputMode="decimal"
+          className="w-40"
+          onChange={({ target }) => setTax(target.value)}
+        />
+        <label className="flex min-h-11 items-center gap-3">
+          <input
+            type="checkbox"
+            className="size-5 accent-own"
+            checked={card.taxIncluded}
+            onChange={({ target }) => set({ taxIncluded: target.checked })}
+          />
+          {words.taxIncluded}
+        </label>
+      </fieldset>
+      <fieldset className="grid gap-4 md:grid-cols-3">
+        <legend className="mb-2 text-lg font-bold">{words.patience}</legend>
+        {NUMBERS.map((name) => (
+          <TextField
+            key={name}
+            label={words[name]}
+            value={Number.isNaN(card[name]) ? '' : String(card[name])}
+            inputMode="numeric"
+            onChange={({ target }) =>
+              set({ [name]: target.value === '' ? Number.NaN : Number(target.value) })
+            }
+          />
+        ))}
+      </fieldset>
+      <section aria-label={words.hours}>
+        <h2 className="text-lg font-bold">{words.hours}</h2>
+        <p className="mb-3 text-quiet">{words.hoursLead}</p>
+        {atBenches.map(({ id, name }) => (
+          <Hours
+            key={id}
+            name={name}
+            time={workingTimeOf(card, id)}
+            onChange={(time) => set({ people: { ...card.people, [id]: time } })}
+          />
+        ))}
+      </section>
+      <section aria-label={words.closed}>
+        <h2 className="mb-2 text-lg font-bold">{words.closed}</h2>
+        <DaysOffList
+          add={words.addClosed}
+          days={card.closed}
+          onChange={(closed) => set({ closed })}
+        />
+      </section>
+      <FormFault>{bad || (error && !isLoading ? faultWords(error as CallFault) : '')}</FormFault>
+      <Button look="main" type="submit" className="self-start" disabled={isLoading}>
+        {words.save}
+      </Button>
+    </form>
+  );
+}

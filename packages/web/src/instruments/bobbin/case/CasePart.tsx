@@ -1,0 +1,44 @@
+import { Link } from 'react-router';
+import { instruments } from '../../../messages/instruments.ts';
+import { Caution } from '../../../ticket/check/CheckStep.tsx';
+import type { InstrumentBench } from '../../frame/instrumentBench.ts';
+import { instrumentRoot } from '../../frame/instrumentBench.ts';
+import { OpenFirst } from '../../frame/OpenFirst.tsx';
+import { GapSection } from './GapSection.tsx';
+import { HangUpSection } from './HangUpSection.tsx';
+import { SeatSection } from './SeatSection.tsx';
+import { SpringSection } from './SpringSection.tsx';
+
+/** Seat, spring and stop gap of the case, and where a thread hangs on its way round. */
+export function CasePart({ bench }: { readonly bench: InstrumentBench }) {
+  const words = instruments.bobbinCase;
+  if (!bench.model.family.traits.includes('bobbin'))
+    return <p className="text-lg">{instruments.bobbin.none}</p>;
+  return (
+    <div className="flex flex-col gap-4">
+      <h1 className="text-2xl font-bold">{words.heading}</h1>
+      <Caution text={words.caution} />
+      <OpenFirst bench={bench} check="case-seat" />
+      <div className="grid gap-x-10 gap-y-6 lg:grid-cols-2">
+        <div className="flex flex-col gap-6">
+          <SeatSection bench={bench} />
+          <SpringSection bench={bench} />
+          <section aria-label={words.rim.title}>
+            <h2 className="text-lg font-bold">{words.rim.title}</h2>
+            <p className="leading-snug">{words.rim.how}</p>
+            <Link
+              to={`${instrumentRoot(bench, 'bobbin')}/marks?on=case-outside`}
+              className="inline-flex min-h-11 items-center underline underline-offset-4"
+            >
+              {words.rim.toMap}
+            </Link>
+          </section>
+        </div>
+        <div className="flex flex-col gap-6">
+          <GapSection bench={bench} />
+          <HangUpSection bench={bench} />
+        </div>
+      </div>
+    </div>
+  );
+}

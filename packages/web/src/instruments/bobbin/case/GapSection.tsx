@@ -1,0 +1,141 @@
+import {
+  CoreFault,
+  mm,
+  type StopGapReading,
+  stopGapReading,
+  tex,
+  threadDiameter,
+} from '@nodo/core';
+import { caseSeat } from '@nodo/ticket';
+import { useState } from 'react';
+import { readNumber, write } from '../../../messages/index.ts';
+import { instruments } from '../../../messages/instruments.ts';
+import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
+import { Button } from '../../../ui/Button.tsx';
+import { Reading } from '../../frame/bits.tsx';
+import {
+  type InstrumentBench,
+  keepLook,
+  mayDo,
+  mayKeep,
+  threadOn,
+} from '../../frame/instrumentBench.ts';
+import { NumberField } from '../../frame/NumberField.tsx';
+
+/** What most is sewn with: the check asks whether this slips. */
+const ALL_PURPOSE = threadDiameter(tex(25), 'polyester');
+
+/** The gap at the stop by feelers, against the thread of this ticket and against all-purpose thread. */
+export function GapSection({ bench }: { readonly bench: InstrumentBench }) {
+  const [passes, setPasses] = useState('');
+  const [stops, setStops] = useState('');
+  const words = instruments.bobbinCase.gap;
+  const thread = threadOn(bench);
+  const gap = readGap(passes, stops);
+  const usual = gap && read(gap, ALL_PURPOSE);
+  const here = gap && read(gap, thread);
+  const isTight = usual?.slips === false;
+  const keep = () => {
+    if (!gap) return;
+    if (mayDo(bench)) {
+      bench.onTicket?.record('measured', {
+        quantity: 'stop-gap',
+        value: gap.passes,
+        when: 'found',
+        limit: { least: Math.round(ALL_PURPOSE * 1000) / 1000, most: null, standing: 'derived' },
+      });
+    }
+    keepLook(bench, 'case-gap', [isTight ? 'gap-tight' : undefined]);
+  };
+  const { onTicket } = bench;
+  const seatFirst =
+    onTicket && ['not-yet', 'off', 'again'].includes(caseSeat(onTicket.ticket, bench.model));
+  return (
+    <section aria-label={words.title} className="flex flex-col gap-2">
+      <h2 className="text-lg font-bold">{words.title}</h2>
+      <p className="leading-snug">{words.how}</p>
+      {seatFirst && <p className="font-semibold">{words.seatFirst}</p>}
+      <div className="flex flex-wrap gap-3">
+        <NumberField label={words.passes} value={passes} onType={setPasses} />
+        <NumberField label={words.stops} value={stops} onType={setStops} />
+      </div>
+      <div aria-live="polite" className="min-h-24">
+        {gap && (!usual || !here) && <p className="font-semibold text-hazard">{words.wrong}</p>}
+        {usual && here && (
+          <>
+            <dl>
+              <Reading
+                name={words.threads.allPurpose}
+                note={`${write.figure(round(ALL_PURPOSE))} mm`}
+                value={fitWords(usual)}
+                bad={isTight}
+                standing="derived"
+              />
+              <Reading
+                name={
+                  bench.onTicket?.ticket.life.work ? words.threads.here : words.threads.middling
+                }
+                note={`${write.figure(round(thread))} mm`}
+                value={fitWords(here)}
+                bad={here.slips === false}
+                standing="derived"
+              />
+            </dl>
+            <p className={`mt-2 font-semibold ${usual.slips && here.slips ? '' : 'text-hazard'}`}>
+              {verdict(usual, here)} <StandingMark standing="derived" />
+            </p>
+            {isTight && <p className="leading-snug">{words.bracket}</p>}
+          </>
+        )}
+      </div>
+      {mayKeep(bench) && (
+        <Button
+          look="main"
+          className="self-start"
+          disabled={usual?.slips === undefined || seatFirst}
+          onClick={keep}
+        >
+          {words.keep}
+        </Button>
+      )}
+    </section>
+  );
+}
+
+function readGap(passes: string, stops: string) {
+  const [least, most] = [readNumber(passes), stops.trim() === '' ? undefined : readNumber(stops)];
+  if (least === undefined || (stops.trim() !== '' && most === undefined)) return undefined;
+  return { passes: least, stops: most };
+}
+
+function read(
+  { passes, stops }: NonNullable<ReturnType<typeof readGap>>,
+  thread: number,
+): StopGapReading | undefined {
+  try {
+    return stopGapReading(
+      { passes: mm(passes), stops: stops === undefined ? undefined : mm(stops) },
+      mm(thread),
+    );
+  } catch (fault) {
+    if (fault instanceof CoreFault) return undefined;
+    throw fault;
+  }
+}
+
+function fitWords({ atLeast, atMost, slips }: StopGapReading): string {
+  const { fits, unsure, between } = instruments.bobbinCase.gap;
+  if (slips === undefined) return unsure;
+  return atLeast === atMost ? fits[atLeast] : between(fits[atLeast], fits[atMost]);
+}
+
+function verdict(usual: StopGapReading, here: StopGapReading): string {
+  const words = instruments.bobbinCase.gap;
+  if (usual.slips === false) return words.tight;
+  if (usual.slips === undefined || here.slips === undefined) return words.unsureLong;
+  return here.slips ? words.right : words.tooThick;
+}
+
+function round(value: number): number {
+  return Math.round(value * 1000) / 1000;
+}

@@ -1,0 +1,39 @@
+import { Link } from 'react-router';
+import { instruments } from '../../../messages/instruments.ts';
+import { Button } from '../../../ui/Button.tsx';
+import {
+  type InstrumentBench,
+  instrumentRoot,
+  mayDo,
+  standingOf,
+} from '../../frame/instrumentBench.ts';
+import { Looks } from '../../frame/Looks.tsx';
+
+/** Lint under the spring of the case; what is backed off for it is counted. */
+export function SpringSection({ bench }: { readonly bench: InstrumentBench }) {
+  const words = instruments.bobbinCase.spring;
+  return (
+    <section aria-label={words.title} className="flex flex-col items-start gap-2">
+      <h2 className="text-lg font-bold">{words.title}</h2>
+      <Looks
+        bench={bench}
+        words={words}
+        check="case-spring"
+        findings={{ clean: undefined, lint: 'spring-lint' }}
+      />
+      {standingOf(bench, 'case-spring') === 'found' && mayDo(bench) && (
+        <Button
+          onClick={() => bench.onTicket?.record('action-done', { action: 'case-spring-cleaned' })}
+        >
+          {words.done}
+        </Button>
+      )}
+      <Link
+        to={`${instrumentRoot(bench, 'bobbin')}/tension`}
+        className="inline-flex min-h-11 items-center underline underline-offset-4"
+      >
+        {words.screw}
+      </Link>
+    </section>
+  );
+}

@@ -1,0 +1,191 @@
+import {
+  BOBBIN_TURNS,
+  type BobbinTurn,
+  rewindSteps,
+  usualTurn,
+  WINDINGS,
+  type Winding,
+} from '@nodo/knowledge';
+import { useState } from 'react';
+import { BobbinTurns } from '../../../drawing/BobbinTurns.tsx';
+import { instruments } from '../../../messages/instruments.ts';
+import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
+import { Button } from '../../../ui/Button.tsx';
+import { Choices, Toggles } from '../../frame/bits.tsx';
+import {
+  type InstrumentBench,
+  keepLook,
+  mayKeep,
+  standingOf,
+} from '../../frame/instrumentBench.ts';
+import { BobbinToDo } from './BobbinToDo.tsx';
+import { OtherBobbin } from './OtherBobbin.tsx';
+
+const PATHS = { under: undefined, off: 'off-spring', empty: 'bobbin-out' } as const;
+const TAILS = { long: undefined, short: 'tail-short' } as const;
+const RIMS = ['above', 'below', 'core'] as const;
+type Rim = (typeof RIMS)[number];
+
+/** What was seen on the bobbin, as far as somebody looked. */
+interface Seen {
+  readonly wound?: Winding;
+  readonly turns?: BobbinTurn;
+  readonly path?: keyof typeof PATHS;
+  readonly tail?: keyof typeof TAILS;
+  readonly rims?: ReadonlySet<Rim>;
+}
+
+/** Winding, direction, path, tail and rims of the bobbin; and another sound one as a trial. */
+export function ConditionPart({ bench }: { readonly bench: InstrumentBench }) {
+  const { model, card } = bench;
+  const { traits } = model.family;
+  const [seen, setSeen] = useState<Seen>({});
+  const [arrow, setArrow] = useState<BobbinTurn | 'none'>();
+  const words = instruments.bobbinCondition;
+  if (!traits.includes('bobbin')) return <p className="text-lg">{instruments.bobbin.none}</p>;
+
+  const slot = arrow === 'none' ? undefined : arrow;
+  const should = card?.bobbinTurns ?? slot ?? usualTurn(traits);
+  const from = card?.bobbinTurns ? 'card' : slot ? 'slot' : 'usual';
+  const isReversed = should !== undefined && seen.turns !== undefined && seen.turns !== should;
+
+  const keep = () => {
+    const { wound, turns, path, tail, rims } = seen;
+    if (wound) keepLook(bench, 'bobbin-wind', [wound === 'firm' ? undefined : 'bobbin-soft']);
+    if (turns && should)
+      keepLook(bench, 'bobbin-turn', [isReversed ? 'bobbin-reversed' : undefined]);
+    if (path) keepLook(bench, 'bobbin-path', [PATHS[path]]);
+    if (tail) keepLook(bench, 'bobbin-tail', [TAILS[tail]]);
+    if (rims) keepLook(bench, 'bobbin-rim', [rims.size > 0 ? 'bobbin-rough' : undefined]);
+    setSeen({});
+  };
+
+  return (
+    <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(22rem,1fr)_minmax(20rem,28rem)]">
+      <div className="flex flex-col gap-4">
+        <h1 className="text-2xl font-bold">{words.heading}</h1>
+        <p className="max-w-prose leading-snug text-quiet">{words.how}</p>
+        <Choices
+          legend={words.wound.question}
+          value={seen.wound}
+          options={WINDINGS.map((one) => [one, words.wound.answers[one]] as const)}
+          onChoose={(wound) => setSeen({ ...seen, wound })}
+        >
+          <KeptMark bench={bench} check="bobbin-wind" />
+        </Choices>
+        <Choices
+          legend={words.turns.question}
+          value={seen.turns}
+          options={BOBBIN_TURNS.map((one) => [one, words.turns.answers[one]] as const)}
+          onChoose={(turns) => setSeen({ ...seen, turns })}
+        >
+          <KeptMark bench={bench} check="bobbin-turn" />
+        </Choices>
+        {!card?.bobbinTurns && (
+          <Choices
+            legend={words.turns.arrow}
+            value={arrow}
+            options={[
+              ...BOBBIN_TURNS.map((one) => [one, words.turns.arrows[one]] as const),
+              ['none', words.turns.arrows.none] as const,
+            ]}
+            onChoose={setArrow}
+          />
+        )}
+        <Choices
+          legend={words.path.question}
+          value={seen.path}
+          options={(Object.keys(PATHS) as (keyof typeof PATHS)[]).map(
+            (one) => [one, words.path.answers[one]] as const,
+          )}
+          onChoose={(path) => setSeen({ ...seen, path })}
+        >
+          <KeptMark bench={bench} check="bobbin-path" />
+        </Choices>
+        <Choices
+          legend={words.tail.question}
+          value={seen.tail}
+          options={(Object.keys(TAILS) as (keyof typeof TAILS)[]).map(
+            (one) => [one, words.tail.answers[one]] as const,
+          )}
+          onChoose={(tail) => setSeen({ ...seen, tail })}
+        >
+          {seen.tail === 'short' && <p className="text-sm">{words.tail.cutter}</p>}
+          <KeptMark bench={bench} check="bobbin-tail" />
+        </Choices>
+        <Toggles
+          legend={words.rims.question}
+          values={seen.rims}
+          options={RIMS.map((one) => [one, words.rims.places[one]] as const)}
+          none={words.rims.smooth}
+          onChange={(rims) => setSeen({ ...seen, rims })}
+        />
+        <KeptMark bench={bench} check="bobbin-rim" />
+        {mayKeep(bench) && (
+          <Button
+            look="main"
+            className="self-start"
+            disabled={Object.keys(seen).length === 0}
+            onClick={keep}
+          >
+            {words.keep}
+          </Button>
+        )}
+      </div>
+      <div className="flex flex-col gap-5">
+        <section aria-label={words.turns.title} aria-live="polite">
+          <BobbinTurns turn={should} />
+          <p className="leading-snug">
+            {should
+              ? words.turns.should[from](words.turns.answers[should])
+              : words.turns.shouldUnknown}{' '}
+            <StandingMark standing={from === 'card' ? 'shop' : 'common-practice'} />
+          </p>
+          {seen.turns && should && (
+            <p className={`text-lg font-semibold ${isReversed ? 'text-hazard' : 'text-below'}`}>
+              {isReversed ? words.turns.wrong : words.turns.right}
+            </p>
+          )}
+          <p className="text-sm leading-snug text-quiet">{words.turns.school}</p>
+        </section>
+        {seen.wound && seen.wound !== 'firm' && <Rewind winding={seen.wound} />}
+        {seen.rims && seen.rims.size > 0 && (
+          <p className="font-semibold text-hazard">{words.rims.rough}</p>
+        )}
+        <BobbinToDo bench={bench} />
+        <OtherBobbin bench={bench} />
+      </div>
+    </div>
+  );
+}
+
+/** How a check stands on the ticket, under its question. */
+function KeptMark({ bench, check }: { readonly bench: InstrumentBench; readonly check: string }) {
+  const standing = standingOf(bench, check);
+  if (standing === 'not-yet') return null;
+  return (
+    <p
+      className={`text-sm ${standing === 'sound' ? 'text-below' : 'font-semibold text-hazard'}`}
+      data-check={check}
+    >
+      {instruments.bobbinCondition.standings[standing]}
+    </p>
+  );
+}
+
+/** How it is wound again. */
+function Rewind({ winding }: { readonly winding: Winding }) {
+  const { again, steps } = instruments.bobbinCondition.wound;
+  return (
+    <section aria-label={again} className="border-l-4 border-own pl-4">
+      <h2 className="text-lg font-bold">
+        {again} <StandingMark standing="common-practice" />
+      </h2>
+      <ol className="list-decimal pl-5 leading-snug">
+        {rewindSteps(winding).map((step) => (
+          <li key={step}>{steps[step]}</li>
+        ))}
+      </ol>
+    </section>
+  );
+}

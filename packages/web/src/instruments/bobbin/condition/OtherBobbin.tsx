@@ -1,0 +1,41 @@
+import { useState } from 'react';
+import { instruments } from '../../../messages/instruments.ts';
+import { Caution } from '../../../ticket/check/CheckStep.tsx';
+import { Button } from '../../../ui/Button.tsx';
+import { Choices } from '../../frame/bits.tsx';
+import { type InstrumentBench, keepLook, mayKeep } from '../../frame/instrumentBench.ts';
+
+/** The trial that changes nothing but the bobbin. */
+export function OtherBobbin({ bench }: { readonly bench: InstrumentBench }) {
+  const [said, setSaid] = useState<'stays' | 'gone'>();
+  const words = instruments.bobbinCondition.trial;
+  const { onTicket } = bench;
+  const isOpen = (onTicket?.ticket.open.size ?? 0) > 0;
+  const keep = () => {
+    const seen = said === 'gone' ? 'other-bobbin-cures' : undefined;
+    if (keepLook(bench, 'other-bobbin-sew', [seen])) setSaid(undefined);
+  };
+  return (
+    <section aria-label={words.title} className="flex flex-col gap-2 border-t border-rule pt-3">
+      <h2 className="text-lg font-bold">{words.title}</h2>
+      <p className="leading-snug">{words.how}</p>
+      <Caution text={words.caution} />
+      {isOpen && <p className="font-semibold">{words.openFirst}</p>}
+      <Choices
+        legend={words.question}
+        value={said}
+        options={[
+          ['stays', words.answers.stays],
+          ['gone', words.answers.gone],
+        ]}
+        onChoose={setSaid}
+      />
+      {said && <p className="leading-snug">{words[said]}</p>}
+      {mayKeep(bench) && (
+        <Button className="self-start" disabled={said === undefined || isOpen} onClick={keep}>
+          {words.keep}
+        </Button>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,102 @@
+import { bobbinLasts, bobbinMetres, CoreFault, metresLeft, mm, threadPerStitch } from '@nodo/core';
+import { useState } from 'react';
+import { readNumber, write } from '../../../messages/index.ts';
+import { instruments } from '../../../messages/instruments.ts';
+import { Reading } from '../../frame/bits.tsx';
+import { type InstrumentBench, threadOn } from '../../frame/instrumentBench.ts';
+import { NumberField } from '../../frame/NumberField.tsx';
+
+const FIELDS = [
+  'full',
+  'core',
+  'width',
+  'winding',
+  'thread',
+  'length',
+  'zigzag',
+  'fabric',
+  'seam',
+] as const;
+type Typed = Readonly<Record<(typeof FIELDS)[number], string>>;
+
+/** How much thread is on the bobbin, full and now, and whether that lasts. */
+export function LeftPart({ bench }: { readonly bench: InstrumentBench }) {
+  const [typed, setTyped] = useState<Typed>({
+    full: '19.5',
+    core: '8',
+    width: '8.8',
+    winding: '19.5',
+    thread: threadOn(bench).toFixed(2),
+    length: '2.5',
+    zigzag: '0',
+    fabric: '0.6',
+    seam: '5',
+  });
+  const words = instruments.bobbin.left;
+  const told = reckon(typed);
+  const figure = (value: number) => write.figure(Math.round(value * 10) / 10);
+  return (
+    <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(22rem,1fr)_minmax(20rem,30rem)]">
+      <div>
+        <h1 className="mb-3 text-2xl font-bold">{words.heading}</h1>
+        <div className="flex flex-wrap gap-3">
+          {FIELDS.map((field) => (
+            <NumberField
+              key={field}
+              label={words[field]}
+              value={typed[field]}
+              onType={(text) => setTyped({ ...typed, [field]: text })}
+            />
+          ))}
+        </div>
+      </div>
+      <div aria-live="polite">
+        {told === undefined ? (
+          <p className="text-lg">{words.wrong}</p>
+        ) : (
+          <>
+            <p className={`text-lg font-bold ${told.lasts ? 'text-below' : 'text-hazard'}`}>
+              {told.lasts ? words.lasts : words.short}
+            </p>
+            <dl className="mt-3">
+              <Reading
+                name={words.holds}
+                value={words.metres(figure(told.full))}
+                standing="derived"
+              />
+              <Reading
+                name={words.has}
+                value={words.metres(figure(told.left))}
+                standing="derived"
+              />
+              <Reading
+                name={words.stitches}
+                value={words.count(write.figure(told.stitches))}
+                note={words.seams(figure(told.seam))}
+                standing="derived"
+                bad={!told.lasts}
+              />
+            </dl>
+          </>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function reckon(typed: Typed) {
+  const read = (field: keyof Typed) => mm(readNumber(typed[field]) ?? Number.NaN);
+  try {
+    const room = { full: read('full'), core: read('core'), width: read('width') };
+    const length = read('length');
+    const perStitch = threadPerStitch(length, read('zigzag'), read('fabric'));
+    const left = metresLeft(room, read('winding'), read('thread'));
+    const wanted = Math.ceil((read('seam') * 1000) / length);
+    const { stitches, lasts } = bobbinLasts(left, perStitch, wanted);
+    const seam = (stitches * length) / 1000;
+    return { full: bobbinMetres(room, read('thread')), left, stitches, lasts, seam };
+  } catch (fault) {
+    if (fault instanceof CoreFault) return undefined;
+    throw fault;
+  }
+}

@@ -1,0 +1,81 @@
+import { type StruckPart, surfaceOf, verdictOn } from '@nodo/knowledge';
+import { type Mark, partOf } from '@nodo/ticket';
+import { write } from '../../../messages/index.ts';
+import { instruments } from '../../../messages/instruments.ts';
+import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
+import { Button } from '../../../ui/Button.tsx';
+import { type InstrumentBench, mayDo, standingOf } from '../../frame/instrumentBench.ts';
+import { keepPart, marksNow } from './marksOn.ts';
+
+/** The marks on a part found at this visit, what is to be done about each, and that the part is looked at. */
+export function MarkList({
+  bench,
+  part,
+  check,
+  numberOf,
+}: {
+  readonly bench: InstrumentBench;
+  readonly part: StruckPart;
+  readonly check: string;
+  readonly numberOf: (mark: Mark) => string;
+}) {
+  const words = instruments.marks;
+  const marks = marksNow(bench).filter((mark) => partOf(mark) === part);
+  const standing = standingOf(bench, check);
+  const isEnded = marks.length > 0 && marks.every(({ end, kind }) => end || kind === 'depression');
+  return (
+    <section aria-label={words.list}>
+      <h2 className="text-lg font-bold">
+        {words.list} <StandingMark standing="common-practice" />
+      </h2>
+      {marks.length === 0 && <p className="text-quiet">{words.none}</p>}
+      <ol>
+        {marks.map((mark) => (
+          <li
+            key={mark.id}
+            className="flex flex-wrap items-center gap-x-3 border-b border-rule py-1"
+          >
+            <span className="w-6 font-mono font-bold">{numberOf(mark)}</span>
+            <span className="min-w-40 flex-1 leading-tight">
+              {surfaceOf(mark.surface).title}:{' '}
+              {words.line(mark.kind, words.place(mark), write.figure(mark.length))}
+              {mark.was !== null && <span className="text-quiet"> ({words.same})</span>}
+            </span>
+            <span
+              className={
+                mark.end || verdictOn(mark.kind) === 'leave'
+                  ? 'text-below'
+                  : 'font-semibold text-hazard'
+              }
+            >
+              {mark.end ? words.ends(mark.end, mark.gone) : words.verdicts[verdictOn(mark.kind)]}
+            </span>
+            {mayDo(bench) && !mark.end && (
+              <Button
+                look="quiet"
+                aria-label={`${words.takeBack} ${numberOf(mark)}`}
+                onClick={() => bench.onTicket?.record('entry-corrected', { corrects: mark.id })}
+              >
+                {words.takeBack}
+              </Button>
+            )}
+          </li>
+        ))}
+      </ol>
+      <div aria-live="polite">
+        {standing === 'sound' && (
+          <p className="mt-2 font-semibold text-below">{words.again.provenAt(words.parts[part])}</p>
+        )}
+      </div>
+      {mayDo(bench) && standing !== 'sound' && (
+        <Button
+          look={isEnded || marks.length === 0 ? 'main' : 'plain'}
+          className="mt-2"
+          onClick={() => keepPart(bench, part, check)}
+        >
+          {standing === 'again' && isEnded ? words.again.smooth : words.wholeLooked[part]}
+        </Button>
+      )}
+    </section>
+  );
+}

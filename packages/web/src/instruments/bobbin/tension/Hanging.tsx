@@ -1,0 +1,85 @@
+import { CoreFault, type HangingTension, hangingTension, mm } from '@nodo/core';
+import type { MeasureLimit } from '@nodo/ticket';
+import { useState } from 'react';
+import { readNumber, write } from '../../../messages/index.ts';
+import { instruments } from '../../../messages/instruments.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { type InstrumentBench, mayKeep } from '../../frame/instrumentBench.ts';
+import { NumberField } from '../../frame/NumberField.tsx';
+import { keepTension } from './keepTension.ts';
+import { TensionAnswer } from './TensionAnswer.tsx';
+
+const FIELDS = ['grams', 'fall', 'slip', 'free'] as const;
+type Typed = Readonly<Record<(typeof FIELDS)[number], string>>;
+
+/** The hanging test: weight, fall and slip give the tension with its bounds. */
+export function Hanging({
+  bench,
+  limit,
+}: {
+  readonly bench: InstrumentBench;
+  readonly limit: MeasureLimit;
+}) {
+  const [typed, setTyped] = useState<Typed>({ grams: '', fall: '25', slip: '', free: '150' });
+  const words = instruments.bobbin.tension;
+  const told = reckon(typed);
+  const say = (value: number) => write.figure(Math.round(value * 10) / 10);
+  return (
+    <div className="flex flex-col gap-3">
+      <p className="max-w-prose leading-snug">{words.hang.how}</p>
+      <div className="flex flex-wrap gap-3">
+        {FIELDS.map((field) => (
+          <NumberField
+            key={field}
+            label={words.hang[field]}
+            value={typed[field]}
+            onType={(text) => setTyped({ ...typed, [field]: text })}
+          />
+        ))}
+      </div>
+      <div aria-live="polite" className="min-h-24">
+        {told === 'impossible' && (
+          <p className="font-semibold text-hazard">{words.hang.impossible}</p>
+        )}
+        {typeof told === 'object' && told.kind === 'at-least' && (
+          <p className="text-lg">{words.hang.atLeast(say(told.tension))}</p>
+        )}
+        {typeof told === 'object' && told.kind === 'below' && (
+          <p className="text-lg">{words.hang.below(say(told.tension))}</p>
+        )}
+        {typeof told === 'object' && told.kind === 'measured' && (
+          <TensionAnswer
+            tension={told.tension}
+            limit={limit}
+            note={words.between(say(told.least), say(told.most))}
+          />
+        )}
+      </div>
+      {mayKeep(bench) && (
+        <Button
+          look="main"
+          className="self-start"
+          disabled={typeof told !== 'object' || told.kind !== 'measured'}
+          onClick={() => {
+            if (typeof told === 'object') keepTension(bench, 'case-drop', told.tension, limit);
+          }}
+        >
+          {words.keep}
+        </Button>
+      )}
+    </div>
+  );
+}
+
+function reckon(typed: Typed): HangingTension | 'incomplete' | 'impossible' {
+  const [grams, fall, slip, free] = FIELDS.map((field) => readNumber(typed[field]));
+  if (grams === undefined || fall === undefined || slip === undefined || free === undefined) {
+    return 'incomplete';
+  }
+  try {
+    return hangingTension({ grams, fall: mm(fall), slip: mm(slip), freeThread: mm(free) });
+  } catch (fault) {
+    if (fault instanceof CoreFault) return 'impossible';
+    throw fault;
+  }
+}

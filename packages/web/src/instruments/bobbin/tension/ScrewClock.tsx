@@ -1,0 +1,99 @@
+import { clockMinutes, SCREW_STEP, screwStand } from '@nodo/core';
+import { CASES, type CaseWhich } from '@nodo/ticket';
+import { useState } from 'react';
+import { readNumber } from '../../../messages/index.ts';
+import { instruments } from '../../../messages/instruments.ts';
+import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
+import { Button } from '../../../ui/Button.tsx';
+import { Choices, Reading } from '../../frame/bits.tsx';
+import { type InstrumentBench, mayDo } from '../../frame/instrumentBench.ts';
+import { NumberField } from '../../frame/NumberField.tsx';
+
+const STEPS = [-SCREW_STEP, SCREW_STEP] as const;
+const R = 40;
+
+/** The case screw as a clock: where its slot began, where it is, how far it was turned, the way back. */
+export function ScrewClock({ bench }: { readonly bench: InstrumentBench }) {
+  const { onTicket } = bench;
+  const [which, setWhich] = useState<CaseWhich>('own');
+  const [typedStart, setTypedStart] = useState('0');
+  const log = onTicket?.ticket.life.screws[which];
+  const words = instruments.bobbin.screw;
+  const start = log?.start ?? readNumber(typedStart) ?? -1;
+  const isStart = start >= 0 && start <= 60;
+  const stand = screwStand(isStart ? start : 0, (log?.turns ?? []).map(clockMinutes));
+  const turn = (minutes: number) => {
+    if (!onTicket || !isStart) return;
+    const { record } = onTicket;
+    // Written down first: the way back must be known.
+    if (!record('action-done', { action: 'screw-logged' })) return;
+    if (!record('action-done', { action: 'case-screw-turned' })) return;
+    record('screw-turned', { which, start: stand.now, turn: minutes });
+  };
+  return (
+    <section aria-label={words.title} className="flex flex-col gap-3">
+      <h2 className="text-lg font-bold">
+        {words.title} <StandingMark standing="common-practice" />
+      </h2>
+      <Choices
+        legend={words.which}
+        value={which}
+        options={CASES.map((one) => [one, words.cases[one]] as const)}
+        onChoose={setWhich}
+      />
+      <div className="flex flex-wrap items-center gap-5">
+        <Clock start={isStart ? start : 0} now={stand.now} />
+        <dl className="min-w-44 flex-1">
+          <Reading name={words.now} value={String(stand.now)} />
+          <Reading name={words.total} value={words.minutes(stand.total)} bad={stand.overHalf} />
+          <Reading name={words.back} value={words.minutes(stand.back)} />
+        </dl>
+      </div>
+      {stand.overQuarter.length > 0 && (
+        <p className="font-semibold text-hazard">{words.overQuarter}</p>
+      )}
+      {stand.overHalf && <p className="font-semibold text-hazard">{words.overHalf}</p>}
+      {mayDo(bench) && (
+        <div className="flex flex-wrap items-end gap-3">
+          {!log && <NumberField label={words.start} value={typedStart} onType={setTypedStart} />}
+          {STEPS.map((step) => (
+            <Button key={step} disabled={!isStart} onClick={() => turn(step)}>
+              {step > 0 ? words.tighter(step) : words.looser(-step)}
+            </Button>
+          ))}
+        </div>
+      )}
+      <p className="text-sm leading-snug text-quiet">{words.school}</p>
+    </section>
+  );
+}
+
+/** The slot of the screw over a clock's face. */
+function Clock({ start, now }: { readonly start: number; readonly now: number }) {
+  const hand = (minutes: number) => {
+    const angle = (minutes / 60) * 2 * Math.PI;
+    return `${(R * 0.8 * Math.sin(angle)).toFixed(1)} ${(-R * 0.8 * Math.cos(angle)).toFixed(1)}`;
+  };
+  return (
+    <svg
+      viewBox="-50 -50 100 100"
+      className="w-36 shrink-0"
+      role="img"
+      aria-label={instruments.bobbin.screw.clock(start, now)}
+      fill="none"
+    >
+      <circle r={R} fill="var(--sunk)" stroke="var(--ink)" strokeWidth="2" />
+      {Array.from({ length: 12 }, (_, hour) => hour).map((hour) => (
+        <path
+          key={hour}
+          d="M0 -46V-41"
+          stroke="var(--edge)"
+          strokeWidth={hour % 3 === 0 ? 2.4 : 1.2}
+          transform={`rotate(${hour * 30})`}
+        />
+      ))}
+      <path d={`M0 0L${hand(start)}`} stroke="var(--edge)" strokeWidth="3" strokeDasharray="4 3" />
+      <path d={`M0 0L${hand(now)}`} stroke="var(--own)" strokeWidth="5" strokeLinecap="round" />
+    </svg>
+  );
+}

@@ -1,0 +1,28 @@
+import type { MeasureLimit } from '@nodo/ticket';
+import { write } from '../../../messages/index.ts';
+import { instruments } from '../../../messages/instruments.ts';
+import { standOf } from './keepTension.ts';
+
+/** A tension in large figures, and where it lies to its limit. */
+export function TensionAnswer({
+  tension,
+  limit,
+  note,
+}: {
+  readonly tension: number;
+  readonly limit: MeasureLimit;
+  readonly note?: string;
+}) {
+  const stand = standOf(tension, limit);
+  return (
+    <div>
+      <p className="font-mono text-4xl font-bold" data-testid="tension">
+        {write.figure(Math.round(tension * 10) / 10)} gf
+      </p>
+      {note && <p className="text-quiet">{note}</p>}
+      <p className={`text-lg font-semibold ${stand === 'good' ? 'text-below' : 'text-hazard'}`}>
+        {instruments.bobbin.tension[stand]}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,84 @@
+import { BOBBIN_TENSION, type BobbinUse } from '@nodo/knowledge';
+import type { MeasureLimit } from '@nodo/ticket';
+import { useState } from 'react';
+import { write } from '../../../messages/index.ts';
+import { instruments } from '../../../messages/instruments.ts';
+import { Caution } from '../../../ticket/check/CheckStep.tsx';
+import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
+import { Choices } from '../../frame/bits.tsx';
+import type { InstrumentBench } from '../../frame/instrumentBench.ts';
+import { Looks } from '../../frame/Looks.tsx';
+import { Gauge } from './Gauge.tsx';
+import { Hanging } from './Hanging.tsx';
+import { ScrewClock } from './ScrewClock.tsx';
+
+const METHODS = ['hang', 'gauge', 'stand', 'pull'] as const;
+type Method = (typeof METHODS)[number];
+
+/** How firmly the case holds its thread, by any of four ways, and how far its screw was turned. */
+export function TensionPart({ bench }: { readonly bench: InstrumentBench }) {
+  const { model, card } = bench;
+  const { traits } = model.family;
+  const [use, setUse] = useState<BobbinUse>(
+    traits.includes('embroidery') ? 'embroidery' : 'household',
+  );
+  const [method, setMethod] = useState<Method>('hang');
+  const words = instruments.bobbin.tension;
+  if (!traits.includes('bobbin')) return <p className="text-lg">{instruments.bobbin.none}</p>;
+  const own = card?.service['bobbin-tension'];
+  const [least, most] = own ? [own.least, own.most] : BOBBIN_TENSION[use];
+  const limit: MeasureLimit = { least, most, standing: own ? 'shop' : 'typical' };
+  return (
+    <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(22rem,1fr)_minmax(20rem,28rem)]">
+      <div className="flex flex-col gap-4">
+        <h1 className="text-2xl font-bold">{words.heading}</h1>
+        <Caution text={words.caution} />
+        <p className="max-w-prose leading-snug text-quiet">{words.first}</p>
+        <div className="flex flex-wrap items-end gap-x-8 gap-y-3">
+          {!own && (
+            <Choices
+              legend={words.use}
+              value={use}
+              options={[
+                ['household', words.uses.household],
+                ['embroidery', words.uses.embroidery],
+              ]}
+              onChoose={setUse}
+            />
+          )}
+          <p className="font-mono text-lg">
+            {words.limit(write.figure(least), write.figure(most))}{' '}
+            <StandingMark standing={limit.standing} />
+          </p>
+        </div>
+        <Choices
+          legend={words.method}
+          value={method}
+          options={METHODS.map((one) => [one, words.methods[one]] as const)}
+          onChoose={setMethod}
+        />
+        {method === 'hang' && <Hanging bench={bench} limit={limit} />}
+        {method === 'gauge' && <Gauge bench={bench} limit={limit} />}
+        {method === 'stand' && (
+          <Looks
+            key="stand"
+            bench={bench}
+            words={words.stand}
+            check="case-stand"
+            findings={{ up: undefined, lifts: 'stand-lifts', lies: 'stand-lies' }}
+          />
+        )}
+        {method === 'pull' && (
+          <Looks
+            key="pull"
+            bench={bench}
+            words={words.pull}
+            check="case-pull"
+            findings={{ even: undefined, none: 'case-no-drag', stutters: 'case-stutters' }}
+          />
+        )}
+      </div>
+      <ScrewClock bench={bench} />
+    </div>
+  );
+}

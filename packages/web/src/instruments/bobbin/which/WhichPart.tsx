@@ -1,0 +1,203 @@
+import {
+  againstOwn,
+  BOBBIN_CLASSES,
+  BOBBIN_MEASURES,
+  type BobbinClassId,
+  bobbinClassOf,
+  matchBobbin,
+} from '@nodo/knowledge';
+import type { MachineCard } from '@nodo/shop';
+import { useState } from 'react';
+import { BobbinsOver } from '../../../drawing/BobbinsOver.tsx';
+import { readNumber, write } from '../../../messages/index.ts';
+import { instruments } from '../../../messages/instruments.ts';
+import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
+import { Button } from '../../../ui/Button.tsx';
+import { Choices, Reading } from '../../frame/bits.tsx';
+import { type InstrumentBench, keepLook, mayDo, mayKeep } from '../../frame/instrumentBench.ts';
+import { NumberField } from '../../frame/NumberField.tsx';
+
+const CHECK = 'bobbin-class';
+/** No bobbin measures more, mm. */
+const MOST = 100;
+
+/** Class and material of a bobbin by its measures, against what this machine takes. */
+export function WhichPart({ bench }: { readonly bench: InstrumentBench }) {
+  const { model, card, onTicket } = bench;
+  const [across, setAcross] = useState('');
+  const [width, setWidth] = useState('');
+  const [hole, setHole] = useState('');
+  const [ownHole, setOwnHole] = useState('');
+  const [sides, setSides] = useState<'flat' | 'curved'>('flat');
+  const [material, setMaterial] = useState<'plastic' | 'metal'>('plastic');
+  const [chosen, setChosen] = useState<BobbinClassId>();
+  const words = instruments.bobbin.which;
+  if (!model.family.traits.includes('bobbin'))
+    return <p className="text-lg">{instruments.bobbin.none}</p>;
+
+  const [D, w] = [inRange(readNumber(across)), inRange(readNumber(width))];
+  const measured = D !== undefined && w !== undefined ? { across: D, width: w, sides } : undefined;
+  const matches = measured ? matchBobbin(measured) : [];
+  const is = matches.find(({ fits }) => fits);
+  const takesId = chosen ?? card?.bobbin ?? undefined;
+  const takes = takesId && bobbinClassOf(takesId);
+  const against = matches.find(({ bobbin }) => bobbin.id === takes?.id);
+  const isMagnet = model.family.traits.includes('magnet-case');
+  const alike = matches.filter(({ looksAlike }) => looksAlike);
+  const over = takes ?? is?.bobbin ?? matches[0]?.bobbin;
+  const h = inRange(readNumber(hole));
+  const own = againstOwn(
+    { ...measured, ...(h !== undefined && { hole: h }) },
+    ownMeasures(card?.service ?? {}, inRange(readNumber(ownHole))),
+  );
+  const isLikeOwn = own.every(({ fits }) => fits);
+
+  const isKnown = against !== undefined || own.length > 0;
+  const keep = () => {
+    if (!onTicket || !measured || !isKnown) return;
+    const isOther = against?.fits === false || !isLikeOwn;
+    if (mayDo(bench)) {
+      for (const measure of BOBBIN_MEASURES) {
+        const value = { ...measured, hole: h }[measure];
+        if (value === undefined) continue;
+        onTicket.record('measured', { quantity: `bobbin-${measure}`, value, when: 'found' });
+      }
+    }
+    keepLook(bench, CHECK, [
+      isOther ? 'bobbin-other-class' : undefined,
+      isMagnet && material === 'metal' ? 'bobbin-metal' : undefined,
+    ]);
+  };
+
+  return (
+    <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(20rem,1fr)_minmax(24rem,34rem)]">
+      <div className="flex flex-col gap-4">
+        <h1 className="text-2xl font-bold">{words.heading}</h1>
+        <p className="max-w-prose leading-snug">{words.how}</p>
+        <div className="flex flex-wrap gap-3">
+          <NumberField label={words.across} value={across} onType={setAcross} />
+          <NumberField label={words.width} value={width} onType={setWidth} />
+          <NumberField label={words.hole} value={hole} onType={setHole} />
+          {!card?.service['bobbin-hole'] && (
+            <NumberField label={words.ownHole} value={ownHole} onType={setOwnHole} />
+          )}
+        </div>
+        <Choices
+          legend={words.sides}
+          value={sides}
+          options={[
+            ['flat', words.side.flat],
+            ['curved', words.side.curved],
+          ]}
+          onChoose={setSides}
+        />
+        <Choices
+          legend={words.material}
+          value={material}
+          options={[
+            ['plastic', words.materials.plastic],
+            ['metal', words.materials.metal],
+          ]}
+          onChoose={setMaterial}
+        />
+        <Choices
+          legend={words.takes}
+          value={takesId}
+          options={BOBBIN_CLASSES.map(({ id, title }) => [id, title] as const)}
+          onChoose={setChosen}
+        />
+        {mayKeep(bench) && (
+          <Button
+            look="main"
+            className="self-start"
+            disabled={!measured || !isKnown}
+            onClick={keep}
+          >
+            {words.keep}
+          </Button>
+        )}
+      </div>
+      <div aria-live="polite" className="flex flex-col gap-3">
+        {!measured && <p className="text-lg">{words.measureFirst}</p>}
+        {measured && (
+          <p className="text-2xl font-bold">
+            {is ? words.is(is.bobbin.title) : words.isNone} <StandingMark standing="typical" />
+          </p>
+        )}
+        {measured && takes && against && (
+          <p className={`text-lg font-semibold ${against.fits ? 'text-below' : 'text-hazard'}`}>
+            {against.fits
+              ? words.right
+              : against.looksAlike
+                ? words.wrong(takes.title)
+                : words.notAlike(takes.title)}
+          </p>
+        )}
+        {measured && !takes && <p>{words.takesUnknown}</p>}
+        {own.length > 0 && (
+          <section aria-label={words.against}>
+            <h2 className="font-bold">{words.against}</h2>
+            <dl>
+              {own.map(({ measure, value, own: [least, most], fits }) => (
+                <Reading
+                  key={measure}
+                  name={words.measures[measure]}
+                  value={words.own(write.figure(value), write.figure(least), write.figure(most))}
+                  bad={!fits}
+                />
+              ))}
+            </dl>
+            {!isLikeOwn && <p className="mt-1 font-semibold text-hazard">{words.notOwn}</p>}
+          </section>
+        )}
+        {measured && own.every(({ measure }) => measure !== 'hole') && (
+          <p className="text-sm text-quiet">{words.noHole}</p>
+        )}
+        {isMagnet && material === 'metal' && (
+          <p className="font-semibold text-hazard">{words.metal}</p>
+        )}
+        {measured && over && <BobbinsOver measured={measured} hole={h} other={over} />}
+        {alike.length > 0 && (
+          <section aria-label={words.alike}>
+            <h2 className="font-bold">{words.alike}</h2>
+            <ul>
+              {alike.map(({ bobbin, acrossOff, widthOff }) => (
+                <li key={bobbin.id} className="border-b border-rule py-1">
+                  {bobbin.title}, {words.side[bobbin.sides]}
+                  <span className="ml-3 font-mono text-quiet">
+                    {words.off(
+                      signed(acrossOff),
+                      widthOff === undefined ? undefined : signed(widthOff),
+                    )}
+                  </span>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** A length that a bobbin can have. */
+function inRange(value: number | undefined): number | undefined {
+  return value !== undefined && value > 0 && value < MOST ? value : undefined;
+}
+
+/** What the machine's own bobbin measures: by its card, and its hole as it was measured beside this one. */
+function ownMeasures(service: MachineCard['service'], hole: number | undefined) {
+  const known = BOBBIN_MEASURES.flatMap((measure) => {
+    const value = service[`bobbin-${measure}`];
+    return value ? [[measure, [value.least, value.most]] as const] : [];
+  });
+  return {
+    ...(hole !== undefined && { hole: [hole, hole] as const }),
+    ...Object.fromEntries(known),
+  };
+}
+
+function signed(value: number): string {
+  const rounded = Math.round(value * 10) / 10;
+  return `${rounded > 0 ? '+' : ''}${write.figure(rounded)}`;
+}

@@ -1,0 +1,196 @@
+import type { Session } from '@nodo/api';
+import { KNOWLEDGE, SHIPPED } from '@nodo/knowledge';
+import { mayRecord, mayTakeIn, mayWorkAtBench } from '@nodo/ticket';
+import { ArrowLeft } from 'lucide-react';
+import { type ComponentType, type ReactNode, useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { useMachineQuery } from '../../api/client.ts';
+import { m, write } from '../../messages/index.ts';
+import { useTables } from '../../session/useTables.ts';
+import { TicketGate } from '../../ticket/TicketGate.tsx';
+import { useAtWork } from '../../ticket/useAtWork.ts';
+import type { ShownTicket } from '../../ticket/useShownTicket.ts';
+import { Select } from '../../ui/Field.tsx';
+import { type InstrumentBench, mayKeep } from './instrumentBench.ts';
+
+/** One part of an instrument: its name in the address, what it is called, what it shows. */
+export interface InstrumentPart {
+  readonly id: string;
+  readonly title: string;
+  readonly Shown: ComponentType<{ readonly bench: InstrumentBench }>;
+}
+
+interface InstrumentProps {
+  readonly session: Session;
+  /** Its name in addresses. */
+  readonly name: 'needle' | 'bobbin';
+  /** The first is shown where none is asked for. */
+  readonly parts: readonly InstrumentPart[];
+}
+
+/** An instrument, beside a ticket or alone. */
+export function InstrumentView(props: InstrumentProps) {
+  const { ticket: id } = useParams();
+  if (id === undefined) return <Alone {...props} />;
+  return (
+    <TicketGate id={id} session={props.session}>
+      {(shown) => <Beside key={id} shown={shown} {...props} />}
+    </TicketGate>
+  );
+}
+
+function Beside({
+  shown,
+  session,
+  name,
+  parts,
+}: InstrumentProps & { readonly shown: ShownTicket }) {
+  const { ticket } = shown;
+  const { model, assessment, record } = useAtWork(shown, session);
+  const { machine } = ticket.life;
+  const known = useMachine(machine, session);
+  if (!model) return null;
+  const { role } = session.person;
+  const bench: InstrumentBench = {
+    session,
+    model,
+    machine,
+    ...known,
+    onTicket: {
+      ticket,
+      record,
+      mayFind: mayRecord(role, 'findings-recorded'),
+      mayWork: mayWorkAtBench(role),
+    },
+  };
+  const [first, second] = assessment?.beliefs ?? [];
+  return (
+    <Instrument bench={bench} parts={parts} root={`/bench/${ticket.id}/${name}`}>
+      <span className="rounded-md bg-ink px-2.5 py-0.5 font-mono text-xl font-bold text-ground">
+        {ticket.intake?.tag}
+      </span>
+      <p className="min-w-0 font-bold break-words">
+        <bdi>{ticket.intake?.label}</bdi>
+      </p>
+      <p className="text-sm text-quiet" aria-live="polite">
+        {m.instrument.likely}:{' '}
+        {[first, second]
+          .flatMap((belief) =>
+            belief
+              ? [`${model.causes.get(belief.cause)?.name ?? ''} ${write.percent(belief.is)}`]
+              : [],
+          )
+          .join(', ')}
+      </p>
+      {!mayKeep(bench) && (
+        <p className="font-semibold">
+          {ticket.status === 'open' ? m.bench.step.noRights : m.instrument.closed}
+        </p>
+      )}
+      <Link
+        to={`/bench/${ticket.id}`}
+        className="ml-auto inline-flex min-h-11 items-center gap-2 underline underline-offset-4"
+      >
+        <ArrowLeft aria-hidden size={20} />
+        {m.instrument.back}
+      </Link>
+    </Instrument>
+  );
+}
+
+function Alone({ session, name, parts }: InstrumentProps) {
+  const [query] = useSearchParams();
+  const machine = query.get('machine') ?? undefined;
+  const known = useMachine(machine, session);
+  const { card } = known;
+  const { tables } = useTables();
+  const [chosen, setChosen] = useState('drop-in');
+  const family = card?.family ?? chosen;
+  const edition = tables?.edition ?? SHIPPED;
+  const model = edition.modelOf(family);
+  if (!model) return null;
+  const bench: InstrumentBench = { session, model, machine, ...known, onTicket: undefined };
+  return (
+    <Instrument
+      bench={bench}
+      parts={parts}
+      root={`/${name}`}
+      query={machine ? `?machine=${machine}` : ''}
+    >
+      {card ? (
+        <p className="font-bold">
+          <Link to={`/machines/${machine ?? ''}`} className="underline underline-offset-4">
+            <bdi>{card.label}</bdi>
+          </Link>
+        </p>
+      ) : (
+        <Select
+          label={m.instrument.machineKind}
+          value={chosen}
+          className="flex-row items-center gap-3 [&>select]:w-72"
+          onChange={({ target }) => setChosen(target.value)}
+        >
+          {[...KNOWLEDGE.families.values()].map(({ id, title }) => (
+            <option key={id} value={id}>
+              {title}
+            </option>
+          ))}
+        </Select>
+      )}
+      <p className="text-sm text-quiet">{m.instrument.alone}</p>
+    </Instrument>
+  );
+}
+
+/** The machine's card and visits, for whoever may read them: they name its owner. */
+function useMachine(
+  machine: string | undefined,
+  session: Session,
+): Pick<InstrumentBench, 'card' | 'visits'> {
+  const mayRead = mayTakeIn(session.person.role);
+  const { data } = useMachineQuery(machine ?? '', { skip: machine === undefined || !mayRead });
+  if (data) return { card: data.machine.card, visits: data.visits };
+  const why = machine === undefined ? 'no-such-card' : mayRead ? 'not-read' : 'no-rights';
+  return { card: undefined, visits: why };
+}
+
+function Instrument({
+  bench,
+  parts,
+  root,
+  query = '',
+  children,
+}: {
+  readonly bench: InstrumentBench;
+  readonly parts: readonly InstrumentPart[];
+  readonly root: string;
+  readonly query?: string;
+  readonly children: ReactNode;
+}) {
+  const { part: asked } = useParams();
+  const part = parts.find(({ id }) => id === asked) ?? parts[0];
+  return (
+    <div className="flex flex-1 flex-col">
+      <div className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-rule px-5 py-1.5">
+        {children}
+      </div>
+      <nav aria-label={m.instrument.partsNav} className="flex flex-wrap gap-x-1 px-4 pt-2">
+        {parts.map(({ id, title }) => (
+          <Link
+            key={id}
+            to={`${root}/${id}${query}`}
+            aria-current={id === part?.id ? 'page' : undefined}
+            className="inline-flex min-h-11 items-center border-b-3 border-transparent px-3 text-quiet hover:text-ink aria-[current=page]:border-own aria-[current=page]:font-semibold aria-[current=page]:text-ink"
+          >
+            {title}
+          </Link>
+        ))}
+      </nav>
+      <div className="flex-1 bg-paper px-5 pt-3 pb-6">
+        {part && (
+          <part.Shown key={`${bench.model.family.id} ${bench.machine ?? ''}`} bench={bench} />
+        )}
+      </div>
+    </div>
+  );
+}

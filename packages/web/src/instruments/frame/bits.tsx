@@ -1,0 +1,121 @@
+import type { Standing } from '@nodo/knowledge';
+import type { ReactNode } from 'react';
+import { StandingMark } from '../../ticket/ProvenanceMark.tsx';
+
+const PILL =
+  'inline-flex min-h-11 min-w-11 cursor-pointer items-center justify-center rounded-md border-2 border-edge bg-paper px-3 leading-tight hover:border-ink has-checked:border-ink has-checked:bg-ink has-checked:font-semibold has-checked:text-ground has-focus-visible:outline-3 has-focus-visible:outline-own';
+
+/** Answers of which any number are true; `none` says that nothing of it is. */
+export function Toggles<Value extends string>({
+  legend,
+  values,
+  options,
+  none,
+  onChange,
+}: {
+  readonly legend: string;
+  /** Undefined as long as nobody looked. */
+  readonly values: ReadonlySet<Value> | undefined;
+  readonly options: readonly (readonly [Value, string])[];
+  readonly none: string;
+  readonly onChange: (values: ReadonlySet<Value>) => void;
+}) {
+  const toggle = (value: Value) => {
+    const next = new Set(values);
+    if (!next.delete(value)) next.add(value);
+    onChange(next);
+  };
+  return (
+    <fieldset className="min-w-0">
+      <legend className="font-semibold">{legend}</legend>
+      <div className="mt-1 flex flex-wrap gap-1.5">
+        {options.map(([option, text]) => (
+          <label key={option} className={PILL}>
+            <input
+              type="checkbox"
+              className="sr-only"
+              checked={values?.has(option) ?? false}
+              onChange={() => toggle(option)}
+            />
+            {text}
+          </label>
+        ))}
+        <label className={PILL}>
+          <input
+            type="checkbox"
+            className="sr-only"
+            checked={values?.size === 0}
+            onChange={() => onChange(new Set())}
+          />
+          {none}
+        </label>
+      </div>
+    </fieldset>
+  );
+}
+
+/** A few answers of which one is taken with one tap. */
+export function Choices<Value extends string | number>({
+  legend,
+  value,
+  options,
+  onChoose,
+  beside,
+  children,
+}: {
+  readonly legend: string;
+  readonly value: Value | undefined;
+  readonly options: readonly (readonly [Value, string])[];
+  readonly onChoose: (value: Value) => void;
+  /** In the row of the answers, after them. */
+  readonly beside?: ReactNode;
+  readonly children?: ReactNode;
+}) {
+  return (
+    <fieldset className="min-w-0">
+      <legend className="font-semibold">{legend}</legend>
+      <div className="mt-1 flex flex-wrap gap-1.5">
+        {options.map(([option, text]) => (
+          <label key={option} className={PILL}>
+            <input
+              type="radio"
+              className="sr-only"
+              name={legend}
+              checked={option === value}
+              onChange={() => onChoose(option)}
+            />
+            {text}
+          </label>
+        ))}
+        {beside}
+      </div>
+      {children}
+    </fieldset>
+  );
+}
+
+/** A number with its name and where it comes from. */
+export function Reading({
+  name,
+  value,
+  note,
+  standing,
+  bad = false,
+}: {
+  readonly name: string;
+  readonly value: string;
+  readonly note?: string | undefined;
+  readonly standing?: Standing;
+  readonly bad?: boolean;
+}) {
+  return (
+    <div className="flex items-baseline gap-x-2 border-b border-rule py-1">
+      <dt className="flex-1 leading-tight">
+        {name}
+        {note && <span className="block text-sm text-quiet">{note}</span>}
+      </dt>
+      <dd className={`font-mono text-lg ${bad ? 'font-bold text-hazard' : ''}`}>{value}</dd>
+      <dd className="-my-1">{standing && <StandingMark standing={standing} />}</dd>
+    </div>
+  );
+}

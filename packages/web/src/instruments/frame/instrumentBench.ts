@@ -1,0 +1,68 @@
+import type { Session, Visit } from '@nodo/api';
+import { type Millimetres, mm } from '@nodo/core';
+import type { FamilyModel } from '@nodo/knowledge';
+import type { MachineCard } from '@nodo/shop';
+import { type LookStanding, lookStanding, type Ticket, threadAcross } from '@nodo/ticket';
+import { answersTo } from '../../ticket/answersTo.ts';
+import type { RecordEntry } from '../../ticket/useRecord.ts';
+
+/** What an instrument works on: a ticket's machine, or a kind of machine alone. */
+export interface InstrumentBench {
+  readonly session: Session;
+  readonly model: FamilyModel;
+  /** The machine's row and card, where it is known as one. */
+  readonly machine: string | undefined;
+  readonly card: MachineCard | undefined;
+  /** Its visits, as far as they are known here, and why where they are not. */
+  readonly visits: readonly Visit[] | 'no-such-card' | 'no-rights' | 'not-read';
+  /** Undefined when it was opened alone: then nothing is kept but the register. */
+  readonly onTicket:
+    | {
+        readonly ticket: Ticket;
+        readonly record: RecordEntry;
+        readonly mayFind: boolean;
+        readonly mayWork: boolean;
+      }
+    | undefined;
+}
+
+/** Whether findings and measures can be kept here. */
+export function mayKeep({ onTicket }: InstrumentBench): boolean {
+  return onTicket?.mayFind === true && onTicket.ticket.status === 'open';
+}
+
+/** Whether something may be done to the machine here. */
+export function mayDo(bench: InstrumentBench): boolean {
+  return mayKeep(bench) && bench.onTicket?.mayWork === true;
+}
+
+/** How a check stands on the ticket; without one nothing was looked at. */
+export function standingOf({ onTicket, model }: InstrumentBench, check: string): LookStanding {
+  return onTicket ? lookStanding(onTicket.ticket, model, check) : 'not-yet';
+}
+
+/** Keeps a whole check on the ticket: what was seen, and not the others. False where the rules refuse it. */
+export function keepLook(
+  { onTicket, model }: InstrumentBench,
+  check: string,
+  seen: readonly (string | undefined)[],
+): boolean {
+  const known = model.checks.get(check);
+  if (!onTicket || !known) return false;
+  const answers = answersTo(known, new Set(seen));
+  return onTicket.record('findings-recorded', { check, answers });
+}
+
+/** A thread of middling width, where nobody told which one is sewn with. */
+const MIDDLING_THREAD = mm(0.2);
+
+/** The thread that is sewn with, across. */
+export function threadOn({ onTicket }: InstrumentBench): Millimetres {
+  const work = onTicket?.ticket.life.work;
+  return work ? threadAcross(work) : MIDDLING_THREAD;
+}
+
+/** Where the parts of an instrument are, for what it works on. */
+export function instrumentRoot({ onTicket }: InstrumentBench, name: 'needle' | 'bobbin'): string {
+  return onTicket ? `/bench/${onTicket.ticket.id}/${name}` : `/${name}`;
+}

@@ -1,0 +1,185 @@
+import { accountForPieces, CoreFault, mm, type PiecesAccount } from '@nodo/core';
+import { STRUCK_PLACES, type StruckId, systemFor } from '@nodo/knowledge';
+import { assess } from '@nodo/ticket';
+import { X } from 'lucide-react';
+import { useState } from 'react';
+import { PiecesView } from '../../../drawing/needle/PiecesView.tsx';
+import { readNumber, write } from '../../../messages/index.ts';
+import { instruments } from '../../../messages/instruments.ts';
+import { Caution } from '../../../ticket/check/CheckStep.tsx';
+import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
+import { Button } from '../../../ui/Button.tsx';
+import { TextField } from '../../../ui/Field.tsx';
+import { ReasonForm } from '../../../ui/ReasonForm.tsx';
+import { Choices } from '../../frame/bits.tsx';
+import { type InstrumentBench, mayDo } from '../../frame/instrumentBench.ts';
+import { useRegister } from '../register/useRegister.ts';
+
+/** The pieces of a broken needle, laid end to end until the whole is accounted for. */
+export function BrokenPart({ bench }: { readonly bench: InstrumentBench }) {
+  const { onTicket, model } = bench;
+  const before = onTicket?.ticket.life.pieces;
+  const system = systemFor(model.family.traits);
+  const now = useRegister(bench).at.get(1);
+  const [wholeTyped, setWholeTyped] = useState(String(before?.whole ?? system.whole));
+  const [pieces, setPieces] = useState<readonly number[]>(before?.pieces ?? []);
+  const [typed, setTyped] = useState('');
+  const [struck, setStruck] = useState<StruckId | null>(before?.struck ?? null);
+  const [isWaiving, setWaiving] = useState(false);
+  const words = instruments.needle.broken;
+  const whole = readNumber(wholeTyped) ?? system.whole;
+  const account = accountOf(whole, pieces);
+  const next = readNumber(typed);
+  const isPossible = next !== undefined && accountOf(whole, [...pieces, next]) !== undefined;
+  const place = STRUCK_PLACES.find(({ id }) => id === struck);
+  const duty = onTicket && assess(onTicket.ticket, model).duties.find(isOfPieces);
+  const isCleared = duty?.state === 'cleared' || duty?.state === 'waived';
+  const lay = () => {
+    if (next === undefined || !isPossible) return;
+    setPieces([...pieces, next]);
+    setTyped('');
+  };
+  const keep = () =>
+    onTicket?.record('pieces-laid', { at: 1, whole, pieces: [...pieces], struck }) ?? false;
+
+  return (
+    <div className="flex max-w-4xl flex-col gap-3">
+      <h1 className="text-2xl font-bold">{words.heading}</h1>
+      <Caution text={words.caution} />
+      <PiecesView
+        shape={{ system, blade: mm((now?.needle.size ?? 80) / 100) }}
+        whole={whole}
+        pieces={pieces}
+        account={instruments.needle.drawing.pieces(
+          pieces.length,
+          write.figure(account?.laid ?? 0),
+          write.figure(whole),
+        )}
+      />
+      <p className="text-lg" aria-live="polite">
+        {words.laid(write.figure(account?.laid ?? 0), write.figure(whole))}:{' '}
+        <strong className={account?.state === 'whole' ? 'text-below' : 'text-hazard'}>
+          {account && standWords(account)}
+        </strong>
+      </p>
+      <form
+        className="flex flex-wrap items-end gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          lay();
+        }}
+      >
+        <TextField
+          label={words.piece}
+          inputMode="decimal"
+          value={typed}
+          className="w-40"
+          error={typed !== '' && !isPossible ? words.impossible : undefined}
+          onChange={({ target }) => setTyped(target.value)}
+        />
+        <Button type="submit" disabled={!isPossible}>
+          {words.add}
+        </Button>
+        <TextField
+          label={words.whole}
+          inputMode="decimal"
+          value={wholeTyped}
+          className="w-52"
+          onChange={({ target }) => setWholeTyped(target.value)}
+        />
+        <StandingMark standing="typical" />
+      </form>
+      {pieces.length > 0 && (
+        <ul className="flex flex-wrap gap-2">
+          {pieces.map((length, index) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: pieces are told apart by their place alone
+            <li key={index}>
+              <Button
+                aria-label={words.takeOff(index + 1, write.figure(length))}
+                onClick={() => setPieces(pieces.filter((_, other) => other !== index))}
+              >
+                {index + 1}: {write.figure(length)} mm <X aria-hidden size={18} />
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <Choices
+        legend={words.struck}
+        value={struck ?? undefined}
+        options={STRUCK_PLACES.map(({ id, title }) => [id, title] as const)}
+        onChoose={setStruck}
+      />
+      {place && account?.state === 'missing' && (
+        <section aria-label={words.lookIn}>
+          <h2 className="font-bold">
+            {words.lookIn} <StandingMark standing="common-practice" />
+          </h2>
+          <ol className="list-decimal pl-6">
+            {place.lookIn.map((where) => (
+              <li key={where}>{where}</li>
+            ))}
+          </ol>
+        </section>
+      )}
+      <p className="text-quiet">{words.coated}</p>
+      {isCleared ? (
+        <p className="border-l-4 border-below pl-4 font-bold">{words.cleared}</p>
+      ) : (
+        mayDo(bench) && (
+          <div className="flex flex-wrap items-center gap-3">
+            {account?.state === 'whole' ? (
+              <Button
+                look="main"
+                className="min-h-12 text-lg"
+                onClick={() =>
+                  keep() && onTicket?.record('action-done', { action: 'fragments-accounted' })
+                }
+              >
+                {words.accounted}
+              </Button>
+            ) : (
+              <>
+                <Button look="main" disabled={pieces.length === 0} onClick={keep}>
+                  {words.keep}
+                </Button>
+                <Button onClick={() => setWaiving(!isWaiving)}>{words.waive}</Button>
+              </>
+            )}
+            {isWaiving && account?.state !== 'whole' && (
+              <ReasonForm
+                label={words.waiveWhy}
+                submit={words.waive}
+                onSubmit={(note) => {
+                  if (pieces.length > 0) keep();
+                  onTicket?.record('action-done', { action: 'fragments-waived', note });
+                }}
+              />
+            )}
+            <p className="basis-full text-sm text-quiet">{words.cannotClose}</p>
+          </div>
+        )
+      )}
+    </div>
+  );
+}
+
+function isOfPieces({ duty }: { readonly duty: string }): boolean {
+  return duty === 'fragments';
+}
+
+/** What the pieces come to; undefined where one of them cannot be. */
+function accountOf(whole: number, pieces: readonly number[]): PiecesAccount | undefined {
+  try {
+    return accountForPieces(mm(whole), pieces.map(mm));
+  } catch (fault) {
+    if (fault instanceof CoreFault) return undefined;
+    throw fault;
+  }
+}
+
+function standWords({ state, missing }: PiecesAccount): string {
+  const words = instruments.needle.broken;
+  if (state === 'whole') return words.isWhole;
+  return state === 'missing' ? words.missing(write.figure(missing)) : words.tooMuch;
+}

@@ -1,0 +1,154 @@
+import { mm, SEATED, seatEffect } from '@nodo/core';
+import { BEND_TOLERANCE } from '@nodo/knowledge';
+import { needleLine } from '@nodo/shop';
+import type { MeasureLimit } from '@nodo/ticket';
+import { useState } from 'react';
+import { write } from '../../../messages/index.ts';
+import { instruments } from '../../../messages/instruments.ts';
+import { Caution } from '../../../ticket/check/CheckStep.tsx';
+import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
+import { Button } from '../../../ui/Button.tsx';
+import { Choices, Reading } from '../../frame/bits.tsx';
+import { type InstrumentBench, mayKeep, threadOn } from '../../frame/instrumentBench.ts';
+import { useRegister } from '../register/useRegister.ts';
+import { meetingOf } from '../seat/seatReading.ts';
+
+/** Looks with a yes and a no: the check that keeps it, its finding, and what a yes means. */
+const LOOKS = [
+  { id: 'nail', check: 'needle-nail', finding: 'needle-catches', means: 'catches' },
+  { id: 'loupe', check: 'needle-loupe', finding: 'point-blunt', means: 'blunt' },
+  { id: 'gum', check: 'needle-gum', finding: 'needle-sticky', means: 'gum' },
+  { id: 'pop', check: 'complaint', finding: 'pop', means: 'pop' },
+  { id: 'struck', check: 'complaint', finding: 'needle-strike', means: 'struck' },
+  { id: 'heat', check: 'context', finding: 'long-fast-runs', means: 'heat' },
+] as const;
+type LookId = (typeof LOOKS)[number]['id'];
+
+const GAPS = [0, 0.05, 0.1, 0.2, 0.4] as const;
+const BEND_LIMIT: MeasureLimit = { least: 0, most: BEND_TOLERANCE, standing: 'derived' };
+
+/** Rolling, nail, loupe, gum, popping, strike and heat: what each shows and what it means. */
+export function ConditionPart({ bench }: { readonly bench: InstrumentBench }) {
+  const [gap, setGap] = useState<number>();
+  const [seen, setSeen] = useState<Readonly<Partial<Record<LookId, 'yes' | 'no'>>>>({});
+  const { at, isRead } = useRegister(bench);
+  const now = at.get(1);
+  const words = instruments.needle.condition;
+  const isBent = gap !== undefined && gap >= BEND_TOLERANCE;
+  const { model, onTicket } = bench;
+  const means = [
+    ...(isBent ? [words.means.bent] : []),
+    ...LOOKS.flatMap(({ id, means: key }) => (seen[id] === 'yes' ? [words.means[key]] : [])),
+  ];
+  const isEmpty = gap === undefined && Object.keys(seen).length === 0;
+
+  const keep = () => {
+    if (!onTicket) return;
+    const { record } = onTicket;
+    const answer = (check: string, finding: string, said: 'yes' | 'no') =>
+      record('findings-recorded', { check, answers: { [finding]: said } });
+    if (gap !== undefined) {
+      answer('needle-straight', 'needle-crooked', isBent ? 'yes' : 'no');
+      record('measured', {
+        quantity: 'needle-bend',
+        value: gap,
+        when: 'found',
+        at: 1,
+        limit: BEND_LIMIT,
+      });
+    }
+    for (const { id, check, finding } of LOOKS) {
+      const said = seen[id];
+      if (said) answer(check, finding, said);
+    }
+    setGap(undefined);
+    setSeen({});
+  };
+
+  return (
+    <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(20rem,1fr)_minmax(20rem,28rem)]">
+      <div className="flex flex-col gap-4">
+        <h1 className="text-2xl font-bold">{words.heading}</h1>
+        <p className="text-quiet">
+          {now
+            ? `${instruments.needle.nowIn}: ${needleLine(now.needle)}`
+            : isRead && instruments.needle.unknown}
+        </p>
+        <Caution text={instruments.needle.seat.caution} />
+        <Choices
+          legend={`${words.roll}, mm`}
+          value={gap === undefined ? undefined : String(gap)}
+          options={GAPS.map(
+            (one) => [String(one), one === 0 ? words.even : write.figure(one)] as const,
+          )}
+          onChoose={(one) => setGap(Number(one))}
+        />
+        <div className="grid gap-4 sm:grid-cols-2">
+          {LOOKS.filter(({ check, finding }) => isOn(model, check, finding)).map(({ id }) => (
+            <Choices
+              key={id}
+              legend={words[id]}
+              value={seen[id]}
+              options={[
+                ['no', words.no],
+                ['yes', words.yes],
+              ]}
+              onChoose={(said) => setSeen({ ...seen, [id]: said })}
+            />
+          ))}
+        </div>
+        {mayKeep(bench) && (
+          <Button
+            look="main"
+            className="min-h-12 self-start text-lg"
+            disabled={isEmpty}
+            onClick={keep}
+          >
+            {words.keep}
+          </Button>
+        )}
+      </div>
+      <div aria-live="polite">
+        {!isEmpty && (
+          <ul className="flex flex-col gap-3 border-l-4 border-own pl-4 leading-snug">
+            {(means.length > 0 ? means : [words.means.sound]).map((text) => (
+              <li key={text}>
+                {text} <StandingMark standing="common-practice" />
+              </li>
+            ))}
+          </ul>
+        )}
+        {isBent && <BendEffect bench={bench} gap={gap} />}
+      </div>
+    </div>
+  );
+}
+
+function isOn(model: InstrumentBench['model'], check: string, finding: string): boolean {
+  return model.checks.get(check)?.findings.some(({ id }) => id === finding) ?? false;
+}
+
+/** What the bend does to the gap between hook and scarf, one way round and the other. */
+function BendEffect({ bench, gap }: { readonly bench: InstrumentBench; readonly gap: number }) {
+  const hook = meetingOf(bench.card);
+  const thread = threadOn(bench);
+  const away = seatEffect({ ...SEATED, bend: gap }, thread, hook);
+  const towards = seatEffect({ ...SEATED, bend: -gap }, thread, hook);
+  const words = instruments.needle.effect;
+  const say = (length: number) =>
+    `${write.figure(Math.round(mm(Math.abs(length)) * 1000) / 1000)} mm`;
+  return (
+    <div className="mt-4">
+      <p className="leading-snug">{words.says.bent}</p>
+      <dl>
+        <Reading
+          name={words.gap}
+          value={`${towards.gap < 0 ? '−' : ''}${say(towards.gap)} … ${say(away.gap)}`}
+          note={words.asRight(say(hook.gap))}
+          standing="derived"
+          bad={towards.gap < 0}
+        />
+      </dl>
+    </div>
+  );
+}

@@ -1,0 +1,145 @@
+import { pathTo } from '@nodo/api';
+import { FINENESS_UNITS, numberIn, tex } from '@nodo/core';
+import { EVERYDAY_POINTS, type EverydayPoint, FABRICS, fitNeedle, pointOf } from '@nodo/knowledge';
+import { threadAcross, type WorkTold, workOf } from '@nodo/ticket';
+import { useState } from 'react';
+import { write } from '../../../messages/index.ts';
+import { instruments } from '../../../messages/instruments.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { TextField } from '../../../ui/Field.tsx';
+import { Choices, Reading } from '../../frame/bits.tsx';
+import { type InstrumentBench, mayKeep } from '../../frame/instrumentBench.ts';
+import { useRegister } from '../register/useRegister.ts';
+import { FitAnswer } from './FitAnswer.tsx';
+import { FoundAgainst } from './FoundAgainst.tsx';
+import { ThreadFields, typedThread } from './ThreadFields.tsx';
+import { typedWork, workTyped } from './typedWork.ts';
+
+/** Fabric, thread and machine give system, sizes, point, eye and coating, with the reasons. */
+export function FitPart({ bench }: { readonly bench: InstrumentBench }) {
+  const { onTicket, model, card } = bench;
+  const kept = onTicket?.ticket.life.work;
+  const [typed, setTyped] = useState(() => typedWork(kept));
+  const [thread, setThread] = useState(() => typedThread(kept));
+  const [everyday, setEveryday] = useState<EverydayPoint>('fine-sharp');
+  const now = useRegister(bench).at.get(1);
+  const words = instruments.needle.fit;
+  const work = workTyped(typed, thread);
+  const isWork = typeof work !== 'string';
+  const system = card?.facts.needleSystem ?? model.family.needleSystem;
+  const fit = isWork ? fitNeedle(workOf(work), system, everyday) : undefined;
+  const keep = () => {
+    if (!onTicket || !isWork) return;
+    const { tex: fineness, ...command } = work;
+    if (!onTicket.record('work-told', command)) return;
+    onTicket.record('measured', {
+      quantity: 'thread-fineness',
+      value: Math.round(fineness * 10) / 10,
+      when: 'found',
+    });
+  };
+  return (
+    <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(22rem,1fr)_minmax(22rem,34rem)]">
+      <div className="flex flex-col gap-4">
+        <h1 className="text-2xl font-bold">{words.heading}</h1>
+        <Choices
+          legend={words.fabric}
+          value={typed.fabric}
+          options={FABRICS.map(({ id, title }) => [id, title] as const)}
+          onChoose={(fabric) => setTyped({ ...typed, fabric })}
+        />
+        <div className="flex flex-wrap items-end gap-3">
+          <TextField
+            label={words.layers}
+            inputMode="numeric"
+            value={typed.layers}
+            className="w-24"
+            onChange={({ target }) => setTyped({ ...typed, layers: target.value })}
+          />
+          <TextField
+            label={words.thickness}
+            inputMode="decimal"
+            value={typed.thickness}
+            className="w-48"
+            onChange={({ target }) => setTyped({ ...typed, thickness: target.value })}
+          />
+          <label className="flex min-h-11 items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5 accent-own"
+              checked={typed.crossing}
+              onChange={({ target }) => setTyped({ ...typed, crossing: target.checked })}
+            />
+            {words.crossing}
+          </label>
+        </div>
+        <ThreadFields
+          typed={thread}
+          onChange={setThread}
+          error={work === 'impossible' ? instruments.needle.thread.impossible : undefined}
+        />
+        {isWork && <SameThread work={work} />}
+        {mayKeep(bench) && (
+          <div className="flex flex-wrap items-center gap-4">
+            <Button look="main" disabled={!isWork} onClick={keep}>
+              {words.keep}
+            </Button>
+            {onTicket && kept && (
+              <a
+                href={pathTo('readPaper', {
+                  ticket: onTicket.ticket.id,
+                  paper: 'needle-card',
+                })}
+                target="_blank"
+                rel="noreferrer"
+                className="inline-flex min-h-11 items-center underline underline-offset-4"
+              >
+                {words.card}
+              </a>
+            )}
+          </div>
+        )}
+      </div>
+      <div className="flex flex-col gap-5" aria-live="polite">
+        {fit ? <FitAnswer fit={fit} /> : <p className="text-lg">{words.sayThread}</p>}
+        {fit && isWork && (
+          <FoundAgainst bench={bench} fit={fit} thread={threadAcross(work)} found={now?.needle} />
+        )}
+        <Choices
+          legend={words.everyday}
+          value={everyday}
+          options={EVERYDAY_POINTS.map((id) => [id, pointOf(id)?.title ?? id] as const)}
+          onChoose={setEveryday}
+        >
+          <p className="mt-1 text-sm text-quiet">{words.everydayWhy}</p>
+        </Choices>
+      </div>
+    </div>
+  );
+}
+
+/** The same thread in every unit. */
+function SameThread({ work }: { readonly work: WorkTold }) {
+  const words = instruments.needle.thread;
+  const round = (value: number) => write.figure(Math.round(value * 10) / 10);
+  return (
+    <details>
+      <summary className="flex min-h-11 cursor-pointer items-center gap-3">
+        <span className="font-mono font-semibold">
+          {`tex ${round(work.tex)}, ${write.figure(Math.round(threadAcross(work) * 1000) / 1000)} mm ${words.diameter}`}
+        </span>
+        <span className="underline underline-offset-4">{words.same}</span>
+      </summary>
+      <dl className="grid grid-cols-2 gap-x-6">
+        {FINENESS_UNITS.map((unit) => (
+          <Reading
+            key={unit}
+            name={unit}
+            value={round(numberIn(unit, tex(work.tex)))}
+            standing={unit === 'wt' || unit === 'ticket' ? 'typical' : 'published'}
+          />
+        ))}
+      </dl>
+    </details>
+  );
+}

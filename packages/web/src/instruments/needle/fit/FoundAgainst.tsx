@@ -1,0 +1,93 @@
+import { type Millimetres, needleSize, stiffnessAgainst } from '@nodo/core';
+import { givesWay, judgeNeedle, type NeedleFit, type NeedleVerdict } from '@nodo/knowledge';
+import { needleLine } from '@nodo/shop';
+import type { NeedleIn } from '@nodo/ticket';
+import { write } from '../../../messages/index.ts';
+import { instruments } from '../../../messages/instruments.ts';
+import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
+import { Button } from '../../../ui/Button.tsx';
+import { type InstrumentBench, mayKeep } from '../../frame/instrumentBench.ts';
+
+const MATCH = 'needle-match';
+
+/** The needle that was found, held against the one that would suit; what a wrong one would do. */
+export function FoundAgainst({
+  bench,
+  fit,
+  thread,
+  found,
+}: {
+  readonly bench: InstrumentBench;
+  readonly fit: NeedleFit;
+  readonly thread: Millimetres;
+  readonly found: NeedleIn['needle'] | undefined;
+}) {
+  const words = instruments.needle.fit;
+  if (!found) {
+    return (
+      <div>
+        <p>{words.foundNone}</p>
+        <WouldDo />
+      </div>
+    );
+  }
+  const verdict = judgeNeedle(found, fit, thread);
+  const wrong = (Object.keys(verdict) as (keyof NeedleVerdict)[]).filter((id) => verdict[id]);
+  const { found: foundGives, chosen } = givesWay(found.size, fit.best);
+  const say = (length: number) => write.figure(Math.round(length * 100) / 100);
+  const times = stiffnessAgainst(fit.best, needleSize(found.size));
+  const { onTicket, model } = bench;
+  const keep = () => {
+    const check = model.checks.get(MATCH);
+    if (!check) return;
+    const answers = Object.fromEntries(
+      check.findings.flatMap(({ id }) =>
+        id in verdict ? [[id, verdict[id as keyof NeedleVerdict] ? 'yes' : 'no'] as const] : [],
+      ),
+    );
+    onTicket?.record('findings-recorded', { check: MATCH, answers });
+  };
+  return (
+    <section aria-label={words.found} className="border-t border-rule pt-3">
+      <h2 className="font-bold">{words.found}</h2>
+      <p>{needleLine(found)}</p>
+      <ul className="mt-1 leading-snug">
+        {wrong.map((id) => (
+          <li key={id} className="font-semibold text-hazard">
+            {words.wrong[id]}
+          </li>
+        ))}
+        {wrong.length === 0 && <li className="font-semibold text-below">{words.good}</li>}
+      </ul>
+      {found.size !== fit.best && (
+        <p className="mt-1 text-quiet">
+          {words.givesWay(say(foundGives), say(chosen))} {words.stiffer(say(times))}{' '}
+          <StandingMark standing="derived" />
+        </p>
+      )}
+      <WouldDo />
+      {mayKeep(bench) && (
+        <Button className="mt-2" onClick={keep}>
+          {words.keepVerdict}
+        </Button>
+      )}
+    </section>
+  );
+}
+
+/** What each wrong choice leads to. */
+function WouldDo() {
+  const words = instruments.needle.fit;
+  return (
+    <details>
+      <summary className="flex min-h-11 cursor-pointer items-center underline underline-offset-4">
+        {words.wouldDo}
+      </summary>
+      <ul className="list-disc pl-5 leading-snug">
+        {Object.values(words.wrong).map((text) => (
+          <li key={text}>{text}</li>
+        ))}
+      </ul>
+    </details>
+  );
+}

@@ -1,0 +1,35 @@
+import { needleLine } from '@nodo/shop';
+import type { Ticket } from '@nodo/ticket';
+import { Link } from 'react-router';
+import { instruments } from '../../../messages/instruments.ts';
+import { needleAddress } from '../../../ticket/instrumentAddresses.ts';
+import { isUntold, useRegister } from './useRegister.ts';
+
+/** The needle that is in the machine of a ticket, or that nobody has said which. */
+export function NeedleNow({ ticket }: { readonly ticket: Ticket }) {
+  const { at, isRead } = useRegister({ machine: ticket.life.machine, onTicket: { ticket } });
+  const now = at.get(1);
+  const isChanged = isUntold(ticket);
+  const isKnown = now !== undefined && !isChanged;
+  const words = instruments.needle;
+  return (
+    <p className="mt-2 leading-snug">
+      {isKnown ? (
+        <>
+          <span className="text-sm text-quiet">{words.nowIn}: </span>
+          {needleLine(now.needle)}
+        </>
+      ) : isChanged ? (
+        words.changed
+      ) : (
+        isRead && words.unknown
+      )}{' '}
+      <Link
+        to={needleAddress(ticket.id, 'register')}
+        className="inline-flex min-h-11 items-center underline underline-offset-4"
+      >
+        {isKnown ? words.parts.register : words.tell}
+      </Link>
+    </p>
+  );
+}

@@ -1,0 +1,322 @@
+import type { CallFault } from '@nodo/client';
+import { SOLD_SIZES, sizeName } from '@nodo/core';
+import { NEEDLE_COATINGS, NEEDLE_POINTS } from '@nodo/knowledge';
+import { needleLine } from '@nodo/shop';
+import { mayRecord, type NeedleIn, type RegisterEntry } from '@nodo/ticket';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { useRegisterNeedleMutation } from '../../../api/client.ts';
+import { faultWords } from '../../../messages/faults.ts';
+import { readNumber, write } from '../../../messages/index.ts';
+import { instruments } from '../../../messages/instruments.ts';
+import { usePeopleById } from '../../../session/usePeopleById.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { Select, TextField } from '../../../ui/Field.tsx';
+import { Choices } from '../../frame/bits.tsx';
+import { type InstrumentBench, mayDo } from '../../frame/instrumentBench.ts';
+import { isUntold, useRegister } from './useRegister.ts';
+
+const FROM = ['found', 'new', 'opened'] as const;
+const BEFORE = ['none', 'used-up', 'put-back', 'broken'] as const;
+
+/** Which needle is in the machine, by whom, since when; where the last one went; what lies opened. */
+export function RegisterPart({ bench }: { readonly bench: InstrumentBench }) {
+  const { at: positions, entries, opened, usedUp, fault } = useRegister(bench);
+  const people = usePeopleById();
+  const [at, setAt] = useState(1);
+  const count = bench.card?.needles ?? 1;
+  const now = positions.get(at);
+  const words = instruments.needle.register;
+  const by = (entry: RegisterEntry) =>
+    instruments.needle.nowLine(
+      needleLine(entry.needle),
+      people.get(entry.by)?.name ?? '',
+      write.moment(entry.when),
+    );
+  const isKnown = bench.machine !== undefined || bench.onTicket !== undefined;
+  const mayWrite =
+    mayDo(bench) ||
+    (bench.onTicket === undefined &&
+      bench.machine !== undefined &&
+      mayRecord(bench.session.person.role, 'needle-fitted'));
+  return (
+    <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(22rem,1fr)_minmax(20rem,28rem)]">
+      <div className="flex flex-col gap-4">
+        <h1 className="text-2xl font-bold">{words.heading}</h1>
+        {!isKnown && <p>{words.noMachine}</p>}
+        {isKnown && count > 1 && (
+          <Choices
+            legend={words.heads}
+            value={at}
+            options={Array.from({ length: count }, (_, place) => [place + 1, String(place + 1)])}
+            onChoose={setAt}
+          />
+        )}
+        {isKnown && (
+          <p className="text-lg">
+            {now ? (
+              <>
+                <strong>{instruments.needle.nowIn}:</strong> {by(now)}.{' '}
+                {now.sewn === null ? words.sewnNone : words.sewnLine(write.figure(now.sewn))}
+              </>
+            ) : (
+              instruments.needle.unknown
+            )}
+          </p>
+        )}
+        {mayWrite && (
+          <NeedleForm
+            key={`${at} ${now?.id ?? ''}`}
+            bench={bench}
+            at={at}
+            now={now}
+            opened={opened}
+          />
+        )}
+      </div>
+      <div className="flex flex-col gap-5">
+        {fault && <p role="alert">{words.failed}</p>}
+        {isKnown && entries.length === 0 && <p className="text-quiet">{words.nothing}</p>}
+        {entries.length > 0 && (
+          <section aria-label={words.history}>
+            <h2 className="font-bold">{words.history}</h2>
+            <ul>
+              {entries.slice(0, MOST_SHOWN).map((entry) => (
+                <li key={entry.id} className="border-b border-rule py-1.5 leading-snug">
+                  {count > 1 && `${instruments.needle.seat.needle(entry.at)}: `}
+                  {by(entry)}
+                  <span className="block text-sm text-quiet">
+                    {words.froms[entry.from]}
+                    {entry.before !== 'none' && `; ${words.before}: ${words.befores[entry.before]}`}
+                  </span>
+                </li>
+              ))}
+            </ul>
+            <p className="mt-1 text-sm text-quiet">{words.used(usedUp)}</p>
+          </section>
+        )}
+        {opened.length > 0 && (
+          <section aria-label={words.openedTitle}>
+            <h2 className="font-bold">{words.openedTitle}</h2>
+            <ul>
+              {opened.map((one) => (
+                <li key={one.id} className="border-b border-rule py-1.5 leading-snug">
+                  {needleLine(one.needle)}
+                  <span className="block text-sm text-quiet">
+                    {one.sewn === null ? words.sewnNone : words.sewnLine(write.figure(one.sewn))},{' '}
+                    {people.get(one.by)?.name}, {write.moment(one.when)}
+                  </span>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
+      </div>
+    </div>
+  );
+}
+
+const MOST_SHOWN = 12;
+
+function NeedleForm({
+  bench,
+  at,
+  now,
+  opened,
+}: {
+  readonly bench: InstrumentBench;
+  readonly at: number;
+  readonly now: RegisterEntry | undefined;
+  readonly opened: ReturnType<typeof useRegister>['opened'];
+}) {
+  const { machine, onTicket, model, card } = bench;
+  const system = card?.facts.needleSystem ?? model.family.needleSystem;
+  const proof: NeedleIn['needle'] = {
+    system: now?.needle.system ?? system,
+    size: 80,
+    point: 'fine-sharp',
+    coating: 'chrome',
+  };
+  const [needle, setNeedle] = useState<NeedleIn['needle']>(now?.needle ?? proof);
+  const [from, setFrom] = useState<NeedleIn['from']>(now ? 'new' : 'found');
+  const [openedId, setOpenedId] = useState<string>();
+  const [sewn, setSewn] = useState('');
+  const [before, setBefore] = useState<NeedleIn['before']>(now ? 'used-up' : 'none');
+  const [register, { isLoading, error }] = useRegisterNeedleMutation();
+  const words = instruments.needle.register;
+  const chosen = opened.find(({ id }) => id === openedId) ?? opened[0];
+
+  const writeDown = async (entry: NeedleIn) => {
+    if (onTicket) {
+      const isNew = entry.from !== 'found';
+      // Telling which needle went in is telling that one did, unless the bench was told that already.
+      const isTold = !isNew || isUntold(onTicket.ticket);
+      if (!isTold && !onTicket.record('action-done', { action: 'needle-replaced' })) return;
+      if (onTicket.record('needle-fitted', entry)) toast.success(words.kept);
+    } else if (machine !== undefined) {
+      const id = crypto.randomUUID();
+      const result = await register({ machine, id, when: new Date().toISOString(), ...entry });
+      if (result.data) toast.success(words.kept);
+    }
+  };
+  const sewnBefore = readNumber(sewn) ?? null;
+  // What the wear part counted on this ticket is nearer than what was known when it went in.
+  const counted = onTicket?.ticket.life.measures.findLast(
+    (measure) => measure.quantity === 'needle-stitches' && (measure.at ?? 1) === at,
+  )?.value;
+  const entry: NeedleIn = {
+    at,
+    needle: from === 'opened' && chosen ? chosen.needle : needle,
+    from,
+    opened: from === 'opened' && chosen ? chosen.id : null,
+    sewn: from === 'new' ? 0 : from === 'opened' ? (chosen?.sewn ?? null) : sewnBefore,
+    before,
+    beforeSewn: before === 'put-back' ? (counted ?? now?.sewn ?? null) : null,
+  };
+  const isReady = from !== 'opened' || chosen !== undefined;
+  return (
+    <form
+      className="flex flex-col gap-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (isReady) void writeDown(entry);
+      }}
+    >
+      <Button
+        className="self-start"
+        onClick={() =>
+          void writeDown({ ...entry, needle: proof, from: 'new', opened: null, sewn: 0 })
+        }
+      >
+        {words.proof}
+      </Button>
+      <Choices
+        legend={words.from}
+        value={from}
+        options={FROM.map((one) => [one, words.froms[one]] as const)}
+        onChoose={setFrom}
+      />
+      {from === 'opened' ? (
+        <OpenedChoice opened={opened} chosen={chosen?.id} onChoose={setOpenedId} />
+      ) : (
+        <NeedleFields needle={needle} onChange={setNeedle} />
+      )}
+      {from === 'found' && (
+        <TextField
+          label={words.sewn}
+          hint={words.sewnUnknown}
+          inputMode="numeric"
+          value={sewn}
+          className="w-60"
+          onChange={({ target }) => setSewn(target.value)}
+        />
+      )}
+      {from !== 'found' && (
+        <Choices
+          legend={words.before}
+          value={before}
+          options={BEFORE.filter((one) => one !== 'put-back' || now).map(
+            (one) => [one, words.befores[one]] as const,
+          )}
+          onChoose={setBefore}
+        >
+          {!now && <p className="mt-1 text-sm text-quiet">{words.beforeUnknown}</p>}
+        </Choices>
+      )}
+      {error !== undefined && <p role="alert">{faultWords(error as CallFault)}</p>}
+      <Button type="submit" look="main" className="self-start" disabled={!isReady || isLoading}>
+        {words.keep}
+      </Button>
+    </form>
+  );
+}
+
+function OpenedChoice({
+  opened,
+  chosen,
+  onChoose,
+}: {
+  readonly opened: ReturnType<typeof useRegister>['opened'];
+  readonly chosen: string | undefined;
+  readonly onChoose: (id: string) => void;
+}) {
+  const words = instruments.needle.register;
+  if (opened.length === 0) return <p>{words.noneOpened}</p>;
+  return (
+    <Select label={words.opened} value={chosen} onChange={({ target }) => onChoose(target.value)}>
+      {opened.map(({ id, needle, sewn }) => (
+        <option key={id} value={id}>
+          {words.line(
+            needleLine(needle),
+            sewn === null ? words.sewnNone : words.sewnLine(write.figure(sewn)),
+          )}
+        </option>
+      ))}
+    </Select>
+  );
+}
+
+/** A needle as its packet names it. */
+function NeedleFields({
+  needle,
+  onChange,
+}: {
+  readonly needle: NeedleIn['needle'];
+  readonly onChange: (needle: NeedleIn['needle']) => void;
+}) {
+  const words = instruments.needle.register;
+  return (
+    <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+      <TextField
+        label={words.system}
+        value={needle.system}
+        maxLength={40}
+        required
+        onChange={({ target }) => onChange({ ...needle, system: target.value })}
+      />
+      <Select
+        label={words.size}
+        value={needle.size}
+        onChange={({ target }) => onChange({ ...needle, size: Number(target.value) })}
+      >
+        {SOLD_SIZES.map((size) => (
+          <option key={size} value={size}>
+            {sizeName(size)}
+          </option>
+        ))}
+      </Select>
+      <Select
+        label={words.point}
+        value={needle.point}
+        onChange={({ target }) =>
+          onChange({
+            ...needle,
+            point: NEEDLE_POINTS.find(({ id }) => id === target.value)?.id ?? needle.point,
+          })
+        }
+      >
+        {NEEDLE_POINTS.map(({ id, title }) => (
+          <option key={id} value={id}>
+            {title}
+          </option>
+        ))}
+      </Select>
+      <Select
+        label={words.coating}
+        value={needle.coating}
+        onChange={({ target }) =>
+          onChange({
+            ...needle,
+            coating: NEEDLE_COATINGS.find(({ id }) => id === target.value)?.id ?? needle.coating,
+          })
+        }
+      >
+        {NEEDLE_COATINGS.map(({ id, title }) => (
+          <option key={id} value={id}>
+            {title}
+          </option>
+        ))}
+      </Select>
+    </div>
+  );
+}

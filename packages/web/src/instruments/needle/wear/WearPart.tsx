@@ -1,0 +1,261 @@
+import {
+  bobbinMetres,
+  eyePasses,
+  mm,
+  SEWN_AS,
+  type SewingHabit,
+  type SewnAs,
+  type Stitches,
+  sewnAs,
+  stitches,
+  stitchesSewn,
+  threadPerStitch,
+} from '@nodo/core';
+import { type NeedleSchool, schoolsDue } from '@nodo/knowledge';
+import { useState } from 'react';
+import { readNumber, write } from '../../../messages/index.ts';
+import { instruments } from '../../../messages/instruments.ts';
+import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
+import { Button } from '../../../ui/Button.tsx';
+import { TextField } from '../../../ui/Field.tsx';
+import { Choices, Reading } from '../../frame/bits.tsx';
+import { type InstrumentBench, mayKeep, threadOn } from '../../frame/instrumentBench.ts';
+import { useRegister } from '../register/useRegister.ts';
+
+/** A class 15 bobbin, wound; typical. */
+const USUAL_BOBBIN = { full: mm(19.5), core: mm(8), width: mm(8.8) };
+const SETTINGS = ['rate', 'duty', 'length', 'width', 'under', 'bobbin', 'week'] as const;
+type Setting = (typeof SETTINGS)[number];
+
+/** Stitches from whatever is known, in every other measure, and when each school calls it due. */
+export function WearPart({ bench }: { readonly bench: InstrumentBench }) {
+  const now = useRegister(bench).at.get(1);
+  const thread = threadOn(bench);
+  const [as, setAs] = useState<SewnAs>('stitches');
+  const [amount, setAmount] = useState(now?.sewn ? String(now.sewn) : '');
+  const [typed, setTyped] = useState<Readonly<Record<Setting, string>>>({
+    rate: '800',
+    duty: '40',
+    length: '2.5',
+    width: '0',
+    under: '0.6',
+    bobbin: bobbinMetres(USUAL_BOBBIN, thread).toFixed(0),
+    week: '3',
+  });
+  const [projects, setProjects] = useState('0');
+  const [struck, setStruck] = useState<'yes' | 'no'>(hasStruck(bench) ? 'yes' : 'no');
+  const [school, setSchool] = useState<NeedleSchool['id']>('bobbins');
+  const words = instruments.needle.wear;
+  const habit = habitOf(typed);
+  const count = habit && sewnOf(readNumber(amount), as, habit);
+  const schools =
+    habit && count !== undefined
+      ? schoolsDue(count, readNumber(projects) ?? 0, habit, struck === 'yes')
+      : [];
+  const judged = schools.find(({ id }) => id === school);
+  const keep = () => {
+    const { onTicket } = bench;
+    if (!onTicket || count === undefined || !judged) return;
+    const limit = judged.by
+      ? { limit: { least: 0, most: judged.by.limit, standing: judged.standing } }
+      : {};
+    onTicket.record('measured', {
+      quantity: 'needle-stitches',
+      value: Math.round(count),
+      when: 'found',
+      at: 1,
+      ...limit,
+    });
+    onTicket.record('findings-recorded', {
+      check: 'needle-age',
+      answers: { 'needle-overdue': judged.due ? 'yes' : 'no' },
+    });
+  };
+  return (
+    <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(22rem,1fr)_minmax(22rem,32rem)]">
+      <div className="flex flex-col gap-4">
+        <h1 className="text-2xl font-bold">{words.heading}</h1>
+        <Choices
+          legend={words.known}
+          value={as}
+          options={SEWN_AS.map((one) => [one, words.as[one]] as const)}
+          onChoose={setAs}
+        />
+        <TextField
+          label={words.amount}
+          inputMode="decimal"
+          value={amount}
+          className="w-48"
+          onChange={({ target }) => setAmount(target.value)}
+        />
+        <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
+          {SETTINGS.map((setting) => (
+            <TextField
+              key={setting}
+              label={words[setting]}
+              inputMode="decimal"
+              value={typed[setting]}
+              onChange={({ target }) => setTyped({ ...typed, [setting]: target.value })}
+            />
+          ))}
+          <TextField
+            label={words.projects}
+            inputMode="numeric"
+            value={projects}
+            onChange={({ target }) => setProjects(target.value)}
+          />
+        </div>
+        <Choices
+          legend={instruments.needle.condition.struck}
+          value={struck}
+          options={[
+            ['no', instruments.needle.condition.no],
+            ['yes', instruments.needle.condition.yes],
+          ]}
+          onChoose={setStruck}
+        />
+        {struck === 'yes' && <p className="font-semibold text-hazard">{words.struck}</p>}
+      </div>
+      <div className="flex flex-col gap-5" aria-live="polite">
+        {count === undefined && <p className="text-lg">{words.sayAmount}</p>}
+        {habit && count !== undefined && (
+          <>
+            <section aria-label={words.same}>
+              <h2 className="font-bold">{words.same}</h2>
+              <dl>
+                {SEWN_AS.map((one) => (
+                  <Reading
+                    key={one}
+                    name={words.as[one]}
+                    value={write.figure(roundly(sewnAs(count, one, habit)))}
+                    standing="derived"
+                  />
+                ))}
+              </dl>
+            </section>
+            <section aria-label={words.schools}>
+              <h2 className="font-bold">{words.schools}</h2>
+              <ul className="flex flex-col gap-2">
+                {schools.map((one) => (
+                  <SchoolLine
+                    key={one.id}
+                    school={one}
+                    habit={habit}
+                    week={readNumber(typed.week) ?? 0}
+                  />
+                ))}
+              </ul>
+            </section>
+            <p className="text-quiet">
+              {words.passes(write.figure(Math.round(eyePasses(mm(habit.threadPerStitch)))))}{' '}
+              <StandingMark standing="derived" />
+            </p>
+            {mayKeep(bench) && (
+              <div className="flex flex-col gap-3">
+                <Choices
+                  legend={words.by}
+                  value={school}
+                  options={schools.map(({ id, title }) => [id, title] as const)}
+                  onChoose={setSchool}
+                />
+                <Button look="main" className="self-start" onClick={keep}>
+                  {`${words.keep}: ${judged?.due ? words.overdue : words.within}`}
+                </Button>
+              </div>
+            )}
+          </>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function SchoolLine({
+  school,
+  habit,
+  week,
+}: {
+  readonly school: ReturnType<typeof schoolsDue>[number];
+  readonly habit: SewingHabit;
+  /** Hours at the machine in a week. */
+  readonly week: number;
+}) {
+  const words = instruments.needle.wear;
+  const { title, why, due, by, standing } = school;
+  const filled = Math.min(1, by?.share ?? (due ? 1 : 0));
+  return (
+    <li>
+      <p className="flex flex-wrap items-baseline gap-x-3">
+        <span className="font-semibold">{title}</span>
+        <StandingMark standing={standing} />
+        <span className={due ? 'font-bold text-hazard' : ''}>
+          {due ? words.due : by ? leftWords(by.left, habit, week) : words.noCount}
+        </span>
+      </p>
+      <svg viewBox="0 0 300 8" className="h-2 w-full" aria-hidden="true" preserveAspectRatio="none">
+        <path d="M0 4H300" stroke="var(--rule)" strokeWidth="3" strokeDasharray="9 5" />
+        <path
+          d={`M0 4H${300 * filled}`}
+          stroke={due ? 'var(--hazard)' : 'var(--own)'}
+          strokeWidth="4"
+          strokeDasharray="9 5"
+        />
+      </svg>
+      <p className="text-sm leading-snug text-quiet">{why}</p>
+    </li>
+  );
+}
+
+const DAYS_A_WEEK = 7;
+const DAY_MS = 86_400_000;
+/** Further off than this no date is worth naming. */
+const FAR_DAYS = 3650;
+
+/** What is left of a needle in stitches and hours, and the day on which that is used up. */
+function leftWords(left: Stitches, habit: SewingHabit, week: number): string {
+  const hours = sewnAs(left, 'hours', habit);
+  const days = week > 0 ? (hours / week) * DAYS_A_WEEK : Number.POSITIVE_INFINITY;
+  const day = days > FAR_DAYS ? '–' : write.day(new Date(Date.now() + days * DAY_MS).toISOString());
+  return instruments.needle.wear.left(
+    write.figure(roundly(left)),
+    write.figure(roundly(hours)),
+    day,
+  );
+}
+
+function hasStruck({ onTicket }: InstrumentBench): boolean {
+  const ends = new Set(['needle-strike', 'jam', 'needle-break']);
+  return (
+    onTicket?.ticket.answers.some(({ finding, present }) => present && ends.has(finding)) ?? false
+  );
+}
+
+/** The habit that was typed; undefined while a number of it is none or nothing. */
+function habitOf(typed: Readonly<Record<Setting, string>>): SewingHabit | undefined {
+  const read = (setting: Setting) => readNumber(typed[setting]) ?? -1;
+  const [rate, duty, length, bobbin] = [read('rate'), read('duty'), read('length'), read('bobbin')];
+  const [width, under] = [read('width'), read('under')];
+  if (Math.min(rate, duty, length, bobbin) <= 0 || Math.min(width, under) < 0) return undefined;
+  if (length > 1000 || width > 1000 || under > 1000) return undefined;
+  return {
+    rate,
+    duty: duty / 100,
+    stitchLength: length,
+    threadPerStitch: threadPerStitch(mm(length), mm(width), mm(under)),
+    bobbinMetres: bobbin,
+  };
+}
+
+const MOST_SEWN = 1e9;
+
+function sewnOf(amount: number | undefined, as: SewnAs, habit: SewingHabit): Stitches | undefined {
+  if (amount === undefined || amount < 0) return undefined;
+  const count = amount * stitchesSewn(1, as, habit);
+  return count > MOST_SEWN ? undefined : stitches(count);
+}
+
+/** Counts as they are read: thousands without their last figures, small numbers with a tenth. */
+function roundly(value: number): number {
+  if (value >= 10_000) return Math.round(value / 100) * 100;
+  return value >= 100 ? Math.round(value) : Math.round(value * 10) / 10;
+}

@@ -1,0 +1,36 @@
+import type { CallFault } from '@nodo/client';
+import { faultWords } from '../messages/faults.ts';
+import { m } from '../messages/index.ts';
+import { Button } from '../ui/Button.tsx';
+import { Blank, Sewing } from '../ui/Stitches.tsx';
+
+/** A view whose contents are not here: still being read, or why they could not be. */
+export function NotRead({
+  title,
+  fault,
+  again,
+}: {
+  /** What could not be read. */
+  readonly title: string;
+  readonly fault: CallFault | undefined;
+  readonly again: () => void;
+}) {
+  return fault ? (
+    <Blank title={title}>
+      <p>{faultWords(fault)}</p>
+      <Button look="main" onClick={again}>
+        {m.shell.tryAgain}
+      </Button>
+    </Blank>
+  ) : (
+    <BeingRead />
+  );
+}
+
+export function BeingRead() {
+  return (
+    <div className="p-8">
+      <Sewing label={m.shell.loading} />
+    </div>
+  );
+}

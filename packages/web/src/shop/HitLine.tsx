@@ -1,0 +1,22 @@
+import type { Hit } from '@nodo/api';
+import { m, write } from '../messages/index.ts';
+
+/** One thing that was found: what it is, whose, where it stands. */
+export function HitLine({ hit: { kind, title, more, tag, state, at } }: { readonly hit: Hit }) {
+  const stands = state === null ? '' : m.life.standing(state);
+  const when = at === null ? '' : write.day(at);
+  return (
+    <>
+      <span className="w-10 shrink-0 font-mono font-bold">{tag ?? ''}</span>
+      <span className="min-w-0 flex-1 break-words">
+        <bdi className="font-semibold">{title}</bdi>{' '}
+        <span className="text-quiet">
+          <bdi>{more}</bdi>
+        </span>
+        <span className="block text-sm text-quiet">
+          {[m.life.find.kinds[kind], stands, when].filter(Boolean).join(' · ')}
+        </span>
+      </span>
+    </>
+  );
+}

@@ -1,0 +1,31 @@
+import { SPOKEN, type Spoken } from '@nodo/ticket';
+import { m } from '../messages/index.ts';
+import { Select } from '../ui/Field.tsx';
+
+/** How the shop and a customer speak to each other. */
+export function SpokenSelect({
+  label,
+  how,
+  className,
+  onChange,
+}: {
+  readonly label: string;
+  readonly how: Spoken;
+  readonly className?: string;
+  readonly onChange: (how: Spoken) => void;
+}) {
+  return (
+    <Select
+      label={label}
+      className={className}
+      value={how}
+      onChange={({ target }) => onChange(target.value as Spoken)}
+    >
+      {SPOKEN.map((one) => (
+        <option key={one} value={one}>
+          {m.life.spoken(one)}
+        </option>
+      ))}
+    </Select>
+  );
+}

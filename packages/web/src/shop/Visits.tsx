@@ -1,0 +1,84 @@
+import type { Visit } from '@nodo/api';
+import { SHIPPED } from '@nodo/knowledge';
+import type { MachineCard } from '@nodo/shop';
+import { Link } from 'react-router';
+import { m, write } from '../messages/index.ts';
+import { useTables } from '../session/useTables.ts';
+
+/** What was found, done, put in and measured each time a machine was here, and what was left. */
+export function Visits({
+  visits,
+  machine,
+}: {
+  readonly visits: readonly Visit[];
+  readonly machine: Pick<MachineCard, 'family' | 'traits'>;
+}) {
+  const edition = useTables().tables?.edition ?? SHIPPED;
+  const model = edition.modelOf(machine.family, machine.traits ?? undefined);
+  const words = m.cards.machine;
+  const causeOf = (id: string) => model?.causes.get(id)?.name ?? id;
+  return (
+    <ol className="flex flex-col gap-4">
+      {visits.map(({ line, setUp, parts, measures, repairs, waived, leftOpen }) => (
+        <li key={line.ticket} className="border-l-3 border-edge pl-3">
+          <Link
+            to={`/t/${line.ticket}`}
+            className="inline-flex min-h-11 items-center gap-2 font-semibold underline underline-offset-4"
+          >
+            {write.day(line.takenInAt)}
+          </Link>
+          <span className="ml-2 text-sm text-quiet">
+            {[
+              m.life.standing(line.standing),
+              line.unrepaired ? words.unrepaired : '',
+              line.comebackOf === null ? '' : words.comeback,
+            ]
+              .filter(Boolean)
+              .join(' · ')}
+          </span>
+          {line.words && (
+            <blockquote className="break-words text-quiet">
+              <bdi>“{line.words}”</bdi>
+            </blockquote>
+          )}
+          <Fact
+            name={words.repairs}
+            said={repairs.map((id) => model?.actions.get(id)?.title ?? id)}
+          />
+          <Fact
+            name={words.setUp}
+            said={setUp ? Object.values(setUp).filter((piece) => piece !== '') : []}
+          />
+          <Fact
+            name={words.parts}
+            said={parts.map((part) => `${part.count === 1 ? '' : `${part.count} × `}${part.words}`)}
+          />
+          <Fact
+            name={words.measures}
+            said={measures.map(
+              ({ quantity, value, when }) =>
+                `${m.life.quantity(quantity)} ${write.figure(value)} ${m.life.unit(quantity)} (${words[when]})`,
+            )}
+          />
+          <Fact
+            name={words.leftOpen}
+            said={leftOpen.map(
+              ({ cause, chance }) => `${causeOf(cause)}, ${write.percent(chance)}`,
+            )}
+          />
+          <Fact name={words.waived} said={waived.map((id) => model?.duties.get(id)?.title ?? id)} />
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+function Fact({ name, said }: { readonly name: string; readonly said: readonly string[] }) {
+  if (said.length === 0) return null;
+  return (
+    <p className="py-0.5 break-words">
+      <span className="text-sm text-quiet">{name}: </span>
+      {said.join('; ')}
+    </p>
+  );
+}

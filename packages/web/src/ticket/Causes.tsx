@@ -1,0 +1,145 @@
+import { type CauseBelief, chanceBand } from '@nodo/core';
+import type { FamilyModel } from '@nodo/knowledge';
+import type { Assessment } from '@nodo/ticket';
+import { memo, useState } from 'react';
+import { m, write } from '../messages/index.ts';
+import type { PlanWords } from '../workers/planner.worker.ts';
+import { StandingMark } from './ProvenanceMark.tsx';
+import { reasonWords } from './words.ts';
+
+const SHOWN = 4;
+const SHOWN_ALL = 20;
+
+interface CausesProps {
+  readonly model: FamilyModel;
+  readonly assessment: Assessment;
+  /** Undefined while they are being reckoned for the first time. */
+  readonly words: PlanWords | undefined;
+  readonly chosen: string | undefined;
+  /** It stands as it was closed. */
+  readonly closed: boolean;
+  /** Left out where a cause is only read. */
+  readonly onChoose?: (cause: string) => void;
+}
+
+/** The likely causes with their chances, in numbers, bars and words, and why. */
+export const Causes = memo(function Causes({
+  model,
+  assessment,
+  words: told,
+  chosen,
+  closed,
+  onChoose,
+}: CausesProps) {
+  const [all, setAll] = useState(false);
+  const words = m.bench.causes;
+  const shown = assessment.beliefs.slice(0, all ? SHOWN_ALL : SHOWN);
+  const nothingAsked = assessment.evidence.readings.length === 0;
+
+  return (
+    <section aria-labelledby="causes-title">
+      <h2
+        id="causes-title"
+        className="mb-2 flex items-center gap-1 text-sm font-semibold text-quiet"
+      >
+        {closed ? words.closedTitle : words.title} <StandingMark standing="tuned" />
+      </h2>
+      {nothingAsked && <p className="mb-2 text-sm text-quiet">{words.unasked}</p>}
+      <ol>
+        {shown.map(({ cause, is }) => {
+          const { speaksFor, against } = reasonWords(model, told?.reasons.get(cause));
+          const band = m.bench.chanceWords[chanceBand(is)];
+          const line = (
+            <>
+              <span className="flex items-baseline justify-between gap-3">
+                <span className="font-semibold">{model.causes.get(cause)?.name}</span>
+                <span className="font-mono">{write.percent(is)}</span>
+              </span>
+              <span aria-hidden="true" className="my-1.5 block h-1.5 rounded-full bg-sunk">
+                <span
+                  className="block h-full rounded-full bg-own transition-[width] duration-300"
+                  style={{ width: `${Math.max(1, is * 100)}%` }}
+                />
+              </span>
+              <span className="block text-sm text-quiet">
+                {band}
+                {speaksFor
+                  ? `, ${words.because(speaksFor)}`
+                  : !nothingAsked && !against && `, ${words.noReason}`}
+                {against && `; ${words.against(against)}`}
+              </span>
+            </>
+          );
+          return (
+            <li key={cause}>
+              {onChoose ? (
+                <button
+                  type="button"
+                  aria-pressed={chosen === cause}
+                  onClick={() => onChoose(cause)}
+                  className="w-full rounded-md px-2 py-2 text-left hover:bg-sunk aria-pressed:bg-sunk"
+                >
+                  {line}
+                </button>
+              ) : (
+                <div className="px-2 py-2">{line}</div>
+              )}
+            </li>
+          );
+        })}
+      </ol>
+      {assessment.beliefs.length > SHOWN && (
+        <button
+          type="button"
+          onClick={() => setAll(!all)}
+          className="min-h-11 px-2 text-quiet underline underline-offset-4"
+        >
+          {all ? words.fewer : words.more(assessment.beliefs.length - SHOWN)}
+        </button>
+      )}
+      {assessment.leftOut > 0 && (
+        <p className="px-2 text-sm text-quiet">{words.leftOut(assessment.leftOut)}</p>
+      )}
+      {told && told.unexplained.length > 0 && (
+        <Note text={words.unexplained}>
+          {told.unexplained.map(({ finding, epoch }) => (
+            <li key={`${finding} ${epoch}`}>{model.findings.get(finding)?.answer}</li>
+          ))}
+        </Note>
+      )}
+      {assessment.contested.length > 0 && (
+        <Note text={words.contested}>
+          {assessment.contested.map(({ finding, check, epoch }) => {
+            const effect = told?.contests.find(
+              (contest) => contest.finding === finding && contest.epoch === epoch,
+            );
+            return (
+              <li key={`${finding} ${epoch}`}>
+                {model.checks.get(check)?.title}: {model.findings.get(finding)?.answer}
+                {effect && (
+                  <span className="block font-normal">
+                    {words.ifYes(...named(model, effect.ifYes))};{' '}
+                    {words.ifNo(...named(model, effect.ifNo))}
+                  </span>
+                )}
+              </li>
+            );
+          })}
+        </Note>
+      )}
+    </section>
+  );
+});
+
+function named(model: FamilyModel, { cause, is }: CauseBelief): readonly [string, string] {
+  return [model.causes.get(cause)?.name ?? cause, write.percent(is)];
+}
+
+function Note({ text, children }: { readonly text: string; readonly children: React.ReactNode }) {
+  return (
+    <div className="mt-2 border-l-3 border-dashed border-hazard px-3 py-1 text-sm">
+      <p>{text}</p>
+      <ul className="font-semibold">{children}</ul>
+    </div>
+  );
+}

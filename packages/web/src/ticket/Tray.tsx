@@ -1,0 +1,43 @@
+import { outbox } from '@nodo/client';
+import type { FamilyModel } from '@nodo/knowledge';
+import { useAppDispatch, useAppSelector } from '../api/client.ts';
+import { m, write } from '../messages/index.ts';
+import { Button } from '../ui/Button.tsx';
+
+/** Entries of this screen that the server would not have, with the reason; kept until put away. */
+export function Tray({ ticket, model }: { readonly ticket: string; readonly model: FamilyModel }) {
+  const dispatch = useAppDispatch();
+  const entries = useAppSelector(({ outbox: { entries: all } }) => all);
+  const refused = entries.filter((entry) => entry.ticket === ticket && entry.refusal);
+  if (refused.length === 0) return null;
+  return (
+    <section
+      aria-label={m.bench.tray.title}
+      className="border-b-2 border-dashed border-hazard bg-hazard-wash px-5 py-2"
+    >
+      <h2 className="text-sm font-semibold">{m.bench.tray.title}</h2>
+      <ul>
+        {refused.map(({ draft, refusal }) => (
+          <li key={draft.id} className="flex flex-wrap items-center gap-x-4">
+            <span className="font-mono text-sm">{write.clock(draft.observedAt)}</span>
+            <strong>{subjectOf(model, draft.command)}</strong>
+            <span>{refusal && m.refusals[refusal.code](refusal)}</span>
+            <Button
+              look="quiet"
+              className="ml-auto"
+              onClick={() => dispatch(outbox.actions.removed(draft.id))}
+            >
+              {m.bench.tray.putAway}
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function subjectOf(model: FamilyModel, command: object): string {
+  if ('check' in command) return model.checks.get(String(command.check))?.title ?? '';
+  if ('action' in command) return model.actions.get(String(command.action))?.title ?? '';
+  return 'words' in command ? String(command.words) : '';
+}

@@ -1,0 +1,38 @@
+import type { Ticket, TicketEvent } from '@nodo/ticket';
+import { m } from '../../messages/index.ts';
+import { Photo } from '../photo/Photo.tsx';
+
+/** Notes and photos that somebody left at this check. */
+export function NotedHere({ ticket, check }: { readonly ticket: Ticket; readonly check: string }) {
+  const left = (ticket.entries as readonly TicketEvent[]).filter(
+    (entry) =>
+      (entry.type === 'observation-noted' || entry.type === 'photo-kept') &&
+      entry.body.check === check &&
+      !ticket.corrected.has(entry.id),
+  );
+  if (left.length === 0) return null;
+  return (
+    <section aria-label={m.bench.notedHere} className="mt-3 border-l-3 border-edge pl-3">
+      <h2 className="text-sm font-semibold text-quiet">{m.bench.notedHere}</h2>
+      <ul className="flex flex-wrap gap-3">
+        {left.map((entry) =>
+          entry.type === 'photo-kept' ? (
+            <li key={entry.id}>
+              <Photo
+                ticket={ticket.id}
+                photo={entry.body.photo}
+                account={entry.body.words || m.seam.photoOnly}
+              />
+            </li>
+          ) : (
+            entry.type === 'observation-noted' && (
+              <li key={entry.id} className="break-words">
+                <bdi>“{entry.body.words}”</bdi>
+              </li>
+            )
+          ),
+        )}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,46 @@
+/** Which part of which instrument measures for a check. */
+const MEASURED_BY: Readonly<
+  Record<string, readonly [instrument: 'needle' | 'bobbin', part: string]>
+> = {
+  'needle-clamp': ['needle', 'seat'],
+  'needle-seat': ['needle', 'seat'],
+  'needle-facing': ['needle', 'seat'],
+  'needle-square': ['needle', 'seat'],
+  'needle-straight': ['needle', 'condition'],
+  'needle-nail': ['needle', 'condition'],
+  'needle-loupe': ['needle', 'condition'],
+  'needle-gum': ['needle', 'condition'],
+  'needle-age': ['needle', 'wear'],
+  'needle-match': ['needle', 'fit'],
+  'bobbin-class': ['bobbin', 'which'],
+  'bobbin-wind': ['bobbin', 'condition'],
+  'bobbin-turn': ['bobbin', 'condition'],
+  'bobbin-path': ['bobbin', 'condition'],
+  'bobbin-tail': ['bobbin', 'condition'],
+  'bobbin-rim': ['bobbin', 'condition'],
+  'other-bobbin-sew': ['bobbin', 'condition'],
+  'case-seat': ['bobbin', 'case'],
+  'case-spring': ['bobbin', 'case'],
+  'case-gap': ['bobbin', 'case'],
+  'hand-turn': ['bobbin', 'case'],
+  'turn-without-bobbin': ['bobbin', 'case'],
+  'turn-without-case': ['bobbin', 'case'],
+  'foot-surface': ['bobbin', 'marks?on=foot'],
+  'plate-surface': ['bobbin', 'marks?on=plate-top'],
+  'case-surface': ['bobbin', 'marks?on=case-outside'],
+  'hook-surface': ['bobbin', 'marks?on=hook'],
+  'case-pull': ['bobbin', 'tension'],
+  'case-drop': ['bobbin', 'tension'],
+  'case-gauge': ['bobbin', 'tension'],
+  'case-stand': ['bobbin', 'tension'],
+};
+
+/** Where an instrument measures for a check of this ticket; undefined where none does. */
+export function instrumentFor(ticket: string, check: string): string | undefined {
+  const [instrument, part] = MEASURED_BY[check] ?? [];
+  return instrument && part && `/bench/${ticket}/${instrument}/${part}`;
+}
+
+export function needleAddress(ticket: string, part: string): string {
+  return `/bench/${ticket}/needle/${part}`;
+}

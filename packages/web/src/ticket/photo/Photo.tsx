@@ -1,0 +1,38 @@
+import { pathTo } from '@nodo/api';
+import { useAppSelector } from '../../api/client.ts';
+import { m } from '../../messages/index.ts';
+import { Sewing } from '../../ui/Stitches.tsx';
+
+/** A photo that is kept with a ticket. */
+export function Photo({
+  ticket,
+  photo,
+  account,
+}: {
+  readonly ticket: string;
+  readonly photo: string;
+  readonly account: string;
+}) {
+  // Read through the entry that names it: not before the server has that.
+  const isOnItsWay = useAppSelector(({ outbox }) =>
+    outbox.entries.some(
+      ({ draft }) => draft.type === 'photo-kept' && draft.command.photo === photo,
+    ),
+  );
+  if (isOnItsWay) return <Sewing label={m.bench.photo.onItsWay} />;
+  return (
+    // In small on the page, whole behind it.
+    <a
+      href={pathTo('readPhoto', { ticket, photo })}
+      target="_blank"
+      rel="noreferrer"
+      className="block self-start"
+    >
+      <img
+        src={pathTo('readPhoto', { ticket, photo, size: 'small' })}
+        alt={account}
+        className="max-h-56 rounded-md border border-rule"
+      />
+    </a>
+  );
+}

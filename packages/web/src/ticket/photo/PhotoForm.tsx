@@ -1,0 +1,116 @@
+import type { CallFault } from '@nodo/client';
+import type { Ticket } from '@nodo/ticket';
+import { Camera } from 'lucide-react';
+import { useRef, useState } from 'react';
+import { call } from '../../api/client.ts';
+import { faultWords } from '../../messages/faults.ts';
+import { m } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { TextField } from '../../ui/Field.tsx';
+import { Sewing } from '../../ui/Stitches.tsx';
+import type { RecordEntry } from '../useRecord.ts';
+import { bytesOf, drawPhoto, jpegOf } from './drawPhoto.ts';
+
+type State =
+  | { readonly kind: 'empty' | 'drawn' | 'sending' | 'unreadable' }
+  | { readonly kind: 'failed'; readonly fault: CallFault };
+
+/** A photo of what was seen, with a word to it; kept with the ticket. */
+export function PhotoForm({
+  ticket,
+  words: begun,
+  record,
+  about,
+  onDone,
+}: {
+  /** The check at which it was taken, if it is about one. */
+  readonly about: { readonly check?: string };
+  readonly ticket: Ticket;
+  readonly words: string;
+  readonly record: RecordEntry;
+  readonly onDone: () => void;
+}) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const [note, setNote] = useState(begun);
+  const [state, setState] = useState<State>({ kind: 'empty' });
+  const words = m.bench.photo;
+  const hasPicture = state.kind !== 'empty' && state.kind !== 'unreadable';
+
+  const choose = async (file: File | undefined) => {
+    if (!file || !canvas.current) return;
+    try {
+      await drawPhoto(file, canvas.current);
+      setState({ kind: 'drawn' });
+    } catch {
+      setState({ kind: 'unreadable' });
+    }
+  };
+  const keep = async () => {
+    if (!canvas.current) return;
+    setState({ kind: 'sending' });
+    const sent = await call({
+      name: 'keepPhoto',
+      params: { ticket: ticket.id },
+      body: await bytesOf(await jpegOf(canvas.current)),
+    });
+    if ('error' in sent) {
+      setState({ kind: 'failed', fault: sent.error });
+      return;
+    }
+    const { photo } = sent.data;
+    if (record('photo-kept', { photo, words: note.trim(), ...about })) onDone();
+    else setState({ kind: 'drawn' });
+  };
+
+  return (
+    <form
+      className="flex flex-col gap-3 overflow-y-auto"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void keep();
+      }}
+    >
+      <label className="flex min-h-11 cursor-pointer items-center gap-3 rounded-md border-2 border-edge px-4 py-2 font-semibold hover:border-ink has-focus-visible:outline-3 has-focus-visible:outline-own">
+        <Camera aria-hidden size={22} />
+        {hasPicture ? words.another : words.choose}
+        <input
+          type="file"
+          accept="image/*"
+          capture="environment"
+          className="sr-only"
+          onChange={({ target }) => void choose(target.files?.[0])}
+        />
+      </label>
+      {state.kind === 'unreadable' && (
+        <p role="alert" className="font-semibold text-hazard">
+          {words.unreadable}
+        </p>
+      )}
+      <canvas
+        ref={canvas}
+        aria-label={words.preview}
+        role="img"
+        className={hasPicture ? 'max-h-72 self-start rounded-md border border-rule' : 'hidden'}
+      />
+      <TextField
+        label={words.note}
+        hint={words.noteHint}
+        value={note}
+        maxLength={500}
+        onChange={({ target }) => setNote(target.value)}
+      />
+      {state.kind === 'failed' && (
+        <p role="alert" className="font-semibold text-hazard">
+          {faultWords(state.fault, words.offLine)}
+        </p>
+      )}
+      {state.kind === 'sending' ? (
+        <Sewing label={words.sending} />
+      ) : (
+        <Button look="main" type="submit" className="self-start" disabled={!hasPicture}>
+          {words.keep}
+        </Button>
+      )}
+    </form>
+  );
+}

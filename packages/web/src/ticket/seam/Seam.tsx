@@ -1,0 +1,127 @@
+import type { Person, Session } from '@nodo/api';
+import type { FamilyModel } from '@nodo/knowledge';
+import { type Assessment, mayBeCorrected } from '@nodo/ticket';
+import { type KeyboardEvent, memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { m, write } from '../../messages/index.ts';
+import { useMoney } from '../../session/useMoney.ts';
+import type { RecordEntry } from '../useRecord.ts';
+import type { ShownTicket } from '../useShownTicket.ts';
+import { SeamList } from './SeamList.tsx';
+import { OwedStitch, SeamStitch } from './SeamStitch.tsx';
+import { LooseEnds } from './Stitch.tsx';
+import { seamEntries } from './seamEntries.ts';
+import { TakeBack } from './TakeBack.tsx';
+
+interface SeamProps {
+  readonly shown: ShownTicket;
+  readonly model: FamilyModel;
+  readonly assessment: Assessment;
+  readonly people: ReadonlyMap<string, Person>;
+  readonly session: Session;
+  readonly record: RecordEntry;
+}
+
+/**
+ * The ticket as a seam in section: the top thread carries what was seen, the bobbin thread
+ * what was done, they lock at each entry; a debt is a skipped stitch, closing ties the knot.
+ */
+export const Seam = memo(function Seam({
+  shown,
+  model,
+  assessment,
+  people,
+  session,
+  record,
+}: SeamProps) {
+  const { ticket, events } = shown;
+  const { currency } = useMoney();
+  const entries = useMemo(
+    () => seamEntries(shown, model, assessment, (minor) => write.money(minor, currency)),
+    [shown, model, assessment, currency],
+  );
+  const owed = assessment.duties.filter(({ state }) => state === 'owed');
+  const scroller = useRef<HTMLElement>(null);
+  const [focused, setFocused] = useState<string>();
+  const count = entries.length;
+  useEffect(() => {
+    if (count === 0) return undefined;
+    // With the next frame: asking for the width now would lay the page out twice.
+    const frame = requestAnimationFrame(() => {
+      const box = scroller.current;
+      box?.scrollTo({ left: box.scrollWidth });
+    });
+    return () => cancelAnimationFrame(frame);
+  }, [count]);
+  const takeBack = useCallback(
+    (id: string) => {
+      record('entry-corrected', { corrects: id });
+    },
+    [record],
+  );
+
+  const open = ticket.status === 'open';
+  const isReachable = entries.some(({ id }) => id === focused) ? focused : entries.at(-1)?.id;
+  const mayTakeBack = (place: number): boolean => {
+    const event = events[place];
+    if (!open || !event || !mayBeCorrected(event.type) || ticket.corrected.has(event.id)) {
+      return false;
+    }
+    return event.actor.person === session.person.id || session.person.role === 'lead';
+  };
+
+  return (
+    <div className="relative">
+      <div className="absolute top-px right-2 z-10 flex">
+        <SeamList entries={entries} people={people} />
+        <TakeBack shown={shown} session={session} record={record} />
+      </div>
+      <section
+        ref={scroller}
+        aria-label={m.seam.title}
+        className="contain-layout relative overflow-x-auto border-t border-rule pt-2"
+      >
+        <ol className="flex w-max min-w-full px-5" aria-label={m.seam.keys} onKeyDown={moveAlong}>
+          {entries.map((entry, place) => (
+            <li key={entry.id} className="w-40 shrink-0">
+              <SeamStitch
+                entry={entry}
+                person={people.get(entry.person)}
+                first={place === 0}
+                reachable={entry.id === isReachable}
+                onFocus={setFocused}
+                onTakeBack={mayTakeBack(place) ? takeBack : undefined}
+              />
+            </li>
+          ))}
+          {open &&
+            owed.map(({ duty }) => (
+              <li key={duty} className="w-40 shrink-0">
+                <OwedStitch text={model.duties.get(duty)?.title ?? duty} />
+              </li>
+            ))}
+          {open && (
+            <li className="min-w-44 flex-1">
+              <div className="flex h-18 flex-col justify-end pb-1 pl-3">
+                <p className="font-semibold">{m.seam.nextStitch}</p>
+              </div>
+              <LooseEnds />
+            </li>
+          )}
+        </ol>
+      </section>
+    </div>
+  );
+});
+
+/** Left, right, first and last: from stitch to stitch. */
+function moveAlong(event: KeyboardEvent<HTMLOListElement>) {
+  const stitches = [...event.currentTarget.querySelectorAll<HTMLElement>('[data-stitch]')];
+  const here = stitches.indexOf(document.activeElement as HTMLElement);
+  const to = { ArrowLeft: here - 1, ArrowRight: here + 1, Home: 0, End: stitches.length - 1 }[
+    event.key
+  ];
+  const target = here < 0 || to === undefined ? undefined : stitches[to];
+  if (!target) return;
+  event.preventDefault();
+  target.focus();
+}

@@ -1,0 +1,82 @@
+import type { Person } from '@nodo/api';
+import { useState } from 'react';
+import { m, write } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Modal } from '../../ui/Modal.tsx';
+import { Photo } from '../photo/Photo.tsx';
+import { Notes, Time } from './SeamStitch.tsx';
+import type { SeamEntry } from './seamEntries.ts';
+
+/** The whole Seam to be read from top to bottom, by day. */
+export function SeamList({
+  entries,
+  people,
+}: {
+  readonly entries: readonly SeamEntry[];
+  readonly people: ReadonlyMap<string, Person>;
+}) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Button look="quiet" className="bg-ground text-sm" onClick={() => setOpen(true)}>
+        {m.seam.list}
+      </Button>
+      <Modal open={open} onOpenChange={setOpen} title={m.seam.listTitle} closeLabel={m.seam.close}>
+        <Listed entries={entries} people={people} />
+      </Modal>
+    </>
+  );
+}
+
+/** Told only once it is opened. */
+function Listed({
+  entries,
+  people,
+}: {
+  readonly entries: readonly SeamEntry[];
+  readonly people: ReadonlyMap<string, Person>;
+}) {
+  const latestFirst = entries.toReversed();
+  return (
+    <>
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a place that scrolls must take the keys */}
+      <ol className="overflow-y-auto" tabIndex={0}>
+        {latestFirst.map((entry, place) => {
+          const { id, ticket, photo, side, text, at, state, begins, person } = entry;
+          // The one after it began a day of its own: this one is the last of its day.
+          const isDaysLast = latestFirst[place - 1]?.newDay ?? true;
+          return (
+            <li key={id}>
+              {isDaysLast && (
+                <h3 className="mt-3 border-b border-rule font-semibold">{write.day(at)}</h3>
+              )}
+              <p className="grid grid-cols-[4.5rem_3rem_1fr] gap-x-3 py-1.5 leading-snug">
+                <span className="text-sm text-quiet">
+                  <Time at={at} withDay={false} />
+                </span>
+                <span className={`text-sm ${side === 'above' ? 'text-above' : 'text-below'}`}>
+                  {side === 'above' ? m.seam.seen : m.seam.done}
+                </span>
+                <span className="min-w-0 break-words">
+                  <span className={state === 'corrected' ? 'text-quiet line-through' : ''}>
+                    <bdi>{text}</bdi>
+                  </span>
+                  <span className="block text-sm text-quiet">
+                    <bdi>{people.get(person)?.name}</bdi>
+                  </span>
+                  <Notes entry={entry} />
+                  {photo !== undefined && <Photo ticket={ticket} photo={photo} account={text} />}
+                </span>
+              </p>
+              {begins !== undefined && (
+                <p className="border-t-2 border-dotted border-ink py-1 text-sm text-quiet">
+                  {m.seam.begins(m.seam.state(begins))}
+                </p>
+              )}
+            </li>
+          );
+        })}
+      </ol>
+    </>
+  );
+}

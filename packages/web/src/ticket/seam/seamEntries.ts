@@ -1,0 +1,222 @@
+import type { FamilyModel } from '@nodo/knowledge';
+import { FABRICS, INTERVIEWS } from '@nodo/knowledge';
+import { needleLine } from '@nodo/shop';
+import {
+  type Assessment,
+  changesOf,
+  lateEntries,
+  stateEpoch,
+  type Ticket,
+  type TicketEvent,
+  threadLine,
+} from '@nodo/ticket';
+import { m } from '../../messages/index.ts';
+import { instruments } from '../../messages/instruments.ts';
+import type { ShownTicket } from '../useShownTicket.ts';
+import { lowerFirst } from '../words.ts';
+
+/** One stitch of the seam. */
+export interface SeamEntry {
+  readonly id: string;
+  readonly ticket: string;
+  /** Above: what was seen. Below: what was done. */
+  readonly side: 'above' | 'below';
+  readonly text: string;
+  readonly at: string;
+  readonly person: string;
+  readonly mark: 'stitch' | 'knot' | 'crossed';
+  readonly state: 'kept' | 'waiting' | 'corrected';
+  /** The first stitch on a machine that was changed: which state it is in now, from 2 on. */
+  readonly begins: number | undefined;
+  /** The photo that is kept with it. */
+  readonly photo: string | undefined;
+  /** Seen before the knot was tied, arrived after it. */
+  readonly late: boolean;
+  /** The first stitch of its day. */
+  readonly newDay: boolean;
+}
+
+/** The ticket's history as stitches, oldest first. */
+export function seamEntries(
+  { ticket, events, waiting }: Pick<ShownTicket, 'ticket' | 'events' | 'waiting'>,
+  model: FamilyModel,
+  { contested }: Assessment,
+  money: (minor: number) => string,
+): readonly SeamEntry[] {
+  const crossed = new Set(contested.flatMap(({ answers }) => answers.map(({ seq }) => seq)));
+  const begins = statesBegun(ticket);
+  const late = new Set(lateEntries(ticket).map(({ id }) => id));
+  return events.map((event, place) => ({
+    id: event.id,
+    ticket: ticket.id,
+    ...told(event, model, ticket, money),
+    at: event.observedAt,
+    person: event.actor.person,
+    mark: event.type === 'ticket-closed' ? 'knot' : crossed.has(event.seq) ? 'crossed' : 'stitch',
+    state: ticket.corrected.has(event.id)
+      ? 'corrected'
+      : waiting.has(event.id)
+        ? 'waiting'
+        : 'kept',
+    begins: begins.get(event.seq),
+    late: late.has(event.id),
+    photo: event.type === 'photo-kept' ? event.body.photo : undefined,
+    newDay: isNewDay(events[place - 1], event),
+  }));
+}
+
+function isNewDay(before: TicketEvent | undefined, event: TicketEvent): boolean {
+  const day = ({ observedAt }: TicketEvent) => new Date(observedAt).toDateString();
+  return before === undefined || day(before) !== day(event);
+}
+
+/** Where each further state of the machine begins: after what changed it. */
+function statesBegun(ticket: Ticket): ReadonlyMap<number, number> {
+  return new Map(
+    changesOf(ticket).map(({ startsEpoch, seq }) => [seq + 1, stateEpoch(ticket, startsEpoch) + 1]),
+  );
+}
+
+function told(
+  event: TicketEvent,
+  model: FamilyModel,
+  ticket: Ticket,
+  money: (minor: number) => string,
+): Pick<SeamEntry, 'side' | 'text'> {
+  const above = (text: string) => ({ side: 'above', text }) as const;
+  const below = (text: string) => ({ side: 'below', text }) as const;
+  switch (event.type) {
+    case 'intake-taken':
+      return above(m.seam.takenIn);
+    case 'call-taken':
+      return above(m.seam.call);
+    case 'customer-did':
+      return below(
+        m.seam.customerDid(lowerFirst(model.causes.get(event.body.cause)?.remedy ?? '')),
+      );
+    case 'call-ended':
+      return below(m.seam.callEnded[event.body.outcome]);
+    case 'machine-arrived':
+      return above(m.seam.arrived);
+    case 'findings-recorded':
+      return above(lookWords(model, event.body.check, event.body.answers));
+    case 'could-not-tell':
+      return above(m.seam.couldNotTell(titleOf(model, event.body.check)));
+    case 'observation-noted':
+      return above(atCheck(model, event.body.check, `“${event.body.words}”`));
+    case 'photo-kept':
+      return above(
+        atCheck(
+          model,
+          event.body.check,
+          event.body.words ? m.seam.photo(event.body.words) : m.seam.photoOnly,
+        ),
+      );
+    case 'own-cause-found':
+      return above(m.seam.ownCause(event.body.name));
+    case 'action-done': {
+      const title = model.actions.get(event.body.action)?.title ?? event.body.action;
+      return below(event.body.note ? `${title}: ${event.body.note}` : title);
+    }
+    case 'machine-opened': {
+      const titles = event.body.states.map(
+        (state) => model.access.find(({ id }) => id === state)?.title ?? state,
+      );
+      return below(m.seam.opened(titles.map(lowerFirst).join(', ')));
+    }
+    case 'machine-closed':
+      return below(m.seam.closedUp);
+    case 'plan-chosen':
+      return below(m.seam.plan(m.seam.plans[event.body.plan]));
+    case 'duty-waived':
+      return below(
+        m.seam.waived(
+          lowerFirst(model.duties.get(event.body.duty)?.text ?? event.body.duty),
+          event.body.reason,
+        ),
+      );
+    case 'entry-corrected': {
+      const earlier = ticket.entries.find(({ id }) => id === event.body.corrects);
+      return earlier?.type === 'action-done' ? below(m.seam.correction) : above(m.seam.correction);
+    }
+    case 'ticket-closed':
+      return below(m.seam.knot);
+    case 'ticket-reopened':
+      return below(m.seam.reopened(event.body.reason));
+    case 'machine-collected':
+      return below(m.seam.collected);
+    case 'knowledge-adopted':
+      return below(m.seam.knowledgeAdopted);
+    case 'handed-over':
+      return below(m.seam.handedOver(event.body.note));
+    case 'set-up-noted':
+    case 'measured':
+    case 'limit-agreed':
+    case 'price-answered':
+    case 'day-promised':
+    case 'signed':
+    case 'came-back':
+    case 'machine-known':
+      return above(m.life.entry(event, money));
+    case 'needle-fitted': {
+      const { needle, at, from } = event.body;
+      return from === 'found'
+        ? above(instruments.needle.seam.found(needleLine(needle), at))
+        : below(instruments.needle.seam.fitted(needleLine(needle), at));
+    }
+    case 'work-told': {
+      const fabric = FABRICS.find(({ id }) => id === event.body.fabric)?.title ?? '';
+      return above(instruments.needle.seam.work(lowerFirst(fabric), threadLine(event.body)));
+    }
+    case 'screw-turned':
+      return below(instruments.bobbin.screw.seam(event.body.turn, event.body.which));
+    case 'mark-found':
+      return above(instruments.marks.seam.found(event.body));
+    case 'mark-ended':
+      return below(instruments.marks.seam.ended(event.body.end));
+    case 'pieces-laid':
+      return above(instruments.needle.seam.pieces(event.body.pieces.length, event.body.missing));
+    case 'price-asked':
+    case 'part-awaited':
+    case 'part-came':
+    case 'part-fitted':
+    case 'clock-started':
+    case 'clock-stopped':
+    case 'labour-booked':
+    case 'bill-made':
+    case 'customer-told':
+    case 'placed':
+      return below(m.life.entry(event, money));
+  }
+}
+
+/** What was noted, with the check that it is about. */
+function atCheck(model: FamilyModel, check: string | undefined, text: string): string {
+  return check === undefined ? text : `${titleOf(model, check)}: ${text}`;
+}
+
+function lookWords(
+  model: FamilyModel,
+  checkId: string,
+  answers: Readonly<Record<string, 'yes' | 'no'>>,
+): string {
+  const seen = Object.entries(answers)
+    .filter(([, answer]) => answer === 'yes')
+    .map(([id]) => model.findings.get(id)?.answer ?? id);
+  const title = titleOf(model, checkId);
+  if (INTERVIEWS.has(checkId)) {
+    return seen.join(', ') || m.seam.denied(deniedWords(model, answers));
+  }
+  return `${title}: ${seen.length > 0 ? lowerFirst(seen.join(', ')) : lowerFirst(model.checks.get(checkId)?.normal ?? '')}`;
+}
+
+/** What was asked and denied, as one line. */
+function deniedWords(model: FamilyModel, answers: Readonly<Record<string, 'yes' | 'no'>>): string {
+  return Object.keys(answers)
+    .map((id) => lowerFirst(model.findings.get(id)?.answer ?? id))
+    .join(', ');
+}
+
+function titleOf(model: FamilyModel, check: string): string {
+  return model.checks.get(check)?.title ?? check;
+}

@@ -1,0 +1,62 @@
+import type { Session } from '@nodo/api';
+import { outbox } from '@nodo/client';
+import {
+  applyTicketEvent,
+  type CommandOf,
+  type Draft,
+  decide,
+  type EventType,
+  type TicketEvent,
+} from '@nodo/ticket';
+import { useCallback, useLayoutEffect, useRef } from 'react';
+import { toast } from 'sonner';
+import { useAppDispatch } from '../api/client.ts';
+import { m } from '../messages/index.ts';
+import { deviceId } from '../store/device.ts';
+import { askPlanner } from './usePlan.ts';
+import { actorOf, type ShownTicket } from './useShownTicket.ts';
+
+export type RecordEntry = <Type extends EventType>(type: Type, command: CommandOf<Type>) => boolean;
+
+/**
+ * Makes an entry: judged here by the server's own rules, shown at once, sent as soon as the
+ * server can be reached. False, with the reason told, when the rules refuse it.
+ */
+export function useRecord(shown: ShownTicket, session: Session): RecordEntry {
+  const dispatch = useAppDispatch();
+  // One pen for as long as the view stands, so that nothing is painted anew for its sake.
+  const latest = useRef({ shown, session });
+  useLayoutEffect(() => {
+    latest.current = { shown, session };
+  });
+  return useCallback(
+    (type, command) => {
+      const { shown, session } = latest.current;
+      const { ticket, events, edition, changes } = shown;
+      const draft = {
+        id: crypto.randomUUID(),
+        type,
+        command,
+        epoch: ticket.epoch,
+        observedAt: new Date().toISOString(),
+        device: deviceId(),
+      } as unknown as Draft;
+      const verdict = decide(ticket, draft, actorOf(session), edition);
+      if (!verdict.ok) {
+        toast.error(m.refusals[verdict.refusal.code](verdict.refusal));
+        return false;
+      }
+      const event = { ...verdict.event, receivedAt: draft.observedAt } as TicketEvent;
+      const told = [...events, event];
+      // Several entries may follow each other before anything is painted: each on the one before.
+      latest.current = {
+        session,
+        shown: { ...shown, ticket: applyTicketEvent(ticket, event), events: told },
+      };
+      askPlanner(ticket.id, told, changes);
+      dispatch(outbox.actions.added({ ticket: ticket.id, draft, person: session.person.id }));
+      return true;
+    },
+    [dispatch],
+  );
+}

@@ -1,0 +1,57 @@
+import type { Customer, Session } from '@nodo/api';
+import { type CallFault, enteredOn } from '@nodo/client';
+import type { Actor } from '@nodo/kernel';
+import type { Edition, TableChange } from '@nodo/knowledge';
+import { layer, type Ticket, type TicketEvent } from '@nodo/ticket';
+import { useMemo, useState } from 'react';
+import { useAppSelector, useTicketQuery } from '../api/client.ts';
+import { useTables } from '../session/useTables.ts';
+
+export interface ShownTicket {
+  readonly ticket: Ticket;
+  /** Confirmed events and, after them, those that wait to be sent. */
+  readonly events: readonly TicketEvent[];
+  readonly waiting: ReadonlySet<string>;
+  readonly customer: Customer | null;
+  /** The tables that it is judged with. */
+  readonly edition: Edition;
+  /** What the shop changed in the shipped tables to get there. */
+  readonly changes: readonly TableChange[];
+}
+
+/** What the server confirmed, with what was entered on this screen laid over it. */
+export function useShownTicket(
+  id: string,
+  session: Session,
+): {
+  readonly shown?: ShownTicket;
+  readonly fault: CallFault | undefined;
+  readonly refetch: () => void;
+} {
+  const { data: file, error, refetch } = useTicketQuery(id);
+  const { tables, fault: tablesFault, refetch: readTables } = useTables();
+  const entries = useAppSelector(({ outbox }) => outbox.entries);
+  const { people } = session.screen;
+
+  const [layOn] = useState(layer);
+  const shown = useMemo(() => {
+    if (!file || !tables) return undefined;
+    const { edition, changes } = tables;
+    const entered = enteredOn(id, entries, people);
+    const { ticket, events, waiting } = layOn(id, file.events, entered, edition);
+    return { ticket, events, waiting, customer: file.customer, edition, changes };
+  }, [id, file, tables, entries, people, layOn]);
+
+  return {
+    ...(shown ? { shown } : {}),
+    fault: (error as CallFault | undefined) ?? tablesFault,
+    refetch: () => {
+      if (error) void refetch();
+      if (tablesFault) readTables();
+    },
+  };
+}
+
+export function actorOf({ person }: Session): Actor {
+  return { person: person.id, role: person.role };
+}

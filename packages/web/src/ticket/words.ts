@@ -1,0 +1,65 @@
+import type { FindingWeight, Requirement } from '@nodo/core';
+import { type FamilyModel, parseRequirement } from '@nodo/knowledge';
+import type { Ticket } from '@nodo/ticket';
+import { m } from '../messages/index.ts';
+
+/** A finding as it is told: what was seen, or the check's own word for nothing seen. */
+export function findingWords(model: FamilyModel, finding: string, present: boolean): string {
+  const known = model.findings.get(finding);
+  if (!known) return finding;
+  if (present) return lowerFirst(known.answer);
+  const check = model.checks.get(known.check);
+  // Complaint and context have no normal answer worth telling: the question was denied.
+  const single = check !== undefined && check.findings.length === 1;
+  return single ? lowerFirst(check.normal) : m.bench.causes.notSeen(lowerFirst(known.answer));
+}
+
+/** The readings that carry a cause, strongest first, as one line. */
+export function reasonWords(
+  model: FamilyModel,
+  weights: readonly FindingWeight[] | undefined,
+  most = 2,
+): { readonly speaksFor: string; readonly against: string } {
+  const line = (wanted: (weight: number) => boolean): string =>
+    (weights ?? [])
+      .filter(({ weight }) => wanted(weight))
+      .slice(0, most)
+      .map(({ finding, present }) => findingWords(model, finding, present))
+      .join(', ');
+  return {
+    speaksFor: line((weight) => weight >= WORTH_TELLING),
+    against: line((weight) => weight <= -WORTH_TELLING),
+  };
+}
+
+/** Weights below this (odds of 2 to 1) are not told: natural logarithm of 2. */
+const WORTH_TELLING = 0.7;
+
+export function requirementWords(model: FamilyModel, requirement: Requirement): string {
+  switch (requirement.kind) {
+    case 'check':
+      return model.checks.get(requirement.id)?.title ?? requirement.id;
+    case 'action':
+      return model.actions.get(requirement.id)?.title ?? requirement.id;
+    case 'finding':
+      return model.findings.get(requirement.id)?.answer ?? requirement.id;
+  }
+}
+
+/** A gate's requirement as the tables write it, in words. */
+export function gateWords(model: FamilyModel, text: string): string {
+  const requirement = parseRequirement(text);
+  return requirement ? requirementWords(model, requirement) : text;
+}
+
+/** What is off the machine, outermost first, as one line. */
+export function openWords(model: FamilyModel, ticket: Ticket): string {
+  return model.access
+    .filter(({ id }) => ticket.open.has(id))
+    .map(({ title }) => title)
+    .join(', ');
+}
+
+export function lowerFirst(text: string): string {
+  return text.charAt(0).toLocaleLowerCase() + text.slice(1);
+}
