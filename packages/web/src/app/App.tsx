@@ -8,6 +8,7 @@ import { RackView } from '../features/rack/RackView.tsx';
 import { SignIn } from '../features/signIn/SignIn.tsx';
 import { m } from '../messages/index.ts';
 import { BeingRead } from '../session/NotRead.tsx';
+import { SessionProvider } from '../session/SessionContext.tsx';
 import { Button } from '../ui/Button.tsx';
 import { FaultBoundary } from '../ui/FaultBoundary.tsx';
 import { Blank, Sewing } from '../ui/Stitches.tsx';
@@ -66,37 +67,33 @@ function Shop() {
   if (!session) return <SignIn />;
   return (
     <BrowserRouter>
-      <Frame session={session}>
-        <FaultBoundary instead={<Broken />}>
-          <Suspense fallback={<BeingRead />}>
-            <Routes>
-              <Route path="/" element={<RackView />} />
-              <Route path="/counter" element={<CounterView session={session} />} />
-              <Route path="/phone" element={<PhoneView session={session} />} />
-              <Route path="/phone/:ticket" element={<CallView session={session} />} />
-              <Route path="/bench/:ticket" element={<BenchView session={session} />} />
-              <Route
-                path="/bench/:ticket/needle/:part?"
-                element={<NeedleView session={session} />}
-              />
-              <Route
-                path="/bench/:ticket/bobbin/:part?"
-                element={<BobbinView session={session} />}
-              />
-              <Route path="/bobbin/:part?" element={<BobbinView session={session} />} />
-              <Route path="/needle/:part?" element={<NeedleView session={session} />} />
-              <Route path="/knowledge/:kind?/:id?" element={<KnowledgeView session={session} />} />
-              <Route path="/t/:ticket" element={<Tagged session={session} />} />
-              <Route path="/customers/:customer" element={<CustomerView session={session} />} />
-              <Route path="/machines/:machine" element={<MachineView session={session} />} />
-              <Route path="/shop" element={<ShopView session={session} />} />
-              <Route path="/collected" element={<CollectedView />} />
-              <Route path="/people" element={<PeopleView session={session} />} />
-              <Route path="*" element={<NothingHere />} />
-            </Routes>
-          </Suspense>
-        </FaultBoundary>
-      </Frame>
+      <SessionProvider session={session}>
+        <Frame>
+          <FaultBoundary instead={<Broken />}>
+            <Suspense fallback={<BeingRead />}>
+              <Routes>
+                <Route path="/" element={<RackView />} />
+                <Route path="/counter" element={<CounterView />} />
+                <Route path="/phone" element={<PhoneView />} />
+                <Route path="/phone/:ticket" element={<CallView />} />
+                <Route path="/bench/:ticket" element={<BenchView />} />
+                <Route path="/bench/:ticket/needle/:part?" element={<NeedleView />} />
+                <Route path="/bench/:ticket/bobbin/:part?" element={<BobbinView />} />
+                <Route path="/bobbin/:part?" element={<BobbinView />} />
+                <Route path="/needle/:part?" element={<NeedleView />} />
+                <Route path="/knowledge/:kind?/:id?" element={<KnowledgeView />} />
+                <Route path="/t/:ticket" element={<Tagged />} />
+                <Route path="/customers/:customer" element={<CustomerView />} />
+                <Route path="/machines/:machine" element={<MachineView />} />
+                <Route path="/shop" element={<ShopView />} />
+                <Route path="/collected" element={<CollectedView />} />
+                <Route path="/people" element={<PeopleView />} />
+                <Route path="*" element={<NothingHere />} />
+              </Routes>
+            </Suspense>
+          </FaultBoundary>
+        </Frame>
+      </SessionProvider>
       <Toaster
         position="top-center"
         duration={6000}

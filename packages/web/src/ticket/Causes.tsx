@@ -1,18 +1,16 @@
 import { type CauseBelief, chanceBand } from '@nodo/core';
 import type { FamilyModel } from '@nodo/knowledge';
-import type { Assessment } from '@nodo/ticket';
 import { memo, useState } from 'react';
 import { m, write } from '../messages/index.ts';
 import type { PlanWords } from '../workers/planner.worker.ts';
 import { StandingMark } from './ProvenanceMark.tsx';
+import { useTicket } from './TicketContext.tsx';
 import { reasonWords } from './words.ts';
 
 const SHOWN = 4;
 const SHOWN_ALL = 20;
 
 interface CausesProps {
-  readonly model: FamilyModel;
-  readonly assessment: Assessment;
   /** Undefined while they are being reckoned for the first time. */
   readonly words: PlanWords | undefined;
   readonly chosen: string | undefined;
@@ -23,14 +21,8 @@ interface CausesProps {
 }
 
 /** The likely causes with their chances, in numbers, bars and words, and why. */
-export const Causes = memo(function Causes({
-  model,
-  assessment,
-  words: told,
-  chosen,
-  closed,
-  onChoose,
-}: CausesProps) {
+export const Causes = memo(function Causes({ words: told, chosen, closed, onChoose }: CausesProps) {
+  const { model, assessment } = useTicket();
   const [all, setAll] = useState(false);
   const words = m.bench.causes;
   const shown = assessment.beliefs.slice(0, all ? SHOWN_ALL : SHOWN);

@@ -1,23 +1,27 @@
-import type { Session } from '@nodo/api';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { m } from '../messages/index.ts';
 import { NotRead } from '../session/NotRead.tsx';
 import { Blank } from '../ui/Stitches.tsx';
-import { type ShownTicket, useShownTicket } from './useShownTicket.ts';
+import { TicketProvider } from './TicketContext.tsx';
+import { useShownTicket } from './useShownTicket.ts';
 
-/** A ticket from the server, or why there is none to show. */
+/** Provides a ticket to what is inside, or says why there is none to show. */
 export function TicketGate({
   id,
-  session,
   children,
 }: {
   readonly id: string;
-  readonly session: Session;
-  readonly children: (shown: ShownTicket) => ReactNode;
+  readonly children: ReactNode;
 }) {
-  const { shown, fault, refetch } = useShownTicket(id, session);
-  if (shown?.ticket.intake) return children(shown);
+  const { shown, fault, refetch } = useShownTicket(id);
+  if (shown?.ticket.intake) {
+    return (
+      <TicketProvider key={id} shown={shown}>
+        {children}
+      </TicketProvider>
+    );
+  }
   if (fault?.kind === 'refused') {
     return (
       <Blank title={m.refusals[fault.refusal.code](fault.refusal)}>

@@ -3,9 +3,14 @@ import type { FamilyModel } from '@nodo/knowledge';
 import { useAppDispatch, useAppSelector } from '../api/client.ts';
 import { m, write } from '../messages/index.ts';
 import { Button } from '../ui/Button.tsx';
+import { useTicket } from './TicketContext.tsx';
 
 /** Entries of this screen that the server would not have, with the reason; kept until put away. */
-export function Tray({ ticket, model }: { readonly ticket: string; readonly model: FamilyModel }) {
+export function Tray() {
+  const {
+    ticket: { id: ticket },
+    model,
+  } = useTicket();
   const dispatch = useAppDispatch();
   const entries = useAppSelector(({ outbox: { entries: all } }) => all);
   const refused = entries.filter((entry) => entry.ticket === ticket && entry.refusal);

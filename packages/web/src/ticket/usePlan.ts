@@ -1,60 +1,8 @@
-import type { TableChange } from '@nodo/knowledge';
-import type { TicketEvent } from '@nodo/ticket';
-import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
-import type { Plan, Planner } from '../workers/planner.worker.ts';
-
-let planner: Remote<Planner> | undefined;
-
-function thePlanner(): Remote<Planner> {
-  planner ??= wrap<Planner>(
-    new Worker(new URL('../workers/planner.worker.ts', import.meta.url), { type: 'module' }),
-  );
-  return planner;
-}
-
-/** What was asked of the planner last, and the answers on their way. */
-interface Asked {
-  readonly key: string;
-  readonly quick: Promise<Plan>;
-  readonly full: Promise<Plan>;
-}
-
-let asked: Asked | undefined;
-
-/** The same key, the same plan. */
-function keyOf(
-  ticket: string,
-  events: readonly TicketEvent[],
-  changes: readonly TableChange[],
-): string {
-  const told = events.map(({ id }) => id.slice(0, 8)).join('');
-  return `${ticket} ${told} ${JSON.stringify(changes)}`;
-}
-
-/**
- * Asks the planner, or gives what is on its way. A screen that knows what it is about to show
- * asks before it paints: the reckoning and the painting go on side by side.
- */
-export function askPlanner(
-  ticket: string,
-  events: readonly TicketEvent[],
-  changes: readonly TableChange[],
-): Asked {
-  const key = keyOf(ticket, events, changes);
-  if (asked?.key === key) return asked;
-  const planner = thePlanner();
-  // In one breath: the worker answers in order, both of the same ticket.
-  const fresh = { key, quick: planner.quick(ticket, events, changes), full: planner.full() };
-  asked = fresh;
-  Promise.all([fresh.quick, fresh.full]).catch((fault: unknown) => {
-    console.error('The planner failed', fault);
-    // Whoever asks again may have more luck.
-    if (asked === fresh) asked = undefined;
-  });
-  return fresh;
-}
+import type { Plan } from '../workers/planner.worker.ts';
+import { askPlanner, keyOf } from './planner.ts';
+import { useShown } from './TicketContext.tsx';
 
 /** So soon after the first proposal a better one may take its place: no hand has moved yet. */
 const HAND_MS = 250;
@@ -66,14 +14,18 @@ interface Known {
 
 /**
  * The proposals for the ticket as it stands: a first one at once, then the full reckoning,
- * which changes the order only as long as no hand can have moved. `undefined` while there is
+ * which changes the order only as long as no hand can have moved. `plan` is undefined while there is
  * none, so that nobody taps an answer to yesterday's question.
  */
-export function usePlan(
-  ticket: string,
-  events: readonly TicketEvent[],
-  changes: readonly TableChange[],
-): Plan | 'failed' | undefined {
+export function usePlan(): {
+  readonly plan: Plan | undefined;
+  readonly planFailed: boolean;
+} {
+  const {
+    ticket: { id: ticket },
+    events,
+    changes,
+  } = useShown();
   const [known, setKnown] = useState<Known>();
   const key = keyOf(ticket, events, changes);
 
@@ -103,7 +55,8 @@ export function usePlan(
     };
   }, [ticket, key]);
 
-  return known?.key === key ? known.plan : undefined;
+  const plan = known?.key === key ? known.plan : undefined;
+  return { plan: plan === 'failed' ? undefined : plan, planFailed: plan === 'failed' };
 }
 
 /** A plan that comes late keeps what already stands before the hand, and explains it. */

@@ -1,4 +1,3 @@
-import type { Session } from '@nodo/api';
 import { outbox } from '@nodo/client';
 import {
   applyTicketEvent,
@@ -12,8 +11,9 @@ import { useCallback, useLayoutEffect, useRef } from 'react';
 import { toast } from 'sonner';
 import { useAppDispatch } from '../api/client.ts';
 import { m } from '../messages/index.ts';
+import { useSession } from '../session/SessionContext.tsx';
 import { deviceId } from '../store/device.ts';
-import { askPlanner } from './usePlan.ts';
+import { askPlanner } from './planner.ts';
 import { actorOf, type ShownTicket } from './useShownTicket.ts';
 
 export type RecordEntry = <Type extends EventType>(type: Type, command: CommandOf<Type>) => boolean;
@@ -22,9 +22,10 @@ export type RecordEntry = <Type extends EventType>(type: Type, command: CommandO
  * Makes an entry: judged here by the server's own rules, shown at once, sent as soon as the
  * server can be reached. False, with the reason told, when the rules refuse it.
  */
-export function useRecord(shown: ShownTicket, session: Session): RecordEntry {
+export function useRecord(shown: ShownTicket): RecordEntry {
   const dispatch = useAppDispatch();
-  // One pen for as long as the view stands, so that nothing is painted anew for its sake.
+  const session = useSession();
+  // The callback keeps its identity while the view is mounted, so memoised children do not re-render.
   const latest = useRef({ shown, session });
   useLayoutEffect(() => {
     latest.current = { shown, session };

@@ -5,6 +5,7 @@ import type { Edition, TableChange } from '@nodo/knowledge';
 import { layer, type Ticket, type TicketEvent } from '@nodo/ticket';
 import { useMemo, useState } from 'react';
 import { useAppSelector, useTicketQuery } from '../api/client.ts';
+import { useSession } from '../session/SessionContext.tsx';
 import { useTables } from '../session/useTables.ts';
 
 export interface ShownTicket {
@@ -20,10 +21,7 @@ export interface ShownTicket {
 }
 
 /** What the server confirmed, with what was entered on this screen laid over it. */
-export function useShownTicket(
-  id: string,
-  session: Session,
-): {
+export function useShownTicket(id: string): {
   readonly shown?: ShownTicket;
   readonly fault: CallFault | undefined;
   readonly refetch: () => void;
@@ -31,7 +29,7 @@ export function useShownTicket(
   const { data: file, error, refetch } = useTicketQuery(id);
   const { tables, fault: tablesFault, refetch: readTables } = useTables();
   const entries = useAppSelector(({ outbox }) => outbox.entries);
-  const { people } = session.screen;
+  const { people } = useSession().screen;
 
   const [layOn] = useState(layer);
   const shown = useMemo(() => {

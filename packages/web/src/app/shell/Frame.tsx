@@ -1,10 +1,10 @@
-import type { Session } from '@nodo/api';
 import { Moon, Sun } from 'lucide-react';
 import { lazy, type ReactNode, Suspense } from 'react';
 import { Link, NavLink } from 'react-router';
 import { useAppSelector, useTablesQuery } from '../../api/client.ts';
 import { useStreamState } from '../../api/useStreamState.ts';
 import { m } from '../../messages/index.ts';
+import { useSession } from '../../session/SessionContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { LockedScreen } from './LockedScreen.tsx';
 import { PersonButton } from './PersonButton.tsx';
@@ -14,22 +14,17 @@ import { useTheme } from './useTheme.ts';
 const FindBox = lazy(() => import('../../features/find/FindBox.tsx'));
 
 /** What stands round every view: where one is, who one is, whether the shop is in reach. */
-export function Frame({
-  session,
-  children,
-}: {
-  readonly session: Session;
-  readonly children: ReactNode;
-}) {
+export function Frame({ children }: { readonly children: ReactNode }) {
+  const session = useSession();
   // Every view judges with them: read once, kept as long as somebody is signed in.
   useTablesQuery();
   const { theme, toggle } = useTheme();
-  useIdleLock(session);
+  useIdleLock();
   const { locked } = session.screen;
 
   return (
     <div data-thread={session.person.thread} className="flex min-h-dvh flex-col">
-      {locked && <LockedScreen session={session} />}
+      {locked && <LockedScreen />}
       <a
         href="#main"
         className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-paper focus:p-3"
@@ -58,11 +53,11 @@ export function Frame({
           {session.person.role === 'lead' && <FrameLink to="/shop">{m.cards.shop.nav}</FrameLink>}
         </nav>
         <Suspense fallback={<span className="min-h-11 flex-1" />}>
-          <FindBox session={session} />
+          <FindBox />
         </Suspense>
         <p className="ml-auto hidden text-quiet 2xl:block">{session.shop.name}</p>
         <span className="ml-auto flex items-center gap-x-2">
-          <PersonButton session={session} />
+          <PersonButton />
           <Button
             look="quiet"
             onClick={toggle}

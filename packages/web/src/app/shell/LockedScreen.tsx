@@ -1,8 +1,8 @@
-import type { Session } from '@nodo/api';
 import { Dialog } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import { SignInForm } from '../../features/signIn/SignInForm.tsx';
 import { m } from '../../messages/index.ts';
+import { useSession } from '../../session/SessionContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { PersonMark } from '../../ui/PersonMark.tsx';
 import { PinForm } from './PinForm.tsx';
@@ -11,7 +11,8 @@ import { PinForm } from './PinForm.tsx';
  * Over everything, open sheets too, while nobody is at the screen. What was entered stays
  * behind it and cannot be seen (styles.css hides whatever is not of this layer).
  */
-export function LockedScreen({ session }: { readonly session: Session }) {
+export function LockedScreen() {
+  const session = useSession();
   const withPin = session.screen.people.filter(({ hasPin }) => hasPin);
   const first = withPin.find(({ id }) => id === session.person.id) ?? withPin[0];
   const [chosen, setChosen] = useState(first);

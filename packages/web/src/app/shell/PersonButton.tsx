@@ -1,11 +1,12 @@
-import type { Session } from '@nodo/api';
 import { lazy, Suspense, useState } from 'react';
+import { useSession } from '../../session/SessionContext.tsx';
 import { FACE_BUTTON, PersonFace } from './PersonFace.tsx';
 
 const PersonMenu = lazy(() => import('./PersonMenu.tsx'));
 
 /** Who stands at this screen. The menu behind it is loaded when it is first opened. */
-export function PersonButton({ session }: { readonly session: Session }) {
+export function PersonButton() {
+  const session = useSession();
   const [isWanted, setIsWanted] = useState(false);
   const closed = (
     <button
@@ -20,7 +21,7 @@ export function PersonButton({ session }: { readonly session: Session }) {
   if (!isWanted) return closed;
   return (
     <Suspense fallback={closed}>
-      <PersonMenu session={session} />
+      <PersonMenu />
     </Suspense>
   );
 }

@@ -4,6 +4,7 @@ import { type ReactNode, useState } from 'react';
 import { useLockScreenMutation, useSignOutMutation } from '../../api/client.ts';
 import { SignInForm } from '../../features/signIn/SignInForm.tsx';
 import { m } from '../../messages/index.ts';
+import { useSession } from '../../session/SessionContext.tsx';
 import { Modal } from '../../ui/Modal.tsx';
 import { PersonMark } from '../../ui/PersonMark.tsx';
 import { NameScreen } from './NameScreen.tsx';
@@ -17,7 +18,8 @@ type Sheet =
   | { readonly kind: 'another' | 'pin' | 'password' | 'screen' };
 
 /** Who stands at this screen, opened: the change to another, one's own secrets, the way out. */
-export default function PersonMenu({ session }: { readonly session: Session }) {
+export default function PersonMenu() {
+  const session = useSession();
   const { person, screen } = session;
   const [sheet, setSheet] = useState<Sheet>();
   const [lock] = useLockScreenMutation();

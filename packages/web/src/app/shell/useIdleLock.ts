@@ -1,6 +1,6 @@
-import type { Session } from '@nodo/api';
 import { useEffect, useState } from 'react';
 import { stream, useLockScreenMutation } from '../../api/client.ts';
+import { useSession } from '../../session/SessionContext.tsx';
 
 const KEPT_UNDER = 'nodo.lockAfter';
 export const LOCK_AFTER_MINUTES = [2, 5, 10, 30] as const;
@@ -30,7 +30,8 @@ function readMinutes(): number {
  * Locks the screen when nobody has touched it for a while. Without a connection it stays open,
  * for nobody could open it again; it locks when the connection is back.
  */
-export function useIdleLock({ screen: { locked } }: Session): void {
+export function useIdleLock(): void {
+  const { locked } = useSession().screen;
   const [lock] = useLockScreenMutation();
   useEffect(() => {
     if (locked) {

@@ -1,9 +1,7 @@
-import type { Person, Session } from '@nodo/api';
 import { WANTS_FREEING } from '@nodo/knowledge';
 import {
   type Assessment,
   mayRecord,
-  mayWorkAtBench,
   NOTHING_DEFERRED,
   nextStep,
   putOff,
@@ -12,12 +10,15 @@ import {
 import { type ReactNode, useCallback, useEffect, useMemo, useState } from 'react';
 import { Navigate, useParams } from 'react-router';
 import { m, write } from '../../messages/index.ts';
+import { useSession } from '../../session/SessionContext.tsx';
+import { usePeopleById } from '../../session/usePeopleById.ts';
 import { Causes } from '../../ticket/Causes.tsx';
 import { Seam } from '../../ticket/seam/Seam.tsx';
+import { FrozenTicket, useShown, useTicket } from '../../ticket/TicketContext.tsx';
 import { TicketGate } from '../../ticket/TicketGate.tsx';
 import { Tray } from '../../ticket/Tray.tsx';
-import { useAtWork } from '../../ticket/useAtWork.ts';
 import { useLookAt } from '../../ticket/useLookAt.ts';
+import { usePlan } from '../../ticket/usePlan.ts';
 import type { ShownTicket } from '../../ticket/useShownTicket.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Duties } from './Duties.tsx';
@@ -31,34 +32,34 @@ import { LeftHere, Together } from './together/Together.tsx';
 import { useLasts } from './useLasts.ts';
 
 /** One ticket at work. */
-export default function BenchView({ session }: { readonly session: Session }) {
+export default function BenchView() {
   const { ticket: id = '' } = useParams();
   return (
-    <TicketGate id={id} session={session}>
-      {(shown) =>
-        shown.ticket.intake?.tag === undefined ? (
-          <Navigate to={`/phone/${id}`} replace />
-        ) : (
-          <Bench key={id} shown={shown} session={session} />
-        )
-      }
+    <TicketGate id={id}>
+      <InTheShop />
     </TicketGate>
   );
 }
 
-function Bench({ shown, session }: { readonly shown: ShownTicket; readonly session: Session }) {
-  const { ticket, events } = shown;
-  const { model, assessment, plan, planFailed, people, record } = useAtWork(shown, session);
+/** A machine that is not in the shop is only spoken of on the telephone. */
+function InTheShop() {
+  const { id, intake } = useTicket().ticket;
+  return intake?.tag === undefined ? <Navigate to={`/phone/${id}`} replace /> : <Bench />;
+}
+
+function Bench() {
+  const { ticket, model, assessment, mayWork } = useTicket();
+  const { events } = useShown();
+  const { role } = useSession().person;
+  const { plan, planFailed } = usePlan();
   const [deferred, setDeferred] = useState(NOTHING_DEFERRED);
   const step = useMemo(
-    () => plan && model && assessment && nextStep(ticket, model, assessment, plan, deferred),
+    () => plan && nextStep(ticket, model, assessment, plan, deferred),
     [ticket, model, assessment, plan, deferred],
   );
   const [resumed, setResumed] = useState(false);
   const [choice, setChoice] = useState<Choice>();
   const [elseOpen, setElseOpen] = useState(false);
-  const { role } = session.person;
-  const mayWork = mayWorkAtBench(role);
 
   // What was chosen has been answered, here or on another screen: back to the proposal.
   const { seq } = ticket;
@@ -81,36 +82,20 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
     choice?.kind === 'check' ? choice : !choice && step?.kind === 'check' ? step : null;
   useLookAt(ticket.id, lookedAt?.check ?? null);
 
-  if (!model || !assessment) return null;
   return (
     <div className="flex flex-1 flex-col lg:h-[calc(100dvh-3.4rem)] lg:min-h-[38rem] lg:flex-none">
-      <BenchHeader shown={shown} people={people}>
-        <JobBar shown={shown} session={session} model={model} record={record} />
-        <Together
-          shown={shown}
-          session={session}
-          model={model}
-          people={people}
-          record={record}
-          mayRecord={mayRecord(role, 'handed-over')}
-        />
+      <BenchHeader>
+        <JobBar />
+        <Together mayRecord={mayRecord(role, 'handed-over')} />
       </BenchHeader>
-      <LeftHere shown={shown} session={session} people={people} />
-      <Tray ticket={ticket.id} model={model} />
+      <LeftHere />
+      <Tray />
       {!resumed && ticket.status === 'open' && (
-        <ResumeStrip
-          ticket={ticket}
-          model={model}
-          assessment={assessment}
-          step={step}
-          onPutAway={() => setResumed(true)}
-        />
+        <ResumeStrip step={step} onPutAway={() => setResumed(true)} />
       )}
       <div className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[17.5rem_minmax(0,1fr)_17.5rem]">
         <div className="contain-layout border-rule p-4 max-lg:order-2 max-lg:border-t lg:overflow-y-auto lg:border-r">
           <Causes
-            model={model}
-            assessment={assessment}
             words={plan?.words}
             closed={ticket.closing !== undefined}
             chosen={choice?.kind === 'cause' ? choice.cause : undefined}
@@ -122,68 +107,44 @@ function Bench({ shown, session }: { readonly shown: ShownTicket; readonly sessi
           inert={isHeld}
           className="contain-layout flex flex-col bg-paper px-6 pt-4 max-lg:order-1 lg:min-h-0 lg:overflow-hidden"
         >
-          <StepPane
-            ticket={ticket}
-            model={model}
-            assessment={assessment}
-            plan={plan}
-            step={step}
-            planFailed={planFailed}
-            choice={choice}
-            onChoose={setChoice}
-            onDefer={(what) => {
-              setDeferred(putOff(deferred, what));
-              setChoice(undefined);
-            }}
-            onSomethingElse={() => setElseOpen(true)}
-            record={record}
-            mayFind={mayRecord(role, 'findings-recorded')}
-            mayWork={mayWork}
-            isHeld={isHeld}
-          />
+          <FrozenTicket frozen={isHeld}>
+            {' '}
+            <StepPane
+              plan={plan}
+              step={step}
+              planFailed={planFailed}
+              choice={choice}
+              onChoose={setChoice}
+              onDefer={(what) => {
+                setDeferred(putOff(deferred, what));
+                setChoice(undefined);
+              }}
+              onSomethingElse={() => setElseOpen(true)}
+              isHeld={isHeld}
+            />
+          </FrozenTicket>
         </section>
         <div className="contain-layout border-rule p-4 max-lg:order-3 max-lg:border-t lg:overflow-y-auto lg:border-l">
-          <MachineNow
-            ticket={ticket}
-            model={model}
-            record={record}
-            mayWork={mayWork}
-            plan={plan}
-            onChooseCheck={chooseCheck}
-          />
+          <MachineNow plan={plan} onChooseCheck={chooseCheck} />
           {mayWork && wantsFreeing(ticket, assessment) && (
             <Button className="mt-3" onClick={() => setChoice({ kind: 'freeing' })}>
               {m.freeing.offer}
             </Button>
           )}
           <Duties
-            assessment={assessment}
-            model={model}
-            record={record}
             mayWork={mayWork && ticket.status === 'open'}
             onChooseCheck={chooseCheck}
             onChooseClose={chooseClose}
             lowersRisk={plan?.lowersRisk}
             closed={ticket.status !== 'open'}
           />
-          <PlanSwitch ticket={ticket} record={record} mayWork={mayWork} />
+          <PlanSwitch />
         </div>
       </div>
-      <Seam
-        shown={shown}
-        model={model}
-        assessment={assessment}
-        people={people}
-        session={session}
-        record={record}
-      />
+      <Seam />
       <SomethingElse
         open={elseOpen}
         onOpenChange={setElseOpen}
-        ticket={ticket}
-        model={model}
-        record={record}
-        mayWork={mayWork}
         onChoose={setChoice}
         check={lookedAt?.check}
       />
@@ -209,15 +170,9 @@ function keepsChoice(choice: Choice | undefined, last: ShownTicket['events'][num
   return last.type === 'action-done' && !last.body.repair && choice.kind !== 'cause';
 }
 
-function BenchHeader({
-  shown: { ticket, events, customer },
-  people,
-  children,
-}: {
-  readonly shown: ShownTicket;
-  readonly people: ReadonlyMap<string, Person>;
-  readonly children: ReactNode;
-}) {
+function BenchHeader({ children }: { readonly children: ReactNode }) {
+  const { ticket, events, customer } = useShown();
+  const people = usePeopleById();
   const last = events.at(-1);
   const lastBy = last && people.get(last.actor.person);
   const { intake } = ticket;

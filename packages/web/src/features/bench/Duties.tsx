@@ -1,9 +1,8 @@
 import type { DutyStatus } from '@nodo/core';
 import type { FamilyModel } from '@nodo/knowledge';
-import type { Assessment } from '@nodo/ticket';
 import { memo, useState } from 'react';
 import { m, write } from '../../messages/index.ts';
-import type { RecordEntry } from '../../ticket/useRecord.ts';
+import { useTicket } from '../../ticket/TicketContext.tsx';
 import { lowerFirst, requirementWords } from '../../ticket/words.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextArea } from '../../ui/Field.tsx';
@@ -11,18 +10,12 @@ import { Modal } from '../../ui/Modal.tsx';
 
 /** What must still be done before the knot may be tied. */
 export const Duties = memo(function Duties({
-  assessment,
-  model,
-  record,
   mayWork,
   onChooseCheck,
   onChooseClose,
   lowersRisk,
   closed,
 }: {
-  readonly assessment: Assessment;
-  readonly model: FamilyModel;
-  readonly record: RecordEntry;
   readonly mayWork: boolean;
   readonly onChooseCheck: (check: string) => void;
   readonly onChooseClose: () => void;
@@ -31,6 +24,7 @@ export const Duties = memo(function Duties({
   /** The ticket's risk was told when it was closed. */
   readonly closed: boolean;
 }) {
+  const { assessment, model, record } = useTicket();
   const [waiving, setWaiving] = useState<string>();
   const words = m.bench.duties;
   const owed = assessment.duties.filter(({ state }) => state === 'owed');

@@ -1,32 +1,22 @@
-import type { FamilyModel } from '@nodo/knowledge';
 import { checkMinutes } from '@nodo/knowledge';
-import type { Ticket } from '@nodo/ticket';
 import { Plug, Unplug, Wrench } from 'lucide-react';
 import { memo } from 'react';
 import { NeedleNow } from '../../instruments/needle/register/NeedleNow.tsx';
 import { m, write } from '../../messages/index.ts';
-import type { RecordEntry } from '../../ticket/useRecord.ts';
+import { useTicket } from '../../ticket/TicketContext.tsx';
 import { openWords } from '../../ticket/words.ts';
 import { Button } from '../../ui/Button.tsx';
 import type { Plan } from '../../workers/planner.worker.ts';
 
 /** What is off the machine, whether it is plugged in, and the caution that goes with it. */
 export const MachineNow = memo(function MachineNow({
-  ticket,
-  model,
-  record,
-  mayWork,
   plan,
   onChooseCheck,
 }: {
-  readonly ticket: Ticket;
-  readonly model: FamilyModel;
-  readonly record: RecordEntry;
-  readonly mayWork: boolean;
-  /** Undefined while it is being reckoned. */
-  readonly plan: Plan | undefined;
+  /** Undefined while it is being reckoned. */ readonly plan: Plan | undefined;
   readonly onChooseCheck: (check: string) => void;
 }) {
+  const { ticket, model, record, mayWork } = useTicket();
   const words = m.bench.machine;
   const open = ticket.open.size > 0;
   const powered = ticket.power === 'on';
@@ -58,7 +48,7 @@ export const MachineNow = memo(function MachineNow({
       )}
       <NeedleNow ticket={ticket} />
       {mayWork && ticket.status === 'open' && (
-        <WhileOpen ticket={ticket} model={model} plan={plan} onChooseCheck={onChooseCheck} />
+        <WhileOpen plan={plan} onChooseCheck={onChooseCheck} />
       )}
       {mayWork && ticket.status === 'open' && (
         <div className="mt-2 flex flex-wrap gap-2">
@@ -84,16 +74,13 @@ const MOST_NEARLY_FREE = 3;
 
 /** What costs hardly anything before the machine is closed again. */
 function WhileOpen({
-  ticket,
-  model,
   plan,
   onChooseCheck,
 }: {
-  readonly ticket: Ticket;
-  readonly model: FamilyModel;
   readonly plan: Plan | undefined;
   readonly onChooseCheck: (check: string) => void;
 }) {
+  const { ticket, model } = useTicket();
   const checks = (plan?.whileOpen ?? [])
     .slice(0, MOST_NEARLY_FREE)
     .flatMap((id) => model.checks.get(id) ?? []);

@@ -1,25 +1,19 @@
-import type { FamilyModel } from '@nodo/knowledge';
-import { reportedOn, type Ticket } from '@nodo/ticket';
+import { reportedOn } from '@nodo/ticket';
 import { useState } from 'react';
 import { m } from '../../messages/index.ts';
-import type { RecordEntry } from '../../ticket/useRecord.ts';
+import { useTicket } from '../../ticket/TicketContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 
 /** A cause that no table has: its name, what puts it right, what it explains. */
 export function OwnCauseForm({
   name: begun,
-  ticket,
-  model,
-  record,
   onDone,
 }: {
   readonly name: string;
-  readonly ticket: Ticket;
-  readonly model: FamilyModel;
-  readonly record: RecordEntry;
   readonly onDone: () => void;
 }) {
+  const { ticket, model, record } = useTicket();
   const reported = reportedOn(ticket);
   const [name, setName] = useState(begun);
   const [remedy, setRemedy] = useState('');

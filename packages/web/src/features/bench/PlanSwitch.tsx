@@ -1,21 +1,13 @@
 import type { Plan } from '@nodo/knowledge';
-import type { Ticket } from '@nodo/ticket';
 import { memo } from 'react';
 import { m } from '../../messages/index.ts';
-import type { RecordEntry } from '../../ticket/useRecord.ts';
+import { useTicket } from '../../ticket/TicketContext.tsx';
 
 const PLANS: readonly Plan[] = ['per-minute', 'one-at-a-time', 'full-sweep'];
 
 /** How the work on this ticket goes, and what each way means. */
-export const PlanSwitch = memo(function PlanSwitch({
-  ticket,
-  record,
-  mayWork,
-}: {
-  readonly ticket: Ticket;
-  readonly record: RecordEntry;
-  readonly mayWork: boolean;
-}) {
+export const PlanSwitch = memo(function PlanSwitch() {
+  const { ticket, record, mayWork } = useTicket();
   const words = m.bench.plan;
   const { title } = words.ways[ticket.plan];
   if (!mayWork || ticket.status !== 'open') {

@@ -1,25 +1,20 @@
 import type { FamilyModel } from '@nodo/knowledge';
-import { type Assessment, type NextStep, resumeOf, type Ticket } from '@nodo/ticket';
+import { type NextStep, resumeOf } from '@nodo/ticket';
 import { X } from 'lucide-react';
 import { m, write } from '../../messages/index.ts';
+import { useTicket } from '../../ticket/TicketContext.tsx';
 import { lowerFirst } from '../../ticket/words.ts';
 import { Button } from '../../ui/Button.tsx';
 
 /** In two sentences: what is known and done; what is owed and comes next. */
 export function ResumeStrip({
-  ticket,
-  model,
-  assessment,
   step,
   onPutAway,
 }: {
-  readonly ticket: Ticket;
-  readonly model: FamilyModel;
-  readonly assessment: Assessment;
-  /** Undefined while it is being reckoned. */
-  readonly step: NextStep | undefined;
+  /** Undefined while it is being reckoned. */ readonly step: NextStep | undefined;
   readonly onPutAway: () => void;
 }) {
+  const { ticket, model, assessment } = useTicket();
   const { reported, looks, likeliest, done, byCustomer, owed } = resumeOf(ticket, assessment);
   const words = m.bench.resume;
   const named = (ids: readonly string[], name: (id: string) => string | undefined): string =>

@@ -1,10 +1,9 @@
 import type { FamilyModel } from '@nodo/knowledge';
-import type { Ticket } from '@nodo/ticket';
 import { Camera } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { m } from '../../messages/index.ts';
 import { PhotoForm } from '../../ticket/photo/PhotoForm.tsx';
-import type { RecordEntry } from '../../ticket/useRecord.ts';
+import { useTicket } from '../../ticket/TicketContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { Modal } from '../../ui/Modal.tsx';
@@ -16,10 +15,6 @@ const MOST_HITS = 7;
 interface SomethingElseProps {
   readonly open: boolean;
   readonly onOpenChange: (open: boolean) => void;
-  readonly ticket: Ticket;
-  readonly model: FamilyModel;
-  readonly record: RecordEntry;
-  readonly mayWork: boolean;
   readonly onChoose: (choice: Choice) => void;
   /** The check that stands in the middle: what is noted is about it unless somebody says otherwise. */
   readonly check: string | undefined;
@@ -41,7 +36,8 @@ export function SomethingElse(props: SomethingElseProps) {
 }
 
 function Search(props: SomethingElseProps) {
-  const { model, record, mayWork, onChoose, onOpenChange } = props;
+  const { model, record, mayWork } = useTicket();
+  const { onChoose, onOpenChange } = props;
   const [wanted, setWanted] = useState('');
   const [further, setFurther] = useState<'cause' | 'photo'>();
   const [isAboutCheck, setIsAboutCheck] = useState(true);
@@ -53,9 +49,9 @@ function Search(props: SomethingElseProps) {
   const done = (worked: boolean) => worked && onOpenChange(false);
 
   const leave = () => onOpenChange(false);
-  if (further === 'cause') return <OwnCauseForm {...props} name={note} onDone={leave} />;
+  if (further === 'cause') return <OwnCauseForm name={note} onDone={leave} />;
   if (further === 'photo') {
-    return <PhotoForm {...props} about={about} words={note} onDone={leave} />;
+    return <PhotoForm about={about} words={note} onDone={leave} />;
   }
   return (
     <>

@@ -1,8 +1,8 @@
-import type { Session } from '@nodo/api';
 import type { Edition, FamilyModel } from '@nodo/knowledge';
 import { assess, layer, workLeftOn } from '@nodo/ticket';
 import { useMemo } from 'react';
 import { m } from '../../messages/index.ts';
+import { useSession } from '../../session/SessionContext.tsx';
 import { intakeOf } from '../../shop/intake/intake.ts';
 import { blankDraft, type CounterDraft } from '../../shop/intake/intakeForm.ts';
 import { PromisePicker } from '../../shop/promise/PromisePicker.tsx';
@@ -15,19 +15,18 @@ const LIMITS = ['unspoken', 'up-to', 'ask-first'] as const;
 /** What may be spent, how they are reached, when it can be ready. */
 export function Agreed({
   draft,
-  session,
   edition,
   model,
   limitFault,
   set,
 }: {
   readonly draft: CounterDraft;
-  readonly session: Session;
   readonly edition: Edition;
   readonly model: FamilyModel;
   readonly limitFault: string | undefined;
   readonly set: (part: Partial<CounterDraft>) => void;
 }) {
+  const session = useSession();
   const words = m.counter.agreed;
   const { ticket: id, family, complaint, context, traits } = draft;
   // Only what the machine shows decides how long it takes; the rest of the sheet does not.

@@ -1,4 +1,4 @@
-import { type Paper, pathTo, type Session } from '@nodo/api';
+import { type Paper, pathTo } from '@nodo/api';
 import { SHIPPED } from '@nodo/knowledge';
 import { mayTakeIn } from '@nodo/ticket';
 import { useEffect, useState } from 'react';
@@ -7,6 +7,7 @@ import { toast } from 'sonner';
 import { useRackRead } from '../../api/useRackRead.ts';
 import { faultWords } from '../../messages/faults.ts';
 import { m } from '../../messages/index.ts';
+import { useSession } from '../../session/SessionContext.tsx';
 import { useMoney } from '../../session/useMoney.ts';
 import { useTables } from '../../session/useTables.ts';
 import { ComplaintTicks, ContextAnswers } from '../../shop/intake/Asked.tsx';
@@ -34,7 +35,8 @@ import { useTakeIn } from './useTakeIn.ts';
 import { TheirMachines, WhichMachine } from './WhichMachine.tsx';
 
 /** Takes a machine in: whose, which, what the customer says. */
-export default function CounterView({ session }: { readonly session: Session }) {
+export default function CounterView() {
+  const session = useSession();
   if (!mayTakeIn(session.person.role)) {
     return (
       <Blank title={m.counter.title}>
@@ -42,12 +44,12 @@ export default function CounterView({ session }: { readonly session: Session }) 
       </Blank>
     );
   }
-  return <IntakeSheet session={session} />;
+  return <IntakeSheet />;
 }
 
 type FieldErrors = Partial<Record<'customer' | 'label' | 'tag' | 'shelf' | 'limit', string>>;
 
-function IntakeSheet({ session }: { readonly session: Session }) {
+function IntakeSheet() {
   const [draft, setDraft] = useState<CounterDraft>(() => readDraft('counter'));
   const [errors, setErrors] = useState<FieldErrors>({});
   const { rack, whenRead } = useRackRead();
@@ -157,14 +159,7 @@ function IntakeSheet({ session }: { readonly session: Session }) {
           onAccessories={(accessories) => set({ accessories })}
           onCondition={(condition) => set({ condition })}
         />
-        <Agreed
-          draft={draft}
-          session={session}
-          edition={edition}
-          model={model}
-          limitFault={errors.limit}
-          set={set}
-        />
+        <Agreed draft={draft} edition={edition} model={model} limitFault={errors.limit} set={set} />
         <Pictures pictures={pictures.pictures} onChange={pictures.set} />
       </div>
       <aside className="flex flex-col border-rule bg-paper px-6 py-4 max-lg:border-t lg:sticky lg:top-0 lg:h-[calc(100dvh-3.5rem)] lg:w-88 lg:border-l">

@@ -1,4 +1,4 @@
-import type { CustomerFile, Session } from '@nodo/api';
+import type { CustomerFile } from '@nodo/api';
 import type { CallFault } from '@nodo/client';
 import type { CustomerCard } from '@nodo/shop';
 import { mayTakeIn } from '@nodo/ticket';
@@ -13,6 +13,7 @@ import {
 import { faultWords } from '../../messages/faults.ts';
 import { m, write } from '../../messages/index.ts';
 import { NotRead } from '../../session/NotRead.tsx';
+import { useSession } from '../../session/SessionContext.tsx';
 import { SpokenSelect } from '../../shop/SpokenSelect.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TextArea, TextField } from '../../ui/Field.tsx';
@@ -23,7 +24,8 @@ import { MergeForm } from './MergeForm.tsx';
 import { TicketLines } from './TicketLines.tsx';
 
 /** One customer: how to reach them, their machines and tickets. */
-export default function CustomerView({ session }: { readonly session: Session }) {
+export default function CustomerView() {
+  const session = useSession();
   const { customer: id = '' } = useParams();
   const mayRead = mayTakeIn(session.person.role);
   const { currentData: file, error, refetch } = useCustomerQuery(id, { skip: !mayRead });

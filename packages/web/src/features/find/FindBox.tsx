@@ -1,4 +1,4 @@
-import type { Hit, Session } from '@nodo/api';
+import type { Hit } from '@nodo/api';
 import type { CallFault } from '@nodo/client';
 import { mayTakeIn } from '@nodo/ticket';
 import { Command } from 'cmdk';
@@ -8,6 +8,7 @@ import { useNavigate } from 'react-router';
 import { useSearchQuery } from '../../api/client.ts';
 import { faultWords } from '../../messages/faults.ts';
 import { m } from '../../messages/index.ts';
+import { useSession } from '../../session/SessionContext.tsx';
 import { HitLine } from '../../shop/HitLine.tsx';
 import { ticketOnTag } from '../../shop/tagAddress.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -16,7 +17,8 @@ import { useSettled } from '../../ui/useSettled.ts';
 const ScanDialog = lazy(() => import('./ScanDialog.tsx'));
 
 /** Finds tickets, machines and customers by a few letters, from every view; takes scanned tags. */
-export default function FindBox({ session }: { readonly session: Session }) {
+export default function FindBox() {
+  const session = useSession();
   return mayTakeIn(session.person.role) ? <Find /> : null;
 }
 

@@ -1,10 +1,10 @@
-import type { Session } from '@nodo/api';
 import type { FamilyModel } from '@nodo/knowledge';
 import { assess, tablesOf } from '@nodo/ticket';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { m } from '../../messages/index.ts';
 import { NotRead } from '../../session/NotRead.tsx';
+import { useSession } from '../../session/SessionContext.tsx';
 import { type ShopTables, useTables } from '../../session/useTables.ts';
 import { type ShownTicket, useShownTicket } from '../../ticket/useShownTicket.ts';
 import { CauseArticle } from './CauseArticle.tsx';
@@ -18,7 +18,7 @@ import type { OnTicket } from './onTicket.ts';
 const FIRST_FAMILY = 'drop-in';
 
 /** The tables to be read: any cause or check, and where it stands on the ticket at hand. */
-export default function KnowledgeView({ session }: { readonly session: Session }) {
+export default function KnowledgeView() {
   const [search] = useSearchParams();
   const { tables, fault, refetch } = useTables();
   const ticket = search.get('ticket');
@@ -29,27 +29,24 @@ export default function KnowledgeView({ session }: { readonly session: Session }
     <Reading
       model={tables.edition.modelOf(search.get('family') ?? FIRST_FAMILY)}
       tables={tables}
-      session={session}
       onTicket={undefined}
     />
   ) : (
-    <ReadingOnTicket id={ticket} tables={tables} session={session} />
+    <ReadingOnTicket id={ticket} tables={tables} />
   );
 }
 
 interface Shelf {
   readonly tables: ShopTables;
-  readonly session: Session;
 }
 
-function ReadingOnTicket({ id, tables, session }: Shelf & { readonly id: string }) {
-  const { shown } = useShownTicket(id, session);
+function ReadingOnTicket({ id, tables }: Shelf & { readonly id: string }) {
+  const { shown } = useShownTicket(id);
   const onTicket = useMemo(() => shown && standingOf(shown), [shown]);
   return (
     <Reading
       model={onTicket?.model ?? tables.edition.modelOf(FIRST_FAMILY)}
       tables={tables}
-      session={session}
       onTicket={onTicket}
     />
   );
@@ -66,12 +63,12 @@ function standingOf({
 function Reading({
   model,
   tables,
-  session,
   onTicket,
 }: Shelf & {
   readonly model: FamilyModel | undefined;
   readonly onTicket: OnTicket | undefined;
 }) {
+  const session = useSession();
   const { kind, id = '' } = useParams();
   const [search, setSearch] = useSearchParams();
   const words = m.knowledge;
@@ -123,7 +120,7 @@ function Reading({
       </div>
       <article className="bg-paper px-6 py-4 lg:overflow-y-auto">
         {kind === 'changes' ? (
-          <Changes id={id} tables={tables} session={session} />
+          <Changes id={id} tables={tables} />
         ) : cause ? (
           <>
             <CauseArticle cause={cause} model={model} onTicket={onTicket} />
@@ -156,9 +153,9 @@ function Reading({
   );
 }
 
-function Changes({ id, tables, session }: Shelf & { readonly id: string }) {
-  if (id === '') return <ChangesList tables={tables} session={session} />;
+function Changes({ id, tables }: Shelf & { readonly id: string }) {
+  if (id === '') return <ChangesList tables={tables} />;
   const proposal = tables.desk.proposals.find((one) => one.id === id);
   if (!proposal) return <p className="text-quiet">{m.tables.unknown}</p>;
-  return <ProposalPage key={id} proposal={proposal} tables={tables} session={session} />;
+  return <ProposalPage key={id} proposal={proposal} tables={tables} />;
 }

@@ -1,4 +1,4 @@
-import type { MachineFile, Session } from '@nodo/api';
+import type { MachineFile } from '@nodo/api';
 import type { CallFault } from '@nodo/client';
 import { mayTakeIn } from '@nodo/ticket';
 import { useState } from 'react';
@@ -7,6 +7,7 @@ import { useMachineQuery } from '../../api/client.ts';
 import { Silhouette } from '../../drawing/Silhouette.tsx';
 import { m, write } from '../../messages/index.ts';
 import { NotRead } from '../../session/NotRead.tsx';
+import { useSession } from '../../session/SessionContext.tsx';
 import { usePeopleById } from '../../session/usePeopleById.ts';
 import { Visits } from '../../shop/Visits.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -14,7 +15,8 @@ import { Blank } from '../../ui/Stitches.tsx';
 import { MachineCardForm } from './MachineCardForm.tsx';
 
 /** One machine: what it is, what its manual says, and what was ever done to it. */
-export default function MachineView({ session }: { readonly session: Session }) {
+export default function MachineView() {
+  const session = useSession();
   const { machine: id = '' } = useParams();
   const mayRead = mayTakeIn(session.person.role);
   const { currentData: file, error, refetch } = useMachineQuery(id, { skip: !mayRead });

@@ -1,9 +1,10 @@
-import type { HandedCode, Session } from '@nodo/api';
+import type { HandedCode } from '@nodo/api';
 import type { CallFault } from '@nodo/client';
 import { useState } from 'react';
 import { useAccountsQuery } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
 import { NotRead } from '../../session/NotRead.tsx';
+import { useSession } from '../../session/SessionContext.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
 import { Accounts } from './Accounts.tsx';
 import { AuditList } from './AuditList.tsx';
@@ -13,7 +14,8 @@ import { OtherBenches } from './OtherBenches.tsx';
 import { Screens } from './Screens.tsx';
 
 /** What a lead looks after: who may do what, where they are signed in, who saw and did what. */
-export default function PeopleView({ session }: { readonly session: Session }) {
+export default function PeopleView() {
+  const session = useSession();
   if (session.person.role !== 'lead') {
     return (
       <Blank title={m.people.title}>
@@ -21,10 +23,11 @@ export default function PeopleView({ session }: { readonly session: Session }) {
       </Blank>
     );
   }
-  return <ForLead session={session} />;
+  return <ForLead />;
 }
 
-function ForLead({ session }: { readonly session: Session }) {
+function ForLead() {
+  const session = useSession();
   const { data: accounts, error, refetch } = useAccountsQuery();
   const [handed, setHanded] = useState<HandedCode>();
   const words = m.people;

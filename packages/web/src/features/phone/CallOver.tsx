@@ -1,5 +1,3 @@
-import type { FamilyModel } from '@nodo/knowledge';
-import type { Ticket } from '@nodo/ticket';
 import { type SyntheticEvent, useState } from 'react';
 import { Link } from 'react-router';
 import { useRackRead } from '../../api/useRackRead.ts';
@@ -7,24 +5,21 @@ import { m } from '../../messages/index.ts';
 import { firstFreeTag } from '../../shop/intake/firstFreeTag.ts';
 import { AnswerButton } from '../../ticket/check/AnswerButton.tsx';
 import { Caution } from '../../ticket/check/CheckStep.tsx';
-import type { RecordEntry } from '../../ticket/useRecord.ts';
+import { useTicket } from '../../ticket/TicketContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 
 /** How a call ends: what to say at the end of it. */
 export function CallOver({
   outcome,
-  model,
-  record,
   mayTalk,
   onBack,
 }: {
   readonly outcome: 'solved' | 'bring-in' | 'stop';
-  readonly model: FamilyModel;
-  readonly record: RecordEntry;
   readonly mayTalk: boolean;
   readonly onBack: (() => void) | undefined;
 }) {
+  const { model, record } = useTicket();
   const words = m.phone.over[outcome];
   return (
     <div className="max-w-3xl">
@@ -76,15 +71,8 @@ function Lines({ title, lines }: { readonly title: string; readonly lines: reado
 }
 
 /** After the call: the machine may come in with all that was said. */
-export function Arrival({
-  ticket,
-  record,
-  mayTalk,
-}: {
-  readonly ticket: Ticket;
-  readonly record: RecordEntry;
-  readonly mayTalk: boolean;
-}) {
+export function Arrival({ mayTalk }: { readonly mayTalk: boolean }) {
+  const { ticket, record } = useTicket();
   const { rack } = useRackRead();
   const [tag, setTag] = useState('');
   const [shelf, setShelf] = useState('A');

@@ -3,18 +3,17 @@ import { COMPLAINT, type PhoneStep } from '@nodo/ticket';
 import { m } from '../../messages/index.ts';
 import { AnswerButton } from '../../ticket/check/AnswerButton.tsx';
 import { Answers, Caution } from '../../ticket/check/CheckStep.tsx';
-import type { RecordEntry } from '../../ticket/useRecord.ts';
+import { useTicket } from '../../ticket/TicketContext.tsx';
 import { lowerFirst } from '../../ticket/words.ts';
 
 interface CallStepProps {
   readonly step: Exclude<PhoneStep, { kind: 'end' }>;
-  readonly model: FamilyModel;
-  readonly record: RecordEntry;
   readonly mayTalk: boolean;
 }
 
 /** One thing to say, what to listen for, and the customer's answer as big buttons. */
-export function CallStep({ step, model, record, mayTalk }: CallStepProps) {
+export function CallStep({ step, mayTalk }: CallStepProps) {
+  const { model, record } = useTicket();
   if (step.kind === 'advise') {
     const cause = model.causes.get(step.cause);
     if (!cause) return null;
@@ -49,11 +48,7 @@ export function CallStep({ step, model, record, mayTalk }: CallStepProps) {
       listen={words?.listen}
       hazard={check.hazard && m.bench.hazards[check.hazard]}
     >
-      {mayTalk ? (
-        <Answers key={check.id} check={check} record={record} />
-      ) : (
-        <p>{m.bench.step.noRights}</p>
-      )}
+      {mayTalk ? <Answers key={check.id} check={check} /> : <p>{m.bench.step.noRights}</p>}
     </Spoken>
   );
 }

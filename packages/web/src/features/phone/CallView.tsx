@@ -1,16 +1,16 @@
-import type { Session } from '@nodo/api';
 import { WANTS_FREEING } from '@nodo/knowledge';
 import { mayRecord, NOTHING_DEFERRED, nextOnThePhone, type PhoneStep, putOff } from '@nodo/ticket';
 import { useMemo, useState } from 'react';
 import { Navigate, useParams } from 'react-router';
 import { m } from '../../messages/index.ts';
+import { useSession } from '../../session/SessionContext.tsx';
 import { Causes } from '../../ticket/Causes.tsx';
 import { FreeingWalk } from '../../ticket/check/FreeingWalk.tsx';
 import { Seam } from '../../ticket/seam/Seam.tsx';
+import { useShown, useTicket } from '../../ticket/TicketContext.tsx';
 import { TicketGate } from '../../ticket/TicketGate.tsx';
 import { Tray } from '../../ticket/Tray.tsx';
-import { useAtWork } from '../../ticket/useAtWork.ts';
-import type { ShownTicket } from '../../ticket/useShownTicket.ts';
+import { usePlan } from '../../ticket/usePlan.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Key } from '../../ui/Key.tsx';
 import { Sewing } from '../../ui/Stitches.tsx';
@@ -19,30 +19,30 @@ import { Arrival, CallOver } from './CallOver.tsx';
 import { CallStep } from './CallStep.tsx';
 
 /** One call: the next thing to say, and what it could be. */
-export default function CallView({ session }: { readonly session: Session }) {
+export default function CallView() {
   const { ticket: id = '' } = useParams();
   return (
-    <TicketGate id={id} session={session}>
-      {(shown) => <Call key={id} shown={shown} session={session} />}
+    <TicketGate id={id}>
+      <Call />
     </TicketGate>
   );
 }
 
-function Call({ shown, session }: { readonly shown: ShownTicket; readonly session: Session }) {
-  const { ticket, customer } = shown;
-  const { model, assessment, plan, planFailed, people, record } = useAtWork(shown, session);
+function Call() {
+  const { ticket, model, assessment, record } = useTicket();
+  const { customer } = useShown();
+  const { role } = useSession().person;
+  const { plan, planFailed } = usePlan();
   const [deferred, setDeferred] = useState(NOTHING_DEFERRED);
   const [ending, setEnding] = useState<'bring-in' | 'stop'>();
   const [freeing, setFreeing] = useState(false);
   const step = useMemo<PhoneStep | undefined>(
-    () =>
-      plan && model && assessment && nextOnThePhone(ticket, model, assessment, plan.call, deferred),
+    () => plan && nextOnThePhone(ticket, model, assessment, plan.call, deferred),
     [ticket, model, assessment, plan, deferred],
   );
-  if (!model || !assessment) return null;
   if (ticket.intake?.tag !== undefined) return <Navigate to={`/bench/${ticket.id}`} replace />;
 
-  const mayTalk = mayRecord(session.person.role, 'call-ended') && ticket.status === 'open';
+  const mayTalk = mayRecord(role, 'call-ended') && ticket.status === 'open';
   const shownStep: PhoneStep | undefined = ending ? { kind: 'end', outcome: ending } : step;
   const over = ticket.call !== undefined;
   const isCaught = ticket.answers.some(
@@ -61,7 +61,7 @@ function Call({ shown, session }: { readonly shown: ShownTicket; readonly sessio
           </p>
         )}
       </header>
-      <Tray ticket={ticket.id} model={model} />
+      <Tray />
       <div className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[minmax(0,1fr)_20rem]">
         <section
           aria-labelledby="step-title"
@@ -70,10 +70,7 @@ function Call({ shown, session }: { readonly shown: ShownTicket; readonly sessio
           <div className="flex-1 lg:-mx-6 lg:min-h-0 lg:overflow-y-auto lg:px-6 lg:pb-3">
             {freeing ? (
               <FreeingWalk
-                ticket={ticket}
-                model={model}
                 place="phone"
-                record={record}
                 onLeave={() => setFreeing(false)}
                 onStuck={() => {
                   setFreeing(false);
@@ -81,7 +78,7 @@ function Call({ shown, session }: { readonly shown: ShownTicket; readonly sessio
                 }}
               />
             ) : over ? (
-              <Arrival ticket={ticket} record={record} mayTalk={mayTalk} />
+              <Arrival mayTalk={mayTalk} />
             ) : !shownStep ? (
               planFailed ? (
                 <p>{m.bench.step.failed}</p>
@@ -91,13 +88,11 @@ function Call({ shown, session }: { readonly shown: ShownTicket; readonly sessio
             ) : shownStep.kind === 'end' ? (
               <CallOver
                 outcome={shownStep.outcome}
-                model={model}
-                record={record}
                 mayTalk={mayTalk}
                 onBack={ending && (() => setEnding(undefined))}
               />
             ) : (
-              <CallStep step={shownStep} model={model} record={record} mayTalk={mayTalk} />
+              <CallStep step={shownStep} mayTalk={mayTalk} />
             )}
           </div>
           {mayTalk && !freeing && !over && shownStep && shownStep.kind !== 'end' && (
@@ -111,23 +106,10 @@ function Call({ shown, session }: { readonly shown: ShownTicket; readonly sessio
           )}
         </section>
         <div className="border-rule p-4 max-lg:border-t lg:overflow-y-auto lg:border-l">
-          <Causes
-            model={model}
-            assessment={assessment}
-            words={plan?.words}
-            chosen={undefined}
-            closed={ticket.closing !== undefined}
-          />
+          <Causes words={plan?.words} chosen={undefined} closed={ticket.closing !== undefined} />
         </div>
       </div>
-      <Seam
-        shown={shown}
-        model={model}
-        assessment={assessment}
-        people={people}
-        session={session}
-        record={record}
-      />
+      <Seam />
     </div>
   );
 }

@@ -1,4 +1,3 @@
-import type { Session } from '@nodo/api';
 import type { CallFault } from '@nodo/client';
 import { SHIPPED } from '@nodo/knowledge';
 import { mayTakeIn } from '@nodo/ticket';
@@ -7,6 +6,7 @@ import { useNavigate } from 'react-router';
 import { useTakeInMutation } from '../../api/client.ts';
 import { faultWords } from '../../messages/faults.ts';
 import { m } from '../../messages/index.ts';
+import { useSession } from '../../session/SessionContext.tsx';
 import { useTables } from '../../session/useTables.ts';
 import { ComplaintTicks } from '../../shop/intake/Asked.tsx';
 import { FamilyChoice } from '../../shop/intake/FamilyChoice.tsx';
@@ -25,7 +25,8 @@ import { TextArea, TextField } from '../../ui/Field.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
 
 /** Somebody rings up: who, which machine, what it does. Then the questions begin. */
-export default function PhoneView({ session }: { readonly session: Session }) {
+export default function PhoneView() {
+  const session = useSession();
   if (!mayTakeIn(session.person.role)) {
     return (
       <Blank title={m.phone.title}>

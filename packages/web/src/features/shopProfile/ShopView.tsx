@@ -1,4 +1,4 @@
-import type { Session, ShopSheet } from '@nodo/api';
+import type { ShopSheet } from '@nodo/api';
 import type { CallFault } from '@nodo/client';
 import { type ShopCard, shopCard, workingTimeOf } from '@nodo/shop';
 import { useState } from 'react';
@@ -7,6 +7,7 @@ import { useChangeShopMutation, usePeopleQuery, useShopQuery } from '../../api/c
 import { faultWords } from '../../messages/faults.ts';
 import { m, readMoney, typedMoney } from '../../messages/index.ts';
 import { NotRead } from '../../session/NotRead.tsx';
+import { useSession } from '../../session/SessionContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { FormFault } from '../../ui/FormFault.tsx';
@@ -15,7 +16,8 @@ import { DaysOffList } from './DaysOffList.tsx';
 import { Hours } from './Hours.tsx';
 
 /** What holds for the whole shop: money, patience, working time. */
-export default function ShopView({ session }: { readonly session: Session }) {
+export default function ShopView() {
+  const session = useSession();
   const { data, error, refetch } = useShopQuery();
   const words = m.cards.shop;
   if (session.person.role !== 'lead') {

@@ -1,4 +1,3 @@
-import type { Session } from '@nodo/api';
 import { instruments } from '../../messages/instruments.ts';
 import { type InstrumentPart, InstrumentView } from '../frame/InstrumentView.tsx';
 import { CasePart } from './case/CasePart.tsx';
@@ -19,6 +18,6 @@ const PARTS: readonly InstrumentPart[] = [
 ];
 
 /** The bobbin instrument: beside a ticket, or alone. */
-export default function BobbinView({ session }: { readonly session: Session }) {
-  return <InstrumentView session={session} name="bobbin" parts={PARTS} />;
+export default function BobbinView() {
+  return <InstrumentView name="bobbin" parts={PARTS} />;
 }

@@ -1,15 +1,14 @@
-import type { Session } from '@nodo/api';
 import { KNOWLEDGE, SHIPPED } from '@nodo/knowledge';
-import { mayRecord, mayTakeIn, mayWorkAtBench } from '@nodo/ticket';
+import { mayTakeIn } from '@nodo/ticket';
 import { ArrowLeft } from 'lucide-react';
 import { type ComponentType, type ReactNode, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { useMachineQuery } from '../../api/client.ts';
 import { m, write } from '../../messages/index.ts';
+import { useSession } from '../../session/SessionContext.tsx';
 import { useTables } from '../../session/useTables.ts';
+import { useTicket } from '../../ticket/TicketContext.tsx';
 import { TicketGate } from '../../ticket/TicketGate.tsx';
-import { useAtWork } from '../../ticket/useAtWork.ts';
-import type { ShownTicket } from '../../ticket/useShownTicket.ts';
 import { Select } from '../../ui/Field.tsx';
 import { type InstrumentBench, mayKeep } from './instrumentBench.ts';
 
@@ -21,7 +20,6 @@ export interface InstrumentPart {
 }
 
 interface InstrumentProps {
-  readonly session: Session;
   /** Its name in addresses. */
   readonly name: 'needle' | 'bobbin';
   /** The first is shown where none is asked for. */
@@ -33,37 +31,23 @@ export function InstrumentView(props: InstrumentProps) {
   const { ticket: id } = useParams();
   if (id === undefined) return <Alone {...props} />;
   return (
-    <TicketGate id={id} session={props.session}>
-      {(shown) => <Beside key={id} shown={shown} {...props} />}
+    <TicketGate id={id}>
+      <Beside {...props} />
     </TicketGate>
   );
 }
 
-function Beside({
-  shown,
-  session,
-  name,
-  parts,
-}: InstrumentProps & { readonly shown: ShownTicket }) {
-  const { ticket } = shown;
-  const { model, assessment, record } = useAtWork(shown, session);
+function Beside({ name, parts }: InstrumentProps) {
+  const { ticket, model, assessment, record, mayFind, mayWork } = useTicket();
   const { machine } = ticket.life;
-  const known = useMachine(machine, session);
-  if (!model) return null;
-  const { role } = session.person;
+  const known = useMachine(machine);
   const bench: InstrumentBench = {
-    session,
     model,
     machine,
     ...known,
-    onTicket: {
-      ticket,
-      record,
-      mayFind: mayRecord(role, 'findings-recorded'),
-      mayWork: mayWorkAtBench(role),
-    },
+    onTicket: { ticket, record, mayFind, mayWork },
   };
-  const [first, second] = assessment?.beliefs ?? [];
+  const [first, second] = assessment.beliefs;
   return (
     <Instrument bench={bench} parts={parts} root={`/bench/${ticket.id}/${name}`}>
       <span className="rounded-md bg-ink px-2.5 py-0.5 font-mono text-xl font-bold text-ground">
@@ -98,10 +82,10 @@ function Beside({
   );
 }
 
-function Alone({ session, name, parts }: InstrumentProps) {
+function Alone({ name, parts }: InstrumentProps) {
   const [query] = useSearchParams();
   const machine = query.get('machine') ?? undefined;
-  const known = useMachine(machine, session);
+  const known = useMachine(machine);
   const { card } = known;
   const { tables } = useTables();
   const [chosen, setChosen] = useState('drop-in');
@@ -109,7 +93,7 @@ function Alone({ session, name, parts }: InstrumentProps) {
   const edition = tables?.edition ?? SHIPPED;
   const model = edition.modelOf(family);
   if (!model) return null;
-  const bench: InstrumentBench = { session, model, machine, ...known, onTicket: undefined };
+  const bench: InstrumentBench = { model, machine, ...known, onTicket: undefined };
   return (
     <Instrument
       bench={bench}
@@ -143,11 +127,8 @@ function Alone({ session, name, parts }: InstrumentProps) {
 }
 
 /** The machine's card and visits, for whoever may read them: they name its owner. */
-function useMachine(
-  machine: string | undefined,
-  session: Session,
-): Pick<InstrumentBench, 'card' | 'visits'> {
-  const mayRead = mayTakeIn(session.person.role);
+function useMachine(machine: string | undefined): Pick<InstrumentBench, 'card' | 'visits'> {
+  const mayRead = mayTakeIn(useSession().person.role);
   const { data } = useMachineQuery(machine ?? '', { skip: machine === undefined || !mayRead });
   if (data) return { card: data.machine.card, visits: data.visits };
   const why = machine === undefined ? 'no-such-card' : mayRead ? 'not-read' : 'no-rights';

@@ -1,4 +1,4 @@
-import type { Session, Visit } from '@nodo/api';
+import type { Visit } from '@nodo/api';
 import { type Millimetres, mm } from '@nodo/core';
 import type { FamilyModel } from '@nodo/knowledge';
 import type { MachineCard } from '@nodo/shop';
@@ -8,7 +8,6 @@ import type { RecordEntry } from '../../ticket/useRecord.ts';
 
 /** What an instrument works on: a ticket's machine, or a kind of machine alone. */
 export interface InstrumentBench {
-  readonly session: Session;
   readonly model: FamilyModel;
   /** The machine's row and card, where it is known as one. */
   readonly machine: string | undefined;

@@ -1,4 +1,3 @@
-import type { Session } from '@nodo/api';
 import { instruments } from '../../messages/instruments.ts';
 import { BeingRead } from '../../session/NotRead.tsx';
 import { type InstrumentPart, InstrumentView } from '../frame/InstrumentView.tsx';
@@ -31,6 +30,6 @@ const PARTS: readonly InstrumentPart[] = [
 ];
 
 /** The needle instrument: beside a ticket, or alone. */
-export default function NeedleView({ session }: { readonly session: Session }) {
-  return <InstrumentView session={session} name="needle" parts={PARTS} />;
+export default function NeedleView() {
+  return <InstrumentView name="needle" parts={PARTS} />;
 }

@@ -1,6 +1,6 @@
-import { type CauseBelief, type CheckProposal, openingChain } from '@nodo/core';
-import { checkMinutes, type FamilyCheck, type FamilyModel, isWorthIt } from '@nodo/knowledge';
-import { gatesUnmet, type Ticket } from '@nodo/ticket';
+import { type CheckProposal, openingChain } from '@nodo/core';
+import { checkMinutes, type FamilyCheck, isWorthIt } from '@nodo/knowledge';
+import { gatesUnmet } from '@nodo/ticket';
 import { Ruler, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -11,7 +11,7 @@ import { useDigitKeys } from '../../ui/useDigitKeys.ts';
 import { answersTo } from '../answersTo.ts';
 import { instrumentFor } from '../instrumentAddresses.ts';
 import { StandingMark } from '../ProvenanceMark.tsx';
-import type { RecordEntry } from '../useRecord.ts';
+import { useTicket } from '../TicketContext.tsx';
 import { gateWords, lowerFirst } from '../words.ts';
 import { AnswerButton } from './AnswerButton.tsx';
 import { NotedHere } from './NotedHere.tsx';
@@ -19,21 +19,15 @@ import { NotedHere } from './NotedHere.tsx';
 interface CheckStepProps {
   readonly check: FamilyCheck;
   readonly heading: string;
-  readonly ticket: Ticket;
-  readonly model: FamilyModel;
   /** What the planner says of it; undefined for a check that a person chose. */
   readonly proposal: CheckProposal | undefined;
-  /** All causes, the likeliest first. */
-  readonly beliefs: readonly CauseBelief[];
-  readonly record: RecordEntry;
-  readonly mayFind: boolean;
-  readonly mayWork: boolean;
   readonly onChooseCheck: (check: string) => void;
 }
 
 /** One check: what to do, what must be opened for it, and its answers as big buttons. */
 export function CheckStep(props: CheckStepProps) {
-  const { check, heading, ticket, model, proposal } = props;
+  const { ticket, model } = useTicket();
+  const { check, heading, proposal } = props;
   const minutes = checkMinutes(model, ticket.open, check);
   const toOpen = openingChain(model.access, ticket.open, check.access);
   return (
@@ -62,8 +56,8 @@ export function CheckStep(props: CheckStepProps) {
           <Preparation {...props} />
         </div>
         <InstrumentLink to={instrumentFor(ticket.id, check.id)} />
-        <NotedHere ticket={ticket} check={check.id} />
-        <WhyThis check={check} model={model} beliefs={props.beliefs} />
+        <NotedHere check={check.id} />
+        <WhyThis check={check} />
       </div>
       <div className="flex gap-x-6 gap-y-3 max-xl:items-start max-sm:flex-col xl:w-60 xl:shrink-0 xl:flex-col">
         <div className="min-w-0 leading-snug max-xl:flex-1">
@@ -95,9 +89,10 @@ export function InstrumentLink({ to }: { readonly to: string | undefined }) {
 const TOLD_CAUSES = 5;
 
 /** Which of the likely causes the check can show or clear, with their chances now. */
-function WhyThis({ check, model, beliefs }: Pick<CheckStepProps, 'check' | 'model' | 'beliefs'>) {
+function WhyThis({ check }: Pick<CheckStepProps, 'check'>) {
+  const { model, assessment } = useTicket();
   const findings = new Set(check.findings.map(({ id }) => id));
-  const touched = beliefs
+  const touched = assessment.beliefs
     .filter(({ cause }) => {
       if (check.trialTreats?.includes(cause)) return true;
       const { sure = [], usual = [], often = [] } = model.causes.get(cause)?.shows ?? {};
@@ -133,8 +128,8 @@ export function Caution({ text }: { readonly text: string }) {
 }
 
 /** What stands before the answers: a gate, unplugging, opening, closing; then the answers. */
-function Preparation(props: CheckStepProps) {
-  const { check, ticket, model, record, mayFind, mayWork, onChooseCheck } = props;
+function Preparation({ check, onChooseCheck }: CheckStepProps) {
+  const { ticket, model, record, mayFind, mayWork } = useTicket();
   const words = m.bench.step;
   const gates = gatesUnmet(ticket, model, `check:${check.id}`);
   const toOpen = openingChain(model.access, ticket.open, check.access);
@@ -193,17 +188,14 @@ function Preparation(props: CheckStepProps) {
     );
   }
   if (check.needs === 'sews' && (ticket.open.size > 0 || ticket.power === 'off')) {
-    return <CloseFirst ticket={ticket} record={record} mayWork={mayWork} />;
+    return <CloseFirst />;
   }
-  return <Answers key={check.id} {...props} />;
+  return <Answers key={check.id} check={check} />;
 }
 
 /** The machine must be together and plugged in before it can sew. */
-export function CloseFirst({
-  ticket,
-  record,
-  mayWork,
-}: Pick<CheckStepProps, 'ticket' | 'record' | 'mayWork'>) {
+export function CloseFirst() {
+  const { ticket, record, mayWork } = useTicket();
   const words = m.bench.step;
   if (!mayWork) return <p>{words.noRights}</p>;
   return (
@@ -243,17 +235,23 @@ export function StepList({
 const MANY_FINDINGS = 4;
 
 /** Digit 1 is "nothing wrong"; then one digit a finding. */
-export function Answers({ check, record }: Pick<CheckStepProps, 'check' | 'record'>) {
+export function Answers({
+  check,
+  onLogged,
+}: Pick<CheckStepProps, 'check'> & {
+  /** After the answers were accepted. */
+  readonly onLogged?: () => void;
+}) {
+  const { record } = useTicket();
   const [seen, setSeen] = useState<ReadonlySet<string>>(new Set());
   const words = m.bench.step;
   const low = check.findings.length >= MANY_FINDINGS;
   const oneTap = check.oneOf === true || check.findings.length === 1;
 
-  const log = (yes: ReadonlySet<string>) =>
-    record('findings-recorded', {
-      check: check.id,
-      answers: answersTo(check, yes),
-    });
+  const log = (yes: ReadonlySet<string>) => {
+    const answers = answersTo(check, yes);
+    if (record('findings-recorded', { check: check.id, answers })) onLogged?.();
+  };
   const toggle = (id: string) => {
     const next = new Set(seen);
     if (!next.delete(id)) next.add(id);

@@ -5,27 +5,23 @@ import { useState } from 'react';
 import { PlaceDrawing } from '../../drawing/PlaceDrawing.tsx';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
+import { useTicket } from '../TicketContext.tsx';
 import type { RecordEntry } from '../useRecord.ts';
 import { AnswerButton } from './AnswerButton.tsx';
 import { Answers, Caution } from './CheckStep.tsx';
 
 /** Step by step out of a nest or a jam, the caution at its step, each entry made on the way. */
 export function FreeingWalk({
-  ticket,
-  model,
   place,
-  record,
   onLeave,
   onStuck,
 }: {
-  readonly ticket: Ticket;
-  readonly model: FamilyModel;
   readonly place: 'bench' | 'phone';
-  readonly record: RecordEntry;
   readonly onLeave: () => void;
   /** Over the telephone: it stays as it is and comes in. */
   readonly onStuck?: () => void;
 }) {
+  const { ticket, model, record } = useTicket();
   const steps = freeingSteps(model, place);
   const [at, setAt] = useState(0);
   const step = steps[at];
@@ -69,15 +65,7 @@ export function FreeingWalk({
               />
             </>
           ) : asked ? (
-            <Answers
-              key={asked.id}
-              check={asked}
-              record={(type, command) => {
-                const kept = record(type, command);
-                if (kept) go(at + 1);
-                return kept;
-              }}
-            />
+            <Answers key={asked.id} check={asked} onLogged={() => go(at + 1)} />
           ) : (
             <AnswerButton digit={1} text={words.done} onPress={done} />
           )}

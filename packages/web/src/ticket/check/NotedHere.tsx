@@ -1,9 +1,11 @@
-import type { Ticket, TicketEvent } from '@nodo/ticket';
+import type { TicketEvent } from '@nodo/ticket';
 import { m } from '../../messages/index.ts';
 import { Photo } from '../photo/Photo.tsx';
+import { useTicket } from '../TicketContext.tsx';
 
 /** Notes and photos that somebody left at this check. */
-export function NotedHere({ ticket, check }: { readonly ticket: Ticket; readonly check: string }) {
+export function NotedHere({ check }: { readonly check: string }) {
+  const { ticket } = useTicket();
   const left = (ticket.entries as readonly TicketEvent[]).filter(
     (entry) =>
       (entry.type === 'observation-noted' || entry.type === 'photo-kept') &&
@@ -18,11 +20,7 @@ export function NotedHere({ ticket, check }: { readonly ticket: Ticket; readonly
         {left.map((entry) =>
           entry.type === 'photo-kept' ? (
             <li key={entry.id}>
-              <Photo
-                ticket={ticket.id}
-                photo={entry.body.photo}
-                account={entry.body.words || m.seam.photoOnly}
-              />
+              <Photo photo={entry.body.photo} account={entry.body.words || m.seam.photoOnly} />
             </li>
           ) : (
             entry.type === 'observation-noted' && (

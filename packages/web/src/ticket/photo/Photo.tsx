@@ -2,17 +2,13 @@ import { pathTo } from '@nodo/api';
 import { useAppSelector } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
 import { Sewing } from '../../ui/Stitches.tsx';
+import { useTicket } from '../TicketContext.tsx';
 
 /** A photo that is kept with a ticket. */
-export function Photo({
-  ticket,
-  photo,
-  account,
-}: {
-  readonly ticket: string;
-  readonly photo: string;
-  readonly account: string;
-}) {
+export function Photo({ photo, account }: { readonly photo: string; readonly account: string }) {
+  const {
+    ticket: { id: ticket },
+  } = useTicket();
   // Read through the entry that names it: not before the server has that.
   const isOnItsWay = useAppSelector(({ outbox }) =>
     outbox.entries.some(

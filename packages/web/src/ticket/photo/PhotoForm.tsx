@@ -1,5 +1,4 @@
 import type { CallFault } from '@nodo/client';
-import type { Ticket } from '@nodo/ticket';
 import { Camera } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { call } from '../../api/client.ts';
@@ -8,7 +7,7 @@ import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { Sewing } from '../../ui/Stitches.tsx';
-import type { RecordEntry } from '../useRecord.ts';
+import { useTicket } from '../TicketContext.tsx';
 import { bytesOf, drawPhoto, jpegOf } from './drawPhoto.ts';
 
 type State =
@@ -17,19 +16,16 @@ type State =
 
 /** A photo of what was seen, with a word to it; kept with the ticket. */
 export function PhotoForm({
-  ticket,
   words: begun,
-  record,
   about,
   onDone,
 }: {
   /** The check at which it was taken, if it is about one. */
   readonly about: { readonly check?: string };
-  readonly ticket: Ticket;
   readonly words: string;
-  readonly record: RecordEntry;
   readonly onDone: () => void;
 }) {
+  const { ticket, record } = useTicket();
   const canvas = useRef<HTMLCanvasElement>(null);
   const [note, setNote] = useState(begun);
   const [state, setState] = useState<State>({ kind: 'empty' });

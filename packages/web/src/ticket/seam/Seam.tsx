@@ -1,38 +1,25 @@
-import type { Person, Session } from '@nodo/api';
-import type { FamilyModel } from '@nodo/knowledge';
-import { type Assessment, mayBeCorrected } from '@nodo/ticket';
+import { mayBeCorrected } from '@nodo/ticket';
 import { type KeyboardEvent, memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { m, write } from '../../messages/index.ts';
+import { useSession } from '../../session/SessionContext.tsx';
 import { useMoney } from '../../session/useMoney.ts';
-import type { RecordEntry } from '../useRecord.ts';
-import type { ShownTicket } from '../useShownTicket.ts';
+import { usePeopleById } from '../../session/usePeopleById.ts';
+import { useShown, useTicket } from '../TicketContext.tsx';
 import { SeamList } from './SeamList.tsx';
 import { OwedStitch, SeamStitch } from './SeamStitch.tsx';
 import { LooseEnds } from './Stitch.tsx';
 import { seamEntries } from './seamEntries.ts';
 import { TakeBack } from './TakeBack.tsx';
 
-interface SeamProps {
-  readonly shown: ShownTicket;
-  readonly model: FamilyModel;
-  readonly assessment: Assessment;
-  readonly people: ReadonlyMap<string, Person>;
-  readonly session: Session;
-  readonly record: RecordEntry;
-}
-
 /**
  * The ticket as a seam in section: the top thread carries what was seen, the bobbin thread
  * what was done, they lock at each entry; a debt is a skipped stitch, closing ties the knot.
  */
-export const Seam = memo(function Seam({
-  shown,
-  model,
-  assessment,
-  people,
-  session,
-  record,
-}: SeamProps) {
+export const Seam = memo(function Seam() {
+  const { model, assessment, record } = useTicket();
+  const shown = useShown();
+  const people = usePeopleById();
+  const session = useSession();
   const { ticket, events } = shown;
   const { currency } = useMoney();
   const entries = useMemo(
@@ -73,7 +60,7 @@ export const Seam = memo(function Seam({
     <div className="relative">
       <div className="absolute top-px right-2 z-10 flex">
         <SeamList entries={entries} people={people} />
-        <TakeBack shown={shown} session={session} record={record} />
+        <TakeBack />
       </div>
       <section
         ref={scroller}

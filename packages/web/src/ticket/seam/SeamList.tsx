@@ -42,7 +42,7 @@ function Listed({
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a place that scrolls must take the keys */}
       <ol className="overflow-y-auto" tabIndex={0}>
         {latestFirst.map((entry, place) => {
-          const { id, ticket, photo, side, text, at, state, begins, person } = entry;
+          const { id, photo, side, text, at, state, begins, person } = entry;
           // The one after it began a day of its own: this one is the last of its day.
           const isDaysLast = latestFirst[place - 1]?.newDay ?? true;
           return (
@@ -65,7 +65,7 @@ function Listed({
                     <bdi>{people.get(person)?.name}</bdi>
                   </span>
                   <Notes entry={entry} />
-                  {photo !== undefined && <Photo ticket={ticket} photo={photo} account={text} />}
+                  {photo !== undefined && <Photo photo={photo} account={text} />}
                 </span>
               </p>
               {begins !== undefined && (

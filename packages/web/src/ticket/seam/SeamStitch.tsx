@@ -22,7 +22,7 @@ interface SeamStitchProps {
 /** One stitch with its words; opened, it tells all and can be taken back. */
 export const SeamStitch = memo(function SeamStitch(props: SeamStitchProps) {
   const { entry, person, first, reachable, onFocus, onTakeBack } = props;
-  const { id, ticket, photo, side, text, at, state, mark, begins, newDay } = entry;
+  const { id, photo, side, text, at, state, mark, begins, newDay } = entry;
   const words = <Words entry={entry} person={person} />;
   return (
     <Popover.Root>
@@ -63,7 +63,7 @@ export const SeamStitch = memo(function SeamStitch(props: SeamStitchProps) {
             <Time at={at} withDay /> <bdi>{person?.name}</bdi>
           </p>
           <Notes entry={entry} />
-          {photo !== undefined && <Photo ticket={ticket} photo={photo} account={text} />}
+          {photo !== undefined && <Photo photo={photo} account={text} />}
           {onTakeBack && (
             <Popover.Close asChild>
               <Button className="self-start" onClick={() => onTakeBack(id)}>

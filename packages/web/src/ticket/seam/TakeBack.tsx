@@ -1,23 +1,17 @@
-import type { Session } from '@nodo/api';
 import { mayBeCorrected } from '@nodo/ticket';
 import { Undo2 } from 'lucide-react';
 import { m } from '../../messages/index.ts';
+import { useSession } from '../../session/SessionContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Key } from '../../ui/Key.tsx';
 import { useSingleKeys } from '../../ui/useDigitKeys.ts';
-import type { RecordEntry } from '../useRecord.ts';
-import type { ShownTicket } from '../useShownTicket.ts';
+import { useShown, useTicket } from '../TicketContext.tsx';
 
 /** Takes one's own last entry back, by a correcting entry: both stay in the record. */
-export function TakeBack({
-  shown: { ticket, events },
-  session,
-  record,
-}: {
-  readonly shown: ShownTicket;
-  readonly session: Session;
-  readonly record: RecordEntry;
-}) {
+export function TakeBack() {
+  const { record } = useTicket();
+  const { ticket, events } = useShown();
+  const session = useSession();
   const last = events.findLast(
     ({ id, type, actor }) =>
       actor.person === session.person.id && mayBeCorrected(type) && !ticket.corrected.has(id),

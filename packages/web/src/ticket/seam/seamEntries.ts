@@ -18,7 +18,6 @@ import { lowerFirst } from '../words.ts';
 /** One stitch of the seam. */
 export interface SeamEntry {
   readonly id: string;
-  readonly ticket: string;
   /** Above: what was seen. Below: what was done. */
   readonly side: 'above' | 'below';
   readonly text: string;
@@ -48,7 +47,6 @@ export function seamEntries(
   const late = new Set(lateEntries(ticket).map(({ id }) => id));
   return events.map((event, place) => ({
     id: event.id,
-    ticket: ticket.id,
     ...told(event, model, ticket, money),
     at: event.observedAt,
     person: event.actor.person,

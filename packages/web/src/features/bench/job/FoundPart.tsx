@@ -1,18 +1,21 @@
 import type { ServiceValue } from '@nodo/shop';
-import { mayRecord, QUANTITIES, QUANTITY_IDS, type Quantity } from '@nodo/ticket';
+import { mayRecord, QUANTITIES, QUANTITY_IDS, type Quantity, type Ticket } from '@nodo/ticket';
 import { useState } from 'react';
 import { useMachineQuery } from '../../../api/client.ts';
 import { m, write } from '../../../messages/index.ts';
+import { useSession } from '../../../session/SessionContext.tsx';
+import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { Select, TextField } from '../../../ui/Field.tsx';
-import type { JobPartProps } from './jobPart.ts';
 
 const PIECES = ['needle', 'thread', 'bobbin', 'dial', 'screw'] as const;
 type SetUp = Record<(typeof PIECES)[number], string>;
 const NOTHING: SetUp = { needle: '', thread: '', bobbin: '', dial: '', screw: '' };
 
 /** How the machine was set up when it came, what was measured, where it stands. */
-export function FoundPart({ shown: { ticket }, session, record }: JobPartProps) {
+export function FoundPart() {
+  const { ticket, record } = useTicket();
+  const session = useSession();
   const { life, status, intake } = ticket;
   const [setUp, setSetUp] = useState<SetUp>(life.setUp ?? NOTHING);
   const [shelf, setShelf] = useState(intake?.shelf ?? '');
@@ -25,9 +28,7 @@ export function FoundPart({ shown: { ticket }, session, record }: JobPartProps) 
           {[life.accessories.join(', '), life.condition].filter(Boolean).join('. ')}
         </p>
       )}
-      {isOpen && life.machine !== undefined && (
-        <ByCard machine={life.machine} ticket={ticket} record={record} />
-      )}
+      {isOpen && life.machine !== undefined && <ByCard machine={life.machine} />}
       <form
         aria-label={words.asFound}
         className="grid grid-cols-2 items-end gap-3 sm:grid-cols-3"
@@ -52,7 +53,6 @@ export function FoundPart({ shown: { ticket }, session, record }: JobPartProps) 
         machine={life.machine}
         measures={life.measures}
         mayMeasure={isOpen && mayRecord(session.person.role, 'measured')}
-        record={record}
       />
       {intake?.tag !== undefined && status !== 'collected' && (
         <form
@@ -79,14 +79,8 @@ export function FoundPart({ shown: { ticket }, session, record }: JobPartProps) 
 }
 
 /** The card of the machine moved on since: the ticket can follow it. */
-function ByCard({
-  machine,
-  ticket,
-  record,
-}: Pick<JobPartProps, 'record'> & {
-  readonly machine: string;
-  readonly ticket: JobPartProps['shown']['ticket'];
-}) {
+function ByCard({ machine }: { readonly machine: string }) {
+  const { ticket, record } = useTicket();
   const { data } = useMachineQuery(machine);
   const { intake } = ticket;
   if (!data || !intake) return null;
@@ -110,12 +104,12 @@ function Measure({
   machine,
   measures,
   mayMeasure,
-  record,
-}: Pick<JobPartProps, 'record'> & {
+}: {
   readonly machine: string | undefined;
-  readonly measures: JobPartProps['shown']['ticket']['life']['measures'];
+  readonly measures: Ticket['life']['measures'];
   readonly mayMeasure: boolean;
 }) {
+  const { record } = useTicket();
   const { data } = useMachineQuery(machine ?? '', { skip: machine === undefined });
   const service = data?.machine.card.service ?? {};
   const [quantity, setQuantity] = useState<Quantity>('bobbin-tension');
@@ -193,7 +187,7 @@ function limitWords(quantity: Quantity, value: ServiceValue | undefined): string
 }
 
 function measuredWords(
-  { quantity, value, when }: JobPartProps['shown']['ticket']['life']['measures'][number],
+  { quantity, value, when }: Ticket['life']['measures'][number],
   limit: ServiceValue | undefined,
 ): string {
   const words = m.life.sheet;

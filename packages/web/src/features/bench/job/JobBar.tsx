@@ -1,11 +1,9 @@
-import type { Session } from '@nodo/api';
-import type { FamilyModel } from '@nodo/knowledge';
-import { atTheClock, mayRecord, minutesWorked, standingOf, type Ticket } from '@nodo/ticket';
+import { atTheClock, mayRecord, minutesWorked, standingOf } from '@nodo/ticket';
 import { ClipboardList, Pause, Play } from 'lucide-react';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { m, write } from '../../../messages/index.ts';
-import type { RecordEntry } from '../../../ticket/useRecord.ts';
-import type { ShownTicket } from '../../../ticket/useShownTicket.ts';
+import { useSession } from '../../../session/SessionContext.tsx';
+import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { useOtherClock } from './useOtherClock.ts';
 
@@ -14,18 +12,9 @@ const JobSheet = lazy(() => import('./JobSheet.tsx'));
 const LOOK_AT_CLOCK_MS = 15_000;
 
 /** The clock of whoever stands here, where the ticket stands, and the way to its job sheet. */
-export function JobBar({
-  shown,
-  session,
-  model,
-  record,
-}: {
-  readonly shown: ShownTicket;
-  readonly session: Session;
-  readonly model: FamilyModel;
-  readonly record: RecordEntry;
-}) {
-  const { ticket } = shown;
+export function JobBar() {
+  const { ticket } = useTicket();
+  const session = useSession();
   const [open, setOpen] = useState(false);
   const standing = standingOf(ticket);
   const { role } = session.person;
@@ -37,43 +26,29 @@ export function JobBar({
           {m.life.standing(standing)}
         </span>
       )}
-      {ticket.status === 'open' && mayRecord(role, 'clock-started') && (
-        <Clock ticket={ticket} session={session} record={record} />
-      )}
+      {ticket.status === 'open' && mayRecord(role, 'clock-started') && <Clock />}
       <Button onClick={() => setOpen(true)} className="px-3">
         <ClipboardList aria-hidden size={20} />
         {m.life.sheet.open}
       </Button>
       {open && (
         <Suspense>
-          <JobSheet
-            shown={shown}
-            session={session}
-            model={model}
-            record={record}
-            onClose={() => setOpen(false)}
-          />
+          <JobSheet onClose={() => setOpen(false)} />
         </Suspense>
       )}
     </div>
   );
 }
 
-function Clock({
-  ticket,
-  session,
-  record,
-}: {
-  readonly ticket: Ticket;
-  readonly session: Session;
-  readonly record: RecordEntry;
-}) {
+function Clock() {
+  const { ticket, record } = useTicket();
+  const session = useSession();
   const { life } = ticket;
   const now = useNow();
   const words = m.life.clock;
   const isRunning = atTheClock(life).includes(session.person.id);
   const worked = Math.floor(minutesWorked(life, now));
-  const interruptOther = useOtherClock(ticket.id, session);
+  const interruptOther = useOtherClock(ticket.id);
   const start = () => {
     interruptOther();
     record('clock-started', {});

@@ -1,26 +1,24 @@
 import { PAPERS, pathTo } from '@nodo/api';
-import type { FamilyModel } from '@nodo/knowledge';
-import { assess, mayTakeIn, workLeftOn } from '@nodo/ticket';
-import { type ReactNode, useMemo } from 'react';
+import { mayTakeIn, workLeftOn } from '@nodo/ticket';
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { m } from '../../../messages/index.ts';
+import { useSession } from '../../../session/SessionContext.tsx';
 import { PromisePicker } from '../../../shop/promise/PromisePicker.tsx';
+import { useShown, useTicket } from '../../../ticket/TicketContext.tsx';
 import { Modal } from '../../../ui/Modal.tsx';
 import { FoundPart } from './FoundPart.tsx';
-import type { JobPartProps } from './jobPart.ts';
 import { MoneyPart } from './MoneyPart.tsx';
 import { PartsPart } from './PartsPart.tsx';
 import { TimePart } from './TimePart.tsx';
 
 /** Everything of a ticket that is not the diagnosis: price, parts, time, promise, papers. */
-export default function JobSheet({
-  model,
-  onClose,
-  ...job
-}: JobPartProps & { readonly model: FamilyModel; readonly onClose: () => void }) {
-  const { ticket, customer } = job.shown;
+export default function JobSheet({ onClose }: { readonly onClose: () => void }) {
+  const { ticket, model, assessment, record } = useTicket();
+  const { customer } = useShown();
+  const { role } = useSession().person;
   const words = m.life.sheet;
-  const left = useMemo(() => workLeftOn(ticket, model, assess(ticket, model)), [ticket, model]);
+  const left = workLeftOn(ticket, model, assessment);
   const { machine, promised } = ticket.life;
   return (
     <Modal
@@ -44,12 +42,12 @@ export default function JobSheet({
             )}
           </p>
         )}
-        {!mayTakeIn(job.session.person.role) ? (
+        {!mayTakeIn(role) ? (
           <p>{words.noRights}</p>
         ) : (
           <>
             <Part title={words.money}>
-              <MoneyPart {...job} />
+              <MoneyPart />
             </Part>
             {ticket.status === 'open' && (
               <Part title={m.life.promise.title}>
@@ -59,19 +57,19 @@ export default function JobSheet({
                   spread={left.spread}
                   promised={promised}
                   onPromise={(day, despite) =>
-                    job.record('day-promised', { day, ...(despite ? { despite } : {}) })
+                    record('day-promised', { day, ...(despite ? { despite } : {}) })
                   }
                 />
               </Part>
             )}
             <Part title={words.things}>
-              <PartsPart {...job} />
+              <PartsPart />
             </Part>
             <Part title={words.time}>
-              <TimePart {...job} />
+              <TimePart />
             </Part>
             <Part title={words.asFound}>
-              <FoundPart {...job} />
+              <FoundPart />
             </Part>
             {ticket.intake?.tag !== undefined && (
               <Part title={words.papers}>

@@ -3,14 +3,17 @@ import { mayRecord, minutesWorked, type Spoken, wasDeclined } from '@nodo/ticket
 import { useState } from 'react';
 import { useShopQuery } from '../../../api/client.ts';
 import { m, write } from '../../../messages/index.ts';
+import { useSession } from '../../../session/SessionContext.tsx';
 import { useMoney } from '../../../session/useMoney.ts';
 import { SpokenSelect } from '../../../shop/SpokenSelect.tsx';
+import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
-import type { JobPartProps } from './jobPart.ts';
 
 /** Limit, question and answer, bill. */
-export function MoneyPart({ shown: { ticket }, session, record }: JobPartProps) {
+export function MoneyPart() {
+  const { ticket, record } = useTicket();
+  const session = useSession();
   const { life, status } = ticket;
   const money = useMoney();
   const words = m.life.sheet;
@@ -27,12 +30,9 @@ export function MoneyPart({ shown: { ticket }, session, record }: JobPartProps) 
       </p>
       {isOpen &&
         (life.asked && !life.asked.answer ? (
-          <Answer
-            asked={words.asked(money.say(life.asked.amount), life.asked.words)}
-            record={record}
-          />
+          <Answer asked={words.asked(money.say(life.asked.amount), life.asked.words)} />
         ) : (
-          <Ask record={record} />
+          <Ask />
         ))}
       {isOpen && wasDeclined(life) && (
         <div className="border-l-4 border-hazard pl-3">
@@ -50,7 +50,7 @@ export function MoneyPart({ shown: { ticket }, session, record }: JobPartProps) 
         </div>
       )}
       {ticket.intake?.tag !== undefined && status !== 'collected' && (
-        <BillForm worked={Math.round(minutesWorked(life))} record={record} />
+        <BillForm worked={Math.round(minutesWorked(life))} />
       )}
       {life.bill && (
         <p className="text-lg font-semibold" data-bill>
@@ -60,12 +60,13 @@ export function MoneyPart({ shown: { ticket }, session, record }: JobPartProps) 
           )}
         </p>
       )}
-      {status === 'closed' && <Tell ticket={ticket} record={record} />}
+      {status === 'closed' && <Tell />}
     </div>
   );
 }
 
-function Ask({ record }: Pick<JobPartProps, 'record'>) {
+function Ask() {
+  const { record } = useTicket();
   const [amount, setAmount] = useState('');
   const [what, setWhat] = useState('');
   const money = useMoney();
@@ -105,7 +106,8 @@ function Ask({ record }: Pick<JobPartProps, 'record'>) {
   );
 }
 
-function Answer({ asked, record }: Pick<JobPartProps, 'record'> & { readonly asked: string }) {
+function Answer({ asked }: { readonly asked: string }) {
+  const { record } = useTicket();
   const [how, setHow] = useState<Spoken>('telephone');
   const [said, setSaid] = useState('');
   const words = m.life.sheet;
@@ -134,7 +136,8 @@ function Answer({ asked, record }: Pick<JobPartProps, 'record'> & { readonly ask
 }
 
 /** @param worked what the clock and those who wrote down work say, in whole minutes */
-function BillForm({ worked, record }: Pick<JobPartProps, 'record'> & { readonly worked: number }) {
+function BillForm({ worked }: { readonly worked: number }) {
+  const { record } = useTicket();
   const [typed, setTyped] = useState<string>();
   const { card } = useShopQuery().data ?? { card: NEW_SHOP_CARD };
   const words = m.life.sheet;
@@ -169,10 +172,8 @@ function BillForm({ worked, record }: Pick<JobPartProps, 'record'> & { readonly 
   );
 }
 
-function Tell({
-  ticket,
-  record,
-}: Pick<JobPartProps, 'record'> & { readonly ticket: JobPartProps['shown']['ticket'] }) {
+function Tell() {
+  const { ticket, record } = useTicket();
   const [how, setHow] = useState<Spoken>('telephone');
   const words = m.life.sheet;
   const { toldAt } = ticket.life;

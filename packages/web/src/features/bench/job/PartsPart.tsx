@@ -1,13 +1,16 @@
 import { mayRecord } from '@nodo/ticket';
 import { useState } from 'react';
 import { m, write } from '../../../messages/index.ts';
+import { useSession } from '../../../session/SessionContext.tsx';
 import { useMoney } from '../../../session/useMoney.ts';
+import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
-import type { JobPartProps } from './jobPart.ts';
 
 /** Parts that are waited for, and parts that went in. */
-export function PartsPart({ shown: { ticket }, session, record }: JobPartProps) {
+export function PartsPart() {
+  const { ticket, record } = useTicket();
+  const session = useSession();
   const { life, status } = ticket;
   const money = useMoney();
   const words = m.life.sheet;
@@ -36,15 +39,16 @@ export function PartsPart({ shown: { ticket }, session, record }: JobPartProps) 
       </ul>
       {mayWork && (
         <>
-          <Order record={record} />
-          <Fit record={record} />
+          <Order />
+          <Fit />
         </>
       )}
     </div>
   );
 }
 
-function Order({ record }: Pick<JobPartProps, 'record'>) {
+function Order() {
+  const { record } = useTicket();
   const [part, setPart] = useState('');
   const [expected, setExpected] = useState('');
   const words = m.life.sheet;
@@ -78,7 +82,8 @@ function Order({ record }: Pick<JobPartProps, 'record'>) {
   );
 }
 
-function Fit({ record }: Pick<JobPartProps, 'record'>) {
+function Fit() {
+  const { record } = useTicket();
   const [part, setPart] = useState('');
   const [count, setCount] = useState('1');
   const [price, setPrice] = useState('');

@@ -1,13 +1,16 @@
 import { mayRecord, minutesWorked } from '@nodo/ticket';
 import { useState } from 'react';
 import { m, write } from '../../../messages/index.ts';
+import { useSession } from '../../../session/SessionContext.tsx';
 import { usePeopleById } from '../../../session/usePeopleById.ts';
+import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
-import type { JobPartProps } from './jobPart.ts';
 
 /** Who worked how long, and work that the clock did not see. */
-export function TimePart({ shown: { ticket }, session, record }: JobPartProps) {
+export function TimePart() {
+  const { ticket, record } = useTicket();
+  const session = useSession();
   const { life, status } = ticket;
   const people = usePeopleById();
   const [minutes, setMinutes] = useState('');

@@ -1,10 +1,10 @@
-import type { Session } from '@nodo/api';
 import { outbox } from '@nodo/client';
 import type { Draft, RackEntry } from '@nodo/ticket';
 import { toast } from 'sonner';
 import { useAppDispatch } from '../../../api/client.ts';
 import { useRackRead } from '../../../api/useRackRead.ts';
 import { m } from '../../../messages/index.ts';
+import { useSession } from '../../../session/SessionContext.tsx';
 import { deviceId } from '../../../store/device.ts';
 
 /**
@@ -12,10 +12,10 @@ import { deviceId } from '../../../store/device.ts';
  * person let run on another ticket is interrupted there. Where the Rack is still on its way, that
  * happens as soon as it is here; the start does not wait for it.
  */
-export function useOtherClock(ticket: string, session: Session): () => void {
+export function useOtherClock(ticket: string): () => void {
   const dispatch = useAppDispatch();
   const { rack, whenRead } = useRackRead();
-  const person = session.person.id;
+  const person = useSession().person.id;
   const interruptOn = (lines: readonly RackEntry[]) => {
     for (const line of lines) {
       if (line.ticket === ticket || !line.atTheClock.includes(person)) continue;

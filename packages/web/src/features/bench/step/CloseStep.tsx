@@ -1,34 +1,21 @@
-import type { FamilyModel } from '@nodo/knowledge';
-import type { Assessment, Ticket } from '@nodo/ticket';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { m, write } from '../../../messages/index.ts';
 import { AnswerButton } from '../../../ticket/check/AnswerButton.tsx';
-import type { RecordEntry } from '../../../ticket/useRecord.ts';
+import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { lowerFirst } from '../../../ticket/words.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { ReasonForm } from '../../../ui/ReasonForm.tsx';
 import type { Plan } from '../../../workers/planner.worker.ts';
 
 interface CloseStepProps {
-  readonly ticket: Ticket;
-  readonly model: FamilyModel;
-  readonly assessment: Assessment;
-  readonly record: RecordEntry;
-  readonly mayWork: boolean;
   readonly plan: Plan | undefined;
   readonly onChooseCheck: (check: string) => void;
 }
 
 /** Everything owed is done: tie the knot. */
-export function CloseStep({
-  assessment,
-  model,
-  record,
-  mayWork,
-  plan,
-  onChooseCheck,
-}: CloseStepProps) {
+export function CloseStep({ plan, onChooseCheck }: CloseStepProps) {
+  const { assessment, model, record, mayWork } = useTicket();
   const words = m.bench.step;
   return (
     <div className="max-w-2xl">
@@ -48,7 +35,7 @@ export function CloseStep({
           )}
         </button>
       )}
-      <Waived model={model} assessment={assessment} />
+      <Waived />
       <div className="mt-5 flex max-w-xl flex-col">
         {mayWork ? (
           <AnswerButton digit={1} text={words.tie} onPress={() => record('ticket-closed', {})} />
@@ -61,13 +48,8 @@ export function CloseStep({
 }
 
 /** The ticket is closed: hand the machine over, or take it back to the bench. */
-export function ClosedStep({
-  ticket,
-  assessment,
-  model,
-  record,
-  mayWork,
-}: Omit<CloseStepProps, 'plan' | 'onChooseCheck'>) {
+export function ClosedStep() {
+  const { ticket, record, mayWork } = useTicket();
   const [reopening, setReopening] = useState(false);
   const words = m.bench.step;
   const gone = ticket.status === 'collected';
@@ -82,7 +64,7 @@ export function ClosedStep({
           {words.closedLine(write.percent(ticket.closing.snapshot.risk))}
         </p>
       )}
-      <Waived model={model} assessment={assessment} />
+      <Waived />
       {gone && <p className="mt-3">{words.gone}</p>}
       {!gone && (
         <div className="mt-5 flex flex-wrap gap-3">
@@ -108,7 +90,8 @@ export function ClosedStep({
   );
 }
 
-function Waived({ model, assessment }: Pick<CloseStepProps, 'model' | 'assessment'>) {
+function Waived() {
+  const { model, assessment } = useTicket();
   const waived = assessment.duties.filter(({ state }) => state === 'waived');
   if (waived.length === 0) return null;
   const list = waived

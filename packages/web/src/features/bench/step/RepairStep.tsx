@@ -1,7 +1,6 @@
 import { type CauseBelief, type FindingWeight, weightBand } from '@nodo/core';
-import type { ActionSource, FamilyModel } from '@nodo/knowledge';
+import type { ActionSource } from '@nodo/knowledge';
 import { INTERVIEWS } from '@nodo/knowledge';
-import type { Ticket } from '@nodo/ticket';
 import { PackageOpen } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -9,7 +8,7 @@ import { m, write } from '../../../messages/index.ts';
 import { AnswerButton } from '../../../ticket/check/AnswerButton.tsx';
 import { Caution, InstrumentLink, StepList } from '../../../ticket/check/CheckStep.tsx';
 import { needleAddress } from '../../../ticket/instrumentAddresses.ts';
-import type { RecordEntry } from '../../../ticket/useRecord.ts';
+import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { findingWords } from '../../../ticket/words.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { ReasonForm } from '../../../ui/ReasonForm.tsx';
@@ -19,10 +18,6 @@ interface RepairStepProps {
   readonly heading: string;
   readonly belief: CauseBelief | undefined;
   readonly weights: readonly FindingWeight[] | undefined;
-  readonly ticket: Ticket;
-  readonly model: FamilyModel;
-  readonly record: RecordEntry;
-  readonly mayWork: boolean;
   readonly onChooseCheck: (check: string) => void;
   /** Puts the repair off and looks on. */
   readonly onLookFurther: (() => void) | undefined;
@@ -34,13 +29,10 @@ export function RepairStep({
   heading,
   belief,
   weights,
-  ticket,
-  model,
-  record,
-  mayWork,
   onChooseCheck,
   onLookFurther,
 }: RepairStepProps) {
+  const { ticket, model, record, mayWork } = useTicket();
   const known = model.causes.get(cause);
   const actions = [...model.actions.values()].filter(({ treats }) => treats.includes(cause));
   const words = m.bench.step;
@@ -85,14 +77,14 @@ export function RepairStep({
           {words.lookFurther}
         </Button>
       )}
-      <Reasons model={model} weights={weights} />
+      <Reasons weights={weights} />
       <Link
         to={`/knowledge/cause/${cause}?ticket=${ticket.id}`}
         className="mt-3 inline-flex min-h-11 items-center underline underline-offset-4"
       >
         {m.knowledge.read}
       </Link>
-      <CauseChecks cause={cause} model={model} onChooseCheck={onChooseCheck} />
+      <CauseChecks cause={cause} onChooseCheck={onChooseCheck} />
     </div>
   );
 }
@@ -111,13 +103,8 @@ function AtHand({ actions }: { readonly actions: readonly ActionSource[] }) {
   );
 }
 
-function Reasons({
-  model,
-  weights,
-}: {
-  readonly model: FamilyModel;
-  readonly weights: readonly FindingWeight[] | undefined;
-}) {
+function Reasons({ weights }: { readonly weights: readonly FindingWeight[] | undefined }) {
+  const { model } = useTicket();
   const told = (weights ?? [])
     .flatMap((reading) => {
       const size = weightBand(reading.weight);
@@ -142,11 +129,8 @@ function Reasons({
   );
 }
 
-function CauseChecks({
-  cause,
-  model,
-  onChooseCheck,
-}: Pick<RepairStepProps, 'cause' | 'model' | 'onChooseCheck'>) {
+function CauseChecks({ cause, onChooseCheck }: Pick<RepairStepProps, 'cause' | 'onChooseCheck'>) {
+  const { model } = useTicket();
   const strong = new Set([
     ...(model.causes.get(cause)?.shows.sure ?? []),
     ...(model.causes.get(cause)?.shows.usual ?? []),
@@ -182,18 +166,11 @@ const PIECES_DUTY = 'fragments';
 export function ActionStep({
   duty,
   actions,
-  ticket,
-  model,
-  record,
-  mayWork,
 }: {
   readonly duty: string;
   readonly actions: readonly string[];
-  readonly ticket: Ticket;
-  readonly model: FamilyModel;
-  readonly record: RecordEntry;
-  readonly mayWork: boolean;
 }) {
+  const { ticket, model, record, mayWork } = useTicket();
   const [reasoning, setReasoning] = useState<ActionSource>();
   const known = model.duties.get(duty);
   const offered: ActionSource[] = actions.flatMap((id) => model.actions.get(id) ?? []);

@@ -1,10 +1,9 @@
-import type { FamilyModel } from '@nodo/knowledge';
-import type { Assessment, NextStep, Ticket } from '@nodo/ticket';
+import type { NextStep } from '@nodo/ticket';
 import { memo } from 'react';
 import { m } from '../../../messages/index.ts';
 import { CheckStep, CloseFirst } from '../../../ticket/check/CheckStep.tsx';
 import { FreeingWalk } from '../../../ticket/check/FreeingWalk.tsx';
-import type { RecordEntry } from '../../../ticket/useRecord.ts';
+import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { Key } from '../../../ui/Key.tsx';
 import { Sewing } from '../../../ui/Stitches.tsx';
@@ -21,9 +20,6 @@ export type Choice =
   | { readonly kind: 'freeing' };
 
 interface StepPaneProps {
-  readonly ticket: Ticket;
-  readonly model: FamilyModel;
-  readonly assessment: Assessment;
   readonly plan: Plan | undefined;
   /** What comes next; undefined while it is being reckoned. */
   readonly step: NextStep | undefined;
@@ -32,17 +28,14 @@ interface StepPaneProps {
   readonly onChoose: (choice: Choice | undefined) => void;
   readonly onDefer: (what: { readonly check: string } | { readonly cause: string }) => void;
   readonly onSomethingElse: () => void;
-  readonly record: RecordEntry;
-  readonly mayFind: boolean;
-  readonly mayWork: boolean;
   /** It was answered: it stays as it stands, out of reach, until the next takes its place. */
   readonly isHeld: boolean;
 }
 
 /** The middle of the bench: the one thing to do next, and the ways out of it. */
 export const StepPane = memo(function StepPane(props: StepPaneProps) {
-  const { ticket, step, choice, onChoose } = props;
-  if (ticket.status !== 'open') return <ClosedStep {...props} />;
+  const { step, choice, onChoose } = props;
+  if (useTicket().ticket.status !== 'open') return <ClosedStep />;
   return (
     <>
       <div className="flex-1 lg:-mx-6 lg:min-h-0 lg:overflow-y-auto lg:px-6 lg:pb-3">
@@ -66,8 +59,8 @@ function checkOf(step: NextStep | undefined): string | undefined {
 }
 
 function StepBody(props: StepPaneProps) {
-  const { step, choice, model, plan, assessment, onChoose, onDefer } = props;
-  const { ticket, record, mayFind, mayWork } = props;
+  const { ticket, model, assessment } = useTicket();
+  const { step, choice, plan, onChoose, onDefer } = props;
   const words = m.bench.step;
   const chooseCheck = (check: string) => onChoose({ kind: 'check', check });
 
@@ -79,13 +72,7 @@ function StepBody(props: StepPaneProps) {
         key={id}
         check={check}
         heading={heading}
-        ticket={ticket}
-        model={model}
         proposal={plan?.checks.find((proposal) => proposal.check === id)}
-        beliefs={assessment.beliefs}
-        record={record}
-        mayFind={mayFind}
-        mayWork={mayWork}
         onChooseCheck={chooseCheck}
       />
     );
@@ -97,10 +84,6 @@ function StepBody(props: StepPaneProps) {
       heading={heading}
       belief={assessment.beliefs.find((belief) => belief.cause === cause)}
       weights={plan?.words?.reasons.get(cause)}
-      ticket={ticket}
-      model={model}
-      record={record}
-      mayWork={mayWork}
       onChooseCheck={chooseCheck}
       onLookFurther={proposed ? () => onDefer({ cause }) : undefined}
     />
@@ -108,14 +91,14 @@ function StepBody(props: StepPaneProps) {
 
   if (choice?.kind === 'check') return checkStep(choice.check, words.chosen);
   if (choice?.kind === 'freeing') {
-    return <FreeingWalk {...props} place="bench" onLeave={() => onChoose(undefined)} />;
+    return <FreeingWalk place="bench" onLeave={() => onChoose(undefined)} />;
   }
   if (choice?.kind === 'cause') return repairStep(choice.cause, words.cause, false);
   if (choice?.kind === 'close' || step?.kind === 'close-ticket' || step?.kind === 'close-machine') {
     return ticket.open.size > 0 ? (
-      <PutTogether {...props} />
+      <PutTogether />
     ) : (
-      <CloseStep {...props} onChooseCheck={chooseCheck} />
+      <CloseStep plan={plan} onChooseCheck={chooseCheck} />
     );
   }
   if (!step)
@@ -126,9 +109,9 @@ function StepBody(props: StepPaneProps) {
     case 'repair':
       return repairStep(step.cause, words.repair, true);
     case 'action':
-      return <ActionStep {...props} duty={step.duty} actions={step.actions} />;
+      return <ActionStep duty={step.duty} actions={step.actions} />;
     case 'waive':
-      return <ActionStep {...props} duty={step.duty} actions={[]} />;
+      return <ActionStep duty={step.duty} actions={[]} />;
   }
 }
 
@@ -147,13 +130,13 @@ function PlanFailed({ onSomethingElse }: StepPaneProps) {
   );
 }
 
-function PutTogether({ ticket, record, mayWork }: StepPaneProps) {
+function PutTogether() {
   return (
     <div>
       <h1 className="mb-4 text-3xl font-bold" id="step-title">
         {m.bench.step.closeFirst}
       </h1>
-      <CloseFirst ticket={ticket} record={record} mayWork={mayWork} />
+      <CloseFirst />
     </div>
   );
 }
@@ -161,15 +144,14 @@ function PutTogether({ ticket, record, mayWork }: StepPaneProps) {
 /** Always one tap away: cannot tell, not now, something else, back. */
 function WaysOut({
   check,
-  record,
   onDefer,
   onSomethingElse,
   onBack,
-  mayFind,
 }: StepPaneProps & {
   readonly check: string | undefined;
   readonly onBack: (() => void) | undefined;
 }) {
+  const { record, mayFind } = useTicket();
   const words = m.bench.step;
   const cannotTell = () => check && record('could-not-tell', { check });
   const notNow = () => check && onDefer({ check });

@@ -1,22 +1,22 @@
-import type { CustomerLink, Person } from '@nodo/api';
+import type { CustomerLink } from '@nodo/api';
 import type { CallFault } from '@nodo/client';
 import { useState } from 'react';
 import { useLinksQuery, useMakeLinkMutation, useRevokeLinkMutation } from '../../../api/client.ts';
 import { faultWords } from '../../../messages/faults.ts';
 import { m, write } from '../../../messages/index.ts';
+import { usePeopleById } from '../../../session/usePeopleById.ts';
+import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { Select, TextField } from '../../../ui/Field.tsx';
 
 const DAYS = [7, 14, 30, 90] as const;
 
 /** Links by which the customer follows this ticket: made, copied, taken back. */
-export function CustomerLinks({
-  ticket,
-  people,
-}: {
-  readonly ticket: string;
-  readonly people: ReadonlyMap<string, Person>;
-}) {
+export function CustomerLinks() {
+  const {
+    ticket: { id: ticket },
+  } = useTicket();
+  const people = usePeopleById();
   const { data: made = [], error: unread } = useLinksQuery(ticket);
   const [make, { data: fresh, isLoading, error: refused }] = useMakeLinkMutation();
   const [revoke] = useRevokeLinkMutation();

@@ -1,12 +1,13 @@
-import type { Looker, Person, Session } from '@nodo/api';
+import type { Looker, Person } from '@nodo/api';
 import type { FamilyModel } from '@nodo/knowledge';
 import { type HandOver, handOverOf } from '@nodo/ticket';
 import { Link2, UserRoundPlus } from 'lucide-react';
 import { useState } from 'react';
 import { usePresenceQuery } from '../../../api/client.ts';
 import { m } from '../../../messages/index.ts';
-import type { RecordEntry } from '../../../ticket/useRecord.ts';
-import type { ShownTicket } from '../../../ticket/useShownTicket.ts';
+import { useSession } from '../../../session/SessionContext.tsx';
+import { usePeopleById } from '../../../session/usePeopleById.ts';
+import { useShown, useTicket } from '../../../ticket/TicketContext.tsx';
 import { lowerFirst } from '../../../ticket/words.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Modal } from '../../../ui/Modal.tsx';
@@ -15,21 +16,11 @@ import { CustomerLinks } from './CustomerLinks.tsx';
 import { HandOverForm } from './HandOverForm.tsx';
 
 /** Who else has this ticket open, and what of it leaves this bench: to a colleague, to its owner. */
-export function Together({
-  shown: { ticket },
-  session,
-  model,
-  people,
-  record,
-  mayRecord,
-}: {
-  readonly shown: ShownTicket;
-  readonly session: Session;
-  readonly model: FamilyModel;
-  readonly people: ReadonlyMap<string, Person>;
-  readonly record: RecordEntry;
-  readonly mayRecord: boolean;
-}) {
+export function Together({ mayRecord }: { readonly mayRecord: boolean }) {
+  const { model, record } = useTicket();
+  const { ticket } = useShown();
+  const people = usePeopleById();
+  const session = useSession();
   const { data: lookers = [] } = usePresenceQuery();
   const here = lookers.filter((looker) => looker.ticket === ticket.id);
   const [sheet, setSheet] = useState<'hand-over' | 'links'>();
@@ -87,7 +78,7 @@ export function Together({
             onDone={done}
           />
         )}
-        {sheet === 'links' && <CustomerLinks ticket={ticket.id} people={people} />}
+        {sheet === 'links' && <CustomerLinks />}
       </Modal>
     </div>
   );
@@ -99,15 +90,10 @@ function lookWords({ check }: Looker, { name }: Person, model: FamilyModel): str
 }
 
 /** What somebody left to whoever goes on, until it is taken up. */
-export function LeftHere({
-  shown: { ticket },
-  session,
-  people,
-}: {
-  readonly shown: ShownTicket;
-  readonly session: Session;
-  readonly people: ReadonlyMap<string, Person>;
-}) {
+export function LeftHere() {
+  const { ticket } = useShown();
+  const people = usePeopleById();
+  const session = useSession();
   const left = handOverOf(ticket);
   if (!left) return null;
   const nameOf = (id: string) => people.get(id)?.name ?? '';

@@ -1,8 +1,8 @@
-import type { Session } from '@nodo/api';
 import { SHIPPED } from '@nodo/knowledge';
 import type { Proposal } from '@nodo/tables';
 import { Link } from 'react-router';
 import { m } from '../../../messages/index.ts';
+import { useSession } from '../../../session/SessionContext.tsx';
 import type { ShopTables } from '../../../session/useTables.ts';
 import { Candidates } from './Candidates.tsx';
 import { FromTo, subjectOf, whichOf } from './ChangeWords.tsx';
@@ -11,13 +11,8 @@ import { HandWords } from './HandWords.tsx';
 const STATES = ['open', 'accepted', 'withdrawn'] as const;
 
 /** Everything that this shop tells, told or wants to tell otherwise than the tables came. */
-export function ChangesList({
-  tables,
-  session,
-}: {
-  readonly tables: ShopTables;
-  readonly session: Session;
-}) {
+export function ChangesList({ tables }: { readonly tables: ShopTables }) {
+  const session = useSession();
   const words = m.tables;
   const isLead = session.person.role === 'lead';
   const { proposals } = tables.desk;

@@ -1,10 +1,10 @@
-import type { Session } from '@nodo/api';
 import { SHIPPED } from '@nodo/knowledge';
 import type { Proposal } from '@nodo/tables';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { m } from '../../../messages/index.ts';
+import { useSession } from '../../../session/SessionContext.tsx';
 import type { ShopTables } from '../../../session/useTables.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { ReasonForm } from '../../../ui/ReasonForm.tsx';
@@ -19,12 +19,11 @@ import { useEffectOf } from './useEffectOf.ts';
 export function ProposalPage({
   proposal,
   tables,
-  session,
 }: {
   readonly proposal: Proposal;
   readonly tables: ShopTables;
-  readonly session: Session;
 }) {
+  const session = useSession();
   const { change, reason, state } = proposal;
   const { edition } = tables;
   const isLead = session.person.role === 'lead';

@@ -9,6 +9,7 @@ import { useRegisterNeedleMutation } from '../../../api/client.ts';
 import { faultWords } from '../../../messages/faults.ts';
 import { readNumber, write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
+import { useSession } from '../../../session/SessionContext.tsx';
 import { usePeopleById } from '../../../session/usePeopleById.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Select, TextField } from '../../../ui/Field.tsx';
@@ -33,12 +34,13 @@ export function RegisterPart({ bench }: { readonly bench: InstrumentBench }) {
       people.get(entry.by)?.name ?? '',
       write.moment(entry.when),
     );
+  const { role } = useSession().person;
   const isKnown = bench.machine !== undefined || bench.onTicket !== undefined;
   const mayWrite =
     mayDo(bench) ||
     (bench.onTicket === undefined &&
       bench.machine !== undefined &&
-      mayRecord(bench.session.person.role, 'needle-fitted'));
+      mayRecord(role, 'needle-fitted'));
   return (
     <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(22rem,1fr)_minmax(20rem,28rem)]">
       <div className="flex flex-col gap-4">
