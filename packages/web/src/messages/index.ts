@@ -33,6 +33,12 @@ export function readNumber(typed: string): number | undefined {
   return text !== '' && Number.isFinite(value) ? value : undefined;
 }
 
+/** What somebody typed as a whole number from 0 on; undefined when it is none. */
+export function readWhole(typed: string): number | undefined {
+  const value = readNumber(typed);
+  return value !== undefined && Number.isInteger(value) && value >= 0 ? value : undefined;
+}
+
 /**
  * What somebody typed as money, in the smallest unit of the currency; undefined when it is none.
  * A comma is as good as a point.

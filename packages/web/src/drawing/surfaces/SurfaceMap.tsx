@@ -1,18 +1,13 @@
-import { type ClockPlace, pointOn } from '@nodo/core';
+import type { ClockPlace } from '@nodo/core';
 import { type Family, type SurfaceId, surfaceOf } from '@nodo/knowledge';
 import type { Mark } from '@nodo/ticket';
 import { instruments } from '../../messages/instruments.ts';
+import { ClockRing, onRing } from '../ClockRing.tsx';
 import { MarkGlyph } from './MarkGlyph.tsx';
 import { MAP_R, Outline } from './outlines.tsx';
 
 /** Half the sheet: the map and the hours round it. */
 export const SHEET_HALF = 60;
-
-/** A map's places as lengths on its sheet. */
-function onSheet(place: ClockPlace): readonly [x: number, y: number] {
-  const { x, y } = pointOn(place);
-  return [x * MAP_R, y * MAP_R];
-}
 
 /** A surface with the hours round it, the marks on it now, and those of earlier visits dashed. */
 export function SurfaceMap({
@@ -47,60 +42,28 @@ export function SurfaceMap({
       strokeLinecap="round"
       strokeLinejoin="round"
     >
-      <circle r={MAP_R} fill="var(--sunk)" stroke="var(--edge)" strokeWidth="0.6" />
-      <Hours />
+      <ClockRing radius={MAP_R} tick={3} numbers />
       <Outline surface={id} family={family} />
       {surface.needle && <NeedleHere place={surface.needle} word={words.needle} />}
       {earlier.map((mark) => (
-        <MarkGlyph key={mark.id} mark={mark} at={onSheet(mark)} scale={scale} isEarlier />
+        <MarkGlyph key={mark.id} mark={mark} at={onRing(mark, MAP_R)} scale={scale} isEarlier />
       ))}
       {marks.map((mark) => (
         <MarkGlyph
           key={mark.id}
           mark={mark}
-          at={onSheet(mark)}
+          at={onRing(mark, MAP_R)}
           scale={scale}
           label={numberOf(mark)}
         />
       ))}
-      {pending && <Pending at={onSheet(pending)} />}
+      {pending && <Pending at={onRing(pending, MAP_R)} />}
     </svg>
   );
 }
 
-function Hours() {
-  const hours = Array.from({ length: 12 }, (_, place) => place + 1);
-  return (
-    <g stroke="var(--edge)" strokeWidth="0.8">
-      {hours.map((hour) => {
-        const at = (out: number) => {
-          const angle = (hour / 6) * Math.PI;
-          return [out * Math.sin(angle), -out * Math.cos(angle)] as const;
-        };
-        const [[x1, y1], [x2, y2], [tx, ty]] = [at(MAP_R), at(MAP_R + 3), at(MAP_R + 8)];
-        return (
-          <g key={hour}>
-            <path d={`M${x1.toFixed(2)} ${y1.toFixed(2)}L${x2.toFixed(2)} ${y2.toFixed(2)}`} />
-            <text
-              x={tx}
-              y={ty + 2}
-              textAnchor="middle"
-              fontSize={hour % 3 === 0 ? 6.4 : 5}
-              fontWeight={hour % 3 === 0 ? 700 : 400}
-              fill="var(--quiet)"
-              stroke="none"
-            >
-              {hour}
-            </text>
-          </g>
-        );
-      })}
-    </g>
-  );
-}
-
 function NeedleHere({ place, word }: { readonly place: ClockPlace; readonly word: string }) {
-  const [x, y] = onSheet(place);
+  const [x, y] = onRing(place, MAP_R);
   return (
     <g>
       <path d={`M${x - 2.4} ${y}H${x + 2.4}M${x} ${y - 2.4}V${y + 2.4}`} stroke="var(--quiet)" />

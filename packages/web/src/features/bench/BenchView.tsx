@@ -13,10 +13,9 @@ import { m, write } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { usePeopleById } from '../../session/usePeopleById.ts';
 import { Causes } from '../../ticket/Causes.tsx';
-import { Seam } from '../../ticket/seam/Seam.tsx';
 import { FrozenTicket, useShown, useTicket } from '../../ticket/TicketContext.tsx';
 import { TicketGate } from '../../ticket/TicketGate.tsx';
-import { Tray } from '../../ticket/Tray.tsx';
+import { TicketShell } from '../../ticket/TicketShell.tsx';
 import { useLookAt } from '../../ticket/useLookAt.ts';
 import { usePlan } from '../../ticket/usePlan.ts';
 import type { ShownTicket } from '../../ticket/useShownTicket.ts';
@@ -83,32 +82,33 @@ function Bench() {
   useLookAt(ticket.id, lookedAt?.check ?? null);
 
   return (
-    <div className="flex flex-1 flex-col lg:h-[calc(100dvh-3.4rem)] lg:min-h-[38rem] lg:flex-none">
-      <BenchHeader>
-        <JobBar />
-        <Together mayRecord={mayRecord(role, 'handed-over')} />
-      </BenchHeader>
-      <LeftHere />
-      <Tray />
-      {!resumed && ticket.status === 'open' && (
-        <ResumeStrip step={step} onPutAway={() => setResumed(true)} />
-      )}
-      <div className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[17.5rem_minmax(0,1fr)_17.5rem]">
-        <div className="contain-layout border-rule p-4 max-lg:order-2 max-lg:border-t lg:overflow-y-auto lg:border-r">
+    <>
+      <TicketShell
+        header={
+          <BenchHeader>
+            <JobBar />
+            <Together mayRecord={mayRecord(role, 'handed-over')} />
+          </BenchHeader>
+        }
+        notices={
+          <>
+            <LeftHere />
+            {!resumed && ticket.status === 'open' && (
+              <ResumeStrip step={step} onPutAway={() => setResumed(true)} />
+            )}
+          </>
+        }
+        left={
           <Causes
             words={plan?.words}
             closed={ticket.closing !== undefined}
             chosen={choice?.kind === 'cause' ? choice.cause : undefined}
             onChoose={chooseCause}
           />
-        </div>
-        <section
-          aria-labelledby="step-title"
-          inert={isHeld}
-          className="contain-layout flex flex-col bg-paper px-6 pt-4 max-lg:order-1 lg:min-h-0 lg:overflow-hidden"
-        >
+        }
+        held={isHeld}
+        step={
           <FrozenTicket frozen={isHeld}>
-            {' '}
             <StepPane
               plan={plan}
               step={step}
@@ -123,32 +123,33 @@ function Bench() {
               isHeld={isHeld}
             />
           </FrozenTicket>
-        </section>
-        <div className="contain-layout border-rule p-4 max-lg:order-3 max-lg:border-t lg:overflow-y-auto lg:border-l">
-          <MachineNow plan={plan} onChooseCheck={chooseCheck} />
-          {mayWork && wantsFreeing(ticket, assessment) && (
-            <Button className="mt-3" onClick={() => setChoice({ kind: 'freeing' })}>
-              {m.freeing.offer}
-            </Button>
-          )}
-          <Duties
-            mayWork={mayWork && ticket.status === 'open'}
-            onChooseCheck={chooseCheck}
-            onChooseClose={chooseClose}
-            lowersRisk={plan?.lowersRisk}
-            closed={ticket.status !== 'open'}
-          />
-          <PlanSwitch />
-        </div>
-      </div>
-      <Seam />
+        }
+        right={
+          <>
+            <MachineNow plan={plan} onChooseCheck={chooseCheck} />
+            {mayWork && wantsFreeing(ticket, assessment) && (
+              <Button className="mt-3" onClick={() => setChoice({ kind: 'freeing' })}>
+                {m.freeing.offer}
+              </Button>
+            )}
+            <Duties
+              mayWork={mayWork && ticket.status === 'open'}
+              onChooseCheck={chooseCheck}
+              onChooseClose={chooseClose}
+              lowersRisk={plan?.lowersRisk}
+              closed={ticket.status !== 'open'}
+            />
+            <PlanSwitch />
+          </>
+        }
+      />
       <SomethingElse
         open={elseOpen}
         onOpenChange={setElseOpen}
         onChoose={setChoice}
         check={lookedAt?.check}
       />
-    </div>
+    </>
   );
 }
 

@@ -6,7 +6,7 @@ import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { useRackRead } from '../../api/useRackRead.ts';
 import { faultWords } from '../../messages/faults.ts';
-import { m } from '../../messages/index.ts';
+import { m, readWhole } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { useMoney } from '../../session/useMoney.ts';
 import { useTables } from '../../session/useTables.ts';
@@ -189,13 +189,13 @@ function faultsOf(
   { customer, phone, label, tag, shelf, limit }: CounterDraft,
   amount: number | undefined,
 ): FieldErrors {
-  const number = Number(tag);
+  const number = readWhole(tag) ?? 0;
   return {
     // A number without a name would have nowhere to be kept.
     ...(customer.trim() === '' && phone.trim() !== '' ? { customer: m.counter.required } : {}),
     ...(label.trim() === '' ? { label: m.counter.required } : {}),
     ...(shelf.trim() === '' ? { shelf: m.counter.required } : {}),
     ...(limit === 'up-to' && amount === undefined ? { limit: m.counter.agreed.badAmount } : {}),
-    ...(Number.isInteger(number) && number >= 1 && number <= 9999 ? {} : { tag: m.counter.badTag }),
+    ...(number >= 1 && number <= 9999 ? {} : { tag: m.counter.badTag }),
   };
 }

@@ -12,6 +12,7 @@ import { useSession } from '../../session/SessionContext.tsx';
 import { HitLine } from '../../shop/HitLine.tsx';
 import { ticketOnTag } from '../../shop/tagAddress.ts';
 import { Button } from '../../ui/Button.tsx';
+import { useKeys } from '../../ui/useKeys.ts';
 import { useSettled } from '../../ui/useSettled.ts';
 
 const ScanDialog = lazy(() => import('./ScanDialog.tsx'));
@@ -36,7 +37,7 @@ function Find() {
   const answer = useSearchQuery(letters, { skip: !isAsking });
   const isSettled = letters === typed.trim();
   const hits = isAsking ? (answer.currentData ?? []) : [];
-  useSlash(box);
+  useKeys({ '/': () => box.current?.focus() });
 
   const goTo = (path: string) => {
     setTyped('');
@@ -158,20 +159,4 @@ function pathOf({ kind, id }: Hit): string {
     case 'customer':
       return `/customers/${id}`;
   }
-}
-
-/** The slash key begins a search wherever nobody is writing. */
-function useSlash(box: React.RefObject<HTMLInputElement | null>): void {
-  useEffect(() => {
-    const onKey = (event: globalThis.KeyboardEvent) => {
-      const writes =
-        event.target instanceof Element &&
-        event.target.closest('input, textarea, select, [role="dialog"]') !== null;
-      if (event.key !== '/' || writes || event.ctrlKey || event.metaKey) return;
-      event.preventDefault();
-      box.current?.focus();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [box]);
 }

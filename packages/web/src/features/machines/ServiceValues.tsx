@@ -1,6 +1,6 @@
 import type { MachineCard } from '@nodo/shop';
 import { QUANTITY_IDS, type Quantity } from '@nodo/ticket';
-import { m } from '../../messages/index.ts';
+import { m, readNumber } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 
@@ -25,9 +25,7 @@ export function typedValues(service: MachineCard['service']): readonly TypedValu
 export function valuesOf(typed: readonly TypedValue[]): MachineCard['service'] | undefined {
   const service: MachineCard['service'] = {};
   for (const { quantity, from, ...range } of typed) {
-    const [least, most] = [range.least, range.most].map((text) =>
-      text.trim() === '' ? Number.NaN : Number(text.replace(',', '.')),
-    );
+    const [least, most] = [readNumber(range.least), readNumber(range.most)];
     if (least === undefined || most === undefined || !(least <= most) || from.trim() === '') {
       return undefined;
     }

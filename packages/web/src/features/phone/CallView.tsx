@@ -6,15 +6,15 @@ import { m } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { Causes } from '../../ticket/Causes.tsx';
 import { FreeingWalk } from '../../ticket/check/FreeingWalk.tsx';
-import { Seam } from '../../ticket/seam/Seam.tsx';
+import { WaysOut } from '../../ticket/check/WaysOut.tsx';
 import { useShown, useTicket } from '../../ticket/TicketContext.tsx';
 import { TicketGate } from '../../ticket/TicketGate.tsx';
-import { Tray } from '../../ticket/Tray.tsx';
+import { StepBody, TicketShell } from '../../ticket/TicketShell.tsx';
 import { usePlan } from '../../ticket/usePlan.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Key } from '../../ui/Key.tsx';
 import { Sewing } from '../../ui/Stitches.tsx';
-import { useDigitKeys } from '../../ui/useDigitKeys.ts';
+import { useStepKeys } from '../../ui/useKeys.ts';
 import { Arrival, CallOver } from './CallOver.tsx';
 import { CallStep } from './CallStep.tsx';
 
@@ -49,73 +49,77 @@ function Call() {
     ({ finding, present }) => present && WANTS_FREEING.has(finding),
   );
   return (
-    <div className="flex flex-1 flex-col lg:h-[calc(100dvh-3.4rem)] lg:min-h-[38rem] lg:flex-none">
-      <header className="flex flex-wrap items-baseline gap-x-5 border-b border-rule px-5 py-2">
-        <p className="text-lg font-bold">
-          <bdi>{ticket.intake?.label}</bdi>
-        </p>
-        <p className="text-quiet">{[customer?.name, customer?.phone].filter(Boolean).join(', ')}</p>
-        {ticket.intake?.words && (
-          <p className="text-quiet">
-            <bdi>“{ticket.intake.words}”</bdi>
+    <TicketShell
+      header={
+        <header className="flex flex-wrap items-baseline gap-x-5 border-b border-rule px-5 py-2">
+          <p className="text-lg font-bold">
+            <bdi>{ticket.intake?.label}</bdi>
           </p>
-        )}
-      </header>
-      <Tray />
-      <div className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[minmax(0,1fr)_20rem]">
-        <section
-          aria-labelledby="step-title"
-          className="flex flex-col bg-paper px-6 pt-4 lg:min-h-0 lg:overflow-hidden"
-        >
-          <div className="flex-1 lg:-mx-6 lg:min-h-0 lg:overflow-y-auto lg:px-6 lg:pb-3">
-            {freeing ? (
-              <FreeingWalk
-                place="phone"
-                onLeave={() => setFreeing(false)}
-                onStuck={() => {
-                  setFreeing(false);
-                  setEnding('bring-in');
-                }}
-              />
-            ) : over ? (
-              <Arrival mayTalk={mayTalk} />
-            ) : !shownStep ? (
-              planFailed ? (
-                <p>{m.bench.step.failed}</p>
-              ) : (
-                <Sewing label={m.phone.reckoning} />
-              )
-            ) : shownStep.kind === 'end' ? (
-              <CallOver
-                outcome={shownStep.outcome}
-                mayTalk={mayTalk}
-                onBack={ending && (() => setEnding(undefined))}
-              />
-            ) : (
-              <CallStep step={shownStep} mayTalk={mayTalk} />
-            )}
-          </div>
-          {mayTalk && !freeing && !over && shownStep && shownStep.kind !== 'end' && (
-            <WaysOut
-              step={shownStep}
-              onCannotTell={(check) => record('could-not-tell', { check })}
-              onNotNow={(what) => setDeferred(putOff(deferred, what))}
-              onEnd={setEnding}
-              onFree={isCaught ? () => setFreeing(true) : undefined}
-            />
+          <p className="text-quiet">
+            {[customer?.name, customer?.phone].filter(Boolean).join(', ')}
+          </p>
+          {ticket.intake?.words && (
+            <p className="text-quiet">
+              <bdi>“{ticket.intake.words}”</bdi>
+            </p>
           )}
-        </section>
-        <div className="border-rule p-4 max-lg:border-t lg:overflow-y-auto lg:border-l">
-          <Causes words={plan?.words} chosen={undefined} closed={ticket.closing !== undefined} />
-        </div>
-      </div>
-      <Seam />
-    </div>
+        </header>
+      }
+      step={
+        <StepBody
+          waysOut={
+            mayTalk &&
+            !freeing &&
+            !over &&
+            shownStep &&
+            shownStep.kind !== 'end' && (
+              <CallWaysOut
+                step={shownStep}
+                onCannotTell={(check) => record('could-not-tell', { check })}
+                onNotNow={(what) => setDeferred(putOff(deferred, what))}
+                onEnd={setEnding}
+                onFree={isCaught ? () => setFreeing(true) : undefined}
+              />
+            )
+          }
+        >
+          {freeing ? (
+            <FreeingWalk
+              place="phone"
+              onLeave={() => setFreeing(false)}
+              onStuck={() => {
+                setFreeing(false);
+                setEnding('bring-in');
+              }}
+            />
+          ) : over ? (
+            <Arrival mayTalk={mayTalk} />
+          ) : !shownStep ? (
+            planFailed ? (
+              <p>{m.bench.step.failed}</p>
+            ) : (
+              <Sewing label={m.phone.reckoning} />
+            )
+          ) : shownStep.kind === 'end' ? (
+            <CallOver
+              outcome={shownStep.outcome}
+              mayTalk={mayTalk}
+              onBack={ending && (() => setEnding(undefined))}
+            />
+          ) : (
+            <CallStep step={shownStep} mayTalk={mayTalk} />
+          )}
+        </StepBody>
+      }
+      right={
+        <Causes words={plan?.words} chosen={undefined} closed={ticket.closing !== undefined} />
+      }
+    />
   );
 }
 
-/** Always one tap away: cannot tell, not now, bring it in, stop. */
-function WaysOut({
+/** Besides answering: cannot tell, not now, free it, bring it in, stop. */
+function CallWaysOut({
   step,
   onCannotTell,
   onNotNow,
@@ -131,27 +135,16 @@ function WaysOut({
 }) {
   const check = step.kind === 'ask' ? step.check : undefined;
   const what = step.kind === 'advise' ? { cause: step.cause } : check ? { check } : undefined;
-  const cannotTell = () => check && onCannotTell(check);
-  const notNow = () => what && onNotNow(what);
-  useDigitKeys({
-    0: cannotTell,
-    n: notNow,
+  useStepKeys({
     b: () => onEnd('bring-in'),
     x: () => onEnd('stop'),
     ...(onFree ? { f: onFree } : {}),
   });
   return (
-    <div className="sticky bottom-0 flex max-lg:mt-4 lg:static flex-wrap items-center gap-x-2 border-t border-rule bg-paper py-1.5">
-      {check && (
-        <Button look="quiet" onClick={cannotTell}>
-          <Key>0</Key> {m.bench.step.cannotTell}
-        </Button>
-      )}
-      {what && (
-        <Button look="quiet" onClick={notNow}>
-          <Key>n</Key> {m.bench.step.notNow}
-        </Button>
-      )}
+    <WaysOut
+      onCannotTell={check ? () => onCannotTell(check) : undefined}
+      onNotNow={what ? () => onNotNow(what) : undefined}
+    >
       {onFree && (
         <Button look="quiet" onClick={onFree}>
           <Key>f</Key> {m.freeing.offer}
@@ -163,6 +156,6 @@ function WaysOut({
       <Button look="hazard" className="ml-auto" onClick={() => onEnd('stop')}>
         <Key>x</Key> {m.phone.stop}
       </Button>
-    </div>
+    </WaysOut>
   );
 }

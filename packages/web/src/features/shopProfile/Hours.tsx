@@ -1,5 +1,5 @@
 import type { WorkingTime } from '@nodo/shop';
-import { m } from '../../messages/index.ts';
+import { m, readNumber } from '../../messages/index.ts';
 import { TextField } from '../../ui/Field.tsx';
 import { DaysOffList } from './DaysOffList.tsx';
 
@@ -53,7 +53,7 @@ export function Hours({
           onChange={({ target }) =>
             onChange({
               ...time,
-              share: target.value === '' ? Number.NaN : Number(target.value),
+              share: readNumber(target.value) ?? Number.NaN,
             })
           }
         />

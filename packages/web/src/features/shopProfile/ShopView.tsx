@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { useChangeShopMutation, usePeopleQuery, useShopQuery } from '../../api/client.ts';
 import { faultWords } from '../../messages/faults.ts';
-import { m, readMoney, typedMoney } from '../../messages/index.ts';
+import { m, readMoney, readNumber, typedMoney } from '../../messages/index.ts';
 import { NotRead } from '../../session/NotRead.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -54,7 +54,7 @@ function ShopForm({ sheet }: { readonly sheet: ShopSheet }) {
 
   const save = async () => {
     const isCurrency = /^[A-Z]{3}$/.test(card.currency);
-    const taxPerMille = Math.round(Number(tax.replace(',', '.')) * 10);
+    const taxPerMille = Math.round((readNumber(tax) ?? Number.NaN) * 10);
     const told = shopCard.safeParse({
       ...card,
       hour: isCurrency ? readMoney(hour, card.currency) : undefined,
@@ -118,9 +118,7 @@ function ShopForm({ sheet }: { readonly sheet: ShopSheet }) {
             label={words[name]}
             value={Number.isNaN(card[name]) ? '' : String(card[name])}
             inputMode="numeric"
-            onChange={({ target }) =>
-              set({ [name]: target.value === '' ? Number.NaN : Number(target.value) })
-            }
+            onChange={({ target }) => set({ [name]: readNumber(target.value) ?? Number.NaN })}
           />
         ))}
       </fieldset>

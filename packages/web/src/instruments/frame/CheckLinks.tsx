@@ -1,15 +1,10 @@
 import { Link } from 'react-router';
 import { instrumentFor } from '../../ticket/instrumentAddresses.ts';
-import type { InstrumentBench } from './instrumentBench.ts';
+import { useInstrumentBench } from './InstrumentContext.tsx';
 
 /** Checks to look at next, each with the instrument that measures for it, where there is one. */
-export function CheckLinks({
-  bench: { model, onTicket },
-  checks,
-}: {
-  readonly bench: InstrumentBench;
-  readonly checks: readonly string[];
-}) {
+export function CheckLinks({ checks }: { readonly checks: readonly string[] }) {
+  const { model, onTicket } = useInstrumentBench();
   const known = checks.flatMap((check) => model.checks.get(check) ?? []);
   return (
     <ul className="list-disc pl-5">

@@ -10,13 +10,14 @@ import { useTables } from '../../session/useTables.ts';
 import { useTicket } from '../../ticket/TicketContext.tsx';
 import { TicketGate } from '../../ticket/TicketGate.tsx';
 import { Select } from '../../ui/Field.tsx';
+import { InstrumentContext } from './InstrumentContext.tsx';
 import { type InstrumentBench, mayKeep } from './instrumentBench.ts';
 
 /** One part of an instrument: its name in the address, what it is called, what it shows. */
 export interface InstrumentPart {
   readonly id: string;
   readonly title: string;
-  readonly Shown: ComponentType<{ readonly bench: InstrumentBench }>;
+  readonly Shown: ComponentType;
 }
 
 interface InstrumentProps {
@@ -169,7 +170,9 @@ function Instrument({
       </nav>
       <div className="flex-1 bg-paper px-5 pt-3 pb-6">
         {part && (
-          <part.Shown key={`${bench.model.family.id} ${bench.machine ?? ''}`} bench={bench} />
+          <InstrumentContext value={bench}>
+            <part.Shown key={`${bench.model.family.id} ${bench.machine ?? ''}`} />
+          </InstrumentContext>
         )}
       </div>
     </div>

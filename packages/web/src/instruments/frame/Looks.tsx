@@ -1,17 +1,16 @@
 import { useState } from 'react';
 import { instruments } from '../../messages/instruments.ts';
-import { Button } from '../../ui/Button.tsx';
 import { Choices } from './bits.tsx';
-import { type InstrumentBench, keepLook, mayKeep } from './instrumentBench.ts';
+import { useInstrumentBench } from './InstrumentContext.tsx';
+import { keepLook } from './instrumentBench.ts';
+import { KeepButton } from './KeepButton.tsx';
 
 /** A way of judging the case that shows no number: what it did, kept as a finding. */
 export function Looks<Answer extends string>({
-  bench,
   words,
   check,
   findings,
 }: {
-  readonly bench: InstrumentBench;
   readonly words: {
     readonly how: string;
     readonly question: string;
@@ -21,6 +20,7 @@ export function Looks<Answer extends string>({
   /** The finding that an answer is; undefined for the sound one. */
   readonly findings: Readonly<Record<Answer, string | undefined>>;
 }) {
+  const bench = useInstrumentBench();
   const [said, setSaid] = useState<Answer>();
   const keep = () => {
     if (said !== undefined) keepLook(bench, check, [findings[said]]);
@@ -36,11 +36,11 @@ export function Looks<Answer extends string>({
         )}
         onChoose={setSaid}
       />
-      {mayKeep(bench) && (
-        <Button look="main" className="self-start" disabled={said === undefined} onClick={keep}>
-          {instruments.bobbin.tension.keep}
-        </Button>
-      )}
+      <KeepButton
+        label={instruments.bobbin.tension.keep}
+        disabled={said === undefined}
+        onKeep={keep}
+      />
     </div>
   );
 }

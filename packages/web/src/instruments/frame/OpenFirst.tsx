@@ -1,19 +1,15 @@
 import { openingChain } from '@nodo/core';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
-import { type InstrumentBench, mayDo } from './instrumentBench.ts';
+import { useInstrumentBench } from './InstrumentContext.tsx';
+import { mayDo } from './instrumentBench.ts';
 
 /**
  * What must be off the machine for a check that the ticket does not know to be off yet: one tap says that it
  * is, so that what stands open is true for whoever takes over. It stops nothing.
  */
-export function OpenFirst({
-  bench,
-  check,
-}: {
-  readonly bench: InstrumentBench;
-  readonly check: string;
-}) {
+export function OpenFirst({ check }: { readonly check: string }) {
+  const bench = useInstrumentBench();
   const { model, onTicket } = bench;
   const access = model.checks.get(check)?.access;
   if (!onTicket || access === undefined || !mayDo(bench)) return null;

@@ -1,5 +1,6 @@
 import { instruments } from '../../messages/instruments.ts';
 import { BeingRead } from '../../session/NotRead.tsx';
+import { useInstrumentBench } from '../frame/InstrumentContext.tsx';
 import { type InstrumentPart, InstrumentView } from '../frame/InstrumentView.tsx';
 import { BrokenPart } from './broken/BrokenPart.tsx';
 import { ConditionPart } from './condition/ConditionPart.tsx';
@@ -14,8 +15,8 @@ import { WearPart } from './wear/WearPart.tsx';
  * somebody chose meanwhile would be lost when it comes.
  */
 function onceRead(Part: InstrumentPart['Shown']): InstrumentPart['Shown'] {
-  return function OnceRead({ bench }) {
-    return useRegister(bench).isRead ? <Part bench={bench} /> : <BeingRead />;
+  return function OnceRead() {
+    return useRegister(useInstrumentBench()).isRead ? <Part /> : <BeingRead />;
   };
 }
 

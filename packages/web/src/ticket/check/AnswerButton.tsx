@@ -1,5 +1,5 @@
 import { Check, Square } from 'lucide-react';
-import { useDigitKeys } from '../../ui/useDigitKeys.ts';
+import { useStepKeys } from '../../ui/useKeys.ts';
 
 interface AnswerButtonProps {
   readonly digit: number;
@@ -22,7 +22,7 @@ export function AnswerButton({
   sound = false,
   low = false,
 }: AnswerButtonProps) {
-  useDigitKeys(digit <= 9 ? { [String(digit)]: onPress } : {});
+  useStepKeys(digit <= 9 ? { [String(digit)]: onPress } : {});
   return (
     <button
       type="button"

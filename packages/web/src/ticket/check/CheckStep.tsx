@@ -7,7 +7,7 @@ import { Link } from 'react-router';
 import { CheckDrawing } from '../../drawing/CheckDrawing.tsx';
 import { m, write } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
-import { useDigitKeys } from '../../ui/useDigitKeys.ts';
+import { useStepKeys } from '../../ui/useKeys.ts';
 import { answersTo } from '../answersTo.ts';
 import { instrumentFor } from '../instrumentAddresses.ts';
 import { StandingMark } from '../ProvenanceMark.tsx';
@@ -257,7 +257,7 @@ export function Answers({
     if (!next.delete(id)) next.add(id);
     setSeen(next);
   };
-  useDigitKeys({ ['Enter']: () => seen.size > 0 && log(seen) });
+  useStepKeys({ ['Enter']: () => seen.size > 0 && log(seen) });
 
   return (
     <div className="flex max-w-xl flex-col gap-2">

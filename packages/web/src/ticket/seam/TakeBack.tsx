@@ -4,7 +4,7 @@ import { m } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Key } from '../../ui/Key.tsx';
-import { useSingleKeys } from '../../ui/useDigitKeys.ts';
+import { useKeys } from '../../ui/useKeys.ts';
 import { useShown, useTicket } from '../TicketContext.tsx';
 
 /** Takes one's own last entry back, by a correcting entry: both stay in the record. */
@@ -17,7 +17,7 @@ export function TakeBack() {
       actor.person === session.person.id && mayBeCorrected(type) && !ticket.corrected.has(id),
   );
   const takeBack = () => last && record('entry-corrected', { corrects: last.id });
-  useSingleKeys({ u: takeBack });
+  useKeys({ u: takeBack });
   if (!last || ticket.status !== 'open') return null;
   return (
     <Button look="quiet" onClick={takeBack} className="bg-ground text-sm">

@@ -2,7 +2,7 @@ import type { ServiceValue } from '@nodo/shop';
 import { mayRecord, QUANTITIES, QUANTITY_IDS, type Quantity, type Ticket } from '@nodo/ticket';
 import { useState } from 'react';
 import { useMachineQuery } from '../../../api/client.ts';
-import { m, write } from '../../../messages/index.ts';
+import { m, readNumber, write } from '../../../messages/index.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
@@ -116,8 +116,7 @@ function Measure({
   const [typed, setTyped] = useState('');
   const [when, setWhen] = useState<'found' | 'set'>('found');
   const words = m.life.sheet;
-  const value = Number(typed.replace(',', '.'));
-  const isGood = typed.trim() !== '' && Number.isFinite(value);
+  const value = readNumber(typed);
   return (
     <div className="flex flex-col gap-2">
       <ul>
@@ -133,7 +132,7 @@ function Measure({
           className="flex flex-wrap items-end gap-3"
           onSubmit={(event) => {
             event.preventDefault();
-            if (isGood && record('measured', { quantity, value, when })) setTyped('');
+            if (value !== undefined && record('measured', { quantity, value, when })) setTyped('');
           }}
         >
           <Select
@@ -164,7 +163,7 @@ function Measure({
             <option value="found">{words.found}</option>
             <option value="set">{words.set}</option>
           </Select>
-          <Button type="submit" disabled={!isGood}>
+          <Button type="submit" disabled={value === undefined}>
             {words.measure}
           </Button>
         </form>

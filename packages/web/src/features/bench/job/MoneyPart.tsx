@@ -2,7 +2,7 @@ import { NEW_SHOP_CARD } from '@nodo/shop';
 import { mayRecord, minutesWorked, type Spoken, wasDeclined } from '@nodo/ticket';
 import { useState } from 'react';
 import { useShopQuery } from '../../../api/client.ts';
-import { m, write } from '../../../messages/index.ts';
+import { m, readWhole, write } from '../../../messages/index.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useMoney } from '../../../session/useMoney.ts';
 import { SpokenSelect } from '../../../shop/SpokenSelect.tsx';
@@ -141,8 +141,8 @@ function BillForm({ worked }: { readonly worked: number }) {
   const [typed, setTyped] = useState<string>();
   const { card } = useShopQuery().data ?? { card: NEW_SHOP_CARD };
   const words = m.life.sheet;
-  const minutes = Number(typed ?? worked);
-  const isWhole = Number.isInteger(minutes) && minutes >= 0 && minutes <= 10_000;
+  const minutes = typed === undefined ? worked : readWhole(typed);
+  const isWhole = minutes !== undefined && minutes <= 10_000;
   return (
     <form
       aria-label={words.billTitle}

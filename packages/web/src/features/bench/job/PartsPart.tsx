@@ -1,6 +1,6 @@
 import { mayRecord } from '@nodo/ticket';
 import { useState } from 'react';
-import { m, write } from '../../../messages/index.ts';
+import { m, readWhole, write } from '../../../messages/index.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useMoney } from '../../../session/useMoney.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
@@ -90,8 +90,8 @@ function Fit() {
   const money = useMoney();
   const words = m.life.sheet;
   const each = money.read(price);
-  const many = Number(count);
-  const isGood = part.trim() !== '' && each !== undefined && Number.isInteger(many) && many > 0;
+  const many = readWhole(count) ?? 0;
+  const isGood = part.trim() !== '' && each !== undefined && many > 0;
   return (
     <form
       aria-label={words.fitTitle}

@@ -1,6 +1,6 @@
 import { mayRecord, minutesWorked } from '@nodo/ticket';
 import { useState } from 'react';
-import { m, write } from '../../../messages/index.ts';
+import { m, readWhole, write } from '../../../messages/index.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { usePeopleById } from '../../../session/usePeopleById.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
@@ -16,8 +16,8 @@ export function TimePart() {
   const [minutes, setMinutes] = useState('');
   const [what, setWhat] = useState('');
   const words = m.life.sheet;
-  const many = Number(minutes);
-  const isGood = Number.isInteger(many) && many > 0 && many <= 1440 && what.trim() !== '';
+  const many = readWhole(minutes) ?? 0;
+  const isGood = many > 0 && many <= 1440 && what.trim() !== '';
   return (
     <div className="flex flex-col gap-3">
       <p>{m.life.clock.worked(write.minutes(Math.round(minutesWorked(life))))}</p>

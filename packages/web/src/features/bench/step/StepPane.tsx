@@ -3,11 +3,13 @@ import { memo } from 'react';
 import { m } from '../../../messages/index.ts';
 import { CheckStep, CloseFirst } from '../../../ticket/check/CheckStep.tsx';
 import { FreeingWalk } from '../../../ticket/check/FreeingWalk.tsx';
+import { WaysOut } from '../../../ticket/check/WaysOut.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
+import { StepBody } from '../../../ticket/TicketShell.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { Key } from '../../../ui/Key.tsx';
 import { Sewing } from '../../../ui/Stitches.tsx';
-import { useDigitKeys, useSingleKeys } from '../../../ui/useDigitKeys.ts';
+import { useKeys } from '../../../ui/useKeys.ts';
 import type { Plan } from '../../../workers/planner.worker.ts';
 import { ClosedStep, CloseStep } from './CloseStep.tsx';
 import { ActionStep, RepairStep } from './RepairStep.tsx';
@@ -37,16 +39,17 @@ export const StepPane = memo(function StepPane(props: StepPaneProps) {
   const { step, choice, onChoose } = props;
   if (useTicket().ticket.status !== 'open') return <ClosedStep />;
   return (
-    <>
-      <div className="flex-1 lg:-mx-6 lg:min-h-0 lg:overflow-y-auto lg:px-6 lg:pb-3">
-        <StepBody {...props} />
-      </div>
-      <WaysOut
-        {...props}
-        check={choice ? (choice.kind === 'check' ? choice.check : undefined) : checkOf(step)}
-        onBack={choice && (() => onChoose(undefined))}
-      />
-    </>
+    <StepBody
+      waysOut={
+        <StepWaysOut
+          {...props}
+          check={choice ? (choice.kind === 'check' ? choice.check : undefined) : checkOf(step)}
+          onBack={choice && (() => onChoose(undefined))}
+        />
+      }
+    >
+      <Step {...props} />
+    </StepBody>
   );
 }, staysHeld);
 
@@ -58,7 +61,7 @@ function checkOf(step: NextStep | undefined): string | undefined {
   return step?.kind === 'check' ? step.check : undefined;
 }
 
-function StepBody(props: StepPaneProps) {
+function Step(props: StepPaneProps) {
   const { ticket, model, assessment } = useTicket();
   const { step, choice, plan, onChoose, onDefer } = props;
   const words = m.bench.step;
@@ -141,8 +144,8 @@ function PutTogether() {
   );
 }
 
-/** Always one tap away: cannot tell, not now, something else, back. */
-function WaysOut({
+/** Besides answering: cannot tell, not now, something else, back to the proposal. */
+function StepWaysOut({
   check,
   onDefer,
   onSomethingElse,
@@ -153,26 +156,13 @@ function WaysOut({
 }) {
   const { record, mayFind } = useTicket();
   const words = m.bench.step;
-  const cannotTell = () => check && record('could-not-tell', { check });
-  const notNow = () => check && onDefer({ check });
-  useDigitKeys({
-    0: () => mayFind && cannotTell(),
-    n: notNow,
-  });
-  useSingleKeys({ s: onSomethingElse, ...(onBack ? { Escape: onBack } : {}) });
+  useKeys({ s: onSomethingElse, ...(onBack ? { Escape: onBack } : {}) });
   if (!mayFind) return null;
   return (
-    <div className="sticky bottom-0 flex max-lg:mt-4 lg:static flex-wrap items-center gap-x-2 border-t border-rule bg-paper py-1.5">
-      {check && (
-        <>
-          <Button look="quiet" onClick={cannotTell}>
-            <Key>0</Key> {words.cannotTell}
-          </Button>
-          <Button look="quiet" onClick={notNow}>
-            <Key>n</Key> {words.notNow}
-          </Button>
-        </>
-      )}
+    <WaysOut
+      onCannotTell={check ? () => record('could-not-tell', { check }) : undefined}
+      onNotNow={check ? () => onDefer({ check }) : undefined}
+    >
       <Button look="quiet" onClick={onSomethingElse}>
         <Key>s</Key> {words.somethingElse}
       </Button>
@@ -181,6 +171,6 @@ function WaysOut({
           {words.backToProposal}
         </Button>
       )}
-    </div>
+    </WaysOut>
   );
 }

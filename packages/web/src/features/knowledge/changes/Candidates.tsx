@@ -3,7 +3,7 @@ import type { OwnCause } from '@nodo/knowledge';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useCandidatesQuery } from '../../../api/client.ts';
-import { m } from '../../../messages/index.ts';
+import { m, readNumber } from '../../../messages/index.ts';
 import type { ShopTables } from '../../../session/useTables.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
@@ -73,8 +73,9 @@ function TakeUp({ own }: { readonly own: OwnCause }) {
   const navigate = useNavigate();
   const words = m.tables;
   if (!isOpen) return <Button onClick={() => setOpen(true)}>{words.takeUp}</Button>;
-  const number = Number(perMille.replace(',', '.'));
+  const number = readNumber(perMille);
   const submit = async () => {
+    if (number === undefined) return;
     const id = await change({
       type: 'change-proposed',
       command: {
@@ -103,13 +104,13 @@ function TakeUp({ own }: { readonly own: OwnCause }) {
         className="max-w-60"
         autoFocus
         value={perMille}
-        error={Number.isFinite(number) ? undefined : words.number}
+        error={number === undefined ? words.number : undefined}
         onChange={({ target }) => setPerMille(target.value)}
       />
       <ProposalEnd
         reason={reason}
         onReason={setReason}
-        isReady={Number.isFinite(number)}
+        isReady={number !== undefined}
         isSending={isSending}
         fault={fault}
       />

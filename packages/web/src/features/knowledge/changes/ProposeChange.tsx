@@ -12,7 +12,7 @@ import {
 import { refusalOfChange } from '@nodo/tables';
 import { type ReactNode, useId, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { m } from '../../../messages/index.ts';
+import { m, readNumber } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Select, TextArea, TextField } from '../../../ui/Field.tsx';
 import { ProposalEnd } from './ProposalEnd.tsx';
@@ -238,18 +238,21 @@ function changeOf(
   finding: string,
   typed: string,
 ): TableChange | undefined {
-  const number = Number(typed.trim().replace(',', '.'));
-  const isNumber = typed.trim() !== '' && Number.isFinite(number);
+  const number = readNumber(typed);
   const about =
     subject.kind === 'cause' ? { cause: subject.cause.id } : { check: subject.check.id };
   switch (kind) {
     case 'how-often':
-      return isNumber ? ({ kind, ...about, perMille: number } as TableChange) : undefined;
+      return number === undefined
+        ? undefined
+        : ({ kind, ...about, perMille: number } as TableChange);
     case 'fix-minutes':
     case 'check-minutes':
-      return isNumber ? ({ kind, ...about, minutes: number } as TableChange) : undefined;
+      return number === undefined
+        ? undefined
+        : ({ kind, ...about, minutes: number } as TableChange);
     case 'by-itself':
-      return isNumber ? { kind, finding, chance: number / PERCENT } : undefined;
+      return number === undefined ? undefined : { kind, finding, chance: number / PERCENT };
     case 'shows':
       return { kind, ...about, finding, strength: typed } as TableChange;
     case 'remedy':

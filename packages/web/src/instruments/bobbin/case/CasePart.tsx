@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { instruments } from '../../../messages/instruments.ts';
 import { Caution } from '../../../ticket/check/CheckStep.tsx';
-import type { InstrumentBench } from '../../frame/instrumentBench.ts';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { instrumentRoot } from '../../frame/instrumentBench.ts';
 import { OpenFirst } from '../../frame/OpenFirst.tsx';
 import { GapSection } from './GapSection.tsx';
@@ -10,7 +10,8 @@ import { SeatSection } from './SeatSection.tsx';
 import { SpringSection } from './SpringSection.tsx';
 
 /** Seat, spring and stop gap of the case, and where a thread hangs on its way round. */
-export function CasePart({ bench }: { readonly bench: InstrumentBench }) {
+export function CasePart() {
+  const bench = useInstrumentBench();
   const words = instruments.bobbinCase;
   if (!bench.model.family.traits.includes('bobbin'))
     return <p className="text-lg">{instruments.bobbin.none}</p>;
@@ -18,11 +19,11 @@ export function CasePart({ bench }: { readonly bench: InstrumentBench }) {
     <div className="flex flex-col gap-4">
       <h1 className="text-2xl font-bold">{words.heading}</h1>
       <Caution text={words.caution} />
-      <OpenFirst bench={bench} check="case-seat" />
+      <OpenFirst check="case-seat" />
       <div className="grid gap-x-10 gap-y-6 lg:grid-cols-2">
         <div className="flex flex-col gap-6">
-          <SeatSection bench={bench} />
-          <SpringSection bench={bench} />
+          <SeatSection />
+          <SpringSection />
           <section aria-label={words.rim.title}>
             <h2 className="text-lg font-bold">{words.rim.title}</h2>
             <p className="leading-snug">{words.rim.how}</p>
@@ -35,8 +36,8 @@ export function CasePart({ bench }: { readonly bench: InstrumentBench }) {
           </section>
         </div>
         <div className="flex flex-col gap-6">
-          <GapSection bench={bench} />
-          <HangUpSection bench={bench} />
+          <GapSection />
+          <HangUpSection />
         </div>
       </div>
     </div>

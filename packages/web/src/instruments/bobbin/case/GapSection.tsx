@@ -11,22 +11,18 @@ import { useState } from 'react';
 import { readNumber, write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
-import { Button } from '../../../ui/Button.tsx';
 import { Reading } from '../../frame/bits.tsx';
-import {
-  type InstrumentBench,
-  keepLook,
-  mayDo,
-  mayKeep,
-  threadOn,
-} from '../../frame/instrumentBench.ts';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
+import { keepLook, mayDo, threadOn } from '../../frame/instrumentBench.ts';
+import { KeepButton } from '../../frame/KeepButton.tsx';
 import { NumberField } from '../../frame/NumberField.tsx';
 
 /** What most is sewn with: the check asks whether this slips. */
 const ALL_PURPOSE = threadDiameter(tex(25), 'polyester');
 
 /** The gap at the stop by feelers, against the thread of this ticket and against all-purpose thread. */
-export function GapSection({ bench }: { readonly bench: InstrumentBench }) {
+export function GapSection() {
+  const bench = useInstrumentBench();
   const [passes, setPasses] = useState('');
   const [stops, setStops] = useState('');
   const words = instruments.bobbinCase.gap;
@@ -88,16 +84,11 @@ export function GapSection({ bench }: { readonly bench: InstrumentBench }) {
           </>
         )}
       </div>
-      {mayKeep(bench) && (
-        <Button
-          look="main"
-          className="self-start"
-          disabled={usual?.slips === undefined || seatFirst}
-          onClick={keep}
-        >
-          {words.keep}
-        </Button>
-      )}
+      <KeepButton
+        label={words.keep}
+        disabled={usual?.slips === undefined || seatFirst === true}
+        onKeep={keep}
+      />
     </section>
   );
 }

@@ -3,16 +3,18 @@ import { useState } from 'react';
 import { m } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Caution } from '../../../ticket/check/CheckStep.tsx';
-import { Button } from '../../../ui/Button.tsx';
 import { Select } from '../../../ui/Field.tsx';
 import { Choices } from '../../frame/bits.tsx';
 import { CheckLinks } from '../../frame/CheckLinks.tsx';
-import { type InstrumentBench, keepLook, mayKeep } from '../../frame/instrumentBench.ts';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
+import { keepLook } from '../../frame/instrumentBench.ts';
+import { KeepButton } from '../../frame/KeepButton.tsx';
 
 const HOURS = Array.from({ length: 12 }, (_, hour) => hour + 1);
 
 /** Where the thread hangs, by turning with less and less in the hook. */
-export function HangUpSection({ bench }: { readonly bench: InstrumentBench }) {
+export function HangUpSection() {
+  const bench = useInstrumentBench();
   const [shown, setShown] = useState<Readonly<Partial<Record<HangTurn, HangShown>>>>({});
   const [hour, setHour] = useState('');
   const words = instruments.bobbinCase.hang;
@@ -91,20 +93,15 @@ export function HangUpSection({ bench }: { readonly bench: InstrumentBench }) {
         {where.kind === 'told' && where.lookAt.length > 0 && (
           <>
             <p className="mt-1">{words.lookAt}:</p>
-            <CheckLinks bench={bench} checks={where.lookAt} />
+            <CheckLinks checks={where.lookAt} />
           </>
         )}
       </div>
-      {mayKeep(bench) && (
-        <Button
-          look="main"
-          className="self-start"
-          disabled={where.kind === 'turn' && where.next === 'all'}
-          onClick={keep}
-        >
-          {words.keep}
-        </Button>
-      )}
+      <KeepButton
+        label={words.keep}
+        disabled={where.kind === 'turn' && where.next === 'all'}
+        onKeep={keep}
+      />
     </section>
   );
 }

@@ -4,10 +4,13 @@ import { CaseDetail } from '../../../drawing/detail/below.tsx';
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Choices } from '../../frame/bits.tsx';
-import { type InstrumentBench, keepLook, mayDo, mayKeep } from '../../frame/instrumentBench.ts';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
+import { keepLook, mayDo } from '../../frame/instrumentBench.ts';
+import { KeepButton } from '../../frame/KeepButton.tsx';
 
 /** Whether the case lies against its stop, and whether that is proven. */
-export function SeatSection({ bench }: { readonly bench: InstrumentBench }) {
+export function SeatSection() {
+  const bench = useInstrumentBench();
   const [said, setSaid] = useState<'seated' | 'off'>();
   const words = instruments.bobbinCase.seat;
   const { family } = bench.model;
@@ -50,11 +53,7 @@ export function SeatSection({ bench }: { readonly bench: InstrumentBench }) {
         )}
       </div>
       <div className="flex flex-wrap gap-2">
-        {mayKeep(bench) && (
-          <Button look="main" disabled={said === undefined} onClick={keep}>
-            {words.keep}
-          </Button>
-        )}
+        <KeepButton label={words.keep} disabled={said === undefined} onKeep={keep} />
         {proof === 'off' && mayDo(bench) && (
           <Button onClick={() => bench.onTicket?.record('action-done', { action: 'case-seated' })}>
             {words.done}

@@ -1,22 +1,18 @@
 import { Link } from 'react-router';
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
-import {
-  type InstrumentBench,
-  instrumentRoot,
-  mayDo,
-  standingOf,
-} from '../../frame/instrumentBench.ts';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
+import { instrumentRoot, mayDo, standingOf } from '../../frame/instrumentBench.ts';
 import { Looks } from '../../frame/Looks.tsx';
 
 /** Lint under the spring of the case; what is backed off for it is counted. */
-export function SpringSection({ bench }: { readonly bench: InstrumentBench }) {
+export function SpringSection() {
+  const bench = useInstrumentBench();
   const words = instruments.bobbinCase.spring;
   return (
     <section aria-label={words.title} className="flex flex-col items-start gap-2">
       <h2 className="text-lg font-bold">{words.title}</h2>
       <Looks
-        bench={bench}
         words={words}
         check="case-spring"
         findings={{ clean: undefined, lint: 'spring-lint' }}

@@ -1,6 +1,7 @@
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
-import { type InstrumentBench, mayDo, standingOf } from '../../frame/instrumentBench.ts';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
+import { mayDo, standingOf } from '../../frame/instrumentBench.ts';
 
 /** What puts the bobbin right, by the check that found it wrong. */
 const ENDS = [
@@ -18,7 +19,8 @@ const ENDS = [
 const LOOKS = ['bobbin-wind', 'bobbin-turn', 'bobbin-path', 'bobbin-tail', 'bobbin-rim'];
 
 /** What is to be done about what the ticket says of the bobbin; that it is sound, once all of it is. */
-export function BobbinToDo({ bench }: { readonly bench: InstrumentBench }) {
+export function BobbinToDo() {
+  const bench = useInstrumentBench();
   const words = instruments.bobbinCondition;
   const owed = ENDS.filter(({ checks }) =>
     checks.some((check) => standingOf(bench, check) === 'found'),

@@ -10,14 +10,10 @@ import { useState } from 'react';
 import { BobbinTurns } from '../../../drawing/BobbinTurns.tsx';
 import { instruments } from '../../../messages/instruments.ts';
 import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
-import { Button } from '../../../ui/Button.tsx';
 import { Choices, Toggles } from '../../frame/bits.tsx';
-import {
-  type InstrumentBench,
-  keepLook,
-  mayKeep,
-  standingOf,
-} from '../../frame/instrumentBench.ts';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
+import { keepLook, standingOf } from '../../frame/instrumentBench.ts';
+import { KeepButton } from '../../frame/KeepButton.tsx';
 import { BobbinToDo } from './BobbinToDo.tsx';
 import { OtherBobbin } from './OtherBobbin.tsx';
 
@@ -36,7 +32,8 @@ interface Seen {
 }
 
 /** Winding, direction, path, tail and rims of the bobbin; and another sound one as a trial. */
-export function ConditionPart({ bench }: { readonly bench: InstrumentBench }) {
+export function ConditionPart() {
+  const bench = useInstrumentBench();
   const { model, card } = bench;
   const { traits } = model.family;
   const [seen, setSeen] = useState<Seen>({});
@@ -71,7 +68,7 @@ export function ConditionPart({ bench }: { readonly bench: InstrumentBench }) {
           options={WINDINGS.map((one) => [one, words.wound.answers[one]] as const)}
           onChoose={(wound) => setSeen({ ...seen, wound })}
         >
-          <KeptMark bench={bench} check="bobbin-wind" />
+          <KeptMark check="bobbin-wind" />
         </Choices>
         <Choices
           legend={words.turns.question}
@@ -79,7 +76,7 @@ export function ConditionPart({ bench }: { readonly bench: InstrumentBench }) {
           options={BOBBIN_TURNS.map((one) => [one, words.turns.answers[one]] as const)}
           onChoose={(turns) => setSeen({ ...seen, turns })}
         >
-          <KeptMark bench={bench} check="bobbin-turn" />
+          <KeptMark check="bobbin-turn" />
         </Choices>
         {!card?.bobbinTurns && (
           <Choices
@@ -100,7 +97,7 @@ export function ConditionPart({ bench }: { readonly bench: InstrumentBench }) {
           )}
           onChoose={(path) => setSeen({ ...seen, path })}
         >
-          <KeptMark bench={bench} check="bobbin-path" />
+          <KeptMark check="bobbin-path" />
         </Choices>
         <Choices
           legend={words.tail.question}
@@ -111,7 +108,7 @@ export function ConditionPart({ bench }: { readonly bench: InstrumentBench }) {
           onChoose={(tail) => setSeen({ ...seen, tail })}
         >
           {seen.tail === 'short' && <p className="text-sm">{words.tail.cutter}</p>}
-          <KeptMark bench={bench} check="bobbin-tail" />
+          <KeptMark check="bobbin-tail" />
         </Choices>
         <Toggles
           legend={words.rims.question}
@@ -120,17 +117,8 @@ export function ConditionPart({ bench }: { readonly bench: InstrumentBench }) {
           none={words.rims.smooth}
           onChange={(rims) => setSeen({ ...seen, rims })}
         />
-        <KeptMark bench={bench} check="bobbin-rim" />
-        {mayKeep(bench) && (
-          <Button
-            look="main"
-            className="self-start"
-            disabled={Object.keys(seen).length === 0}
-            onClick={keep}
-          >
-            {words.keep}
-          </Button>
-        )}
+        <KeptMark check="bobbin-rim" />
+        <KeepButton label={words.keep} disabled={Object.keys(seen).length === 0} onKeep={keep} />
       </div>
       <div className="flex flex-col gap-5">
         <section aria-label={words.turns.title} aria-live="polite">
@@ -152,15 +140,16 @@ export function ConditionPart({ bench }: { readonly bench: InstrumentBench }) {
         {seen.rims && seen.rims.size > 0 && (
           <p className="font-semibold text-hazard">{words.rims.rough}</p>
         )}
-        <BobbinToDo bench={bench} />
-        <OtherBobbin bench={bench} />
+        <BobbinToDo />
+        <OtherBobbin />
       </div>
     </div>
   );
 }
 
 /** How a check stands on the ticket, under its question. */
-function KeptMark({ bench, check }: { readonly bench: InstrumentBench; readonly check: string }) {
+function KeptMark({ check }: { readonly check: string }) {
+  const bench = useInstrumentBench();
   const standing = standingOf(bench, check);
   if (standing === 'not-yet') return null;
   return (

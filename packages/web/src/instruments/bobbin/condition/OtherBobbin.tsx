@@ -1,12 +1,14 @@
 import { useState } from 'react';
 import { instruments } from '../../../messages/instruments.ts';
 import { Caution } from '../../../ticket/check/CheckStep.tsx';
-import { Button } from '../../../ui/Button.tsx';
 import { Choices } from '../../frame/bits.tsx';
-import { type InstrumentBench, keepLook, mayKeep } from '../../frame/instrumentBench.ts';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
+import { keepLook } from '../../frame/instrumentBench.ts';
+import { KeepButton } from '../../frame/KeepButton.tsx';
 
 /** The trial that changes nothing but the bobbin. */
-export function OtherBobbin({ bench }: { readonly bench: InstrumentBench }) {
+export function OtherBobbin() {
+  const bench = useInstrumentBench();
   const [said, setSaid] = useState<'stays' | 'gone'>();
   const words = instruments.bobbinCondition.trial;
   const { onTicket } = bench;
@@ -31,11 +33,12 @@ export function OtherBobbin({ bench }: { readonly bench: InstrumentBench }) {
         onChoose={setSaid}
       />
       {said && <p className="leading-snug">{words[said]}</p>}
-      {mayKeep(bench) && (
-        <Button className="self-start" disabled={said === undefined || isOpen} onClick={keep}>
-          {words.keep}
-        </Button>
-      )}
+      <KeepButton
+        label={words.keep}
+        disabled={said === undefined || isOpen}
+        onKeep={keep}
+        look="plain"
+      />
     </section>
   );
 }

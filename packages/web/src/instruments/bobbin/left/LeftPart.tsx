@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { readNumber, write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Reading } from '../../frame/bits.tsx';
-import { type InstrumentBench, threadOn } from '../../frame/instrumentBench.ts';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
+import { threadOn } from '../../frame/instrumentBench.ts';
 import { NumberField } from '../../frame/NumberField.tsx';
 
 const FIELDS = [
@@ -20,7 +21,8 @@ const FIELDS = [
 type Typed = Readonly<Record<(typeof FIELDS)[number], string>>;
 
 /** How much thread is on the bobbin, full and now, and whether that lasts. */
-export function LeftPart({ bench }: { readonly bench: InstrumentBench }) {
+export function LeftPart() {
+  const bench = useInstrumentBench();
   const [typed, setTyped] = useState<Typed>({
     full: '19.5',
     core: '8',

@@ -17,24 +17,24 @@ import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { Choices } from '../../frame/bits.tsx';
 import { CheckLinks } from '../../frame/CheckLinks.tsx';
-import { type InstrumentBench, mayDo, standingOf } from '../../frame/instrumentBench.ts';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
+import { mayDo, standingOf } from '../../frame/instrumentBench.ts';
 import { endMarks, openOn } from './marksOn.ts';
 
 /** What is done about the marks on a part: dressed step by step, or the part replaced; then looked at again. */
 export function DressingGuide({
-  bench,
   part,
   numberOf,
 }: {
-  readonly bench: InstrumentBench;
   readonly part: StruckPart;
   readonly numberOf: (mark: Mark) => string;
 }) {
+  const bench = useInstrumentBench();
   const open = openOn(bench, part);
   const verdict = verdictOnPart(open.map(({ kind }) => kind));
   const toDress = open.filter(({ kind }) => verdictOn(kind) === 'dress');
   const words = instruments.marks;
-  if (verdict === 'leave') return <LookAgain bench={bench} part={part} />;
+  if (verdict === 'leave') return <LookAgain part={part} />;
   return (
     <>
       {verdict === 'replace' && (
@@ -53,7 +53,6 @@ export function DressingGuide({
       )}
       {toDress.length > 0 && (
         <HowToDress
-          bench={bench}
           part={part}
           toDress={toDress}
           numberOf={numberOf}
@@ -65,19 +64,18 @@ export function DressingGuide({
 }
 
 function HowToDress({
-  bench,
   part,
   toDress,
   numberOf,
   isReplaced,
 }: {
-  readonly bench: InstrumentBench;
   readonly part: StruckPart;
   readonly toDress: readonly Mark[];
   readonly numberOf: (mark: Mark) => string;
   /** The part is to be replaced for another mark. */
   readonly isReplaced: boolean;
 }) {
+  const bench = useInstrumentBench();
   const [tool, setTool] = useState<DressingTool>('hand');
   const [grit, setGrit] = useState<number>(LAST_GRITS[0]);
   const words = instruments.marks.dress;
@@ -142,19 +140,14 @@ function HowToDress({
 }
 
 /** What is owed another look since something was done about marks on a part. */
-function LookAgain({
-  bench,
-  part,
-}: {
-  readonly bench: InstrumentBench;
-  readonly part: StruckPart;
-}) {
+function LookAgain({ part }: { readonly part: StruckPart }) {
+  const bench = useInstrumentBench();
   const [surfaceCheck, ...others] = LOOK_AGAIN[part];
   if (surfaceCheck === undefined || standingOf(bench, surfaceCheck) !== 'again') return null;
   return (
     <section aria-label={instruments.marks.again.title} className="border-l-4 border-own pl-4">
       <h2 className="text-lg font-bold">{instruments.marks.again.title}</h2>
-      <CheckLinks bench={bench} checks={others} />
+      <CheckLinks checks={others} />
     </section>
   );
 }

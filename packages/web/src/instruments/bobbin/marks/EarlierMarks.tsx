@@ -3,21 +3,21 @@ import type { EarlierMark } from '@nodo/ticket';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
-import { type InstrumentBench, mayDo } from '../../frame/instrumentBench.ts';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
+import { mayDo } from '../../frame/instrumentBench.ts';
 
 /** What earlier visits left on a surface; one tap says of a mark that it is still there. */
 export function EarlierMarks({
-  bench,
   surface,
   marks,
   gone,
 }: {
-  readonly bench: InstrumentBench;
   readonly surface: SurfaceId;
   readonly marks: readonly EarlierMark[];
   /** Those on a part that was replaced since. */
   readonly gone: readonly EarlierMark[];
 }) {
+  const bench = useInstrumentBench();
   const words = instruments.marks;
   const { visits, onTicket } = bench;
   if (!onTicket) return null;

@@ -4,21 +4,21 @@ import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Button } from '../../../ui/Button.tsx';
-import { type InstrumentBench, mayDo, standingOf } from '../../frame/instrumentBench.ts';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
+import { mayDo, standingOf } from '../../frame/instrumentBench.ts';
 import { keepPart, marksNow } from './marksOn.ts';
 
 /** The marks on a part found at this visit, what is to be done about each, and that the part is looked at. */
 export function MarkList({
-  bench,
   part,
   check,
   numberOf,
 }: {
-  readonly bench: InstrumentBench;
   readonly part: StruckPart;
   readonly check: string;
   readonly numberOf: (mark: Mark) => string;
 }) {
+  const bench = useInstrumentBench();
   const words = instruments.marks;
   const marks = marksNow(bench).filter((mark) => partOf(mark) === part);
   const standing = standingOf(bench, check);

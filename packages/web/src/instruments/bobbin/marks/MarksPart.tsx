@@ -8,7 +8,8 @@ import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Caution } from '../../../ticket/check/CheckStep.tsx';
 import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
-import { type InstrumentBench, mayDo, standingOf } from '../../frame/instrumentBench.ts';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
+import { mayDo, standingOf } from '../../frame/instrumentBench.ts';
 import { OpenFirst } from '../../frame/OpenFirst.tsx';
 import { DressingGuide } from './DressingGuide.tsx';
 import { EarlierMarks } from './EarlierMarks.tsx';
@@ -19,7 +20,8 @@ import { NewMark, type ToldMark } from './NewMark.tsx';
 import { StrikeNote } from './StrikeNote.tsx';
 
 /** The map of marks: surface by surface, with those of earlier visits, and what is done about them. */
-export function MarksPart({ bench }: { readonly bench: InstrumentBench }) {
+export function MarksPart() {
+  const bench = useInstrumentBench();
   const [query, setQuery] = useSearchParams();
   const [pending, setPending] = useState<ClockPlace>();
   const surfaces = surfacesOf(bench);
@@ -49,8 +51,8 @@ export function MarksPart({ bench }: { readonly bench: InstrumentBench }) {
     <div className="flex flex-col gap-4">
       <h1 className="text-2xl font-bold">{words.heading}</h1>
       <Caution text={words.caution} />
-      <OpenFirst bench={bench} check={on.check} />
-      <Surfaces bench={bench} surfaces={surfaces} on={surface} onChoose={choose} />
+      <OpenFirst check={on.check} />
+      <Surfaces surfaces={surfaces} on={surface} onChoose={choose} />
       <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(20rem,30rem)_minmax(22rem,1fr)]">
         <div>
           <MarkPad place={pending} onPlace={mayLay ? setPending : undefined}>
@@ -82,15 +84,10 @@ export function MarksPart({ bench }: { readonly bench: InstrumentBench }) {
               onDrop={() => setPending(undefined)}
             />
           )}
-          <MarkList bench={bench} part={on.part} check={on.check} numberOf={numberOf} />
-          <DressingGuide
-            key={`dress ${on.part}`}
-            bench={bench}
-            part={on.part}
-            numberOf={numberOf}
-          />
-          <StrikeNote bench={bench} />
-          <EarlierMarks bench={bench} surface={surface} marks={before} gone={gone.filter(isHere)} />
+          <MarkList part={on.part} check={on.check} numberOf={numberOf} />
+          <DressingGuide key={`dress ${on.part}`} part={on.part} numberOf={numberOf} />
+          <StrikeNote />
+          <EarlierMarks surface={surface} marks={before} gone={gone.filter(isHere)} />
         </div>
       </div>
     </div>
@@ -106,16 +103,15 @@ function orientation({ isTurnedOver, showsAlong, needle }: Surface): string {
 
 /** Every surface with how far it is looked at, in the order in which the needle comes down to them. */
 function Surfaces({
-  bench,
   surfaces,
   on,
   onChoose,
 }: {
-  readonly bench: InstrumentBench;
   readonly surfaces: readonly Surface[];
   readonly on: SurfaceId;
   readonly onChoose: (id: string) => void;
 }) {
+  const bench = useInstrumentBench();
   const words = instruments.marks;
   const now = marksNow(bench);
   return (

@@ -2,11 +2,13 @@ import { DROVE_IT, type LikelyStrike, STRUCK_PARTS } from '@nodo/knowledge';
 import { instruments } from '../../../messages/instruments.ts';
 import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
 import { CheckLinks } from '../../frame/CheckLinks.tsx';
-import { type InstrumentBench, standingOf } from '../../frame/instrumentBench.ts';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
+import { standingOf } from '../../frame/instrumentBench.ts';
 import { strikesNow, surfacesOf } from './marksOn.ts';
 
 /** The events that the marks on several parts likely came from, and what can have driven the needle there. */
-export function StrikeNote({ bench }: { readonly bench: InstrumentBench }) {
+export function StrikeNote() {
+  const bench = useInstrumentBench();
   const strikes = strikesNow(bench);
   if (strikes.length === 0) return null;
   const words = instruments.marks.strike;
@@ -37,7 +39,7 @@ export function StrikeNote({ bench }: { readonly bench: InstrumentBench }) {
         {DROVE_IT.map(({ id, checks }) => (
           <li key={id}>
             {words.causes[id]}
-            <CheckLinks bench={bench} checks={checks} />
+            <CheckLinks checks={checks} />
           </li>
         ))}
       </ul>

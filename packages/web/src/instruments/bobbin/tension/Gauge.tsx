@@ -6,7 +6,9 @@ import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Reading } from '../../frame/bits.tsx';
-import { type InstrumentBench, mayKeep } from '../../frame/instrumentBench.ts';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
+import { mayKeep } from '../../frame/instrumentBench.ts';
+import { KeepButton } from '../../frame/KeepButton.tsx';
 import type { GaugePort } from './gaugePort.ts';
 import { keepTension } from './keepTension.ts';
 import { hasSerial, serialGauge } from './serialGauge.ts';
@@ -16,13 +18,8 @@ import { TensionAnswer } from './TensionAnswer.tsx';
 const STAND_IN = simulatedGauge({ tension: 26, noise: 1.1, drift: 0, seed: 7 });
 
 /** A gauge that draws the thread off: its stand-in until a real one is connected. */
-export function Gauge({
-  bench,
-  limit,
-}: {
-  readonly bench: InstrumentBench;
-  readonly limit: MeasureLimit;
-}) {
+export function Gauge({ limit }: { readonly limit: MeasureLimit }) {
+  const bench = useInstrumentBench();
   const [port, setPort] = useState<GaugePort>(STAND_IN);
   const [samples, setSamples] = useState<readonly GaugeSample[]>([]);
   const [isRunning, setRunning] = useState(false);
@@ -86,19 +83,17 @@ export function Gauge({
           </dl>
         </>
       )}
-      {mayKeep(bench) &&
-        (port.standIn ? (
+      {port.standIn ? (
+        mayKeep(bench) && (
           <p className="text-sm text-quiet">{instruments.bobbin.tension.keepStandIn}</p>
-        ) : (
-          <Button
-            look="main"
-            className="self-start"
-            disabled={!pull || isRunning}
-            onClick={() => pull && keepTension(bench, 'case-gauge', pull.tension, limit)}
-          >
-            {instruments.bobbin.tension.keep}
-          </Button>
-        ))}
+        )
+      ) : (
+        <KeepButton
+          label={instruments.bobbin.tension.keep}
+          disabled={!pull || isRunning}
+          onKeep={() => pull && keepTension(bench, 'case-gauge', pull.tension, limit)}
+        />
+      )}
     </div>
   );
 }

@@ -3,8 +3,8 @@ import type { MeasureLimit } from '@nodo/ticket';
 import { useState } from 'react';
 import { readNumber, write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
-import { Button } from '../../../ui/Button.tsx';
-import { type InstrumentBench, mayKeep } from '../../frame/instrumentBench.ts';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
+import { KeepButton } from '../../frame/KeepButton.tsx';
 import { NumberField } from '../../frame/NumberField.tsx';
 import { keepTension } from './keepTension.ts';
 import { TensionAnswer } from './TensionAnswer.tsx';
@@ -13,13 +13,8 @@ const FIELDS = ['grams', 'fall', 'slip', 'free'] as const;
 type Typed = Readonly<Record<(typeof FIELDS)[number], string>>;
 
 /** The hanging test: weight, fall and slip give the tension with its bounds. */
-export function Hanging({
-  bench,
-  limit,
-}: {
-  readonly bench: InstrumentBench;
-  readonly limit: MeasureLimit;
-}) {
+export function Hanging({ limit }: { readonly limit: MeasureLimit }) {
+  const bench = useInstrumentBench();
   const [typed, setTyped] = useState<Typed>({ grams: '', fall: '25', slip: '', free: '150' });
   const words = instruments.bobbin.tension;
   const told = reckon(typed);
@@ -55,18 +50,13 @@ export function Hanging({
           />
         )}
       </div>
-      {mayKeep(bench) && (
-        <Button
-          look="main"
-          className="self-start"
-          disabled={typeof told !== 'object' || told.kind !== 'measured'}
-          onClick={() => {
-            if (typeof told === 'object') keepTension(bench, 'case-drop', told.tension, limit);
-          }}
-        >
-          {words.keep}
-        </Button>
-      )}
+      <KeepButton
+        label={words.keep}
+        disabled={typeof told !== 'object' || told.kind !== 'measured'}
+        onKeep={() => {
+          if (typeof told === 'object') keepTension(bench, 'case-drop', told.tension, limit);
+        }}
+      />
     </div>
   );
 }

@@ -1,19 +1,24 @@
-import { clockMinutes, SCREW_STEP, screwStand } from '@nodo/core';
+import { clockMinutes, hourOf, SCREW_STEP, screwStand } from '@nodo/core';
 import { CASES, type CaseWhich } from '@nodo/ticket';
 import { useState } from 'react';
+import { ClockRing, onRing } from '../../../drawing/ClockRing.tsx';
 import { readNumber } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { Choices, Reading } from '../../frame/bits.tsx';
-import { type InstrumentBench, mayDo } from '../../frame/instrumentBench.ts';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
+import { mayDo } from '../../frame/instrumentBench.ts';
 import { NumberField } from '../../frame/NumberField.tsx';
 
 const STEPS = [-SCREW_STEP, SCREW_STEP] as const;
+/** Radius of the clock's face; how far its hands reach of that. */
 const R = 40;
+const HAND = 0.8;
 
 /** The case screw as a clock: where its slot began, where it is, how far it was turned, the way back. */
-export function ScrewClock({ bench }: { readonly bench: InstrumentBench }) {
+export function ScrewClock() {
+  const bench = useInstrumentBench();
   const { onTicket } = bench;
   const [which, setWhich] = useState<CaseWhich>('own');
   const [typedStart, setTypedStart] = useState('0');
@@ -70,10 +75,7 @@ export function ScrewClock({ bench }: { readonly bench: InstrumentBench }) {
 
 /** The slot of the screw over a clock's face. */
 function Clock({ start, now }: { readonly start: number; readonly now: number }) {
-  const hand = (minutes: number) => {
-    const angle = (minutes / 60) * 2 * Math.PI;
-    return `${(R * 0.8 * Math.sin(angle)).toFixed(1)} ${(-R * 0.8 * Math.cos(angle)).toFixed(1)}`;
-  };
+  const hand = (minutes: number) => onRing({ hour: hourOf((minutes % 60) / 5), out: HAND }, R);
   return (
     <svg
       viewBox="-50 -50 100 100"
@@ -82,18 +84,19 @@ function Clock({ start, now }: { readonly start: number; readonly now: number })
       aria-label={instruments.bobbin.screw.clock(start, now)}
       fill="none"
     >
-      <circle r={R} fill="var(--sunk)" stroke="var(--ink)" strokeWidth="2" />
-      {Array.from({ length: 12 }, (_, hour) => hour).map((hour) => (
-        <path
-          key={hour}
-          d="M0 -46V-41"
-          stroke="var(--edge)"
-          strokeWidth={hour % 3 === 0 ? 2.4 : 1.2}
-          transform={`rotate(${hour * 30})`}
-        />
-      ))}
-      <path d={`M0 0L${hand(start)}`} stroke="var(--edge)" strokeWidth="3" strokeDasharray="4 3" />
-      <path d={`M0 0L${hand(now)}`} stroke="var(--own)" strokeWidth="5" strokeLinecap="round" />
+      <ClockRing radius={R} tick={5} weight={1.5} />
+      <path
+        d={`M0 0L${hand(start).join(' ')}`}
+        stroke="var(--edge)"
+        strokeWidth="3"
+        strokeDasharray="4 3"
+      />
+      <path
+        d={`M0 0L${hand(now).join(' ')}`}
+        stroke="var(--own)"
+        strokeWidth="5"
+        strokeLinecap="round"
+      />
     </svg>
   );
 }

@@ -6,7 +6,7 @@ import { instruments } from '../../../messages/instruments.ts';
 import { Caution } from '../../../ticket/check/CheckStep.tsx';
 import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Choices } from '../../frame/bits.tsx';
-import type { InstrumentBench } from '../../frame/instrumentBench.ts';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { Looks } from '../../frame/Looks.tsx';
 import { Gauge } from './Gauge.tsx';
 import { Hanging } from './Hanging.tsx';
@@ -16,7 +16,8 @@ const METHODS = ['hang', 'gauge', 'stand', 'pull'] as const;
 type Method = (typeof METHODS)[number];
 
 /** How firmly the case holds its thread, by any of four ways, and how far its screw was turned. */
-export function TensionPart({ bench }: { readonly bench: InstrumentBench }) {
+export function TensionPart() {
+  const bench = useInstrumentBench();
   const { model, card } = bench;
   const { traits } = model.family;
   const [use, setUse] = useState<BobbinUse>(
@@ -57,12 +58,11 @@ export function TensionPart({ bench }: { readonly bench: InstrumentBench }) {
           options={METHODS.map((one) => [one, words.methods[one]] as const)}
           onChoose={setMethod}
         />
-        {method === 'hang' && <Hanging bench={bench} limit={limit} />}
-        {method === 'gauge' && <Gauge bench={bench} limit={limit} />}
+        {method === 'hang' && <Hanging limit={limit} />}
+        {method === 'gauge' && <Gauge limit={limit} />}
         {method === 'stand' && (
           <Looks
             key="stand"
-            bench={bench}
             words={words.stand}
             check="case-stand"
             findings={{ up: undefined, lifts: 'stand-lifts', lies: 'stand-lies' }}
@@ -71,14 +71,13 @@ export function TensionPart({ bench }: { readonly bench: InstrumentBench }) {
         {method === 'pull' && (
           <Looks
             key="pull"
-            bench={bench}
             words={words.pull}
             check="case-pull"
             findings={{ even: undefined, none: 'case-no-drag', stutters: 'case-stutters' }}
           />
         )}
       </div>
-      <ScrewClock bench={bench} />
+      <ScrewClock />
     </div>
   );
 }

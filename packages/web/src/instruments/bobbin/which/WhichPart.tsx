@@ -12,9 +12,10 @@ import { BobbinsOver } from '../../../drawing/BobbinsOver.tsx';
 import { readNumber, write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
-import { Button } from '../../../ui/Button.tsx';
 import { Choices, Reading } from '../../frame/bits.tsx';
-import { type InstrumentBench, keepLook, mayDo, mayKeep } from '../../frame/instrumentBench.ts';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
+import { keepLook, mayDo } from '../../frame/instrumentBench.ts';
+import { KeepButton } from '../../frame/KeepButton.tsx';
 import { NumberField } from '../../frame/NumberField.tsx';
 
 const CHECK = 'bobbin-class';
@@ -22,7 +23,8 @@ const CHECK = 'bobbin-class';
 const MOST = 100;
 
 /** Class and material of a bobbin by its measures, against what this machine takes. */
-export function WhichPart({ bench }: { readonly bench: InstrumentBench }) {
+export function WhichPart() {
+  const bench = useInstrumentBench();
   const { model, card, onTicket } = bench;
   const [across, setAcross] = useState('');
   const [width, setWidth] = useState('');
@@ -106,16 +108,7 @@ export function WhichPart({ bench }: { readonly bench: InstrumentBench }) {
           options={BOBBIN_CLASSES.map(({ id, title }) => [id, title] as const)}
           onChoose={setChosen}
         />
-        {mayKeep(bench) && (
-          <Button
-            look="main"
-            className="self-start"
-            disabled={!measured || !isKnown}
-            onClick={keep}
-          >
-            {words.keep}
-          </Button>
-        )}
+        <KeepButton label={words.keep} disabled={!measured || !isKnown} onKeep={keep} />
       </div>
       <div aria-live="polite" className="flex flex-col gap-3">
         {!measured && <p className="text-lg">{words.measureFirst}</p>}

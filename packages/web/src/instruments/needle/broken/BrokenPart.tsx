@@ -12,11 +12,13 @@ import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
 import { ReasonForm } from '../../../ui/ReasonForm.tsx';
 import { Choices } from '../../frame/bits.tsx';
-import { type InstrumentBench, mayDo } from '../../frame/instrumentBench.ts';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
+import { mayDo } from '../../frame/instrumentBench.ts';
 import { useRegister } from '../register/useRegister.ts';
 
 /** The pieces of a broken needle, laid end to end until the whole is accounted for. */
-export function BrokenPart({ bench }: { readonly bench: InstrumentBench }) {
+export function BrokenPart() {
+  const bench = useInstrumentBench();
   const { onTicket, model } = bench;
   const before = onTicket?.ticket.life.pieces;
   const system = systemFor(model.family.traits);

@@ -7,9 +7,10 @@ import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Caution } from '../../../ticket/check/CheckStep.tsx';
 import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
-import { Button } from '../../../ui/Button.tsx';
 import { Choices, Reading } from '../../frame/bits.tsx';
-import { type InstrumentBench, mayKeep, threadOn } from '../../frame/instrumentBench.ts';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
+import { type InstrumentBench, threadOn } from '../../frame/instrumentBench.ts';
+import { KeepButton } from '../../frame/KeepButton.tsx';
 import { useRegister } from '../register/useRegister.ts';
 import { meetingOf } from '../seat/seatReading.ts';
 
@@ -28,7 +29,8 @@ const GAPS = [0, 0.05, 0.1, 0.2, 0.4] as const;
 const BEND_LIMIT: MeasureLimit = { least: 0, most: BEND_TOLERANCE, standing: 'derived' };
 
 /** Rolling, nail, loupe, gum, popping, strike and heat: what each shows and what it means. */
-export function ConditionPart({ bench }: { readonly bench: InstrumentBench }) {
+export function ConditionPart() {
+  const bench = useInstrumentBench();
   const [gap, setGap] = useState<number>();
   const [seen, setSeen] = useState<Readonly<Partial<Record<LookId, 'yes' | 'no'>>>>({});
   const { at, isRead } = useRegister(bench);
@@ -97,16 +99,12 @@ export function ConditionPart({ bench }: { readonly bench: InstrumentBench }) {
             />
           ))}
         </div>
-        {mayKeep(bench) && (
-          <Button
-            look="main"
-            className="min-h-12 self-start text-lg"
-            disabled={isEmpty}
-            onClick={keep}
-          >
-            {words.keep}
-          </Button>
-        )}
+        <KeepButton
+          label={words.keep}
+          className="min-h-12 self-start text-lg"
+          disabled={isEmpty}
+          onKeep={keep}
+        />
       </div>
       <div aria-live="polite">
         {!isEmpty && (
@@ -118,7 +116,7 @@ export function ConditionPart({ bench }: { readonly bench: InstrumentBench }) {
             ))}
           </ul>
         )}
-        {isBent && <BendEffect bench={bench} gap={gap} />}
+        {isBent && <BendEffect gap={gap} />}
       </div>
     </div>
   );
@@ -129,7 +127,8 @@ function isOn(model: InstrumentBench['model'], check: string, finding: string): 
 }
 
 /** What the bend does to the gap between hook and scarf, one way round and the other. */
-function BendEffect({ bench, gap }: { readonly bench: InstrumentBench; readonly gap: number }) {
+function BendEffect({ gap }: { readonly gap: number }) {
+  const bench = useInstrumentBench();
   const hook = meetingOf(bench.card);
   const thread = threadOn(bench);
   const away = seatEffect({ ...SEATED, bend: gap }, thread, hook);

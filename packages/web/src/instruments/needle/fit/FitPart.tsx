@@ -8,7 +8,8 @@ import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
 import { Choices, Reading } from '../../frame/bits.tsx';
-import { type InstrumentBench, mayKeep } from '../../frame/instrumentBench.ts';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
+import { mayKeep } from '../../frame/instrumentBench.ts';
 import { useRegister } from '../register/useRegister.ts';
 import { FitAnswer } from './FitAnswer.tsx';
 import { FoundAgainst } from './FoundAgainst.tsx';
@@ -16,7 +17,8 @@ import { ThreadFields, typedThread } from './ThreadFields.tsx';
 import { typedWork, workTyped } from './typedWork.ts';
 
 /** Fabric, thread and machine give system, sizes, point, eye and coating, with the reasons. */
-export function FitPart({ bench }: { readonly bench: InstrumentBench }) {
+export function FitPart() {
+  const bench = useInstrumentBench();
   const { onTicket, model, card } = bench;
   const kept = onTicket?.ticket.life.work;
   const [typed, setTyped] = useState(() => typedWork(kept));
@@ -103,7 +105,7 @@ export function FitPart({ bench }: { readonly bench: InstrumentBench }) {
       <div className="flex flex-col gap-5" aria-live="polite">
         {fit ? <FitAnswer fit={fit} /> : <p className="text-lg">{words.sayThread}</p>}
         {fit && isWork && (
-          <FoundAgainst bench={bench} fit={fit} thread={threadAcross(work)} found={now?.needle} />
+          <FoundAgainst fit={fit} thread={threadAcross(work)} found={now?.needle} />
         )}
         <Choices
           legend={words.everyday}

@@ -5,23 +5,22 @@ import type { NeedleIn } from '@nodo/ticket';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
-import { Button } from '../../../ui/Button.tsx';
-import { type InstrumentBench, mayKeep } from '../../frame/instrumentBench.ts';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
+import { KeepButton } from '../../frame/KeepButton.tsx';
 
 const MATCH = 'needle-match';
 
 /** The needle that was found, held against the one that would suit; what a wrong one would do. */
 export function FoundAgainst({
-  bench,
   fit,
   thread,
   found,
 }: {
-  readonly bench: InstrumentBench;
   readonly fit: NeedleFit;
   readonly thread: Millimetres;
   readonly found: NeedleIn['needle'] | undefined;
 }) {
+  const bench = useInstrumentBench();
   const words = instruments.needle.fit;
   if (!found) {
     return (
@@ -66,11 +65,7 @@ export function FoundAgainst({
         </p>
       )}
       <WouldDo />
-      {mayKeep(bench) && (
-        <Button className="mt-2" onClick={keep}>
-          {words.keepVerdict}
-        </Button>
-      )}
+      <KeepButton label={words.keepVerdict} className="mt-2" onKeep={keep} look="plain" />
     </section>
   );
 }

@@ -14,14 +14,16 @@ import { usePeopleById } from '../../../session/usePeopleById.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Select, TextField } from '../../../ui/Field.tsx';
 import { Choices } from '../../frame/bits.tsx';
-import { type InstrumentBench, mayDo } from '../../frame/instrumentBench.ts';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
+import { mayDo } from '../../frame/instrumentBench.ts';
 import { isUntold, useRegister } from './useRegister.ts';
 
 const FROM = ['found', 'new', 'opened'] as const;
 const BEFORE = ['none', 'used-up', 'put-back', 'broken'] as const;
 
 /** Which needle is in the machine, by whom, since when; where the last one went; what lies opened. */
-export function RegisterPart({ bench }: { readonly bench: InstrumentBench }) {
+export function RegisterPart() {
+  const bench = useInstrumentBench();
   const { at: positions, entries, opened, usedUp, fault } = useRegister(bench);
   const people = usePeopleById();
   const [at, setAt] = useState(1);
@@ -67,13 +69,7 @@ export function RegisterPart({ bench }: { readonly bench: InstrumentBench }) {
           </p>
         )}
         {mayWrite && (
-          <NeedleForm
-            key={`${at} ${now?.id ?? ''}`}
-            bench={bench}
-            at={at}
-            now={now}
-            opened={opened}
-          />
+          <NeedleForm key={`${at} ${now?.id ?? ''}`} at={at} now={now} opened={opened} />
         )}
       </div>
       <div className="flex flex-col gap-5">
@@ -121,16 +117,15 @@ export function RegisterPart({ bench }: { readonly bench: InstrumentBench }) {
 const MOST_SHOWN = 12;
 
 function NeedleForm({
-  bench,
   at,
   now,
   opened,
 }: {
-  readonly bench: InstrumentBench;
   readonly at: number;
   readonly now: RegisterEntry | undefined;
   readonly opened: ReturnType<typeof useRegister>['opened'];
 }) {
+  const bench = useInstrumentBench();
   const { machine, onTicket, model, card } = bench;
   const system = card?.facts.needleSystem ?? model.family.needleSystem;
   const proof: NeedleIn['needle'] = {

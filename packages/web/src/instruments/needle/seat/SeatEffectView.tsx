@@ -4,22 +4,21 @@ import { LoopView } from '../../../drawing/needle/LoopView.tsx';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Reading } from '../../frame/bits.tsx';
-import type { InstrumentBench } from '../../frame/instrumentBench.ts';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 
 /** What this needle's seat does to the loop: as it sits and, dashed, as it should. */
 export function SeatEffectView({
-  bench,
   effect,
   right,
   blade,
   thread,
 }: {
-  readonly bench: InstrumentBench;
   readonly effect: SeatEffect;
   readonly right: SeatEffect;
   readonly blade: number;
   readonly thread: number;
 }) {
+  const bench = useInstrumentBench();
   const words = instruments.needle.effect;
   const system = systemFor(bench.model.family.traits);
   const own = bench.card?.service ?? {};

@@ -7,7 +7,8 @@ import { instruments } from '../../../messages/instruments.ts';
 import { Caution } from '../../../ticket/check/CheckStep.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { Choices } from '../../frame/bits.tsx';
-import { type InstrumentBench, mayKeep, threadOn } from '../../frame/instrumentBench.ts';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
+import { mayKeep, threadOn } from '../../frame/instrumentBench.ts';
 import { useRegister } from '../register/useRegister.ts';
 import { HeadRow } from './HeadRow.tsx';
 import { SeatEffectView } from './SeatEffectView.tsx';
@@ -29,7 +30,8 @@ import {
 import { seatStanding } from './seatStanding.ts';
 
 /** How the needle sits: height, facing, squareness, clamp, socket; what that does to the loop. */
-export function SeatPart({ bench }: { readonly bench: InstrumentBench }) {
+export function SeatPart() {
+  const bench = useInstrumentBench();
   const { card, model, onTicket } = bench;
   const told = card?.scarf ?? scarfFaces(model.family.id);
   const [byGuide, setByGuide] = useState<ScarfSide>();
@@ -166,7 +168,6 @@ export function SeatPart({ bench }: { readonly bench: InstrumentBench }) {
         </div>
         {shouldFace !== undefined && (
           <SeatToDo
-            bench={bench}
             target={target}
             targetWords={write.figure(target.angle)}
             readings={readings}
@@ -177,7 +178,7 @@ export function SeatPart({ bench }: { readonly bench: InstrumentBench }) {
         )}
       </div>
       {shouldFace !== undefined && (
-        <SeatEffectView bench={bench} effect={effect} right={right} blade={blade} thread={thread} />
+        <SeatEffectView effect={effect} right={right} blade={blade} thread={thread} />
       )}
     </div>
   );

@@ -1,12 +1,12 @@
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
-import { type InstrumentBench, mayDo } from '../../frame/instrumentBench.ts';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
+import { mayDo } from '../../frame/instrumentBench.ts';
 import { findingsOf, type SeatReading, type SeatTarget } from './seatReading.ts';
 import type { SeatStanding } from './seatStanding.ts';
 
 /** What to do about what is wrong, and what to look at again after it. */
 export function SeatToDo({
-  bench,
   target,
   targetWords,
   readings,
@@ -14,7 +14,6 @@ export function SeatToDo({
   isKept,
   onDone,
 }: {
-  readonly bench: InstrumentBench;
   readonly target: SeatTarget;
   readonly targetWords: string;
   readonly readings: ReadonlyMap<number, SeatReading>;
@@ -24,6 +23,7 @@ export function SeatToDo({
   readonly isKept: boolean;
   readonly onDone: () => void;
 }) {
+  const bench = useInstrumentBench();
   const words = instruments.needle.seat;
   const { onTicket } = bench;
   const isInHand = readings.size > 0 && !isKept;

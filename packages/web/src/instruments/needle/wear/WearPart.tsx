@@ -19,6 +19,7 @@ import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
 import { Choices, Reading } from '../../frame/bits.tsx';
+import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { type InstrumentBench, mayKeep, threadOn } from '../../frame/instrumentBench.ts';
 import { useRegister } from '../register/useRegister.ts';
 
@@ -28,7 +29,8 @@ const SETTINGS = ['rate', 'duty', 'length', 'width', 'under', 'bobbin', 'week'] 
 type Setting = (typeof SETTINGS)[number];
 
 /** Stitches from whatever is known, in every other measure, and when each school calls it due. */
-export function WearPart({ bench }: { readonly bench: InstrumentBench }) {
+export function WearPart() {
+  const bench = useInstrumentBench();
   const now = useRegister(bench).at.get(1);
   const thread = threadOn(bench);
   const [as, setAs] = useState<SewnAs>('stitches');

@@ -7,15 +7,15 @@ const SHEET = '[role="dialog"]';
 const HELD_STEP = '[inert] #step-title';
 
 /** Keys that answer the step on the screen; none does once it was answered. */
-export function useDigitKeys(actions: Actions): void {
-  useSingleKeys(actions, `${SHEET}, ${HELD_STEP}`);
+export function useStepKeys(actions: Actions): void {
+  useKeys(actions, `${SHEET}, ${HELD_STEP}`);
 }
 
 /**
  * Single keys that act unless somebody is typing or a sheet lies over the view.
  * @param outOfReach they do not act while this is on the page.
  */
-export function useSingleKeys(actions: Actions, outOfReach = SHEET): void {
+export function useKeys(actions: Actions, outOfReach = SHEET): void {
   const latest = useRef(actions);
   useEffect(() => {
     latest.current = actions;

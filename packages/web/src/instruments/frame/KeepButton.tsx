@@ -1,0 +1,25 @@
+import { Button } from '../../ui/Button.tsx';
+import { useInstrumentBench } from './InstrumentContext.tsx';
+import { mayKeep } from './instrumentBench.ts';
+
+/** Keeps a reading on the ticket; absent where nothing can be kept. */
+export function KeepButton({
+  label,
+  disabled = false,
+  onKeep,
+  look = 'main',
+  className = '',
+}: {
+  readonly label: string;
+  readonly disabled?: boolean;
+  readonly onKeep: () => void;
+  readonly look?: 'main' | 'plain';
+  readonly className?: string;
+}) {
+  if (!mayKeep(useInstrumentBench())) return null;
+  return (
+    <Button look={look} className={`self-start ${className}`} disabled={disabled} onClick={onKeep}>
+      {label}
+    </Button>
+  );
+}
