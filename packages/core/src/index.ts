@@ -98,7 +98,7 @@ export { drawStates, presentIn, type States, statesOf } from './diagnosis/states
 export type { Trial, TrialQuestion } from './diagnosis/trial.ts';
 export { type Suspect, type WorkLeft, workLeft } from './diagnosis/workLeft.ts';
 export { type Stakes, Worth } from './diagnosis/worth.ts';
-export { CoreFault } from './errors/coreError.ts';
+export { CoreFault, whereValid } from './errors/coreError.ts';
 export {
   apart,
   type ClockPlace,

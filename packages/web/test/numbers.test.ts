@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { readMoney, readNumber, typedMoney, write } from '../src/messages/index.ts';
+import { readMoney, typedMoney, write } from '../src/messages/index.ts';
+import { readNumber } from '../src/messages/typed.ts';
 
 describe('a number as it is typed', () => {
   it.each([

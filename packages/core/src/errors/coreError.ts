@@ -12,3 +12,13 @@ export class CoreFault extends Error {
     super(`${code} ${JSON.stringify(data)}`);
   }
 }
+
+/** What `compute` gives, or undefined where the core refuses what it was handed. */
+export function whereValid<Value>(compute: () => Value): Value | undefined {
+  try {
+    return compute();
+  } catch (error) {
+    if (error instanceof CoreFault) return undefined;
+    throw error;
+  }
+}

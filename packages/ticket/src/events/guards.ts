@@ -1,7 +1,8 @@
-import { isBefore, refuse } from '@nodo/kernel';
+import { CoreFault } from '@nodo/core';
+import { isBefore, type RefusalCode, refuse } from '@nodo/kernel';
 import type { FamilyModel } from '@nodo/knowledge';
 import type { Ticket } from '../state/ticket.ts';
-import { type DecideContext, type Decision, reject } from './define.ts';
+import { accept, type DecideContext, type Decision, reject } from './define.ts';
 
 type Decide<Command, Body, Extra> = (
   ticket: Ticket,
@@ -42,6 +43,20 @@ export function evenLate<Command, Body>(
     const seenIn: Ticket = isLate ? { ...ticket, status: 'open' } : ticket;
     return atWork(decide)(seenIn, command, context);
   };
+}
+
+/** Accepts the body that `compute` gives; refuses where the core says that the numbers cannot be. */
+export function acceptValid<Body>(
+  compute: () => Body,
+  code: RefusalCode,
+  path: string,
+): Decision<Body> {
+  try {
+    return accept(compute());
+  } catch (error) {
+    if (!(error instanceof CoreFault)) throw error;
+    return reject(refuse(code, path, { ...error.data }));
+  }
 }
 
 /** For work on the machine itself: it must be in the shop. */

@@ -1,8 +1,7 @@
-import { accountForPieces, CoreFault, mm } from '@nodo/core';
-import { refuse } from '@nodo/kernel';
+import { accountForPieces, mm } from '@nodo/core';
 import { piecesLaid as body, piecesFound } from '../state/values.ts';
-import { accept, defineEvent, reject } from './define.ts';
-import { atWork } from './guards.ts';
+import { defineEvent } from './define.ts';
+import { acceptValid, atWork } from './guards.ts';
 
 /** The pieces of a broken needle laid end to end, so far. */
 export const piecesLaid = defineEvent({
@@ -10,15 +9,16 @@ export const piecesLaid = defineEvent({
   version: 1,
   command: piecesFound,
   body,
-  decide: atWork((_ticket, given) => {
-    try {
-      const { missing, state } = accountForPieces(mm(given.whole), given.pieces.map(mm));
-      return accept({ ...given, missing, state });
-    } catch (fault) {
-      if (!(fault instanceof CoreFault)) throw fault;
-      return reject(refuse('no-such-piece', 'command.pieces', { ...fault.data }));
-    }
-  }),
+  decide: atWork((_ticket, given) =>
+    acceptValid(
+      () => {
+        const { missing, state } = accountForPieces(mm(given.whole), given.pieces.map(mm));
+        return { ...given, missing, state };
+      },
+      'no-such-piece',
+      'command.pieces',
+    ),
+  ),
   apply: (ticket, pieces, { seq }) => ({
     ...ticket,
     life: { ...ticket.life, pieces: { ...pieces, seq } },

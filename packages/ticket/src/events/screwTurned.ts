@@ -1,8 +1,7 @@
-import { CoreFault, clockMinutes, screwStand } from '@nodo/core';
-import { refuse } from '@nodo/kernel';
+import { clockMinutes, screwStand } from '@nodo/core';
 import { screwTurn } from '../state/values.ts';
-import { accept, defineEvent, reject } from './define.ts';
-import { atTheBench } from './guards.ts';
+import { defineEvent } from './define.ts';
+import { acceptValid, atTheBench } from './guards.ts';
 
 /** The screw of a bobbin case was turned: by how much, and where its slot pointed before. */
 export const screwTurned = defineEvent({
@@ -10,15 +9,16 @@ export const screwTurned = defineEvent({
   version: 1,
   command: screwTurn,
   body: screwTurn,
-  decide: atTheBench((_ticket, command) => {
-    try {
-      screwStand(command.start, [clockMinutes(command.turn)]);
-      return accept(command);
-    } catch (fault) {
-      if (!(fault instanceof CoreFault)) throw fault;
-      return reject(refuse('no-such-turn', 'command.turn', { ...fault.data }));
-    }
-  }),
+  decide: atTheBench((_ticket, command) =>
+    acceptValid(
+      () => {
+        screwStand(command.start, [clockMinutes(command.turn)]);
+        return command;
+      },
+      'no-such-turn',
+      'command.turn',
+    ),
+  ),
   apply(ticket, { which, start, turn }) {
     const { screws } = ticket.life;
     const before = screws[which];

@@ -1,8 +1,6 @@
-import { CoreFault } from '@nodo/core';
-import { refuse } from '@nodo/kernel';
 import { workTold as body, finenessOf, workCommand } from '../state/work.ts';
-import { accept, defineEvent, reject } from './define.ts';
-import { atWork } from './guards.ts';
+import { defineEvent } from './define.ts';
+import { acceptValid, atWork } from './guards.ts';
 
 /** What the customer sews with this machine: fabric and thread, by which a needle is chosen. */
 export const workTold = defineEvent({
@@ -10,13 +8,12 @@ export const workTold = defineEvent({
   version: 1,
   command: workCommand,
   body,
-  decide: atWork((_ticket, command) => {
-    try {
-      return accept({ ...command, tex: finenessOf(command) });
-    } catch (fault) {
-      if (!(fault instanceof CoreFault)) throw fault;
-      return reject(refuse('no-such-thread', 'command.thread', { ...fault.data }));
-    }
-  }),
+  decide: atWork((_ticket, command) =>
+    acceptValid(
+      () => ({ ...command, tex: finenessOf(command) }),
+      'no-such-thread',
+      'command.thread',
+    ),
+  ),
   apply: (ticket, work) => ({ ...ticket, life: { ...ticket.life, work } }),
 });

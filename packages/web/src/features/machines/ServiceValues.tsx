@@ -1,6 +1,7 @@
 import type { MachineCard } from '@nodo/shop';
 import { QUANTITY_IDS, type Quantity } from '@nodo/ticket';
-import { m, readNumber } from '../../messages/index.ts';
+import { m } from '../../messages/index.ts';
+import { readNumber } from '../../messages/typed.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 

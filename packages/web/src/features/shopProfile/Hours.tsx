@@ -1,5 +1,6 @@
 import type { WorkingTime } from '@nodo/shop';
-import { m, readNumber } from '../../messages/index.ts';
+import { m } from '../../messages/index.ts';
+import { readNumber } from '../../messages/typed.ts';
 import { TextField } from '../../ui/Field.tsx';
 import { DaysOffList } from './DaysOffList.tsx';
 

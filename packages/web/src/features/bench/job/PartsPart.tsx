@@ -1,6 +1,7 @@
 import { mayRecord } from '@nodo/ticket';
 import { useState } from 'react';
-import { m, readWhole, write } from '../../../messages/index.ts';
+import { m, write } from '../../../messages/index.ts';
+import { readWhole } from '../../../messages/typed.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useMoney } from '../../../session/useMoney.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';

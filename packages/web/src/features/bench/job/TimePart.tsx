@@ -1,6 +1,7 @@
 import { mayRecord, minutesWorked } from '@nodo/ticket';
 import { useState } from 'react';
-import { m, readWhole, write } from '../../../messages/index.ts';
+import { m, write } from '../../../messages/index.ts';
+import { readWhole } from '../../../messages/typed.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { usePeopleById } from '../../../session/usePeopleById.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';

@@ -12,7 +12,8 @@ import {
 import { refusalOfChange } from '@nodo/tables';
 import { type ReactNode, useId, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { m, readNumber } from '../../../messages/index.ts';
+import { m } from '../../../messages/index.ts';
+import { readNumber } from '../../../messages/typed.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Select, TextArea, TextField } from '../../../ui/Field.tsx';
 import { ProposalEnd } from './ProposalEnd.tsx';

@@ -1,14 +1,7 @@
-import {
-  CoreFault,
-  mm,
-  type StopGapReading,
-  stopGapReading,
-  tex,
-  threadDiameter,
-} from '@nodo/core';
+import type { StopGapReading } from '@nodo/core';
 import { caseSeat } from '@nodo/ticket';
 import { useState } from 'react';
-import { readNumber, write } from '../../../messages/index.ts';
+import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Reading } from '../../frame/bits.tsx';
@@ -16,9 +9,7 @@ import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { keepLook, mayDo, threadOn } from '../../frame/instrumentBench.ts';
 import { KeepButton } from '../../frame/KeepButton.tsx';
 import { NumberField } from '../../frame/NumberField.tsx';
-
-/** What most is sewn with: the check asks whether this slips. */
-const ALL_PURPOSE = threadDiameter(tex(25), 'polyester');
+import { ALL_PURPOSE, GAP_LIMIT, gapVerdict, readFeelers, slipsThrough } from './gapReading.ts';
 
 /** The gap at the stop by feelers, against the thread of this ticket and against all-purpose thread. */
 export function GapSection() {
@@ -27,9 +18,9 @@ export function GapSection() {
   const [stops, setStops] = useState('');
   const words = instruments.bobbinCase.gap;
   const thread = threadOn(bench);
-  const gap = readGap(passes, stops);
-  const usual = gap && read(gap, ALL_PURPOSE);
-  const here = gap && read(gap, thread);
+  const gap = readFeelers(passes, stops);
+  const usual = gap && slipsThrough(gap, ALL_PURPOSE);
+  const here = gap && slipsThrough(gap, thread);
   const isTight = usual?.slips === false;
   const keep = () => {
     if (!gap) return;
@@ -38,7 +29,7 @@ export function GapSection() {
         quantity: 'stop-gap',
         value: gap.passes,
         when: 'found',
-        limit: { least: Math.round(ALL_PURPOSE * 1000) / 1000, most: null, standing: 'derived' },
+        limit: GAP_LIMIT,
       });
     }
     keepLook(bench, 'case-gap', [isTight ? 'gap-tight' : undefined]);
@@ -78,7 +69,7 @@ export function GapSection() {
               />
             </dl>
             <p className={`mt-2 font-semibold ${usual.slips && here.slips ? '' : 'text-hazard'}`}>
-              {verdict(usual, here)} <StandingMark standing="derived" />
+              {VERDICT[gapVerdict(usual, here)]} <StandingMark standing="derived" />
             </p>
             {isTight && <p className="leading-snug">{words.bracket}</p>}
           </>
@@ -93,38 +84,17 @@ export function GapSection() {
   );
 }
 
-function readGap(passes: string, stops: string) {
-  const [least, most] = [readNumber(passes), stops.trim() === '' ? undefined : readNumber(stops)];
-  if (least === undefined || (stops.trim() !== '' && most === undefined)) return undefined;
-  return { passes: least, stops: most };
-}
-
-function read(
-  { passes, stops }: NonNullable<ReturnType<typeof readGap>>,
-  thread: number,
-): StopGapReading | undefined {
-  try {
-    return stopGapReading(
-      { passes: mm(passes), stops: stops === undefined ? undefined : mm(stops) },
-      mm(thread),
-    );
-  } catch (fault) {
-    if (fault instanceof CoreFault) return undefined;
-    throw fault;
-  }
-}
+const VERDICT = {
+  tight: instruments.bobbinCase.gap.tight,
+  unsure: instruments.bobbinCase.gap.unsureLong,
+  right: instruments.bobbinCase.gap.right,
+  'too-thick': instruments.bobbinCase.gap.tooThick,
+} as const;
 
 function fitWords({ atLeast, atMost, slips }: StopGapReading): string {
   const { fits, unsure, between } = instruments.bobbinCase.gap;
   if (slips === undefined) return unsure;
   return atLeast === atMost ? fits[atLeast] : between(fits[atLeast], fits[atMost]);
-}
-
-function verdict(usual: StopGapReading, here: StopGapReading): string {
-  const words = instruments.bobbinCase.gap;
-  if (usual.slips === false) return words.tight;
-  if (usual.slips === undefined || here.slips === undefined) return words.unsureLong;
-  return here.slips ? words.right : words.tooThick;
 }
 
 function round(value: number): number {

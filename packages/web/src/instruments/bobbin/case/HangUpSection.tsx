@@ -1,4 +1,4 @@
-import { HANG_TURNS, type HangShown, type HangTurn, locateHangUp } from '@nodo/knowledge';
+import { locateHangUp } from '@nodo/knowledge';
 import { useState } from 'react';
 import { m } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
@@ -9,37 +9,19 @@ import { CheckLinks } from '../../frame/CheckLinks.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { keepLook } from '../../frame/instrumentBench.ts';
 import { KeepButton } from '../../frame/KeepButton.tsx';
+import { type TurnsShown, turnLooks, turnsAsked, withTurn } from './hangUpReading.ts';
 
 const HOURS = Array.from({ length: 12 }, (_, hour) => hour + 1);
 
 /** Where the thread hangs, by turning with less and less in the hook. */
 export function HangUpSection() {
   const bench = useInstrumentBench();
-  const [shown, setShown] = useState<Readonly<Partial<Record<HangTurn, HangShown>>>>({});
+  const [shown, setShown] = useState<TurnsShown>({});
   const [hour, setHour] = useState('');
   const words = instruments.bobbinCase.hang;
   const where = locateHangUp(shown);
-  const asked = HANG_TURNS.slice(
-    0,
-    1 +
-      HANG_TURNS.findIndex(({ id }) =>
-        where.kind === 'turn' ? id === where.next : id === lastOf(shown),
-      ),
-  );
-  const say = (turn: HangTurn, said: HangShown) => {
-    // What was told of later turns was told under another answer.
-    const before = HANG_TURNS.slice(
-      0,
-      HANG_TURNS.findIndex(({ id }) => id === turn),
-    );
-    const kept = Object.fromEntries(before.map(({ id }) => [id, shown[id]]));
-    setShown({ ...kept, [turn]: said });
-  };
   const keep = () => {
-    for (const { id, check, hangs } of HANG_TURNS) {
-      const said = shown[id];
-      if (said === undefined) continue;
-      const seen = said === 'hangs' ? hangs : said === 'missed' ? 'loop-missed' : undefined;
+    for (const { check, seen } of turnLooks(shown)) {
       if (!keepLook(bench, check, [seen])) return;
     }
     if (hour) {
@@ -56,7 +38,7 @@ export function HangUpSection() {
       <h2 className="text-lg font-bold">{words.title}</h2>
       <p className="leading-snug">{words.how}</p>
       <Caution text={m.bench.hazards.needle} />
-      {asked.map(({ id }) => (
+      {turnsAsked(shown).map(({ id }) => (
         <Choices
           key={id}
           legend={words.turns[id]}
@@ -66,7 +48,7 @@ export function HangUpSection() {
             ['hangs', words.answers.hangs],
             ...(id === 'all' ? ([['missed', words.answers.missed]] as const) : []),
           ]}
-          onChoose={(said) => say(id, said)}
+          onChoose={(said) => setShown(withTurn(shown, id, said))}
         />
       ))}
       {shown.all === 'hangs' && (
@@ -104,8 +86,4 @@ export function HangUpSection() {
       />
     </section>
   );
-}
-
-function lastOf(shown: Readonly<Partial<Record<HangTurn, HangShown>>>): HangTurn | undefined {
-  return HANG_TURNS.findLast(({ id }) => shown[id] !== undefined)?.id;
 }

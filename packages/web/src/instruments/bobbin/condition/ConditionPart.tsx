@@ -2,7 +2,6 @@ import {
   BOBBIN_TURNS,
   type BobbinTurn,
   rewindSteps,
-  usualTurn,
   WINDINGS,
   type Winding,
 } from '@nodo/knowledge';
@@ -15,45 +14,23 @@ import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { keepLook, standingOf } from '../../frame/instrumentBench.ts';
 import { KeepButton } from '../../frame/KeepButton.tsx';
 import { BobbinToDo } from './BobbinToDo.tsx';
+import { type BobbinSeen, bobbinLooks, PATHS, RIMS, rightTurn, TAILS } from './conditionReading.ts';
 import { OtherBobbin } from './OtherBobbin.tsx';
-
-const PATHS = { under: undefined, off: 'off-spring', empty: 'bobbin-out' } as const;
-const TAILS = { long: undefined, short: 'tail-short' } as const;
-const RIMS = ['above', 'below', 'core'] as const;
-type Rim = (typeof RIMS)[number];
-
-/** What was seen on the bobbin, as far as somebody looked. */
-interface Seen {
-  readonly wound?: Winding;
-  readonly turns?: BobbinTurn;
-  readonly path?: keyof typeof PATHS;
-  readonly tail?: keyof typeof TAILS;
-  readonly rims?: ReadonlySet<Rim>;
-}
 
 /** Winding, direction, path, tail and rims of the bobbin; and another sound one as a trial. */
 export function ConditionPart() {
   const bench = useInstrumentBench();
   const { model, card } = bench;
   const { traits } = model.family;
-  const [seen, setSeen] = useState<Seen>({});
+  const [seen, setSeen] = useState<BobbinSeen>({});
   const [arrow, setArrow] = useState<BobbinTurn | 'none'>();
   const words = instruments.bobbinCondition;
   if (!traits.includes('bobbin')) return <p className="text-lg">{instruments.bobbin.none}</p>;
 
-  const slot = arrow === 'none' ? undefined : arrow;
-  const should = card?.bobbinTurns ?? slot ?? usualTurn(traits);
-  const from = card?.bobbinTurns ? 'card' : slot ? 'slot' : 'usual';
+  const { should, from } = rightTurn(card?.bobbinTurns, arrow, traits);
   const isReversed = should !== undefined && seen.turns !== undefined && seen.turns !== should;
-
   const keep = () => {
-    const { wound, turns, path, tail, rims } = seen;
-    if (wound) keepLook(bench, 'bobbin-wind', [wound === 'firm' ? undefined : 'bobbin-soft']);
-    if (turns && should)
-      keepLook(bench, 'bobbin-turn', [isReversed ? 'bobbin-reversed' : undefined]);
-    if (path) keepLook(bench, 'bobbin-path', [PATHS[path]]);
-    if (tail) keepLook(bench, 'bobbin-tail', [TAILS[tail]]);
-    if (rims) keepLook(bench, 'bobbin-rim', [rims.size > 0 ? 'bobbin-rough' : undefined]);
+    for (const { check, found } of bobbinLooks(seen, should)) keepLook(bench, check, [found]);
     setSeen({});
   };
 

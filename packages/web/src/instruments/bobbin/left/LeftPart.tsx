@@ -1,29 +1,16 @@
-import { bobbinLasts, bobbinMetres, CoreFault, metresLeft, mm, threadPerStitch } from '@nodo/core';
 import { useState } from 'react';
-import { readNumber, write } from '../../../messages/index.ts';
+import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Reading } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { threadOn } from '../../frame/instrumentBench.ts';
 import { NumberField } from '../../frame/NumberField.tsx';
-
-const FIELDS = [
-  'full',
-  'core',
-  'width',
-  'winding',
-  'thread',
-  'length',
-  'zigzag',
-  'fabric',
-  'seam',
-] as const;
-type Typed = Readonly<Record<(typeof FIELDS)[number], string>>;
+import { LEFT_FIELDS, type TypedBobbin, threadLeft } from './leftReading.ts';
 
 /** How much thread is on the bobbin, full and now, and whether that lasts. */
 export function LeftPart() {
   const bench = useInstrumentBench();
-  const [typed, setTyped] = useState<Typed>({
+  const [typed, setTyped] = useState<TypedBobbin>({
     full: '19.5',
     core: '8',
     width: '8.8',
@@ -35,14 +22,14 @@ export function LeftPart() {
     seam: '5',
   });
   const words = instruments.bobbin.left;
-  const told = reckon(typed);
+  const told = threadLeft(typed);
   const figure = (value: number) => write.figure(Math.round(value * 10) / 10);
   return (
     <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(22rem,1fr)_minmax(20rem,30rem)]">
       <div>
         <h1 className="mb-3 text-2xl font-bold">{words.heading}</h1>
         <div className="flex flex-wrap gap-3">
-          {FIELDS.map((field) => (
+          {LEFT_FIELDS.map((field) => (
             <NumberField
               key={field}
               label={words[field]}
@@ -84,21 +71,4 @@ export function LeftPart() {
       </div>
     </div>
   );
-}
-
-function reckon(typed: Typed) {
-  const read = (field: keyof Typed) => mm(readNumber(typed[field]) ?? Number.NaN);
-  try {
-    const room = { full: read('full'), core: read('core'), width: read('width') };
-    const length = read('length');
-    const perStitch = threadPerStitch(length, read('zigzag'), read('fabric'));
-    const left = metresLeft(room, read('winding'), read('thread'));
-    const wanted = Math.ceil((read('seam') * 1000) / length);
-    const { stitches, lasts } = bobbinLasts(left, perStitch, wanted);
-    const seam = (stitches * length) / 1000;
-    return { full: bobbinMetres(room, read('thread')), left, stitches, lasts, seam };
-  } catch (fault) {
-    if (fault instanceof CoreFault) return undefined;
-    throw fault;
-  }
 }

@@ -1,4 +1,4 @@
-import { CoreFault, type GaugeSample, type Pull, pullOf } from '@nodo/core';
+import { type GaugeSample, pullOf, whereValid } from '@nodo/core';
 import type { MeasureLimit } from '@nodo/ticket';
 import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
@@ -51,7 +51,7 @@ export function Gauge({ limit }: { readonly limit: MeasureLimit }) {
       toast.error(words.none);
     }
   };
-  const pull = pullIn(samples);
+  const pull = whereValid(() => pullOf(samples));
   const say = (value: number) => write.figure(Math.round(value * 100) / 100);
   return (
     <div className="flex flex-col gap-3">
@@ -96,15 +96,6 @@ export function Gauge({ limit }: { readonly limit: MeasureLimit }) {
       )}
     </div>
   );
-}
-
-function pullIn(samples: readonly GaugeSample[]): Pull | undefined {
-  try {
-    return pullOf(samples);
-  } catch (fault) {
-    if (fault instanceof CoreFault) return undefined;
-    throw fault;
-  }
 }
 
 const SHOWN = 150;

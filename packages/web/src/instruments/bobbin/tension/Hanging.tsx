@@ -1,29 +1,31 @@
-import { CoreFault, type HangingTension, hangingTension, mm } from '@nodo/core';
 import type { MeasureLimit } from '@nodo/ticket';
 import { useState } from 'react';
-import { readNumber, write } from '../../../messages/index.ts';
+import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { KeepButton } from '../../frame/KeepButton.tsx';
 import { NumberField } from '../../frame/NumberField.tsx';
+import { HANGING_FIELDS, readHanging, type TypedHanging } from './hangingReading.ts';
 import { keepTension } from './keepTension.ts';
 import { TensionAnswer } from './TensionAnswer.tsx';
-
-const FIELDS = ['grams', 'fall', 'slip', 'free'] as const;
-type Typed = Readonly<Record<(typeof FIELDS)[number], string>>;
 
 /** The hanging test: weight, fall and slip give the tension with its bounds. */
 export function Hanging({ limit }: { readonly limit: MeasureLimit }) {
   const bench = useInstrumentBench();
-  const [typed, setTyped] = useState<Typed>({ grams: '', fall: '25', slip: '', free: '150' });
+  const [typed, setTyped] = useState<TypedHanging>({
+    grams: '',
+    fall: '25',
+    slip: '',
+    free: '150',
+  });
   const words = instruments.bobbin.tension;
-  const told = reckon(typed);
+  const told = readHanging(typed);
   const say = (value: number) => write.figure(Math.round(value * 10) / 10);
   return (
     <div className="flex flex-col gap-3">
       <p className="max-w-prose leading-snug">{words.hang.how}</p>
       <div className="flex flex-wrap gap-3">
-        {FIELDS.map((field) => (
+        {HANGING_FIELDS.map((field) => (
           <NumberField
             key={field}
             label={words.hang[field]}
@@ -59,17 +61,4 @@ export function Hanging({ limit }: { readonly limit: MeasureLimit }) {
       />
     </div>
   );
-}
-
-function reckon(typed: Typed): HangingTension | 'incomplete' | 'impossible' {
-  const [grams, fall, slip, free] = FIELDS.map((field) => readNumber(typed[field]));
-  if (grams === undefined || fall === undefined || slip === undefined || free === undefined) {
-    return 'incomplete';
-  }
-  try {
-    return hangingTension({ grams, fall: mm(fall), slip: mm(slip), freeThread: mm(free) });
-  } catch (fault) {
-    if (fault instanceof CoreFault) return 'impossible';
-    throw fault;
-  }
 }

@@ -1,15 +1,7 @@
-import {
-  againstOwn,
-  BOBBIN_CLASSES,
-  BOBBIN_MEASURES,
-  type BobbinClassId,
-  bobbinClassOf,
-  matchBobbin,
-} from '@nodo/knowledge';
-import type { MachineCard } from '@nodo/shop';
+import { BOBBIN_CLASSES, type BobbinClassId } from '@nodo/knowledge';
 import { useState } from 'react';
 import { BobbinsOver } from '../../../drawing/BobbinsOver.tsx';
-import { readNumber, write } from '../../../messages/index.ts';
+import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Choices, Reading } from '../../frame/bits.tsx';
@@ -17,11 +9,9 @@ import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { keepLook, mayDo } from '../../frame/instrumentBench.ts';
 import { KeepButton } from '../../frame/KeepButton.tsx';
 import { NumberField } from '../../frame/NumberField.tsx';
+import { bobbinFindings, bobbinMeasures, readBobbin } from './whichReading.ts';
 
 const CHECK = 'bobbin-class';
-/** No bobbin measures more, mm. */
-const MOST = 100;
-
 /** Class and material of a bobbin by its measures, against what this machine takes. */
 export function WhichPart() {
   const bench = useInstrumentBench();
@@ -37,38 +27,24 @@ export function WhichPart() {
   if (!model.family.traits.includes('bobbin'))
     return <p className="text-lg">{instruments.bobbin.none}</p>;
 
-  const [D, w] = [inRange(readNumber(across)), inRange(readNumber(width))];
-  const measured = D !== undefined && w !== undefined ? { across: D, width: w, sides } : undefined;
-  const matches = measured ? matchBobbin(measured) : [];
-  const is = matches.find(({ fits }) => fits);
   const takesId = chosen ?? card?.bobbin ?? undefined;
-  const takes = takesId && bobbinClassOf(takesId);
-  const against = matches.find(({ bobbin }) => bobbin.id === takes?.id);
-  const isMagnet = model.family.traits.includes('magnet-case');
+  const reading = readBobbin(
+    { across, width, hole, ownHole, sides, material },
+    {
+      traits: model.family.traits,
+      takes: takesId,
+      service: card?.service ?? {},
+    },
+  );
+  const { measured, matches, is, takes, against, own, isLikeOwn, isKnown, isMetal } = reading;
   const alike = matches.filter(({ looksAlike }) => looksAlike);
   const over = takes ?? is?.bobbin ?? matches[0]?.bobbin;
-  const h = inRange(readNumber(hole));
-  const own = againstOwn(
-    { ...measured, ...(h !== undefined && { hole: h }) },
-    ownMeasures(card?.service ?? {}, inRange(readNumber(ownHole))),
-  );
-  const isLikeOwn = own.every(({ fits }) => fits);
-
-  const isKnown = against !== undefined || own.length > 0;
   const keep = () => {
     if (!onTicket || !measured || !isKnown) return;
-    const isOther = against?.fits === false || !isLikeOwn;
     if (mayDo(bench)) {
-      for (const measure of BOBBIN_MEASURES) {
-        const value = { ...measured, hole: h }[measure];
-        if (value === undefined) continue;
-        onTicket.record('measured', { quantity: `bobbin-${measure}`, value, when: 'found' });
-      }
+      for (const measure of bobbinMeasures(reading)) onTicket.record('measured', measure);
     }
-    keepLook(bench, CHECK, [
-      isOther ? 'bobbin-other-class' : undefined,
-      isMagnet && material === 'metal' ? 'bobbin-metal' : undefined,
-    ]);
+    keepLook(bench, CHECK, bobbinFindings(reading));
   };
 
   return (
@@ -146,10 +122,8 @@ export function WhichPart() {
         {measured && own.every(({ measure }) => measure !== 'hole') && (
           <p className="text-sm text-quiet">{words.noHole}</p>
         )}
-        {isMagnet && material === 'metal' && (
-          <p className="font-semibold text-hazard">{words.metal}</p>
-        )}
-        {measured && over && <BobbinsOver measured={measured} hole={h} other={over} />}
+        {isMetal && <p className="font-semibold text-hazard">{words.metal}</p>}
+        {measured && over && <BobbinsOver measured={measured} hole={reading.hole} other={over} />}
         {alike.length > 0 && (
           <section aria-label={words.alike}>
             <h2 className="font-bold">{words.alike}</h2>
@@ -171,23 +145,6 @@ export function WhichPart() {
       </div>
     </div>
   );
-}
-
-/** A length that a bobbin can have. */
-function inRange(value: number | undefined): number | undefined {
-  return value !== undefined && value > 0 && value < MOST ? value : undefined;
-}
-
-/** What the machine's own bobbin measures: by its card, and its hole as it was measured beside this one. */
-function ownMeasures(service: MachineCard['service'], hole: number | undefined) {
-  const known = BOBBIN_MEASURES.flatMap((measure) => {
-    const value = service[`bobbin-${measure}`];
-    return value ? [[measure, [value.least, value.most]] as const] : [];
-  });
-  return {
-    ...(hole !== undefined && { hole: [hole, hole] as const }),
-    ...Object.fromEntries(known),
-  };
 }
 
 function signed(value: number): string {

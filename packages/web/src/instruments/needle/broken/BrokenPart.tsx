@@ -1,11 +1,12 @@
-import { accountForPieces, CoreFault, mm, type PiecesAccount } from '@nodo/core';
+import { mm, type PiecesAccount } from '@nodo/core';
 import { STRUCK_PLACES, type StruckId, systemFor } from '@nodo/knowledge';
 import { assess } from '@nodo/ticket';
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import { PiecesView } from '../../../drawing/needle/PiecesView.tsx';
-import { readNumber, write } from '../../../messages/index.ts';
+import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
+import { readNumber } from '../../../messages/typed.ts';
 import { Caution } from '../../../ticket/check/CheckStep.tsx';
 import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Button } from '../../../ui/Button.tsx';
@@ -15,6 +16,7 @@ import { Choices } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { mayDo } from '../../frame/instrumentBench.ts';
 import { useRegister } from '../register/useRegister.ts';
+import { accountOf } from './brokenReading.ts';
 
 /** The pieces of a broken needle, laid end to end until the whole is accounted for. */
 export function BrokenPart() {
@@ -168,16 +170,6 @@ export function BrokenPart() {
 
 function isOfPieces({ duty }: { readonly duty: string }): boolean {
   return duty === 'fragments';
-}
-
-/** What the pieces come to; undefined where one of them cannot be. */
-function accountOf(whole: number, pieces: readonly number[]): PiecesAccount | undefined {
-  try {
-    return accountForPieces(mm(whole), pieces.map(mm));
-  } catch (fault) {
-    if (fault instanceof CoreFault) return undefined;
-    throw fault;
-  }
 }
 
 function standWords({ state, missing }: PiecesAccount): string {

@@ -1,7 +1,5 @@
 import { mm, SEATED, seatEffect } from '@nodo/core';
-import { BEND_TOLERANCE } from '@nodo/knowledge';
 import { needleLine } from '@nodo/shop';
-import type { MeasureLimit } from '@nodo/ticket';
 import { useState } from 'react';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
@@ -13,30 +11,24 @@ import { type InstrumentBench, threadOn } from '../../frame/instrumentBench.ts';
 import { KeepButton } from '../../frame/KeepButton.tsx';
 import { useRegister } from '../register/useRegister.ts';
 import { meetingOf } from '../seat/seatReading.ts';
-
-/** Looks with a yes and a no: the check that keeps it, its finding, and what a yes means. */
-const LOOKS = [
-  { id: 'nail', check: 'needle-nail', finding: 'needle-catches', means: 'catches' },
-  { id: 'loupe', check: 'needle-loupe', finding: 'point-blunt', means: 'blunt' },
-  { id: 'gum', check: 'needle-gum', finding: 'needle-sticky', means: 'gum' },
-  { id: 'pop', check: 'complaint', finding: 'pop', means: 'pop' },
-  { id: 'struck', check: 'complaint', finding: 'needle-strike', means: 'struck' },
-  { id: 'heat', check: 'context', finding: 'long-fast-runs', means: 'heat' },
-] as const;
-type LookId = (typeof LOOKS)[number]['id'];
-
-const GAPS = [0, 0.05, 0.1, 0.2, 0.4] as const;
-const BEND_LIMIT: MeasureLimit = { least: 0, most: BEND_TOLERANCE, standing: 'derived' };
+import {
+  bendMeasure,
+  conditionLooks,
+  GAPS,
+  isBentBy,
+  LOOKS,
+  type NeedleSeen,
+} from './conditionReading.ts';
 
 /** Rolling, nail, loupe, gum, popping, strike and heat: what each shows and what it means. */
 export function ConditionPart() {
   const bench = useInstrumentBench();
   const [gap, setGap] = useState<number>();
-  const [seen, setSeen] = useState<Readonly<Partial<Record<LookId, 'yes' | 'no'>>>>({});
+  const [seen, setSeen] = useState<NeedleSeen>({});
   const { at, isRead } = useRegister(bench);
   const now = at.get(1);
   const words = instruments.needle.condition;
-  const isBent = gap !== undefined && gap >= BEND_TOLERANCE;
+  const isBent = gap !== undefined && isBentBy(gap);
   const { model, onTicket } = bench;
   const means = [
     ...(isBent ? [words.means.bent] : []),
@@ -47,22 +39,10 @@ export function ConditionPart() {
   const keep = () => {
     if (!onTicket) return;
     const { record } = onTicket;
-    const answer = (check: string, finding: string, said: 'yes' | 'no') =>
-      record('findings-recorded', { check, answers: { [finding]: said } });
-    if (gap !== undefined) {
-      answer('needle-straight', 'needle-crooked', isBent ? 'yes' : 'no');
-      record('measured', {
-        quantity: 'needle-bend',
-        value: gap,
-        when: 'found',
-        at: 1,
-        limit: BEND_LIMIT,
-      });
+    for (const { check, answers } of conditionLooks({ gap, seen })) {
+      record('findings-recorded', { check, answers });
     }
-    for (const { id, check, finding } of LOOKS) {
-      const said = seen[id];
-      if (said) answer(check, finding, said);
-    }
+    if (gap !== undefined) record('measured', bendMeasure(gap));
     setGap(undefined);
     setSeen({});
   };

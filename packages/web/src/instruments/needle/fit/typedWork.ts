@@ -1,7 +1,7 @@
-import { CoreFault } from '@nodo/core';
+import { whereValid } from '@nodo/core';
 import type { FabricId } from '@nodo/knowledge';
 import { finenessOf, type ThreadTold, type WorkCommand, type WorkTold } from '@nodo/ticket';
-import { readNumber } from '../../../messages/index.ts';
+import { readNumber } from '../../../messages/typed.ts';
 import type { TypedThread } from './ThreadFields.tsx';
 
 /** What was typed of the work. */
@@ -71,10 +71,5 @@ export function workTyped(
     fibre: thread.fibre,
     thread: told,
   };
-  try {
-    return { ...work, tex: finenessOf(work) };
-  } catch (fault) {
-    if (fault instanceof CoreFault) return 'impossible';
-    throw fault;
-  }
+  return whereValid(() => ({ ...work, tex: finenessOf(work) })) ?? 'impossible';
 }

@@ -1,7 +1,8 @@
 import { SCARF_SIDES } from '@nodo/knowledge';
 import { useId } from 'react';
-import { readNumber, write } from '../../../messages/index.ts';
+import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
+import { readNumber } from '../../../messages/typed.ts';
 import { TextField } from '../../../ui/Field.tsx';
 import { Choices } from '../../frame/bits.tsx';
 import type { SeatReading, SeatTarget } from './seatReading.ts';

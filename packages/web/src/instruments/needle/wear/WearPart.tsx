@@ -7,27 +7,23 @@ import {
   type SewnAs,
   type Stitches,
   sewnAs,
-  stitches,
-  stitchesSewn,
-  threadPerStitch,
 } from '@nodo/core';
 import { type NeedleSchool, schoolsDue } from '@nodo/knowledge';
 import { useState } from 'react';
-import { readNumber, write } from '../../../messages/index.ts';
+import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
+import { readNumber } from '../../../messages/typed.ts';
 import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
 import { Choices, Reading } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
-import { type InstrumentBench, mayKeep, threadOn } from '../../frame/instrumentBench.ts';
+import { mayKeep, threadOn } from '../../frame/instrumentBench.ts';
 import { useRegister } from '../register/useRegister.ts';
+import { habitOf, hasStruck, roundly, SETTINGS, sewnOf, type TypedHabit } from './wearReading.ts';
 
 /** A class 15 bobbin, wound; typical. */
 const USUAL_BOBBIN = { full: mm(19.5), core: mm(8), width: mm(8.8) };
-const SETTINGS = ['rate', 'duty', 'length', 'width', 'under', 'bobbin', 'week'] as const;
-type Setting = (typeof SETTINGS)[number];
-
 /** Stitches from whatever is known, in every other measure, and when each school calls it due. */
 export function WearPart() {
   const bench = useInstrumentBench();
@@ -35,7 +31,7 @@ export function WearPart() {
   const thread = threadOn(bench);
   const [as, setAs] = useState<SewnAs>('stitches');
   const [amount, setAmount] = useState(now?.sewn ? String(now.sewn) : '');
-  const [typed, setTyped] = useState<Readonly<Record<Setting, string>>>({
+  const [typed, setTyped] = useState<TypedHabit>({
     rate: '800',
     duty: '40',
     length: '2.5',
@@ -45,7 +41,9 @@ export function WearPart() {
     week: '3',
   });
   const [projects, setProjects] = useState('0');
-  const [struck, setStruck] = useState<'yes' | 'no'>(hasStruck(bench) ? 'yes' : 'no');
+  const [struck, setStruck] = useState<'yes' | 'no'>(
+    hasStruck(bench.onTicket?.ticket) ? 'yes' : 'no',
+  );
   const [school, setSchool] = useState<NeedleSchool['id']>('bobbins');
   const words = instruments.needle.wear;
   const habit = habitOf(typed);
@@ -223,41 +221,4 @@ function leftWords(left: Stitches, habit: SewingHabit, week: number): string {
     write.figure(roundly(hours)),
     day,
   );
-}
-
-function hasStruck({ onTicket }: InstrumentBench): boolean {
-  const ends = new Set(['needle-strike', 'jam', 'needle-break']);
-  return (
-    onTicket?.ticket.answers.some(({ finding, present }) => present && ends.has(finding)) ?? false
-  );
-}
-
-/** The habit that was typed; undefined while a number of it is none or nothing. */
-function habitOf(typed: Readonly<Record<Setting, string>>): SewingHabit | undefined {
-  const read = (setting: Setting) => readNumber(typed[setting]) ?? -1;
-  const [rate, duty, length, bobbin] = [read('rate'), read('duty'), read('length'), read('bobbin')];
-  const [width, under] = [read('width'), read('under')];
-  if (Math.min(rate, duty, length, bobbin) <= 0 || Math.min(width, under) < 0) return undefined;
-  if (length > 1000 || width > 1000 || under > 1000) return undefined;
-  return {
-    rate,
-    duty: duty / 100,
-    stitchLength: length,
-    threadPerStitch: threadPerStitch(mm(length), mm(width), mm(under)),
-    bobbinMetres: bobbin,
-  };
-}
-
-const MOST_SEWN = 1e9;
-
-function sewnOf(amount: number | undefined, as: SewnAs, habit: SewingHabit): Stitches | undefined {
-  if (amount === undefined || amount < 0) return undefined;
-  const count = amount * stitchesSewn(1, as, habit);
-  return count > MOST_SEWN ? undefined : stitches(count);
-}
-
-/** Counts as they are read: thousands without their last figures, small numbers with a tenth. */
-function roundly(value: number): number {
-  if (value >= 10_000) return Math.round(value / 100) * 100;
-  return value >= 100 ? Math.round(value) : Math.round(value * 10) / 10;
 }
