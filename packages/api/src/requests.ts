@@ -19,10 +19,15 @@ export type ParamsOf<Name extends EndpointName> = Frozen<z.input<Endpoints[Name]
 export type PayloadOf<Name extends EndpointName> = Frozen<z.input<Endpoints[Name]['body']>>;
 export type AnswerOf<Name extends EndpointName> = z.output<Endpoints[Name]['answer']>;
 
+/** The keys that cannot be left out of a value; none for a value without any. */
+type NeededKeys<Value> = string extends keyof Value
+  ? never
+  : { [Key in keyof Value]-?: undefined extends Value[Key] ? never : Key }[keyof Value];
+
 /** `Key` where the endpoint needs it, optional where it can go without, absent where it takes none. */
 type Part<Key extends string, Value> = [Value] extends [undefined]
   ? { readonly [Absent in Key]?: undefined }
-  : Record<never, never> extends Value
+  : [NeededKeys<Value>] extends [never]
     ? { readonly [Optional in Key]?: Value | undefined }
     : { readonly [Needed in Key]: Value };
 
@@ -35,13 +40,13 @@ export type ApiRequest<Name extends EndpointName = EndpointName> = {
 /** The path of an endpoint with its parameters filled in; what the path does not name follows `?`. */
 export function pathTo<Name extends EndpointName>(
   name: Name,
-  ...[params]: Record<never, never> extends ParamsOf<Name>
+  ...[params]: [NeededKeys<ParamsOf<Name>>] extends [never]
     ? [params?: ParamsOf<Name>]
     : [params: ParamsOf<Name>]
 ): string {
   const left = new Map(
     Object.entries(params ?? {}).flatMap(([key, value]): [string, string][] =>
-      value === undefined ? [] : [[key, String(value)]],
+      value === undefined ? [] : [[key, value]],
     ),
   );
   const path = ADDRESSES[name].path.replace(/:([a-z]+)/gi, (_, key: string) => {
