@@ -26,11 +26,11 @@ const SHARED = [...DATA, 'drawing', 'session'];
 
 /** The layers of the page, each with those that it may look into. */
 const LAYERS_OF_THE_PAGE = {
-  messages: [],
+  messages: ['time'],
   time: [],
   store: [],
   serviceWorker: ['messages'],
-  ui: ['messages'],
+  ui: ['messages', 'time'],
   drawing: ['messages', 'ui'],
   api: ['store'],
   workers: [],

@@ -1,5 +1,6 @@
 import { machineMinutes, seeded } from '@nodo/core';
 import type { Actor } from '@nodo/kernel';
+import { toDay } from '@nodo/kernel';
 import {
   type FamilyModel,
   isWorthIt,
@@ -37,7 +38,7 @@ function busyShop() {
     ...NEW_SHOP_CARD,
     people: Object.fromEntries(people.map((person) => [person, USUAL_TIME])),
   };
-  return { rack, people, card, now: { day: '2026-03-03', minute: 600 } };
+  return { rack, people, card, now: { day: toDay('2026-03-03'), minute: 600 } };
 }
 
 /** What a tap on "what can I promise?" asks of the worker. */

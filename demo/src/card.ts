@@ -1,17 +1,19 @@
-import { dayAfter } from '@nodo/kernel';
+import { dayAfter, dayOf } from '@nodo/kernel';
 import { NEW_SHOP_CARD, type ShopCard, USUAL_TIME } from '@nodo/shop';
 import { DEMO_PEOPLE } from './people.ts';
+import type { DemoTime } from './time.ts';
 
 const { odren, tavi, halle } = DEMO_PEOPLE;
 
 /** What holds for the invented shop, but for the days off, which lie ahead of today. */
 export const DEMO_CARD: ShopCard = { ...NEW_SHOP_CARD, hour: 5400, usualDays: 7, stuckDays: 4 };
 
-/** @param today yyyy-mm-dd */
-export function demoCard(today: string): ShopCard {
-  const ahead = (days: number) => dayAfter(today, days);
+/** The card of the demo shop on the day on which it is told. */
+export function demoCard({ now, zone }: DemoTime): ShopCard {
+  const ahead = (days: number) => dayAfter(dayOf(now.toISOString(), zone), days);
   return {
     ...DEMO_CARD,
+    timeZone: zone,
     closed: [{ from: ahead(26), until: ahead(28), words: 'Between the years' }],
     people: {
       [odren.id]: {

@@ -1,10 +1,11 @@
+import type { Day } from '@nodo/kernel';
 import type { DemoBench } from './bench.ts';
 import type { DemoTicket } from './tickets.ts';
 
 type Story = NonNullable<DemoTicket['story']>;
 
-/** The days that customers are told lie ahead of what the demo calls today. @returns yyyy-mm-dd */
-export type DayAhead = (days: number) => string;
+/** The days that customers are told lie ahead of what the demo calls today. */
+export type DayAhead = (days: number) => Day;
 
 /** What the shop did about a machine besides looking at it: prices, parts, promises, the clock. */
 export const LIVES: Readonly<

@@ -1,4 +1,4 @@
-import { dayAfter } from '@nodo/kernel';
+import { dayAfter, dayOf, instantAt } from '@nodo/kernel';
 import { SHIPPED } from '@nodo/knowledge';
 import {
   connect,
@@ -21,13 +21,13 @@ import { LIVES } from './lives.ts';
 import { PAST_VISITS, type PastVisit } from './past.ts';
 import { DEMO_PEOPLE, DEMO_SHOP } from './people.ts';
 import { DEMO_TICKETS, type DemoTicket } from './tickets.ts';
+import type { DemoTime } from './time.ts';
 
 /**
  * Puts the demo shop into an empty database.
- * @param today what the demo calls today
  * @returns how many tickets were told; 0 when the shop was there already
  */
-export async function loadDemo(database: DatabaseSettings, today: Date): Promise<number> {
+export async function loadDemo(database: DatabaseSettings, time: DemoTime): Promise<number> {
   const db = connect(database, database.app, 4);
   try {
     const models = defineModels(db);
@@ -44,17 +44,17 @@ export async function loadDemo(database: DatabaseSettings, today: Date): Promise
     });
     if (!fresh) return 0;
     const store = new PostgresEventStore(db);
-    await new ShopSheets(db).change(DEMO_SHOP.id, { revision: 0, card: demoCard(dayOf(today)) });
+    await new ShopSheets(db, time.zone).change(DEMO_SHOP.id, { revision: 0, card: demoCard(time) });
     const memory = new MemoryEventStore();
     const past = new Map<string, DemoBench>();
     for (const visit of PAST_VISITS) {
-      past.set(visit.name, await tellPast(memory, visit, today, past));
+      past.set(visit.name, await tellPast(memory, visit, time, past));
     }
     const benches = [...past.values()];
-    for (const ticket of DEMO_TICKETS) benches.push(await tell(memory, ticket, today));
-    for (const call of DEMO_CALLS) benches.push(await tellCall(memory, call, today));
+    for (const ticket of DEMO_TICKETS) benches.push(await tell(memory, ticket, time));
+    for (const call of DEMO_CALLS) benches.push(await tellCall(memory, call, time));
     for (const bench of benches) await write(store, memory, bench);
-    await propose(store, today);
+    await propose(store, time);
     return benches.length;
   } finally {
     await db.close();
@@ -80,9 +80,9 @@ async function write(
 }
 
 /** A change of the tables that waits for the lead to look at what it would do. */
-async function propose(store: EventStore, today: Date): Promise<void> {
+async function propose(store: EventStore, { now }: DemoTime): Promise<void> {
   const { id: person, role } = DEMO_PEOPLE.halle;
-  const yesterday = new Date(today.getTime() - DAY_MS);
+  const yesterday = new Date(now.getTime() - DAY_MS);
   const recorded = await recordTables(
     store,
     {
@@ -132,9 +132,9 @@ export const DEMO_CUSTOMER = {
 /** What stands on the plates; no maker has these. */
 const MODELS = ['Tarnholt 12', 'Tarnholt 40', 'Quillbeck 7', 'Ostermoor 3'];
 
-async function tell(store: EventStore, told: DemoTicket, today: Date): Promise<DemoBench> {
+async function tell(store: EventStore, told: DemoTicket, time: DemoTime): Promise<DemoBench> {
   const id = demoTicketId(told.tag);
-  const bench = new DemoBench(store, id, arrival(today, told.came));
+  const bench = new DemoBench(store, id, arrival(time, told.came));
   const { family, label, tag, shelf, words } = told;
   const rows = known(family, label, told.customer);
   const { customer, machine } = rows;
@@ -153,7 +153,7 @@ async function tell(store: EventStore, told: DemoTicket, today: Date): Promise<D
   }
   bench.wait(35);
   await told.story?.(bench);
-  await LIVES[tag]?.(bench, (days) => dayAfter(dayOf(today), days));
+  await LIVES[tag]?.(bench, (days) => dayAfter(dayOf(time.now.toISOString(), time.zone), days));
   return bench;
 }
 
@@ -161,11 +161,11 @@ async function tell(store: EventStore, told: DemoTicket, today: Date): Promise<D
 async function tellPast(
   store: EventStore,
   visit: PastVisit,
-  today: Date,
+  time: DemoTime,
   benches: ReadonlyMap<string, DemoBench>,
 ): Promise<DemoBench> {
   const { name, family, label, words, complaint, cause, by, part, minutes, refused } = visit;
-  const bench = new DemoBench(store, pastTicketId(name), arrival(today, visit.came));
+  const bench = new DemoBench(store, pastTicketId(name), arrival(time, visit.came));
   const rows = known(family, label, visit.customer);
   await bench.record(
     'mirra',
@@ -185,7 +185,7 @@ async function tellPast(
   );
   await bench.complains(complaint);
   if (visit.comebackOf !== undefined) {
-    const earlier = benches.get(visit.comebackOf)?.goTo(arrival(today, visit.came));
+    const earlier = benches.get(visit.comebackOf)?.goTo(arrival(time, visit.came));
     await earlier?.record('mirra', 'came-back', { ticket: pastTicketId(name) });
   }
   await bench.wait(60 * 20).record(by, 'clock-started', {});
@@ -216,8 +216,8 @@ function pastTicketId(name: string): string {
 }
 
 /** Somebody rang up: cured on the telephone, or to be brought in. */
-async function tellCall(store: EventStore, call: DemoCall, today: Date): Promise<DemoBench> {
-  const bench = new DemoBench(store, idOf(`call ${call.label}`), arrival(today, call.came));
+async function tellCall(store: EventStore, call: DemoCall, time: DemoTime): Promise<DemoBench> {
+  const bench = new DemoBench(store, idOf(`call ${call.label}`), arrival(time, call.came));
   const { family, label, words } = call;
   const rows = known(family, label, call.customer);
   const { customer, machine } = rows;
@@ -228,16 +228,14 @@ async function tellCall(store: EventStore, call: DemoCall, today: Date): Promise
   return bench;
 }
 
-function dayOf(today: Date): string {
-  return today.toISOString().slice(0, 10);
-}
-
 const DAY_MS = 86_400_000;
+const MINUTE_PAST = 5;
+/** So long ago at least, so that nothing that follows lies in the future. */
+const LEAST_AGO_MS = 3 * 3_600_000;
 
-/** The hour on that day; never later than an hour ago, so that nothing lies in the future. */
-function arrival(today: Date, [daysAgo, hour]: readonly [number, number]): Date {
-  const day = new Date(today.getTime() - daysAgo * DAY_MS);
-  day.setHours(hour, 5, 0, 0);
-  const latest = today.getTime() - 3 * 3_600_000;
-  return new Date(Math.min(day.getTime(), latest));
+/** When a machine came: so many days ago, just past an hour on the shop's clock. */
+function arrival({ now, zone }: DemoTime, [daysAgo, hour]: readonly [number, number]): Date {
+  const day = dayAfter(dayOf(now.toISOString(), zone), -daysAgo);
+  const came = new Date(instantAt({ day, minute: hour * 60 + MINUTE_PAST }, zone));
+  return new Date(Math.min(came.getTime(), now.getTime() - LEAST_AGO_MS));
 }

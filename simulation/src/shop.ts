@@ -98,8 +98,7 @@ export class SimulatedShop {
         beatMs: BEAT_MS / FASTER,
         database,
       },
-      () => new Date(),
-      (line) => this.log.push(line),
+      { now: () => new Date(), zone: 'Europe/Vienna', log: (line) => this.log.push(line) },
     );
     // The screens look for it at the same address after a restart.
     this.port = this.running.port;

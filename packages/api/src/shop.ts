@@ -5,7 +5,12 @@ import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
 
 /** A card, and how often it was changed; whoever changes it says what they had before them. */
-const shopSheet = z.object({ revision: z.number().int().nonnegative(), card: shopCard });
+const shopChange = z.object({ revision: z.number().int().nonnegative(), card: shopCard });
+
+const shopSheet = shopChange.extend({
+  /** Nobody has said yet which time zone the shop is in: it is the one of its server. */
+  zoneAssumed: z.boolean(),
+});
 export type ShopSheet = z.infer<typeof shopSheet>;
 
 export const readShop = defineEndpoint({
@@ -21,6 +26,6 @@ export const changeShop = defineEndpoint({
   ...ADDRESSES.changeShop,
   roles: LEADS,
   params: z.object({}),
-  body: shopSheet,
+  body: shopChange,
   answer: shopSheet,
 });

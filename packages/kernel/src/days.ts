@@ -1,18 +1,89 @@
-/* eslint-disable no-restricted-globals -- days as texts; the clock is the caller's */
+import * as Calendar from 'temporal-polyfill/fns/Calendar';
+import * as Instant from 'temporal-polyfill/fns/Instant';
+import * as PlainDate from 'temporal-polyfill/fns/PlainDate';
+import * as ZonedDateTime from 'temporal-polyfill/fns/ZonedDateTime';
+import { z } from 'zod';
 
-const DAY_MS = 86_400_000;
+/**
+ * A day of the shop's calendar, as yyyy-mm-dd. It is no instant: which day an instant lies on
+ * depends on the shop's time zone ({@link dayOf}).
+ */
+export const day = z.iso.date().brand<'Day'>();
+export type Day = z.infer<typeof day>;
 
-/** The day so many days later (or before). @param day yyyy-mm-dd */
-export function dayAfter(day: string, days: number): string {
-  return new Date(Date.parse(`${day}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10);
+/** A zone of the IANA time zone database, as `Europe/Berlin`. */
+export const timeZone = z.string().max(60).refine(isTimeZone, { message: 'no-time-zone' });
+
+/**
+ * A day from its text.
+ * @throws ZodError unless it is written yyyy-mm-dd and is in the calendar
+ */
+export function toDay(text: string): Day {
+  return day.parse(text);
 }
 
-/** Days from one to the other. */
-export function daysBetween(from: string, until: string): number {
-  return Math.round((Date.parse(`${until}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / DAY_MS);
+/** Day and minute on the wall of the shop. */
+export interface WallClock {
+  readonly day: Day;
+  /** Minutes since midnight, as the clock shows them; on a day of a clock change some are skipped or come twice. */
+  readonly minute: number;
+}
+
+/**
+ * What the clocks of a time zone show at an instant.
+ * @param instant ISO 8601 with its offset
+ * @throws RangeError for what is no instant or no zone
+ */
+export function wallClockAt(instant: string, zone: string): WallClock {
+  const zoned = Instant.toZonedDateTimeISO(Instant.fromString(instant), zone);
+  return {
+    day: asDay(ZonedDateTime.toPlainDate(zoned)),
+    minute: zoned.hour * 60 + zoned.minute,
+  };
+}
+
+/** The day that an instant lies on in a time zone. */
+export function dayOf(instant: string, zone: string): Day {
+  return wallClockAt(instant, zone).day;
+}
+
+/** The instant at which the clocks of a time zone show so; the later one where they show it twice. */
+export function instantAt({ day: on, minute }: WallClock, zone: string): string {
+  const two = (value: number) => String(value).padStart(2, '0');
+  const text = `${on}T${two(Math.floor(minute / 60))}:${two(minute % 60)}[${zone}]`;
+  const zoned = ZonedDateTime.fromString(text, Calendar.getISO, { disambiguation: 'later' });
+  return Instant.toString(ZonedDateTime.toInstant(zoned));
+}
+
+/** The day so many days later, or before. */
+export function dayAfter(from: Day, days: number): Day {
+  return asDay(PlainDate.addDays(plain(from), days));
+}
+
+/** Days of the calendar from one to the other, whatever the clocks do between them. */
+export function daysBetween(from: Day, until: Day): number {
+  return PlainDate.diffDays(plain(from), plain(until));
 }
 
 /** 0 for Monday to 6 for Sunday. */
-export function weekdayOf(day: string): number {
-  return (new Date(`${day}T00:00:00Z`).getUTCDay() + 6) % 7;
+export function weekdayOf(of: Day): number {
+  return PlainDate.dayOfWeek(plain(of)) - 1;
+}
+
+/** Whether clocks and calendars know a time zone by this name. */
+export function isTimeZone(name: string): boolean {
+  try {
+    Instant.toZonedDateTimeISO(Instant.fromString('2000-01-01T00:00:00Z'), name);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+function plain(of: Day): PlainDate.Record {
+  return PlainDate.fromString(of, Calendar.getISO);
+}
+
+function asDay(date: PlainDate.Record): Day {
+  return PlainDate.toString(date) as Day;
 }

@@ -30,9 +30,6 @@ export const role = z.enum(EVERY_ROLE);
 /** A SHA-256 in hex: what tables and photos are named by. */
 export const sha256 = z.string().regex(/^[0-9a-f]{64}$/);
 
-/** A day as yyyy-mm-dd. */
-export const day = z.iso.date();
-
 /** Money in the smallest unit of its currency. */
 export const minorUnits = z.number().int().min(0).max(1_000_000_000);
 

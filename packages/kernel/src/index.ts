@@ -1,6 +1,18 @@
-export { dayAfter, daysBetween, weekdayOf } from './days.ts';
 export {
+  type Day,
   day,
+  dayAfter,
+  dayOf,
+  daysBetween,
+  instantAt,
+  isTimeZone,
+  timeZone,
+  toDay,
+  type WallClock,
+  wallClockAt,
+  weekdayOf,
+} from './days.ts';
+export {
   humanText,
   instant,
   isBefore,

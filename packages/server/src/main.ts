@@ -7,7 +7,11 @@ const log = (line: string): void => {
 
 try {
   const given = settings.parse(JSON.parse(process.env.NODO_SETTINGS ?? '{}'));
-  const running = await runServer(given, () => new Date(), log);
+  const running = await runServer(given, {
+    now: () => new Date(),
+    zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+    log,
+  });
   let stopping = false;
   const stop = (): void => {
     if (stopping) return;

@@ -32,14 +32,21 @@ export interface Running {
   stop(): Promise<void>;
 }
 
+/** What a server knows of the world around it. */
+export interface ServerWorld {
+  readonly now: () => Date;
+  /** Its own time zone: where a shop is until somebody says otherwise. */
+  readonly zone: string;
+  readonly log: (line: string) => void;
+}
+
 /**
  * Starts a server on its settings.
  * @throws when the database account could see more than one shop.
  */
 export async function runServer(
   settings: Settings,
-  now: () => Date,
-  log: (line: string) => void,
+  { now, zone, log }: ServerWorld,
 ): Promise<Running> {
   const { database } = settings;
   const db = connect(database, database.app);
@@ -84,7 +91,7 @@ export async function runServer(
       customers: new Customers(db, now),
       machines: new Machines(db, now),
       needles: new Needles(db),
-      sheets: new ShopSheets(db),
+      sheets: new ShopSheets(db, zone),
     },
     photos,
     hub,

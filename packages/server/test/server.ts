@@ -36,8 +36,7 @@ export async function startTestServer(): Promise<TestServer> {
       sessionSecret: 'x'.repeat(40),
       database: withoutOwner,
     },
-    () => new Date(),
-    (line) => log.push(line),
+    { now: () => new Date(), zone: 'Europe/Vienna', log: (line) => log.push(line) },
   );
   return {
     url: `http://127.0.0.1:${running.port}`,

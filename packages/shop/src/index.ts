@@ -29,4 +29,4 @@ export {
   type ShopPlan,
   type Workshop,
 } from './promise.ts';
-export { absenceOn, type WallClock, workingTimeOf } from './workingTime.ts';
+export { absenceOn, workingTimeOf } from './workingTime.ts';

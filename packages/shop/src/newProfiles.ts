@@ -35,6 +35,7 @@ export const USUAL_TIME: WorkingTime = {
 
 /** A shop that has not said anything of itself yet. */
 export const NEW_SHOP_CARD: ShopCard = {
+  timeZone: 'UTC',
   currency: 'EUR',
   hour: 4800,
   taxPerMille: 190,

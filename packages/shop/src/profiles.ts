@@ -1,4 +1,4 @@
-import { day, humanText, minorUnits, tableId, uuid } from '@nodo/kernel';
+import { day, humanText, minorUnits, tableId, timeZone, uuid } from '@nodo/kernel';
 import {
   BOBBIN_CLASSES,
   BOBBIN_TURNS,
@@ -99,6 +99,8 @@ export type WorkingTime = z.infer<typeof workingTime>;
 
 /** What holds for the whole shop: money, patience, working time. */
 export const shopCard = z.object({
+  /** Where its clocks and its calendar are. */
+  timeZone,
   currency: z.string().regex(/^[A-Z]{3}$/),
   hour: minorUnits,
   taxPerMille: z.number().int().min(0).max(1000),

@@ -7,10 +7,10 @@ import {
   type PromiseOffer,
   promisesFor,
 } from '@nodo/core';
-import { dayAfter, daysBetween } from '@nodo/kernel';
+import { type Day, dayAfter, dayOf, daysBetween, type WallClock } from '@nodo/kernel';
 import type { TicketSummary } from '@nodo/ticket';
 import type { ShopCard } from './profiles.ts';
-import { benchOf, dayAt, endOfDay, type WallClock } from './workingTime.ts';
+import { benchOf, dayAt, endOfDay } from './workingTime.ts';
 
 /** How far ahead the shop is planned. */
 const HORIZON_DAYS = 90;
@@ -27,10 +27,10 @@ export interface Planned {
   readonly ticket: string;
   readonly person: string;
   /** Day on which it is expected to be done; null beyond the horizon. */
-  readonly day: string | null;
+  readonly day: Day | null;
   readonly minutes: number;
   readonly spread: number;
-  readonly promised: string | null;
+  readonly promised: Day | null;
   /** Chance that the promise holds; null without one. */
   readonly chance: number | null;
   readonly reason: OrderReason;
@@ -45,7 +45,7 @@ export interface ShopPlan {
 }
 
 export interface DayOffer {
-  readonly day: string;
+  readonly day: Day;
   readonly person: string;
   readonly chance: number;
   readonly holds: boolean;
@@ -142,9 +142,9 @@ function lay({ rack, card, people, now }: Workshop): Laid | undefined {
 }
 
 /** One machine's work. What is not promised should be ready after the shop's usual days. */
-function jobOf(line: TicketSummary, { usualDays }: ShopCard, now: WallClock): Job {
+function jobOf(line: TicketSummary, { usualDays, timeZone }: ShopCard, now: WallClock): Job {
   const { ticket, left, promised, comebackOf, takenInAt } = line;
-  const day = promised ?? dayAfter(takenInAt.slice(0, 10), usualDays);
+  const day = promised ?? dayAfter(dayOf(takenInAt, timeZone), usualDays);
   return {
     id: ticket,
     minutes: Math.max(1, left?.mean ?? 0),

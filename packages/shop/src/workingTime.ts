@@ -1,17 +1,10 @@
 import { type Bench, bench, type Stretch } from '@nodo/core';
-import { dayAfter, weekdayOf } from '@nodo/kernel';
+import { type Day, dayAfter, type WallClock, weekdayOf } from '@nodo/kernel';
 import { USUAL_TIME } from './newProfiles.ts';
 import type { DaysOff, ShopCard, WorkingTime } from './profiles.ts';
 
 /** Minutes of a day on the axis of the benches: 0 is midnight before today. */
 const DAY = 1440;
-
-/** The moment from which on work is planned, on the shop's wall clock. */
-export interface WallClock {
-  readonly day: string;
-  /** Minutes since midnight. */
-  readonly minute: number;
-}
 
 /** Why somebody does not work on a day; undefined when they do. */
 export type Absence =
@@ -22,7 +15,7 @@ export type Absence =
 export function absenceOn(
   card: ShopCard,
   { week, off }: WorkingTime,
-  day: string,
+  day: Day,
 ): Absence | undefined {
   const closed = card.closed.find((one) => isWithin(one, day));
   if (closed) return { why: 'shop-closed', words: closed.words };
@@ -61,10 +54,10 @@ export function endOfDay(ahead: number): number {
 }
 
 /** Which day an instant of the axis lies on. */
-export function dayAt(now: WallClock, instant: number): string {
+export function dayAt(now: WallClock, instant: number): Day {
   return dayAfter(now.day, Math.floor(instant / DAY));
 }
 
-function isWithin({ from, until }: DaysOff, day: string): boolean {
+function isWithin({ from, until }: DaysOff, day: Day): boolean {
   return from <= day && day <= until;
 }

@@ -1,4 +1,4 @@
-import { dayAfter, daysBetween, weekdayOf } from '@nodo/kernel';
+import { dayAfter, daysBetween, toDay, weekdayOf } from '@nodo/kernel';
 import { summaryOf, type TicketSummary } from '@nodo/ticket';
 import { describe, expect, it } from 'vitest';
 import { testId } from '../../kernel/test/ids.ts';
@@ -16,7 +16,7 @@ import { benchOf } from '../src/workingTime.ts';
 
 const ODREN = testId();
 /** Monday, the second of March 2026, nine o'clock: the whole first shift lies ahead. */
-const MONDAY = { day: '2026-03-02', minute: 540 };
+const MONDAY = { day: toDay('2026-03-02'), minute: 540 };
 
 /** The shop's own card with one person's working time. */
 const shopWith = (time: Partial<ShopCard['people'][string]>): ShopCard => ({
@@ -43,20 +43,20 @@ const shop = (rack: readonly TicketSummary[], card = shopWith({ share: 100 })): 
 describe('days', () => {
   // ISO 8601 puts Monday first; dates whose weekday any calendar tells.
   it.each([
-    ['2000-01-01', 5],
-    ['2024-02-29', 3],
-    ['2026-03-02', 0],
-    ['2027-12-31', 4],
+    [toDay('2000-01-01'), 5],
+    [toDay('2024-02-29'), 3],
+    [toDay('2026-03-02'), 0],
+    [toDay('2027-12-31'), 4],
   ])('%s is weekday %i from Monday on', (day, weekday) => {
     expect(weekdayOf(day)).toBe(weekday);
   });
 
   it('go over months, leap days and the changes of clocks', () => {
-    expect(dayAfter('2024-02-28', 1)).toBe('2024-02-29');
-    expect(dayAfter('2026-12-31', 1)).toBe('2027-01-01');
-    expect(dayAfter('2026-03-28', 2)).toBe('2026-03-30');
-    expect(daysBetween('2026-03-28', '2026-03-30')).toBe(2);
-    expect(daysBetween('2026-10-26', '2026-10-24')).toBe(-2);
+    expect(dayAfter(toDay('2024-02-28'), 1)).toBe(toDay('2024-02-29'));
+    expect(dayAfter(toDay('2026-12-31'), 1)).toBe(toDay('2027-01-01'));
+    expect(dayAfter(toDay('2026-03-28'), 2)).toBe(toDay('2026-03-30'));
+    expect(daysBetween(toDay('2026-03-28'), toDay('2026-03-30'))).toBe(2);
+    expect(daysBetween(toDay('2026-10-26'), toDay('2026-10-24'))).toBe(-2);
   });
 });
 
@@ -77,13 +77,18 @@ describe('working time', () => {
   });
 
   it('has none on days off, and says why', () => {
-    const off = [{ from: '2026-03-03', until: '2026-03-04', words: 'Moving house' }];
+    const off = [{ from: toDay('2026-03-03'), until: toDay('2026-03-04'), words: 'Moving house' }];
     const card = {
       ...shopWith({ off }),
-      closed: [{ from: '2026-03-05', until: '2026-03-05', words: 'Fair' }],
+      closed: [{ from: toDay('2026-03-05'), until: toDay('2026-03-05'), words: 'Fair' }],
     };
     const time = card.people[ODREN] ?? USUAL_TIME;
-    const days = ['2026-03-02', '2026-03-03', '2026-03-05', '2026-03-07'];
+    const days = [
+      toDay('2026-03-02'),
+      toDay('2026-03-03'),
+      toDay('2026-03-05'),
+      toDay('2026-03-07'),
+    ];
     expect(days.map((day) => absenceOn(card, time, day)?.why)).toEqual([
       undefined,
       'off',
@@ -98,11 +103,11 @@ describe('the plan of the shop', () => {
   it('says of each machine why it stands where it does', () => {
     const reasons = (change: Partial<TicketSummary>) =>
       planShop(shop([machine(change)]))?.planned.map(({ reason }) => reason);
-    expect(reasons({ promised: '2026-03-01' })).toEqual(['overdue']);
+    expect(reasons({ promised: toDay('2026-03-01') })).toEqual(['overdue']);
     // The day itself is not over yet.
-    expect(reasons({ promised: '2026-03-02' })).toEqual(['due-soon']);
-    expect(reasons({ promised: '2026-03-03' })).toEqual(['due-soon']);
-    expect(reasons({ promised: '2026-03-04' })).toEqual(['promised']);
+    expect(reasons({ promised: toDay('2026-03-02') })).toEqual(['due-soon']);
+    expect(reasons({ promised: toDay('2026-03-03') })).toEqual(['due-soon']);
+    expect(reasons({ promised: toDay('2026-03-04') })).toEqual(['promised']);
     expect(reasons({ promised: null })).toEqual(['in-turn']);
     expect(reasons({ promised: null, comebackOf: testId() })).toEqual(['came-back']);
     // Without a promise it should be ready after the shop's usual week.
@@ -113,8 +118,8 @@ describe('the plan of the shop', () => {
     // Two working days' worth of minutes, alone in the shop.
     const rack = [machine({ left: { mean: 900, spread: 1 } })];
     const dayAt = (share: number) => planShop(shop(rack, shopWith({ share })))?.planned[0]?.day;
-    expect(dayAt(100)).toBe('2026-03-03');
-    expect(dayAt(50)).toBe('2026-03-05');
+    expect(dayAt(100)).toBe(toDay('2026-03-03'));
+    expect(dayAt(50)).toBe(toDay('2026-03-05'));
     expect(planShop(shop(rack, shopWith({ share: 0 })))).toBeUndefined();
   });
 
@@ -123,6 +128,6 @@ describe('the plan of the shop', () => {
     const held = offers.filter(({ holds }) => holds).map(({ day }) => weekdayOf(day));
     expect(held.length).toBeGreaterThan(15);
     expect(held.every((weekday) => weekday < 5)).toBe(true);
-    expect(offers.find(({ holds }) => holds)?.day).toBe('2026-03-02');
+    expect(offers.find(({ holds }) => holds)?.day).toBe(toDay('2026-03-02'));
   });
 });

@@ -1,3 +1,4 @@
+import { toDay } from '@nodo/kernel';
 import { SHIPPED } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
 import { actor, testId } from '../../kernel/test/ids.ts';
@@ -45,9 +46,9 @@ describe('where a ticket stands', () => {
     story.must('price-asked', { amount: 5000, words: 'A new case' });
     expect(stands()).toBe('ask-customer');
     story.must('price-answered', { agreed: true, how: 'telephone', words: '' });
-    story.must('part-awaited', { part: 'Case', expected: '2026-03-09' });
+    story.must('part-awaited', { part: 'Case', expected: toDay('2026-03-09') });
     expect(stands()).toBe('part-awaited');
-    expect(line(story)?.awaited).toEqual({ part: 'Case', expected: '2026-03-09' });
+    expect(line(story)?.awaited).toEqual({ part: 'Case', expected: toDay('2026-03-09') });
     story.must('part-came', { awaited: story.lastId });
     expect(stands()).toBe('on-the-bench');
     const done = repaired().must('ticket-closed', {});
@@ -126,9 +127,9 @@ describe('what the customer was told', () => {
     const story = new Story();
     const shown = () => toldToCustomer(story.ticket, modelFor(story))?.promised;
     expect([shown(), line(story)?.promised]).toEqual([null, null]);
-    story.must('day-promised', { day: '2026-03-09' });
-    story.must('day-promised', { day: '2026-03-11' });
-    expect([shown(), line(story)?.promised]).toEqual(['2026-03-11', '2026-03-11']);
+    story.must('day-promised', { day: toDay('2026-03-09') });
+    story.must('day-promised', { day: toDay('2026-03-11') });
+    expect([shown(), line(story)?.promised]).toEqual([toDay('2026-03-11'), toDay('2026-03-11')]);
     const done = repaired().must('ticket-closed', {});
     expect(line(done)).toMatchObject({ toldAt: null });
     const told = { how: 'telephone', words: '' } as const;

@@ -1,3 +1,4 @@
+import { toDay } from '@nodo/kernel';
 import { draft as anyDraft } from '@nodo/ticket';
 import { describe, expect, it } from 'vitest';
 import { arrivalOf, callOf, intakeOf, MOST_PHOTOS, pictureOf } from '../src/shop/intake/intake.ts';
@@ -48,11 +49,11 @@ describe('the sheet of the counter', () => {
     expect(agreed({})).toEqual([]);
     expect(agreed({ limit: 'up-to' }, 4550)).toEqual([{ limit: 4550 }]);
     expect(agreed({ limit: 'ask-first' })).toEqual([{ limit: null }]);
-    expect(agreed({ promised: { day: '2026-03-09', despite: '' } })).toEqual([
-      { day: '2026-03-09' },
+    expect(agreed({ promised: { day: toDay('2026-03-09'), despite: '' } })).toEqual([
+      { day: toDay('2026-03-09') },
     ]);
-    expect(agreed({ promised: { day: '2026-03-09', despite: 'A wedding' } })).toEqual([
-      { day: '2026-03-09', despite: 'A wedding' },
+    expect(agreed({ promised: { day: toDay('2026-03-09'), despite: 'A wedding' } })).toEqual([
+      { day: toDay('2026-03-09'), despite: 'A wedding' },
     ]);
   });
 
@@ -61,7 +62,7 @@ describe('the sheet of the counter', () => {
       customer: 'Mrs Ilvane',
       context: { 'after-needle': 'yes' },
       limit: 'ask-first',
-      promised: { day: '2026-03-09', despite: '' },
+      promised: { day: toDay('2026-03-09'), despite: '' },
     });
     const idsOf = () => {
       const { ticket, customer, machine, drafts } = intakeOf(full, undefined);

@@ -1,9 +1,10 @@
+import { type Day, toDay } from '@nodo/kernel';
 import { NEW_SHOP_CARD } from '@nodo/shop';
 import type { RackEntry } from '@nodo/ticket';
 import { describe, expect, it } from 'vitest';
 import { dueState, fitsFilter } from '../src/features/rack/state.ts';
 
-const TODAY = '2026-03-09';
+const TODAY = toDay('2026-03-09');
 const SHOP = { ...NEW_SHOP_CARD, stuckDays: 3, uncollectedDays: 30 };
 const ODREN = '00000000-0000-4000-8000-000000000001';
 
@@ -31,12 +32,12 @@ const due = (change: Partial<RackEntry>) => dueState(line(change), SHOP, TODAY);
 
 describe('what the calendar says of a machine', () => {
   it('is overdue from the day after the promised one on, as long as it is not ready', () => {
-    expect(due({ promised: '2026-03-08' }).overdue).toBe(true);
+    expect(due({ promised: toDay('2026-03-08') }).overdue).toBe(true);
     expect(due({ promised: TODAY }).overdue).toBe(false);
     expect(due({ promised: null }).overdue).toBe(false);
-    expect(due({ promised: '2026-03-01', status: 'closed' }).overdue).toBe(false);
+    expect(due({ promised: toDay('2026-03-01'), status: 'closed' }).overdue).toBe(false);
     // Announced by telephone: it is not in the shop.
-    expect(due({ promised: '2026-03-01', tag: null }).overdue).toBe(false);
+    expect(due({ promised: toDay('2026-03-01'), tag: null }).overdue).toBe(false);
   });
 
   it('is stuck when nobody made an entry for as long as the shop puts up with', () => {
@@ -48,10 +49,10 @@ describe('what the calendar says of a machine', () => {
 
   it('is not stuck while it waits for a part that is not late', () => {
     const since = { changedAt: '2026-03-01T08:00:00.000Z' };
-    const waits = (expected: string | null) =>
+    const waits = (expected: Day | null) =>
       due({ ...since, awaited: { part: 'Bobbin case', expected } }).stuck;
-    expect(waits('2026-03-10')).toBe(false);
-    expect(waits('2026-03-08')).toBe(true);
+    expect(waits(toDay('2026-03-10'))).toBe(false);
+    expect(waits(toDay('2026-03-08'))).toBe(true);
     expect(waits(null)).toBe(false);
   });
 

@@ -38,7 +38,9 @@ export type NeedleEntryRow = Row<{
   body: NeedleIn;
 }>;
 
-export type ShopSheetRow = Row<{ shopId: string; revision: number; card: ShopCard }>;
+/** As it lies in the database; before a shop has said its time zone there is none in it. */
+export type StoredShopCard = Omit<ShopCard, 'timeZone'> & Partial<Pick<ShopCard, 'timeZone'>>;
+export type ShopSheetRow = Row<{ shopId: string; revision: number; card: StoredShopCard }>;
 
 export interface CardModels {
   readonly machines: ModelStatic<MachineRow>;

@@ -1,39 +1,41 @@
 import type { ShopSheet } from '@nodo/api';
-import { NEW_SHOP_CARD } from '@nodo/shop';
+import { NEW_SHOP_CARD, type ShopCard } from '@nodo/shop';
 import type { Sequelize } from 'sequelize';
 import { withShop } from '../db/connect.ts';
-import { type CardModels, defineCardModels } from './cardModels.ts';
+import { type CardModels, defineCardModels, type StoredShopCard } from './cardModels.ts';
 import { tellOfCards } from './tell.ts';
 
-/** What holds for a whole shop: money, patience, working time. */
+/** What holds for a whole shop: money, patience, working time, time zone. */
 export class ShopSheets {
   private readonly models: CardModels;
 
-  constructor(private readonly db: Sequelize) {
+  /** @param zone the server's own time zone, for shops that have not said theirs */
+  constructor(
+    private readonly db: Sequelize,
+    private readonly zone: string,
+  ) {
     this.models = defineCardModels(db);
   }
 
   read(shop: string): Promise<ShopSheet> {
     return withShop(this.db, shop, async (transaction) => {
       const row = await this.models.shopSheets.findOne({ where: { shopId: shop }, transaction });
-      return row
-        ? { revision: row.revision, card: row.card }
-        : { revision: 0, card: NEW_SHOP_CARD };
+      return row ? this.sheetOf(row.revision, row.card) : this.sheetOf(0, UNSAID);
     });
   }
 
   /** @returns undefined when somebody else changed it meanwhile. */
-  change(shop: string, { revision, card }: ShopSheet): Promise<ShopSheet | undefined> {
+  change(
+    shop: string,
+    { revision, card }: { readonly revision: number; readonly card: ShopCard },
+  ): Promise<ShopSheet | undefined> {
     return withShop(this.db, shop, async (transaction) => {
       // The first one writes the row; whoever does so at the same time waits for it.
       if (revision === 0) {
-        await this.models.shopSheets.bulkCreate(
-          [{ shopId: shop, revision: 0, card: NEW_SHOP_CARD }],
-          {
-            ignoreDuplicates: true,
-            transaction,
-          },
-        );
+        await this.models.shopSheets.bulkCreate([{ shopId: shop, revision: 0, card: UNSAID }], {
+          ignoreDuplicates: true,
+          transaction,
+        });
       }
       const next = { revision: revision + 1, card };
       const [written] = await this.models.shopSheets.update(next, {
@@ -42,7 +44,18 @@ export class ShopSheets {
       });
       if (written === 0) return undefined;
       await tellOfCards(this.db, shop, transaction);
-      return next;
+      return this.sheetOf(next.revision, card);
     });
   }
+
+  /** Cards of before shops had a time zone, and those of shops that have said nothing, have none. */
+  private sheetOf(revision: number, { timeZone, ...card }: StoredShopCard): ShopSheet {
+    return {
+      revision,
+      card: { ...card, timeZone: timeZone ?? this.zone },
+      zoneAssumed: timeZone === undefined,
+    };
+  }
 }
+
+const { timeZone: _, ...UNSAID } = NEW_SHOP_CARD;

@@ -1,4 +1,5 @@
 import type { Customer } from '@nodo/api';
+import { type Day, dayOf } from '@nodo/kernel';
 import type { FamilyModel } from '@nodo/knowledge';
 import type { ShopCard } from '@nodo/shop';
 import type { Ticket } from '@nodo/ticket';
@@ -17,9 +18,19 @@ export interface Subject {
   readonly signature: Buffer | undefined;
 }
 
-const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
+const DAY = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+  timeZone: 'UTC',
+});
 
-export const day = (instant: string): string => DAY.format(new Date(instant));
+/** A day as it is printed. */
+export const writeDay = (on: Day): string => DAY.format(new Date(on));
+
+/** The day in the shop on which something happened. */
+export const writeDayOf = (instant: string, { timeZone }: ShopCard): string =>
+  writeDay(dayOf(instant, timeZone));
 
 export const LEFT = 14;
 export const WIDE = 120;
@@ -31,10 +42,13 @@ export function drawHead(
   title: string,
   at: string | undefined,
 ): number {
-  const { shop, ticket, customer, address } = subject;
+  const { shop, card, ticket, customer, address } = subject;
   drawCode(page, address, [112, 12, 22]);
   write(page, shop, [LEFT, 14], { size: 15, bold: true, width: 92 });
-  let top = write(page, `${title}${at ? `, ${day(at)}` : ''}`, [LEFT, 23], { size: 11, width: 92 });
+  let top = write(page, `${title}${at ? `, ${writeDayOf(at, card)}` : ''}`, [LEFT, 23], {
+    size: 11,
+    width: 92,
+  });
   top = Math.max(top, 38);
   rule(page, LEFT, top, WIDE);
   top = write(

@@ -10,7 +10,7 @@ import {
 } from '@nodo/knowledge';
 import { needleLine } from '@nodo/shop';
 import { threadLine, workOf } from '@nodo/ticket';
-import { day, type Subject } from './forCustomer.ts';
+import { type Subject, writeDayOf } from './forCustomer.ts';
 import { mm, type Page, rule, write } from './page.ts';
 
 const LEFT = 10;
@@ -20,7 +20,7 @@ const NEEDLE_AT = 128;
 
 /** What the customer keeps by the machine: which needle and thread, how it goes in, when to change it. */
 export function drawNeedleCard(page: Page, subject: Subject): void {
-  const { shop, ticket, model } = subject;
+  const { shop, card, ticket, model } = subject;
   const { family } = model;
   const { work, needles } = ticket.life;
   const system = systemFor(family.traits);
@@ -37,7 +37,7 @@ export function drawNeedleCard(page: Page, subject: Subject): void {
   top = line(
     page,
     'Needle in it',
-    now ? `${needleLine(now.needle)}, since ${day(now.when)}` : '',
+    now ? `${needleLine(now.needle)}, since ${writeDayOf(now.when, card)}` : '',
     top,
   );
   if (work) {

@@ -1,7 +1,7 @@
 import type { Paper } from '@nodo/api';
 import type { ShopCard } from '@nodo/shop';
 import { repairsDone } from '@nodo/ticket';
-import { day, drawHead, fact, LEFT, type Subject, WIDE } from './forCustomer.ts';
+import { drawHead, fact, LEFT, type Subject, WIDE, writeDay, writeDayOf } from './forCustomer.ts';
 import { drawNeedleCard } from './needleCard.ts';
 import { drawCode, mm, type Page, rule, sheet, write } from './page.ts';
 
@@ -22,7 +22,7 @@ export function printed(paper: Paper, subject: Subject): Promise<Buffer> {
   }
 }
 
-function drawTag(page: Page, { ticket, customer, address, shop }: Subject): void {
+function drawTag(page: Page, { ticket, card, customer, address, shop }: Subject): void {
   const { intake, life, entries } = ticket;
   page.circle(mm(37), mm(7), mm(2.5)).lineWidth(0.8).stroke('#000000');
   write(page, String(intake?.tag ?? ''), [5, 10], { size: 54, bold: true, width: 40, height: 20 });
@@ -44,8 +44,8 @@ function drawTag(page: Page, { ticket, customer, address, shop }: Subject): void
     });
   }
   const came = entries[0]?.receivedAt;
-  write(page, came ? `Came ${day(came)}` : '', [5, 93], { size: 8, width: 32 });
-  write(page, life.promised ? `Promised ${day(life.promised)}` : '', [34, 93], {
+  write(page, came ? `Came ${writeDayOf(came, card)}` : '', [5, 93], { size: 8, width: 32 });
+  write(page, life.promised ? `Promised ${writeDay(life.promised)}` : '', [34, 93], {
     size: 8,
     bold: true,
     width: 35,
@@ -54,14 +54,14 @@ function drawTag(page: Page, { ticket, customer, address, shop }: Subject): void
   write(page, `${shop} · shelf ${intake?.shelf ?? ''}`, [5, 98], { size: 7, width: 64, height: 4 });
 }
 
-function drawLabel(page: Page, { ticket, customer, address }: Subject): void {
+function drawLabel(page: Page, { ticket, card, customer, address }: Subject): void {
   const { intake, entries } = ticket;
   drawCode(page, address, [36, 2.5, 24]);
   write(page, String(intake?.tag ?? ''), [3, 1], { size: 30, bold: true, width: 32, height: 12 });
   write(page, intake?.label ?? '', [3, 13], { size: 8, bold: true, width: 32, height: 7 });
   write(page, customer?.name ?? '', [3, 20], { size: 7, width: 32, height: 3.4 });
   const came = entries[0]?.receivedAt;
-  write(page, came ? day(came) : '', [3, 24], { size: 7, width: 32, height: 3.4 });
+  write(page, came ? writeDayOf(came, card) : '', [3, 24], { size: 7, width: 32, height: 3.4 });
 }
 
 function drawReceipt(page: Page, subject: Subject): void {
@@ -72,7 +72,7 @@ function drawReceipt(page: Page, subject: Subject): void {
   top = fact(page, 'Came with it', life.accessories.join(', '), top);
   top = fact(page, 'From outside', life.condition, top);
   top = fact(page, 'Agreed', limitWords(life.limit, card), top);
-  top = fact(page, 'Ready by', life.promised ? day(life.promised) : '', top);
+  top = fact(page, 'Ready by', life.promised ? writeDay(life.promised) : '', top);
   top = fact(
     page,
     'Please',

@@ -59,7 +59,13 @@ export function linkRoutes(
     await audit.note({ shop, person: null, what: 'link-read', ticket: id });
     return {
       ok: true,
-      answer: { ...told, shop: name, currency: card.currency, until: until.toISOString() },
+      answer: {
+        ...told,
+        shop: name,
+        currency: card.currency,
+        timeZone: card.timeZone,
+        until: until.toISOString(),
+      },
     };
   });
 }

@@ -1,5 +1,5 @@
 import type { Bill, Rates } from '@nodo/core';
-import { minutesBetween } from '@nodo/kernel';
+import { type Day, minutesBetween } from '@nodo/kernel';
 import type { Mark } from './marks.ts';
 import type { RegisterEntry } from './needleEntry.ts';
 import type { CaseWhich, Measure, PartPut, PiecesLaid, ScrewLog, SetUp } from './values.ts';
@@ -23,8 +23,8 @@ export type Spoken = (typeof SPOKEN)[number];
 export interface PartAwaited {
   readonly id: string;
   readonly part: string;
-  /** When it should come, as a day; null when nobody knows. */
-  readonly expected: string | null;
+  /** When it should come; null when nobody knows. */
+  readonly expected: Day | null;
   readonly came: boolean;
 }
 
@@ -54,8 +54,8 @@ export interface Life {
   readonly worked: readonly Worked[];
   /** Whole minutes that were written down without the clock. */
   readonly booked: number;
-  /** The day that the customer was told, as yyyy-mm-dd. */
-  readonly promised: string | undefined;
+  /** The day that the customer was told. */
+  readonly promised: Day | undefined;
   readonly measures: readonly (Measure & { readonly seq: number })[];
   /** Which needle was in, from when on, the latest last. */
   readonly needles: readonly (RegisterEntry & { readonly seq: number })[];

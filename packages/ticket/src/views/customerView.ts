@@ -1,4 +1,4 @@
-import { instant } from '@nodo/kernel';
+import { day, instant, timeZone } from '@nodo/kernel';
 import type { FamilyModel } from '@nodo/knowledge';
 import { z } from 'zod';
 import type { Standing } from '../state/life.ts';
@@ -10,6 +10,8 @@ export const forCustomer = z.object({
   shop: z.string(),
   /** The shop's currency. */
   currency: z.string(),
+  /** Where the shop's days are counted. */
+  timeZone,
   label: z.string(),
   /** The customer's own words. */
   words: z.string(),
@@ -27,7 +29,7 @@ export const forCustomer = z.object({
   /** Given back as it came, because they said no to the price. */
   unrepaired: z.boolean(),
   /** The day they were told. */
-  promised: z.string().nullable(),
+  promised: day.nullable(),
   /** What it would come to, as long as they have not said yes or no. */
   asked: z.object({ amount: z.number(), words: z.string() }).nullable(),
   /** What it came to; money in the smallest unit. */
@@ -43,7 +45,7 @@ export type ForCustomer = z.infer<typeof forCustomer>;
 export function toldToCustomer(
   ticket: Ticket,
   model: FamilyModel,
-): Omit<ForCustomer, 'shop' | 'until' | 'currency'> | undefined {
+): Omit<ForCustomer, 'shop' | 'until' | 'currency' | 'timeZone'> | undefined {
   const { intake, life } = ticket;
   const { asked } = life;
   const [first] = ticket.entries;

@@ -1,3 +1,5 @@
+import type { Day } from '@nodo/kernel';
+import { shopClock, shopDayOf, shopZone } from '../time/shopTime.ts';
 import { en } from './en/index.ts';
 
 /** Everything the interface says. A second language is a second object of this type. */
@@ -21,7 +23,6 @@ const minutesFormat = new Intl.NumberFormat(locale, { maximumFractionDigits: 1 }
 const figureFormat = new Intl.NumberFormat(locale, { maximumFractionDigits: 3 });
 const percentFormat = new Intl.NumberFormat(locale, { style: 'percent', maximumFractionDigits: 0 });
 const fineFormat = new Intl.NumberFormat(locale, { style: 'percent', maximumSignificantDigits: 2 });
-const clockFormat = new Intl.DateTimeFormat(locale, { hour: '2-digit', minute: '2-digit' });
 function digitsOf(format: Intl.NumberFormat): number {
   return format.resolvedOptions().maximumFractionDigits ?? 2;
 }
@@ -43,11 +44,27 @@ export function typedMoney(minor: number, currency: string): string {
   return (minor / 10 ** digits).toFixed(digits);
 }
 
-const dayFormat = new Intl.DateTimeFormat(locale, {
-  weekday: 'short',
-  day: 'numeric',
-  month: 'short',
-});
+/** Formats of instants, made once for each time zone. */
+const inZone = new Map<
+  string,
+  { readonly clock: Intl.DateTimeFormat; readonly day: Intl.DateTimeFormat }
+>();
+
+function formats(timeZone: string) {
+  const known = inZone.get(timeZone);
+  if (known) return known;
+  const made = {
+    clock: new Intl.DateTimeFormat(locale, { hour: '2-digit', minute: '2-digit', timeZone }),
+    day: new Intl.DateTimeFormat(locale, {
+      weekday: 'short',
+      day: 'numeric',
+      month: 'short',
+      timeZone,
+    }),
+  };
+  inZone.set(timeZone, made);
+  return made;
+}
 
 export const write = {
   minutes: (value: number): string => minutesFormat.format(value),
@@ -60,16 +77,17 @@ export const write = {
   },
   /** A chance that is small: two figures that count. */
   fine: (chance: number): string => fineFormat.format(chance),
-  clock: (instant: string): string => clockFormat.format(new Date(instant)),
+  /** On the shop's clock. */
+  clock: (instant: string): string => formats(shopZone()).clock.format(new Date(instant)),
   /** The clock for today, day and clock for any other. */
   moment: (instant: string): string => {
-    const at = new Date(instant);
-    const today = at.toDateString() === new Date().toDateString();
-    return today ? clockFormat.format(at) : `${dayFormat.format(at)} ${clockFormat.format(at)}`;
+    const clock = write.clock(instant);
+    return shopDayOf(instant) === shopClock().day ? clock : `${write.day(instant)} ${clock}`;
   },
-  day: (instant: string): string => dayFormat.format(new Date(instant)),
-  /** A day as yyyy-mm-dd, which is no instant. */
-  plainDay: (day: string): string => dayFormat.format(new Date(`${day}T12:00:00`)),
+  /** The day in the shop on which something happened. */
+  day: (instant: string): string => formats(shopZone()).day.format(new Date(instant)),
+  /** A day, which is no instant. */
+  plainDay: (day: Day): string => formats('UTC').day.format(new Date(day)),
   money: (minor: number, currency: string): string => {
     const format = new Intl.NumberFormat(locale, { style: 'currency', currency });
     return format.format(minor / 10 ** digitsOf(format));

@@ -1,9 +1,14 @@
 import type { Session } from '@nodo/api';
-import { createContext, type ReactNode, useContext } from 'react';
+import { createContext, Fragment, type ReactNode, useContext } from 'react';
+import { useShopQuery } from '../api/client.ts';
+import { ownZone, setShopZone } from '../time/shopTime.ts';
 
 const Current = createContext<Session | undefined>(undefined);
 
-/** Everything inside is for somebody who is signed in. */
+/**
+ * Everything inside is for somebody who is signed in. Days and clocks are the shop's; where that is
+ * another time zone than the device's, what is inside begins anew once it is known.
+ */
 export function SessionProvider({
   session,
   children,
@@ -11,7 +16,13 @@ export function SessionProvider({
   readonly session: Session;
   readonly children: ReactNode;
 }) {
-  return <Current value={session}>{children}</Current>;
+  const zone = useShopQuery().data?.card.timeZone ?? ownZone();
+  setShopZone(zone);
+  return (
+    <Current value={session}>
+      <Fragment key={zone}>{children}</Fragment>
+    </Current>
+  );
 }
 
 /**

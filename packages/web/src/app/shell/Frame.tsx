@@ -6,6 +6,7 @@ import { useStreamState } from '../../api/useStreamState.ts';
 import { m } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { AskZone } from './AskZone.tsx';
 import { LockedScreen } from './LockedScreen.tsx';
 import { PersonButton } from './PersonButton.tsx';
 import { useIdleLock } from './useIdleLock.ts';
@@ -69,6 +70,7 @@ export function Frame({ children }: { readonly children: ReactNode }) {
         </span>
       </header>
       <Reach />
+      <AskZone />
       <main id="main" tabIndex={-1} className="flex min-h-0 flex-1 flex-col focus:outline-none">
         {children}
       </main>

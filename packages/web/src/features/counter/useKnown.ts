@@ -6,7 +6,7 @@ import { toast } from 'sonner';
 import { client, useAppDispatch, useMachineQuery } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
 import type { CounterDraft } from '../../shop/intake/intakeForm.ts';
-import { wallClock } from '../../time/wallClock.ts';
+import { shopClock, shopDayOf } from '../../time/shopTime.ts';
 
 /** A machine that comes so soon after a repair is taken for one that comes back from it. */
 const COMEBACK_DAYS = 60;
@@ -44,9 +44,9 @@ export function useKnown(
     if (!data) return undefined;
     const { card, customer } = data.machine;
     const last = data.visits.find(({ line }) => line.status !== 'open')?.line;
-    const { day: today } = wallClock();
     const isComeback =
-      last !== undefined && daysBetween(last.changedAt.slice(0, 10), today) <= COMEBACK_DAYS;
+      last !== undefined &&
+      daysBetween(shopDayOf(last.changedAt), shopClock().day) <= COMEBACK_DAYS;
     return {
       machineId: id,
       family: card.family,

@@ -2,6 +2,7 @@ import type { CallFault } from '@nodo/client';
 import { useSharedQuery } from '../../api/client.ts';
 import { faultWords } from '../../messages/faults.ts';
 import { m, write } from '../../messages/index.ts';
+import { setShopZone } from '../../time/shopTime.ts';
 import { Blank, Sewing } from '../../ui/Stitches.tsx';
 
 const READ_AGAIN_MS = 60_000;
@@ -23,6 +24,7 @@ export default function SharedView({ token }: { readonly token: string }) {
       </main>
     );
   }
+  setShopZone(data.timeZone);
   return (
     <main className="mx-auto flex min-h-dvh max-w-xl flex-col gap-6 px-6 py-10">
       <p className="text-quiet">{data.shop}</p>

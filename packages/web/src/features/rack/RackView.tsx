@@ -8,7 +8,7 @@ import { m } from '../../messages/index.ts';
 import { NotRead } from '../../session/NotRead.tsx';
 import { usePeopleById } from '../../session/usePeopleById.ts';
 import { useShopPlan } from '../../shop/promise/useOffers.ts';
-import { wallClock } from '../../time/wallClock.ts';
+import { shopClock } from '../../time/shopTime.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
 import { DayThreads } from './DayThreads.tsx';
@@ -38,7 +38,7 @@ export function RackView() {
     );
   }
   const card = shop?.card ?? NEW_SHOP_CARD;
-  const { day: today } = wallClock();
+  const { day: today } = shopClock();
   const states = new Map(rack.map((line) => [line.ticket, dueState(line, card, today)]));
   const workOf = new Map((plan?.planned ?? []).map(({ ticket, person }) => [ticket, person]));
   const shown = rack.filter((line) =>

@@ -1,4 +1,4 @@
-import { daysBetween } from '@nodo/kernel';
+import { type Day, dayOf, daysBetween } from '@nodo/kernel';
 import type { ShopCard } from '@nodo/shop';
 import type { RackEntry } from '@nodo/ticket';
 
@@ -12,11 +12,11 @@ export interface DueState {
   readonly uncollected: boolean;
 }
 
-/** @param today yyyy-mm-dd, by the shop's own clock */
-export function dueState(line: RackEntry, card: ShopCard, today: string): DueState {
+/** @param today the shop's own */
+export function dueState(line: RackEntry, card: ShopCard, today: Day): DueState {
   const { status, promised, changedAt, readyAt, awaited, lastBy } = line;
   const isOpen = status === 'open' && line.tag !== null;
-  const since = (instant: string) => daysBetween(instant.slice(0, 10), today);
+  const since = (instant: string) => daysBetween(dayOf(instant, card.timeZone), today);
   // Who waits for a part is stuck only when the part is late.
   const isLateThere = awaited?.expected ? awaited.expected < today : awaited === null;
   return {

@@ -1,8 +1,10 @@
+import type { Day } from '@nodo/kernel';
 import type { DaysOff } from '@nodo/shop';
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import { m, write } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
+import { DayField } from '../../ui/DayField.tsx';
 import { TextField } from '../../ui/Field.tsx';
 
 /** Days on which nobody, or one person, does not work. */
@@ -18,11 +20,11 @@ export function DaysOffList({
   readonly days: readonly DaysOff[];
   readonly onChange: (days: DaysOff[]) => void;
 }) {
-  const [from, setFrom] = useState('');
-  const [until, setUntil] = useState('');
+  const [from, setFrom] = useState<Day>();
+  const [until, setUntil] = useState<Day>();
   const [why, setWhy] = useState('');
   const words = m.cards.shop;
-  const last = until || from;
+  const last = until ?? from;
   const label = (text: string) => (of ? `${of}, ${text}` : text);
   return (
     <div>
@@ -47,19 +49,17 @@ export function DaysOffList({
         })}
       </ul>
       <div className="flex flex-wrap items-end gap-3">
-        <TextField
+        <DayField
           label={words.offFrom}
           aria-label={label(words.offFrom)}
-          type="date"
           value={from}
-          onChange={({ target }) => setFrom(target.value)}
+          onChange={setFrom}
         />
-        <TextField
+        <DayField
           label={words.offUntil}
           aria-label={label(words.offUntil)}
-          type="date"
           value={until}
-          onChange={({ target }) => setUntil(target.value)}
+          onChange={setUntil}
         />
         <TextField
           label={words.offWhy}
@@ -69,12 +69,13 @@ export function DaysOffList({
           onChange={({ target }) => setWhy(target.value)}
         />
         <Button
-          disabled={from === '' || last < from}
+          disabled={!from || !last || last < from}
           aria-label={label(add)}
           onClick={() => {
+            if (!from || !last) return;
             onChange([...days, { from, until: last, words: why.trim() }]);
-            setFrom('');
-            setUntil('');
+            setFrom(undefined);
+            setUntil(undefined);
             setWhy('');
           }}
         >

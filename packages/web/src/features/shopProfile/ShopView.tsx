@@ -10,7 +10,7 @@ import { readNumber } from '../../messages/typed.ts';
 import { NotRead } from '../../session/NotRead.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
 import { Button } from '../../ui/Button.tsx';
-import { TextField } from '../../ui/Field.tsx';
+import { Select, TextField } from '../../ui/Field.tsx';
 import { FormFault } from '../../ui/FormFault.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
 import { DaysOffList } from './DaysOffList.tsx';
@@ -78,6 +78,21 @@ function ShopForm({ sheet }: { readonly sheet: ShopSheet }) {
       }}
     >
       <h1 className="text-2xl font-bold">{words.title}</h1>
+      <fieldset>
+        <legend className="mb-2 text-lg font-bold">{words.place}</legend>
+        <Select
+          label={words.timeZone}
+          value={card.timeZone}
+          className="max-w-96"
+          onChange={({ target }) => set({ timeZone: target.value })}
+        >
+          {zonesWith(card.timeZone).map((zone) => (
+            <option key={zone} value={zone}>
+              {zone}
+            </option>
+          ))}
+        </Select>
+      </fieldset>
       <fieldset className="flex flex-wrap items-end gap-4">
         <legend className="mb-2 text-lg font-bold">{words.money}</legend>
         <TextField
@@ -149,4 +164,9 @@ function ShopForm({ sheet }: { readonly sheet: ShopSheet }) {
       </Button>
     </form>
   );
+}
+
+/** Every zone that this browser knows by name, the present one among them. */
+function zonesWith(present: string): readonly string[] {
+  return [...new Set([...Intl.supportedValuesOf('timeZone'), present])].sort();
 }

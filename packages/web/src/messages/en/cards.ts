@@ -87,6 +87,12 @@ export const cards = {
     title: 'The shop',
     failed: 'The shop’s card could not be read',
     onlyLead: 'The lead sets what holds for the whole shop.',
+    place: 'Place',
+    timeZone: 'Time zone',
+    zoneAsk: (zone: string) =>
+      `Is the shop in the time zone ${zone}? Days, hours and promises are counted by it.`,
+    zoneYes: 'Yes, keep it',
+    zoneOther: 'Choose another',
     money: 'Money',
     currency: 'Currency, three letters',
     hour: 'An hour of work',

@@ -1,3 +1,4 @@
+import { type Day, day } from '@nodo/kernel';
 import { modelOf } from '@nodo/knowledge';
 import { SPOKEN, type Spoken } from '@nodo/ticket';
 import { z } from 'zod';
@@ -33,7 +34,7 @@ export interface CounterDraft {
   readonly limit: 'unspoken' | 'up-to' | 'ask-first';
   /** As it is typed. */
   readonly limitAmount: string;
-  readonly promised: { readonly day: string; readonly despite: string } | null;
+  readonly promised: { readonly day: Day; readonly despite: string } | null;
 }
 
 /** Where the sheet of the counter and that of the telephone are kept. */
@@ -63,7 +64,7 @@ const kept = z.object({
   condition: z.string().default(''),
   limit: z.enum(['unspoken', 'up-to', 'ask-first']).default('unspoken'),
   limitAmount: z.string().default(''),
-  promised: z.object({ day: z.string(), despite: z.string() }).nullable().default(null),
+  promised: z.object({ day, despite: z.string() }).nullable().default(null),
 });
 
 export function blankDraft(): CounterDraft {

@@ -1,8 +1,10 @@
+import type { Day } from '@nodo/kernel';
 import { absenceOn, type DayOffer, type ShopCard, workingTimeOf } from '@nodo/shop';
 import { useState } from 'react';
 import { m, write } from '../../messages/index.ts';
 import { usePeopleById } from '../../session/usePeopleById.ts';
 import { Button } from '../../ui/Button.tsx';
+import { DayField } from '../../ui/DayField.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { Sewing } from '../../ui/Stitches.tsx';
 import { useOffers } from './useOffers.ts';
@@ -22,14 +24,14 @@ export function PromisePicker({
   readonly ticket?: string;
   readonly minutes: number;
   readonly spread: number;
-  readonly promised: string | undefined;
-  readonly onPromise: (day: string | null, despite?: string) => void;
+  readonly promised: Day | undefined;
+  readonly onPromise: (day: Day | null, despite?: string) => void;
 }) {
   const job = { minutes, spread, ...(ticket === undefined ? {} : { ticket }) };
   const workshop = useWorkshop();
   const offers = useOffers(workshop, job);
   const people = usePeopleById();
-  const [asked, setAsked] = useState('');
+  const [asked, setAsked] = useState<Day>();
   const [why, setWhy] = useState('');
   const words = m.life.promise;
   if (!offers || !workshop) return <Sewing label={words.reckoning} />;
@@ -65,14 +67,8 @@ export function PromisePicker({
           </li>
         ))}
       </ul>
-      <TextField
-        label={words.day}
-        type="date"
-        className="max-w-56"
-        value={asked}
-        onChange={({ target }) => setAsked(target.value)}
-      />
-      {asked !== '' &&
+      <DayField label={words.day} className="max-w-56" value={asked} onChange={setAsked} />
+      {asked !== undefined &&
         (offer?.holds ? (
           <Button className="self-start" onClick={() => onPromise(asked)}>
             {words.promise(write.plainDay(asked))}
@@ -118,12 +114,12 @@ export function PromisePicker({
 interface Shop {
   readonly card: ShopCard;
   readonly people: readonly string[];
-  readonly now: { readonly day: string };
+  readonly now: { readonly day: Day };
 }
 
 /** Why a day cannot be promised, every reason there is. */
 function reasonsAgainst(
-  day: string,
+  day: Day,
   offer: DayOffer | undefined,
   { card, people, now }: Shop,
   nameOf: (person: string) => string,

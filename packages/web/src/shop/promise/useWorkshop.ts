@@ -2,7 +2,7 @@ import type { Workshop } from '@nodo/shop';
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import { usePeopleQuery, useRackQuery, useShopQuery } from '../../api/client.ts';
-import { wallClock } from '../../time/wallClock.ts';
+import { shopClock } from '../../time/shopTime.ts';
 import type { Promises } from '../../workers/promise.worker.ts';
 
 let worker: Remote<Promises> | undefined;
@@ -22,9 +22,9 @@ export function useWorkshop(): Workshop | undefined {
   const { data: rack } = useRackQuery();
   const { data: shop } = useShopQuery();
   const { data: people } = usePeopleQuery();
-  const [now, setNow] = useState(wallClock);
+  const [now, setNow] = useState(shopClock);
   useEffect(() => {
-    const timer = setInterval(() => setNow(wallClock()), LOOK_AT_CLOCK_MS);
+    const timer = setInterval(() => setNow(shopClock()), LOOK_AT_CLOCK_MS);
     return () => clearInterval(timer);
   }, []);
   return useMemo(() => {

@@ -12,6 +12,7 @@ import {
 } from '@nodo/ticket';
 import { m } from '../../messages/index.ts';
 import { instruments } from '../../messages/instruments.ts';
+import { shopDayOf } from '../../time/shopTime.ts';
 import type { ShownTicket } from '../useShownTicket.ts';
 import { lowerFirst } from '../words.ts';
 
@@ -64,7 +65,7 @@ export function seamEntries(
 }
 
 function isNewDay(before: TicketEvent | undefined, event: TicketEvent): boolean {
-  const day = ({ observedAt }: TicketEvent) => new Date(observedAt).toDateString();
+  const day = ({ observedAt }: TicketEvent) => shopDayOf(observedAt);
   return before === undefined || day(before) !== day(event);
 }
 

@@ -1,3 +1,4 @@
+import type { Day } from '@nodo/kernel';
 import { mayRecord } from '@nodo/ticket';
 import { useState } from 'react';
 import { m, write } from '../../../messages/index.ts';
@@ -6,6 +7,7 @@ import { useSession } from '../../../session/SessionContext.tsx';
 import { useMoney } from '../../../session/useMoney.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
+import { DayField } from '../../../ui/DayField.tsx';
 import { TextField } from '../../../ui/Field.tsx';
 
 /** Parts that are waited for, and parts that went in. */
@@ -51,7 +53,7 @@ export function PartsPart() {
 function Order() {
   const { record } = useTicket();
   const [part, setPart] = useState('');
-  const [expected, setExpected] = useState('');
+  const [expected, setExpected] = useState<Day>();
   const words = m.life.sheet;
   return (
     <form
@@ -60,7 +62,7 @@ function Order() {
       onSubmit={(event) => {
         event.preventDefault();
         if (part.trim() === '') return;
-        if (record('part-awaited', { part: part.trim(), expected: expected || null })) setPart('');
+        if (record('part-awaited', { part: part.trim(), expected: expected ?? null })) setPart('');
       }}
     >
       <TextField
@@ -70,12 +72,7 @@ function Order() {
         className="min-w-56 flex-1"
         onChange={({ target }) => setPart(target.value)}
       />
-      <TextField
-        label={words.expected}
-        type="date"
-        value={expected}
-        onChange={({ target }) => setExpected(target.value)}
-      />
+      <DayField label={words.expected} value={expected} onChange={setExpected} />
       <Button type="submit" disabled={part.trim() === ''}>
         {words.order}
       </Button>

@@ -8,12 +8,14 @@ import {
   type Stitches,
   sewnAs,
 } from '@nodo/core';
+import { dayAfter } from '@nodo/kernel';
 import { type NeedleSchool, schoolsDue } from '@nodo/knowledge';
 import { useState } from 'react';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { readNumber } from '../../../messages/typed.ts';
 import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
+import { shopClock } from '../../../time/shopTime.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
 import { Choices, Reading } from '../../frame/bits.tsx';
@@ -207,7 +209,6 @@ function SchoolLine({
 }
 
 const DAYS_A_WEEK = 7;
-const DAY_MS = 86_400_000;
 /** Further off than this no date is worth naming. */
 const FAR_DAYS = 3650;
 
@@ -215,7 +216,7 @@ const FAR_DAYS = 3650;
 function leftWords(left: Stitches, habit: SewingHabit, week: number): string {
   const hours = sewnAs(left, 'hours', habit);
   const days = week > 0 ? (hours / week) * DAYS_A_WEEK : Number.POSITIVE_INFINITY;
-  const day = days > FAR_DAYS ? '–' : write.day(new Date(Date.now() + days * DAY_MS).toISOString());
+  const day = days > FAR_DAYS ? '–' : write.plainDay(dayAfter(shopClock().day, Math.floor(days)));
   return instruments.needle.wear.left(
     write.figure(roundly(left)),
     write.figure(roundly(hours)),

@@ -1,0 +1,32 @@
+import type { ShopSheet } from '@nodo/api';
+import { Link } from 'react-router';
+import { useChangeShopMutation, useShopQuery } from '../../api/client.ts';
+import { m } from '../../messages/index.ts';
+import { useSession } from '../../session/SessionContext.tsx';
+import { Button } from '../../ui/Button.tsx';
+
+/** Asks a lead where the shop is, as long as its time zone is only its server's. */
+export function AskZone() {
+  const { role } = useSession().person;
+  const { data } = useShopQuery();
+  return role === 'lead' && data?.zoneAssumed ? <Question sheet={data} /> : null;
+}
+
+function Question({ sheet: { revision, card } }: { readonly sheet: ShopSheet }) {
+  const [change, { isLoading }] = useChangeShopMutation();
+  const words = m.cards.shop;
+  return (
+    <section
+      aria-label={words.timeZone}
+      className="flex flex-wrap items-center gap-4 border-b-2 border-dashed border-own px-5 py-2"
+    >
+      <p>{words.zoneAsk(card.timeZone)}</p>
+      <Button disabled={isLoading} onClick={() => void change({ revision, card })}>
+        {words.zoneYes}
+      </Button>
+      <Link to="/shop" className="inline-flex min-h-11 items-center underline underline-offset-4">
+        {words.zoneOther}
+      </Link>
+    </section>
+  );
+}
