@@ -2,6 +2,7 @@ import { randomBytes, randomUUID } from 'node:crypto';
 import { utimes } from 'node:fs/promises';
 import { Transformer } from '@napi-rs/image';
 import type { CustomerFile, Hit, MachineFile, ShopSheet, TicketFile } from '@nodo/api';
+import { toDay } from '@nodo/kernel';
 import { NEW_SHOP_CARD, newCustomerCard, newMachineCard } from '@nodo/shop';
 import type { RackEntry } from '@nodo/ticket';
 import { QueryTypes } from 'sequelize';
@@ -13,6 +14,7 @@ import {
   rebuildWords,
   withShop,
 } from '../src/index.ts';
+import { writeDay, writeDayOf } from '../src/papers/forCustomer.ts';
 import { PhotoStore } from '../src/photos/photoStore.ts';
 import { sweepPhotos } from '../src/photos/sweep.ts';
 import { jpeg } from './jpeg.ts';
@@ -274,15 +276,55 @@ describe('search', () => {
 describe('the shop’s card', () => {
   it('is changed by a lead who saw the latest', async () => {
     const before = await ok<ShopSheet>(counter, 'GET', '/api/shop');
-    expect(before).toEqual({ revision: 0, card: NEW_SHOP_CARD });
-    const changed = { revision: 0, card: { ...NEW_SHOP_CARD, hour: 5200 } };
-    expect(await ok(lead, 'POST', '/api/shop', changed)).toEqual({ ...changed, revision: 1 });
-    expect((await lead.call('POST', '/api/shop', changed)).status).toBe(409);
-    expect(await ok(counter, 'GET', '/api/shop')).toEqual({ ...changed, revision: 1 });
+    // A shop that has said nothing is where its server is, until a lead says otherwise.
+    expect(before).toEqual({
+      revision: 0,
+      card: { ...NEW_SHOP_CARD, timeZone: 'Europe/Vienna' },
+      zoneAssumed: true,
+    });
+    const card = { ...NEW_SHOP_CARD, timeZone: 'Pacific/Auckland', hour: 5200 };
+    const changed = { revision: 1, card, zoneAssumed: false };
+    expect(await ok(lead, 'POST', '/api/shop', { revision: 0, card })).toEqual(changed);
+    expect((await lead.call('POST', '/api/shop', { revision: 0, card })).status).toBe(409);
+    expect(await ok(counter, 'GET', '/api/shop')).toEqual(changed);
+  });
+
+  it('of before shops had a time zone keeps what it says, and gets the server’s', async () => {
+    const db = connect(server.database, server.database.app, 1);
+    const { timeZone: _, ...stored } = { ...NEW_SHOP_CARD, hour: 6100 };
+    await withShop(db, server.otherShop.id, (transaction) =>
+      db.query('INSERT INTO shop_sheet (shop_id, revision, card) VALUES (:shop, 4, :card)', {
+        replacements: { shop: server.otherShop.id, card: JSON.stringify(stored) },
+        transaction,
+      }),
+    );
+    await db.close();
+    const stranger = await Client.signedIn(server.url, server.otherShop.people.lead);
+    expect(await ok(stranger, 'GET', '/api/shop')).toEqual({
+      revision: 4,
+      card: { ...stored, timeZone: 'Europe/Vienna' },
+      zoneAssumed: true,
+    });
+  });
+
+  it('refuses a time zone that no clock knows, and says where', async () => {
+    const card = { ...NEW_SHOP_CARD, timeZone: 'Mars/Crater' };
+    expect(await lead.call('POST', '/api/shop', { revision: 1, card })).toMatchObject({
+      status: 400,
+      body: { code: 'bad-input', path: 'card.timeZone' },
+    });
   });
 });
 
 describe('papers', () => {
+  it('print the shop’s own days, whatever the server’s zone', () => {
+    const at = '2026-03-02T11:30:00.000Z';
+    const inZone = (timeZone: string) => writeDayOf(at, { ...NEW_SHOP_CARD, timeZone });
+    expect(inZone('Pacific/Auckland')).toBe('3 Mar 2026');
+    expect(inZone('Pacific/Honolulu')).toBe('2 Mar 2026');
+    expect(writeDay(toDay('2026-03-02'))).toBe('2 Mar 2026');
+  });
+
   it.each(['tag-a7', 'tag-label', 'receipt', 'bill'])('%s is a PDF', async (paper) => {
     const { ticket } = await takenIn('Ōrā Ćosić 李');
     const { headers, bytes } = await counter.read(`/api/tickets/${ticket}/papers/${paper}`);

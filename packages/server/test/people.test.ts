@@ -327,6 +327,7 @@ describe('a link for a customer', () => {
     expect(body).toEqual({
       shop: 'Bench Nowhere',
       currency: 'EUR',
+      timeZone: 'Europe/Vienna',
       unrepaired: false,
       promised: null,
       asked: null,

@@ -114,6 +114,15 @@ describe('the plan of the shop', () => {
     expect(reasons({ promised: null, takenInAt: '2026-02-20T10:00:00.000Z' })).toEqual(['overdue']);
   });
 
+  it('counts the usual days from the day in the shop on which it came', () => {
+    // A minute to midnight on Sunday in Honolulu, late on Monday evening in Auckland.
+    const came = machine({ promised: null, takenInAt: '2026-02-23T09:59:00.000Z' });
+    const reasonIn = (timeZone: string) =>
+      planShop(shop([came], { ...shopWith({}), timeZone }))?.planned[0]?.reason;
+    expect(reasonIn('Pacific/Honolulu')).toBe('overdue');
+    expect(reasonIn('Pacific/Auckland')).toBe('due-soon');
+  });
+
   it('takes as many days as the share leaves it', () => {
     // Two working days' worth of minutes, alone in the shop.
     const rack = [machine({ left: { mean: 900, spread: 1 } })];

@@ -56,6 +56,19 @@ describe('what the calendar says of a machine', () => {
     expect(waits(null)).toBe(false);
   });
 
+  it('counts the shop’s own days, wherever the device is, and over a change of clocks', () => {
+    const stuckIn = (timeZone: string, changedAt: string, today: string) =>
+      dueState(line({ changedAt }), { ...SHOP, timeZone }, toDay(today)).stuck;
+    // Evening of the 6th in London: the 7th in Auckland, still the 6th in Honolulu.
+    const entry = '2026-03-06T20:00:00.000Z';
+    expect(stuckIn('Pacific/Auckland', entry, '2026-03-09')).toBe(false);
+    expect(stuckIn('Pacific/Honolulu', entry, '2026-03-09')).toBe(true);
+    // Three days on, one of them an hour short (Berlin, 29 March 2026).
+    const late = '2026-03-27T22:30:00.000Z';
+    expect(stuckIn('Europe/Berlin', late, '2026-03-29')).toBe(false);
+    expect(stuckIn('Europe/Berlin', late, '2026-03-30')).toBe(true);
+  });
+
   it('is uncollected when it stands ready for longer than the shop wants to keep it', () => {
     const ready = (readyAt: string) => due({ status: 'closed', readyAt }).uncollected;
     expect(ready('2026-02-07T08:00:00.000Z')).toBe(true);
