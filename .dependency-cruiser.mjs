@@ -5,7 +5,7 @@
  */
 const ROOMS = {
   core: { npm: [] },
-  kernel: { npm: ['zod'] },
+  kernel: { npm: ['zod', 'temporal-polyfill'] },
   knowledge: { rooms: ['core'], npm: ['@noble/hashes'] },
   ticket: { rooms: ['core', 'knowledge', 'kernel'], npm: ['zod'] },
   shop: { rooms: ['core', 'knowledge', 'kernel', 'ticket'], npm: ['zod'] },

@@ -4,8 +4,8 @@ import { type EventStore, type RecordRequest, recordDrafts } from '@nodo/server'
 import {
   assess,
   type CommandOf,
-  type Draft,
   type EventType,
+  newDraft,
   nextStep,
   type Ticket,
   tablesOf,
@@ -53,14 +53,12 @@ export class DemoBench {
     const { id: person, role } = DEMO_PEOPLE[by];
     const actor: Actor = { person, role };
     this.count += 1;
-    const draft = {
+    const draft = newDraft(type, command, {
       id: idOf(`${this.ticket} ${this.count}`),
-      type,
-      command,
       epoch: (await this.now()).epoch,
       observedAt: this.at.toISOString(),
       device: by === 'mirra' ? 'counter' : `bench of ${DEMO_PEOPLE[by].name}`,
-    } as unknown as Draft;
+    });
     const recorded = await recordDrafts(
       this.store,
       {

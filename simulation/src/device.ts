@@ -37,6 +37,7 @@ export class Device {
     const shelf = memoryShelf(this.kept);
     let begin: () => void = () => undefined;
     const client = createClient({
+      build: 'simulated',
       shelf: {
         ...shelf,
         set: (key, value) => alive(() => shelf.set(key, value)),

@@ -1,4 +1,3 @@
-import type { LiveFrame } from '@nodo/api';
 import type { StreamEvents } from '@nodo/client';
 import { EventSourceParserStream } from 'eventsource-parser/stream';
 
@@ -75,7 +74,7 @@ export class Line {
         .pipeThrough(new EventSourceParserStream());
       for await (const { data } of messages) {
         if (over) return;
-        if (!stream.silent) onFrame(JSON.parse(data) as LiveFrame);
+        if (!stream.silent) onFrame(JSON.parse(data));
       }
     };
     read().then(lose, lose);

@@ -52,5 +52,8 @@ export const ADDRESSES = {
   live: { method: 'GET', path: '/api/live' },
 } as const;
 
+/** Names the build of the application in every answer of the server. */
+export const BUILD_HEADER = 'nodo-build';
+
 /** How often the server's streams say that they live, in milliseconds. */
 export const BEAT_MS = 15_000;

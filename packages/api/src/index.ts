@@ -1,9 +1,9 @@
-export { ADDRESSES, BEAT_MS } from './addresses.ts';
+export { ADDRESSES, BEAT_MS, BUILD_HEADER } from './addresses.ts';
 export type { CustomerFile, MachineFile, MachineSheet, Visit } from './customers.ts';
 export type { Endpoint } from './endpoint.ts';
 export { ENDPOINTS } from './endpoints.ts';
 export type { CustomerLink } from './links.ts';
-export type { LiveFrame, Looker } from './live.ts';
+export { type LiveFrame, type Looker, liveFrame } from './live.ts';
 export type { NeedleFile } from './needles.ts';
 export { PAPERS, type Paper } from './papers.ts';
 export type {

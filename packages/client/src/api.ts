@@ -4,14 +4,15 @@ import type { Call } from './call.ts';
 import { keepTrue, type Reading } from './follow.ts';
 import type { Keeper } from './keeper.ts';
 import type { LiveStream } from './liveStream.ts';
-import type { Ports, Tabs } from './ports.ts';
+import type { Ports } from './ports.ts';
+import type { CheckedTabs } from './tabs.ts';
 import { appendInOrder, placeOnRack } from './tickets.ts';
 
 export interface ApiParts {
   readonly call: Call;
   readonly stream: LiveStream;
   readonly keeper: Keeper;
-  readonly tabs: Tabs;
+  readonly tabs: CheckedTabs;
   readonly wait: Ports['wait'];
 }
 

@@ -2,6 +2,7 @@ import {
   ADDRESSES,
   type AnswerOf,
   type ApiRequest,
+  BUILD_HEADER,
   type EndpointName,
   type ParamsOf,
   pathTo,
@@ -24,8 +25,11 @@ export type Call = <Name extends EndpointName>(request: ApiRequest<Name>) => Pro
 
 const ANSWER_WITHIN_MS = 12_000;
 
-/** How to call the endpoints of the server. */
-export function caller(fetch: Ports['fetch']): Call {
+/**
+ * How to call the endpoints of the server.
+ * @param onBuild told which build answered
+ */
+export function caller(fetch: Ports['fetch'], onBuild: (build: string) => void): Call {
   return async <Name extends EndpointName>(request: ApiRequest<Name>): Promise<Answer<Name>> => {
     try {
       const response = await fetch(pathOf(request), {
@@ -33,6 +37,7 @@ export function caller(fetch: Ports['fetch']): Call {
         signal: AbortSignal.timeout(ANSWER_WITHIN_MS),
         ...sent(request.body),
       });
+      onBuild(response.headers.get(BUILD_HEADER) ?? '');
       const answer: unknown = await response.json();
       if (response.ok) return { data: answer as AnswerOf<Name> };
       if (response.status < 500 && isRefusal(answer)) {

@@ -1,12 +1,15 @@
 import { createNodoApi } from './api.ts';
+import { boundary } from './boundary.ts';
 import { type Call, caller } from './call.ts';
 import { type FullApi, withCards } from './cardsApi.ts';
 import { Keeper } from './keeper.ts';
 import { LiveStream } from './liveStream.ts';
-import { keepChanges } from './outbox.ts';
+import { keepChanges, outbox, waitingOn } from './outbox.ts';
 import type { Ports } from './ports.ts';
 import { outboxSender, showConfirmed } from './sender.ts';
 import { createStore, fromTab, type NodoStore } from './store.ts';
+import { checkedTabs } from './tabs.ts';
+import { version } from './version.ts';
 
 export interface Client {
   readonly store: NodoStore;
@@ -20,15 +23,27 @@ export interface Client {
  * the outbox, the stream, the copies for work without a network. One per tab.
  */
 export function createClient(ports: Ports): Client {
-  const call = caller(ports.fetch);
-  const stream = new LiveStream(ports);
+  const tabs = checkedTabs(ports.tabs);
+  // The store is made of these parts; it is there before any of them hears anything.
+  const outdated = () => store.dispatch(version.actions.outdated());
+  const call = caller(ports.fetch, (build) => {
+    if (build !== '' && ports.build !== '' && build !== ports.build) outdated();
+  });
+  const stream = new LiveStream({ ...ports, tabs }, outdated);
   const keeper = new Keeper(ports, call);
-  const parts = { call, stream, keeper, tabs: ports.tabs, wait: ports.wait };
+  const parts = { call, stream, keeper, tabs, wait: ports.wait };
   const base = createNodoApi(parts);
   const api = withCards(base, parts);
   const store = createStore(base, ports);
   const sendWaiting = outboxSender({ store, api: base, call, stream, ports });
   let leads = false;
+
+  const waiting = waitingOn(ports.shelf);
+  if (waiting.length > 0) {
+    void boundary().then(({ readEntry }) =>
+      store.dispatch(outbox.actions.restored(waiting.map(readEntry))),
+    );
+  }
 
   let kept = store.getState().outbox.entries;
   store.subscribe(() => {
@@ -40,7 +55,7 @@ export function createClient(ports: Ports): Client {
     if (leads) sendWaiting();
   });
 
-  ports.tabs.onMessage((message) => {
+  tabs.onMessage((message) => {
     if (message.kind === 'outbox') {
       store.dispatch(fromTab(message.action));
     }
@@ -52,7 +67,7 @@ export function createClient(ports: Ports): Client {
       );
     }
   });
-  ports.tabs.lead(() => {
+  tabs.lead(() => {
     leads = true;
     // Kept up to date by the tab that hears the stream itself.
     stream.onFrame((frame) => keeper.hear(frame));

@@ -1,5 +1,5 @@
-import { type EndpointName, type LiveFrame, pathTo, type TicketFile } from '@nodo/api';
-import type { RackEntry } from '@nodo/ticket';
+import { type EndpointName, type LiveFrame, pathTo } from '@nodo/api';
+import { boundary } from './boundary.ts';
 import { type Answered, type Asked, type Call, pathOf } from './call.ts';
 import type { Copies, Ports } from './ports.ts';
 import { appendInOrder, placeOnRack } from './tickets.ts';
@@ -61,10 +61,15 @@ export class Keeper {
     if (answer.error.kind !== 'unreachable' || onlyNow) return answer;
     await this.inOrder;
     const copy = await this.copies.get(path).catch(() => undefined);
-    const isGood = copy !== undefined && this.now() - copy.at < GOOD_FOR_MS;
-    if (!isGood) return answer;
+    if (copy === undefined || this.now() - copy.at >= GOOD_FOR_MS) return answer;
+    // An older version may have written it.
+    const data = await boundary().then(
+      ({ readAnswer }) => readAnswer(request.name, copy.data),
+      () => undefined,
+    );
+    if (data === undefined) return answer;
     this.copied.add(path);
-    return { data: copy.data };
+    return { data };
   }
 
   /** Whether the latest answer for this was a copy. */
@@ -94,7 +99,8 @@ export class Keeper {
   private async takeIn(): Promise<void> {
     await this.wait(WRITE_AFTER_MS);
     const heard = this.heard.splice(0);
-    const kept = (await this.copies.get(RACK))?.data as RackEntry[] | undefined;
+    const { readAnswer } = await boundary();
+    const kept = readAnswer('listTickets', (await this.copies.get(RACK))?.data);
     if (kept) {
       await this.keep(
         RACK,
@@ -103,7 +109,7 @@ export class Keeper {
     }
     for (const ticket of new Set(heard.map((frame) => frame.ticket))) {
       const frames = heard.filter((frame) => frame.ticket === ticket);
-      const file = (await this.copies.get(ticketPath(ticket)))?.data as TicketFile | undefined;
+      const file = readAnswer('readTicket', (await this.copies.get(ticketPath(ticket)))?.data);
       const told = file && { ...file, events: [...file.events] };
       if (told && frames.every(({ events }) => appendInOrder(told, events))) {
         await this.keep(ticketPath(ticket), told);

@@ -1,6 +1,8 @@
 import type { LiveFrame } from '@nodo/api';
 import { ADDRESSES, BEAT_MS } from '@nodo/api';
+import { inOrder } from './boundary.ts';
 import type { Ports, StreamState } from './ports.ts';
+import type { CheckedTabs } from './tabs.ts';
 
 type Listener = (frame: LiveFrame) => void;
 type StateListener = (state: StreamState) => void;
@@ -30,7 +32,13 @@ export class LiveStream {
 
   private heardAt = 0;
 
-  constructor(private readonly ports: Pick<Ports, 'tabs' | 'openStream' | 'wait' | 'now'>) {
+  constructor(
+    private readonly ports: Pick<Ports, 'openStream' | 'wait' | 'now'> & {
+      readonly tabs: CheckedTabs;
+    },
+    /** The server said something that this version does not understand. */
+    private readonly onUnknown: () => void,
+  ) {
     ports.tabs.onMessage((message) => {
       if (message.kind === 'hello' && this.leads) {
         this.othersListen = true;
@@ -90,14 +98,21 @@ export class LiveStream {
 
   private openIfWanted(): void {
     if (this.closeSource || !this.isWanted()) return;
+    const take = inOrder((said: unknown, { readFrame }) => {
+      // Another stream has been opened since: it tells anew.
+      if (this.closeSource !== close) return;
+      const frame = readFrame(said);
+      if (!frame) this.onUnknown();
+      else if (frame.kind !== 'beat') this.passOn(frame);
+    });
     const close = this.ports.openStream(ADDRESSES.live.path, {
       onOpen: () => {
         this.passOnState('live');
         this.passOn({ kind: 'resync' });
       },
-      onFrame: (frame) => {
+      onFrame: (said) => {
         this.heardAt = this.ports.now();
-        if (frame.kind !== 'beat') this.passOn(frame);
+        take(said);
       },
       onLost: (over) => {
         this.passOnState('lost');

@@ -11,32 +11,26 @@ export interface OutboxEntry {
   /** Who made it; sent only while this person is signed in on this screen. */
   readonly person: string;
   /** Set when the server would not have it; it waits in the tray until it is put away. */
-  readonly refusal?: Refusal;
+  readonly refusal?: Refusal | undefined;
 }
 
 export interface OutboxState {
   readonly entries: readonly OutboxEntry[];
   /** The last try to send got no answer. */
   readonly unreachable: boolean;
+  /** How many entries another version left on this device that this one cannot read; they stay there. */
+  readonly unreadable: number;
 }
 
 /** Each entry under a key of its own, so that two tabs cannot overwrite each other's. */
 const KEPT_UNDER = 'nodo.outbox.';
 
-/** What waited when this tab was opened. */
-export function readOutbox(shelf: Shelf): OutboxState {
-  const entries = shelf
+/** What waited when this tab was opened, as it was written. */
+export function waitingOn(shelf: Shelf): readonly string[] {
+  return shelf
     .keys()
     .filter((key) => key.startsWith(KEPT_UNDER))
-    .flatMap((key) => {
-      try {
-        return [JSON.parse(shelf.get(key) ?? '') as OutboxEntry];
-      } catch {
-        return [];
-      }
-    })
-    .sort((a, b) => (a.draft.observedAt < b.draft.observedAt ? -1 : 1));
-  return { entries, unreachable: false };
+    .flatMap((key) => shelf.get(key) ?? []);
 }
 
 /** Writes what changed through at once: a reload or a dead battery loses nothing. */
@@ -73,12 +67,22 @@ export function enteredOn(
 
 export const outbox = createSlice({
   name: 'outbox',
-  initialState: (): OutboxState => ({ entries: [], unreachable: false }),
+  initialState: (): OutboxState => ({ entries: [], unreachable: false, unreadable: 0 }),
   reducers: {
     added(state, { payload }: PayloadAction<OutboxEntry>) {
       // Another tab may tell of what this one found on the disk.
       if (state.entries.some(({ draft }) => draft.id === payload.draft.id)) return;
       state.entries = [...state.entries, payload];
+    },
+    /** What waited on this device is read. */
+    restored(state, { payload }: PayloadAction<readonly (OutboxEntry | undefined)[]>) {
+      const known = new Set(state.entries.map(({ draft }) => draft.id));
+      const entries = payload.filter((entry) => entry !== undefined);
+      state.unreadable = payload.length - entries.length;
+      state.entries = [
+        ...entries.filter(({ draft }) => !known.has(draft.id)),
+        ...state.entries,
+      ].sort((a, b) => (a.draft.observedAt < b.draft.observedAt ? -1 : 1));
     },
     /** Confirmed, or put away by the person. */
     removed(state, { payload }: PayloadAction<string>) {
@@ -97,4 +101,7 @@ export const outbox = createSlice({
   },
 });
 
-export type OutboxAction = ReturnType<(typeof outbox.actions)[keyof typeof outbox.actions]>;
+/** What one tab does to the outbox and the others hear of. */
+export type OutboxAction = ReturnType<
+  (typeof outbox.actions)['added' | 'removed' | 'refused' | 'unreachable']
+>;

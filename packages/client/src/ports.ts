@@ -30,20 +30,24 @@ export type StreamState = 'live' | 'lost';
 
 export interface Tabs {
   post(message: TabMessage): void;
-  onMessage(listener: (message: TabMessage) => void): void;
+  /** Another tab may run another version: what it says is not checked yet. */
+  onMessage(listener: (message: unknown) => void): void;
   /** Calls back, now or later, when this tab is the one that speaks with the server for all. */
   lead(begin: () => void): void;
 }
 
 export interface StreamEvents {
   readonly onOpen: () => void;
-  readonly onFrame: (frame: LiveFrame) => void;
+  /** What the server said, from JSON, not checked yet. */
+  readonly onFrame: (said: unknown) => void;
   /** @param over it does not come back by itself. */
   readonly onLost: (over: boolean) => void;
 }
 
 /** Everything of the world that the client touches. */
 export interface Ports {
+  /** Which build of the application this page runs; empty where that is not known. */
+  readonly build: string;
   readonly shelf: Shelf;
   readonly copies: Copies;
   readonly tabs: Tabs;

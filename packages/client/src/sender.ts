@@ -27,6 +27,8 @@ interface SenderParts {
 export function outboxSender({ store, api, call, stream, ports }: SenderParts): () => void {
   let sending = false;
   let pause = FIRST_PAUSE_MS;
+  /** Tickets with an entry that a newer server does not understand as this page writes it. */
+  const held = new Set<string>();
 
   const selectSession = api.endpoints.session.select();
   const nextEntry = (): OutboxEntry | undefined => {
@@ -36,7 +38,9 @@ export function outboxSender({ store, api, call, stream, ports }: SenderParts): 
     const { data: session } = selectSession(state);
     if (!session || session.screen.locked) return undefined;
     const people = new Set(session.screen.people.map(({ id }) => id));
-    return state.outbox.entries.find((entry) => !entry.refusal && people.has(entry.person));
+    return state.outbox.entries.find(
+      (entry) => !entry.refusal && people.has(entry.person) && !held.has(entry.ticket),
+    );
   };
 
   const sendAll = async (): Promise<void> => {
@@ -77,6 +81,11 @@ export function outboxSender({ store, api, call, stream, ports }: SenderParts): 
     if (refusal.code === 'screen-locked' || refusal.code === 'not-at-this-screen') {
       void store.dispatch(api.endpoints.session.initiate(undefined, { forceRefetch: true }));
       return 'unreachable';
+    }
+    if (refusal.code === 'bad-input' && store.getState().version.outdated) {
+      // Kept as it is: the newer page may be able to send it.
+      held.add(ticket);
+      return 'answered';
     }
     store.dispatch(outbox.actions.refused({ id: draft.id, refusal }));
     return 'answered';

@@ -1,7 +1,8 @@
 import { configureStore, type Middleware, type UnknownAction } from '@reduxjs/toolkit';
 import type { NodoApi } from './api.ts';
-import { type OutboxAction, outbox, readOutbox } from './outbox.ts';
+import { type OutboxAction, outbox } from './outbox.ts';
 import type { Ports, Tabs } from './ports.ts';
+import { version } from './version.ts';
 
 /** Set on actions that another tab told of, so that they are not told back. */
 interface FromTab {
@@ -15,8 +16,11 @@ export function fromTab(action: OutboxAction): UnknownAction {
 
 export function createStore(api: NodoApi, ports: Ports) {
   return configureStore({
-    reducer: { [api.reducerPath]: api.reducer, [outbox.name]: outbox.reducer },
-    preloadedState: { outbox: readOutbox(ports.shelf) },
+    reducer: {
+      [api.reducerPath]: api.reducer,
+      [outbox.name]: outbox.reducer,
+      [version.name]: version.reducer,
+    },
     middleware: (defaults) =>
       // The checks walk the whole state after every action, tickets and all.
       defaults({ serializableCheck: false, immutableCheck: false }).concat(
@@ -31,7 +35,8 @@ function tellTabs(tabs: Tabs): Middleware {
   return () => (next) => (action) => {
     const done = next(action);
     const { type } = action as OutboxAction;
-    if (type.startsWith(`${outbox.name}/`) && !(action as FromTab).meta?.fromTab) {
+    const isShared = type.startsWith(`${outbox.name}/`) && !outbox.actions.restored.match(action);
+    if (isShared && !(action as FromTab).meta?.fromTab) {
       tabs.post({ kind: 'outbox', action: action as OutboxAction });
     }
     return done;

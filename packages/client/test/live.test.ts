@@ -111,6 +111,19 @@ describe('copies', () => {
     expect(shown(await looking(world, false))).toBeUndefined();
   });
 
+  it('of an older version that kept something else do not stand in', async () => {
+    const world = new World();
+    await looking(world);
+    world.stream.onOpen();
+    await world.pass(3_000);
+    const path = `/api/tickets/${TICKET}`;
+    const copy = world.copies.get(path);
+    if (!copy) throw new Error('no copy');
+    world.copies.set(path, { ...copy, data: { ticket: TICKET, entries: [] } });
+    world.answers = () => 'no answer';
+    expect(shown(await looking(world, false))).toBeUndefined();
+  });
+
   it('are read again as soon as the server answers, and what they show is replaced', async () => {
     const world = new World();
     await looking(world);

@@ -1,7 +1,7 @@
 import { refuse } from '@nodo/kernel';
 import { describe, expect, it } from 'vitest';
 import { enteredOn, outbox } from '../src/index.ts';
-import { draftOf, ODREN, stopTheTimers, TAVI, TICKET, World } from './world.ts';
+import { draftOf, entry, frameOf, ODREN, stopTheTimers, TAVI, TICKET, World } from './world.ts';
 
 stopTheTimers();
 
@@ -84,7 +84,11 @@ describe('what is entered', () => {
     // It is neither sent again nor forgotten by a reload.
     await world.pass(60_000);
     expect(sent(world)).toBe(2);
-    expect(world.openTab(false).store.getState().outbox.entries).toHaveLength(1);
+    const reloaded = world.openTab(false);
+    await world.pass(0);
+    expect(reloaded.store.getState().outbox.entries).toMatchObject([
+      { draft: { id: bad.id }, refusal: { code: 'ticket-closed' } },
+    ]);
   });
 
   it('of somebody who is not signed in here waits, and others’ goes out', async () => {
@@ -122,13 +126,84 @@ describe('what is entered', () => {
     expect(entries()).toHaveLength(1);
   });
 
-  it('that cannot be read from the disk does not hide the rest', () => {
+  it('that cannot be read from the disk does not hide the rest, and stays where it is', async () => {
     const world = new World();
     const kept = { ticket: TICKET, draft: draftOf('good'), person: ODREN.id };
     world.shelf.set('nodo.outbox.broken', '{"ticket":');
+    world.shelf.set('nodo.outbox.odd', '{"ticket":"27"}');
     world.shelf.set('nodo.outbox.good', JSON.stringify(kept));
     world.shelf.set('somebody else’s', 'x');
-    expect(world.openTab().store.getState().outbox.entries).toEqual([kept]);
+    const { store } = world.openTab(false);
+    await world.pass(0);
+    expect(store.getState().outbox).toMatchObject({ entries: [kept], unreadable: 2 });
+    expect(world.shelf.get('nodo.outbox.broken')).toBe('{"ticket":');
+    expect(world.shelf.get('nodo.outbox.odd')).toBe('{"ticket":"27"}');
+  });
+
+  it('of a kind that this version does not know waits in the tray, with the reason', async () => {
+    const world = new World();
+    const draft = { ...draftOf('from another version'), type: 'machine-polished' };
+    const kept = { ticket: TICKET, draft, person: ODREN.id };
+    world.shelf.set(`nodo.outbox.${draft.id}`, JSON.stringify(kept));
+    const { entries } = await atTicket(world);
+    expect(entries()).toMatchObject([
+      { draft: { id: draft.id }, refusal: { code: 'bad-input', path: 'draft.type' } },
+    ]);
+    expect(sent(world)).toBe(0);
+    // What is shown of the ticket is not touched by it.
+    expect(enteredOn(TICKET, entries(), world.session.screen.people)).toEqual([]);
+  });
+});
+
+describe('a server that was updated', () => {
+  const isOutdated = ({ client }: Awaited<ReturnType<typeof atTicket>>) =>
+    client.store.getState().version.outdated;
+
+  it('is known by the build that it names', async () => {
+    const world = new World();
+    const tab = await atTicket(world);
+    expect(isOutdated(tab)).toBe(false);
+    world.serverBuild = 'this one';
+    tab.enter('one');
+    await world.pass(0);
+    expect(isOutdated(tab)).toBe(false);
+    world.serverBuild = 'a newer one';
+    tab.enter('two');
+    await world.pass(0);
+    expect(isOutdated(tab)).toBe(true);
+    expect(tab.entries()).toEqual([]);
+  });
+
+  it('is known by a frame that only its own page understands; the others still count', async () => {
+    const world = new World();
+    const tab = await atTicket(world);
+    world.stream.onFrame({ kind: 'weather', sky: 'blue' });
+    world.stream.onFrame(frameOf(entry(2)));
+    await world.pass(0);
+    expect(isOutdated(tab)).toBe(true);
+    expect(tab.shown()).toBe(2);
+  });
+
+  it('loses nothing of what this page still writes in the old way', async () => {
+    const world = new World();
+    const tab = await atTicket(world);
+    world.serverBuild = 'a newer one';
+    world.answers = (method, path, body) =>
+      method === 'POST'
+        ? [400, refuse('bad-input', 'body.command')]
+        : world.serve(method, path, body);
+    const draft = tab.enter('in the old way');
+    await world.pass(60_000);
+    expect(tab.entries()).toMatchObject([{ draft: { id: draft.id } }]);
+    expect(tab.entries()[0]?.refusal).toBeUndefined();
+    expect(sent(world)).toBe(1);
+    // The newer page, after the reload, sends it.
+    world.answers = (...asked) => world.serve(...asked);
+    world.endTabs();
+    const reloaded = await atTicket(world);
+    await world.pass(0);
+    expect(reloaded.entries()).toEqual([]);
+    expect(world.events.at(-1)?.id).toBe(draft.id);
   });
 });
 
@@ -137,12 +212,25 @@ describe('two tabs', () => {
     const world = new World();
     const first = await atTicket(world);
     const second = await atTicket(world, false);
+    world.answers = () => 'no answer';
     second.enter('from the second');
-    expect(first.entries()).toHaveLength(1);
     await world.pass(0);
-    expect(sent(world)).toBe(1);
+    expect(first.entries()).toHaveLength(1);
+    world.answers = (...asked) => world.serve(...asked);
+    await world.pass(1_000);
+    expect(world.events).toHaveLength(2);
     expect(first.entries()).toEqual([]);
     expect(second.entries()).toEqual([]);
     expect(second.shown()).toBe(2);
+  });
+
+  it('do not hear what a tab of another version says and they do not understand', async () => {
+    const world = new World();
+    const first = await atTicket(world);
+    world.say({ kind: 'outbox', action: { type: 'outbox/emptied' } });
+    world.say({ kind: 'outbox', action: { type: 'outbox/added', payload: { ticket: 'x' } } });
+    world.say('hello');
+    await world.pass(0);
+    expect(first.entries()).toEqual([]);
   });
 });

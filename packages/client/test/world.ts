@@ -1,8 +1,9 @@
 import type { LiveFrame, Session, TicketFile } from '@nodo/api';
 import type { RackEntry, TicketEvent } from '@nodo/ticket';
-import { afterEach, beforeEach, vi } from 'vitest';
+import { afterEach, beforeAll, beforeEach, vi } from 'vitest';
+import { boundary } from '../src/boundary.ts';
 import { type Client, type Copy, createClient, type StreamEvents } from '../src/index.ts';
-import type { Ports, TabMessage } from '../src/ports.ts';
+import type { Ports } from '../src/ports.ts';
 import { memoryCopies, memoryShelf } from './memory.ts';
 
 /**
@@ -10,6 +11,8 @@ import { memoryCopies, memoryShelf } from './memory.ts';
  * of the machine.
  */
 export function stopTheTimers(): void {
+  // Loaded once in real time; after that it is there at once.
+  beforeAll(() => boundary());
   beforeEach(() => {
     vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 'setInterval', 'clearInterval'] });
   });
@@ -38,18 +41,57 @@ export function entry(seq: number, ticket = TICKET, id: string = crypto.randomUU
     actor: { person: ODREN.id, role: 'technician' },
     device: 'test screen',
     epoch: 0,
-    knowledge: 'k',
+    knowledge: 'a'.repeat(64),
     observedAt: '2026-03-02T10:00:00.000Z',
     receivedAt: '2026-03-02T10:00:00.000Z',
     body: { words: `entry ${seq}` },
   };
 }
 
+/** A ticket's line on the Rack after its entry number `seq`. */
+export function rackLine(seq: number, change: Partial<RackEntry> = {}): RackEntry {
+  return {
+    ticket: TICKET,
+    seq,
+    tag: 27,
+    call: null,
+    shelf: 'A',
+    label: 'Teal zigzag',
+    family: 'drop-in',
+    status: 'open',
+    words: 'It skips.',
+    takenInAt: '2026-03-02T09:00:00.000Z',
+    changedAt: '2026-03-02T10:00:00.000Z',
+    lastBy: null,
+    seen: 0,
+    done: 0,
+    owed: [],
+    contested: 0,
+    likely: null,
+    risk: 0.5,
+    handOver: null,
+    late: 0,
+    standing: 'taken-in',
+    machine: null,
+    comebackOf: null,
+    comebacks: 0,
+    left: null,
+    promised: null,
+    awaited: null,
+    atTheClock: [],
+    readyAt: null,
+    toldAt: null,
+    unrepaired: false,
+    total: null,
+    customerName: null,
+    ...change,
+  };
+}
+
 /** What the stream says of an entry. */
 export function frameOf(event: TicketEvent): LiveFrame {
   const { ticket, seq } = event;
-  const rack = { ticket, seq, status: 'open' } as RackEntry;
-  return { kind: 'events', ticket, events: [event], rack };
+  return { kind: 'events', ticket, events: [event], rack: rackLine(seq, { ticket }) };
 }
 
 export function draftOf(words: string) {
@@ -77,11 +119,13 @@ export class World {
   readonly asked: string[] = [];
   readonly streams: (StreamEvents & { closed: boolean })[] = [];
   answers: Answers;
+  /** The build that the server names; none when empty. */
+  serverBuild = '';
   events: TicketEvent[] = [entry(1)];
   session: Session;
   private now = 0;
   private waiting: { until: number; go: () => void }[] = [];
-  private readonly tabs: { hear: (message: TabMessage) => void; lead?: () => void }[] = [];
+  private readonly tabs: { hear: (message: unknown) => void; lead?: () => void }[] = [];
 
   constructor() {
     this.session = {
@@ -122,6 +166,7 @@ export class World {
     this.tabs.push(tab);
     const copies = memoryCopies(this.copies);
     const ports: Ports = {
+      build: 'this one',
       shelf: memoryShelf(this.shelf),
       copies: {
         ...copies,
@@ -162,6 +207,18 @@ export class World {
     return client;
   }
 
+  /** A tab of another version says something to all. */
+  say(message: unknown): void {
+    for (const { hear } of this.tabs) hear(message);
+  }
+
+  /** All tabs are closed: nothing of them goes on. */
+  endTabs(): void {
+    this.tabs.length = 0;
+    this.waiting = [];
+    for (const stream of this.streams) stream.closed = true;
+  }
+
   /** The stream that is open now. */
   get stream(): StreamEvents {
     const open = this.streams.filter(({ closed }) => !closed);
@@ -198,7 +255,8 @@ export class World {
     const answer = this.answers(method, path, body);
     if (answer === 'no answer') return Promise.reject(new Error('no network'));
     const [status, told] = answer;
-    return Promise.resolve(Response.json(told, { status }));
+    const headers = { 'nodo-build': this.serverBuild };
+    return Promise.resolve(Response.json(told, { status, headers }));
   }
 }
 

@@ -2,24 +2,31 @@ import * as Calendar from 'temporal-polyfill/fns/Calendar';
 import * as Instant from 'temporal-polyfill/fns/Instant';
 import * as PlainDate from 'temporal-polyfill/fns/PlainDate';
 import * as ZonedDateTime from 'temporal-polyfill/fns/ZonedDateTime';
-import { z } from 'zod';
+import type { z } from 'zod';
 
 /**
  * A day of the shop's calendar, as yyyy-mm-dd. It is no instant: which day an instant lies on
  * depends on the shop's time zone ({@link dayOf}).
  */
-export const day = z.iso.date().brand<'Day'>();
-export type Day = z.infer<typeof day>;
-
-/** A zone of the IANA time zone database, as `Europe/Berlin`. */
-export const timeZone = z.string().max(60).refine(isTimeZone, { message: 'no-time-zone' });
+export type Day = string & z.$brand<'Day'>;
 
 /**
  * A day from its text.
- * @throws ZodError unless it is written yyyy-mm-dd and is in the calendar
+ * @throws RangeError unless it is written yyyy-mm-dd and is in the calendar
  */
 export function toDay(text: string): Day {
-  return day.parse(text);
+  const read = asDay(plain(text));
+  if (read !== text) throw new RangeError(`not a day: ${text}`);
+  return read;
+}
+
+/** The same, or undefined. */
+export function readDay(text: string): Day | undefined {
+  try {
+    return toDay(text);
+  } catch {
+    return undefined;
+  }
 }
 
 /** Day and minute on the wall of the shop. */
@@ -80,7 +87,7 @@ export function isTimeZone(name: string): boolean {
   }
 }
 
-function plain(of: Day): PlainDate.Record {
+function plain(of: string): PlainDate.Record {
   return PlainDate.fromString(of, Calendar.getISO);
 }
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { isTimeZone } from './days.ts';
 import { EVERY_ROLE } from './roles.ts';
 
 function isStorable(text: string): boolean {
@@ -29,6 +30,12 @@ export const role = z.enum(EVERY_ROLE);
 
 /** A SHA-256 in hex: what tables and photos are named by. */
 export const sha256 = z.string().regex(/^[0-9a-f]{64}$/);
+
+/** A day of the shop's calendar. */
+export const day = z.iso.date().brand<'Day'>();
+
+/** A zone of the IANA time zone database, as `Europe/Berlin`. */
+export const timeZone = z.string().max(60).refine(isTimeZone, { message: 'no-time-zone' });
 
 /** Money in the smallest unit of its currency. */
 export const minorUnits = z.number().int().min(0).max(1_000_000_000);

@@ -1,18 +1,18 @@
 export {
   type Day,
-  day,
   dayAfter,
   dayOf,
   daysBetween,
   instantAt,
   isTimeZone,
-  timeZone,
+  readDay,
   toDay,
   type WallClock,
   wallClockAt,
   weekdayOf,
 } from './days.ts';
 export {
+  day,
   humanText,
   instant,
   isBefore,
@@ -21,6 +21,7 @@ export {
   role,
   sha256,
   tableId,
+  timeZone,
   uuid,
 } from './fields.ts';
 export { type Refusal, type RefusalCode, refusal, refuse } from './refusal.ts';

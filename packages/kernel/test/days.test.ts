@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import {
+  day,
   dayAfter,
   dayOf,
   daysBetween,
   instantAt,
   isTimeZone,
+  readDay,
   timeZone,
   toDay,
   wallClockAt,
@@ -86,7 +88,9 @@ describe('the calendar', () => {
 
   it('has no other days', () => {
     for (const text of ['2026-02-29', '2026-13-01', '26-01-01', '2026-01-01T00:00:00Z', '']) {
-      expect(() => toDay(text), text).toThrow();
+      expect(() => toDay(text), text).toThrow(RangeError);
+      expect(readDay(text)).toBeUndefined();
+      expect(day.safeParse(text).success).toBe(false);
     }
   });
 });

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Reach } from '@nodo/api';
+import { BUILD_HEADER, type Reach } from '@nodo/api';
 import { refuse } from '@nodo/kernel';
 import compression from 'compression';
 import connectPgSimple from 'connect-pg-simple';
@@ -40,6 +40,8 @@ export interface AppParts {
   /** Where other devices find it, if it serves them. */
   readonly reach: Reach | null;
   readonly webRoot: string;
+  /** Which build of the pages that is; named in every answer. */
+  readonly build: string;
   readonly now: () => Date;
   readonly log: (line: string) => void;
 }
@@ -74,17 +76,17 @@ export function createApp(parts: AppParts): Express {
   app.use('/api', (_request: Request, response: Response) => {
     sendRefusal(response, refuse('no-such-route'));
   });
-  pages(app, parts.webRoot);
+  pages(app, parts.webRoot, parts.build);
   app.use(lastResort(parts.log));
   return app;
 }
 
-function apiBasics({ sessionPool, sessionSecret }: AppParts) {
+function apiBasics({ sessionPool, sessionSecret, build }: AppParts) {
   const PgStore = connectPgSimple(session);
   return express
     .Router()
     .use((_request, response, next) => {
-      response.set('cache-control', 'no-store');
+      response.set('cache-control', 'no-store').set(BUILD_HEADER, build);
       next();
     })
     .use(express.json({ limit: '64kb' }))

@@ -14,6 +14,7 @@ import { ShopSheets } from './cards/shopSheets.ts';
 import type { Settings } from './config/settings.ts';
 import { connect } from './db/connect.ts';
 import { unsafeReasons } from './db/safety.ts';
+import { buildOf } from './http/pages.ts';
 import { lanServers } from './lan.ts';
 import { LiveHub } from './live/hub.ts';
 import { listen } from './live/listen.ts';
@@ -100,6 +101,7 @@ export async function runServer(
     sessionSecret: settings.sessionSecret,
     reach: settings.lan ? { address: settings.lan.address, door: settings.lan.door } : null,
     webRoot: settings.webRoot,
+    build: await buildOf(settings.webRoot),
     now,
     log,
   });

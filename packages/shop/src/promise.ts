@@ -86,7 +86,7 @@ export function planShop(workshop: Workshop): ShopPlan | undefined {
  */
 export function offersFor(
   workshop: Workshop,
-  job: { readonly ticket?: string; readonly minutes: number; readonly spread: number },
+  job: { readonly ticket?: string | undefined; readonly minutes: number; readonly spread: number },
 ): readonly DayOffer[] {
   const others = workshop.rack.filter(({ ticket }) => ticket !== job.ticket);
   const laid = lay({ ...workshop, rack: others });

@@ -14,7 +14,7 @@ export const ownCause: z.ZodType<OwnCause> = z.object({
 });
 
 /** The ranges are the tables' own and stand with them; here only the form. */
-const tableChange: z.ZodType<TableChange> = z.discriminatedUnion('kind', [
+export const tableChange: z.ZodType<TableChange> = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('how-often'), cause: tableId, perMille: z.number() }),
   z.object({ kind: z.literal('fix-minutes'), cause: tableId, minutes: z.number() }),
   z.object({ kind: z.literal('remedy'), cause: tableId, text: WORDS }),

@@ -7,4 +7,11 @@ export {
   type TablesDesk,
 } from './changeRequests.ts';
 export { decideTables, presentEdition, refusalOfChange, type TableVerdict } from './decide.ts';
-export { ownCause, type TableDraft, type TableEvent, tableDraft, tableEvent } from './events.ts';
+export {
+  ownCause,
+  type TableDraft,
+  type TableEvent,
+  tableChange,
+  tableDraft,
+  tableEvent,
+} from './events.ts';

@@ -13,6 +13,7 @@ export {
   draft,
   EVENT_TYPES,
   type EventType,
+  newDraft,
   type TicketEvent,
   ticketEvent,
 } from './events/index.ts';
@@ -90,4 +91,10 @@ export {
 } from './views/nextStep.ts';
 export { resumeOf } from './views/resume.ts';
 export { standingOf } from './views/stage.ts';
-export { type RackEntry, rackEntry, summaryOf, type TicketSummary } from './views/summary.ts';
+export {
+  type RackEntry,
+  rackEntry,
+  summaryOf,
+  type TicketSummary,
+  ticketSummary,
+} from './views/summary.ts';

@@ -1,19 +1,30 @@
+import { createHash } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import express, { type Express, type RequestHandler } from 'express';
 import { nonceOf } from './headers.ts';
 
-/** Stands in the page for what is drawn anew at each answer. */
+/** Stand in the page for what is put in at each answer. */
 const NONCE_PLACE = '%NONCE%';
+const BUILD_PLACE = '%BUILD%';
+
+/**
+ * Which build of the pages is served: it changes with everything that they consist of, for the
+ * page names its parts by their content. Empty where there are none.
+ */
+export async function buildOf(webRoot: string): Promise<string> {
+  const html = await readFile(join(webRoot, 'index.html')).catch(() => undefined);
+  return html ? createHash('sha256').update(html).digest('hex').slice(0, 16) : '';
+}
 
 /** Hashed assets stay for ever, the page itself is asked for each time. */
-export function pages(app: Express, webRoot: string): void {
+export function pages(app: Express, webRoot: string, build: string): void {
   const page: RequestHandler = async (_request, response) => {
     const html = await readFile(join(webRoot, 'index.html'), 'utf8');
     response
       .set('cache-control', 'no-cache')
       .type('html')
-      .send(html.replace(NONCE_PLACE, nonceOf(response)));
+      .send(html.replace(NONCE_PLACE, nonceOf(response)).replace(BUILD_PLACE, build));
   };
   app.use('/assets', express.static(`${webRoot}/assets`, { immutable: true, maxAge: '1y' }));
   // A newer one must be found at once.

@@ -128,14 +128,6 @@ export function kindOf(type: EventType): EventKind<EventType, object, object> {
   return EVENT_KINDS[type];
 }
 
-function variants<Key extends 'command' | 'body'>(key: Key) {
-  const shape = key === 'command' ? draftEnvelope : envelope;
-  const all = EVENT_TYPES.map((type) =>
-    shape.extend({ type: z.literal(type), [key]: EVENT_KINDS[type][key] }),
-  );
-  return z.discriminatedUnion('type', all as [(typeof all)[number], ...(typeof all)[number][]]);
-}
-
 const draftEnvelope = z.object({
   id: uuid,
   epoch: z.number().int().nonnegative(),
@@ -144,8 +136,28 @@ const draftEnvelope = z.object({
   by: uuid.optional(),
 });
 
-export const draft = variants('command') as unknown as z.ZodType<Draft>;
-export const ticketEvent = variants('body') as unknown as z.ZodType<TicketEvent>;
+/** One schema for each kind; the discriminator picks it, so what stands beside `type` fits it. */
+function oneOf<Variant extends z.core.$ZodTypeDiscriminable>(of: (type: EventType) => Variant) {
+  const [first, ...others] = EVENT_TYPES;
+  return z.discriminatedUnion('type', [of(first), ...others.map(of)]);
+}
+
+export const draft = oneOf((type) =>
+  draftEnvelope.extend({ type: z.literal(type), command: kindOf(type).command }),
+).transform((checked) => checked as Draft);
+
+export const ticketEvent = oneOf((type) =>
+  envelope.extend({ type: z.literal(type), body: kindOf(type).body }),
+).transform((checked) => checked as TicketEvent);
+
+/** A draft of one kind. */
+export function newDraft<Type extends EventType>(
+  type: Type,
+  command: CommandOf<Type>,
+  rest: Omit<Draft, 'type' | 'command'>,
+): Draft {
+  return { ...rest, type, command } as Draft;
+}
 
 /** Whether it is one of those that only a new ticket begins with. */
 export function beginsTicket<One extends { readonly type: EventType }>(

@@ -12,7 +12,7 @@ import { lateEntries } from './late.ts';
 import { standingOf } from './stage.ts';
 
 /** One machine as the Rack shows it; kept beside the events and rebuilt from them at will. */
-const ticketSummary = z.object({
+export const ticketSummary = z.object({
   ticket: uuid,
   seq: z.number().int().positive(),
   /** Null for a machine that was talked about on the telephone and is not in the shop. */

@@ -1,10 +1,10 @@
-import type { LiveFrame } from '@nodo/api';
-import type { Copies, Copy, Ports, Shelf, TabMessage, Tabs } from '@nodo/client';
+import type { Copies, Copy, Ports, Shelf, Tabs } from '@nodo/client';
 import { clear, createStore, get, set } from 'idb-keyval';
 
 /** The client's ports on a browser. */
 export function browserPorts(): Ports {
   return {
+    build: document.querySelector<HTMLMetaElement>('meta[name="nodo-build"]')?.content ?? '',
     shelf: localShelf,
     copies: indexedCopies(),
     tabs: browserTabs(),
@@ -12,7 +12,7 @@ export function browserPorts(): Ports {
     openStream: (path, { onOpen, onFrame, onLost }) => {
       const source = new EventSource(path);
       source.onopen = onOpen;
-      source.onmessage = ({ data }: MessageEvent<string>) => onFrame(JSON.parse(data) as LiveFrame);
+      source.onmessage = ({ data }: MessageEvent<string>) => onFrame(JSON.parse(data));
       // The browser tries again by itself unless the server answered with an error.
       source.onerror = () => onLost(source.readyState === EventSource.CLOSED);
       return () => source.close();
@@ -46,7 +46,7 @@ function browserTabs(): Tabs {
   return {
     post: (message) => channel.postMessage(message),
     onMessage: (listener) => {
-      channel.addEventListener('message', ({ data }: MessageEvent<TabMessage>) => listener(data));
+      channel.addEventListener('message', ({ data }: MessageEvent<unknown>) => listener(data));
     },
     lead: (begin) => {
       // Only where the page is served as safe (https or this very computer) there are locks.

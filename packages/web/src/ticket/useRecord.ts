@@ -2,9 +2,9 @@ import { outbox } from '@nodo/client';
 import {
   applyTicketEvent,
   type CommandOf,
-  type Draft,
   decide,
   type EventType,
+  newDraft,
   type TicketEvent,
 } from '@nodo/ticket';
 import { useCallback, useLayoutEffect, useRef } from 'react';
@@ -34,14 +34,12 @@ export function useRecord(shown: ShownTicket): RecordEntry {
     (type, command) => {
       const { shown, session } = latest.current;
       const { ticket, events, edition, changes } = shown;
-      const draft = {
+      const draft = newDraft(type, command, {
         id: crypto.randomUUID(),
-        type,
-        command,
         epoch: ticket.epoch,
         observedAt: new Date().toISOString(),
         device: deviceId(),
-      } as unknown as Draft;
+      });
       const verdict = decide(ticket, draft, actorOf(session), edition);
       if (!verdict.ok) {
         toast.error(m.refusals[verdict.refusal.code](verdict.refusal));

@@ -1,4 +1,4 @@
-import { type Day, day } from '@nodo/kernel';
+import { type Day, readDay } from '@nodo/kernel';
 import { TextField } from './Field.tsx';
 
 /** A day to be chosen; undefined while none is. */
@@ -18,7 +18,7 @@ export function DayField({
       {...field}
       type="date"
       value={value ?? ''}
-      onChange={({ target }) => onChange(day.safeParse(target.value).data)}
+      onChange={({ target }) => onChange(readDay(target.value))}
     />
   );
 }

@@ -8,6 +8,7 @@ import {
 } from '@nodo/knowledge';
 import { standingUnder, type TicketEvent, type TicketStanding, ticketOf } from '@nodo/ticket';
 import { expose } from 'comlink';
+import { effectOnCases, effectOnTicket } from './questions.ts';
 
 /** How something comes out under the present tables and under the changed ones. */
 export interface Compared<Outcome> {
@@ -17,16 +18,15 @@ export interface Compared<Outcome> {
 
 /** What a change of the tables would do; heavy, and away from the planner at the bench. */
 const effects = {
-  cases(inForce: readonly TableChange[], change: TableChange): Compared<CasesVerdict> {
+  cases(...asked: [readonly TableChange[], TableChange]): Compared<CasesVerdict> {
+    const [inForce, change] = effectOnCases.parse(asked);
     return compared(inForce, change, (edition) => judgeCases(edition, WORKED_CASES));
   },
 
   ticket(
-    id: string,
-    events: readonly TicketEvent[],
-    inForce: readonly TableChange[],
-    change: TableChange,
+    ...asked: [string, readonly TicketEvent[], readonly TableChange[], TableChange]
   ): Compared<TicketStanding | undefined> {
+    const [id, events, inForce, change] = effectOnTicket.parse(asked);
     const ticket = ticketOf(id, events);
     return compared(inForce, change, (edition) => standingUnder(edition, ticket));
   },

@@ -24,6 +24,7 @@ import {
   ticketOf,
 } from '@nodo/ticket';
 import { expose } from 'comlink';
+import { ticketQuestion } from './questions.ts';
 
 export interface Plan extends Planned {
   /** What could be said next, for a machine that is not in the shop. */
@@ -69,8 +70,9 @@ const planner = {
    * Reads a ticket: what to do next, as far as it can be told at once.
    * @param changes what the shop changed in the shipped tables.
    */
-  quick(id: string, events: readonly TicketEvent[], changes: readonly TableChange[]): Plan {
+  quick(...asked: [string, readonly TicketEvent[], readonly TableChange[]]): Plan {
     reading = undefined;
+    const [id, events, changes] = ticketQuestion.parse(asked);
     const ticket = ticketOf(id, events);
     const model = tablesOf(ticket, editionWith(changes));
     if (!model) throw new Error(`no tables for the family of ticket ${id}`);

@@ -1,16 +1,14 @@
 import { type DayOffer, offersFor, planShop, type ShopPlan, type Workshop } from '@nodo/shop';
 import { expose } from 'comlink';
+import type { z } from 'zod';
+import { askedJob, workshop } from './questions.ts';
 
-/** What is asked for a machine that is here or yet to come. */
-export interface AskedJob {
-  readonly ticket?: string;
-  readonly minutes: number;
-  readonly spread: number;
-}
+export type AskedJob = z.infer<typeof askedJob>;
 
 const promises = {
-  plan: (workshop: Workshop): ShopPlan | undefined => planShop(workshop),
-  offers: (workshop: Workshop, job: AskedJob): readonly DayOffer[] => offersFor(workshop, job),
+  plan: (asked: Workshop): ShopPlan | undefined => planShop(workshop.parse(asked)),
+  offers: (asked: Workshop, job: AskedJob): readonly DayOffer[] =>
+    offersFor(workshop.parse(asked), askedJob.parse(job)),
 };
 export type Promises = typeof promises;
 

@@ -99,15 +99,29 @@ function FrameLink({
   );
 }
 
-/** Says when the shop is out of reach, and what waits here meanwhile. */
+/** Says when the shop is out of reach or newer than this page, and what waits here meanwhile. */
 function Reach() {
   const waiting = useAppSelector(
     ({ outbox }) => outbox.entries.filter(({ refusal }) => !refusal).length,
   );
   const unreachable = useAppSelector(({ outbox }) => outbox.unreachable);
   const lost = useStreamState() === 'lost' || unreachable;
+  const outdated = useAppSelector(({ version }) => version.outdated);
+  const unreadable = useAppSelector(({ outbox }) => outbox.unreadable);
   return (
     <div role="status" aria-live="polite">
+      {(outdated || unreadable > 0) && (
+        <p
+          data-testid="outdated"
+          className="flex flex-wrap items-center gap-4 border-b-2 border-dashed border-own px-5 py-2"
+        >
+          {outdated && <span>{m.shell.update.outdated}</span>}
+          {unreadable > 0 && <span>{m.shell.update.unreadable(unreadable)}</span>}
+          {outdated && (
+            <Button onClick={() => window.location.reload()}>{m.shell.update.load}</Button>
+          )}
+        </p>
+      )}
       {lost && (
         <p
           data-testid="lost"

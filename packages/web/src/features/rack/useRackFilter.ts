@@ -14,9 +14,13 @@ export function useRackFilter(): {
   readonly set: (part: Partial<RackFilter>) => void;
 } {
   const [search, setSearch] = useSearchParams();
-  const inAddress = Object.fromEntries(
-    NAMES.map((name) => [name, search.get(name) ?? '']),
-  ) as unknown as RackFilter;
+  const asked = (name: keyof RackFilter) => search.get(name) ?? '';
+  const inAddress: RackFilter = {
+    find: asked('find'),
+    who: asked('who'),
+    stands: asked('stands'),
+    shelf: asked('shelf'),
+  };
   const key = JSON.stringify(inAddress);
   const [filter, setFilter] = useState(inAddress);
   const navigation = useNavigationType();

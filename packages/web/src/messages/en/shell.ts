@@ -78,5 +78,11 @@ export const shell = {
   update: {
     ready: 'A newer Nodo is ready.',
     load: 'Load it',
+    outdated:
+      'The shop’s server runs a newer Nodo than this page. Load it when your hands are free: what waits here stays and is sent then.',
+    unreadable: (count: number) =>
+      count === 1
+        ? 'One entry that another version of Nodo left on this device cannot be read. It stays here.'
+        : `${count} entries that another version of Nodo left on this device cannot be read. They stay here.`,
   },
 } as const;

@@ -1,0 +1,31 @@
+import { day, uuid } from '@nodo/kernel';
+import { shopCard } from '@nodo/shop';
+import { tableChange } from '@nodo/tables';
+import { ticketEvent, ticketSummary } from '@nodo/ticket';
+import { z } from 'zod';
+
+/** What the page asks of its workers, as they check it when it arrives. */
+const events = z.array(ticketEvent);
+const changes = z.array(tableChange);
+
+/** A ticket, and what the shop changed in the shipped tables. */
+export const ticketQuestion = z.tuple([uuid, events, changes]);
+
+/** A ticket, the changes that are in force, and one that might be. */
+export const effectOnTicket = z.tuple([uuid, events, changes, tableChange]);
+export const effectOnCases = z.tuple([changes, tableChange]);
+
+/** Everything that a promise depends on. */
+export const workshop = z.object({
+  rack: z.array(ticketSummary),
+  card: shopCard,
+  people: z.array(uuid),
+  now: z.object({ day, minute: z.number().int().min(0).max(1440) }),
+});
+
+/** The work on a machine that is here or yet to come, in minutes. */
+export const askedJob = z.object({
+  ticket: uuid.optional(),
+  minutes: z.number().min(0),
+  spread: z.number().min(0),
+});
