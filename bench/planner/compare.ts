@@ -1,11 +1,4 @@
-import {
-  type CheckProposal,
-  drawStates,
-  informationOf,
-  outcomesOf,
-  Reckoner,
-  seeded,
-} from '@nodo/core';
+import { type CheckProposal, drawStates, Reckoner, seeded } from '@nodo/core';
 import {
   COMEBACK_MINUTES,
   type FamilyModel,
@@ -17,6 +10,7 @@ import {
   SURE_ENOUGH,
   testableComplaints,
 } from '@nodo/knowledge';
+import { informationOf, outcomesOf } from '../../packages/core/test/information.ts';
 import { spreadOf } from '../../scripts/lib/spread.mjs';
 import { drawTruth, generatorOf, type Truth } from './truth.ts';
 import { type Choose, everythingKnown, type Walk, walk } from './walk.ts';

@@ -4,7 +4,6 @@ import {
   type Evidence,
   openingChain,
   posterior,
-  presentIn,
   type Reading,
   Reckoner,
 } from '@nodo/core';
@@ -17,6 +16,7 @@ import {
   SURE_ENOUGH,
   withinReach,
 } from '@nodo/knowledge';
+import { presentIn } from '../../packages/core/test/information.ts';
 import { answersOf, interviewOf, MOST_FAULTS, type Truth } from './truth.ts';
 
 /** How a machine was looked through. */

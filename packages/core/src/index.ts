@@ -1,57 +1,18 @@
-export {
-  type BobbinRoom,
-  bobbinLasts,
-  bobbinMetres,
-  metresLeft,
-  WINDING_PACKING,
-} from './bobbin/capacity.ts';
-export {
-  type GramForce,
-  gramForce,
-  type HangingErrors,
-  type HangingTension,
-  type HangingTest,
-  hangingTension,
-  USUAL_HANGING_ERRORS,
-} from './bobbin/hanging.ts';
-export { type GaugeSample, type Pull, pullOf } from './bobbin/pull.ts';
-export {
-  type ClockMinutes,
-  clockMinutes,
-  DEGREES_A_CLOCK_MINUTE,
-  MOST_AT_A_TIME,
-  MOST_IN_ALL,
-  SCREW_STEP,
-  type ScrewStand,
-  screwStand,
-} from './bobbin/screw.ts';
-export {
-  type GapFit,
-  type StopGap,
-  type StopGapReading,
-  stopGapReading,
-} from './bobbin/stopGap.ts';
+export { bobbinLasts, bobbinMetres, metresLeft } from './bobbin/capacity.ts';
+export { gramForce, type HangingTension, hangingTension } from './bobbin/hanging.ts';
+export { type GaugeSample, pullOf } from './bobbin/pull.ts';
+export { clockMinutes, SCREW_STEP, screwStand } from './bobbin/screw.ts';
+export { type StopGapReading, stopGapReading } from './bobbin/stopGap.ts';
 export { normalTail } from './chance/normal.ts';
 export { seeded } from './chance/seeded.ts';
-export {
-  type AccessState,
-  machineMinutes,
-  openingChain,
-  type StepDemand,
-} from './diagnosis/access.ts';
-export {
-  type Attempt,
-  type CureProposal,
-  type CureStakes,
-  rankForCure,
-} from './diagnosis/cure.ts';
+export { type AccessState, machineMinutes, openingChain } from './diagnosis/access.ts';
+export { type Attempt, type CureProposal, rankForCure } from './diagnosis/cure.ts';
 export {
   assessDuties,
   type DutyFact,
   type DutyRule,
   type DutyStatus,
   type Requirement,
-  unmetRequirements,
 } from './diagnosis/duties.ts';
 export {
   type Evidence,
@@ -69,32 +30,18 @@ export {
   weighFindings,
   weightBand,
 } from './diagnosis/explain.ts';
-export {
-  buildNetwork,
-  type Network,
-  type NetworkCause,
-  type NetworkFinding,
-  type NetworkLink,
-  strengthOf,
-} from './diagnosis/network.ts';
+export { buildNetwork, type Network, strengthOf } from './diagnosis/network.ts';
 export {
   type CheckCandidate,
   type CheckProposal,
-  informationOf,
   perMinute,
   rankChecks,
 } from './diagnosis/nextCheck.ts';
-export { asTheyAre, type Outcome, outcomesOf, type Question } from './diagnosis/outcomes.ts';
-export {
-  type CauseBelief,
-  comebackRisk,
-  type Posterior,
-  posterior,
-  quietOf,
-} from './diagnosis/posterior.ts';
+export { asTheyAre, type Outcome, OutcomeWalk, type Question } from './diagnosis/outcomes.ts';
+export { type CauseBelief, comebackRisk, posterior, quietOf } from './diagnosis/posterior.ts';
 export { MAX_SHARED_POSITIVES, Reckoner } from './diagnosis/reckoner.ts';
 export { expectedRepairMinutes, repairOrder } from './diagnosis/repairCost.ts';
-export { drawStates, presentIn, type States, statesOf } from './diagnosis/states.ts';
+export { drawStates, type States, statesOf } from './diagnosis/states.ts';
 export type { Trial, TrialQuestion } from './diagnosis/trial.ts';
 export { type Suspect, type WorkLeft, workLeft } from './diagnosis/workLeft.ts';
 export { type Stakes, Worth } from './diagnosis/worth.ts';
@@ -102,7 +49,6 @@ export { CoreFault, whereValid } from './errors/coreError.ts';
 export {
   apart,
   type ClockPlace,
-  type DiscPoint,
   type Hour,
   hourOf,
   ONE_PLACE,
@@ -111,24 +57,17 @@ export {
   sameAs,
 } from './marks/clockPlace.ts';
 export { agree, type Lean, leanOf } from './marks/lean.ts';
-export {
-  GROOVE_SHARE,
-  grooveShare,
-  SOLD_SIZES,
-  sizesForThread,
-  soldBetween,
-} from './needle/groove.ts';
-export { accountForPieces, PIECES_TOLERANCE, type PiecesAccount } from './needle/pieces.ts';
+export { GROOVE_SHARE, grooveShare, SOLD_SIZES, sizesForThread } from './needle/groove.ts';
+export { accountForPieces, type PiecesAccount } from './needle/pieces.ts';
 export {
   type HookMeeting,
-  type NeedleSeat,
   SEATED,
   type SeatEffect,
   seatEffect,
   USUAL_MEETING,
 } from './needle/seat.ts';
-export { bladeDiameter, type NeedleSize, needleSize, SIZE_PAIRS, sizeName } from './needle/size.ts';
-export { BLADE_LENGTH, stiffnessAgainst, tipDeflection } from './needle/stiffness.ts';
+export { type NeedleSize, needleSize, sizeName } from './needle/size.ts';
+export { stiffnessAgainst, tipDeflection } from './needle/stiffness.ts';
 export {
   type NeedleDue,
   needleDue,
@@ -138,14 +77,7 @@ export {
   sewnAs,
   stitchesSewn,
 } from './needle/wear.ts';
-export {
-  type Bill,
-  billOf,
-  type Money,
-  money,
-  type PricedPart,
-  type Rates,
-} from './price/bill.ts';
+export { type Bill, billOf, money, type Rates } from './price/bill.ts';
 export {
   type Bench,
   bench,
@@ -155,31 +87,16 @@ export {
   workUntil,
 } from './schedule/benches.ts';
 export { cheapestAssignment, leastWeightedLateness } from './schedule/bound.ts';
-export { bestPlan, MOST_EXACT, type Objective, type Plan } from './schedule/exact.ts';
+export { bestSchedule } from './schedule/exact.ts';
 export { type Order, orderByDue } from './schedule/order.ts';
-export {
-  type Outlook,
-  outlookOf,
-  type PromiseOffer,
-  promisesFor,
-  SURE_OF_PROMISE,
-} from './schedule/promise.ts';
+export { type Outlook, outlookOf, type PromiseOffer, promisesFor } from './schedule/promise.ts';
 export { ellipticE, ellipticF } from './stitch/elliptic.ts';
-export { type Loop, type LoopSet, needleLoop } from './stitch/loop.ts';
-export { type BarDrive, barHeight, turnForLift, USUAL_BAR_DRIVE } from './stitch/needleBar.ts';
-export { DRAWN_DOWN, eyePasses, stitchLength, threadPerStitch } from './stitch/threadDemand.ts';
-export {
-  FIBRE_DENSITY,
-  FIBRES,
-  type Fibre,
-  PACKING,
-  texOfDiameter,
-  threadDiameter,
-} from './thread/diameter.ts';
+export { needleLoop } from './stitch/loop.ts';
+export { eyePasses, stitchLength, threadPerStitch } from './stitch/threadDemand.ts';
+export { FIBRES, type Fibre, texOfDiameter, threadDiameter } from './thread/diameter.ts';
 export {
   countsPlies,
   FINENESS_UNITS,
-  type Fineness,
   type FinenessUnit,
   numberIn,
   texByWeight,

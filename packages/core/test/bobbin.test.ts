@@ -4,7 +4,6 @@ import {
   bobbinLasts,
   bobbinMetres,
   clockMinutes,
-  DEGREES_A_CLOCK_MINUTE,
   gramForce,
   hangingTension,
   metresLeft,
@@ -80,7 +79,6 @@ describe('the hanging test', () => {
 
 describe('the case screw', () => {
   it('knows a quarter turn as 15 minutes and 90 degrees (common practice)', () => {
-    expect(15 * DEGREES_A_CLOCK_MINUTE).toBe(90);
     const stand = screwStand(10, [5, 5, -3].map(clockMinutes));
     expect(stand).toEqual({ now: 17, total: 7, back: -7, overQuarter: [], overHalf: false });
   });

@@ -4,10 +4,8 @@ import {
   buildNetwork,
   drawStates,
   expectedRepairMinutes,
-  informationOf,
   minutes,
   type Outcome,
-  outcomesOf,
   perMinute,
   posterior,
   Reckoner,
@@ -18,6 +16,7 @@ import {
   Worth,
 } from '../src/index.ts';
 import { enumerate } from './enumerate.ts';
+import { informationOf, outcomesOf } from './information.ts';
 import { fiveFaults, randomCase, randomTrialCase, seen } from './networks.ts';
 
 const look = (...findings: readonly string[]) => ({ kind: 'look', findings }) as const;

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { drawStates, posterior, presentIn, Reckoner, type States } from '../src/index.ts';
+import { drawStates, posterior, Reckoner, type States } from '../src/index.ts';
 import { enumerate } from './enumerate.ts';
+import { presentIn } from './information.ts';
 import { randomCase, randomTrialCase } from './networks.ts';
 
 const DRAWS = 40_000;

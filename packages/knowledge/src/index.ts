@@ -3,7 +3,6 @@ export {
   BOBBIN_CLASSES,
   BOBBIN_MEASURES,
   BOBBIN_TENSION,
-  BOBBIN_TOLERANCE,
   type BobbinClass,
   type BobbinClassId,
   type BobbinMatch,
@@ -15,36 +14,27 @@ export {
 export {
   BOBBIN_TURNS,
   type BobbinTurn,
-  type RewindStep,
   rewindSteps,
   usualTurn,
   WINDINGS,
   type Winding,
 } from './bobbins/condition.ts';
-export {
-  HANG_TURNS,
-  type HangShown,
-  type HangTurn,
-  type HangUp,
-  locateHangUp,
-} from './bobbins/hangUp.ts';
-export { answersOfCase, type WorkedCase } from './cases/case.ts';
+export { HANG_TURNS, type HangShown, type HangTurn, locateHangUp } from './bobbins/hangUp.ts';
+
 export { WORKED_CASES } from './cases/index.ts';
 export { type CasesVerdict, type CaseVerdict, judgeCases } from './cases/judge.ts';
 export { type CaseMove, caseMoves } from './cases/moves.ts';
 export { canonicalJson } from './compile/canonical.ts';
 export {
-  type Compiled,
   compileKnowledge,
   type Finding,
   type Knowledge,
   storedKnowledge,
 } from './compile/compile.ts';
-export type { KnowledgeFault, KnowledgeFaultCode } from './compile/issues.ts';
+export type { KnowledgeFaultCode } from './compile/issues.ts';
 export { type CallProposal, planCall } from './model/call.ts';
 export {
   type ChangedValue,
-  placeOfChange,
   strengthIn,
   type TableChange,
   valueInTables,
@@ -68,14 +58,13 @@ export {
   tellingChecks,
 } from './model/familyModel.ts';
 export { type FreeingStep, freeingSteps, WANTS_FREEING } from './model/freeing.ts';
-export { type OwnCause, ownCheck, ownFinding, ownRepair, withOwnCauses } from './model/ownCause.ts';
-export { LEFT_BY_PHONE, PHONE_WORDS, type PhoneWords, STOP_ON } from './model/phone.ts';
+export { type OwnCause, ownCheck, ownFinding, withOwnCauses } from './model/ownCause.ts';
+export { LEFT_BY_PHONE, PHONE_WORDS, STOP_ON } from './model/phone.ts';
 export {
   COMEBACK_MINUTES,
   checkMinutes,
   isWorthIt,
   type Planned,
-  type PlannedRepair,
   planNext,
   questionOf,
   type Situation,
@@ -102,7 +91,6 @@ export {
   coatingOf,
   NEEDLE_COATINGS,
   NEEDLE_POINTS,
-  type NeedlePoint,
   type PointId,
   pointOf,
 } from './needles/kinds.ts';
@@ -113,13 +101,11 @@ export {
   BEND_TOLERANCE,
   FLAT_SYSTEM,
   type NeedleSystem,
-  ROUND_SYSTEM,
   SCARF_SIDES,
   type ScarfSide,
   SEAT_TOLERANCE,
   scarfFaces,
   systemFor,
-  threadEnters,
 } from './needles/systems.ts';
 export type { Standing } from './schema/provenance.ts';
 export type {
@@ -128,7 +114,6 @@ export type {
   CheckSource,
   DutySource,
   Family,
-  FindingSource,
   Hazard,
   KnowledgeSource,
   Mechanism,
@@ -145,7 +130,6 @@ export {
   ACTION_FOR,
   COARSEST_GRIT,
   DRESSING_TOOLS,
-  type DressingStep,
   type DressingTool,
   dressingSteps,
   findingOf,
@@ -154,17 +138,10 @@ export {
   verdictOn,
   verdictOnPart,
 } from './surfaces/dressing.ts';
-export {
-  DROVE_IT,
-  joinStrikes,
-  type LikelyStrike,
-  type MarkOnMap,
-} from './surfaces/strike.ts';
+export { DROVE_IT, joinStrikes, type LikelyStrike, type MarkOnMap } from './surfaces/strike.ts';
 export {
   isPlastic,
-  MARK_ENDS,
   MARK_KINDS,
-  type MarkEnd,
   type MarkKind,
   STRUCK_PARTS,
   type StruckPart,

@@ -8,7 +8,6 @@ import {
   evidenceOf,
   judgeCases,
   modelOf,
-  placeOfChange,
   SHIPPED,
   type TableChange,
   WORKED_CASES,
@@ -115,7 +114,6 @@ describe('a change of the tables', () => {
         perMille,
       }),
     );
-    expect(new Set(twice.map(placeOfChange)).size).toBe(1);
     expect(editionWith(twice).knowledge.causes.get('needle-low')?.perMille).toBe(70);
   });
 

@@ -14,7 +14,6 @@ import {
   scarfFaces,
   schoolsDue,
   systemFor,
-  threadEnters,
   type Work,
 } from '../src/index.ts';
 
@@ -166,10 +165,9 @@ describe('the tables of needles', () => {
     }
   });
 
-  it('say where the scarf faces, and the thread enters opposite', () => {
+  it('say where the scarf faces', () => {
     expect(scarfFaces('front-loading')).toBe('back');
     expect(scarfFaces('side-needle')).toBeUndefined();
-    expect(threadEnters('left')).toBe('right');
     expect(systemFor(modelOf('round-shank')?.family.traits ?? [])).toMatchObject({ flat: false });
     expect(mm(2)).toBe(systemFor([]).shank);
   });

@@ -2,7 +2,7 @@ import { CoreFault } from '../errors/coreError.ts';
 import { type Millimetres, positive } from '../units/quantities.ts';
 
 /** Share of the room between the flanges that is thread, wound evenly; typical. */
-export const WINDING_PACKING = 0.55;
+const WINDING_PACKING = 0.55;
 
 export interface BobbinRoom {
   /** Across the winding when full. */

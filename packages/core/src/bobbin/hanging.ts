@@ -35,7 +35,7 @@ export interface HangingErrors {
 }
 
 /** A kitchen scale and a rule held beside it; ours, no source. */
-export const USUAL_HANGING_ERRORS: HangingErrors = { grams: 0.5, fall: 3, slip: 3 };
+const USUAL_HANGING_ERRORS: HangingErrors = { grams: 0.5, fall: 3, slip: 3 };
 
 /** What a hanging test tells of the tension. */
 export type HangingTension =

@@ -14,12 +14,10 @@ export function clockMinutes(value: number): ClockMinutes {
   return value as ClockMinutes;
 }
 
-export const DEGREES_A_CLOCK_MINUTE = 6;
-
 /** How far a screw may be turned: common practice. */
 export const SCREW_STEP = 5;
-export const MOST_AT_A_TIME = 15;
-export const MOST_IN_ALL = 30;
+const MOST_AT_A_TIME = 15;
+const MOST_IN_ALL = 30;
 
 export interface ScrewStand {
   /** Where the slot points now, 0 to 60, as on a clock. */

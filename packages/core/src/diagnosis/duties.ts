@@ -68,7 +68,7 @@ function meets(fact: DutyFact, requirement: Requirement): boolean {
 }
 
 /** Those requirements that nothing from `since` on has met. */
-export function unmetRequirements(
+function unmetRequirements(
   requirements: readonly Requirement[],
   facts: readonly DutyFact[],
   since = 0,

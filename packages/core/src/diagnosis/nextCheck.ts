@@ -1,6 +1,6 @@
 import { minutes as asMinutes, type Minutes } from '../units/minutes.ts';
 import type { Network } from './network.ts';
-import { asTheyAre, type Outcome, OutcomeWalk, type Question } from './outcomes.ts';
+import { asTheyAre, OutcomeWalk, type Question } from './outcomes.ts';
 import type { States } from './states.ts';
 import { type Stakes, Worth } from './worth.ts';
 
@@ -65,19 +65,4 @@ export function rankChecks(
 /** Minutes saved per minute of checking. */
 export function perMinute({ gain, minutes }: Pick<CheckProposal, 'gain' | 'minutes'>): number {
   return gain / Math.max(LEAST_MINUTES, minutes);
-}
-
-/**
- * Mutual information between the outcome and what is present now, in bits: the expected fall
- * of the entropy of the state. Never negative. Source: Shannon, Bell Syst. Tech. J. 27 (1948).
- */
-export function informationOf(states: States, outcomes: readonly Outcome[]): number {
-  let bits = 0;
-  for (const { chance, masses } of outcomes) {
-    for (let state = 0; state < masses.length; state += 1) {
-      const mass = masses[state] as number;
-      if (mass > 0) bits += mass * Math.log2(mass / (chance * (states.chances[state] as number)));
-    }
-  }
-  return Math.max(0, bits);
 }

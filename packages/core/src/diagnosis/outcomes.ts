@@ -24,23 +24,6 @@ export interface Outcome {
  */
 const FEW_DRAWS = 2;
 
-/**
- * Everything that a check can answer, with what each answer leaves of the states. An answer
- * that hardly any draw gives is not told apart from its opposite.
- * @throws CoreFault `unknown-id`.
- */
-export function outcomesOf(
-  network: Network,
-  states: States,
-  question: Question,
-): readonly Outcome[] {
-  const outcomes: Outcome[] = [];
-  new OutcomeWalk(network, states).each(question, ({ chance, masses, present }) => {
-    outcomes.push({ chance, masses: masses.slice(), present: present.slice() });
-  });
-  return outcomes;
-}
-
 /** Room for what is reckoned at one finding of a question; written over again and again. */
 interface Room {
   readonly yes: Float64Array;
@@ -50,7 +33,8 @@ interface Room {
 
 /**
  * Walks through what questions can answer, one outcome at a time, without new memory for each:
- * the inner loop of the planner.
+ * the inner loop of the planner. An answer that hardly any draw gives is not told apart from its
+ * opposite.
  */
 export class OutcomeWalk {
   private readonly rooms: Room[] = [];

@@ -44,11 +44,6 @@ export function statesOf(
   };
 }
 
-/** The places of the causes that are present in one state. */
-export function presentIn({ causes, starts }: States, state: number): Uint16Array {
-  return causes.subarray(starts[state], starts[state + 1]);
-}
-
 const NONE = new Uint32Array();
 
 /** The states in which a cause is present. */

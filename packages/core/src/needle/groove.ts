@@ -1,6 +1,5 @@
-import { CoreFault } from '../errors/coreError.ts';
 import { type Millimetres, positive } from '../units/quantities.ts';
-import { type NeedleSize, needleSize, SIZE_PAIRS, THICKEST, THINNEST } from './size.ts';
+import { type NeedleSize, needleSize, SIZE_PAIRS } from './size.ts';
 
 /** A thread of this share of the blade lies in its groove: below it wanders, above it stands out. From memory. */
 export const GROOVE_SHARE = { least: 0.2, most: 0.33 } as const;
@@ -18,13 +17,3 @@ export function sizesForThread(thread: Millimetres): readonly [number, number] {
 
 /** Sizes that are sold, the thinnest first. */
 export const SOLD_SIZES: readonly NeedleSize[] = SIZE_PAIRS.map(([metric]) => needleSize(metric));
-
-/**
- * Sizes that are sold within bounds.
- * @throws CoreFault `no-needle-between` for bounds that lie beyond every needle.
- */
-export function soldBetween(least: number, most: number): readonly NeedleSize[] {
-  if (least > THICKEST || most < THINNEST)
-    throw new CoreFault('no-needle-between', { least, most });
-  return SOLD_SIZES.filter((size) => size >= least && size <= most);
-}

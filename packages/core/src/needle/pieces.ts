@@ -2,7 +2,7 @@ import { CoreFault } from '../errors/coreError.ts';
 import { type Millimetres, positive } from '../units/quantities.ts';
 
 /** Pieces laid end to end may differ so much from the whole needle: what measuring by hand leaves open. */
-export const PIECES_TOLERANCE = 0.5 as Millimetres;
+const PIECES_TOLERANCE = 0.5 as Millimetres;
 
 export interface PiecesAccount {
   readonly laid: number;

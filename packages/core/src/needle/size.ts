@@ -5,8 +5,8 @@ import { type Millimetres, mm } from '../units/quantities.ts';
 export type NeedleSize = number & { readonly unit: 'Nm' };
 
 /** Thinner or thicker than this no needle for these machines is made. */
-export const THINNEST = 50;
-export const THICKEST = 180;
+const THINNEST = 50;
+const THICKEST = 180;
 
 /**
  * @throws CoreFault `not-a-needle-size` below 50 or above 180: a needle of 3 mm is none.

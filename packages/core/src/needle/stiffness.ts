@@ -6,7 +6,7 @@ import { bladeDiameter, type NeedleSize } from './size.ts';
 const STEEL = 210_000;
 
 /** Free length of the blade below the shank, typical for household needles. */
-export const BLADE_LENGTH = mm(25);
+const BLADE_LENGTH = mm(25);
 
 /** Beyond this share of its length a cantilever no longer bends in proportion. */
 const SMALL_DEFLECTION = 0.2;

@@ -1,7 +1,7 @@
 import { CoreFault } from '../errors/coreError.ts';
 import { type Bench, doneAt, type Job, lateness } from './benches.ts';
 import { leastWeightedLateness } from './bound.ts';
-import { bestPlan, MOST_EXACT, type Queues } from './exact.ts';
+import { bestSchedule, MOST_EXACT, type Queues } from './exact.ts';
 
 export interface Order {
   /** Per bench, the jobs in the order in which they are best done there. */
@@ -24,7 +24,7 @@ export interface Order {
 export function orderByDue(jobs: readonly Job[], benches: readonly Bench[]): Order {
   if (benches.length === 0) throw new CoreFault('no-bench');
   if (jobs.length <= MOST_EXACT) {
-    const { queues, cost } = bestPlan(jobs, benches, 'weighted-lateness');
+    const { queues, cost } = bestSchedule(jobs, benches);
     return { queues: named(queues, jobs, benches), cost, bound: () => cost };
   }
   const queues = bettered(jobs, benches, byUrgency(jobs, benches));

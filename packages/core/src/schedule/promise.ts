@@ -37,7 +37,7 @@ function chanceWithin(room: number, mean: number, variance: number): number {
 }
 
 /** As sure as a promise must be. Ours, no source: nine times in ten. */
-export const SURE_OF_PROMISE = 0.9;
+const SURE_OF_PROMISE = 0.9;
 
 export interface PromiseOffer {
   readonly due: number;

@@ -18,7 +18,7 @@ export function stitchLength(perInch: number): Millimetres {
 }
 
 /** Thread that take-up and hook draw down for one stitch, most of it pulled back again; typical. */
-export const DRAWN_DOWN = mm(130);
+const DRAWN_DOWN = mm(130);
 
 /**
  * How often one point of the thread passes the needle's eye before it is sewn in: what is drawn down

@@ -19,7 +19,7 @@ export const BOBBIN_CLASSES = [
 export type BobbinClassId = (typeof BOBBIN_CLASSES)[number]['id'];
 
 /** What a caliper on a moulded part may be off by; ours, no source. */
-export const BOBBIN_TOLERANCE = mm(0.3);
+const BOBBIN_TOLERANCE = mm(0.3);
 
 /** Differences of decimals are not exact. */
 const ROUNDING = 1e-9;

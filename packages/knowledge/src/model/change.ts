@@ -127,25 +127,6 @@ export function strengthIn(shows: CauseSource['shows'], finding: string): Streng
   return words.find((word) => shows[word]?.includes(finding)) ?? 'never';
 }
 
-/** The place in the tables that a change is about: what is read there, and what moves there. */
-export function placeOfChange(change: TableChange): string {
-  switch (change.kind) {
-    case 'shows':
-      return `shows ${change.cause} ${change.finding}`;
-    case 'by-itself':
-      return `by-itself ${change.finding}`;
-    case 'check-minutes':
-    case 'how':
-      return `${change.kind} ${change.check}`;
-    case 'new-cause':
-      return `new-cause ${change.own.id}`;
-    case 'how-often':
-    case 'fix-minutes':
-    case 'remedy':
-      return `${change.kind} ${change.cause}`;
-  }
-}
-
 type Changed<Item> = (item: Item) => Partial<Item>;
 
 function withCause(

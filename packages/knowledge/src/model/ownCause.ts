@@ -29,7 +29,7 @@ export function ownCheck(cause: string): string {
 }
 
 /** The action that puts it right. */
-export function ownRepair(cause: string): string {
+function ownRepair(cause: string): string {
   return `${cause}-repair`;
 }
 

@@ -25,7 +25,7 @@ export const FLAT_SYSTEM: NeedleSystem = {
 };
 
 /** Round shanks of fast heads: 1.6 mm across, here taken as long as the household system. */
-export const ROUND_SYSTEM: NeedleSystem = { ...FLAT_SYSTEM, shank: mm(1.6), flat: false };
+const ROUND_SYSTEM: NeedleSystem = { ...FLAT_SYSTEM, shank: mm(1.6), flat: false };
 
 /** The lengths to reckon with for a machine of these traits. */
 export function systemFor(traits: readonly string[]): NeedleSystem {
@@ -49,19 +49,6 @@ const SCARF_FACES: Readonly<Record<string, ScarfSide | undefined>> = {
 export function scarfFaces(family: string): ScarfSide | undefined {
   return SCARF_FACES[family];
 }
-
-const OPPOSITE: Readonly<Record<ScarfSide, ScarfSide>> = {
-  back: 'front',
-  front: 'back',
-  left: 'right',
-  right: 'left',
-};
-
-/** The thread enters the eye on the side of the long groove, opposite the scarf (and a flat). */
-export function threadEnters(scarf: ScarfSide): ScarfSide {
-  return OPPOSITE[scarf];
-}
-
 /** Where on a head its needles are turned off square by more, the loop suffers: common practice. */
 export const ANGLE_TOLERANCE = 5;
 /** A needle that hangs lower than this is not at its stop; the eye cannot see less. Ours, no source. */
