@@ -2,16 +2,22 @@ import { machineMinutes, seeded } from '@nodo/core';
 import type { Actor } from '@nodo/kernel';
 import { toDay } from '@nodo/kernel';
 import {
+  decisiveChecks,
   type FamilyModel,
   isWorthIt,
   modelOf,
   planNext,
   SHIPPED,
   SURE_ENOUGH,
-  tellingChecks,
 } from '@nodo/knowledge';
-import { NEW_SHOP_CARD, offersFor, planShop, USUAL_TIME } from '@nodo/shop';
-import { assess, type Draft, layer, type TicketSummary, workLeftOn } from '@nodo/ticket';
+import { NEW_SHOP_PROFILE, offersFor, planShop, USUAL_TIME } from '@nodo/shop';
+import {
+  assess,
+  pendingOverlay,
+  type TicketCommand,
+  type TicketSummary,
+  workLeftOn,
+} from '@nodo/ticket';
 import { spreadOf } from '../scripts/lib/spread.mjs';
 import { drawTruth, generatorOf, type Truth } from './planner/truth.ts';
 import { walk } from './planner/walk.ts';
@@ -35,7 +41,7 @@ function busyShop() {
   })) as unknown as readonly TicketSummary[];
   const people = Array.from({ length: PEOPLE }, (_, at) => `person ${at}`);
   const card = {
-    ...NEW_SHOP_CARD,
+    ...NEW_SHOP_PROFILE,
     people: Object.fromEntries(people.map((person) => [person, USUAL_TIME])),
   };
   return { rack, people, card, now: { day: toDay('2026-03-03'), minute: 600 } };
@@ -86,7 +92,7 @@ function minutesTaken(truth: Truth, model: FamilyModel): number {
     0,
   );
   const found = [...truth.causes].filter((cause) => (beliefs.get(cause) ?? 0) >= SURE_ENOUGH);
-  const places = tellingChecks(model);
+  const places = decisiveChecks(model);
   const repairs = found.reduce(
     (sum, cause) =>
       sum +
@@ -108,10 +114,10 @@ function minutesLeft(family: string) {
   const actor: Actor = { person: '00000000-0000-4000-8000-000000000001', role: 'technician' };
   const rows = Array.from({ length: MACHINES }, (_, at) => {
     const truth = drawTruth(generatorOf(family, false), draw);
-    const { ticket } = layer()(
+    const { ticket } = pendingOverlay()(
       'bench',
       [],
-      draftsOf(truth, model, at).map((draft) => ({ draft, actor })),
+      draftsOf(truth, model, at).map((draft) => ({ command: draft, actor })),
       SHIPPED,
     );
     const told = workLeftOn(ticket, model, assess(ticket, model));
@@ -137,7 +143,7 @@ function minutesLeft(family: string) {
 }
 
 /** Taking in, and what the customer said of the machine. */
-function draftsOf(truth: Truth, model: FamilyModel, at: number): readonly Draft[] {
+function draftsOf(truth: Truth, model: FamilyModel, at: number): readonly TicketCommand[] {
   const common = { epoch: 0, observedAt: '2026-03-02T10:00:00.000Z', device: 'bench' };
   const id = (digit: number) =>
     `00000000-0000-4000-8000-${String(at * 10 + digit).padStart(12, '0')}`;
@@ -160,7 +166,7 @@ function draftsOf(truth: Truth, model: FamilyModel, at: number): readonly Draft[
   return [
     { ...common, id: id(1), type: 'intake-taken', command: first },
     ...['complaint', 'context'].map(
-      (check, place): Draft => ({
+      (check, place): TicketCommand => ({
         ...common,
         id: id(2 + place),
         type: 'findings-recorded',

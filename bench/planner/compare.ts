@@ -1,4 +1,4 @@
-import { type CheckProposal, drawStates, Reckoner, seeded } from '@nodo/core';
+import { type CheckProposal, drawStates, PosteriorEngine, seeded } from '@nodo/core';
 import {
   COMEBACK_MINUTES,
   type FamilyModel,
@@ -31,7 +31,7 @@ const ways: Readonly<Record<string, Choose>> = {
   },
   /** Bits per minute, as long as something is worth its minutes. */
   information: (model, situation) => {
-    const states = drawStates(new Reckoner(model.network, situation.evidence));
+    const states = drawStates(new PosteriorEngine(model.network, situation.evidence));
     const complaints = testableComplaints(
       model,
       reportedComplaints(model, situation.evidence.readings),

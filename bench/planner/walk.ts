@@ -3,9 +3,9 @@ import {
   drawStates,
   type Evidence,
   openingChain,
+  PosteriorEngine,
   posterior,
   type Reading,
-  Reckoner,
 } from '@nodo/core';
 import {
   evidenceOf,
@@ -85,7 +85,7 @@ const DRAWS = 20_000;
  * drawn; the model does not know that. What it would tell if it did, from draws of its own states.
  */
 function withinBounds(model: FamilyModel, evidence: Evidence): ReadonlyMap<string, number> {
-  const states = drawStates(new Reckoner(model.network, evidence), DRAWS);
+  const states = drawStates(new PosteriorEngine(model.network, evidence), DRAWS);
   const present = new Float64Array(model.network.causes.length);
   let all = 0;
   states.chances.forEach((chance, state) => {

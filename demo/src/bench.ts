@@ -1,15 +1,15 @@
 import type { Actor } from '@nodo/kernel';
 import { type FamilyModel, FLAT_SYSTEM, INTERVIEWS, SHIPPED } from '@nodo/knowledge';
-import { type EventStore, type RecordRequest, recordDrafts } from '@nodo/server';
+import { type EventStore, type RecordRequest, recordCommands } from '@nodo/server';
 import {
   assess,
-  type CommandOf,
+  type CommandPayload,
   type EventType,
-  newDraft,
+  foldTicket,
+  modelOfTicket,
+  newCommand,
   nextStep,
   type Ticket,
-  tablesOf,
-  ticketOf,
 } from '@nodo/ticket';
 import { DEMO_CARD } from './card.ts';
 import { idOf } from './ids.ts';
@@ -46,20 +46,20 @@ export class DemoBench {
   async record<Type extends EventType>(
     by: DemoLogin,
     type: Type,
-    command: CommandOf<Type>,
+    command: CommandPayload<Type>,
     known: Known = {},
   ): Promise<void> {
     if (this.count === 0) this.known = known;
     const { id: person, role } = DEMO_PEOPLE[by];
     const actor: Actor = { person, role };
     this.count += 1;
-    const draft = newDraft(type, command, {
+    const draft = newCommand(type, command, {
       id: idOf(`${this.ticket} ${this.count}`),
       epoch: (await this.now()).epoch,
       observedAt: this.at.toISOString(),
       device: by === 'mirra' ? 'counter' : `bench of ${DEMO_PEOPLE[by].name}`,
     });
-    const recorded = await recordDrafts(
+    const recorded = await recordCommands(
       this.store,
       {
         shop: DEMO_SHOP.id,
@@ -77,7 +77,7 @@ export class DemoBench {
   }
 
   async now(): Promise<Ticket> {
-    return ticketOf(this.ticket, await this.store.load(DEMO_SHOP.id, this.ticket));
+    return foldTicket(this.ticket, await this.store.load(DEMO_SHOP.id, this.ticket));
   }
 
   /** What the customer says is wrong, in the words of the sheet. */
@@ -205,7 +205,7 @@ export class DemoBench {
   }
 
   private async model(): Promise<FamilyModel> {
-    const model = tablesOf(await this.now(), SHIPPED);
+    const model = modelOfTicket(await this.now(), SHIPPED);
     if (!model) throw new Error(`${this.ticket}: no such family`);
     return model;
   }

@@ -1,15 +1,20 @@
 import { dayAfter, dayOf } from '@nodo/kernel';
-import { NEW_SHOP_CARD, type ShopCard, USUAL_TIME } from '@nodo/shop';
+import { NEW_SHOP_PROFILE, type ShopProfile, USUAL_TIME } from '@nodo/shop';
 import { DEMO_PEOPLE } from './people.ts';
 import type { DemoTime } from './time.ts';
 
 const { odren, tavi, halle } = DEMO_PEOPLE;
 
 /** What holds for the invented shop, but for the days off, which lie ahead of today. */
-export const DEMO_CARD: ShopCard = { ...NEW_SHOP_CARD, hour: 5400, usualDays: 7, stuckDays: 4 };
+export const DEMO_CARD: ShopProfile = {
+  ...NEW_SHOP_PROFILE,
+  hour: 5400,
+  usualDays: 7,
+  stuckDays: 4,
+};
 
 /** The card of the demo shop on the day on which it is told. */
-export function demoCard({ now, zone }: DemoTime): ShopCard {
+export function demoCard({ now, zone }: DemoTime): ShopProfile {
   const ahead = (days: number) => dayAfter(dayOf(now.toISOString(), zone), days);
   return {
     ...DEMO_CARD,

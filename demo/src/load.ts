@@ -9,10 +9,10 @@ import {
   MemoryEventStore,
   PostgresEventStore,
   recordTables,
-  ShopSheets,
+  ShopProfiles,
   withShop,
 } from '@nodo/server';
-import { newCustomerCard, newMachineCard } from '@nodo/shop';
+import { newCustomerProfile, newMachineProfile } from '@nodo/shop';
 import { DemoBench } from './bench.ts';
 import { DEMO_CALLS, type DemoCall } from './calls.ts';
 import { demoCard } from './card.ts';
@@ -44,7 +44,10 @@ export async function loadDemo(database: DatabaseSettings, time: DemoTime): Prom
     });
     if (!fresh) return 0;
     const store = new PostgresEventStore(db);
-    await new ShopSheets(db, time.zone).change(DEMO_SHOP.id, { revision: 0, card: demoCard(time) });
+    await new ShopProfiles(db, time.zone).change(DEMO_SHOP.id, {
+      revision: 0,
+      card: demoCard(time),
+    });
     const memory = new MemoryEventStore();
     const past = new Map<string, DemoBench>();
     for (const visit of PAST_VISITS) {
@@ -116,9 +119,9 @@ function known(family: string, label: string, [name, phone]: readonly [string, s
   const plate = MODELS[label.length % MODELS.length] ?? '';
   const serial = `${plate.slice(0, 1)}${machine.replaceAll(/[^0-9]/g, '').slice(0, 6)}`;
   const needles = label === 'Twelve-needle head' ? 12 : 1;
-  const card = { ...newMachineCard(family, label), model: plate, serial, needles };
+  const card = { ...newMachineProfile(family, label), model: plate, serial, needles };
   return {
-    customer: { id: customer, ...newCustomerCard(name, phone) },
+    customer: { id: customer, ...newCustomerProfile(name, phone) },
     machine: { id: machine, card },
   };
 }

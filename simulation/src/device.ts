@@ -38,7 +38,7 @@ export class Device {
     let begin: () => void = () => undefined;
     const client = createClient({
       build: 'simulated',
-      shelf: {
+      storage: {
         ...shelf,
         set: (key, value) => alive(() => shelf.set(key, value)),
         remove: (key) => alive(() => shelf.remove(key)),

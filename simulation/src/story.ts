@@ -3,13 +3,13 @@ import { isDeepStrictEqual } from 'node:util';
 import { ADDRESSES, pathTo } from '@nodo/api';
 import { type Client, enteredOn, outbox } from '@nodo/client';
 import { seeded } from '@nodo/core';
-import { deskOf, presentEdition, type TableEvent } from '@nodo/tables';
+import { foldChangeRequests, type TableEvent, versionInForce } from '@nodo/tables';
 import {
-  type Draft,
   decide,
-  layer,
   mayBeCorrected,
+  pendingOverlay,
   type RackEntry,
+  type TicketCommand,
   type TicketEvent,
 } from '@nodo/ticket';
 import { Device } from './device.ts';
@@ -40,7 +40,7 @@ export interface Told {
 
 interface Recorded {
   readonly ticket: string;
-  readonly draft: Draft;
+  readonly draft: TicketCommand;
   readonly person: string;
 }
 
@@ -213,8 +213,8 @@ export class Story {
       change,
       reason: 'It is simulated.',
     })) as TableEvent;
-    const desk = deskOf(await this.shop.store.tableEvents(this.shop.id));
-    const { hash } = presentEdition(desk).knowledge;
+    const desk = foldChangeRequests(await this.shop.store.tableEvents(this.shop.id));
+    const { hash } = versionInForce(desk).knowledge;
     await record('change-accepted', { proposal: id, against: hash });
   }
 
@@ -295,7 +295,7 @@ export class Story {
       epoch: shown.ticket.epoch,
       observedAt: new Date().toISOString(),
       device: 'simulated',
-    } as unknown as Draft;
+    } as unknown as TicketCommand;
     const actor = { person, role: session.person.role };
     if (!decide(shown.ticket, draft, actor, shown.edition).ok) return;
     client.store.dispatch(outbox.actions.added({ ticket: id, draft, person }));
@@ -305,7 +305,7 @@ export class Story {
   private get refused(): readonly string[] {
     return this.screens.flatMap(({ device }) =>
       device.waiting
-        .map((kept) => JSON.parse(kept) as { draft: Draft; refusal?: object })
+        .map((kept) => JSON.parse(kept) as { draft: TicketCommand; refusal?: object })
         .flatMap(({ draft, refusal }) => (refusal ? [draft.id] : [])),
     );
   }
@@ -385,9 +385,9 @@ function shownTicket({ api, store }: Client, id: string) {
   const tables = api.endpoints.tables.select()(state).data;
   const session = api.endpoints.session.select()(state).data;
   if (!file || !tables || !session) return undefined;
-  const edition = presentEdition(deskOf(tables));
+  const edition = versionInForce(foldChangeRequests(tables));
   const entered = enteredOn(id, state.outbox.entries, session.screen.people);
-  const { ticket, events, waiting } = layer()(id, file.events, entered, edition);
+  const { ticket, events, waiting } = pendingOverlay()(id, file.events, entered, edition);
   return { ticket, events, edition, waiting: waiting.size };
 }
 

@@ -1,5 +1,5 @@
 import { AT_THE_COUNTER, instant, LEADS, uuid } from '@nodo/kernel';
-import { customerCard, machineCard } from '@nodo/shop';
+import { customerProfile, machineProfile } from '@nodo/shop';
 import { mark, measure, partPut, rackEntry, setUpFound } from '@nodo/ticket';
 import { z } from 'zod';
 import { ADDRESSES } from './addresses.ts';
@@ -7,26 +7,26 @@ import { defineEndpoint } from './endpoint.ts';
 
 const revision = z.number().int().nonnegative();
 
-const machineSheet = z.object({
+const machineRecord = z.object({
   id: uuid,
   /** Whose it is, if that is known. */
   customer: uuid.nullable(),
   revision,
-  card: machineCard,
+  card: machineProfile,
 });
-export type MachineSheet = z.infer<typeof machineSheet>;
+export type MachineRecord = z.infer<typeof machineRecord>;
 
 const customerFile = z.object({
   id: uuid,
   revision,
   /** Null once the person was erased: what was done to the machines stays. */
-  card: customerCard.nullable(),
+  card: customerProfile.nullable(),
   erasedAt: instant.nullable(),
   /** Where this one is found now, having turned out to be a double. */
   mergedInto: uuid.nullable(),
   /** Doubles that were merged into this one, with what they said. */
-  doubles: z.array(z.object({ id: uuid, card: customerCard.nullable() })),
-  machines: z.array(machineSheet),
+  doubles: z.array(z.object({ id: uuid, card: customerProfile.nullable() })),
+  machines: z.array(machineRecord),
   /** Theirs and their doubles', the latest first. */
   tickets: z.array(rackEntry),
 });
@@ -46,7 +46,7 @@ export const changeCustomer = defineEndpoint({
   ...ADDRESSES.changeCustomer,
   roles: AT_THE_COUNTER,
   params: ofCustomer,
-  body: z.object({ revision, card: customerCard }),
+  body: z.object({ revision, card: customerProfile }),
   answer: customerFile,
 });
 
@@ -90,12 +90,12 @@ const visit = z.object({
 export type Visit = z.infer<typeof visit>;
 
 const machineFile = z.object({
-  machine: machineSheet,
+  machine: machineRecord,
   customerName: z.string().nullable(),
   /** The latest first. */
   visits: z.array(visit),
   /** Earlier cards, the latest first. */
-  earlier: z.array(z.object({ revision, at: instant, by: uuid, card: machineCard })),
+  earlier: z.array(z.object({ revision, at: instant, by: uuid, card: machineProfile })),
 });
 export type MachineFile = z.infer<typeof machineFile>;
 
@@ -113,6 +113,6 @@ export const changeMachine = defineEndpoint({
   ...ADDRESSES.changeMachine,
   roles: AT_THE_COUNTER,
   params: ofMachine,
-  body: z.object({ revision, card: machineCard, customer: uuid.nullable() }),
+  body: z.object({ revision, card: machineProfile, customer: uuid.nullable() }),
   answer: machineFile,
 });

@@ -6,10 +6,10 @@ import {
   readCustomer,
   readMachine,
 } from './customers.ts';
+import { readPaper } from './documents.ts';
 import { listLinks, makeLink, readShared, revokeLink } from './links.ts';
 import { live } from './live.ts';
 import { readNeedles, registerNeedle } from './needles.ts';
-import { readPaper } from './papers.ts';
 import {
   changeAccount,
   endScreen,

@@ -1,11 +1,11 @@
 export { ADDRESSES, BEAT_MS, BUILD_HEADER } from './addresses.ts';
-export type { CustomerFile, MachineFile, MachineSheet, Visit } from './customers.ts';
+export type { CustomerFile, MachineFile, MachineRecord, Visit } from './customers.ts';
+export { DOCUMENT_KINDS, type DocumentKind } from './documents.ts';
 export type { Endpoint } from './endpoint.ts';
 export { ENDPOINTS } from './endpoints.ts';
 export type { CustomerLink } from './links.ts';
-export { type LiveFrame, type Looker, liveFrame } from './live.ts';
+export { type LiveFrame, liveFrame, type Presence } from './live.ts';
 export type { NeedleFile } from './needles.ts';
-export { PAPERS, type Paper } from './papers.ts';
 export type {
   Account,
   Audited,
@@ -20,11 +20,11 @@ export {
   type ApiRequest,
   type EndpointName,
   type ParamsOf,
-  type PayloadOf,
   pathTo,
+  type RequestBodyOf,
 } from './requests.ts';
 export type { Hit } from './search.ts';
 export type { Person, Session } from './session.ts';
-export type { ShopSheet } from './shop.ts';
+export type { ShopRecord } from './shop.ts';
 export type { Candidate } from './tables.ts';
 export type { Customer, NewMachine, TicketFile } from './tickets.ts';

@@ -1,5 +1,5 @@
 import { AT_THE_COUNTER, instant, uuid } from '@nodo/kernel';
-import { forCustomer } from '@nodo/ticket';
+import { customerView } from '@nodo/ticket';
 import { z } from 'zod';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
@@ -44,5 +44,5 @@ export const readShared = defineEndpoint({
   roles: 'anyone',
   params: z.object({ token: z.string().regex(/^[A-Za-z0-9_-]{43}$/) }),
   body: z.undefined(),
-  answer: forCustomer,
+  answer: customerView,
 });

@@ -5,14 +5,14 @@ import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
 
 /** What somebody looks at on one screen. */
-const looker = z.object({
+const presence = z.object({
   screen: uuid,
   person: uuid,
   ticket: uuid.nullable(),
   /** The check or repair that is in front of them. */
   check: z.string().nullable(),
 });
-export type Looker = z.infer<typeof looker>;
+export type Presence = z.infer<typeof presence>;
 
 /** What the server pushes to a screen. */
 export const liveFrame = z.discriminatedUnion('kind', [
@@ -28,7 +28,7 @@ export const liveFrame = z.discriminatedUnion('kind', [
   /** A card moved: of the shop, a customer or a machine. */
   z.object({ kind: z.literal('cards') }),
   /** Who looks at what, on all screens of the shop. */
-  z.object({ kind: z.literal('presence'), who: z.array(looker) }),
+  z.object({ kind: z.literal('presence'), who: z.array(presence) }),
   /** Something may have been missed: read again what is on the screen. */
   z.object({ kind: z.literal('resync') }),
   /** Nothing new. Where it does not come, the stream is dead without knowing it. */

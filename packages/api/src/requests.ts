@@ -16,7 +16,7 @@ type Frozen<Value> = Value extends Uint8Array
 
 /** What an endpoint's path and query name. */
 export type ParamsOf<Name extends EndpointName> = Frozen<z.input<Endpoints[Name]['params']>>;
-export type PayloadOf<Name extends EndpointName> = Frozen<z.input<Endpoints[Name]['body']>>;
+export type RequestBodyOf<Name extends EndpointName> = Frozen<z.input<Endpoints[Name]['body']>>;
 export type AnswerOf<Name extends EndpointName> = z.output<Endpoints[Name]['answer']>;
 
 /** The keys that cannot be left out of a value; none for a value without any. */
@@ -34,7 +34,7 @@ type Part<Key extends string, Value> = [Value] extends [undefined]
 /** One call of an endpoint, as its schemas want it. */
 export type ApiRequest<Name extends EndpointName = EndpointName> = {
   [One in Name]: { readonly name: One } & Part<'params', ParamsOf<One>> &
-    Part<'body', PayloadOf<One>>;
+    Part<'body', RequestBodyOf<One>>;
 }[Name];
 
 /** The path of an endpoint with its parameters filled in; what the path does not name follows `?`. */

@@ -1,5 +1,5 @@
 import { AT_THE_COUNTER, EVERY_ROLE, humanText, instant, uuid } from '@nodo/kernel';
-import { rackEntry, STANDINGS } from '@nodo/ticket';
+import { rackEntry, STAGES } from '@nodo/ticket';
 import { z } from 'zod';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
@@ -14,7 +14,7 @@ const hit = z.object({
   more: z.string(),
   /** Of a ticket: its tag while it hangs, and where it stands. */
   tag: z.number().int().nullable(),
-  state: z.enum(STANDINGS).nullable(),
+  state: z.enum(STAGES).nullable(),
   at: instant.nullable(),
 });
 export type Hit = z.infer<typeof hit>;

@@ -1,24 +1,24 @@
 import { EVERY_ROLE, LEADS } from '@nodo/kernel';
-import { shopCard } from '@nodo/shop';
+import { shopProfile } from '@nodo/shop';
 import { z } from 'zod';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
 
 /** A card, and how often it was changed; whoever changes it says what they had before them. */
-const shopChange = z.object({ revision: z.number().int().nonnegative(), card: shopCard });
+const shopChange = z.object({ revision: z.number().int().nonnegative(), card: shopProfile });
 
-const shopSheet = shopChange.extend({
+const shopRecord = shopChange.extend({
   /** Nobody has said yet which time zone the shop is in: it is the one of its server. */
   zoneAssumed: z.boolean(),
 });
-export type ShopSheet = z.infer<typeof shopSheet>;
+export type ShopRecord = z.infer<typeof shopRecord>;
 
 export const readShop = defineEndpoint({
   ...ADDRESSES.readShop,
   roles: EVERY_ROLE,
   params: z.object({}),
   body: z.undefined(),
-  answer: shopSheet,
+  answer: shopRecord,
 });
 
 /** Refused with `card-moved` when somebody else changed it meanwhile. */
@@ -27,5 +27,5 @@ export const changeShop = defineEndpoint({
   roles: LEADS,
   params: z.object({}),
   body: shopChange,
-  answer: shopSheet,
+  answer: shopRecord,
 });

@@ -1,5 +1,5 @@
 import { EVERY_ROLE, LEADS, uuid } from '@nodo/kernel';
-import { ownCause, tableDraft, tableEvent } from '@nodo/tables';
+import { ownCause, tableCommand, tableEvent } from '@nodo/tables';
 import { z } from 'zod';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
@@ -30,6 +30,6 @@ export const recordTableEvent = defineEndpoint({
   ...ADDRESSES.recordTableEvent,
   roles: LEADS,
   params: z.object({}),
-  body: tableDraft,
+  body: tableCommand,
   answer: tableEvent,
 });

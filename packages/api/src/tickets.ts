@@ -1,15 +1,15 @@
 import { AT_THE_COUNTER, EVERY_ROLE, uuid } from '@nodo/kernel';
-import { customerCard, machineCard } from '@nodo/shop';
-import { draft, rackEntry, ticketEvent } from '@nodo/ticket';
+import { customerProfile, machineProfile } from '@nodo/shop';
+import { rackEntry, ticketCommand, ticketEvent } from '@nodo/ticket';
 import { z } from 'zod';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
 
-const customer = customerCard.extend({ id: uuid });
+const customer = customerProfile.extend({ id: uuid });
 export type Customer = z.infer<typeof customer>;
 
 /** A machine that the shop sees for the first time. */
-const newMachine = z.object({ id: uuid, card: machineCard });
+const newMachine = z.object({ id: uuid, card: machineProfile });
 export type NewMachine = z.infer<typeof newMachine>;
 
 const ticketFile = z.object({
@@ -37,7 +37,7 @@ export const takeIn = defineEndpoint({
     /** Written down with it; left out when the first entry names one that is known. */
     customer: customer.nullable(),
     machine: newMachine.nullish(),
-    drafts: z.array(draft).min(1).max(8),
+    drafts: z.array(ticketCommand).min(1).max(8),
   }),
   answer: ticketFile,
 });
@@ -67,6 +67,6 @@ export const recordEvent = defineEndpoint({
   ...ADDRESSES.recordEvent,
   roles: EVERY_ROLE,
   params: z.object({ ticket: uuid }),
-  body: draft,
+  body: ticketCommand,
   answer: ticketEvent,
 });

@@ -1,9 +1,9 @@
-import { type AnswerOf, type ApiRequest, type PayloadOf, pathTo } from '@nodo/api';
+import { type AnswerOf, type ApiRequest, pathTo, type RequestBodyOf } from '@nodo/api';
 import { createApi } from '@reduxjs/toolkit/query/react';
 import type { Call } from './call.ts';
-import { keepTrue, type Reading } from './follow.ts';
-import type { Keeper } from './keeper.ts';
+import { keepLive, type Reading } from './keepLive.ts';
 import type { LiveStream } from './liveStream.ts';
+import type { OfflineCache } from './offlineCache.ts';
 import type { Ports } from './ports.ts';
 import type { CheckedTabs } from './tabs.ts';
 import { appendInOrder, placeOnRack } from './tickets.ts';
@@ -11,7 +11,7 @@ import { appendInOrder, placeOnRack } from './tickets.ts';
 export interface ApiParts {
   readonly call: Call;
   readonly stream: LiveStream;
-  readonly keeper: Keeper;
+  readonly cache: OfflineCache;
   readonly tabs: CheckedTabs;
   readonly wait: Ports['wait'];
 }
@@ -27,8 +27,8 @@ const ticketRequest = (ticket: string): ApiRequest<'readTicket'> => ({
 export const READ_AGAIN = { forceRefetch: true, subscribe: false } as const;
 
 /** What the server knows, kept live for exactly as long as somebody looks at it. */
-export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
-  const keptTrue = keepTrue({ stream, keeper, wait });
+export function createNodoApi({ call, stream, cache, tabs, wait }: ApiParts) {
+  const keptTrue = keepLive({ stream, cache, wait });
 
   const screenOf = (state: unknown): string | undefined =>
     api.endpoints.session.select()(state as never).data?.screen.id;
@@ -36,7 +36,7 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
   const api = createApi({
     reducerPath: 'api',
     baseQuery: async (request: ApiRequest, { forced }) =>
-      await keeper.through(request, await call(request), forced === true),
+      await cache.through(request, await call(request), forced === true),
     keepUnusedDataFor: 30,
     tagTypes: ['accounts', 'screens', 'links'],
     endpoints: (build) => {
@@ -49,7 +49,7 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
           onQueryStarted: async (_given, { dispatch, queryFulfilled }): Promise<void> => {
             const { data } = await queryFulfilled.catch(() => ({ data: undefined }));
             if (!data) return;
-            keeper.put(pathTo('whoAmI'), data);
+            cache.put(pathTo('whoAmI'), data);
             void dispatch(api.util.upsertQueryData('session', undefined, data));
             tabs.post({ kind: 'session' });
           },
@@ -59,11 +59,11 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
         session: build.query<AnswerOf<'whoAmI'>, void>({
           query: () => ({ name: 'whoAmI' }),
         }),
-        signIn: sessionChange<PayloadOf<'signIn'>>((body) => ({
+        signIn: sessionChange<RequestBodyOf<'signIn'>>((body) => ({
           name: 'signIn',
           body,
         })),
-        changePerson: sessionChange<PayloadOf<'changePerson'>>((body) => ({
+        changePerson: sessionChange<RequestBodyOf<'changePerson'>>((body) => ({
           name: 'changePerson',
           body,
         })),
@@ -72,7 +72,7 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
           invalidatesTags: ['screens'],
         }),
         lockScreen: sessionChange<void>(() => ({ name: 'lockScreen', body: {} })),
-        setPin: sessionChange<PayloadOf<'setPin'>>((body) => ({
+        setPin: sessionChange<RequestBodyOf<'setPin'>>((body) => ({
           name: 'setPin',
           body,
         })),
@@ -81,17 +81,17 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
           onQueryStarted: async (_none, { queryFulfilled }) => {
             await queryFulfilled.then(
               () => {
-                keeper.clear();
+                cache.clear();
                 tabs.post({ kind: 'session' });
               },
               () => undefined,
             );
           },
         }),
-        changePassword: build.mutation<object, PayloadOf<'changePassword'>>({
+        changePassword: build.mutation<object, RequestBodyOf<'changePassword'>>({
           query: (body) => ({ name: 'changePassword', body }),
         }),
-        redeemCode: build.mutation<object, PayloadOf<'redeemCode'>>({
+        redeemCode: build.mutation<object, RequestBodyOf<'redeemCode'>>({
           query: (body) => ({ name: 'redeemCode', body }),
         }),
         people: build.query<AnswerOf<'listPeople'>, void>({
@@ -108,13 +108,13 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
           query: () => ({ name: 'listAccounts' }),
           providesTags: ['accounts'],
         }),
-        invitePerson: build.mutation<AnswerOf<'invitePerson'>, PayloadOf<'invitePerson'>>({
+        invitePerson: build.mutation<AnswerOf<'invitePerson'>, RequestBodyOf<'invitePerson'>>({
           query: (body) => ({ name: 'invitePerson', body }),
           invalidatesTags: ['accounts'],
         }),
         changeAccount: build.mutation<
           AnswerOf<'changeAccount'>,
-          { person: string; change: PayloadOf<'changeAccount'> }
+          { person: string; change: RequestBodyOf<'changeAccount'> }
         >({
           query: ({ person, change }) => ({
             name: 'changeAccount',
@@ -154,7 +154,10 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
           query: (ticket) => ({ name: 'listLinks', params: { ticket } }),
           providesTags: ['links'],
         }),
-        makeLink: build.mutation<AnswerOf<'makeLink'>, { ticket: string } & PayloadOf<'makeLink'>>({
+        makeLink: build.mutation<
+          AnswerOf<'makeLink'>,
+          { ticket: string } & RequestBodyOf<'makeLink'>
+        >({
           query: ({ ticket, ...body }) => ({
             name: 'makeLink',
             params: { ticket },
@@ -235,7 +238,10 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
           query: () => ({ name: 'listCandidates' }),
           keepUnusedDataFor: 0,
         }),
-        changeTables: build.mutation<AnswerOf<'recordTableEvent'>, PayloadOf<'recordTableEvent'>>({
+        changeTables: build.mutation<
+          AnswerOf<'recordTableEvent'>,
+          RequestBodyOf<'recordTableEvent'>
+        >({
           query: (body) => ({ name: 'recordTableEvent', body }),
           onQueryStarted: async (_draft, { dispatch, queryFulfilled }) => {
             const stored = await queryFulfilled.then(
@@ -246,7 +252,7 @@ export function createNodoApi({ call, stream, keeper, tabs, wait }: ApiParts) {
             if (stored) void dispatch(api.endpoints.tables.initiate(undefined, READ_AGAIN));
           },
         }),
-        takeIn: build.mutation<AnswerOf<'takeIn'>, PayloadOf<'takeIn'>>({
+        takeIn: build.mutation<AnswerOf<'takeIn'>, RequestBodyOf<'takeIn'>>({
           query: (body) => ({ name: 'takeIn', body }),
         }),
       };

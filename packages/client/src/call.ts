@@ -11,16 +11,16 @@ import type { Refusal } from '@nodo/kernel';
 import type { Ports } from './ports.ts';
 
 /** Why a call came to nothing: refused by the server, or never answered. */
-export type CallFault =
+export type CallError =
   | { readonly kind: 'refused'; readonly refusal: Refusal }
   /** No answer, or one that a proxy or a dying server made up: try again later. */
   | { readonly kind: 'unreachable' };
 
 export type Answer<Name extends EndpointName = EndpointName> =
   | { readonly data: AnswerOf<Name> }
-  | { readonly error: CallFault };
+  | { readonly error: CallError };
 /** An answer of whatever endpoint. */
-export type Answered = { readonly data: unknown } | { readonly error: CallFault };
+export type Answered = { readonly data: unknown } | { readonly error: CallError };
 export type Call = <Name extends EndpointName>(request: ApiRequest<Name>) => Promise<Answer<Name>>;
 
 const ANSWER_WITHIN_MS = 12_000;

@@ -1,6 +1,6 @@
 import { type AnswerOf, ENDPOINTS, type EndpointName, type LiveFrame, liveFrame } from '@nodo/api';
 import { instant, refusal, refuse, uuid } from '@nodo/kernel';
-import { draft, ticketEvent } from '@nodo/ticket';
+import { ticketCommand, ticketEvent } from '@nodo/ticket';
 import { z } from 'zod';
 import type { OutboxEntry } from './outbox.ts';
 import type { TabMessage } from './ports.ts';
@@ -12,10 +12,15 @@ import type { TabMessage } from './ports.ts';
  * Loaded by `boundary.ts` when the first of it comes: no page needs the schemas to begin.
  */
 
-const outboxEntry = z.object({ ticket: uuid, draft, person: uuid, refusal: refusal.optional() });
+const outboxEntry = z.object({
+  ticket: uuid,
+  draft: ticketCommand,
+  person: uuid,
+  refusal: refusal.optional(),
+});
 
 /** As much of a stored entry as is needed to show it in the tray. */
-const keptEntry = outboxEntry.extend({
+const storedEntry = outboxEntry.extend({
   draft: z.looseObject({ id: uuid, type: z.string(), command: z.object({}), observedAt: instant }),
 });
 
@@ -27,7 +32,7 @@ export function readEntry(text: string): OutboxEntry | undefined {
   const stored = jsonOf(text);
   const whole = outboxEntry.safeParse(stored);
   if (whole.success) return whole.data;
-  if (!keptEntry.safeParse(stored).success) return undefined;
+  if (!storedEntry.safeParse(stored).success) return undefined;
   const path = whole.error.issues[0]?.path.join('.') ?? '';
   return { ...(stored as OutboxEntry), refusal: refuse('bad-input', path) };
 }

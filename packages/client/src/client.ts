@@ -1,11 +1,11 @@
 import { createNodoApi } from './api.ts';
 import { boundary } from './boundary.ts';
 import { type Call, caller } from './call.ts';
-import { type FullApi, withCards } from './cardsApi.ts';
-import { Keeper } from './keeper.ts';
 import { LiveStream } from './liveStream.ts';
-import { keepChanges, outbox, waitingOn } from './outbox.ts';
+import { OfflineCache } from './offlineCache.ts';
+import { outbox, persistChanges, waitingOn } from './outbox.ts';
 import type { Ports } from './ports.ts';
+import { type FullApi, withProfiles } from './profilesApi.ts';
 import { outboxSender, showConfirmed } from './sender.ts';
 import { createStore, fromTab, type NodoStore } from './store.ts';
 import { checkedTabs } from './tabs.ts';
@@ -30,15 +30,15 @@ export function createClient(ports: Ports): Client {
     if (build !== '' && ports.build !== '' && build !== ports.build) outdated();
   });
   const stream = new LiveStream({ ...ports, tabs }, outdated);
-  const keeper = new Keeper(ports, call);
-  const parts = { call, stream, keeper, tabs, wait: ports.wait };
+  const cache = new OfflineCache(ports, call);
+  const parts = { call, stream, cache, tabs, wait: ports.wait };
   const base = createNodoApi(parts);
-  const api = withCards(base, parts);
+  const api = withProfiles(base, parts);
   const store = createStore(base, ports);
   const sendWaiting = outboxSender({ store, api: base, call, stream, ports });
   let leads = false;
 
-  const waiting = waitingOn(ports.shelf);
+  const waiting = waitingOn(ports.storage);
   if (waiting.length > 0) {
     void boundary().then(({ readEntry }) =>
       store.dispatch(outbox.actions.restored(waiting.map(readEntry))),
@@ -49,7 +49,7 @@ export function createClient(ports: Ports): Client {
   store.subscribe(() => {
     const { entries } = store.getState().outbox;
     if (entries !== kept) {
-      keepChanges(ports.shelf, kept, entries);
+      persistChanges(ports.storage, kept, entries);
       kept = entries;
     }
     if (leads) sendWaiting();
@@ -70,7 +70,7 @@ export function createClient(ports: Ports): Client {
   tabs.lead(() => {
     leads = true;
     // Kept up to date by the tab that hears the stream itself.
-    stream.onFrame((frame) => keeper.hear(frame));
+    stream.onFrame((frame) => cache.hear(frame));
     stream.lead();
     sendWaiting();
   });

@@ -1,4 +1,4 @@
-export type { Answer, Call, CallFault } from './call.ts';
+export type { Answer, Call, CallError } from './call.ts';
 export { type Client, createClient } from './client.ts';
 export { enteredOn, type OutboxEntry, outbox } from './outbox.ts';
 export type {
@@ -10,4 +10,4 @@ export type {
   TabMessage,
   Tabs,
 } from './ports.ts';
-export type { Shelf } from './shelf.ts';
+export type { KeyValueStorage } from './storage.ts';

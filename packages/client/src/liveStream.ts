@@ -46,8 +46,8 @@ export class LiveStream {
         ports.tabs.post({ kind: 'stream', state: this.state });
         ports.tabs.post({ kind: 'frame', frame: this.lastPresence });
       }
-      if (message.kind === 'frame' && !this.leads) this.tell(message.frame);
-      if (message.kind === 'stream' && !this.leads) this.tellState(message.state);
+      if (message.kind === 'frame' && !this.leads) this.notify(message.frame);
+      if (message.kind === 'stream' && !this.leads) this.notifyState(message.state);
     });
   }
 
@@ -69,7 +69,7 @@ export class LiveStream {
 
   /** Something does not join on: whoever listens here reads again. */
   missed(): void {
-    this.tell({ kind: 'resync' });
+    this.notify({ kind: 'resync' });
   }
 
   onFrame(listener: Listener): void {
@@ -157,21 +157,21 @@ export class LiveStream {
 
   private passOn(frame: LiveFrame): void {
     if (frame.kind === 'presence') this.lastPresence = frame;
-    this.tell(frame);
+    this.notify(frame);
     for (const listener of this.overhearing) listener(frame);
     this.ports.tabs.post({ kind: 'frame', frame });
   }
 
   private passOnState(state: StreamState): void {
-    this.tellState(state);
+    this.notifyState(state);
     this.ports.tabs.post({ kind: 'stream', state });
   }
 
-  private tell(frame: LiveFrame): void {
+  private notify(frame: LiveFrame): void {
     for (const listener of [...this.listeners]) listener(frame);
   }
 
-  private tellState(state: StreamState): void {
+  private notifyState(state: StreamState): void {
     this.state = state;
     for (const listener of this.stateListeners) listener(state);
   }

@@ -1,13 +1,13 @@
 import type { Person } from '@nodo/api';
 import type { Refusal } from '@nodo/kernel';
-import type { Draft, Entered } from '@nodo/ticket';
+import type { PendingCommand, TicketCommand } from '@nodo/ticket';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { Shelf } from './shelf.ts';
+import type { KeyValueStorage } from './storage.ts';
 
 /** One entry that was made on this screen and is not yet confirmed by the server. */
 export interface OutboxEntry {
   readonly ticket: string;
-  readonly draft: Draft;
+  readonly draft: TicketCommand;
   /** Who made it; sent only while this person is signed in on this screen. */
   readonly person: string;
   /** Set when the server would not have it; it waits in the tray until it is put away. */
@@ -23,28 +23,28 @@ export interface OutboxState {
 }
 
 /** Each entry under a key of its own, so that two tabs cannot overwrite each other's. */
-const KEPT_UNDER = 'nodo.outbox.';
+const KEY_PREFIX = 'nodo.outbox.';
 
 /** What waited when this tab was opened, as it was written. */
-export function waitingOn(shelf: Shelf): readonly string[] {
+export function waitingOn(shelf: KeyValueStorage): readonly string[] {
   return shelf
     .keys()
-    .filter((key) => key.startsWith(KEPT_UNDER))
+    .filter((key) => key.startsWith(KEY_PREFIX))
     .flatMap((key) => shelf.get(key) ?? []);
 }
 
 /** Writes what changed through at once: a reload or a dead battery loses nothing. */
-export function keepChanges(
-  shelf: Shelf,
+export function persistChanges(
+  shelf: KeyValueStorage,
   before: readonly OutboxEntry[],
   after: readonly OutboxEntry[],
 ): void {
   for (const entry of after) {
-    if (!before.includes(entry)) shelf.set(KEPT_UNDER + entry.draft.id, JSON.stringify(entry));
+    if (!before.includes(entry)) shelf.set(KEY_PREFIX + entry.draft.id, JSON.stringify(entry));
   }
   const left = new Set(after.map(({ draft }) => draft.id));
   for (const { draft } of before) {
-    if (!left.has(draft.id)) shelf.remove(KEPT_UNDER + draft.id);
+    if (!left.has(draft.id)) shelf.remove(KEY_PREFIX + draft.id);
   }
 }
 
@@ -56,12 +56,12 @@ export function enteredOn(
   ticket: string,
   entries: readonly OutboxEntry[],
   people: readonly Person[],
-): readonly Entered[] {
+): readonly PendingCommand[] {
   return entries
     .filter((entry) => entry.ticket === ticket && !entry.refusal)
     .flatMap(({ draft, person }) => {
       const maker = people.find(({ id }) => id === person);
-      return maker ? [{ draft, actor: { person, role: maker.role } }] : [];
+      return maker ? [{ command: draft, actor: { person, role: maker.role } }] : [];
     });
 }
 

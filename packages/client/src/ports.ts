@@ -1,7 +1,7 @@
 import type { LiveFrame } from '@nodo/api';
 import type { TicketEvent } from '@nodo/ticket';
 import type { OutboxAction } from './outbox.ts';
-import type { Shelf } from './shelf.ts';
+import type { KeyValueStorage } from './storage.ts';
 
 /** What the server said once, kept so that work goes on without it. */
 export interface Copy {
@@ -48,7 +48,7 @@ export interface StreamEvents {
 export interface Ports {
   /** Which build of the application this page runs; empty where that is not known. */
   readonly build: string;
-  readonly shelf: Shelf;
+  readonly storage: KeyValueStorage;
   readonly copies: Copies;
   readonly tabs: Tabs;
   readonly fetch: (path: string, init: RequestInit) => Promise<Response>;

@@ -25,13 +25,13 @@ export function createStore(api: NodoApi, ports: Ports) {
       // The checks walk the whole state after every action, tickets and all.
       defaults({ serializableCheck: false, immutableCheck: false }).concat(
         api.middleware,
-        tellTabs(ports.tabs),
+        broadcastToTabs(ports.tabs),
       ),
   });
 }
 
 /** The tabs of one browser share one outbox: what one changes, the others hear. */
-function tellTabs(tabs: Tabs): Middleware {
+function broadcastToTabs(tabs: Tabs): Middleware {
   return () => (next) => (action) => {
     const done = next(action);
     const { type } = action as OutboxAction;

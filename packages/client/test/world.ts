@@ -167,7 +167,7 @@ export class World {
     const copies = memoryCopies(this.copies);
     const ports: Ports = {
       build: 'this one',
-      shelf: memoryShelf(this.shelf),
+      storage: memoryShelf(this.shelf),
       copies: {
         ...copies,
         set: (path, copy) => {

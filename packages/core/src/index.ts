@@ -39,13 +39,13 @@ export {
 } from './diagnosis/nextCheck.ts';
 export { asTheyAre, type Outcome, OutcomeWalk, type Question } from './diagnosis/outcomes.ts';
 export { type CauseBelief, comebackRisk, posterior, quietOf } from './diagnosis/posterior.ts';
-export { MAX_SHARED_POSITIVES, Reckoner } from './diagnosis/reckoner.ts';
+export { MAX_SHARED_POSITIVES, PosteriorEngine } from './diagnosis/posteriorEngine.ts';
 export { expectedRepairMinutes, repairOrder } from './diagnosis/repairCost.ts';
 export { drawStates, type States, statesOf } from './diagnosis/states.ts';
 export type { Trial, TrialQuestion } from './diagnosis/trial.ts';
 export { type Suspect, type WorkLeft, workLeft } from './diagnosis/workLeft.ts';
 export { type Stakes, Worth } from './diagnosis/worth.ts';
-export { CoreFault, whereValid } from './errors/coreError.ts';
+export { CoreError, whereValid } from './errors/coreError.ts';
 export {
   apart,
   type ClockPlace,

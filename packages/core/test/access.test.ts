@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { CoreFault, machineMinutes, minutes, openingChain } from '../src/index.ts';
+import { CoreError, machineMinutes, minutes, openingChain } from '../src/index.ts';
 
 const STATES = [
   { id: 'closed', from: undefined, openMinutes: 0, closeMinutes: 0 },
@@ -30,7 +30,7 @@ describe('opening', () => {
   });
 
   it('refuses a state that this machine does not have', () => {
-    expect(() => openingChain(STATES, open(), 'hood')).toThrow(CoreFault);
+    expect(() => openingChain(STATES, open(), 'hood')).toThrow(CoreError);
   });
 });
 

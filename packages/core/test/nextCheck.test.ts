@@ -6,9 +6,9 @@ import {
   expectedRepairMinutes,
   minutes,
   type Outcome,
+  PosteriorEngine,
   perMinute,
   posterior,
-  Reckoner,
   rankChecks,
   repairOrder,
   type States,
@@ -151,7 +151,7 @@ describe('ranking', () => {
 
   // Of s4 the order of repair hangs on a tie, which draws break one way or the other.
   it('tells the sampled worth within a tenth of the exact one', () => {
-    const drawn = drawStates(new Reckoner(network, seen('s1')), 20_000);
+    const drawn = drawStates(new PosteriorEngine(network, seen('s1')), 20_000);
     const candidates = ['s2', 's3'].map((id) => candidate(id, 1, id));
     const exact = rankChecks(network, states, candidates, stakes);
     for (const proposal of rankChecks(network, drawn, candidates, stakes)) {

@@ -2,7 +2,7 @@ import { infer } from 'bayesjs';
 import { describe, expect, it } from 'vitest';
 import {
   buildNetwork,
-  CoreFault,
+  CoreError,
   comebackRisk,
   MAX_SHARED_POSITIVES,
   posterior,
@@ -213,7 +213,7 @@ describe('what posterior refuses', () => {
     try {
       work();
     } catch (fault) {
-      return fault instanceof CoreFault ? fault.code : String(fault);
+      return fault instanceof CoreError ? fault.code : String(fault);
     }
     return 'nothing';
   };

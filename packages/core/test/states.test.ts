@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { drawStates, posterior, Reckoner, type States } from '../src/index.ts';
+import { drawStates, PosteriorEngine, posterior, type States } from '../src/index.ts';
 import { enumerate } from './enumerate.ts';
 import { presentIn } from './information.ts';
 import { randomCase, randomTrialCase } from './networks.ts';
@@ -23,7 +23,7 @@ describe('draws from the joint distribution', () => {
   ])('have the exact chances of whole states, %s, seed %i', (_, seed, make) => {
     const { network, evidence } = make(seed);
     const exact = byPresent(enumerate(network, evidence).states);
-    const drawn = byPresent(drawStates(new Reckoner(network, evidence), DRAWS));
+    const drawn = byPresent(drawStates(new PosteriorEngine(network, evidence), DRAWS));
     for (const [state, chance] of exact) {
       // Five standard errors: one state in millions is further off by luck alone.
       const error = 5 * Math.sqrt((chance * (1 - chance)) / DRAWS) + 1e-9;
@@ -34,14 +34,14 @@ describe('draws from the joint distribution', () => {
 
   it('come out the same for the same evidence, and otherwise for another seed', () => {
     const { network, evidence } = randomCase(4);
-    const once = drawStates(new Reckoner(network, evidence), 500);
-    expect(drawStates(new Reckoner(network, evidence), 500)).toEqual(once);
-    expect(drawStates(new Reckoner(network, evidence), 500, 2)).not.toEqual(once);
+    const once = drawStates(new PosteriorEngine(network, evidence), 500);
+    expect(drawStates(new PosteriorEngine(network, evidence), 500)).toEqual(once);
+    expect(drawStates(new PosteriorEngine(network, evidence), 500, 2)).not.toEqual(once);
   });
 
   it('put draws alike together, each cause once and in order', () => {
     const { network, evidence } = randomCase(9);
-    const states = drawStates(new Reckoner(network, evidence), 2000);
+    const states = drawStates(new PosteriorEngine(network, evidence), 2000);
     const present = Array.from(states.chances, (_, state) => [...presentIn(states, state)]);
     expect(new Set(present.map((causes) => causes.join())).size).toBe(present.length);
     for (const causes of present) expect([...causes].sort((a, b) => a - b)).toEqual(causes);

@@ -31,7 +31,7 @@ export {
   type Knowledge,
   storedKnowledge,
 } from './compile/compile.ts';
-export type { KnowledgeFaultCode } from './compile/issues.ts';
+export type { KnowledgeIssueCode } from './compile/issues.ts';
 export { type CallProposal, planCall } from './model/call.ts';
 export {
   type ChangedValue,
@@ -42,7 +42,6 @@ export {
   withChange,
   withChanges,
 } from './model/change.ts';
-export { type Edition, editionOf } from './model/edition.ts';
 export {
   evidenceOf,
   INTERVIEWS,
@@ -52,10 +51,10 @@ export {
   withinReach,
 } from './model/evidence.ts';
 export {
+  decisiveChecks,
   type FamilyCheck,
   type FamilyModel,
   familyModel,
-  tellingChecks,
 } from './model/familyModel.ts';
 export { type FreeingStep, freeingSteps, WANTS_FREEING } from './model/freeing.ts';
 export { type OwnCause, ownCheck, ownFinding, withOwnCauses } from './model/ownCause.ts';
@@ -70,6 +69,7 @@ export {
   type Situation,
   SURE_ENOUGH,
 } from './model/planner.ts';
+export { type KnowledgeVersion, knowledgeVersionOf } from './model/version.ts';
 export {
   EVERYDAY_POINTS,
   type EverydayPoint,
@@ -107,7 +107,7 @@ export {
   scarfFaces,
   systemFor,
 } from './needles/systems.ts';
-export type { Standing } from './schema/provenance.ts';
+export type { Provenance } from './schema/provenance.ts';
 export type {
   ActionSource,
   CauseSource,
@@ -118,14 +118,14 @@ export type {
   KnowledgeSource,
   Mechanism,
   Place,
-  Plan,
+  PlanPolicy,
   Side,
   StrengthWord,
   Where,
 } from './schema/schema.ts';
 export { STRENGTHS } from './schema/schema.ts';
 export { parseCheckCondition, parseRequirement } from './schema/tokens.ts';
-export { EDITION, editionWith, KNOWLEDGE, modelOf, SHIPPED } from './shipped.ts';
+export { KNOWLEDGE, modelOf, SHIPPED, SHIPPED_SOURCE, versionWith } from './shipped.ts';
 export {
   ACTION_FOR,
   COARSEST_GRIT,

@@ -3,13 +3,13 @@ import { describe, expect, it } from 'vitest';
 import {
   caseMoves,
   compileKnowledge,
-  EDITION,
-  editionWith,
   evidenceOf,
   judgeCases,
   modelOf,
   SHIPPED,
+  SHIPPED_SOURCE,
   type TableChange,
+  versionWith,
   WORKED_CASES,
   withChange,
   withChanges,
@@ -29,7 +29,7 @@ const NEW_CAUSE: TableChange = {
 /** One of each kind, with where the changed value is read. */
 const EACH: readonly (readonly [
   TableChange,
-  (edition: ReturnType<typeof editionWith>) => unknown,
+  (edition: ReturnType<typeof versionWith>) => unknown,
   unknown,
 ])[] = [
   [
@@ -76,7 +76,7 @@ const EACH: readonly (readonly [
 
 describe('a change of the tables', () => {
   it.each(EACH)('%o stands in the changed edition alone', (change, read, expected) => {
-    const changed = editionWith([change]);
+    const changed = versionWith([change]);
     expect(read(changed)).toEqual(expected);
     expect(read(SHIPPED)).not.toEqual(expected);
     expect(changed.knowledge.hash).not.toBe(SHIPPED.knowledge.hash);
@@ -85,7 +85,9 @@ describe('a change of the tables', () => {
 
   it('takes a link away, and out of every other strength', () => {
     const shows = (strength: 'never' | 'rare') =>
-      withChanges(EDITION, [{ kind: 'shows', cause: 'needle-low', finding: 'skip', strength }])
+      withChanges(SHIPPED_SOURCE, [
+        { kind: 'shows', cause: 'needle-low', finding: 'skip', strength },
+      ])
         .mechanisms.flatMap(({ causes }) => causes)
         .find(({ id }) => id === 'needle-low')?.shows;
     expect(Object.values(shows('never') ?? {}).flat()).not.toContain('skip');
@@ -98,12 +100,12 @@ describe('a change of the tables', () => {
     { kind: 'check-minutes', check: 'no-such', minutes: 5 },
     { kind: 'by-itself', finding: 'no-such', chance: 0.1 },
   ])('of something unknown is none: %o', (change) => {
-    expect(withChange(EDITION, change)).toBeUndefined();
-    expect(withChanges(EDITION, [change])).toBe(EDITION);
+    expect(withChange(SHIPPED_SOURCE, change)).toBeUndefined();
+    expect(withChanges(SHIPPED_SOURCE, [change])).toBe(SHIPPED_SOURCE);
   });
 
   it('cannot bring in a cause twice', () => {
-    expect(withChange(withChanges(EDITION, [NEW_CAUSE]), NEW_CAUSE)).toBeUndefined();
+    expect(withChange(withChanges(SHIPPED_SOURCE, [NEW_CAUSE]), NEW_CAUSE)).toBeUndefined();
   });
 
   it('the later one counts where two are about the same place', () => {
@@ -114,12 +116,12 @@ describe('a change of the tables', () => {
         perMille,
       }),
     );
-    expect(editionWith(twice).knowledge.causes.get('needle-low')?.perMille).toBe(70);
+    expect(versionWith(twice).knowledge.causes.get('needle-low')?.perMille).toBe(70);
   });
 
   it('gives the same edition for the same changes, and the shipped one for none', () => {
-    expect(editionWith([])).toBe(SHIPPED);
-    expect(editionWith([NEW_CAUSE])).toBe(editionWith([{ ...NEW_CAUSE }]));
+    expect(versionWith([])).toBe(SHIPPED);
+    expect(versionWith([NEW_CAUSE])).toBe(versionWith([{ ...NEW_CAUSE }]));
   });
 
   it('moves the reckoning the way it says', () => {
@@ -129,7 +131,7 @@ describe('a change of the tables', () => {
       const { beliefs } = posterior(model.network, evidenceOf(model, readings, []));
       return beliefs.find(({ cause }) => cause === 'needle-low')?.is ?? 0;
     };
-    const more = editionWith([{ kind: 'how-often', cause: 'needle-low', perMille: 200 }]);
+    const more = versionWith([{ kind: 'how-often', cause: 'needle-low', perMille: 200 }]);
     expect(chance(more.modelOf('drop-in'))).toBeGreaterThan(2 * chance(modelOf('drop-in')));
   });
 });
@@ -137,7 +139,7 @@ describe('a change of the tables', () => {
 describe('the worked cases under a changed edition', () => {
   it('come out worse where the tables forget what a cause shows', () => {
     const before = judgeCases(SHIPPED, WORKED_CASES);
-    const blind = editionWith([
+    const blind = versionWith([
       { kind: 'shows', cause: 'needle-low', finding: 'needle-short-of-stop', strength: 'rare' },
     ]);
     const after = judgeCases(blind, WORKED_CASES);
@@ -157,7 +159,7 @@ describe('the worked cases under a changed edition', () => {
   });
 
   it('are told with those first that are no longer told rightly, and the other way round', () => {
-    const rare = editionWith(
+    const rare = versionWith(
       [...SHIPPED.knowledge.causes.keys()]
         .slice(0, 12)
         .map((cause): TableChange => ({ kind: 'how-often', cause, perMille: 0.01 })),

@@ -4,10 +4,10 @@ import {
   type CheckSource,
   compileKnowledge,
   type DutySource,
-  EDITION,
-  type KnowledgeFaultCode,
+  type KnowledgeIssueCode,
   type KnowledgeSource,
   type Mechanism,
+  SHIPPED_SOURCE,
 } from '../src/index.ts';
 
 const cause: CauseSource = {
@@ -94,7 +94,7 @@ describe('each kind of fault', () => {
     expect(faultsOf(sound)).toEqual([]);
   });
 
-  it.each<[KnowledgeFaultCode, string, KnowledgeSource]>([
+  it.each<[KnowledgeIssueCode, string, KnowledgeSource]>([
     ['double-id', 'two causes of one id', withMechanism({ causes: [cause, cause] })],
     [
       'unknown-cause',
@@ -314,6 +314,6 @@ describe('content hash', () => {
   });
 
   it('compiles the edition in one piece', () => {
-    expect(faultsOf(EDITION)).toEqual([]);
+    expect(faultsOf(SHIPPED_SOURCE)).toEqual([]);
   });
 });

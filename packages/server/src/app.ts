@@ -13,14 +13,14 @@ import { headers } from './http/headers.ts';
 import { pages } from './http/pages.ts';
 import { sendRefusal } from './http/send.ts';
 import type { LiveHub } from './live/hub.ts';
-import type { Presence } from './live/presence.ts';
+import type { PresenceTracker } from './live/presence.ts';
 import type { PhotoStore } from './photos/photoStore.ts';
-import { type Cards, cardRoutes } from './routes/cards.ts';
+import { documentRoutes } from './routes/documents.ts';
 import { linkRoutes } from './routes/links.ts';
 import { liveRoutes } from './routes/live.ts';
-import { paperRoutes } from './routes/papers.ts';
 import { peopleRoutes } from './routes/people.ts';
 import { photoRoutes } from './routes/photos.ts';
+import { type Profiles, profileRoutes } from './routes/profiles.ts';
 import { searchRoutes } from './routes/search.ts';
 import { SESSION_COOKIE, sessionRoutes } from './routes/session.ts';
 import { tablesRoutes } from './routes/tables.ts';
@@ -31,10 +31,10 @@ export interface AppParts {
   readonly auth: Auth;
   readonly store: EventStore;
   readonly db: Sequelize;
-  readonly cards: Cards;
+  readonly cards: Profiles;
   readonly photos: PhotoStore;
   readonly hub: LiveHub;
-  readonly presence: Presence;
+  readonly presence: PresenceTracker;
   readonly sessionPool: Pool;
   readonly sessionSecret: string;
   /** Where other devices find it, if it serves them. */
@@ -68,9 +68,9 @@ export function createApp(parts: AppParts): Express {
   ticketRoutes(app, auth, store, photos, now);
   photoRoutes(app, auth, store, photos);
   linkRoutes(app, auth, parts.cards, store);
-  cardRoutes(app, auth, parts.cards, store, photos);
+  profileRoutes(app, auth, parts.cards, store, photos);
   searchRoutes(app, auth, parts.db, store);
-  paperRoutes(app, auth, parts.cards, store, photos, parts.reach);
+  documentRoutes(app, auth, parts.cards, store, photos, parts.reach);
   tablesRoutes(app, auth.people, store, now);
   liveRoutes(app, auth.people, hub, presence);
   app.use('/api', (_request: Request, response: Response) => {

@@ -7,10 +7,6 @@ import { Audit } from './auth/audit.ts';
 import { SignInDelays } from './auth/delays.ts';
 import { Links } from './auth/links.ts';
 import { People } from './auth/people.ts';
-import { Customers } from './cards/customers.ts';
-import { Machines } from './cards/machines.ts';
-import { Needles } from './cards/needles.ts';
-import { ShopSheets } from './cards/shopSheets.ts';
 import type { Settings } from './config/settings.ts';
 import { connect } from './db/connect.ts';
 import { unsafeReasons } from './db/safety.ts';
@@ -18,9 +14,13 @@ import { buildOf } from './http/pages.ts';
 import { lanServers } from './lan.ts';
 import { LiveHub } from './live/hub.ts';
 import { listen } from './live/listen.ts';
-import { Presence } from './live/presence.ts';
+import { PresenceTracker } from './live/presence.ts';
 import { PhotoStore } from './photos/photoStore.ts';
 import { sweepPhotos } from './photos/sweep.ts';
+import { Customers } from './profiles/customers.ts';
+import { Machines } from './profiles/machines.ts';
+import { Needles } from './profiles/needles.ts';
+import { ShopProfiles } from './profiles/shopProfiles.ts';
 import { rebuildMissingWords } from './search/rebuild.ts';
 import { PostgresEventStore } from './store/postgres.ts';
 
@@ -68,7 +68,7 @@ export async function runServer(
   sessionPool.on('error', (fault) => log(`sessions: lost a connection (${fault.message})`));
   const store = new PostgresEventStore(db);
   const hub = new LiveHub();
-  const presence = new Presence(db, hub, now);
+  const presence = new PresenceTracker(db, hub, now);
   const listening = listen(database, store, hub, presence, log);
   const sweeping = setInterval(() => presence.sweep(), SWEEP_MS);
   const beating = setInterval(() => hub.pushAll({ kind: 'beat' }), settings.beatMs ?? BEAT_MS);
@@ -92,7 +92,7 @@ export async function runServer(
       customers: new Customers(db, now),
       machines: new Machines(db, now),
       needles: new Needles(db),
-      sheets: new ShopSheets(db, zone),
+      sheets: new ShopProfiles(db, zone),
     },
     photos,
     hub,

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { ADDRESSES, type EndpointName, type Paper, pathTo } from '@nodo/api';
-import { NEW_SHOP_CARD, newCustomerCard, newMachineCard } from '@nodo/shop';
+import { ADDRESSES, type DocumentKind, type EndpointName, pathTo } from '@nodo/api';
+import { NEW_SHOP_PROFILE, newCustomerProfile, newMachineProfile } from '@nodo/shop';
 import { jpeg } from './jpeg.ts';
 import { draftOf, intakeDraft, needleDraft, proposalDraft } from './shop.ts';
 
@@ -14,7 +14,7 @@ export interface Named {
   readonly photo: string;
   readonly customer: string;
   readonly machine: string;
-  readonly paper: Paper;
+  readonly paper: DocumentKind;
   /** What is looked for by its letters. */
   readonly find: string;
 }
@@ -124,14 +124,14 @@ export function callsAbout(ids: Named): Calls {
     readShop: () => ({ path: ADDRESSES.readShop.path }),
     changeShop: () => ({
       path: ADDRESSES.changeShop.path,
-      body: { revision: 99, card: NEW_SHOP_CARD },
+      body: { revision: 99, card: NEW_SHOP_PROFILE },
     }),
     readCustomer: () => ({
       path: pathTo('readCustomer', { customer: ids.customer }),
     }),
     changeCustomer: () => ({
       path: pathTo('changeCustomer', { customer: ids.customer }),
-      body: { revision: 0, card: newCustomerCard('Somebody else', '') },
+      body: { revision: 0, card: newCustomerProfile('Somebody else', '') },
     }),
     mergeCustomer: () => ({
       path: pathTo('mergeCustomer', { customer: ids.customer }),
@@ -148,7 +148,7 @@ export function callsAbout(ids: Named): Calls {
     }),
     changeMachine: () => ({
       path: pathTo('changeMachine', { machine: ids.machine }),
-      body: { revision: 1, card: newMachineCard('drop-in', 'Another'), customer: null },
+      body: { revision: 1, card: newMachineProfile('drop-in', 'Another'), customer: null },
     }),
     live: () => ({ path: ADDRESSES.live.path }),
   };

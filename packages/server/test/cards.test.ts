@@ -1,12 +1,13 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { utimes } from 'node:fs/promises';
 import { Transformer } from '@napi-rs/image';
-import type { CustomerFile, Hit, MachineFile, ShopSheet, TicketFile } from '@nodo/api';
+import type { CustomerFile, Hit, MachineFile, ShopRecord, TicketFile } from '@nodo/api';
 import { toDay } from '@nodo/kernel';
-import { NEW_SHOP_CARD, newCustomerCard, newMachineCard } from '@nodo/shop';
+import { NEW_SHOP_PROFILE, newCustomerProfile, newMachineProfile } from '@nodo/shop';
 import type { RackEntry } from '@nodo/ticket';
 import { QueryTypes } from 'sequelize';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { writeDay, writeDayOf } from '../src/documents/parts.ts';
 import {
   connect,
   PostgresEventStore,
@@ -14,7 +15,6 @@ import {
   rebuildWords,
   withShop,
 } from '../src/index.ts';
-import { writeDay, writeDayOf } from '../src/papers/forCustomer.ts';
 import { PhotoStore } from '../src/photos/photoStore.ts';
 import { sweepPhotos } from '../src/photos/sweep.ts';
 import { jpeg } from './jpeg.ts';
@@ -58,8 +58,8 @@ async function takenIn(
   const taken = { ticket: randomUUID(), customer: randomUUID(), machine: randomUUID() };
   await ok<TicketFile>(counter, 'POST', '/api/tickets', {
     ticket: taken.ticket,
-    customer: { id: taken.customer, ...newCustomerCard(name, phone) },
-    machine: { id: taken.machine, card: { ...newMachineCard('drop-in', label), serial } },
+    customer: { id: taken.customer, ...newCustomerProfile(name, phone) },
+    machine: { id: taken.machine, card: { ...newMachineProfile('drop-in', label), serial } },
     drafts: [intakeDraft({ label, customer: taken.customer, machine: taken.machine, ...first })],
   });
   return taken;
@@ -79,7 +79,7 @@ const rackLine = async (ticket: string): Promise<RackEntry | undefined> =>
 describe('a customer', () => {
   it('is changed by whoever saw the latest, and called so everywhere from then on', async () => {
     const { ticket, customer, machine } = await takenIn('Pell Umbrick');
-    const card = { ...newCustomerCard('Pell Umbrick-Ostra', '000 0777'), notes: 'Rings late' };
+    const card = { ...newCustomerProfile('Pell Umbrick-Ostra', '000 0777'), notes: 'Rings late' };
     const path = `/api/customers/${customer}`;
     await ok(counter, 'POST', path, { revision: 0, card });
     expect(await counter.call('POST', path, { revision: 0, card })).toMatchObject({
@@ -151,7 +151,7 @@ describe('a customer', () => {
     });
     expect((await lead.call('GET', `/api/shared/${token}`)).status).toBe(404);
     expect((await ok<TicketFile>(lead, 'GET', `/api/tickets/${ticket}`)).customer).toBeNull();
-    const card = newCustomerCard('Zelda Quorn', '');
+    const card = newCustomerProfile('Zelda Quorn', '');
     expect(
       await counter.call('POST', `/api/customers/${customer}`, { revision: 0, card }),
     ).toMatchObject({ status: 409, body: { code: 'erased' } });
@@ -201,7 +201,7 @@ describe('a machine', () => {
 
   it('that somebody else brings is theirs from then on', async () => {
     const { machine, ticket } = await takenIn('Wenzel Ruhland');
-    const buyer = { id: randomUUID(), ...newCustomerCard('Ottilie Krahn', '') };
+    const buyer = { id: randomUUID(), ...newCustomerProfile('Ottilie Krahn', '') };
     await ok(counter, 'POST', '/api/tickets', {
       ticket: randomUUID(),
       customer: buyer,
@@ -275,14 +275,14 @@ describe('search', () => {
 
 describe('the shop’s card', () => {
   it('is changed by a lead who saw the latest', async () => {
-    const before = await ok<ShopSheet>(counter, 'GET', '/api/shop');
+    const before = await ok<ShopRecord>(counter, 'GET', '/api/shop');
     // A shop that has said nothing is where its server is, until a lead says otherwise.
     expect(before).toEqual({
       revision: 0,
-      card: { ...NEW_SHOP_CARD, timeZone: 'Europe/Vienna' },
+      card: { ...NEW_SHOP_PROFILE, timeZone: 'Europe/Vienna' },
       zoneAssumed: true,
     });
-    const card = { ...NEW_SHOP_CARD, timeZone: 'Pacific/Auckland', hour: 5200 };
+    const card = { ...NEW_SHOP_PROFILE, timeZone: 'Pacific/Auckland', hour: 5200 };
     const changed = { revision: 1, card, zoneAssumed: false };
     expect(await ok(lead, 'POST', '/api/shop', { revision: 0, card })).toEqual(changed);
     expect((await lead.call('POST', '/api/shop', { revision: 0, card })).status).toBe(409);
@@ -291,7 +291,7 @@ describe('the shop’s card', () => {
 
   it('of before shops had a time zone keeps what it says, and gets the server’s', async () => {
     const db = connect(server.database, server.database.app, 1);
-    const { timeZone: _, ...stored } = { ...NEW_SHOP_CARD, hour: 6100 };
+    const { timeZone: _, ...stored } = { ...NEW_SHOP_PROFILE, hour: 6100 };
     await withShop(db, server.otherShop.id, (transaction) =>
       db.query('INSERT INTO shop_sheet (shop_id, revision, card) VALUES (:shop, 4, :card)', {
         replacements: { shop: server.otherShop.id, card: JSON.stringify(stored) },
@@ -308,7 +308,7 @@ describe('the shop’s card', () => {
   });
 
   it('refuses a time zone that no clock knows, and says where', async () => {
-    const card = { ...NEW_SHOP_CARD, timeZone: 'Mars/Crater' };
+    const card = { ...NEW_SHOP_PROFILE, timeZone: 'Mars/Crater' };
     expect(await lead.call('POST', '/api/shop', { revision: 1, card })).toMatchObject({
       status: 400,
       body: { code: 'bad-input', path: 'card.timeZone' },
@@ -319,7 +319,7 @@ describe('the shop’s card', () => {
 describe('papers', () => {
   it('print the shop’s own days, whatever the server’s zone', () => {
     const at = '2026-03-02T11:30:00.000Z';
-    const inZone = (timeZone: string) => writeDayOf(at, { ...NEW_SHOP_CARD, timeZone });
+    const inZone = (timeZone: string) => writeDayOf(at, { ...NEW_SHOP_PROFILE, timeZone });
     expect(inZone('Pacific/Auckland')).toBe('3 Mar 2026');
     expect(inZone('Pacific/Honolulu')).toBe('2 Mar 2026');
     expect(writeDay(toDay('2026-03-02'))).toBe('2 Mar 2026');

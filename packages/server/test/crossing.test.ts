@@ -7,7 +7,7 @@ import {
   type Session,
   type TicketFile,
 } from '@nodo/api';
-import { NEW_SHOP_CARD, newCustomerCard, newMachineCard } from '@nodo/shop';
+import { NEW_SHOP_PROFILE, newCustomerProfile, newMachineProfile } from '@nodo/shop';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { connect, withShop } from '../src/index.ts';
@@ -56,8 +56,8 @@ async function filledShop(): Promise<Named> {
     return answer.body as Answer;
   };
   const ticket = randomUUID();
-  const customer = { id: randomUUID(), ...newCustomerCard(`Wenna ${MARK}`, MARK) };
-  const machine = { id: randomUUID(), card: newMachineCard('drop-in', MARK) };
+  const customer = { id: randomUUID(), ...newCustomerProfile(`Wenna ${MARK}`, MARK) };
+  const machine = { id: randomUUID(), card: newMachineProfile('drop-in', MARK) };
   const taken = await post<TicketFile>(ADDRESSES.takeIn.path, {
     ticket,
     customer,
@@ -87,7 +87,7 @@ async function filledShop(): Promise<Named> {
   );
   const register = pathTo('registerNeedle', { machine: machine.id });
   await post(register, needleDraft({ needle: { ...SHARP_80, system: MARK } }));
-  await post(ADDRESSES.changeShop.path, { revision: 0, card: NEW_SHOP_CARD });
+  await post(ADDRESSES.changeShop.path, { revision: 0, card: NEW_SHOP_PROFILE });
   const { screen } = (await lead.call('GET', ADDRESSES.whoAmI.path)).body as Session;
   return {
     ...NOTHING,

@@ -11,7 +11,7 @@ import {
   type DatabaseSettings,
   migrate,
   PostgresEventStore,
-  recordDrafts,
+  recordCommands,
   recordTables,
   withShop,
 } from '../src/index.ts';
@@ -36,7 +36,7 @@ beforeAll(async () => {
   await new Audit(app).note({ shop: shop.id, person: lead.person, what: 'signed-in' });
   await new Accounts(app, now).reset(shop.id, shop.people.learner.person);
   const { technician } = shop.people;
-  await recordDrafts(
+  await recordCommands(
     new PostgresEventStore(app),
     {
       shop: shop.id,

@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import type { Actor } from '@nodo/kernel';
 import { KNOWLEDGE, storedKnowledge } from '@nodo/knowledge';
-import { newCustomerCard } from '@nodo/shop';
-import type { Draft, RackEntry, TicketEvent } from '@nodo/ticket';
+import { newCustomerProfile } from '@nodo/shop';
+import type { RackEntry, TicketCommand, TicketEvent } from '@nodo/ticket';
 import { describe, expect, it } from 'vitest';
-import { type EventStore, rebuildSummaries, recordDrafts } from '../src/index.ts';
+import { type EventStore, rebuildSummaries, recordCommands } from '../src/index.ts';
 import { draftOf, intakeDraft } from './shop.ts';
 
 export interface StoreUnderTest {
@@ -26,9 +26,15 @@ const NOW = () => new Date('2026-03-02T10:00:01.000Z');
 
 /** What every store of tickets must do; the memory store and PostgreSQL run the same. */
 export function eventStoreSuite(name: string, open: () => Promise<StoreUnderTest>): void {
-  const record = async (under: StoreUnderTest, ticket: string, ...drafts: readonly Draft[]) =>
-    recordDrafts(under.store, { shop: under.shop, ticket, drafts, actor: under.actor }, NOW);
-  const taken = async (under: StoreUnderTest, ...more: readonly Draft[]): Promise<string> => {
+  const record = async (
+    under: StoreUnderTest,
+    ticket: string,
+    ...drafts: readonly TicketCommand[]
+  ) => recordCommands(under.store, { shop: under.shop, ticket, drafts, actor: under.actor }, NOW);
+  const taken = async (
+    under: StoreUnderTest,
+    ...more: readonly TicketCommand[]
+  ): Promise<string> => {
     const ticket = randomUUID();
     const recorded = await record(under, ticket, intakeDraft(), ...more);
     if (!recorded.ok) throw new Error(JSON.stringify(recorded.refusal));
@@ -145,7 +151,7 @@ export function eventStoreSuite(name: string, open: () => Promise<StoreUnderTest
         ...look(),
         id: draft.id,
         command: { check: 'winder', answers: { 'winder-on': 'yes' } },
-      } as Draft;
+      } as TicketCommand;
       expect(await record(under, ticket, other)).toMatchObject({
         refusal: { code: 'id-used-otherwise' },
       });
@@ -212,10 +218,10 @@ export function eventStoreSuite(name: string, open: () => Promise<StoreUnderTest
 
     it('keeps the customer beside the events and names him on the Rack', async () => {
       const under = await open();
-      const customer = { id: randomUUID(), ...newCustomerCard('Dorun O’Kelt', '000 0178') };
+      const customer = { id: randomUUID(), ...newCustomerProfile('Dorun O’Kelt', '000 0178') };
       const ticket = randomUUID();
       const drafts = [intakeDraft({ customer: customer.id })];
-      await recordDrafts(
+      await recordCommands(
         under.store,
         { shop: under.shop, ticket, drafts, actor: under.actor, customer },
         NOW,

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { ADDRESSES, ENDPOINTS, type EndpointName, pathTo } from '@nodo/api';
 import { seeded } from '@nodo/core';
 import { refusal } from '@nodo/kernel';
-import { NEW_SHOP_CARD, newCustomerCard, newMachineCard, USUAL_TIME } from '@nodo/shop';
+import { NEW_SHOP_PROFILE, newCustomerProfile, newMachineProfile, USUAL_TIME } from '@nodo/shop';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import tablesV1 from '../../tables/test/golden/tables-v1.json' with { type: 'json' };
 import eventsV2 from '../../ticket/test/golden/events-v2.json' with { type: 'json' };
@@ -101,7 +101,7 @@ const WELL_FORMED: readonly (() => {
     body: {
       revision: 99,
       card: {
-        ...NEW_SHOP_CARD,
+        ...NEW_SHOP_PROFILE,
         closed: [{ from: '2026-12-24', until: '2026-12-26', words: 'Closed' }],
         people: { [somebody]: USUAL_TIME },
       },
@@ -110,7 +110,7 @@ const WELL_FORMED: readonly (() => {
   () => ({
     name: 'changeCustomer',
     path: pathTo('changeCustomer', { customer: somebody }),
-    body: { revision: 0, card: newCustomerCard('Wenna Ó’Kelt', '000 0111') },
+    body: { revision: 0, card: newCustomerProfile('Wenna Ó’Kelt', '000 0111') },
   }),
   () => ({
     name: 'mergeCustomer',
@@ -129,7 +129,7 @@ const WELL_FORMED: readonly (() => {
       revision: 1,
       customer: null,
       card: {
-        ...newMachineCard('drop-in', 'Mint'),
+        ...newMachineProfile('drop-in', 'Mint'),
         traits: ['bobbin'],
         service: { 'hook-gap': { least: 0.05, most: 0.1, from: 'Manual, page 12' } },
       },

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { ADDRESSES, type NeedleFile, pathTo, type TicketFile } from '@nodo/api';
-import { newMachineCard } from '@nodo/shop';
+import { newMachineProfile } from '@nodo/shop';
 import type { NeedleIn } from '@nodo/ticket';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { asSuper } from './database.ts';
@@ -21,7 +21,7 @@ async function takenIn(): Promise<{ readonly ticket: string; readonly machine: s
   const taken = await technician.call('POST', ADDRESSES.takeIn.path, {
     ticket,
     customer: null,
-    machine: { id: machine, card: newMachineCard('drop-in', 'Teal zigzag') },
+    machine: { id: machine, card: newMachineProfile('drop-in', 'Teal zigzag') },
     drafts: [intakeDraft({ machine })],
   });
   expect(taken.status).toBe(200);

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { ADDRESSES, ENDPOINTS, type Endpoint, type EndpointName } from '@nodo/api';
 import { type Role, refusal } from '@nodo/kernel';
-import { newCustomerCard, newMachineCard } from '@nodo/shop';
+import { newCustomerProfile, newMachineProfile } from '@nodo/shop';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { z } from 'zod';
 import { type Calls, callsAbout, NOTHING } from './calls.ts';
@@ -240,7 +240,7 @@ describe('bad input', () => {
         drafts: [intakeDraft(change)],
         ...more,
       });
-    const known = { id: randomUUID(), ...newCustomerCard('Wenna Tolk', '') };
+    const known = { id: randomUUID(), ...newCustomerProfile('Wenna Tolk', '') };
     expect(await withIntake({ customer: randomUUID() }, { customer: known })).toMatchObject({
       status: 400,
       body: { code: 'bad-input', path: 'drafts.0.command.customer' },
@@ -249,7 +249,7 @@ describe('bad input', () => {
       status: 404,
       body: { code: 'no-such-customer' },
     });
-    const brought = { id: randomUUID(), card: newMachineCard('drop-in', 'Teal') };
+    const brought = { id: randomUUID(), card: newMachineProfile('drop-in', 'Teal') };
     const stranger = { customer: randomUUID(), machine: brought.id };
     expect(await withIntake(stranger, { machine: brought })).toMatchObject({
       status: 404,

@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import type { Actor, Role } from '@nodo/kernel';
 import type { TableChange } from '@nodo/knowledge';
-import type { TableDraft } from '@nodo/tables';
-import type { Draft, EventType, NeedleIn } from '@nodo/ticket';
+import type { TableCommand } from '@nodo/tables';
+import type { EventType, NeedleIn, TicketCommand } from '@nodo/ticket';
 import type { Sequelize } from 'sequelize';
 import { defineModels, hashPassword, withShop } from '../src/index.ts';
 
@@ -55,7 +55,11 @@ export async function makeShop(db: Sequelize): Promise<TestShop> {
 }
 
 /** A draft as a screen would send it. */
-export function draftOf(type: EventType, command: object, change: Partial<Draft> = {}): Draft {
+export function draftOf(
+  type: EventType,
+  command: object,
+  change: Partial<TicketCommand> = {},
+): TicketCommand {
   return {
     id: randomUUID(),
     type,
@@ -64,7 +68,7 @@ export function draftOf(type: EventType, command: object, change: Partial<Draft>
     observedAt: '2026-03-02T10:00:00.000Z',
     device: 'test screen',
     ...change,
-  } as Draft;
+  } as TicketCommand;
 }
 
 /** The needle of the standard proof. */
@@ -94,7 +98,7 @@ export function needleDraft(
 }
 
 /** A change to the tables as a lead's screen would send it. */
-export function proposalDraft(change: TableChange, reason = 'Counted over a year.'): TableDraft {
+export function proposalDraft(change: TableChange, reason = 'Counted over a year.'): TableCommand {
   return {
     id: randomUUID(),
     type: 'change-proposed',
@@ -106,7 +110,7 @@ export function proposalDraft(change: TableChange, reason = 'Counted over a year
 
 let tag = 0;
 
-export function intakeDraft(change: object = {}): Draft {
+export function intakeDraft(change: object = {}): TicketCommand {
   tag += 1;
   return draftOf('intake-taken', {
     family: 'drop-in',

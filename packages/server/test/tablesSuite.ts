@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { SHIPPED, type TableChange } from '@nodo/knowledge';
-import type { TableDraft } from '@nodo/tables';
+import type { TableCommand } from '@nodo/tables';
 import { describe, expect, it } from 'vitest';
-import { editionIn, recordDrafts, recordTables } from '../src/index.ts';
+import { editionIn, recordCommands, recordTables } from '../src/index.ts';
 import { rackLine, type StoreUnderTest } from './eventStoreSuite.ts';
 import { draftOf, intakeDraft, proposalDraft } from './shop.ts';
 
@@ -15,9 +15,9 @@ const OFTEN = {
 
 /** What every store does with the changes to a shop's tables. */
 export function tablesSuite(name: string, open: () => Promise<StoreUnderTest>): void {
-  const record = ({ store, shop, actor }: StoreUnderTest, draft: TableDraft) =>
+  const record = ({ store, shop, actor }: StoreUnderTest, draft: TableCommand) =>
     recordTables(store, { shop, draft, actor: { ...actor, role: 'lead' } }, NOW);
-  const acceptance = async (under: StoreUnderTest, proposal: string): Promise<TableDraft> => ({
+  const acceptance = async (under: StoreUnderTest, proposal: string): Promise<TableCommand> => ({
     ...proposalDraft(OFTEN),
     type: 'change-accepted',
     command: {
@@ -56,7 +56,7 @@ export function tablesSuite(name: string, open: () => Promise<StoreUnderTest>): 
       const under = await open();
       const ticket = randomUUID();
       const write = (...drafts: readonly ReturnType<typeof draftOf>[]) =>
-        recordDrafts(under.store, { shop: under.shop, ticket, drafts, actor: under.actor }, NOW);
+        recordCommands(under.store, { shop: under.shop, ticket, drafts, actor: under.actor }, NOW);
       const complaint = { check: 'complaint', answers: { skip: 'yes' } };
       await write(intakeDraft(), draftOf('findings-recorded', complaint));
       const before = await rackLine(under, ticket);
@@ -109,7 +109,7 @@ export function tablesSuite(name: string, open: () => Promise<StoreUnderTest>): 
       const [kept, gone, late] = [found('Label on spool'), found('Slip'), found('Bent spool pin')];
       const ticket = randomUUID();
       const write = (at: string, ...drafts: readonly ReturnType<typeof draftOf>[]) =>
-        recordDrafts(
+        recordCommands(
           under.store,
           { shop: under.shop, ticket, drafts, actor: under.actor },
           () => new Date(at),
@@ -126,10 +126,10 @@ export function tablesSuite(name: string, open: () => Promise<StoreUnderTest>): 
       const under = await open();
       const ticket = randomUUID();
       const request = { shop: under.shop, ticket, actor: under.actor };
-      await recordDrafts(under.store, { ...request, drafts: [intakeDraft()] }, NOW);
+      await recordCommands(under.store, { ...request, drafts: [intakeDraft()] }, NOW);
       const early = await rackLine(under, ticket);
       const noted = draftOf('observation-noted', { words: 'fine' });
-      await recordDrafts(under.store, { ...request, drafts: [noted] }, NOW);
+      await recordCommands(under.store, { ...request, drafts: [noted] }, NOW);
       const late = await rackLine(under, ticket);
       if (!early) throw new Error('nothing was taken in');
       const { customerName: _, ...summary } = early;

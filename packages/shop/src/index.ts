@@ -1,23 +1,28 @@
 export {
   inTimeOrder,
+  needleKey,
   needleLine,
-  needlePlace,
   type OpenedNeedle,
   openedNeedle,
   registerOf,
 } from './needleRegister.ts';
-export { NEW_SHOP_CARD, newCustomerCard, newMachineCard, USUAL_TIME } from './newProfiles.ts';
 export {
-  type CustomerCard,
-  customerCard,
+  NEW_SHOP_PROFILE,
+  newCustomerProfile,
+  newMachineProfile,
+  USUAL_TIME,
+} from './newProfiles.ts';
+export {
+  type CustomerProfile,
+  customerProfile,
   type DaysOff,
   MACHINE_FACTS,
-  type MachineCard,
   type MachineFact,
-  machineCard,
+  type MachineProfile,
+  machineProfile,
   type ServiceValue,
-  type ShopCard,
-  shopCard,
+  type ShopProfile,
+  shopProfile,
   type WorkingTime,
 } from './profiles.ts';
 export {

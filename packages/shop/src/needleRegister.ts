@@ -23,7 +23,7 @@ export interface NeedleRegister {
 }
 
 /** Where an entry stands in {@link NeedleRegister.now}. */
-export function needlePlace(machine: string | null, at: number): string {
+export function needleKey(machine: string | null, at: number): string {
   return `${machine ?? ''} ${at}`;
 }
 
@@ -38,7 +38,7 @@ export function registerOf(entries: readonly RegisterEntry[]): NeedleRegister {
   const opened = new Map<string, OpenedNeedle>();
   let usedUp = 0;
   for (const entry of inTimeOrder(entries)) {
-    const place = needlePlace(entry.machine, entry.at);
+    const place = needleKey(entry.machine, entry.at);
     const last = now.get(place);
     if (entry.before === 'put-back' && last) {
       const { id, by, when, beforeSewn } = entry;

@@ -1,7 +1,7 @@
-import type { CustomerCard, MachineCard, ShopCard, WorkingTime } from './profiles.ts';
+import type { CustomerProfile, MachineProfile, ShopProfile, WorkingTime } from './profiles.ts';
 
 /** A machine of which nothing is known yet but its kind and what it is called. */
-export function newMachineCard(family: string, label: string): MachineCard {
+export function newMachineProfile(family: string, label: string): MachineProfile {
   return {
     family,
     label,
@@ -20,7 +20,7 @@ export function newMachineCard(family: string, label: string): MachineCard {
 }
 
 /** Somebody of whom nothing is known yet but name and number. */
-export function newCustomerCard(name: string, phone: string): CustomerCard {
+export function newCustomerProfile(name: string, phone: string): CustomerProfile {
   return { name, phone, other: '', reach: 'telephone', notes: '' };
 }
 
@@ -34,7 +34,7 @@ export const USUAL_TIME: WorkingTime = {
 };
 
 /** A shop that has not said anything of itself yet. */
-export const NEW_SHOP_CARD: ShopCard = {
+export const NEW_SHOP_PROFILE: ShopProfile = {
   timeZone: 'UTC',
   currency: 'EUR',
   hour: 4800,

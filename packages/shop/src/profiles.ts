@@ -30,7 +30,7 @@ const serviceValue = z.object({
 export type ServiceValue = z.infer<typeof serviceValue>;
 
 /** What is known of one machine, whoever owns it. */
-export const machineCard = z.object({
+export const machineProfile = z.object({
   family: tableId,
   label: humanText(80),
   /** What its plate says: model. */
@@ -61,10 +61,10 @@ export const machineCard = z.object({
   oilPoints: humanText(1000, 0),
   notes: humanText(2000, 0),
 });
-export type MachineCard = z.infer<typeof machineCard>;
+export type MachineProfile = z.infer<typeof machineProfile>;
 
 /** A person who brings machines, and how to reach them. */
-export const customerCard = z.object({
+export const customerProfile = z.object({
   name: humanText(120),
   phone: humanText(40, 0),
   /** Another way: mail, a neighbour. */
@@ -73,7 +73,7 @@ export const customerCard = z.object({
   reach: z.enum(SPOKEN).default('telephone'),
   notes: humanText(2000, 0).default(''),
 });
-export type CustomerCard = z.infer<typeof customerCard>;
+export type CustomerProfile = z.infer<typeof customerProfile>;
 
 const minuteOfDay = z.number().int().min(0).max(1440);
 
@@ -98,7 +98,7 @@ const workingTime = z.object({
 export type WorkingTime = z.infer<typeof workingTime>;
 
 /** What holds for the whole shop: money, patience, working time. */
-export const shopCard = z.object({
+export const shopProfile = z.object({
   /** Where its clocks and its calendar are. */
   timeZone,
   currency: z.string().regex(/^[A-Z]{3}$/),
@@ -114,4 +114,4 @@ export const shopCard = z.object({
   closed: z.array(daysOff).max(60),
   people: z.record(uuid, workingTime),
 });
-export type ShopCard = z.infer<typeof shopCard>;
+export type ShopProfile = z.infer<typeof shopProfile>;

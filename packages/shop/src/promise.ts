@@ -9,7 +9,7 @@ import {
 } from '@nodo/core';
 import { type Day, dayAfter, dayOf, daysBetween, type WallClock } from '@nodo/kernel';
 import type { TicketSummary } from '@nodo/ticket';
-import type { ShopCard } from './profiles.ts';
+import type { ShopProfile } from './profiles.ts';
 import { benchOf, dayAt, endOfDay } from './workingTime.ts';
 
 /** How far ahead the shop is planned. */
@@ -58,7 +58,7 @@ export interface DayOffer {
 
 export interface Workshop {
   readonly rack: readonly TicketSummary[];
-  readonly card: ShopCard;
+  readonly card: ShopProfile;
   /** Who works at the benches, by id. */
   readonly people: readonly string[];
   readonly now: WallClock;
@@ -66,7 +66,7 @@ export interface Workshop {
 
 /** Orders the open work over the benches. Undefined when nobody works there. */
 export function planShop(workshop: Workshop): ShopPlan | undefined {
-  const laid = lay(workshop);
+  const laid = arrange(workshop);
   if (!laid) return undefined;
   const { order, benches, byTicket } = laid;
   return {
@@ -89,7 +89,7 @@ export function offersFor(
   job: { readonly ticket?: string | undefined; readonly minutes: number; readonly spread: number },
 ): readonly DayOffer[] {
   const others = workshop.rack.filter(({ ticket }) => ticket !== job.ticket);
-  const laid = lay({ ...workshop, rack: others });
+  const laid = arrange({ ...workshop, rack: others });
   if (!laid) return [];
   const days = Array.from({ length: OFFERED_DAYS }, (_, ahead) => ahead);
   const offers = promisesFor(
@@ -118,13 +118,13 @@ function worksOn(benches: readonly ReturnType<typeof benchOf>[], { due }: Promis
   );
 }
 
-interface Laid {
+interface Arrangement {
   readonly benches: readonly ReturnType<typeof benchOf>[];
   readonly order: Order;
   readonly byTicket: ReadonlyMap<string, TicketSummary>;
 }
 
-function lay({ rack, card, people, now }: Workshop): Laid | undefined {
+function arrange({ rack, card, people, now }: Workshop): Arrangement | undefined {
   const benches = people
     .map((person) => benchOf(card, person, now, HORIZON_DAYS))
     .filter(({ stretches }) => stretches.length > 0);
@@ -142,7 +142,7 @@ function lay({ rack, card, people, now }: Workshop): Laid | undefined {
 }
 
 /** One machine's work. What is not promised should be ready after the shop's usual days. */
-function jobOf(line: TicketSummary, { usualDays, timeZone }: ShopCard, now: WallClock): Job {
+function jobOf(line: TicketSummary, { usualDays, timeZone }: ShopProfile, now: WallClock): Job {
   const { ticket, left, promised, comebackOf, takenInAt } = line;
   const day = promised ?? dayAfter(dayOf(takenInAt, timeZone), usualDays);
   return {

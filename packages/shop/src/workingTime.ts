@@ -1,7 +1,7 @@
 import { type Bench, bench, type Stretch } from '@nodo/core';
 import { type Day, dayAfter, type WallClock, weekdayOf } from '@nodo/kernel';
 import { USUAL_TIME } from './newProfiles.ts';
-import type { DaysOff, ShopCard, WorkingTime } from './profiles.ts';
+import type { DaysOff, ShopProfile, WorkingTime } from './profiles.ts';
 
 /** Minutes of a day on the axis of the benches: 0 is midnight before today. */
 const DAY = 1440;
@@ -13,7 +13,7 @@ export type Absence =
   | { readonly why: 'not-a-working-day' };
 
 export function absenceOn(
-  card: ShopCard,
+  card: ShopProfile,
   { week, off }: WorkingTime,
   day: Day,
 ): Absence | undefined {
@@ -24,7 +24,7 @@ export function absenceOn(
   return week[weekdayOf(day)] ? undefined : { why: 'not-a-working-day' };
 }
 
-export function workingTimeOf({ people }: ShopCard, person: string): WorkingTime {
+export function workingTimeOf({ people }: ShopProfile, person: string): WorkingTime {
   return people[person] ?? USUAL_TIME;
 }
 
@@ -32,7 +32,7 @@ export function workingTimeOf({ people }: ShopCard, person: string): WorkingTime
  * When somebody works at repairs in the days to come. Only a share of the time does: each
  * shift is shortened to it from its end, and what is past of today is left out.
  */
-export function benchOf(card: ShopCard, person: string, now: WallClock, days: number): Bench {
+export function benchOf(card: ShopProfile, person: string, now: WallClock, days: number): Bench {
   const time = workingTimeOf(card, person);
   const stretches = Array.from({ length: days }, (_, ahead): Stretch | undefined => {
     const day = dayAfter(now.day, ahead);

@@ -1,7 +1,13 @@
 import type { NeedleIn, RegisterEntry } from '@nodo/ticket';
 import { describe, expect, it } from 'vitest';
 import { testId } from '../../kernel/test/ids.ts';
-import { machineCard, needleLine, needlePlace, newMachineCard, registerOf } from '../src/index.ts';
+import {
+  machineProfile,
+  needleKey,
+  needleLine,
+  newMachineProfile,
+  registerOf,
+} from '../src/index.ts';
 
 const SHARP_80: NeedleIn['needle'] = {
   system: '130/705 H',
@@ -37,14 +43,14 @@ describe('the needle register', () => {
     const found = entry({ from: 'found', sewn: 5000 });
     const fresh = entry({ before: 'put-back', beforeSewn: null });
     const { now, opened } = registerOf([fresh, found]);
-    expect(now.get(needlePlace('m', 1))).toEqual(fresh);
+    expect(now.get(needleKey('m', 1))).toEqual(fresh);
     expect(opened).toMatchObject([{ id: fresh.id, sewn: 5000 }]);
   });
 
   it('goes by the instant, in whatever zone it is written', () => {
     const early = entry({ when: '2026-03-02T12:30:00.000+02:00' });
     const late = entry({ when: '2026-03-02T11:00:00.000Z' });
-    expect(registerOf([late, early]).now.get(needlePlace('m', 1))).toEqual(late);
+    expect(registerOf([late, early]).now.get(needleKey('m', 1))).toEqual(late);
   });
 
   it('keeps each position of a head and each machine apart', () => {
@@ -77,8 +83,8 @@ it('reads a machine’s card of before there were heads and scarf sides on it', 
     bobbin: _bobbin,
     bobbinTurns: _turns,
     ...before
-  } = newMachineCard('drop-in', 'Old card');
-  expect(machineCard.parse(before)).toMatchObject({
+  } = newMachineProfile('drop-in', 'Old card');
+  expect(machineProfile.parse(before)).toMatchObject({
     needles: 1,
     scarf: null,
     bobbin: null,

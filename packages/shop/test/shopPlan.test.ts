@@ -5,10 +5,10 @@ import { testId } from '../../kernel/test/ids.ts';
 import { modelFor, Story } from '../../ticket/test/story.ts';
 import {
   absenceOn,
-  NEW_SHOP_CARD,
+  NEW_SHOP_PROFILE,
   offersFor,
   planShop,
-  type ShopCard,
+  type ShopProfile,
   USUAL_TIME,
   type Workshop,
 } from '../src/index.ts';
@@ -19,8 +19,8 @@ const ODREN = testId();
 const MONDAY = { day: toDay('2026-03-02'), minute: 540 };
 
 /** The shop's own card with one person's working time. */
-const shopWith = (time: Partial<ShopCard['people'][string]>): ShopCard => ({
-  ...NEW_SHOP_CARD,
+const shopWith = (time: Partial<ShopProfile['people'][string]>): ShopProfile => ({
+  ...NEW_SHOP_PROFILE,
   people: { [ODREN]: { ...USUAL_TIME, ...time } },
 });
 

@@ -1,26 +1,26 @@
-import { CoreFault } from '@nodo/core';
+import { CoreError } from '@nodo/core';
 import type { Actor } from '@nodo/kernel';
 import type { TableChange } from '@nodo/knowledge';
 import type { TableEvent } from './events.ts';
 
 /** Who did it, and when the server learned of it. */
-export interface Hand {
+export interface Attribution {
   readonly by: Actor;
   readonly at: string;
 }
 
-export interface Proposal extends Hand {
+export interface Proposal extends Attribution {
   /** Id of the event that proposed it. */
   readonly id: string;
   readonly change: TableChange;
   readonly reason: string;
   readonly state: 'open' | 'accepted' | 'withdrawn';
-  readonly accepted: Hand | undefined;
-  readonly withdrawn: (Hand & { readonly reason: string }) | undefined;
+  readonly accepted: Attribution | undefined;
+  readonly withdrawn: (Attribution & { readonly reason: string }) | undefined;
 }
 
 /** The changes of one shop as their events tell them. */
-export interface TablesDesk {
+export interface ChangeRequests {
   /** Place of the last event; 0 before the first. */
   readonly seq: number;
   readonly proposals: readonly Proposal[];
@@ -28,32 +28,32 @@ export interface TablesDesk {
   readonly inForce: readonly string[];
 }
 
-const EMPTY_DESK: TablesDesk = { seq: 0, proposals: [], inForce: [] };
+const NO_REQUESTS: ChangeRequests = { seq: 0, proposals: [], inForce: [] };
 
 /**
  * The desk told from its events, which must be all of them in order.
  * @throws CoreFault `event-out-of-order`
  */
-export function deskOf(events: readonly TableEvent[]): TablesDesk {
-  return events.reduce(deskAfter, EMPTY_DESK);
+export function foldChangeRequests(events: readonly TableEvent[]): ChangeRequests {
+  return events.reduce(applyTableEvent, NO_REQUESTS);
 }
 
 /**
  * The desk after one more event.
  * @throws CoreFault `event-out-of-order` unless the event is the next.
  */
-export function deskAfter(desk: TablesDesk, event: TableEvent): TablesDesk {
+export function applyTableEvent(desk: ChangeRequests, event: TableEvent): ChangeRequests {
   if (event.seq !== desk.seq + 1) {
-    throw new CoreFault('event-out-of-order', { has: desk.seq, got: event.seq });
+    throw new CoreError('event-out-of-order', { has: desk.seq, got: event.seq });
   }
   return {
     seq: event.seq,
-    proposals: told(desk.proposals, event),
+    proposals: proposalsAfter(desk.proposals, event),
     inForce: inForceAfter(desk, event),
   };
 }
 
-function inForceAfter({ inForce }: TablesDesk, event: TableEvent): readonly string[] {
+function inForceAfter({ inForce }: ChangeRequests, event: TableEvent): readonly string[] {
   switch (event.type) {
     case 'change-proposed':
       return inForce;
@@ -65,12 +65,12 @@ function inForceAfter({ inForce }: TablesDesk, event: TableEvent): readonly stri
 }
 
 /** The changes that the shop judges with, in the order in which they were accepted. */
-export function changesInForce({ proposals, inForce }: TablesDesk): readonly TableChange[] {
+export function changesInForce({ proposals, inForce }: ChangeRequests): readonly TableChange[] {
   return inForce.flatMap((id) => proposals.find((proposal) => proposal.id === id)?.change ?? []);
 }
 
-function told(proposals: readonly Proposal[], event: TableEvent): readonly Proposal[] {
-  const hand: Hand = { by: event.actor, at: event.receivedAt };
+function proposalsAfter(proposals: readonly Proposal[], event: TableEvent): readonly Proposal[] {
+  const hand: Attribution = { by: event.actor, at: event.receivedAt };
   if (event.type === 'change-proposed') {
     const { change, reason } = event.body;
     const nothing = { accepted: undefined, withdrawn: undefined };

@@ -2,32 +2,32 @@ import type { Actor } from '@nodo/kernel';
 import { type Refusal, refuse } from '@nodo/kernel';
 import {
   compileKnowledge,
-  type Edition,
-  editionWith,
+  type KnowledgeVersion,
   type TableChange,
   valueInTables,
   valueOfChange,
+  versionWith,
   withChange,
 } from '@nodo/knowledge';
-import { changesInForce, deskAfter, type TablesDesk } from './changeRequests.ts';
-import type { TableDraft, TableEvent } from './events.ts';
+import { applyTableEvent, type ChangeRequests, changesInForce } from './changeRequests.ts';
+import type { TableCommand, TableEvent } from './events.ts';
 
 export type TableVerdict =
   | { readonly ok: true; readonly event: TableEvent }
   | { readonly ok: false; readonly refusal: Refusal };
 
 /** The tables that a shop judges with. */
-export function presentEdition(desk: TablesDesk): Edition {
-  return editionWith(changesInForce(desk));
+export function versionInForce(desk: ChangeRequests): KnowledgeVersion {
+  return versionWith(changesInForce(desk));
 }
 
 /**
  * Whether a draft becomes the next event of the shop's tables, and which.
  * @param receivedAt the instant at which the server received it.
  */
-export function decideTables(
-  desk: TablesDesk,
-  draft: TableDraft,
+export function decideTableCommand(
+  desk: ChangeRequests,
+  draft: TableCommand,
   actor: Actor,
   receivedAt: string,
 ): TableVerdict {
@@ -48,14 +48,18 @@ export function decideTables(
   }
   // Told as if it had happened, to learn what the shop would judge with.
   const asIf = { ...stored, type: draft.type, body: { ...draft.command, to: '' } } as TableEvent;
-  const to = presentEdition(deskAfter(desk, asIf)).knowledge.hash;
+  const to = versionInForce(applyTableEvent(desk, asIf)).knowledge.hash;
   return { ok: true, event: { ...asIf, body: { ...draft.command, to } } as TableEvent };
 }
 
-function refusalOf(desk: TablesDesk, draft: TableDraft, { role }: Actor): Refusal | undefined {
+function refusalOf(
+  desk: ChangeRequests,
+  draft: TableCommand,
+  { role }: Actor,
+): Refusal | undefined {
   if (role !== 'lead') return refuse('role-may-not', 'type', { role });
   if (draft.type === 'change-proposed') {
-    return refusalOfChange(presentEdition(desk), draft.command.change, 'command.change');
+    return refusalOfChange(versionInForce(desk), draft.command.change, 'command.change');
   }
   const proposal = desk.proposals.find(({ id }) => id === draft.command.proposal);
   if (!proposal) return refuse('no-such-proposal', 'command.proposal');
@@ -67,7 +71,7 @@ function refusalOf(desk: TablesDesk, draft: TableDraft, { role }: Actor): Refusa
   if (proposal.state !== 'open') {
     return refuse('proposal-decided', 'command.proposal', { state: proposal.state });
   }
-  const present = presentEdition(desk);
+  const present = versionInForce(desk);
   if (draft.command.against !== present.knowledge.hash) {
     return refuse('tables-moved', 'command.against');
   }
@@ -76,7 +80,7 @@ function refusalOf(desk: TablesDesk, draft: TableDraft, { role }: Actor): Refusa
 
 /** Why a change cannot be made to an edition: unknown, no change at all, or unsound after it. */
 export function refusalOfChange(
-  { source, knowledge }: Edition,
+  { source, knowledge }: KnowledgeVersion,
   change: TableChange,
   path: string,
 ): Refusal | undefined {

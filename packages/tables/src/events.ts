@@ -58,16 +58,16 @@ export const tableEvent = z.discriminatedUnion('type', [
 ]);
 export type TableEvent = z.infer<typeof tableEvent>;
 
-const drafted = z.object({
+const commandEnvelope = z.object({
   id: uuid,
   observedAt: instant,
   device: z.string().min(1).max(64),
 });
 
 /** What a lead sends: its own id, so that sending twice is safe. */
-export const tableDraft = z.discriminatedUnion('type', [
-  drafted.extend({ type: z.literal('change-proposed'), command: proposed }),
-  drafted.extend({ type: z.literal('change-accepted'), command: accepted }),
-  drafted.extend({ type: z.literal('change-withdrawn'), command: withdrawn }),
+export const tableCommand = z.discriminatedUnion('type', [
+  commandEnvelope.extend({ type: z.literal('change-proposed'), command: proposed }),
+  commandEnvelope.extend({ type: z.literal('change-accepted'), command: accepted }),
+  commandEnvelope.extend({ type: z.literal('change-withdrawn'), command: withdrawn }),
 ]);
-export type TableDraft = z.infer<typeof tableDraft>;
+export type TableCommand = z.infer<typeof tableCommand>;

@@ -1,17 +1,22 @@
 export {
+  type Attribution,
+  applyTableEvent,
+  type ChangeRequests,
   changesInForce,
-  deskAfter,
-  deskOf,
-  type Hand,
+  foldChangeRequests,
   type Proposal,
-  type TablesDesk,
 } from './changeRequests.ts';
-export { decideTables, presentEdition, refusalOfChange, type TableVerdict } from './decide.ts';
+export {
+  decideTableCommand,
+  refusalOfChange,
+  type TableVerdict,
+  versionInForce,
+} from './decide.ts';
 export {
   ownCause,
-  type TableDraft,
+  type TableCommand,
   type TableEvent,
   tableChange,
-  tableDraft,
+  tableCommand,
   tableEvent,
 } from './events.ts';

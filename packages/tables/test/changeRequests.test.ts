@@ -1,18 +1,18 @@
-import { CoreFault } from '@nodo/core';
+import { CoreError } from '@nodo/core';
 import type { Actor, Refusal } from '@nodo/kernel';
 import { SHIPPED, type TableChange } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
 import { actor, testId } from '../../kernel/test/ids.ts';
-import { tableDraft, tableEvent } from '../src/events.ts';
+import { tableCommand, tableEvent } from '../src/events.ts';
 import {
+  applyTableEvent,
+  type ChangeRequests,
   changesInForce,
-  decideTables,
-  deskAfter,
-  deskOf,
-  presentEdition,
-  type TableDraft,
+  decideTableCommand,
+  foldChangeRequests,
+  type TableCommand,
   type TableEvent,
-  type TablesDesk,
+  versionInForce,
 } from '../src/index.ts';
 
 const MORE_OFTEN: TableChange = { kind: 'how-often', cause: 'needle-low', perMille: 61 };
@@ -23,17 +23,17 @@ class Told {
   readonly events: TableEvent[] = [];
   readonly halle = actor('lead');
 
-  get desk(): TablesDesk {
-    return deskOf(this.events);
+  get desk(): ChangeRequests {
+    return foldChangeRequests(this.events);
   }
 
   get hash(): string {
-    return presentEdition(this.desk).knowledge.hash;
+    return versionInForce(this.desk).knowledge.hash;
   }
 
   try(
-    type: TableDraft['type'],
-    command: TableDraft['command'],
+    type: TableCommand['type'],
+    command: TableCommand['command'],
     by: Actor = this.halle,
   ): Refusal | undefined {
     const draft = {
@@ -43,8 +43,13 @@ class Told {
       observedAt: '2026-03-02T10:00:00.000Z',
       device: 'bench 1',
     };
-    expect(tableDraft.safeParse(draft).success).toBe(true);
-    const verdict = decideTables(this.desk, draft as TableDraft, by, '2026-03-02T10:00:01.000Z');
+    expect(tableCommand.safeParse(draft).success).toBe(true);
+    const verdict = decideTableCommand(
+      this.desk,
+      draft as TableCommand,
+      by,
+      '2026-03-02T10:00:01.000Z',
+    );
     if (!verdict.ok) return verdict.refusal;
     expect(tableEvent.parse(verdict.event)).toEqual(verdict.event);
     this.events.push(verdict.event);
@@ -69,11 +74,11 @@ describe('the tables of a shop', () => {
   it('are the shipped ones until a proposal is accepted', () => {
     const told = new Told();
     const proposal = told.proposes(MORE_OFTEN);
-    expect(presentEdition(told.desk)).toBe(SHIPPED);
+    expect(versionInForce(told.desk)).toBe(SHIPPED);
     expect(told.desk.proposals).toMatchObject([{ id: proposal, state: 'open' }]);
     expect(told.accepts(proposal)).toBeUndefined();
     expect(changesInForce(told.desk)).toEqual([MORE_OFTEN]);
-    expect(presentEdition(told.desk).knowledge.causes.get('needle-low')?.perMille).toBe(61);
+    expect(versionInForce(told.desk).knowledge.causes.get('needle-low')?.perMille).toBe(61);
     expect(told.events.at(-1)?.body).toMatchObject({ to: told.hash });
   });
 
@@ -162,6 +167,6 @@ describe('the tables of a shop', () => {
     told.proposes(MORE_OFTEN);
     const [event] = told.events;
     if (!event) throw new Error('nothing was proposed');
-    expect(() => deskAfter(told.desk, event)).toThrow(CoreFault);
+    expect(() => applyTableEvent(told.desk, event)).toThrow(CoreError);
   });
 });

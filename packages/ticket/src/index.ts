@@ -1,39 +1,39 @@
 export { type Assessment, assess } from './assessment/assess.ts';
 export { caseSeat } from './assessment/caseSeat.ts';
-export { checkStanding, type LookStanding, lookStanding } from './assessment/checkStatus.ts';
+export { type CheckStatus, checkOutcome, checkStatus } from './assessment/checkStatus.ts';
 export { type ContestEffect, contestEffects } from './assessment/contests.ts';
 export { gatesUnmet } from './assessment/gates.ts';
-export { tablesOf } from './assessment/ticketModel.ts';
+export { modelOfTicket } from './assessment/ticketModel.ts';
 export { workLeftOn } from './assessment/workLeft.ts';
 export { mayBeCorrected } from './events/entryCorrected.ts';
 export {
   beginsTicket,
-  type CommandOf,
-  type Draft,
-  draft,
+  type CommandPayload,
   EVENT_TYPES,
   type EventType,
-  newDraft,
+  newCommand,
+  type TicketCommand,
   type TicketEvent,
+  ticketCommand,
   ticketEvent,
 } from './events/index.ts';
-export { applyTicketEvent, ticketOf } from './replay/apply.ts';
+export { applyTicketEvent, foldTicket } from './replay/apply.ts';
 export { decide } from './replay/decide.ts';
-export { type Entered, layer } from './replay/overlay.ts';
+export { type PendingCommand, pendingOverlay } from './replay/overlay.ts';
 export { mayRecord, mayTakeIn, mayWorkAtBench } from './replay/rights.ts';
 export {
   atTheClock,
   minutesWorked,
   SPOKEN,
   type Spoken,
-  STANDINGS,
-  type Standing,
+  STAGES,
+  type Stage,
   wasDeclined,
 } from './state/life.ts';
 export {
   type EarlierMark,
   type Mark,
-  type MarkEndTold,
+  type MarkEnd,
   mark,
   marksLeft,
   openMarks,
@@ -69,28 +69,28 @@ export {
 } from './state/values.ts';
 export {
   finenessOf,
-  type ThreadTold,
+  type SewingWork,
+  type ThreadSpec,
   threadAcross,
   threadLine,
   type WorkCommand,
-  type WorkTold,
   workOf,
 } from './state/work.ts';
-export { type ForCustomer, forCustomer, toldToCustomer } from './views/customerView.ts';
+export { type CustomerView, customerView, viewForCustomer } from './views/customerView.ts';
 export { type HandOver, handOverOf } from './views/handOver.ts';
-export { moveOfTicket, standingUnder, type TicketStanding } from './views/knowledgeEffect.ts';
+export { outlookShift, outlookUnder, type TicketOutlook } from './views/knowledgeEffect.ts';
 export { lateEntries } from './views/late.ts';
-export { nextOnThePhone, type PhoneStep } from './views/nextOnThePhone.ts';
+export { nextPhoneStep, type PhoneStep } from './views/nextOnThePhone.ts';
 export {
+  defer,
   type NextStep,
   NOTHING_DEFERRED,
   nextStep,
-  planTalk,
+  planPhoneCall,
   planTicket,
-  putOff,
 } from './views/nextStep.ts';
 export { resumeOf } from './views/resume.ts';
-export { standingOf } from './views/stage.ts';
+export { stageOf } from './views/stage.ts';
 export {
   type RackEntry,
   rackEntry,

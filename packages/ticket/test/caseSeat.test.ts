@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { caseSeat, lookStanding } from '../src/index.ts';
+import { caseSeat, checkStatus } from '../src/index.ts';
 import { modelFor, Story } from './story.ts';
 
 const seatOf = (story: Story) => caseSeat(story.ticket, modelFor(story));
 const standingOf = (story: Story, check: string) =>
-  lookStanding(story.ticket, modelFor(story), check);
+  checkStatus(story.ticket, modelFor(story), check);
 
 describe('the seat of the case', () => {
   it('of a drop-in case is looked at with the plate off, and proven with the plate on', () => {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { assess, lateEntries, summaryOf, type TicketEvent, ticketOf } from '../src/index.ts';
+import { assess, foldTicket, lateEntries, summaryOf, type TicketEvent } from '../src/index.ts';
 import { modelFor, Story } from './story.ts';
 
 /** A feed lever found down, raised, proven and closed. */
@@ -24,7 +24,7 @@ describe('a closed ticket', () => {
       ];
       return { ...event, body: { snapshot: { ...event.body.snapshot, risk: 0.42, causes } } };
     });
-    const ticket = ticketOf(story.ticket.id, events);
+    const ticket = foldTicket(story.ticket.id, events);
     const { beliefs, risk } = assess(ticket, modelFor(story));
     expect(risk).toBe(0.42);
     expect(beliefs.map(({ cause }) => cause)).toEqual(['needle-dull', 'feed-lowered']);

@@ -2,13 +2,13 @@ import { SHIPPED } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
 import { actor, testId } from '../../kernel/test/ids.ts';
 import {
-  type Draft,
   decide,
-  draft,
   EVENT_TYPES,
   type EventType,
   mayRecord,
   newTicket,
+  type TicketCommand,
+  ticketCommand,
 } from '../src/index.ts';
 import { Story } from './story.ts';
 
@@ -38,7 +38,7 @@ describe('taking in', () => {
   });
 
   it('knows only the families of the tables', () => {
-    const take: Draft = {
+    const take: TicketCommand = {
       id: testId(),
       type: 'intake-taken',
       command: { family: 'loom', label: 'X', tag: 1, shelf: 'A', words: '', customer: null },
@@ -336,14 +336,17 @@ describe('what a screen sends', () => {
     observedAt: '2026-03-02T10:00:00+01:00',
     device: 'd',
   };
-  const pathOf = (given: unknown) => draft.safeParse(given).error?.issues[0]?.path.join('.');
+  const pathOf = (given: unknown) =>
+    ticketCommand.safeParse(given).error?.issues[0]?.path.join('.');
 
   it.each([
     ['Arabic, right to left', 'خيط مقطوع'],
     ['an apostrophe and an emoji', 'O’Marr’s 🧵'],
     ['a combining script', 'धागा टूटता है'],
   ])('may be text in %s', (_, words) => {
-    expect(draft.parse({ ...good, command: { words } })).toMatchObject({ command: { words } });
+    expect(ticketCommand.parse({ ...good, command: { words } })).toMatchObject({
+      command: { words },
+    });
   });
 
   it.each([

@@ -2,11 +2,11 @@ import { SHIPPED } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
 import {
   EVENT_TYPES,
+  foldTicket,
+  modelOfTicket,
   summaryOf,
   type TicketEvent,
-  tablesOf,
   ticketEvent,
-  ticketOf,
 } from '../src/index.ts';
 import eventsV1 from './golden/events-v1.json';
 import eventsV2 from './golden/events-v2.json';
@@ -39,8 +39,8 @@ const GOLDEN: Readonly<Record<string, Golden>> = {
 };
 
 function comesTo(ticket: string, events: readonly TicketEvent[]): object {
-  const told = ticketOf(ticket, events);
-  const model = tablesOf(told, SHIPPED);
+  const told = foldTicket(ticket, events);
+  const model = modelOfTicket(told, SHIPPED);
   const summary = model && summaryOf(told, model);
   return {
     status: told.status,
@@ -54,7 +54,9 @@ function comesTo(ticket: string, events: readonly TicketEvent[]): object {
     answers: told.answers.map(
       ({ finding, present, epoch }) => `${epoch} ${finding} ${String(present)}`,
     ),
-    deeds: told.deeds.map(({ action, startsEpoch }) => `${startsEpoch ?? '-'} ${action}`),
+    deeds: told.performedActions.map(
+      ({ action, startsEpoch }) => `${startsEpoch ?? '-'} ${action}`,
+    ),
     waivers: told.waivers.map(({ duty }) => duty),
     owed: summary?.owed,
     seen: summary?.seen,
@@ -75,7 +77,7 @@ describe('golden files: what was once stored is told the same for ever', () => {
     ['events-v9: marks and what became of them', eventsV9],
   ])('%s', (_, { ticket, events, life: expected }) => {
     const sent = events.map((event) => ticketEvent.parse(event));
-    const { life } = ticketOf(ticket, sent);
+    const { life } = foldTicket(ticket, sent);
     expect(JSON.parse(JSON.stringify(life))).toMatchObject(expected);
   });
 

@@ -4,19 +4,19 @@ import { describe, expect, it } from 'vitest';
 import { actor, testId } from '../../kernel/test/ids.ts';
 import {
   assess,
-  type CommandOf,
+  type CommandPayload,
+  foldTicket,
   minutesWorked,
-  standingOf,
+  stageOf,
   summaryOf,
   ticketEvent,
-  ticketOf,
-  toldToCustomer,
+  viewForCustomer,
   workLeftOn,
 } from '../src/index.ts';
 import { modelFor, Story } from './story.ts';
 
 const RATES = { hour: 6000, taxPerMille: 200, taxIncluded: true };
-const bill = (labourMinutes: number): CommandOf<'bill-made'> => ({
+const bill = (labourMinutes: number): CommandPayload<'bill-made'> => ({
   labourMinutes,
   rates: RATES,
   currency: 'EUR',
@@ -39,7 +39,7 @@ function proven(story: Story): Story {
 describe('where a ticket stands', () => {
   it('from taking in to fetching', () => {
     const story = new Story();
-    const stands = () => standingOf(story.ticket);
+    const stands = () => stageOf(story.ticket);
     expect(stands()).toBe('taken-in');
     story.must('clock-started', {});
     expect(stands()).toBe('on-the-bench');
@@ -52,10 +52,10 @@ describe('where a ticket stands', () => {
     story.must('part-came', { awaited: story.lastId });
     expect(stands()).toBe('on-the-bench');
     const done = repaired().must('ticket-closed', {});
-    expect(standingOf(done.ticket)).toBe('ready');
+    expect(stageOf(done.ticket)).toBe('ready');
     done.must('customer-told', { how: 'message', words: '' }).must('machine-collected', {});
-    expect(standingOf(done.ticket)).toBe('collected');
-    expect(standingOf(new Story('drop-in', ['skip'], 'call').ticket)).toBe('away');
+    expect(stageOf(done.ticket)).toBe('collected');
+    expect(stageOf(new Story('drop-in', ['skip'], 'call').ticket)).toBe('away');
   });
 
   it('counts a comeback on the ticket that it comes back from', () => {
@@ -118,14 +118,14 @@ describe('the price', () => {
     story.must('ticket-closed', { unrepaired: true });
     expect(line(story)).toMatchObject({ standing: 'ready', unrepaired: true });
     expect(story.ticket.closing?.snapshot.waived).toContain('strike-sweep');
-    expect(toldToCustomer(story.ticket, modelFor(story))).toMatchObject({ unrepaired: true });
+    expect(viewForCustomer(story.ticket, modelFor(story))).toMatchObject({ unrepaired: true });
   });
 });
 
 describe('what the customer was told', () => {
   it('stands on the Rack and on their own page: the day promised, and when they were told it is ready', () => {
     const story = new Story();
-    const shown = () => toldToCustomer(story.ticket, modelFor(story))?.promised;
+    const shown = () => viewForCustomer(story.ticket, modelFor(story))?.promised;
     expect([shown(), line(story)?.promised]).toEqual([null, null]);
     story.must('day-promised', { day: toDay('2026-03-09') });
     story.must('day-promised', { day: toDay('2026-03-11') });
@@ -232,6 +232,6 @@ describe('minutes left', () => {
 it('an event of before machines had rows is told as ever', () => {
   const told = new Story();
   const sent = told.events.map((event) => ticketEvent.parse(JSON.parse(JSON.stringify(event))));
-  expect(ticketOf(told.ticket.id, sent)).toEqual(told.ticket);
+  expect(foldTicket(told.ticket.id, sent)).toEqual(told.ticket);
   expect(told.ticket.life.machine).toBeUndefined();
 });

@@ -1,6 +1,6 @@
 import { checkMinutes } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
-import { assess, NOTHING_DEFERRED, nextStep, planTicket, putOff, summaryOf } from '../src/index.ts';
+import { assess, defer, NOTHING_DEFERRED, nextStep, planTicket, summaryOf } from '../src/index.ts';
 import { modelFor, Story } from './story.ts';
 
 function next(story: Story, deferred: readonly string[] = []) {
@@ -135,7 +135,7 @@ describe('what is put off', () => {
     const model = modelFor(story);
     const assessment = assess(story.ticket, model);
     const planned = planTicket(story.ticket, model, assessment);
-    const deferred = putOff(NOTHING_DEFERRED, { cause: 'outside-tension-discs' });
+    const deferred = defer(NOTHING_DEFERRED, { cause: 'outside-tension-discs' });
     expect(nextStep(story.ticket, model, assessment, planned, deferred)).not.toEqual({
       kind: 'repair',
       cause: 'outside-tension-discs',

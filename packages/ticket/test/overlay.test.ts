@@ -1,12 +1,12 @@
 import { SHIPPED } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
 import { actor, testId } from '../../kernel/test/ids.ts';
-import { type Draft, layer, type TicketEvent, ticketOf } from '../src/index.ts';
-import { tellOn } from '../src/replay/projection.ts';
+import { foldTicket, pendingOverlay, type TicketCommand, type TicketEvent } from '../src/index.ts';
+import { projectTicket } from '../src/replay/projection.ts';
 import { Story } from './story.ts';
 
 const by = actor();
-const draftOf = (words: string): Draft => ({
+const draftOf = (words: string): TicketCommand => ({
   id: testId(),
   type: 'observation-noted',
   command: { words },
@@ -14,7 +14,8 @@ const draftOf = (words: string): Draft => ({
   observedAt: '2026-03-02T10:00:00.000Z',
   device: 'bench 1',
 });
-const entered = (...drafts: readonly Draft[]) => drafts.map((draft) => ({ draft, actor: by }));
+const entered = (...drafts: readonly TicketCommand[]) =>
+  drafts.map((draft) => ({ command: draft, actor: by }));
 const confirmedAt = (event: TicketEvent, receivedAt: string): TicketEvent => ({
   ...event,
   receivedAt,
@@ -28,23 +29,25 @@ describe('a ticket told on', () => {
 
   it('is the same as told from the beginning, however the events come in', () => {
     for (let first = 0; first <= events.length; first += 1) {
-      const before = tellOn(undefined, ticket.id, events.slice(0, first));
-      expect(tellOn(before, ticket.id, events).ticket).toEqual(ticketOf(ticket.id, events));
+      const before = projectTicket(undefined, ticket.id, events.slice(0, first));
+      expect(projectTicket(before, ticket.id, events).ticket).toEqual(
+        foldTicket(ticket.id, events),
+      );
     }
   });
 
   it('is told anew when what was told before is not so, or of another ticket', () => {
     const other = new Story();
-    const before = tellOn(undefined, other.ticket.id, other.events);
-    expect(tellOn(before, ticket.id, events).ticket).toEqual(ticket);
+    const before = projectTicket(undefined, other.ticket.id, other.events);
+    expect(projectTicket(before, ticket.id, events).ticket).toEqual(ticket);
     const [first, , ...rest] = events;
-    const odd = tellOn(undefined, ticket.id, first ? [first] : []);
+    const odd = projectTicket(undefined, ticket.id, first ? [first] : []);
     const reordered = [first, ...rest].map((event, place) => ({ ...event, seq: place + 1 }));
-    expect(tellOn(odd, ticket.id, reordered as TicketEvent[]).events).toHaveLength(
+    expect(projectTicket(odd, ticket.id, reordered as TicketEvent[]).events).toHaveLength(
       events.length - 1,
     );
-    const more = tellOn(undefined, ticket.id, events);
-    expect(tellOn(more, ticket.id, events.slice(0, 2)).ticket.seq).toBe(2);
+    const more = projectTicket(undefined, ticket.id, events);
+    expect(projectTicket(more, ticket.id, events.slice(0, 2)).ticket.seq).toBe(2);
   });
 });
 
@@ -54,7 +57,7 @@ describe('what waits, laid over what is confirmed', () => {
   const waiting = draftOf('It squeaks.');
 
   it('is shown, marked as waiting, until it is confirmed; then the very same ticket stays', () => {
-    const lay = layer();
+    const lay = pendingOverlay();
     const laid = lay(id, story.events, entered(waiting), SHIPPED);
     expect(laid.waiting).toEqual(new Set([waiting.id]));
     expect(laid.ticket.seq).toBe(story.events.length + 1);
@@ -68,9 +71,14 @@ describe('what waits, laid over what is confirmed', () => {
   });
 
   it('comes after what somebody else entered meanwhile', () => {
-    const lay = layer();
+    const lay = pendingOverlay();
     const laid = lay(id, story.events, entered(waiting), SHIPPED);
-    const other = layer()(id, story.events, entered(draftOf('The cord is frayed.')), SHIPPED);
+    const other = pendingOverlay()(
+      id,
+      story.events,
+      entered(draftOf('The cord is frayed.')),
+      SHIPPED,
+    );
     const after = lay(id, other.events, entered(waiting), SHIPPED);
     expect(after.ticket).not.toBe(laid.ticket);
     expect(after.events.slice(-2).map(({ body }) => body)).toEqual([
@@ -81,7 +89,7 @@ describe('what waits, laid over what is confirmed', () => {
   });
 
   it('is told by what was stored where the server decided otherwise', () => {
-    const lay = layer();
+    const lay = pendingOverlay();
     const laid = lay(id, story.events, entered(waiting), SHIPPED);
     const event = laid.events.at(-1) as TicketEvent;
     const stored = { ...event, body: { words: 'It squeaks loudly.' } } as TicketEvent;
@@ -91,8 +99,8 @@ describe('what waits, laid over what is confirmed', () => {
   });
 
   it('leaves out what the rules refuse now', () => {
-    const refused = { ...draftOf('x'), type: 'machine-closed', command: {} } as Draft;
-    const laid = layer()(id, story.events, entered(refused, waiting), SHIPPED);
+    const refused = { ...draftOf('x'), type: 'machine-closed', command: {} } as TicketCommand;
+    const laid = pendingOverlay()(id, story.events, entered(refused, waiting), SHIPPED);
     expect(laid.waiting).toEqual(new Set([waiting.id]));
   });
 });

@@ -2,12 +2,12 @@ import { modelOf, PHONE_WORDS, planCall } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
 import {
   assess,
-  type CommandOf,
+  type CommandPayload,
+  defer,
   NOTHING_DEFERRED,
-  nextOnThePhone,
+  nextPhoneStep,
   type PhoneStep,
-  planTalk,
-  putOff,
+  planPhoneCall,
 } from '../src/index.ts';
 import { modelFor, Story } from './story.ts';
 
@@ -19,11 +19,11 @@ function call(complaint: readonly string[], family = 'drop-in'): Story {
 function next(story: Story, deferred = NOTHING_DEFERRED): PhoneStep {
   const model = modelFor(story);
   const assessment = assess(story.ticket, model);
-  return nextOnThePhone(
+  return nextPhoneStep(
     story.ticket,
     model,
     assessment,
-    planTalk(story.ticket, model, assessment),
+    planPhoneCall(story.ticket, model, assessment),
     deferred,
   );
 }
@@ -107,7 +107,7 @@ describe('on the telephone', () => {
 
   it('passes over what was put off', () => {
     const story = call(['skip']).sees('needle-facing', ['needle-wrong-way']);
-    const deferred = putOff(NOTHING_DEFERRED, { cause: 'needle-backward' });
+    const deferred = defer(NOTHING_DEFERRED, { cause: 'needle-backward' });
     expect(next(story, deferred)).not.toMatchObject({ cause: 'needle-backward' });
   });
 
@@ -166,7 +166,7 @@ describe('a call', () => {
     expect(story.ticket.intake).toMatchObject({ tag: 41, shelf: 'B' });
     expect(story.ticket.answers.some(({ finding }) => finding === 'needle-wrong-way')).toBe(true);
     story.does('needle-set');
-    const again: CommandOf<'customer-did'> = { cause: 'needle-backward' };
+    const again: CommandPayload<'customer-did'> = { cause: 'needle-backward' };
     expect(story.try('customer-did', again)?.code).toBe('in-the-shop');
     expect(story.try('machine-arrived', { tag: 42, shelf: 'B' })?.code).toBe('in-the-shop');
   });
@@ -174,7 +174,7 @@ describe('a call', () => {
   it('takes back what the customer did not do after all', () => {
     const story = call(['skip']).must('customer-did', { cause: 'needle-backward' });
     story.must('entry-corrected', { corrects: story.lastId });
-    expect(story.ticket.told).toEqual([]);
+    expect(story.ticket.customerTreatments).toEqual([]);
     expect(story.ticket.voidEpochs).toEqual([1]);
   });
 });

@@ -3,14 +3,14 @@ import { SHIPPED } from '@nodo/knowledge';
 import { actor, testId } from '../../kernel/test/ids.ts';
 import {
   applyTicketEvent,
-  type CommandOf,
-  type Draft,
+  type CommandPayload,
   decide,
   type EventType,
+  modelOfTicket,
   newTicket,
   type Ticket,
+  type TicketCommand,
   type TicketEvent,
-  tablesOf,
 } from '../src/index.ts';
 
 /** A ticket told entry by entry through the real decide and apply. */
@@ -32,7 +32,7 @@ export class Story {
 
   try<Type extends EventType>(
     type: Type,
-    command: CommandOf<Type>,
+    command: CommandPayload<Type>,
     by: Actor = this.odren,
     epoch = this.ticket.epoch,
     observedAt = '2026-03-02T10:00:00.000Z',
@@ -44,7 +44,7 @@ export class Story {
       epoch,
       observedAt,
       device: 'bench 1',
-    } as unknown as Draft;
+    } as unknown as TicketCommand;
     const verdict = decide(this.ticket, draft, by, SHIPPED);
     if (!verdict.ok) return verdict.refusal;
     const event = { ...verdict.event, receivedAt: '2026-03-02T10:00:01.000Z' } as TicketEvent;
@@ -55,7 +55,7 @@ export class Story {
 
   must<Type extends EventType>(
     type: Type,
-    command: CommandOf<Type>,
+    command: CommandPayload<Type>,
     by?: Actor,
     epoch?: number,
   ): this {
@@ -103,12 +103,12 @@ export class Story {
 }
 
 function findingsOf(story: Story, check: string): readonly string[] {
-  const model = tablesOf(story.ticket, SHIPPED);
+  const model = modelOfTicket(story.ticket, SHIPPED);
   return (model?.checks.get(check)?.findings ?? []).map(({ id }) => id);
 }
 
 export function modelFor(story: Story) {
-  const model = tablesOf(story.ticket, SHIPPED);
+  const model = modelOfTicket(story.ticket, SHIPPED);
   if (!model) throw new Error('no model');
   return model;
 }

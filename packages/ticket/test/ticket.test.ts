@@ -1,20 +1,20 @@
-import { editionOf, type KnowledgeSource, SHIPPED } from '@nodo/knowledge';
+import { type KnowledgeSource, knowledgeVersionOf, SHIPPED } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
 import { actor, testId } from '../../kernel/test/ids.ts';
 import firstEdition from '../../knowledge/editions/first.json' with { type: 'json' };
 import {
   applyTicketEvent,
   assess,
-  type CommandOf,
+  type CommandPayload,
   contestEffects,
-  type Draft,
   decide,
   type EventType,
+  foldTicket,
   newTicket,
   type Ticket,
+  type TicketCommand,
   type TicketEvent,
   ticketEvent,
-  ticketOf,
 } from '../src/index.ts';
 import { modelFor, Story } from './story.ts';
 
@@ -40,13 +40,13 @@ describe('a ticket told from its events', () => {
 
   it('is the same however often it is told', () => {
     const story = long();
-    expect(ticketOf(story.ticket.id, story.events)).toEqual(story.ticket);
+    expect(foldTicket(story.ticket.id, story.events)).toEqual(story.ticket);
   });
 
   it('is the same when the events went through JSON, as they do', () => {
     const story = long();
     const sent = story.events.map((event) => ticketEvent.parse(JSON.parse(JSON.stringify(event))));
-    expect(ticketOf(story.ticket.id, sent)).toEqual(story.ticket);
+    expect(foldTicket(story.ticket.id, sent)).toEqual(story.ticket);
   });
 
   it('refuses an event out of its order', () => {
@@ -297,9 +297,9 @@ describe('more positive findings than one exact pass takes', () => {
 });
 
 describe('when the tables move on', () => {
-  const FIRST = editionOf(firstEdition as unknown as KnowledgeSource);
+  const FIRST = knowledgeVersionOf(firstEdition as unknown as KnowledgeSource);
   const by = actor();
-  const draft = <Type extends EventType>(type: Type, command: CommandOf<Type>) =>
+  const draft = <Type extends EventType>(type: Type, command: CommandPayload<Type>) =>
     ({
       id: testId(),
       type,
@@ -307,8 +307,8 @@ describe('when the tables move on', () => {
       epoch: 0,
       observedAt: '2026-03-02T10:00:00.000Z',
       device: 'bench 1',
-    }) as unknown as Draft;
-  const recorded = (ticket: Ticket, one: Draft, edition = SHIPPED): Ticket => {
+    }) as unknown as TicketCommand;
+  const recorded = (ticket: Ticket, one: TicketCommand, edition = SHIPPED): Ticket => {
     const verdict = decide(ticket, one, by, edition);
     if (!verdict.ok) throw new Error(verdict.refusal.code);
     const receivedAt = '2026-03-02T10:00:01.000Z';

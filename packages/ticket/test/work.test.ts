@@ -1,5 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { assess, type CommandOf, type NeedleIn, threadAcross, threadLine } from '../src/index.ts';
+import {
+  assess,
+  type CommandPayload,
+  type NeedleIn,
+  threadAcross,
+  threadLine,
+} from '../src/index.ts';
 import { modelFor, Story } from './story.ts';
 
 const SHARP_80: NeedleIn['needle'] = {
@@ -17,7 +23,7 @@ const FITTED: NeedleIn = {
   before: 'none',
   beforeSewn: null,
 };
-const WORK: CommandOf<'work-told'> = {
+const WORK: CommandPayload<'work-told'> = {
   fabric: 'weave',
   layers: 2,
   thickness: 0.3,
@@ -31,7 +37,7 @@ const duty = (story: Story) =>
   assess(story.ticket, modelFor(story)).duties.find((one) => one.duty === 'fragments')?.state;
 
 describe('pieces of a broken needle', () => {
-  const pieces = (...lengths: number[]): CommandOf<'pieces-laid'> => ({
+  const pieces = (...lengths: number[]): CommandPayload<'pieces-laid'> => ({
     at: 1,
     whole: 38.5,
     pieces: lengths,
@@ -77,7 +83,7 @@ describe('pieces of a broken needle', () => {
 
 describe('what the customer sews', () => {
   it('is kept with the fineness that came of label, width or weight', () => {
-    const told = (thread: CommandOf<'work-told'>['thread']) =>
+    const told = (thread: CommandPayload<'work-told'>['thread']) =>
       new Story().must('work-told', { ...WORK, thread }).ticket.life.work;
     expect(told(WORK.thread)?.tex).toBeCloseTo(35.43, 2);
     expect(told({ by: 'weight', grams: 0.2, metres: 10 })?.tex).toBe(20);

@@ -1,17 +1,17 @@
 import { toDay } from '@nodo/kernel';
-import { draft as anyDraft } from '@nodo/ticket';
+import { ticketCommand as anyDraft } from '@nodo/ticket';
 import { describe, expect, it } from 'vitest';
 import { arrivalOf, callOf, intakeOf, MOST_PHOTOS, pictureOf } from '../src/shop/intake/intake.ts';
 import {
-  blankDraft,
-  type CounterDraft,
-  keepDraft,
-  readDraft,
+  blankForm,
+  type IntakeForm,
+  readForm,
+  storeForm,
   withFamily,
 } from '../src/shop/intake/intakeForm.ts';
 
-const sheet = (change: Partial<CounterDraft> = {}): CounterDraft => ({
-  ...blankDraft(),
+const sheet = (change: Partial<IntakeForm> = {}): IntakeForm => ({
+  ...blankForm(),
   ticket: '00000000-0000-4000-8000-00000000002c',
   label: 'Teal zigzag',
   tag: '27',
@@ -42,7 +42,7 @@ describe('the sheet of the counter', () => {
   });
 
   it('tells a limit and a promise only where they were spoken of', () => {
-    const agreed = (change: Partial<CounterDraft>, limit?: number) =>
+    const agreed = (change: Partial<IntakeForm>, limit?: number) =>
       intakeOf(sheet({ complaint: [], ...change }), limit)
         .drafts.slice(1)
         .map(({ command }) => command);
@@ -117,17 +117,17 @@ describe('the sheet of the counter', () => {
 
 describe('a sheet that is half written', () => {
   it('outlives the page, also one of before there was more to ask', () => {
-    keepDraft('counter', sheet({ customer: 'Mrs Ilvane' }));
-    expect(readDraft('counter')).toEqual(sheet({ customer: 'Mrs Ilvane' }));
+    storeForm('counter', sheet({ customer: 'Mrs Ilvane' }));
+    expect(readForm('counter')).toEqual(sheet({ customer: 'Mrs Ilvane' }));
     const { customerId: _, promised: _promised, accessories: _accessories, ...old } = sheet();
     localStorage.setItem('nodo.phone', JSON.stringify(old));
-    expect(readDraft('phone')).toEqual(sheet());
+    expect(readForm('phone')).toEqual(sheet());
   });
 
   it('is a blank one where what was kept cannot be read', () => {
     localStorage.setItem('nodo.phone', '{"ticket":');
-    const { ticket, ...rest } = readDraft('phone');
-    const { ticket: _, ...blank } = blankDraft();
+    const { ticket, ...rest } = readForm('phone');
+    const { ticket: _, ...blank } = blankForm();
     expect(rest).toEqual(blank);
     expect(ticket).toMatch(/^[0-9a-f-]{36}$/);
   });

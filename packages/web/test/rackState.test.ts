@@ -1,11 +1,11 @@
 import { type Day, toDay } from '@nodo/kernel';
-import { NEW_SHOP_CARD } from '@nodo/shop';
+import { NEW_SHOP_PROFILE } from '@nodo/shop';
 import type { RackEntry } from '@nodo/ticket';
 import { describe, expect, it } from 'vitest';
 import { dueState, fitsFilter } from '../src/features/rack/state.ts';
 
 const TODAY = toDay('2026-03-09');
-const SHOP = { ...NEW_SHOP_CARD, stuckDays: 3, uncollectedDays: 30 };
+const SHOP = { ...NEW_SHOP_PROFILE, stuckDays: 3, uncollectedDays: 30 };
 const ODREN = '00000000-0000-4000-8000-000000000001';
 
 /** A machine in work that somebody looked at this morning. */

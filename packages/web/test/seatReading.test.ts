@@ -1,6 +1,6 @@
 import { mm, USUAL_MEETING } from '@nodo/core';
 import { SHIPPED } from '@nodo/knowledge';
-import { newMachineCard } from '@nodo/shop';
+import { newMachineProfile } from '@nodo/shop';
 import { describe, expect, it } from 'vitest';
 import {
   angleLimitOf,
@@ -22,7 +22,7 @@ const BACK: SeatTarget = { faces: 'back', angle: 0, round: false };
 const ROUND: SeatTarget = { ...BACK, round: true };
 const THREAD = mm(0.2);
 const card = (angle?: readonly [number, number]) => ({
-  ...newMachineCard('round-shank', 'Head'),
+  ...newMachineProfile('round-shank', 'Head'),
   service: angle
     ? { 'needle-angle': { least: angle[0], most: angle[1], from: 'Manual, page 3' } }
     : {},
@@ -90,7 +90,7 @@ describe('what the machine’s own card says', () => {
       'hook-gap': { least: 0.05, most: 0.15, from: 'Manual, page 12' },
       'loop-lift': { least: 2, most: 2.4, from: 'Manual, page 12' },
     };
-    const own = meetingOf({ ...newMachineCard('drop-in', 'Teal'), service });
+    const own = meetingOf({ ...newMachineProfile('drop-in', 'Teal'), service });
     expect(own.gap).toBeCloseTo(0.1, 12);
     expect(own.loop.lift).toBeCloseTo(2.2, 12);
     expect(own.aboveEye).toBe(USUAL_MEETING.aboveEye);

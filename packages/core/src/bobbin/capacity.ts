@@ -1,4 +1,4 @@
-import { CoreFault } from '../errors/coreError.ts';
+import { CoreError } from '../errors/coreError.ts';
 import { type Millimetres, positive } from '../units/quantities.ts';
 
 /** Share of the room between the flanges that is thread, wound evenly; typical. */
@@ -18,7 +18,7 @@ export function bobbinMetres(
   thread: Millimetres,
   packing = WINDING_PACKING,
 ): number {
-  if (core >= full) throw new CoreFault('core-fills-bobbin', { core, full });
+  if (core >= full) throw new CoreError('core-fills-bobbin', { core, full });
   const room = (Math.PI / 4) * (full ** 2 - core ** 2) * positive('width', width);
   const section = (Math.PI / 4) * positive('thread', thread) ** 2;
   return (room * positive('packing', packing)) / section / 1000;
@@ -35,7 +35,7 @@ export function metresLeft(
   packing = WINDING_PACKING,
 ): number {
   if (winding < room.core || winding > room.full) {
-    throw new CoreFault('winding-outside', { winding, core: room.core, full: room.full });
+    throw new CoreError('winding-outside', { winding, core: room.core, full: room.full });
   }
   if (winding === room.core) return 0;
   return bobbinMetres({ ...room, full: winding }, thread, packing);

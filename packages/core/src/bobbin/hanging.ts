@@ -1,4 +1,4 @@
-import { CoreFault } from '../errors/coreError.ts';
+import { CoreError } from '../errors/coreError.ts';
 import { type Millimetres, positive } from '../units/quantities.ts';
 
 /** A force as the trade tells it: the weight of so many grams. */
@@ -10,7 +10,7 @@ const MOST_TENSION = 100_000;
 /** @throws CoreFault `not-a-tension` unless finite, not negative and at most {@link MOST_TENSION}. */
 export function gramForce(value: number): GramForce {
   if (!Number.isFinite(value) || value < 0 || value > MOST_TENSION) {
-    throw new CoreFault('not-a-tension', { value });
+    throw new CoreError('not-a-tension', { value });
   }
   return value as GramForce;
 }
@@ -61,7 +61,7 @@ export function hangingTension(
   errors: HangingErrors = USUAL_HANGING_ERRORS,
 ): HangingTension {
   positive('grams', grams);
-  if (slip >= freeThread) throw new CoreFault('slid-off', { slip, freeThread });
+  if (slip >= freeThread) throw new CoreError('slid-off', { slip, freeThread });
   if (slip === 0) return { kind: 'at-least', tension: gramForce(grams) };
   if (fall === 0) return { kind: 'below', tension: gramForce(grams) };
   const at = (m: number, h: number, x: number) => gramForce(m * (1 + h / x));

@@ -1,4 +1,4 @@
-import { CoreFault } from '../errors/coreError.ts';
+import { CoreError } from '../errors/coreError.ts';
 import { type GramForce, gramForce } from './hanging.ts';
 
 /** One reading of a gauge while the thread is drawn off. */
@@ -37,7 +37,7 @@ export function pullOf(samples: readonly GaugeSample[]): Pull {
     samples.reduce((sum, sample) => sum + value(sample), 0) / n;
   const middle = mean(({ at }) => at);
   const spread = samples.reduce((sum, { at }) => sum + (at - middle) ** 2, 0);
-  if (n < FEWEST || spread === 0) throw new CoreFault('too-few-samples', { n, least: FEWEST });
+  if (n < FEWEST || spread === 0) throw new CoreError('too-few-samples', { n, least: FEWEST });
   const level = mean(({ force }) => force);
   const slope =
     samples.reduce((sum, { at, force }) => sum + (at - middle) * (force - level), 0) / spread;

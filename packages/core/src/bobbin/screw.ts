@@ -1,4 +1,4 @@
-import { CoreFault } from '../errors/coreError.ts';
+import { CoreError } from '../errors/coreError.ts';
 
 /** A turn told as on a clock face: minutes, clockwise plus; 1 minute is 6 degrees, 15 a quarter turn. */
 export type ClockMinutes = number & { readonly unit: 'clock-minutes' };
@@ -9,7 +9,7 @@ const MOST_AT_ONCE = 120;
 /** @throws CoreFault `not-a-turn` unless finite, not nothing and at most two turns. */
 export function clockMinutes(value: number): ClockMinutes {
   if (!Number.isFinite(value) || value === 0 || Math.abs(value) > MOST_AT_ONCE) {
-    throw new CoreFault('not-a-turn', { value });
+    throw new CoreError('not-a-turn', { value });
   }
   return value as ClockMinutes;
 }
@@ -39,7 +39,7 @@ export interface ScrewStand {
  */
 export function screwStand(start: number, turns: readonly ClockMinutes[]): ScrewStand {
   if (!Number.isFinite(start) || start < 0 || start > 60) {
-    throw new CoreFault('not-on-the-clock', { start });
+    throw new CoreError('not-on-the-clock', { start });
   }
   let total = 0;
   let furthest = 0;

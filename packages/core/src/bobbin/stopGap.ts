@@ -1,4 +1,4 @@
-import { CoreFault } from '../errors/coreError.ts';
+import { CoreError } from '../errors/coreError.ts';
 import { PACKING } from '../thread/diameter.ts';
 import { type Millimetres, positive } from '../units/quantities.ts';
 
@@ -37,7 +37,7 @@ export function stopGapReading(
   packing = PACKING,
 ): StopGapReading {
   if (stops !== undefined && stops <= passes)
-    throw new CoreFault('gap-upside-down', { passes, stops });
+    throw new CoreError('gap-upside-down', { passes, stops });
   const across = positive('thread', thread);
   const pressed = across * Math.sqrt(positive('packing', packing));
   const fit = (gap: number): GapFit =>

@@ -1,4 +1,4 @@
-import { CoreFault } from '../errors/coreError.ts';
+import { CoreError } from '../errors/coreError.ts';
 import { type Minutes, minutes } from '../units/minutes.ts';
 
 /** A part taken off or a door opened, and what had to be opened before it. */
@@ -32,7 +32,7 @@ export function openingChain<State extends AccessState>(
   while (at !== undefined) {
     const id: string = at;
     const state = states.find((candidate) => candidate.id === id);
-    if (!state) throw new CoreFault('unknown-access', { id });
+    if (!state) throw new CoreError('unknown-access', { id });
     if (state.from !== undefined && !open.has(id)) chain.unshift(state);
     at = state.from;
   }

@@ -1,4 +1,4 @@
-import { CoreFault } from '../errors/coreError.ts';
+import { CoreError } from '../errors/coreError.ts';
 import type { Network } from './network.ts';
 import { type Trial, type TrialFactors, trialFactors } from './trial.ts';
 
@@ -93,7 +93,7 @@ export function prepare(network: Network, evidence: Evidence): Prepared {
 
   for (const reading of evidence.readings) {
     const finding = network.findingIndex.get(reading.finding);
-    if (finding === undefined) throw new CoreFault('unknown-id', { id: reading.finding });
+    if (finding === undefined) throw new CoreError('unknown-id', { id: reading.finding });
     const leak = network.findings[finding]?.leak ?? 0;
     const parentCount = network.parents[finding]?.length ?? 0;
     let bit: number | undefined;
@@ -144,7 +144,7 @@ function treatmentEpochs(network: Network, treatments: readonly Treatment[]): nu
   for (const treatment of treatments) {
     for (const id of treatment.causes) {
       const cause = network.causeIndex.get(id);
-      if (cause === undefined) throw new CoreFault('unknown-id', { id });
+      if (cause === undefined) throw new CoreError('unknown-id', { id });
       treatedIn[cause]?.push(treatment.startsEpoch);
     }
   }

@@ -1,4 +1,4 @@
-import { CoreFault } from '../errors/coreError.ts';
+import { CoreError } from '../errors/coreError.ts';
 
 export interface NetworkCause {
   readonly id: string;
@@ -49,7 +49,7 @@ export interface Network {
 }
 
 function assertChance(value: number, of: string): void {
-  if (!(value >= 0 && value <= 1)) throw new CoreFault('not-a-chance', { of, value });
+  if (!(value >= 0 && value <= 1)) throw new CoreError('not-a-chance', { of, value });
 }
 
 /**
@@ -72,8 +72,8 @@ export function buildNetwork(
     assertChance(link.strength, `${link.cause} > ${link.finding}`);
     const cause = causeIndex.get(link.cause);
     const finding = findingIndex.get(link.finding);
-    if (cause === undefined) throw new CoreFault('unknown-id', { id: link.cause });
-    if (finding === undefined) throw new CoreFault('unknown-id', { id: link.finding });
+    if (cause === undefined) throw new CoreError('unknown-id', { id: link.cause });
+    if (finding === undefined) throw new CoreError('unknown-id', { id: link.finding });
     if (link.strength === 0) continue;
     shows[cause]?.push({ finding, strength: link.strength });
     parents[finding]?.push({ cause, strength: link.strength });
@@ -89,7 +89,7 @@ export function strengthOf(network: Network, cause: number, finding: number): nu
 function indexById(items: readonly { readonly id: string }[]): Map<string, number> {
   const index = new Map<string, number>();
   items.forEach((item, place) => {
-    if (index.has(item.id)) throw new CoreFault('double-id', { id: item.id });
+    if (index.has(item.id)) throw new CoreError('double-id', { id: item.id });
     index.set(item.id, place);
   });
   return index;

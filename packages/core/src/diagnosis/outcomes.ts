@@ -1,4 +1,4 @@
-import { CoreFault } from '../errors/coreError.ts';
+import { CoreError } from '../errors/coreError.ts';
 import { sum } from './masses.ts';
 import type { Network } from './network.ts';
 import { multiplyWhere, productPerState, type States, statesHaving } from './states.ts';
@@ -90,7 +90,7 @@ export class OutcomeWalk {
     }
     return question.findings.map((id, depth) => {
       const finding = network.findingIndex.get(id);
-      if (finding === undefined) throw new CoreFault('unknown-id', { id });
+      if (finding === undefined) throw new CoreError('unknown-id', { id });
       const { yes } = this.room(depth);
       yes.fill(1 - (network.findings[finding]?.leak ?? 0));
       for (const { cause, strength } of network.parents[finding] ?? []) {

@@ -1,7 +1,7 @@
-import { CoreFault } from '../errors/coreError.ts';
+import { CoreError } from '../errors/coreError.ts';
 import type { Evidence } from './evidence.ts';
 import type { Network } from './network.ts';
-import { Reckoner } from './reckoner.ts';
+import { PosteriorEngine } from './posteriorEngine.ts';
 import { quietChances } from './trial.ts';
 
 export interface CauseBelief {
@@ -20,12 +20,12 @@ export interface Posterior {
 }
 
 /**
- * Exact posterior over all causes; how it is reckoned is told at {@link Reckoner}.
+ * Exact posterior over all causes; how it is reckoned is told at {@link PosteriorEngine}.
  * @throws CoreFault `too-many-positives`, `unknown-id`, or `impossible-evidence` when the
  *   readings have probability 0 in the network.
  */
 export function posterior(network: Network, evidence: Evidence): Posterior {
-  const reckoner = new Reckoner(network, evidence);
+  const reckoner = new PosteriorEngine(network, evidence);
   const { total, was, is } = reckoner.run();
   assertPossible(total, reckoner);
   return {
@@ -39,8 +39,8 @@ export function posterior(network: Network, evidence: Evidence): Posterior {
 }
 
 /** Refuses evidence that cannot happen. */
-function assertPossible(total: number, { logScale }: Reckoner): void {
-  if (!(total > 0 && Number.isFinite(logScale))) throw new CoreFault('impossible-evidence');
+function assertPossible(total: number, { logScale }: PosteriorEngine): void {
+  if (!(total > 0 && Number.isFinite(logScale))) throw new CoreError('impossible-evidence');
 }
 
 /**
@@ -55,7 +55,7 @@ export function comebackRisk(
   complaints: readonly string[],
 ): number {
   const quiet = quietOf(network, complaints);
-  const reckoner = new Reckoner(network, evidence);
+  const reckoner = new PosteriorEngine(network, evidence);
   const base = reckoner.totalWhenPresentNow([]);
   assertPossible(base, reckoner);
   const silent = reckoner.totalWhenPresentNow(quiet);

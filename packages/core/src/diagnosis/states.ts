@@ -1,6 +1,6 @@
 import { seeded } from '../chance/seeded.ts';
 import type { Branch } from './evidence.ts';
-import { type CauseLayout, isNow, type Reckoner } from './reckoner.ts';
+import { type CauseLayout, isNow, type PosteriorEngine } from './posteriorEngine.ts';
 
 /** What may be wrong with the machine now: whole states, each with its chance. */
 export interface States {
@@ -93,7 +93,7 @@ type Groups = Map<number, number[]>;
  * causes that gives the masses, taken draw by draw. Draws alike are put together. The same
  * evidence gives the same draws.
  */
-export function drawStates(reckoner: Reckoner, count = STATES_DRAWN, seed = 1): States {
+export function drawStates(reckoner: PosteriorEngine, count = STATES_DRAWN, seed = 1): States {
   reckoner.walkForward();
   const draw = seeded(seed);
   const found: number[][] = Array.from({ length: count }, () => []);
@@ -184,7 +184,11 @@ function nextHit(last: number, chance: number, draw: () => number): number {
 }
 
 /** Which set of things ended up explained, per draw. Only a failed trial leaves a choice. */
-function drawnSets({ before, accepted }: Reckoner, count: number, draw: () => number): Groups {
+function drawnSets(
+  { before, accepted }: PosteriorEngine,
+  count: number,
+  draw: () => number,
+): Groups {
   const last = before.at(-1) as Float64Array;
   const sets = [...accepted.keys()].filter((set) => accepted[set] === 1);
   const total = sets.reduce((sum, set) => sum + (last[set] as number), 0);

@@ -1,4 +1,4 @@
-import { CoreFault } from '../errors/coreError.ts';
+import { CoreError } from '../errors/coreError.ts';
 import type { Network } from './network.ts';
 
 /**
@@ -65,6 +65,6 @@ export function quietChances(network: Network, findings: ReadonlySet<number>): r
 
 function placeOf(index: ReadonlyMap<string, number>, id: string): number {
   const place = index.get(id);
-  if (place === undefined) throw new CoreFault('unknown-id', { id });
+  if (place === undefined) throw new CoreError('unknown-id', { id });
   return place;
 }

@@ -2,7 +2,7 @@
  * A fault in what a caller handed to the core: a code for programs and the data
  * that belongs to it. Words for people are found elsewhere, last.
  */
-export class CoreFault extends Error {
+export class CoreError extends Error {
   override readonly name = 'CoreFault';
 
   constructor(
@@ -18,7 +18,7 @@ export function whereValid<Value>(compute: () => Value): Value | undefined {
   try {
     return compute();
   } catch (error) {
-    if (error instanceof CoreFault) return undefined;
+    if (error instanceof CoreError) return undefined;
     throw error;
   }
 }

@@ -1,4 +1,4 @@
-import { CoreFault } from '../errors/coreError.ts';
+import { CoreError } from '../errors/coreError.ts';
 
 /** An hour of a clock laid round a part, from 0 (at the top) to below 12, fractions allowed. */
 export type Hour = number & { readonly unit: 'hour' };
@@ -6,7 +6,7 @@ export type Hour = number & { readonly unit: 'hour' };
 /** @throws CoreFault `not-an-hour` unless finite, at least 0 and below 12. */
 export function hourOf(value: number): Hour {
   if (!Number.isFinite(value) || value < 0 || value >= 12) {
-    throw new CoreFault('not-an-hour', { value });
+    throw new CoreError('not-an-hour', { value });
   }
   return value as Hour;
 }

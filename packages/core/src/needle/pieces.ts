@@ -1,4 +1,4 @@
-import { CoreFault } from '../errors/coreError.ts';
+import { CoreError } from '../errors/coreError.ts';
 import { type Millimetres, positive } from '../units/quantities.ts';
 
 /** Pieces laid end to end may differ so much from the whole needle: what measuring by hand leaves open. */
@@ -24,7 +24,7 @@ export function accountForPieces(
   for (const [place, piece] of pieces.entries()) {
     positive('piece', piece);
     if (piece > whole + PIECES_TOLERANCE)
-      throw new CoreFault('piece-too-long', { place, piece, whole });
+      throw new CoreError('piece-too-long', { place, piece, whole });
   }
   // In hundredths: tenths added one by one must not miss the bound by the last bit.
   const laid = Math.round(pieces.reduce((sum, piece) => sum + piece, 0) * 100) / 100;

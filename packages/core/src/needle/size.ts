@@ -1,4 +1,4 @@
-import { CoreFault } from '../errors/coreError.ts';
+import { CoreError } from '../errors/coreError.ts';
 import { type Millimetres, mm } from '../units/quantities.ts';
 
 /** Blade diameter in hundredths of a millimetre: 80 is 0.80 mm. */
@@ -13,7 +13,7 @@ const THICKEST = 180;
  */
 export function needleSize(hundredths: number): NeedleSize {
   if (!Number.isFinite(hundredths) || hundredths < THINNEST || hundredths > THICKEST) {
-    throw new CoreFault('not-a-needle-size', {
+    throw new CoreError('not-a-needle-size', {
       value: hundredths,
       least: THINNEST,
       most: THICKEST,

@@ -1,4 +1,4 @@
-import { CoreFault } from '../errors/coreError.ts';
+import { CoreError } from '../errors/coreError.ts';
 import { type Millimetres, mm, positive } from '../units/quantities.ts';
 import { bladeDiameter, type NeedleSize } from './size.ts';
 
@@ -27,7 +27,7 @@ export function tipDeflection(
   const deflection =
     (positive('force', force) * length ** 3) / (3 * STEEL * ((Math.PI * d ** 4) / 64));
   if (deflection > SMALL_DEFLECTION * length) {
-    throw new CoreFault('bends-too-far', { deflection, length });
+    throw new CoreError('bends-too-far', { deflection, length });
   }
   return mm(deflection);
 }

@@ -1,4 +1,4 @@
-import { CoreFault } from '../errors/coreError.ts';
+import { CoreError } from '../errors/coreError.ts';
 
 /** Money in the smallest unit of its currency: cents, pence, öre. */
 export type Money = number & { readonly unit: 'minor' };
@@ -7,7 +7,7 @@ export type Money = number & { readonly unit: 'minor' };
  * @throws CoreFault `not-money` unless a whole number of the smallest unit, not negative.
  */
 export function money(minor: number): Money {
-  if (!Number.isSafeInteger(minor) || minor < 0) throw new CoreFault('not-money', { minor });
+  if (!Number.isSafeInteger(minor) || minor < 0) throw new CoreError('not-money', { minor });
   return minor as Money;
 }
 
@@ -42,7 +42,7 @@ export interface Bill {
  */
 export function billOf(labourMinutes: number, parts: readonly PricedPart[], rates: Rates): Bill {
   if (!Number.isSafeInteger(labourMinutes) || labourMinutes < 0) {
-    throw new CoreFault('not-a-duration', { labourMinutes });
+    throw new CoreError('not-a-duration', { labourMinutes });
   }
   const labour = money(halfUp((labourMinutes * rates.hour) / 60));
   const forParts = money(parts.reduce((sum, { count, each }) => sum + count * each, 0));

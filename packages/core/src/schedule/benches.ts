@@ -1,4 +1,4 @@
-import { CoreFault } from '../errors/coreError.ts';
+import { CoreError } from '../errors/coreError.ts';
 
 /**
  * A stretch of time in which one person works, on one axis of minutes for everybody (which
@@ -35,7 +35,7 @@ export function bench(person: string, stretches: readonly Stretch[]): Bench {
   const before = [0];
   let work = 0;
   for (const [from, until] of stretches) {
-    if (!(from >= last && until > from)) throw new CoreFault('stretches-not-in-order', { person });
+    if (!(from >= last && until > from)) throw new CoreError('stretches-not-in-order', { person });
     last = until;
     work += until - from;
     before.push(work);

@@ -1,4 +1,4 @@
-import { CoreFault } from '../errors/coreError.ts';
+import { CoreError } from '../errors/coreError.ts';
 import { type Bench, doneAt, type Job, lateness } from './benches.ts';
 
 /** Places of jobs in the order in which each bench does them. */
@@ -20,9 +20,9 @@ export const MOST_EXACT = 8;
  * @throws CoreFault `too-many-jobs` above {@link MOST_EXACT}; `no-bench` without any.
  */
 export function bestSchedule(jobs: readonly Job[], benches: readonly Bench[]): Schedule {
-  if (jobs.length > MOST_EXACT) throw new CoreFault('too-many-jobs', { jobs: jobs.length });
+  if (jobs.length > MOST_EXACT) throw new CoreError('too-many-jobs', { jobs: jobs.length });
   const [first, ...others] = benches;
-  if (!first) throw new CoreFault('no-bench');
+  if (!first) throw new CoreError('no-bench');
   const all = (1 << jobs.length) - 1;
   let soFar = onOneBench(jobs, first);
   const taken: Int32Array[] = [];

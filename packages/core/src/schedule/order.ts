@@ -1,4 +1,4 @@
-import { CoreFault } from '../errors/coreError.ts';
+import { CoreError } from '../errors/coreError.ts';
 import { type Bench, doneAt, type Job, lateness } from './benches.ts';
 import { leastWeightedLateness } from './bound.ts';
 import { bestSchedule, MOST_EXACT, type Queues } from './exact.ts';
@@ -22,7 +22,7 @@ export interface Order {
  * @throws CoreFault `no-bench` without any.
  */
 export function orderByDue(jobs: readonly Job[], benches: readonly Bench[]): Order {
-  if (benches.length === 0) throw new CoreFault('no-bench');
+  if (benches.length === 0) throw new CoreError('no-bench');
   if (jobs.length <= MOST_EXACT) {
     const { queues, cost } = bestSchedule(jobs, benches);
     return { queues: named(queues, jobs, benches), cost, bound: () => cost };

@@ -1,4 +1,4 @@
-import { CoreFault } from '../errors/coreError.ts';
+import { CoreError } from '../errors/coreError.ts';
 import { type Millimetres, mm, positive } from '../units/quantities.ts';
 import { ellipticE, ellipticF } from './elliptic.ts';
 
@@ -38,7 +38,7 @@ export function needleLoop({ free, lift, rise, robbed }: LoopSet): Loop {
   const slack = lift - rise - robbed;
   if (slack <= 0) return { chord: mm(chord), bulge: mm(0), reachAt: () => mm(0) };
   const length = chord + slack;
-  if (slack > MOST_SLACK * length) throw new CoreFault('loop-impossible', { slack, length });
+  if (slack > MOST_SLACK * length) throw new CoreError('loop-impossible', { slack, length });
   const m = parameterFor(chord / length);
   const k = Math.sqrt(m);
   const wave = (4 * ellipticF(Math.PI / 2, m)) / length;

@@ -1,4 +1,4 @@
-import { CoreFault } from '../errors/coreError.ts';
+import { CoreError } from '../errors/coreError.ts';
 import { positive, type Tex, tex } from '../units/quantities.ts';
 
 /**
@@ -67,7 +67,7 @@ export function numberIn(unit: FinenessUnit, thread: Tex, plies = 1): number {
 function checkPlies(unit: FinenessUnit, plies: number): void {
   const most = countsPlies(unit) ? MOST_PLIES : 1;
   if (!Number.isInteger(plies) || plies < 1 || plies > most) {
-    throw new CoreFault('not-plies', { unit, plies, most });
+    throw new CoreError('not-plies', { unit, plies, most });
   }
 }
 

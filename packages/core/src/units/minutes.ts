@@ -1,4 +1,4 @@
-import { CoreFault } from '../errors/coreError.ts';
+import { CoreError } from '../errors/coreError.ts';
 
 /** A length of work in minutes, never negative. */
 export type Minutes = number & { readonly unit: 'min' };
@@ -9,7 +9,7 @@ export type Minutes = number & { readonly unit: 'min' };
  */
 export function minutes(value: number): Minutes {
   if (!Number.isFinite(value) || value < 0) {
-    throw new CoreFault('not-a-duration', { value });
+    throw new CoreError('not-a-duration', { value });
   }
   return value as Minutes;
 }

@@ -1,4 +1,4 @@
-import { CoreFault } from '../errors/coreError.ts';
+import { CoreError } from '../errors/coreError.ts';
 
 /** A length in millimetres, never negative. */
 export type Millimetres = number & { readonly unit: 'mm' };
@@ -31,7 +31,7 @@ export function stitches(value: number): Stitches {
 /** @throws CoreFault `code` with what was given and the bounds, unless it lies within them. */
 function within(code: string, least: number, most: number, value: number): number {
   if (!Number.isFinite(value) || value < least || value > most) {
-    throw new CoreFault(code, { value, least, most });
+    throw new CoreError(code, { value, least, most });
   }
   return value;
 }
@@ -42,7 +42,7 @@ function within(code: string, least: number, most: number, value: number): numbe
  */
 export function positive(name: string, value: number): number {
   if (!Number.isFinite(value) || value <= 0) {
-    throw new CoreFault('not-above-nothing', { name, value });
+    throw new CoreError('not-above-nothing', { name, value });
   }
   return value;
 }

@@ -1,6 +1,6 @@
 import { posterior } from '@nodo/core';
-import type { Edition } from '../model/edition.ts';
 import { evidenceOf } from '../model/evidence.ts';
+import type { KnowledgeVersion } from '../model/version.ts';
 import { answersOfCase, type WorkedCase } from './case.ts';
 
 /** How one worked case comes out under an edition of the tables. */
@@ -27,7 +27,7 @@ export interface CasesVerdict {
  * Judges worked cases with an edition of the tables.
  * @throws Error naming the case and what its family does not have.
  */
-export function judgeCases(edition: Edition, cases: readonly WorkedCase[]): CasesVerdict {
+export function judgeCases(edition: KnowledgeVersion, cases: readonly WorkedCase[]): CasesVerdict {
   const verdicts = cases.map((worked) => judge(edition, worked));
   return {
     verdicts,
@@ -38,7 +38,7 @@ export function judgeCases(edition: Edition, cases: readonly WorkedCase[]): Case
 
 const NEAR_THE_TOP = 3;
 
-function judge(edition: Edition, worked: WorkedCase): CaseVerdict {
+function judge(edition: KnowledgeVersion, worked: WorkedCase): CaseVerdict {
   const model = edition.modelOf(worked.family);
   if (!model) throw new Error(`${worked.id}: no family ${worked.family}`);
   const evidence = evidenceOf(model, answersOfCase(worked, model), []);

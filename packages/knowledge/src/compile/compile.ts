@@ -14,7 +14,7 @@ import { lookAtAccess, lookAtChecks } from './checks.ts';
 import { lookAtDuties } from './duties.ts';
 import { contentHash } from './hash.ts';
 import { Inspection } from './inspection.ts';
-import type { KnowledgeFault } from './issues.ts';
+import type { KnowledgeIssue } from './issues.ts';
 
 export interface Finding extends FindingSource {
   readonly check: string;
@@ -36,7 +36,7 @@ export interface Knowledge {
 
 export type Compiled =
   | { readonly ok: true; readonly knowledge: Knowledge }
-  | { readonly ok: false; readonly faults: readonly KnowledgeFault[] };
+  | { readonly ok: false; readonly faults: readonly KnowledgeIssue[] };
 
 /** Proves the tables sound. Reports every fault at once, never only the first. */
 export function compileKnowledge(source: KnowledgeSource): Compiled {

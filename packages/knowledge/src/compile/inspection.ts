@@ -7,11 +7,11 @@ import type {
   FindingSource,
   KnowledgeSource,
 } from '../schema/schema.ts';
-import type { KnowledgeFault, KnowledgeFaultCode } from './issues.ts';
+import type { KnowledgeIssue, KnowledgeIssueCode } from './issues.ts';
 
 /** The tables by id while they are looked over, and the faults seen so far. */
 export class Inspection {
-  readonly faults: KnowledgeFault[] = [];
+  readonly faults: KnowledgeIssue[] = [];
   readonly families: ReadonlyMap<string, Family>;
   readonly causes: ReadonlyMap<string, CauseSource>;
   readonly checks: ReadonlyMap<string, CheckSource>;
@@ -48,7 +48,7 @@ export class Inspection {
     this.traits = new Set(source.families.flatMap(({ id, traits }) => [id, ...traits]));
   }
 
-  report(code: KnowledgeFaultCode, path: string, detail: string): void {
+  report(code: KnowledgeIssueCode, path: string, detail: string): void {
     this.faults.push({ code, path, detail });
   }
 

@@ -1,5 +1,5 @@
 /** What can be wrong with the tables; each kind has its test. */
-export type KnowledgeFaultCode =
+export type KnowledgeIssueCode =
   | 'double-id'
   | 'unknown-cause'
   | 'unknown-check'
@@ -24,8 +24,8 @@ export type KnowledgeFaultCode =
   | 'no-standing'
   | 'duty-cannot-clear';
 
-export interface KnowledgeFault {
-  readonly code: KnowledgeFaultCode;
+export interface KnowledgeIssue {
+  readonly code: KnowledgeIssueCode;
   /** Where it stands, outermost first: `case / case-burr / shows`. */
   readonly path: string;
   readonly detail: string;

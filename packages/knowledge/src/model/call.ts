@@ -3,8 +3,8 @@ import {
   type CureProposal,
   drawStates,
   minutes,
+  PosteriorEngine,
   quietOf,
-  Reckoner,
   rankForCure,
 } from '@nodo/core';
 import { reportedComplaints } from './evidence.ts';
@@ -35,7 +35,7 @@ export function planCall(
   situation: Omit<Situation, 'place' | 'plan' | 'open'>,
 ): readonly CallProposal[] {
   const { network, trials } = model;
-  const states = drawStates(new Reckoner(network, situation.evidence), situation.draws);
+  const states = drawStates(new PosteriorEngine(network, situation.evidence), situation.draws);
   const candidates = candidatesOf(model, {
     ...situation,
     place: 'phone',

@@ -66,7 +66,7 @@ function trialOf(
  * parents, and trials. The core takes more, but each doubles the time, and a screen must not
  * wait.
  */
-const MOST_RECKONED = 12;
+const MOST_COMPUTED = 12;
 
 /** How many things to explain an answer adds to the reckoning. */
 function weightOf({ finding, present }: Reading, model: FamilyModel): number {
@@ -92,7 +92,7 @@ export function withinReach(
     ...readings.filter((other) => !isReported(other)),
     ...readings.filter(isReported),
   ]) {
-    if (left <= MOST_RECKONED) break;
+    if (left <= MOST_COMPUTED) break;
     const weight = weightOf(reading, model);
     if (weight === 0) continue;
     dropped.add(reading);

@@ -13,7 +13,7 @@ import {
   type CheckSource,
   type DutySource,
   type Family,
-  type Plan,
+  type PlanPolicy,
   STRENGTHS,
   type StrengthWord,
 } from '../schema/schema.ts';
@@ -41,7 +41,7 @@ export interface FamilyModel {
   })[];
   readonly duties: ReadonlyMap<string, DutySource>;
   /** Debts under this plan; duties that only gate a step are not among them. */
-  dutyRules(plan: Plan): readonly DutyRule[];
+  dutyRules(plan: PlanPolicy): readonly DutyRule[];
 }
 
 function appliesTo(family: Family, applies: string | undefined): boolean {
@@ -170,7 +170,7 @@ interface Askable {
 function dutyRule(
   duty: DutySource,
   family: Family,
-  plan: Plan,
+  plan: PlanPolicy,
   askable: Askable,
 ): DutyRule | undefined {
   if (duty.underPlan !== undefined && duty.underPlan !== plan) return undefined;
@@ -200,7 +200,7 @@ function dutyRule(
 }
 
 /** By cause the check whose finding it is: there it is seen, and there it is put right. */
-export function tellingChecks(model: FamilyModel): ReadonlyMap<string, FamilyCheck> {
+export function decisiveChecks(model: FamilyModel): ReadonlyMap<string, FamilyCheck> {
   return new Map(
     [...model.findings.values()].flatMap(({ defines, check }) => {
       const telling = model.checks.get(check);

@@ -8,18 +8,18 @@ import {
   machineMinutes,
   minutes,
   openingChain,
+  PosteriorEngine,
   perMinute,
   type Question,
   quietOf,
-  Reckoner,
   rankChecks,
   repairOrder,
   type Stakes,
 } from '@nodo/core';
-import type { Plan, Where } from '../schema/schema.ts';
+import type { PlanPolicy, Where } from '../schema/schema.ts';
 import { parseCheckCondition } from '../schema/tokens.ts';
 import { INTERVIEWS, reportedComplaints, testableComplaints } from './evidence.ts';
-import { type FamilyCheck, type FamilyModel, tellingChecks } from './familyModel.ts';
+import { decisiveChecks, type FamilyCheck, type FamilyModel } from './familyModel.ts';
 
 /** Seven to one: a cause this sure is put right before anything is looked at. Ours, no source. */
 export const SURE_ENOUGH = 7 / 8;
@@ -35,7 +35,7 @@ export interface Situation {
   readonly evidence: Evidence;
   readonly open: ReadonlySet<string>;
   readonly place: Where;
-  readonly plan: Plan;
+  readonly plan: PlanPolicy;
   /** Whether a check has been done and still holds, and found nothing. */
   readonly standing: (check: string) => { readonly done: boolean; readonly normal: boolean };
   /** Checks that were tried in this state of the machine, and could not be told. */
@@ -64,7 +64,7 @@ export interface Planned {
 
 /** Everything the plan can offer. Heavy: belongs in a worker. */
 export function planNext(model: FamilyModel, situation: Situation): Planned {
-  const reckoner = new Reckoner(model.network, situation.evidence);
+  const reckoner = new PosteriorEngine(model.network, situation.evidence);
   const states = drawStates(reckoner, situation.draws);
   const stakes = stakesOf(model, situation);
   const ranked = rankChecks(model.network, states, candidatesOf(model, situation), stakes);
@@ -173,7 +173,7 @@ export function questionOf(
 }
 
 function stakesOf(model: FamilyModel, { evidence, open }: Situation): Stakes {
-  const places = tellingChecks(model);
+  const places = decisiveChecks(model);
   const proof = minutesOfProof(model);
   return {
     repairMinutes: model.network.causes.map(({ id }) => {

@@ -1,4 +1,4 @@
-import type { Standing } from '../schema/provenance.ts';
+import type { Provenance } from '../schema/provenance.ts';
 
 /** What a point and its eye are made for. */
 export interface NeedlePoint {
@@ -6,7 +6,7 @@ export interface NeedlePoint {
   readonly title: string;
   readonly madeFor: string;
   readonly eye: 'usual' | 'long' | 'wide';
-  readonly standing: Standing;
+  readonly standing: Provenance;
 }
 
 /** Points as packets name them; what each is made for is common practice. */
@@ -39,7 +39,7 @@ export interface NeedleCoating {
   readonly id: string;
   readonly title: string;
   readonly does: string;
-  readonly standing: Standing;
+  readonly standing: Provenance;
 }
 
 /** What a blade is coated with; common practice. */

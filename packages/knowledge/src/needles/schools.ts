@@ -5,14 +5,14 @@ import {
   type Stitches,
   stitchesSewn,
 } from '@nodo/core';
-import type { Standing } from '../schema/provenance.ts';
+import type { Provenance } from '../schema/provenance.ts';
 
 /** One way of saying when a needle is due. */
 export interface NeedleSchool {
   readonly id: 'hours' | 'bobbins' | 'projects';
   readonly title: string;
   readonly why: string;
-  readonly standing: Standing;
+  readonly standing: Provenance;
 }
 
 /** The ways of the trade. A strike or a jam ends a needle's life in all of them. */

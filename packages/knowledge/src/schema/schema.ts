@@ -1,4 +1,4 @@
-import type { MechanismStanding } from './provenance.ts';
+import type { MechanismProvenance } from './provenance.ts';
 
 /** How surely a cause, when present, shows a finding by itself. */
 export const STRENGTHS = {
@@ -17,7 +17,7 @@ export type Hazard = 'needle' | 'blade' | 'electric' | 'light';
 export type Where = 'phone' | 'counter' | 'bench';
 /** What the machine must be like while looking. */
 export type Needs = 'looks' | 'threaded' | 'turns' | 'sews';
-export type Plan = 'per-minute' | 'one-at-a-time' | 'full-sweep';
+export type PlanPolicy = 'per-minute' | 'one-at-a-time' | 'full-sweep';
 
 /** Where the hand goes; the drawings light up this place. */
 export type Place =
@@ -119,7 +119,7 @@ export interface ActionSource {
 export interface Mechanism {
   readonly id: string;
   readonly title: string;
-  readonly standing: MechanismStanding;
+  readonly standing: MechanismProvenance;
   readonly causes: readonly CauseSource[];
   readonly checks: readonly CheckSource[];
   readonly actions: readonly ActionSource[];
@@ -159,7 +159,7 @@ export interface DutySource {
   readonly title: string;
   readonly raisedBy: readonly string[];
   /** Raised only while the ticket follows this plan. */
-  readonly underPlan?: Plan;
+  readonly underPlan?: PlanPolicy;
   /** Must hold before the raising step. */
   readonly gate?: readonly string[];
   readonly clearedAll?: readonly string[];

@@ -19,7 +19,7 @@ export type Caller = Pick<Session, 'person' | 'shop'> & {
   readonly screen: { readonly id: string; readonly locked: boolean };
 };
 
-interface Card {
+interface LoginRow {
   readonly shop_id: string;
   readonly person_id: string;
   readonly password_hash: string | null;
@@ -50,7 +50,7 @@ export class People {
     login: string,
     password: string,
   ): Promise<{ readonly fits: boolean; readonly shop?: string; readonly person?: string }> {
-    const [card] = await this.db.query<Card>('select * from sign_in_card($1)', {
+    const [card] = await this.db.query<LoginRow>('select * from sign_in_card($1)', {
       bind: [login],
       type: QueryTypes.SELECT,
     });

@@ -2,7 +2,7 @@ import pg from 'pg';
 import type { DatabaseSettings } from '../config/settings.ts';
 import type { EventStore } from '../store/port.ts';
 import type { LiveHub } from './hub.ts';
-import type { Presence } from './presence.ts';
+import type { PresenceTracker } from './presence.ts';
 
 const RETRY_MS = 500;
 /** Tickets on which something happened lately; the others are read from their notice on. */
@@ -19,7 +19,7 @@ export function listen(
   database: DatabaseSettings,
   store: EventStore,
   hub: LiveHub,
-  presence: Presence,
+  presence: PresenceTracker,
   log: (line: string) => void,
 ): { readonly stop: () => Promise<void>; readonly ready: Promise<void> } {
   let client: pg.Client | undefined;

@@ -1,4 +1,4 @@
-import type { Looker } from '@nodo/api';
+import type { Presence } from '@nodo/api';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import type { LiveHub } from './hub.ts';
 
@@ -6,11 +6,11 @@ import type { LiveHub } from './hub.ts';
 const SILENT_AFTER_MS = 45_000;
 
 /** What one screen tells all server processes. */
-export interface Glance extends Looker {
+export interface Glance extends Presence {
   readonly shop: string;
 }
 
-interface Heard extends Looker {
+interface Heard extends Presence {
   readonly heardAt: number;
 }
 
@@ -18,7 +18,7 @@ interface Heard extends Looker {
  * Who looks at what. Nothing of it is stored: each process hears all screens over the
  * database's notices, and forgets those that fell silent.
  */
-export class Presence {
+export class PresenceTracker {
   private readonly shops = new Map<string, Map<string, Heard>>();
 
   constructor(
@@ -44,7 +44,7 @@ export class Presence {
     this.pushIfNot(before, shop);
   }
 
-  in(shop: string): Looker[] {
+  in(shop: string): Presence[] {
     return [...(this.shops.get(shop)?.values() ?? [])].map(
       ({ heardAt: _heardAt, ...looker }) => looker,
     );

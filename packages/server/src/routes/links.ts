@@ -1,18 +1,18 @@
 import { ENDPOINTS } from '@nodo/api';
 import { refuse } from '@nodo/kernel';
-import { tablesOf, ticketOf, toldToCustomer } from '@nodo/ticket';
+import { foldTicket, modelOfTicket, viewForCustomer } from '@nodo/ticket';
 import type { Express } from 'express';
 import type { Auth } from '../auth/auth.ts';
 import { route } from '../http/route.ts';
 import type { EventStore } from '../store/port.ts';
 import { editionIn } from '../store/record.ts';
-import type { Cards } from './cards.ts';
+import type { Profiles } from './profiles.ts';
 
 /** Links by which a customer follows one ticket, and what they show. */
 export function linkRoutes(
   app: Express,
   auth: Auth,
-  { sheets }: Pick<Cards, 'sheets'>,
+  { sheets }: Pick<Profiles, 'sheets'>,
   store: EventStore,
 ): void {
   const { people, links, audit } = auth;
@@ -52,9 +52,9 @@ export function linkRoutes(
       people.shopName(shop),
       sheets.read(shop),
     ]);
-    const ticket = ticketOf(id, events);
-    const model = tablesOf(ticket, edition);
-    const told = model && toldToCustomer(ticket, model);
+    const ticket = foldTicket(id, events);
+    const model = modelOfTicket(ticket, edition);
+    const told = model && viewForCustomer(ticket, model);
     if (!told) return noLink('params.token');
     await audit.note({ shop, person: null, what: 'link-read', ticket: id });
     return {

@@ -3,14 +3,19 @@ import type { Express } from 'express';
 import type { People } from '../auth/people.ts';
 import { identityOf, route } from '../http/route.ts';
 import { asText, type LiveHub } from '../live/hub.ts';
-import type { Presence } from '../live/presence.ts';
+import type { PresenceTracker } from '../live/presence.ts';
 
 /** Who takes in so little that this much waits for it is let go: it reads again when it is back. */
 const MOST_WAITING_BYTES = 1_000_000;
 const RETRY_MS = 1_000;
 
 /** The stream of the whole shop, one per screen, and what each screen looks at. */
-export function liveRoutes(app: Express, people: People, hub: LiveHub, presence: Presence): void {
+export function liveRoutes(
+  app: Express,
+  people: People,
+  hub: LiveHub,
+  presence: PresenceTracker,
+): void {
   route(app, people, ENDPOINTS.live, async ({ session, request, response }) => {
     response.writeHead(200, {
       'content-type': 'text/event-stream',

@@ -1,6 +1,6 @@
 import { ENDPOINTS, type TicketFile } from '@nodo/api';
 import { type Actor, refuse } from '@nodo/kernel';
-import { beginsTicket, type Draft } from '@nodo/ticket';
+import { beginsTicket, type TicketCommand } from '@nodo/ticket';
 import type { Express } from 'express';
 import type { Auth } from '../auth/auth.ts';
 import type { Caller } from '../auth/people.ts';
@@ -9,13 +9,13 @@ import type { PhotoStore } from '../photos/photoStore.ts';
 import { derivedId } from '../store/derivedId.ts';
 import { inTurn } from '../store/inTurn.ts';
 import type { EventStore } from '../store/port.ts';
-import { type Recorded, type RecordRequest, recordDrafts } from '../store/record.ts';
+import { type Recorded, type RecordRequest, recordCommands } from '../store/record.ts';
 
 /** Open tickets in one answer; each is some kilobytes. */
 const PAGE = 100;
 
 /** The entry that counts a comeback; its id follows from the taking in. */
-function cameBack({ id, observedAt, device }: Draft, ticket: string): Draft {
+function cameBack({ id, observedAt, device }: TicketCommand, ticket: string): TicketCommand {
   return {
     id: derivedId(`came back ${id}`),
     type: 'came-back',
@@ -55,7 +55,7 @@ export function ticketRoutes(
   const record = async (
     shop: string,
     ticket: string,
-    drafts: readonly Draft[],
+    drafts: readonly TicketCommand[],
     actor: Actor,
     known: Pick<RecordRequest, 'customer' | 'machine'> = {},
   ): Promise<Recorded> => {
@@ -68,7 +68,7 @@ export function ticketRoutes(
       }
     }
     const request = { shop, ticket, drafts, actor, ...known };
-    return oneByOne(`${shop} ${ticket}`, () => recordDrafts(store, request, now));
+    return oneByOne(`${shop} ${ticket}`, () => recordCommands(store, request, now));
   };
   const caller = ({ person }: Caller): Actor => ({ person: person.id, role: person.role });
 

@@ -2,7 +2,7 @@ import type { Candidate } from '@nodo/api';
 import type { TicketEvent } from '@nodo/ticket';
 
 /** Kinds of events that tell of causes which no table has. */
-export const TELLS_OF_CANDIDATES = ['own-cause-found', 'entry-corrected'] as const;
+export const CANDIDATE_TYPES = ['own-cause-found', 'entry-corrected'] as const;
 
 /** Causes named in these events and not taken back in them, the latest first. */
 export function candidatesIn(events: readonly TicketEvent[]): readonly Candidate[] {

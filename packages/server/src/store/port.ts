@@ -10,7 +10,7 @@ export interface Cursor {
 }
 
 /** One edition of the tables in full, kept with the events that were judged with it. */
-export interface KeptEdition {
+export interface StoredVersion {
   readonly hash: string;
   readonly content: KnowledgeSource;
 }
@@ -29,7 +29,7 @@ export interface Batch {
   /** A machine to be written down with a new ticket, likewise. */
   readonly machine?: NewMachine;
   /** The tables that these events were judged with, when they may be new to the shop. */
-  readonly edition?: KeptEdition;
+  readonly edition?: StoredVersion;
 }
 
 /**

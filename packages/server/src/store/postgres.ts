@@ -3,9 +3,6 @@ import type { KnowledgeSource } from '@nodo/knowledge';
 import type { TableEvent } from '@nodo/tables';
 import { beginsTicket, type RackEntry, type TicketEvent, type TicketSummary } from '@nodo/ticket';
 import { cast, json, Op, QueryTypes, type Sequelize, type Transaction, where } from 'sequelize';
-import { type CardModels, defineCardModels } from '../cards/cardModels.ts';
-import { knownAs, toCustomer } from '../cards/customers.ts';
-import { addMachine, belongsTo } from '../cards/machines.ts';
 import { withShop } from '../db/connect.ts';
 import {
   defineModels,
@@ -16,8 +13,11 @@ import {
   toEvent,
   toTableEvent,
 } from '../db/models.ts';
+import { knownAs, toCustomer } from '../profiles/customers.ts';
+import { addMachine, belongsTo } from '../profiles/machines.ts';
+import { defineProfileModels, type ProfileModels } from '../profiles/models.ts';
 import { placeWords } from '../search/places.ts';
-import { candidatesIn, TELLS_OF_CANDIDATES } from './candidates.ts';
+import { CANDIDATE_TYPES, candidatesIn } from './candidates.ts';
 import { CONFLICTS, orConflict, TABLE_CONFLICTS } from './conflicts.ts';
 import {
   type Appended,
@@ -25,15 +25,15 @@ import {
   byPlace,
   type Cursor,
   type EventStore,
-  type KeptEdition,
+  type StoredVersion,
 } from './port.ts';
 
 /** Tickets in PostgreSQL, through Sequelize. */
 export class PostgresEventStore implements EventStore {
-  private readonly models: Models & CardModels;
+  private readonly models: Models & ProfileModels;
 
   constructor(private readonly db: Sequelize) {
-    this.models = { ...defineModels(db), ...defineCardModels(db) };
+    this.models = { ...defineModels(db), ...defineProfileModels(db) };
   }
 
   load(shop: string, ticket: string, after = 0): Promise<readonly TicketEvent[]> {
@@ -199,7 +199,7 @@ export class PostgresEventStore implements EventStore {
   candidates(shop: string): Promise<readonly Candidate[]> {
     return withShop(this.db, shop, async (transaction) => {
       const rows = await this.models.events.findAll({
-        where: { shopId: shop, type: { [Op.in]: [...TELLS_OF_CANDIDATES] } },
+        where: { shopId: shop, type: { [Op.in]: [...CANDIDATE_TYPES] } },
         transaction,
       });
       return candidatesIn(rows.map(toEvent));
@@ -303,7 +303,7 @@ export class PostgresEventStore implements EventStore {
 
   private async keepEdition(
     shop: string,
-    { hash, content }: KeptEdition,
+    { hash, content }: StoredVersion,
     transaction: Transaction,
   ): Promise<void> {
     const where = { shopId: shop, hash };

@@ -1,25 +1,25 @@
 import { randomUUID } from 'node:crypto';
 import type { Customer, NewMachine } from '@nodo/api';
 import { type Actor, type Refusal, refuse } from '@nodo/kernel';
-import { canonicalJson, type Edition } from '@nodo/knowledge';
-import { deskOf, presentEdition } from '@nodo/tables';
+import { canonicalJson, type KnowledgeVersion } from '@nodo/knowledge';
+import { foldChangeRequests, versionInForce } from '@nodo/tables';
 import {
   applyTicketEvent,
-  type Draft,
   decide,
+  foldTicket,
+  modelOfTicket,
   summaryOf,
   type Ticket,
+  type TicketCommand,
   type TicketEvent,
   type TicketSummary,
-  tablesOf,
-  ticketOf,
 } from '@nodo/ticket';
 import type { EventStore } from './port.ts';
 
 export interface RecordRequest {
   readonly shop: string;
   readonly ticket: string;
-  readonly drafts: readonly Draft[];
+  readonly drafts: readonly TicketCommand[];
   readonly actor: Actor;
   readonly customer?: Customer;
   readonly machine?: NewMachine;
@@ -30,8 +30,8 @@ export type Recorded =
   | { readonly ok: false; readonly refusal: Refusal };
 
 /** The tables that a shop judges with now. */
-export async function editionIn(store: EventStore, shop: string): Promise<Edition> {
-  return presentEdition(deskOf(await store.tableEvents(shop)));
+export async function editionIn(store: EventStore, shop: string): Promise<KnowledgeVersion> {
+  return versionInForce(foldChangeRequests(await store.tableEvents(shop)));
 }
 
 /** Somebody else can win the race this often before we say that something is wrong. */
@@ -42,20 +42,20 @@ export const MOST_RACES = 50;
  * already counts as done, so that sending again is safe.
  * @param now the instant at which the server received the drafts.
  */
-export async function recordDrafts(
+export async function recordCommands(
   store: EventStore,
   request: RecordRequest,
   now: () => Date,
 ): Promise<Recorded> {
   for (let race = 0; race < MOST_RACES; race += 1) {
     const { events: stored, tables } = await store.loadWithTables(request.shop, request.ticket);
-    const edition = presentEdition(deskOf(tables));
+    const edition = versionInForce(foldChangeRequests(tables));
     const { source: content, knowledge } = edition;
-    const told = tell(stored, request, edition, now().toISOString());
+    const told = project(stored, request, edition, now().toISOString());
     if (!told.ok) return told;
     if (told.fresh.length === 0) return { ok: true, events: told.events };
 
-    const model = tablesOf(told.ticket, edition);
+    const model = modelOfTicket(told.ticket, edition);
     const summary = model && summaryOf(told.ticket, model);
     if (!summary) return { ok: false, refusal: refuse('not-taken-in') };
     const appended = await store.append(request.shop, {
@@ -94,7 +94,7 @@ export async function recordDrafts(
   throw new Error(`Ticket ${request.ticket}: lost ${MOST_RACES} races to append`);
 }
 
-type Told =
+type Recording =
   | {
       readonly ok: true;
       readonly ticket: Ticket;
@@ -104,13 +104,13 @@ type Told =
     }
   | { readonly ok: false; readonly refusal: Refusal };
 
-function tell(
+function project(
   stored: readonly TicketEvent[],
   request: RecordRequest,
-  edition: Edition,
+  edition: KnowledgeVersion,
   receivedAt: string,
-): Told {
-  let ticket = ticketOf(request.ticket, stored);
+): Recording {
+  let ticket = foldTicket(request.ticket, stored);
   const events: TicketEvent[] = [];
   const fresh: TicketEvent[] = [];
   for (const draft of request.drafts) {
@@ -138,9 +138,9 @@ function tell(
  */
 function adoption(
   ticket: Ticket,
-  { epoch, observedAt, device }: Draft,
-  { knowledge }: Edition,
-): readonly Draft[] {
+  { epoch, observedAt, device }: TicketCommand,
+  { knowledge }: KnowledgeVersion,
+): readonly TicketCommand[] {
   if (ticket.status !== 'open' || ticket.knowledge === knowledge.hash) return [];
   const id = randomUUID();
   return [{ id, type: 'knowledge-adopted', command: {}, epoch, observedAt, device }];
@@ -173,8 +173,8 @@ export async function rebuildSummaries(
   const ids = await store.ticketIds(shop, status);
   const edition = await editionIn(store, shop);
   for (const id of ids) {
-    const ticket = ticketOf(id, await store.load(shop, id));
-    const model = tablesOf(ticket, edition);
+    const ticket = foldTicket(id, await store.load(shop, id));
+    const model = modelOfTicket(ticket, edition);
     const summary = model && summaryOf(ticket, model);
     if (summary) await store.replaceSummary(shop, summary);
   }

@@ -1,11 +1,17 @@
 import { type Actor, refuse } from '@nodo/kernel';
-import { decideTables, deskAfter, deskOf, type TableDraft, type TableVerdict } from '@nodo/tables';
+import {
+  applyTableEvent,
+  decideTableCommand,
+  foldChangeRequests,
+  type TableCommand,
+  type TableVerdict,
+} from '@nodo/tables';
 import type { EventStore } from './port.ts';
 import { isSame, MOST_RACES, rebuildSummaries } from './record.ts';
 
 export interface TablesRequest {
   readonly shop: string;
-  readonly draft: TableDraft;
+  readonly draft: TableCommand;
   readonly actor: Actor;
 }
 
@@ -26,11 +32,11 @@ export async function recordTables(
         ? { ok: true, event: before }
         : { ok: false, refusal: refuse('id-used-otherwise', 'id') };
     }
-    const desk = deskOf(events);
-    const verdict = decideTables(desk, draft, actor, now().toISOString());
+    const desk = foldChangeRequests(events);
+    const verdict = decideTableCommand(desk, draft, actor, now().toISOString());
     if (!verdict.ok) return verdict;
     if ((await store.appendTableEvent(shop, verdict.event)) !== 'appended') continue;
-    if (deskAfter(desk, verdict.event).inForce.length !== desk.inForce.length) {
+    if (applyTableEvent(desk, verdict.event).inForce.length !== desk.inForce.length) {
       await rebuildSummaries(store, shop, 'open');
       await store.announceTables(shop);
     }

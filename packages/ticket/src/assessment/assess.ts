@@ -2,9 +2,9 @@ import { type CauseBelief, comebackRisk, type DutyStatus, posterior } from '@nod
 import { type FamilyModel, reportedComplaints } from '@nodo/knowledge';
 import type { Ticket } from '../state/ticket.ts';
 import { dutiesOf } from './duties.ts';
-import { readingsOf, type Seen } from './readings.ts';
+import { type ObservedEvidence, readingsOf } from './readings.ts';
 
-export interface Assessment extends Seen {
+export interface Assessment extends ObservedEvidence {
   /** All causes, the likeliest now first. */
   readonly beliefs: readonly CauseBelief[];
   /** Chance that the reported complaints come back if the ticket were closed now. */

@@ -1,6 +1,6 @@
 import type { FamilyModel } from '@nodo/knowledge';
 import type { Ticket } from '../state/ticket.ts';
-import { lookStanding } from './checkStatus.ts';
+import { checkStatus } from './checkStatus.ts';
 
 /**
  * How sure the seat of the bobbin case is. Part of a drop-in case's stop may sit under the plate: seen
@@ -12,7 +12,7 @@ export type CaseSeat = 'not-yet' | 'off' | 'again' | 'looked' | 'prove-now' | 'p
 const CHECK = 'case-seat';
 
 export function caseSeat(ticket: Ticket, model: FamilyModel): CaseSeat {
-  const standing = lookStanding(ticket, model, CHECK);
+  const standing = checkStatus(ticket, model, CHECK);
   if (standing === 'not-yet' || standing === 'again') return standing;
   if (standing === 'found') return 'off';
   if (!model.family.traits.includes('drop-in')) return 'proven';

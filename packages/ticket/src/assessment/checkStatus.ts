@@ -1,7 +1,7 @@
 import type { FamilyModel } from '@nodo/knowledge';
 import { changesOf, type Ticket } from '../state/ticket.ts';
 
-export interface CheckStanding {
+export interface CheckOutcome {
   /** Every finding was answered since anything that could change the answer. */
   readonly done: boolean;
   readonly normal: boolean;
@@ -11,7 +11,7 @@ export interface CheckStanding {
  * Whether what a check showed still holds: an action that treats a cause which the check's
  * findings can show makes the earlier look worthless, any other action does not.
  */
-export function checkStanding(ticket: Ticket, model: FamilyModel, checkId: string): CheckStanding {
+export function checkOutcome(ticket: Ticket, model: FamilyModel, checkId: string): CheckOutcome {
   const check = model.checks.get(checkId);
   if (!check) return { done: false, normal: false };
   const causes = new Set(
@@ -40,10 +40,10 @@ export function checkStanding(ticket: Ticket, model: FamilyModel, checkId: strin
  * How a check stands on a ticket: never looked at, nothing found, something found, or looked at before
  * something was done that can have changed it.
  */
-export type LookStanding = 'not-yet' | 'sound' | 'found' | 'again';
+export type CheckStatus = 'not-yet' | 'sound' | 'found' | 'again';
 
-export function lookStanding(ticket: Ticket, model: FamilyModel, check: string): LookStanding {
-  const { done, normal } = checkStanding(ticket, model, check);
+export function checkStatus(ticket: Ticket, model: FamilyModel, check: string): CheckStatus {
+  const { done, normal } = checkOutcome(ticket, model, check);
   if (done) return normal ? 'sound' : 'found';
   return ticket.looks.some((look) => look.check === check) ? 'again' : 'not-yet';
 }

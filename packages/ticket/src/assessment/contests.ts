@@ -1,6 +1,6 @@
 import { type CauseBelief, posterior, type Reading } from '@nodo/core';
 import { type FamilyModel, withAnswer } from '@nodo/knowledge';
-import type { Contest, Seen } from './readings.ts';
+import type { Contest, ObservedEvidence } from './readings.ts';
 
 /** What a contested answer would mean, one way and the other. */
 export interface ContestEffect extends Contest {
@@ -17,7 +17,7 @@ const MOST_SHOWN = 3;
 /** The contested answers that matter most, each with what it would mean. */
 export function contestEffects(
   model: FamilyModel,
-  { evidence, contested }: Seen,
+  { evidence, contested }: ObservedEvidence,
 ): readonly ContestEffect[] {
   const under = (reading: Reading): readonly CauseBelief[] =>
     posterior(model.network, withAnswer(model, evidence, reading)).beliefs;

@@ -23,7 +23,7 @@ function dutyFacts(ticket: Ticket, model: FamilyModel): readonly DutyFact[] {
       const normal = done && ![...seen.values()].includes(true);
       return done ? [{ kind: 'check', id: look.check, normal, ...when(look) }] : [];
     }),
-    ...ticket.deeds.map(
+    ...ticket.performedActions.map(
       (deed): DutyFact => ({
         kind: 'action',
         id: deed.action,

@@ -1,6 +1,6 @@
 import { type FamilyModel, parseRequirement } from '@nodo/knowledge';
 import type { Ticket } from '../state/ticket.ts';
-import { checkStanding } from './checkStatus.ts';
+import { checkOutcome } from './checkStatus.ts';
 
 /**
  * What must still be done before a step may be taken, as the duty table writes it.
@@ -23,7 +23,7 @@ function holds(ticket: Ticket, model: FamilyModel, text: string, step: string): 
   switch (requirement.kind) {
     case 'check': {
       if (!model.checks.has(requirement.id)) return true;
-      const { done, normal } = checkStanding(ticket, model, requirement.id);
+      const { done, normal } = checkOutcome(ticket, model, requirement.id);
       return requirement.normal ? normal : done;
     }
     case 'action': {
@@ -31,9 +31,13 @@ function holds(ticket: Ticket, model: FamilyModel, text: string, step: string): 
       // An action that is gated by another asks for it anew each time.
       const lastStep = Math.max(
         0,
-        ...ticket.deeds.filter(({ action }) => `action:${action}` === step).map(({ seq }) => seq),
+        ...ticket.performedActions
+          .filter(({ action }) => `action:${action}` === step)
+          .map(({ seq }) => seq),
       );
-      return ticket.deeds.some(({ action, seq }) => action === requirement.id && seq > lastStep);
+      return ticket.performedActions.some(
+        ({ action, seq }) => action === requirement.id && seq > lastStep,
+      );
     }
     case 'finding':
       return ticket.answers.some(({ finding, present }) => finding === requirement.id && present);

@@ -11,7 +11,7 @@ export interface Contest {
   readonly answers: readonly Answer[];
 }
 
-export interface Seen {
+export interface ObservedEvidence {
   readonly evidence: Evidence;
   readonly contested: readonly Contest[];
   /** Oldest answers that the exact pass could not take on; 0 in ordinary work. */
@@ -23,7 +23,7 @@ export interface Seen {
  * answers of two people that differ are contested and count as unasked, until a third
  * person or a lead says which.
  */
-export function readingsOf(ticket: Ticket, model: FamilyModel): Seen {
+export function readingsOf(ticket: Ticket, model: FamilyModel): ObservedEvidence {
   const groups = new Map<string, Answer[]>();
   for (const answer of ticket.answers) {
     if (!model.findings.has(answer.finding)) continue;
@@ -45,7 +45,7 @@ export function readingsOf(ticket: Ticket, model: FamilyModel): Seen {
         finding: first.finding,
         check: first.check,
         epoch,
-        answers: lastWords(answers),
+        answers: lastAnswers(answers),
       });
     }
   }
@@ -58,14 +58,14 @@ export function readingsOf(ticket: Ticket, model: FamilyModel): Seen {
 }
 
 /** Each person's last answer, in the order in which they first spoke. */
-function lastWords(answers: readonly Answer[]): readonly Answer[] {
+function lastAnswers(answers: readonly Answer[]): readonly Answer[] {
   const byPerson = new Map<string, Answer>();
   for (const answer of answers) byPerson.set(answer.by.person, answer);
   return [...byPerson.values()];
 }
 
 function settle(answers: readonly Answer[]): Answer | undefined {
-  const words = lastWords(answers);
+  const words = lastAnswers(answers);
   const [first, , ...others] = words;
   if (words.every(({ present }) => present === first?.present)) return first;
   return words.findLast(({ by }) => by.role === 'lead') ?? others.at(-1);

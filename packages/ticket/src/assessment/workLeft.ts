@@ -1,10 +1,10 @@
 import { machineMinutes, type Suspect, strengthOf, type WorkLeft, workLeft } from '@nodo/core';
 import {
   checkMinutes,
+  decisiveChecks,
   type FamilyModel,
   parseRequirement,
   SURE_ENOUGH,
-  tellingChecks,
 } from '@nodo/knowledge';
 import { reportedOn, type Ticket } from '../state/ticket.ts';
 import type { Assessment } from './assess.ts';
@@ -27,7 +27,7 @@ export function workLeftOn(
 ): WorkLeft {
   if (ticket.status !== 'open') return { mean: 0, spread: 0 };
   const { open } = ticket;
-  const looks = tellingChecks(model);
+  const looks = decisiveChecks(model);
   const proof = proofMinutes(model);
   const reported = reportedOn(ticket);
   const suspects = beliefs
@@ -48,7 +48,7 @@ export function workLeftOn(
     .filter(({ state }) => state === 'owed')
     .reduce((sum, { duty }) => sum + debtMinutes(model, duty), CLOSING_MINUTES);
   // Each repair brings its proof; a machine on which there is none to make is proven all the same.
-  const isRepaired = ticket.deeds.some(({ repair }) => repair);
+  const isRepaired = ticket.performedActions.some(({ repair }) => repair);
   const noneToMake = suspects.reduce((none, { chance }) => none * (1 - chance), 1);
   return workLeft(suspects, isRepaired ? owed : owed + noneToMake * proof);
 }

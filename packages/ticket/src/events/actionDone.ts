@@ -54,7 +54,10 @@ export const actionDone = defineEvent({
       ...ticket,
       epoch: startsEpoch ?? ticket.epoch,
       power: action === 'power-off-confirmed' ? 'off' : action === 'power-on' ? 'on' : ticket.power,
-      deeds: [...ticket.deeds, { action, treats, repair, startsEpoch, epoch, seq }],
+      performedActions: [
+        ...ticket.performedActions,
+        { action, treats, repair, startsEpoch, epoch, seq },
+      ],
       life: { ...ticket.life, marks: marksAfter(ticket.life.marks, action) },
     };
   },

@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { assess } from '../assessment/assess.ts';
 import { curedBy } from '../assessment/cured.ts';
 import { closingSnapshot, snapshotOf } from '../state/closingSnapshot.ts';
-import { withTold } from './customerDid.ts';
+import { withCustomerTreatment } from './customerDid.ts';
 import { accept, type Decision, defineEvent, reject } from './define.ts';
 import { whileAway } from './guards.ts';
 
@@ -26,14 +26,17 @@ export const callEnded = defineEvent({
   decide: whileAway((ticket, { outcome }, { model }): Decision<z.infer<typeof body>> => {
     if (outcome !== 'solved') return accept({ outcome, kept: [], snapshot: null });
     const kept = [...new Set(curedBy(ticket, model).flatMap(({ treats }) => treats))];
-    const assessment = assess(kept.length > 0 ? withTold(ticket, kept, ticket) : ticket, model);
+    const assessment = assess(
+      kept.length > 0 ? withCustomerTreatment(ticket, kept, ticket) : ticket,
+      model,
+    );
     const owed = assessment.duties.filter(({ state }) => state === 'owed').map(({ duty }) => duty);
     const barring = owed.filter((duty) => !LEFT_BY_PHONE.has(duty));
     if (barring.length > 0) return reject(refuse('duties-owed', '', { owed: barring }));
     return accept({ outcome, kept, snapshot: snapshotOf(assessment, owed) });
   }),
   apply(ticket, { outcome, kept, snapshot }, place) {
-    const after = kept.length > 0 ? withTold(ticket, kept, place) : ticket;
+    const after = kept.length > 0 ? withCustomerTreatment(ticket, kept, place) : ticket;
     return snapshot === null
       ? { ...after, call: outcome }
       : {

@@ -18,6 +18,6 @@ export const couldNotTell = defineEvent({
     return accept(command);
   }),
   apply(ticket, { check }, { epoch }) {
-    return { ...ticket, untold: [...ticket.untold, { check, epoch }] };
+    return { ...ticket, unanswerable: [...ticket.unanswerable, { check, epoch }] };
   },
 });

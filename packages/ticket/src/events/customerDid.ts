@@ -1,7 +1,7 @@
 import { refuse, tableId } from '@nodo/kernel';
 import { z } from 'zod';
 import { type Ticket, withVoidEpoch } from '../state/ticket.ts';
-import { accept, defineEvent, type Place, reject } from './define.ts';
+import { accept, defineEvent, type EventPosition, reject } from './define.ts';
 import { whileAway } from './guards.ts';
 
 const command = z.object({ cause: tableId });
@@ -27,20 +27,20 @@ export const customerDid = defineEvent({
     }
     return accept({ cause, treats: [cause] });
   }),
-  apply: (ticket, { treats }, place) => withTold(ticket, treats, place),
+  apply: (ticket, { treats }, place) => withCustomerTreatment(ticket, treats, place),
   applyCorrected: withVoidEpoch,
 });
 
 /** The machine after its owner put these right: a new state. */
-export function withTold(
+export function withCustomerTreatment(
   ticket: Ticket,
   treats: readonly string[],
-  { seq, epoch }: Pick<Place, 'seq' | 'epoch'>,
+  { seq, epoch }: Pick<EventPosition, 'seq' | 'epoch'>,
 ): Ticket {
   const startsEpoch = ticket.epoch + 1;
   return {
     ...ticket,
     epoch: startsEpoch,
-    told: [...ticket.told, { treats, startsEpoch, epoch, seq }],
+    customerTreatments: [...ticket.customerTreatments, { treats, startsEpoch, epoch, seq }],
   };
 }

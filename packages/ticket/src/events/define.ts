@@ -24,7 +24,7 @@ export type Decision<Body> =
   | { readonly ok: false; readonly refusal: Refusal };
 
 /** Where an event stands when it is applied. */
-export interface Place {
+export interface EventPosition {
   readonly id: string;
   readonly seq: number;
   readonly epoch: number;
@@ -43,7 +43,7 @@ export interface EventKind<Type extends string, Command extends object, Body ext
   readonly command: z.ZodType<Command>;
   readonly body: z.ZodType<Body>;
   decide(ticket: Ticket, command: Command, context: DecideContext): Decision<Body>;
-  apply(ticket: Ticket, body: Body, place: Place): Ticket;
+  apply(ticket: Ticket, body: Body, place: EventPosition): Ticket;
   /** What stays of it once it was corrected; nothing, when left out. */
   applyCorrected?(ticket: Ticket, body: Body): Ticket;
 }

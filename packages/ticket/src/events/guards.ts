@@ -1,4 +1,4 @@
-import { CoreFault } from '@nodo/core';
+import { CoreError } from '@nodo/core';
 import { isBefore, type RefusalCode, refuse } from '@nodo/kernel';
 import type { FamilyModel } from '@nodo/knowledge';
 import type { Ticket } from '../state/ticket.ts';
@@ -54,7 +54,7 @@ export function acceptValid<Body>(
   try {
     return accept(compute());
   } catch (error) {
-    if (!(error instanceof CoreFault)) throw error;
+    if (!(error instanceof CoreError)) throw error;
     return reject(refuse(code, path, { ...error.data }));
   }
 }

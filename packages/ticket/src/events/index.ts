@@ -99,7 +99,7 @@ const EVENT_KINDS = {
 
 type Kinds = typeof EVENT_KINDS;
 export type EventType = keyof Kinds;
-export type CommandOf<Type extends EventType> = z.infer<Kinds[Type]['command']>;
+export type CommandPayload<Type extends EventType> = z.infer<Kinds[Type]['command']>;
 export type BodyOf<Type extends EventType> = z.infer<Kinds[Type]['body']>;
 
 /** A stored event of a known kind. */
@@ -108,11 +108,11 @@ export type TicketEvent = {
 }[EventType];
 
 /** What a client sends: its own id, so that sending twice is safe. */
-export type Draft = {
+export type TicketCommand = {
   [Type in EventType]: {
     readonly id: string;
     readonly type: Type;
-    readonly command: CommandOf<Type>;
+    readonly command: CommandPayload<Type>;
     readonly epoch: number;
     readonly observedAt: string;
     readonly device: string;
@@ -128,7 +128,7 @@ export function kindOf(type: EventType): EventKind<EventType, object, object> {
   return EVENT_KINDS[type];
 }
 
-const draftEnvelope = z.object({
+const commandEnvelope = z.object({
   id: uuid,
   epoch: z.number().int().nonnegative(),
   observedAt: instant,
@@ -142,21 +142,21 @@ function oneOf<Variant extends z.core.$ZodTypeDiscriminable>(of: (type: EventTyp
   return z.discriminatedUnion('type', [of(first), ...others.map(of)]);
 }
 
-export const draft = oneOf((type) =>
-  draftEnvelope.extend({ type: z.literal(type), command: kindOf(type).command }),
-).transform((checked) => checked as Draft);
+export const ticketCommand = oneOf((type) =>
+  commandEnvelope.extend({ type: z.literal(type), command: kindOf(type).command }),
+).transform((checked) => checked as TicketCommand);
 
 export const ticketEvent = oneOf((type) =>
   envelope.extend({ type: z.literal(type), body: kindOf(type).body }),
 ).transform((checked) => checked as TicketEvent);
 
 /** A draft of one kind. */
-export function newDraft<Type extends EventType>(
+export function newCommand<Type extends EventType>(
   type: Type,
-  command: CommandOf<Type>,
-  rest: Omit<Draft, 'type' | 'command'>,
-): Draft {
-  return { ...rest, type, command } as Draft;
+  command: CommandPayload<Type>,
+  rest: Omit<TicketCommand, 'type' | 'command'>,
+): TicketCommand {
+  return { ...rest, type, command } as TicketCommand;
 }
 
 /** Whether it is one of those that only a new ticket begins with. */

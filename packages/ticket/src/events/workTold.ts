@@ -1,4 +1,4 @@
-import { workTold as body, finenessOf, workCommand } from '../state/work.ts';
+import { sewingWork as body, finenessOf, workCommand } from '../state/work.ts';
 import { defineEvent } from './define.ts';
 import { acceptValid, atWork } from './guards.ts';
 

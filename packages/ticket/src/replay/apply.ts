@@ -1,4 +1,4 @@
-import { CoreFault } from '@nodo/core';
+import { CoreError } from '@nodo/core';
 import { type EventType, kindOf, type TicketEvent } from '../events/index.ts';
 import type { RecordedEvent } from '../state/envelope.ts';
 import { newTicket, type Ticket } from '../state/ticket.ts';
@@ -9,15 +9,15 @@ import { newTicket, type Ticket } from '../state/ticket.ts';
  */
 export function applyTicketEvent(ticket: Ticket, event: TicketEvent): Ticket {
   if (event.seq !== ticket.seq + 1) {
-    throw new CoreFault('event-out-of-order', { has: ticket.seq, got: event.seq });
+    throw new CoreError('event-out-of-order', { has: ticket.seq, got: event.seq });
   }
   const entries = [...ticket.entries, event];
-  if (event.type === 'entry-corrected') return retell(ticket.id, entries);
+  if (event.type === 'entry-corrected') return replayWithoutCorrected(ticket.id, entries);
   return { ...step(ticket, event), seq: event.seq, entries };
 }
 
 /** A ticket told from its events, which must be all of them in order. */
-export function ticketOf(id: string, events: readonly TicketEvent[]): Ticket {
+export function foldTicket(id: string, events: readonly TicketEvent[]): Ticket {
   return events.reduce(applyTicketEvent, newTicket(id));
 }
 
@@ -26,7 +26,7 @@ function step(ticket: Ticket, event: RecordedEvent): Ticket {
 }
 
 /** From the beginning, leaving out what was corrected. */
-function retell(id: string, entries: readonly RecordedEvent[]): Ticket {
+function replayWithoutCorrected(id: string, entries: readonly RecordedEvent[]): Ticket {
   const corrected = new Set(
     entries.flatMap((entry) =>
       entry.type === 'entry-corrected'

@@ -1,8 +1,8 @@
 import type { Actor } from '@nodo/kernel';
 import { type Refusal, refuse } from '@nodo/kernel';
-import type { Edition } from '@nodo/knowledge';
-import { tablesOf } from '../assessment/ticketModel.ts';
-import { type Draft, kindOf, type TicketEvent } from '../events/index.ts';
+import type { KnowledgeVersion } from '@nodo/knowledge';
+import { modelOfTicket } from '../assessment/ticketModel.ts';
+import { kindOf, type TicketCommand, type TicketEvent } from '../events/index.ts';
 import type { Ticket } from '../state/ticket.ts';
 import { mayRecord } from './rights.ts';
 
@@ -17,7 +17,12 @@ export type Verdict =
  * Whether a draft becomes the ticket's next event, and which; the same on the server and on
  * every screen. Pure: the draft brings its own id and instant.
  */
-export function decide(ticket: Ticket, draft: Draft, actor: Actor, edition: Edition): Verdict {
+export function decide(
+  ticket: Ticket,
+  draft: TicketCommand,
+  actor: Actor,
+  edition: KnowledgeVersion,
+): Verdict {
   if (!mayRecord(actor.role, draft.type)) {
     return { ok: false, refusal: refuse('role-may-not', 'type', { role: actor.role }) };
   }
@@ -28,7 +33,7 @@ export function decide(ticket: Ticket, draft: Draft, actor: Actor, edition: Edit
     epoch: draft.epoch,
     observedAt: draft.observedAt,
     id: draft.id,
-    model: tablesOf(ticket, edition),
+    model: modelOfTicket(ticket, edition),
     modelOf: edition.modelOf,
     knowledge,
   });

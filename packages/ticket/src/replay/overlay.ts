@@ -1,20 +1,20 @@
 import type { Actor } from '@nodo/kernel';
-import type { Edition } from '@nodo/knowledge';
-import type { Draft, TicketEvent } from '../events/index.ts';
+import type { KnowledgeVersion } from '@nodo/knowledge';
+import type { TicketCommand, TicketEvent } from '../events/index.ts';
 import { applyTicketEvent } from './apply.ts';
 import { decide } from './decide.ts';
-import { type Told, tellOn, tellsSame } from './projection.ts';
+import { isSameProjection, projectTicket, type TicketProjection } from './projection.ts';
 
-export interface Laid extends Told {
+export interface OverlaidTicket extends TicketProjection {
   /** What the server confirmed. */
-  readonly confirmed: Told;
+  readonly confirmed: TicketProjection;
   /** Ids of events that wait to be sent. */
   readonly waiting: ReadonlySet<string>;
 }
 
 /** An entry that waits to be sent, and whose it is. */
-export interface Entered {
-  readonly draft: Draft;
+export interface PendingCommand {
+  readonly command: TicketCommand;
   readonly actor: Actor;
 }
 
@@ -24,36 +24,38 @@ export interface Entered {
  * nothing has to be reckoned or painted anew.
  * @param before what was laid last, to go on from.
  */
-function lay(
-  before: Laid | undefined,
+function overlayPending(
+  before: OverlaidTicket | undefined,
   id: string,
   events: readonly TicketEvent[],
-  entered: readonly Entered[],
-  edition: Edition,
-): Laid {
-  const confirmed = tellOn(before?.confirmed, id, events);
+  entered: readonly PendingCommand[],
+  edition: KnowledgeVersion,
+): OverlaidTicket {
+  const confirmed = projectTicket(before?.confirmed, id, events);
   const known = new Set(events.map((event) => event.id));
   const waiting = new Set<string>();
   let shown = confirmed;
-  for (const { draft, actor } of entered) {
-    if (known.has(draft.id)) continue;
-    const verdict = decide(shown.ticket, draft, actor, edition);
+  for (const { command, actor } of entered) {
+    if (known.has(command.id)) continue;
+    const verdict = decide(shown.ticket, command, actor, edition);
     if (!verdict.ok) continue;
-    const event = { ...verdict.event, receivedAt: draft.observedAt } as TicketEvent;
+    const event = { ...verdict.event, receivedAt: command.observedAt } as TicketEvent;
     shown = { ticket: applyTicketEvent(shown.ticket, event), events: [...shown.events, event] };
     waiting.add(event.id);
   }
-  const { ticket } = before && before.ticket.id === id && tellsSame(before, shown) ? before : shown;
+  const { ticket } =
+    before && before.ticket.id === id && isSameProjection(before, shown) ? before : shown;
   return { ticket, events: shown.events, confirmed, waiting };
 }
 
 /** Lays again and again, each time from where it left off. */
-export function layer(): (...given: LayArguments) => Laid {
-  let last: Laid | undefined;
+export function pendingOverlay(): (...given: OverlayArguments) => OverlaidTicket {
+  let last: OverlaidTicket | undefined;
   return (...given) => {
-    last = lay(last, ...given);
+    last = overlayPending(last, ...given);
     return last;
   };
 }
 
-type LayArguments = Parameters<typeof lay> extends [unknown, ...infer Rest] ? Rest : never;
+type OverlayArguments =
+  Parameters<typeof overlayPending> extends [unknown, ...infer Rest] ? Rest : never;

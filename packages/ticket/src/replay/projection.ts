@@ -1,10 +1,10 @@
 import { canonicalJson } from '@nodo/knowledge';
 import type { TicketEvent } from '../events/index.ts';
 import type { Ticket } from '../state/ticket.ts';
-import { applyTicketEvent, ticketOf } from './apply.ts';
+import { applyTicketEvent, foldTicket } from './apply.ts';
 
 /** A ticket, and the events that it was told from. */
-export interface Told {
+export interface TicketProjection {
   readonly ticket: Ticket;
   readonly events: readonly TicketEvent[];
 }
@@ -13,17 +13,21 @@ export interface Told {
  * Tells a ticket, going on from what was told before: only the new events when they follow
  * on it, all of them otherwise.
  */
-export function tellOn(before: Told | undefined, id: string, events: readonly TicketEvent[]): Told {
+export function projectTicket(
+  before: TicketProjection | undefined,
+  id: string,
+  events: readonly TicketEvent[],
+): TicketProjection {
   const follows =
     before?.ticket.id === id && before.events.every((event, place) => isSame(event, events[place]));
   const ticket = follows
     ? events.slice(before.events.length).reduce(applyTicketEvent, before.ticket)
-    : ticketOf(id, events);
+    : foldTicket(id, events);
   return { ticket, events };
 }
 
 /** Whether the events of two tellings say the same, confirmed or not. */
-export function tellsSame(told: Told, other: Told): boolean {
+export function isSameProjection(told: TicketProjection, other: TicketProjection): boolean {
   return (
     told.events.length === other.events.length &&
     told.events.every((event, place) => isSame(event, other.events[place]))

@@ -3,7 +3,7 @@ import { type Day, minutesBetween } from '@nodo/kernel';
 import type { Mark } from './marks.ts';
 import type { RegisterEntry } from './needleEntry.ts';
 import type { CaseWhich, Measure, PartPut, PiecesLaid, ScrewLog, SetUp } from './values.ts';
-import type { WorkTold } from './work.ts';
+import type { SewingWork } from './work.ts';
 
 /** What was asked for the work, and what the customer said to it. */
 export interface PriceAsked {
@@ -60,7 +60,7 @@ export interface Life {
   /** Which needle was in, from when on, the latest last. */
   readonly needles: readonly (RegisterEntry & { readonly seq: number })[];
   /** What the customer sews with it. */
-  readonly work: WorkTold | undefined;
+  readonly work: SewingWork | undefined;
   /** The pieces of a broken needle as they were last laid. */
   readonly pieces: (PiecesLaid & { readonly seq: number }) | undefined;
   /** How far the screws of its cases were turned. */
@@ -143,7 +143,7 @@ export function clockStopped(life: Life, at: string, person?: string): Life {
 }
 
 /** Where a ticket stands in the life of the shop; what only the calendar knows is not here. */
-export const STANDINGS = [
+export const STAGES = [
   'away',
   'taken-in',
   'on-the-bench',
@@ -152,4 +152,4 @@ export const STANDINGS = [
   'ready',
   'collected',
 ] as const;
-export type Standing = (typeof STANDINGS)[number];
+export type Stage = (typeof STAGES)[number];

@@ -36,7 +36,7 @@ export const markEnd = z.discriminatedUnion('how', [
   }),
   z.object({ how: z.literal('replaced') }),
 ]);
-export type MarkEndTold = z.infer<typeof markEnd>;
+export type MarkEnd = z.infer<typeof markEnd>;
 
 export const markEnded = z.object({ mark: uuid, end: markEnd });
 
@@ -81,11 +81,7 @@ export function marksAfter(marks: readonly Mark[], action: string): readonly Mar
 }
 
 /** Marks after something was done about one of them. */
-export function withMarkEnded(
-  marks: readonly Mark[],
-  ended: Mark,
-  end: MarkEndTold,
-): readonly Mark[] {
+export function withMarkEnded(marks: readonly Mark[], ended: Mark, end: MarkEnd): readonly Mark[] {
   if (end.how === 'replaced') return withPartReplaced(marks, partOf(ended));
   return marks.map((one) => (one.id === ended.id ? { ...one, end } : one));
 }

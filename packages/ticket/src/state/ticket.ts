@@ -1,5 +1,5 @@
 import type { Actor } from '@nodo/kernel';
-import type { OwnCause, Plan } from '@nodo/knowledge';
+import type { OwnCause, PlanPolicy } from '@nodo/knowledge';
 import type { ClosingSnapshot } from './closingSnapshot.ts';
 import type { RecordedEvent } from './envelope.ts';
 import { type Life, NEW_LIFE } from './life.ts';
@@ -35,7 +35,7 @@ export interface Look {
   readonly seq: number;
 }
 
-export interface Deed {
+export interface PerformedAction {
   readonly action: string;
   readonly treats: readonly string[];
   readonly repair: boolean;
@@ -46,7 +46,7 @@ export interface Deed {
 }
 
 /** What a customer did on the telephone; a proof at the bench is not owed for it. */
-export interface Told {
+export interface CustomerTreatment {
   readonly treats: readonly string[];
   readonly startsEpoch: number;
   readonly epoch: number;
@@ -76,7 +76,7 @@ export interface Ticket {
   readonly intake: Intake | undefined;
   /** Hash of the tables that the ticket is judged with; undefined before it is taken in. */
   readonly knowledge: string | undefined;
-  readonly plan: Plan;
+  readonly plan: PlanPolicy;
   /** Treating actions so far, those corrected since among them. */
   readonly epoch: number;
   /** Epochs whose beginning was corrected: the machine was the same before and in them. */
@@ -84,11 +84,11 @@ export interface Ticket {
   readonly answers: readonly Answer[];
   readonly looks: readonly Look[];
   /** Checks that could not be told, by epoch. */
-  readonly untold: readonly { readonly check: string; readonly epoch: number }[];
+  readonly unanswerable: readonly { readonly check: string; readonly epoch: number }[];
   /** Causes that the tables do not have, found on this machine. */
   readonly ownCauses: readonly OwnCause[];
-  readonly deeds: readonly Deed[];
-  readonly told: readonly Told[];
+  readonly performedActions: readonly PerformedAction[];
+  readonly customerTreatments: readonly CustomerTreatment[];
   /** How the telephone call ended. */
   readonly call: 'solved' | 'bring-in' | 'stop' | undefined;
   readonly opened: readonly {
@@ -127,10 +127,10 @@ export function newTicket(id: string): Ticket {
     voidEpochs: [],
     answers: [],
     looks: [],
-    untold: [],
+    unanswerable: [],
     ownCauses: [],
-    deeds: [],
-    told: [],
+    performedActions: [],
+    customerTreatments: [],
     call: undefined,
     opened: [],
     open: new Set(),
@@ -153,8 +153,11 @@ export function withVoidEpoch(ticket: Ticket): Ticket {
 }
 
 /** What changed the machine and so began an epoch, at the bench or at its owner's, in order. */
-export function changesOf({ deeds, told }: Ticket): readonly Told[] {
-  return [...deeds, ...told]
+export function changesOf({
+  performedActions,
+  customerTreatments,
+}: Ticket): readonly CustomerTreatment[] {
+  return [...performedActions, ...customerTreatments]
     .flatMap(({ startsEpoch, ...change }) =>
       startsEpoch === undefined ? [] : [{ ...change, startsEpoch }],
     )
@@ -162,8 +165,8 @@ export function changesOf({ deeds, told }: Ticket): readonly Told[] {
 }
 
 /** Actions by which it was repaired, each once, in the order of the first time. */
-export function repairsDone({ deeds }: Ticket): readonly string[] {
-  return [...new Set(deeds.filter(({ repair }) => repair).map(({ action }) => action))];
+export function repairsDone({ performedActions }: Ticket): readonly string[] {
+  return [...new Set(performedActions.filter(({ repair }) => repair).map(({ action }) => action))];
 }
 
 /** The check that the customer's own words answer. */

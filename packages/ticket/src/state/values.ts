@@ -1,5 +1,5 @@
 import { humanText, minorUnits } from '@nodo/kernel';
-import { STRUCK_PLACES, type Standing, type StruckId } from '@nodo/knowledge';
+import { type Provenance, STRUCK_PLACES, type StruckId } from '@nodo/knowledge';
 import { z } from 'zod';
 import { needlePosition } from './needleEntry.ts';
 import { QUANTITY_IDS } from './quantities.ts';
@@ -24,14 +24,14 @@ export const partPut = z.object({
 export type PartPut = z.infer<typeof partPut>;
 
 /** Where a limit comes from; `shop` is the machine's own card. */
-const LIMIT_STANDINGS = [
+const LIMIT_PROVENANCES = [
   'published',
   'common-practice',
   'typical',
   'derived',
   'tuned',
   'shop',
-] as const satisfies readonly Standing[];
+] as const satisfies readonly Provenance[];
 
 /** What was measured on it, as it was found or as it was set. */
 export const measure = z.object({
@@ -46,7 +46,7 @@ export const measure = z.object({
     .object({
       least: z.number().nullable(),
       most: z.number().nullable(),
-      standing: z.enum(LIMIT_STANDINGS),
+      standing: z.enum(LIMIT_PROVENANCES),
     })
     .optional(),
 });

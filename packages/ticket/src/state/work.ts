@@ -16,7 +16,7 @@ import { z } from 'zod';
 const fabricIds = FABRICS.map(({ id }) => id) as [FabricId, ...FabricId[]];
 
 /** How the thread's fineness is known: from its label, measured across, or weighed. */
-const threadTold = z.discriminatedUnion('by', [
+const threadSpec = z.discriminatedUnion('by', [
   z.object({
     by: z.literal('label'),
     unit: z.enum(FINENESS_UNITS),
@@ -30,7 +30,7 @@ const threadTold = z.discriminatedUnion('by', [
     metres: z.number().positive().max(100_000),
   }),
 ]);
-export type ThreadTold = z.infer<typeof threadTold>;
+export type ThreadSpec = z.infer<typeof threadSpec>;
 
 /** What the customer sews, as far as it chooses needle and settings. */
 export const workCommand = z.object({
@@ -41,13 +41,13 @@ export const workCommand = z.object({
   crossing: z.boolean(),
   threadKind: z.enum(THREAD_KINDS),
   fibre: z.enum(FIBRES),
-  thread: threadTold,
+  thread: threadSpec,
 });
 export type WorkCommand = z.infer<typeof workCommand>;
 
 /** With the fineness that came of it. */
-export const workTold = workCommand.extend({ tex: z.number().positive() });
-export type WorkTold = z.infer<typeof workTold>;
+export const sewingWork = workCommand.extend({ tex: z.number().positive() });
+export type SewingWork = z.infer<typeof sewingWork>;
 
 /**
  * The fineness of a thread, however it is known.
@@ -68,17 +68,17 @@ export function finenessOf({ fibre, thread }: Pick<WorkCommand, 'fibre' | 'threa
 export function threadAcross({
   tex: fineness,
   fibre,
-}: Pick<WorkTold, 'tex' | 'fibre'>): Millimetres {
+}: Pick<SewingWork, 'tex' | 'fibre'>): Millimetres {
   return threadDiameter(tex(fineness), fibre);
 }
 
 /** The same, as what a needle is chosen by. */
-export function workOf(told: WorkTold): Work {
+export function workOf(told: SewingWork): Work {
   return { ...told, thread: threadAcross(told) };
 }
 
 /** A thread in one line, as it is told and what it comes to. */
-export function threadLine(told: WorkTold): string {
+export function threadLine(told: SewingWork): string {
   const { thread, fibre } = told;
   const across = `${threadAcross(told).toFixed(2)} mm`;
   const fineness = `tex ${told.tex.toFixed(told.tex < 10 ? 1 : 0)}`;

@@ -1,12 +1,12 @@
 import { day, instant, timeZone } from '@nodo/kernel';
 import type { FamilyModel } from '@nodo/knowledge';
 import { z } from 'zod';
-import type { Standing } from '../state/life.ts';
+import type { Stage } from '../state/life.ts';
 import { repairsDone, type Ticket } from '../state/ticket.ts';
-import { standingOf } from './stage.ts';
+import { stageOf } from './stage.ts';
 
 /** What a customer sees of a ticket: nothing of other people, chances, notes or photos. */
-export const forCustomer = z.object({
+export const customerView = z.object({
   shop: z.string(),
   /** The shop's currency. */
   currency: z.string(),
@@ -39,13 +39,13 @@ export const forCustomer = z.object({
   /** Until when the link holds. */
   until: instant,
 });
-export type ForCustomer = z.infer<typeof forCustomer>;
+export type CustomerView = z.infer<typeof customerView>;
 
 /** Undefined for a ticket that was never taken in. */
-export function toldToCustomer(
+export function viewForCustomer(
   ticket: Ticket,
   model: FamilyModel,
-): Omit<ForCustomer, 'shop' | 'until' | 'currency' | 'timeZone'> | undefined {
+): Omit<CustomerView, 'shop' | 'until' | 'currency' | 'timeZone'> | undefined {
   const { intake, life } = ticket;
   const { asked } = life;
   const [first] = ticket.entries;
@@ -54,7 +54,7 @@ export function toldToCustomer(
   return {
     label: intake.label,
     words: intake.words,
-    state: SHOWN_AS[standingOf(ticket)],
+    state: SHOWN_AS[stageOf(ticket)],
     takenInAt: first.receivedAt,
     changedAt: last.receivedAt,
     unrepaired: ticket.closing?.unrepaired ?? false,
@@ -65,7 +65,7 @@ export function toldToCustomer(
   };
 }
 
-const SHOWN_AS: Readonly<Record<Standing, ForCustomer['state']>> = {
+const SHOWN_AS: Readonly<Record<Stage, CustomerView['state']>> = {
   away: 'away',
   'taken-in': 'waiting',
   'on-the-bench': 'at-the-bench',

@@ -1,11 +1,11 @@
-import type { Edition } from '@nodo/knowledge';
+import type { KnowledgeVersion } from '@nodo/knowledge';
 import { assess } from '../assessment/assess.ts';
-import { tablesOf } from '../assessment/ticketModel.ts';
+import { modelOfTicket } from '../assessment/ticketModel.ts';
 import type { Ticket } from '../state/ticket.ts';
 import { planTicket } from './nextStep.ts';
 
 /** How one ticket stands under an edition of the tables. */
-export interface TicketStanding {
+export interface TicketOutlook {
   readonly likeliest: { readonly cause: string; readonly chance: number } | undefined;
   /** Chance that the complaint comes back if the ticket were closed now. */
   readonly risk: number;
@@ -17,12 +17,12 @@ export interface TicketStanding {
  * How a ticket stands under an edition. Heavy: belongs in a worker.
  * @param draws joint samples for the worth of a check; the plan's own number, when left out.
  */
-export function standingUnder(
-  edition: Edition,
+export function outlookUnder(
+  edition: KnowledgeVersion,
   ticket: Ticket,
   draws?: number,
-): TicketStanding | undefined {
-  const model = tablesOf(ticket, edition);
+): TicketOutlook | undefined {
+  const model = modelOfTicket(ticket, edition);
   if (!model) return undefined;
   const assessment = assess(ticket, model);
   const [likeliest] = assessment.beliefs;
@@ -43,7 +43,7 @@ const LEAST_MOVE = 0.01;
  * How much a ticket stands otherwise: 1 for another likeliest cause, else the larger of what
  * its chance and the comeback risk move; undefined where nothing of it is worth telling.
  */
-export function moveOfTicket(before: TicketStanding, after: TicketStanding): number | undefined {
+export function outlookShift(before: TicketOutlook, after: TicketOutlook): number | undefined {
   if (before.likeliest?.cause !== after.likeliest?.cause) return 1;
   const chances = [before, after].map(({ likeliest }) => likeliest?.chance ?? 0);
   const moved = Math.max(

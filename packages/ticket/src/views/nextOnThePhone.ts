@@ -28,7 +28,7 @@ const MOST_QUESTIONS = 12;
  * nearly sure is put right by the customer, or comes in where customers cannot; else what
  * silences the complaint soonest and is worth its minutes; else it comes in.
  */
-export function nextOnThePhone(
+export function nextPhoneStep(
   ticket: Ticket,
   model: FamilyModel,
   { beliefs, duties }: Pick<Assessment, 'beliefs' | 'duties'>,
@@ -60,7 +60,7 @@ export function nextOnThePhone(
       proposal.gain > proposal.minutes &&
       !(proposal.kind === 'ask'
         ? deferred.checks.has(proposal.check)
-        : deferred.causes.has(proposal.cause) || isTold(ticket, proposal.cause)),
+        : deferred.causes.has(proposal.cause) || wasAdvised(ticket, proposal.cause)),
   );
   if (!best) return { kind: 'end', outcome: 'bring-in' };
   return best.kind === 'ask'
@@ -69,14 +69,14 @@ export function nextOnThePhone(
 }
 
 /** What was asked and told so far, the complaint itself left out. */
-function questionsAsked({ looks, told, untold }: Ticket): number {
+function questionsAsked({ looks, customerTreatments, unanswerable }: Ticket): number {
   const asked = looks.filter(({ check }) => !INTERVIEWS.has(check));
-  return asked.length + told.length + untold.length;
+  return asked.length + customerTreatments.length + unanswerable.length;
 }
 
 /** Once is enough: a customer is not told the same again. */
-function isTold({ told }: Ticket, cause: string): boolean {
-  return told.some(({ treats }) => treats.includes(cause));
+function wasAdvised({ customerTreatments }: Ticket, cause: string): boolean {
+  return customerTreatments.some(({ treats }) => treats.includes(cause));
 }
 
 /** Sewn again without any of the complaints, or a trial took the fault away. */

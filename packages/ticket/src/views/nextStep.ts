@@ -10,7 +10,7 @@ import {
   SURE_ENOUGH,
 } from '@nodo/knowledge';
 import type { Assessment } from '../assessment/assess.ts';
-import { checkStanding } from '../assessment/checkStatus.ts';
+import { checkOutcome } from '../assessment/checkStatus.ts';
 import { stateEpoch, type Ticket } from '../state/ticket.ts';
 
 /** What the bench puts in the middle. */
@@ -46,7 +46,7 @@ export function planTicket(
 }
 
 /** What could be said next on the telephone. Heavy: belongs in a worker. */
-export function planTalk(
+export function planPhoneCall(
   ticket: Ticket,
   model: FamilyModel,
   assessment: Pick<Assessment, 'evidence'>,
@@ -65,9 +65,9 @@ function situationOf(
   return {
     evidence,
     ...(draws === undefined ? {} : { draws }),
-    standing: (check: string) => checkStanding(ticket, model, check),
+    standing: (check: string) => checkOutcome(ticket, model, check),
     untold: new Set(
-      ticket.untold
+      ticket.unanswerable
         .filter(({ epoch }) => stateEpoch(ticket, epoch) === now)
         .map(({ check }) => check),
     ),
@@ -83,7 +83,7 @@ export interface Deferred {
 export const NOTHING_DEFERRED: Deferred = { checks: new Set(), causes: new Set() };
 
 /** One thing more is put off. */
-export function putOff(
+export function defer(
   { checks, causes }: Deferred,
   what: { readonly check: string } | { readonly cause: string },
 ): Deferred {
@@ -128,8 +128,8 @@ export function nextStep(
 }
 
 /** A repair was made and nothing wrong was seen since: it is proven before the search goes on. */
-function isInProof({ deeds, answers }: Ticket, model: FamilyModel): boolean {
-  const repaired = deeds.findLast(({ repair }) => repair)?.seq ?? 0;
+function isInProof({ performedActions, answers }: Ticket, model: FamilyModel): boolean {
+  const repaired = performedActions.findLast(({ repair }) => repair)?.seq ?? 0;
   const wrong = answers.findLast(({ finding, present }) => present && isWrong(model, finding));
   return repaired > (wrong?.seq ?? 0);
 }

@@ -22,13 +22,17 @@ export function resumeOf(
   ticket: Ticket,
   { beliefs, duties }: Pick<Assessment, 'beliefs' | 'duties'>,
 ): Resume {
-  const { looks, deeds, told } = ticket;
+  const { looks, performedActions, customerTreatments } = ticket;
   return {
     reported: reportedOn(ticket),
     looks: looks.filter(({ check }) => !INTERVIEWS.has(check)).length,
     likeliest: beliefs[0],
-    done: [...new Set(deeds.filter(({ treats }) => treats.length > 0).map(({ action }) => action))],
-    byCustomer: [...new Set(told.flatMap(({ treats }) => treats))],
+    done: [
+      ...new Set(
+        performedActions.filter(({ treats }) => treats.length > 0).map(({ action }) => action),
+      ),
+    ],
+    byCustomer: [...new Set(customerTreatments.flatMap(({ treats }) => treats))],
     owed: duties.filter(({ state }) => state === 'owed').map(({ duty }) => duty),
   };
 }

@@ -1,15 +1,17 @@
 import { INTERVIEWS } from '@nodo/knowledge';
-import type { Standing } from '../state/life.ts';
+import type { Stage } from '../state/life.ts';
 import type { Ticket } from '../state/ticket.ts';
 
 /** Where a ticket stands in the life of the shop. */
-export function standingOf({ status, intake, deeds, looks, life }: Ticket): Standing {
+export function stageOf({ status, intake, performedActions, looks, life }: Ticket): Stage {
   if (status === 'collected') return 'collected';
   if (status === 'closed') return 'ready';
   if (intake?.tag === undefined) return 'away';
   if (life.asked && !life.asked.answer) return 'ask-customer';
   if (life.awaits.some(({ came }) => !came)) return 'part-awaited';
   const isBegun =
-    deeds.length > 0 || life.worked.length > 0 || looks.some(({ check }) => !INTERVIEWS.has(check));
+    performedActions.length > 0 ||
+    life.worked.length > 0 ||
+    looks.some(({ check }) => !INTERVIEWS.has(check));
   return isBegun ? 'on-the-bench' : 'taken-in';
 }

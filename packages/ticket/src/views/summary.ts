@@ -5,11 +5,11 @@ import { z } from 'zod';
 import { assess } from '../assessment/assess.ts';
 import { workLeftOn } from '../assessment/workLeft.ts';
 import type { RecordedEvent } from '../state/envelope.ts';
-import { atTheClock, STANDINGS } from '../state/life.ts';
+import { atTheClock, STAGES } from '../state/life.ts';
 import type { Ticket } from '../state/ticket.ts';
 import { handOverOf } from './handOver.ts';
 import { lateEntries } from './late.ts';
-import { standingOf } from './stage.ts';
+import { stageOf } from './stage.ts';
 
 /** One machine as the Rack shows it; kept beside the events and rebuilt from them at will. */
 export const ticketSummary = z.object({
@@ -39,7 +39,7 @@ export const ticketSummary = z.object({
   handOver: z.object({ to: uuid.nullable(), by: uuid, note: z.string() }).nullable(),
   /** Entries that arrived after the knot was tied. */
   late: z.number().int().nonnegative(),
-  standing: z.enum(STANDINGS),
+  standing: z.enum(STAGES),
   machine: uuid.nullable(),
   comebackOf: uuid.nullable(),
   /** How often the machine came back after it. */
@@ -116,7 +116,7 @@ export function summaryOf(ticket: Ticket, model: FamilyModel): TicketSummary | u
     risk,
     handOver: handOverOf(ticket) ?? null,
     late: lateEntries(ticket).length,
-    standing: standingOf(ticket),
+    standing: stageOf(ticket),
     machine: life.machine ?? null,
     comebackOf: life.comebackOf ?? null,
     comebacks: life.comebacks.length,

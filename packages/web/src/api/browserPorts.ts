@@ -1,11 +1,11 @@
-import type { Copies, Copy, Ports, Shelf, Tabs } from '@nodo/client';
+import type { Copies, Copy, KeyValueStorage, Ports, Tabs } from '@nodo/client';
 import { clear, createStore, get, set } from 'idb-keyval';
 
 /** The client's ports on a browser. */
 export function browserPorts(): Ports {
   return {
     build: document.querySelector<HTMLMetaElement>('meta[name="nodo-build"]')?.content ?? '',
-    shelf: localShelf,
+    storage: localShelf,
     copies: indexedCopies(),
     tabs: browserTabs(),
     fetch: (path, init) => fetch(path, init),
@@ -22,7 +22,7 @@ export function browserPorts(): Ports {
   };
 }
 
-const localShelf: Shelf = {
+const localShelf: KeyValueStorage = {
   keys: () => Object.keys(localStorage),
   get: (key) => localStorage.getItem(key),
   set: (key, value) => localStorage.setItem(key, value),

@@ -1,4 +1,4 @@
-import type { CallFault } from '@nodo/client';
+import type { CallError } from '@nodo/client';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { BrowserRouter, Link, Route, Routes } from 'react-router';
 import { Toaster } from 'sonner';
@@ -10,7 +10,7 @@ import { m } from '../messages/index.ts';
 import { BeingRead } from '../session/NotRead.tsx';
 import { SessionProvider } from '../session/SessionContext.tsx';
 import { Button } from '../ui/Button.tsx';
-import { FaultBoundary } from '../ui/FaultBoundary.tsx';
+import { ErrorBoundary } from '../ui/ErrorBoundary.tsx';
 import { Blank, Sewing } from '../ui/Stitches.tsx';
 import { Frame } from './shell/Frame.tsx';
 
@@ -52,7 +52,7 @@ function Shop() {
   // A stream that ended may mean that the sign-in did; a lock may be opened by another tab.
   const mayChange = useStreamState() === 'lost' || session?.screen.locked === true;
   useEffect(() => setAsksAgain(mayChange), [mayChange]);
-  const fault = error as CallFault | undefined;
+  const fault = error as CallError | undefined;
 
   if (isLoading) {
     return (
@@ -69,7 +69,7 @@ function Shop() {
     <BrowserRouter>
       <SessionProvider session={session}>
         <Frame>
-          <FaultBoundary instead={<Broken />}>
+          <ErrorBoundary instead={<Broken />}>
             <Suspense fallback={<BeingRead />}>
               <Routes>
                 <Route path="/" element={<RackView />} />
@@ -91,7 +91,7 @@ function Shop() {
                 <Route path="*" element={<NothingHere />} />
               </Routes>
             </Suspense>
-          </FaultBoundary>
+          </ErrorBoundary>
         </Frame>
       </SessionProvider>
       <Toaster

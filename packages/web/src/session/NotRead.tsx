@@ -1,5 +1,5 @@
-import type { CallFault } from '@nodo/client';
-import { faultWords } from '../messages/faults.ts';
+import type { CallError } from '@nodo/client';
+import { faultWords } from '../messages/errors.ts';
 import { m } from '../messages/index.ts';
 import { Button } from '../ui/Button.tsx';
 import { Blank, Sewing } from '../ui/Stitches.tsx';
@@ -12,7 +12,7 @@ export function NotRead({
 }: {
   /** What could not be read. */
   readonly title: string;
-  readonly fault: CallFault | undefined;
+  readonly fault: CallError | undefined;
   readonly again: () => void;
 }) {
   return fault ? (

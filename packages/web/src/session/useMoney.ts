@@ -1,4 +1,4 @@
-import { NEW_SHOP_CARD } from '@nodo/shop';
+import { NEW_SHOP_PROFILE } from '@nodo/shop';
 import { useShopQuery } from '../api/client.ts';
 import { readMoney, typedMoney, write } from '../messages/index.ts';
 
@@ -9,7 +9,7 @@ export function useMoney(): {
   readonly read: (typed: string) => number | undefined;
   readonly typed: (minor: number) => string;
 } {
-  const { currency } = useShopQuery().data?.card ?? NEW_SHOP_CARD;
+  const { currency } = useShopQuery().data?.card ?? NEW_SHOP_PROFILE;
   return {
     currency,
     say: (minor) => write.money(minor, currency),

@@ -1,13 +1,18 @@
-import type { CallFault } from '@nodo/client';
-import type { Edition, TableChange } from '@nodo/knowledge';
-import { changesInForce, deskOf, presentEdition, type TablesDesk } from '@nodo/tables';
+import type { CallError } from '@nodo/client';
+import type { KnowledgeVersion, TableChange } from '@nodo/knowledge';
+import {
+  type ChangeRequests,
+  changesInForce,
+  foldChangeRequests,
+  versionInForce,
+} from '@nodo/tables';
 import { useMemo } from 'react';
 import { useTablesQuery } from '../api/client.ts';
 
 export interface ShopTables {
-  readonly desk: TablesDesk;
+  readonly requests: ChangeRequests;
   /** What the shop judges with now. */
-  readonly edition: Edition;
+  readonly edition: KnowledgeVersion;
   /** What it changed in the shipped tables to get there. */
   readonly changes: readonly TableChange[];
 }
@@ -15,18 +20,18 @@ export interface ShopTables {
 /** The tables of the shop; undefined until they were read once, or with why they could not be. */
 export function useTables(): {
   readonly tables?: ShopTables;
-  readonly fault: CallFault | undefined;
+  readonly fault: CallError | undefined;
   readonly refetch: () => void;
 } {
   const { data: events, error, refetch } = useTablesQuery();
   const tables = useMemo(() => {
     if (!events) return undefined;
-    const desk = deskOf(events);
-    return { desk, edition: presentEdition(desk), changes: changesInForce(desk) };
+    const requests = foldChangeRequests(events);
+    return { requests, edition: versionInForce(requests), changes: changesInForce(requests) };
   }, [events]);
   return {
     ...(tables ? { tables } : {}),
-    fault: error as CallFault | undefined,
+    fault: error as CallError | undefined,
     refetch: () => void refetch(),
   };
 }

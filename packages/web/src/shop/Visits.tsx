@@ -1,6 +1,6 @@
 import type { Visit } from '@nodo/api';
 import { SHIPPED } from '@nodo/knowledge';
-import type { MachineCard } from '@nodo/shop';
+import type { MachineProfile } from '@nodo/shop';
 import { Link } from 'react-router';
 import { m, write } from '../messages/index.ts';
 import { useTables } from '../session/useTables.ts';
@@ -11,7 +11,7 @@ export function Visits({
   machine,
 }: {
   readonly visits: readonly Visit[];
-  readonly machine: Pick<MachineCard, 'family' | 'traits'>;
+  readonly machine: Pick<MachineProfile, 'family' | 'traits'>;
 }) {
   const edition = useTables().tables?.edition ?? SHIPPED;
   const model = edition.modelOf(machine.family, machine.traits ?? undefined);

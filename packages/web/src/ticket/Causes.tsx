@@ -2,8 +2,8 @@ import { type CauseBelief, chanceBand } from '@nodo/core';
 import type { FamilyModel } from '@nodo/knowledge';
 import { memo, useState } from 'react';
 import { m, write } from '../messages/index.ts';
-import type { PlanWords } from '../workers/planner.worker.ts';
-import { StandingMark } from './ProvenanceMark.tsx';
+import type { PlanExplanation } from '../workers/planner.worker.ts';
+import { ProvenanceMark } from './ProvenanceMark.tsx';
 import { useTicket } from './TicketContext.tsx';
 import { reasonWords } from './words.ts';
 
@@ -12,7 +12,7 @@ const SHOWN_ALL = 20;
 
 interface CausesProps {
   /** Undefined while they are being reckoned for the first time. */
-  readonly words: PlanWords | undefined;
+  readonly words: PlanExplanation | undefined;
   readonly chosen: string | undefined;
   /** It stands as it was closed. */
   readonly closed: boolean;
@@ -34,7 +34,7 @@ export const Causes = memo(function Causes({ words: told, chosen, closed, onChoo
         id="causes-title"
         className="mb-2 flex items-center gap-1 text-sm font-semibold text-quiet"
       >
-        {closed ? words.closedTitle : words.title} <StandingMark standing="tuned" />
+        {closed ? words.closedTitle : words.title} <ProvenanceMark standing="tuned" />
       </h2>
       {nothingAsked && <p className="mb-2 text-sm text-quiet">{words.unasked}</p>}
       <ol>

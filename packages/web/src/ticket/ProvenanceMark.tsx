@@ -1,8 +1,8 @@
-import type { Standing } from '@nodo/knowledge';
+import type { Provenance } from '@nodo/knowledge';
 import { Popover } from 'radix-ui';
 import { m } from '../messages/index.ts';
 
-const SIGNS: Readonly<Record<Standing, string>> = {
+const SIGNS: Readonly<Record<Provenance, string>> = {
   published: '§',
   'common-practice': '≈',
   typical: '~',
@@ -12,7 +12,7 @@ const SIGNS: Readonly<Record<Standing, string>> = {
 };
 
 /** A small mark for where a value comes from; a tap tells it in words. */
-export function StandingMark({ standing }: { readonly standing: Standing }) {
+export function ProvenanceMark({ standing }: { readonly standing: Provenance }) {
   return (
     <Popover.Root>
       <Popover.Trigger asChild>

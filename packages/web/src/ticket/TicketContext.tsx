@@ -4,8 +4,8 @@ import {
   assess,
   mayRecord,
   mayWorkAtBench,
+  modelOfTicket,
   type Ticket,
-  tablesOf,
 } from '@nodo/ticket';
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from 'react';
 import { useSession } from '../session/SessionContext.tsx';
@@ -13,7 +13,7 @@ import { type RecordEntry, useRecord } from './useRecord.ts';
 import type { ShownTicket } from './useShownTicket.ts';
 
 /** A ticket, what is inferred from it, and how to write on it. */
-export interface TicketAtHand {
+export interface OpenTicket {
   readonly ticket: Ticket;
   readonly model: FamilyModel;
   readonly assessment: Assessment;
@@ -24,7 +24,7 @@ export interface TicketAtHand {
   readonly mayWork: boolean;
 }
 
-const AtHand = createContext<TicketAtHand | undefined>(undefined);
+const AtHand = createContext<OpenTicket | undefined>(undefined);
 const Shown = createContext<ShownTicket | undefined>(undefined);
 
 /**
@@ -40,7 +40,7 @@ export function TicketProvider({
 }) {
   const { ticket, edition } = shown;
   const { role } = useSession().person;
-  const model = useMemo(() => tablesOf(ticket, edition), [ticket, edition]);
+  const model = useMemo(() => modelOfTicket(ticket, edition), [ticket, edition]);
   const assessment = useMemo(() => model && assess(ticket, model), [ticket, model]);
   const record = useRecord(shown);
   // Every entry names the tables by their hash: computed while nobody waits for it.
@@ -87,7 +87,7 @@ export function FrozenTicket({
  * The ticket that the view is about.
  * @throws Error outside of a {@link TicketProvider}
  */
-export function useTicket(): TicketAtHand {
+export function useTicket(): OpenTicket {
   return given(useContext(AtHand));
 }
 

@@ -1,7 +1,7 @@
 import type { TableChange } from '@nodo/knowledge';
 import type { TicketEvent } from '@nodo/ticket';
 import { type Remote, wrap } from 'comlink';
-import type { Plan, Planner } from '../workers/planner.worker.ts';
+import type { Planner, TicketPlan } from '../workers/planner.worker.ts';
 
 let planner: Remote<Planner> | undefined;
 
@@ -15,8 +15,8 @@ function thePlanner(): Remote<Planner> {
 /** What was asked of the planner last, and the answers on their way. */
 interface Asked {
   readonly key: string;
-  readonly quick: Promise<Plan>;
-  readonly full: Promise<Plan>;
+  readonly quick: Promise<TicketPlan>;
+  readonly full: Promise<TicketPlan>;
 }
 
 let asked: Asked | undefined;

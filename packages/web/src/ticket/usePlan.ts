@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
-import type { Plan } from '../workers/planner.worker.ts';
+import type { TicketPlan } from '../workers/planner.worker.ts';
 import { askPlanner, keyOf } from './planner.ts';
 import { useShown } from './TicketContext.tsx';
 
@@ -9,7 +9,7 @@ const HAND_MS = 250;
 
 interface Known {
   readonly key: string;
-  readonly plan: Plan | 'failed';
+  readonly plan: TicketPlan | 'failed';
 }
 
 /**
@@ -18,7 +18,7 @@ interface Known {
  * none, so that nobody taps an answer to yesterday's question.
  */
 export function usePlan(): {
-  readonly plan: Plan | undefined;
+  readonly plan: TicketPlan | undefined;
   readonly planFailed: boolean;
 } {
   const {
@@ -36,7 +36,7 @@ export function usePlan(): {
   useEffect(() => {
     let overtaken = false;
     let shownAt = Number.POSITIVE_INFINITY;
-    const show = (plan: Plan | 'failed') => {
+    const show = (plan: TicketPlan | 'failed') => {
       // The key names the events that the plan was made for.
       if (!overtaken) setKnown((before) => ({ key, plan: settled(plan, before, key, shownAt) }));
     };
@@ -61,11 +61,11 @@ export function usePlan(): {
 
 /** A plan that comes late keeps what already stands before the hand, and explains it. */
 function settled(
-  plan: Plan | 'failed',
+  plan: TicketPlan | 'failed',
   before: Known | undefined,
   key: string,
   shownAt: number,
-): Plan | 'failed' {
+): TicketPlan | 'failed' {
   if (before === undefined || before.plan === 'failed') return plan;
   if (before.key !== key) {
     // The words of a moment ago stay until the new ones come.

@@ -1,10 +1,10 @@
 import { outbox } from '@nodo/client';
 import {
   applyTicketEvent,
-  type CommandOf,
+  type CommandPayload,
   decide,
   type EventType,
-  newDraft,
+  newCommand,
   type TicketEvent,
 } from '@nodo/ticket';
 import { useCallback, useLayoutEffect, useRef } from 'react';
@@ -16,7 +16,10 @@ import { deviceId } from '../store/device.ts';
 import { askPlanner } from './planner.ts';
 import { actorOf, type ShownTicket } from './useShownTicket.ts';
 
-export type RecordEntry = <Type extends EventType>(type: Type, command: CommandOf<Type>) => boolean;
+export type RecordEntry = <Type extends EventType>(
+  type: Type,
+  command: CommandPayload<Type>,
+) => boolean;
 
 /**
  * Makes an entry: judged here by the server's own rules, shown at once, sent as soon as the
@@ -34,7 +37,7 @@ export function useRecord(shown: ShownTicket): RecordEntry {
     (type, command) => {
       const { shown, session } = latest.current;
       const { ticket, events, edition, changes } = shown;
-      const draft = newDraft(type, command, {
+      const draft = newCommand(type, command, {
         id: crypto.randomUUID(),
         epoch: ticket.epoch,
         observedAt: new Date().toISOString(),

@@ -1,8 +1,8 @@
 import type { Customer, Session } from '@nodo/api';
-import { type CallFault, enteredOn } from '@nodo/client';
+import { type CallError, enteredOn } from '@nodo/client';
 import type { Actor } from '@nodo/kernel';
-import type { Edition, TableChange } from '@nodo/knowledge';
-import { layer, type Ticket, type TicketEvent } from '@nodo/ticket';
+import type { KnowledgeVersion, TableChange } from '@nodo/knowledge';
+import { pendingOverlay, type Ticket, type TicketEvent } from '@nodo/ticket';
 import { useMemo, useState } from 'react';
 import { useAppSelector, useTicketQuery } from '../api/client.ts';
 import { useSession } from '../session/SessionContext.tsx';
@@ -15,7 +15,7 @@ export interface ShownTicket {
   readonly waiting: ReadonlySet<string>;
   readonly customer: Customer | null;
   /** The tables that it is judged with. */
-  readonly edition: Edition;
+  readonly edition: KnowledgeVersion;
   /** What the shop changed in the shipped tables to get there. */
   readonly changes: readonly TableChange[];
 }
@@ -23,7 +23,7 @@ export interface ShownTicket {
 /** What the server confirmed, with what was entered on this screen laid over it. */
 export function useShownTicket(id: string): {
   readonly shown?: ShownTicket;
-  readonly fault: CallFault | undefined;
+  readonly fault: CallError | undefined;
   readonly refetch: () => void;
 } {
   const { data: file, error, refetch } = useTicketQuery(id);
@@ -31,7 +31,7 @@ export function useShownTicket(id: string): {
   const entries = useAppSelector(({ outbox }) => outbox.entries);
   const { people } = useSession().screen;
 
-  const [layOn] = useState(layer);
+  const [layOn] = useState(pendingOverlay);
   const shown = useMemo(() => {
     if (!file || !tables) return undefined;
     const { edition, changes } = tables;
@@ -42,7 +42,7 @@ export function useShownTicket(id: string): {
 
   return {
     ...(shown ? { shown } : {}),
-    fault: (error as CallFault | undefined) ?? tablesFault,
+    fault: (error as CallError | undefined) ?? tablesFault,
     refetch: () => {
       if (error) void refetch();
       if (tablesFault) readTables();

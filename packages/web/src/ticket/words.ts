@@ -27,13 +27,13 @@ export function reasonWords(
       .map(({ finding, present }) => findingWords(model, finding, present))
       .join(', ');
   return {
-    speaksFor: line((weight) => weight >= WORTH_TELLING),
-    against: line((weight) => weight <= -WORTH_TELLING),
+    speaksFor: line((weight) => weight >= WORTH_SHOWING),
+    against: line((weight) => weight <= -WORTH_SHOWING),
   };
 }
 
 /** Weights below this (odds of 2 to 1) are not told: natural logarithm of 2. */
-const WORTH_TELLING = 0.7;
+const WORTH_SHOWING = 0.7;
 
 export function requirementWords(model: FamilyModel, requirement: Requirement): string {
   switch (requirement.kind) {

@@ -1,12 +1,12 @@
 import {
   type CasesVerdict,
-  type Edition,
-  editionWith,
   judgeCases,
+  type KnowledgeVersion,
   type TableChange,
+  versionWith,
   WORKED_CASES,
 } from '@nodo/knowledge';
-import { standingUnder, type TicketEvent, type TicketStanding, ticketOf } from '@nodo/ticket';
+import { foldTicket, outlookUnder, type TicketEvent, type TicketOutlook } from '@nodo/ticket';
 import { expose } from 'comlink';
 import { effectOnCases, effectOnTicket } from './questions.ts';
 
@@ -25,21 +25,21 @@ const effects = {
 
   ticket(
     ...asked: [string, readonly TicketEvent[], readonly TableChange[], TableChange]
-  ): Compared<TicketStanding | undefined> {
+  ): Compared<TicketOutlook | undefined> {
     const [id, events, inForce, change] = effectOnTicket.parse(asked);
-    const ticket = ticketOf(id, events);
-    return compared(inForce, change, (edition) => standingUnder(edition, ticket));
+    const ticket = foldTicket(id, events);
+    return compared(inForce, change, (edition) => outlookUnder(edition, ticket));
   },
 };
 
 function compared<Outcome>(
   inForce: readonly TableChange[],
   change: TableChange,
-  outcome: (edition: Edition) => Outcome,
+  outcome: (edition: KnowledgeVersion) => Outcome,
 ): Compared<Outcome> {
   return {
-    before: outcome(editionWith(inForce)),
-    after: outcome(editionWith([...inForce, change])),
+    before: outcome(versionWith(inForce)),
+    after: outcome(versionWith([...inForce, change])),
   };
 }
 

@@ -6,35 +6,35 @@ import {
 } from '@nodo/core';
 import {
   type CallProposal,
-  editionWith,
   type FamilyModel,
   type Planned,
   type TableChange,
+  versionWith,
 } from '@nodo/knowledge';
 import {
   type Assessment,
   assess,
   type ContestEffect,
   contestEffects,
-  planTalk,
+  foldTicket,
+  modelOfTicket,
+  planPhoneCall,
   planTicket,
   type Ticket,
   type TicketEvent,
-  tablesOf,
-  ticketOf,
 } from '@nodo/ticket';
 import { expose } from 'comlink';
 import { ticketQuestion } from './questions.ts';
 
-export interface Plan extends Planned {
+export interface TicketPlan extends Planned {
   /** What could be said next, for a machine that is not in the shop. */
   readonly call: readonly CallProposal[];
   /** Undefined as long as only the quick answer is there. */
-  readonly words: PlanWords | undefined;
+  readonly words: PlanExplanation | undefined;
 }
 
 /** What can be said of the causes besides their chances. */
-export interface PlanWords {
+export interface PlanExplanation {
   /** What nothing in the tables explains. */
   readonly unexplained: readonly Unexplained[];
   /** Where two people saw different things, and what each would mean. */
@@ -70,18 +70,18 @@ const planner = {
    * Reads a ticket: what to do next, as far as it can be told at once.
    * @param changes what the shop changed in the shipped tables.
    */
-  quick(...asked: [string, readonly TicketEvent[], readonly TableChange[]]): Plan {
+  quick(...asked: [string, readonly TicketEvent[], readonly TableChange[]]): TicketPlan {
     reading = undefined;
     const [id, events, changes] = ticketQuestion.parse(asked);
-    const ticket = ticketOf(id, events);
-    const model = tablesOf(ticket, editionWith(changes));
+    const ticket = foldTicket(id, events);
+    const model = modelOfTicket(ticket, versionWith(changes));
     if (!model) throw new Error(`no tables for the family of ticket ${id}`);
     reading = { ticket, model, assessment: assess(ticket, model) };
     return { ...proposalsOf(reading, QUICK_DRAWS), words: undefined };
   },
 
   /** The heavy part of the reckoning, of the ticket that was read last. */
-  full(): Plan {
+  full(): TicketPlan {
     if (!reading) throw new Error('no ticket was read');
     const { model, assessment } = reading;
     return {
@@ -102,9 +102,9 @@ const planner = {
 function proposalsOf(
   { ticket, model, assessment }: Reading,
   draws?: number,
-): Planned & Pick<Plan, 'call'> {
+): Planned & Pick<TicketPlan, 'call'> {
   return ticket.intake?.tag === undefined
-    ? { ...NOTHING_AT_THE_BENCH, call: planTalk(ticket, model, assessment, draws) }
+    ? { ...NOTHING_AT_THE_BENCH, call: planPhoneCall(ticket, model, assessment, draws) }
     : { ...planTicket(ticket, model, assessment, draws), call: [] };
 }
 

@@ -1,5 +1,5 @@
 import { day, uuid } from '@nodo/kernel';
-import { shopCard } from '@nodo/shop';
+import { shopProfile } from '@nodo/shop';
 import { tableChange } from '@nodo/tables';
 import { ticketEvent, ticketSummary } from '@nodo/ticket';
 import { z } from 'zod';
@@ -18,7 +18,7 @@ export const effectOnCases = z.tuple([changes, tableChange]);
 /** Everything that a promise depends on. */
 export const workshop = z.object({
   rack: z.array(ticketSummary),
-  card: shopCard,
+  card: shopProfile,
   people: z.array(uuid),
   now: z.object({ day, minute: z.number().int().min(0).max(1440) }),
 });

@@ -1,4 +1,4 @@
-import type { ShopSheet } from '@nodo/api';
+import type { ShopRecord } from '@nodo/api';
 import { Link } from 'react-router';
 import { useChangeShopMutation, useShopQuery } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
@@ -12,7 +12,7 @@ export function AskZone() {
   return role === 'lead' && data?.zoneAssumed ? <Question sheet={data} /> : null;
 }
 
-function Question({ sheet: { revision, card } }: { readonly sheet: ShopSheet }) {
+function Question({ sheet: { revision, card } }: { readonly sheet: ShopRecord }) {
   const [change, { isLoading }] = useChangeShopMutation();
   const words = m.cards.shop;
   return (

@@ -1,12 +1,12 @@
-import type { CallFault } from '@nodo/client';
+import type { CallError } from '@nodo/client';
 import { useState } from 'react';
 import { useNameScreenMutation } from '../../api/client.ts';
-import { faultWords } from '../../messages/faults.ts';
+import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
 import { deviceName, nameDevice } from '../../store/device.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
-import { FormFault } from '../../ui/FormFault.tsx';
+import { FormError } from '../../ui/FormError.tsx';
 
 /** What the shop calls this screen: the lead finds it by that, and entries are signed with it. */
 export function NameScreen({ onDone }: { readonly onDone: () => void }) {
@@ -36,7 +36,7 @@ export function NameScreen({ onDone }: { readonly onDone: () => void }) {
         value={name}
         onChange={(event) => setName(event.target.value)}
       />
-      <FormFault>{error && !isLoading ? faultWords(error as CallFault) : ''}</FormFault>
+      <FormError>{error && !isLoading ? faultWords(error as CallError) : ''}</FormError>
       <Button look="main" type="submit" disabled={isLoading || name.trim() === ''}>
         {words.save}
       </Button>

@@ -1,7 +1,7 @@
-import type { CallFault } from '@nodo/client';
+import type { CallError } from '@nodo/client';
 import { useState } from 'react';
 import { useChangePersonMutation } from '../../api/client.ts';
-import { faultWords } from '../../messages/faults.ts';
+import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
@@ -40,7 +40,7 @@ export function PinForm({
         maxLength={8}
         value={pin}
         error={
-          error && !isLoading ? faultWords(error as CallFault, m.shell.person.needsLine) : undefined
+          error && !isLoading ? faultWords(error as CallError, m.shell.person.needsLine) : undefined
         }
         onChange={(event) => setPin(event.target.value.replaceAll(/\D/g, ''))}
       />

@@ -1,12 +1,12 @@
-import type { CallFault } from '@nodo/client';
+import type { CallError } from '@nodo/client';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useChangePasswordMutation, useSetPinMutation } from '../../api/client.ts';
-import { faultWords } from '../../messages/faults.ts';
+import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
-import { FormFault } from '../../ui/FormFault.tsx';
+import { FormError } from '../../ui/FormError.tsx';
 
 const words = m.shell.person;
 
@@ -18,7 +18,7 @@ export function SetPin({ onDone }: { readonly onDone: () => void }) {
       lead={words.setPinLead}
       fresh={{ label: words.pin, inputMode: 'numeric', maxLength: 8, pattern: /^\d{4,8}$/ }}
       busy={isLoading}
-      error={error as CallFault | undefined}
+      error={error as CallError | undefined}
       onSubmit={async (password, pin) => {
         const { error: refused } = await setPin({ password, pin });
         if (refused) return;
@@ -37,7 +37,7 @@ export function ChangePassword({ onDone }: { readonly onDone: () => void }) {
       lead={m.shell.signIn.freshHint}
       fresh={{ label: m.shell.signIn.fresh, maxLength: 200, pattern: /^.{10,200}$/s }}
       busy={isLoading}
-      error={error as CallFault | undefined}
+      error={error as CallError | undefined}
       onSubmit={async (password, fresh) => {
         const { error: refused } = await change({ password, fresh });
         if (refused) return;
@@ -63,7 +63,7 @@ function SecretForm({
     readonly inputMode?: 'numeric';
   };
   readonly busy: boolean;
-  readonly error: CallFault | undefined;
+  readonly error: CallError | undefined;
   readonly onSubmit: (password: string, fresh: string) => Promise<void>;
 }) {
   const [password, setPassword] = useState('');
@@ -93,7 +93,7 @@ function SecretForm({
         value={fresh}
         onChange={(event) => setFresh(event.target.value)}
       />
-      <FormFault>{error && !busy ? faultWords(error) : ''}</FormFault>
+      <FormError>{error && !busy ? faultWords(error) : ''}</FormError>
       <Button look="main" type="submit" disabled={busy || password === '' || !pattern.test(fresh)}>
         {words.save}
       </Button>

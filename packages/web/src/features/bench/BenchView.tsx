@@ -1,10 +1,10 @@
 import { WANTS_FREEING } from '@nodo/knowledge';
 import {
   type Assessment,
+  defer,
   mayRecord,
   NOTHING_DEFERRED,
   nextStep,
-  putOff,
   type Ticket,
 } from '@nodo/ticket';
 import { type ReactNode, useCallback, useEffect, useMemo, useState } from 'react';
@@ -16,8 +16,8 @@ import { Causes } from '../../ticket/Causes.tsx';
 import { FrozenTicket, useShown, useTicket } from '../../ticket/TicketContext.tsx';
 import { TicketGate } from '../../ticket/TicketGate.tsx';
 import { TicketShell } from '../../ticket/TicketShell.tsx';
-import { useLookAt } from '../../ticket/useLookAt.ts';
 import { usePlan } from '../../ticket/usePlan.ts';
+import { usePresence } from '../../ticket/usePresence.ts';
 import type { ShownTicket } from '../../ticket/useShownTicket.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Duties } from './Duties.tsx';
@@ -79,7 +79,7 @@ function Bench() {
 
   const lookedAt =
     choice?.kind === 'check' ? choice : !choice && step?.kind === 'check' ? step : null;
-  useLookAt(ticket.id, lookedAt?.check ?? null);
+  usePresence(ticket.id, lookedAt?.check ?? null);
 
   return (
     <>
@@ -116,7 +116,7 @@ function Bench() {
               choice={choice}
               onChoose={setChoice}
               onDefer={(what) => {
-                setDeferred(putOff(deferred, what));
+                setDeferred(defer(deferred, what));
                 setChoice(undefined);
               }}
               onSomethingElse={() => setElseOpen(true)}

@@ -6,14 +6,14 @@ import { m, write } from '../../messages/index.ts';
 import { useTicket } from '../../ticket/TicketContext.tsx';
 import { openWords } from '../../ticket/words.ts';
 import { Button } from '../../ui/Button.tsx';
-import type { Plan } from '../../workers/planner.worker.ts';
+import type { TicketPlan } from '../../workers/planner.worker.ts';
 
 /** What is off the machine, whether it is plugged in, and the caution that goes with it. */
 export const MachineNow = memo(function MachineNow({
   plan,
   onChooseCheck,
 }: {
-  /** Undefined while it is being reckoned. */ readonly plan: Plan | undefined;
+  /** Undefined while it is being reckoned. */ readonly plan: TicketPlan | undefined;
   readonly onChooseCheck: (check: string) => void;
 }) {
   const { ticket, model, record, mayWork } = useTicket();
@@ -77,7 +77,7 @@ function WhileOpen({
   plan,
   onChooseCheck,
 }: {
-  readonly plan: Plan | undefined;
+  readonly plan: TicketPlan | undefined;
   readonly onChooseCheck: (check: string) => void;
 }) {
   const { ticket, model } = useTicket();

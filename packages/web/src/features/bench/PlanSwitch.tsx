@@ -1,9 +1,9 @@
-import type { Plan } from '@nodo/knowledge';
+import type { PlanPolicy } from '@nodo/knowledge';
 import { memo } from 'react';
 import { m } from '../../messages/index.ts';
 import { useTicket } from '../../ticket/TicketContext.tsx';
 
-const PLANS: readonly Plan[] = ['per-minute', 'one-at-a-time', 'full-sweep'];
+const PLANS: readonly PlanPolicy[] = ['per-minute', 'one-at-a-time', 'full-sweep'];
 
 /** How the work on this ticket goes, and what each way means. */
 export const PlanSwitch = memo(function PlanSwitch() {

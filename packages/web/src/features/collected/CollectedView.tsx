@@ -1,4 +1,4 @@
-import type { CallFault } from '@nodo/client';
+import type { CallError } from '@nodo/client';
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
@@ -33,7 +33,7 @@ export default function CollectedView() {
     return (
       <NotRead
         title={words.failed}
-        fault={error as CallFault | undefined}
+        fault={error as CallError | undefined}
         again={() => void refetch()}
       />
     );

@@ -1,10 +1,10 @@
-import type { Edition, FamilyModel } from '@nodo/knowledge';
-import { assess, layer, workLeftOn } from '@nodo/ticket';
+import type { FamilyModel, KnowledgeVersion } from '@nodo/knowledge';
+import { assess, pendingOverlay, workLeftOn } from '@nodo/ticket';
 import { useMemo } from 'react';
 import { m } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { intakeOf } from '../../shop/intake/intake.ts';
-import { blankDraft, type CounterDraft } from '../../shop/intake/intakeForm.ts';
+import { blankForm, type IntakeForm } from '../../shop/intake/intakeForm.ts';
 import { PromisePicker } from '../../shop/promise/PromisePicker.tsx';
 import { SpokenSelect } from '../../shop/SpokenSelect.tsx';
 import { actorOf } from '../../ticket/useShownTicket.ts';
@@ -20,11 +20,11 @@ export function Agreed({
   limitFault,
   set,
 }: {
-  readonly draft: CounterDraft;
-  readonly edition: Edition;
+  readonly draft: IntakeForm;
+  readonly edition: KnowledgeVersion;
   readonly model: FamilyModel;
   readonly limitFault: string | undefined;
-  readonly set: (part: Partial<CounterDraft>) => void;
+  readonly set: (part: Partial<IntakeForm>) => void;
 }) {
   const session = useSession();
   const words = m.counter.agreed;
@@ -32,10 +32,10 @@ export function Agreed({
   // Only what the machine shows decides how long it takes; the rest of the sheet does not.
   const left = useMemo(() => {
     const asked = { ticket: id, family, complaint, context, traits };
-    const bare = { ...blankDraft(), ...asked, tag: '1', label: family };
+    const bare = { ...blankForm(), ...asked, tag: '1', label: family };
     const actor = actorOf(session);
-    const entered = intakeOf(bare, undefined).drafts.map((one) => ({ draft: one, actor }));
-    const { ticket } = layer()(id, [], entered, edition);
+    const entered = intakeOf(bare, undefined).drafts.map((one) => ({ command: one, actor }));
+    const { ticket } = pendingOverlay()(id, [], entered, edition);
     return workLeftOn(ticket, model, assess(ticket, model));
   }, [family, complaint, context, traits, session, edition, model, id]);
   return (

@@ -1,11 +1,11 @@
-import { type Paper, pathTo } from '@nodo/api';
+import { type DocumentKind, pathTo } from '@nodo/api';
 import { SHIPPED } from '@nodo/knowledge';
 import { mayTakeIn } from '@nodo/ticket';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { useRackRead } from '../../api/useRackRead.ts';
-import { faultWords } from '../../messages/faults.ts';
+import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
 import { readWhole } from '../../messages/typed.ts';
 import { useSession } from '../../session/SessionContext.tsx';
@@ -15,10 +15,10 @@ import { ComplaintTicks, ContextAnswers } from '../../shop/intake/Asked.tsx';
 import { FamilyChoice } from '../../shop/intake/FamilyChoice.tsx';
 import { firstFreeTag } from '../../shop/intake/firstFreeTag.ts';
 import {
-  blankDraft,
-  type CounterDraft,
-  keepDraft,
-  readDraft,
+  blankForm,
+  type IntakeForm,
+  readForm,
+  storeForm,
   withFamily,
 } from '../../shop/intake/intakeForm.ts';
 import { SoundsLike } from '../../shop/intake/SoundsLike.tsx';
@@ -51,7 +51,7 @@ export default function CounterView() {
 type FieldErrors = Partial<Record<'customer' | 'label' | 'tag' | 'shelf' | 'limit', string>>;
 
 function IntakeSheet() {
-  const [draft, setDraft] = useState<CounterDraft>(() => readDraft('counter'));
+  const [draft, setDraft] = useState<IntakeForm>(() => readForm('counter'));
   const [errors, setErrors] = useState<FieldErrors>({});
   const { rack, whenRead } = useRackRead();
   const { busy, fault, takeIn } = useTakeIn();
@@ -61,9 +61,9 @@ function IntakeSheet() {
   const edition = useTables().tables?.edition ?? SHIPPED;
   const model = edition.modelOf(draft.family, draft.traits ?? undefined);
   const known = useKnown(draft, setDraft);
-  useEffect(() => keepDraft('counter', draft), [draft]);
+  useEffect(() => storeForm('counter', draft), [draft]);
 
-  const set = (change: Partial<CounterDraft>) => setDraft((now) => ({ ...now, ...change }));
+  const set = (change: Partial<IntakeForm>) => setDraft((now) => ({ ...now, ...change }));
   const limit = draft.limit === 'up-to' ? money.read(draft.limitAmount) : undefined;
 
   const submit = async () => {
@@ -74,7 +74,7 @@ function IntakeSheet() {
     const ticket = await takeIn({ ...draft, tag }, limit, pictures.pictures);
     if (ticket === undefined) return;
     pictures.set([]);
-    setDraft(blankDraft());
+    setDraft(blankForm());
     toast.success(m.counter.taken(Number(tag)), {
       action: { label: m.life.paper('tag-a7'), onClick: () => openPaper(ticket, 'tag-a7') },
     });
@@ -83,7 +83,7 @@ function IntakeSheet() {
 
   const beginAnew = () => {
     const before = draft;
-    setDraft(blankDraft());
+    setDraft(blankForm());
     toast(m.counter.cleared, {
       action: { label: m.counter.undo, onClick: () => setDraft(before) },
     });
@@ -182,12 +182,12 @@ function IntakeSheet() {
   );
 }
 
-function openPaper(ticket: string, paper: Paper): void {
+function openPaper(ticket: string, paper: DocumentKind): void {
   window.open(pathTo('readPaper', { ticket, paper }), '_blank', 'noreferrer');
 }
 
 function faultsOf(
-  { customer, phone, label, tag, shelf, limit }: CounterDraft,
+  { customer, phone, label, tag, shelf, limit }: IntakeForm,
   amount: number | undefined,
 ): FieldErrors {
   const number = readWhole(tag) ?? 0;

@@ -1,8 +1,8 @@
 import type { Hit } from '@nodo/api';
-import type { CallFault } from '@nodo/client';
+import type { CallError } from '@nodo/client';
 import { useState } from 'react';
 import { useCustomerQuery, useSearchQuery } from '../../api/client.ts';
-import { faultWords } from '../../messages/faults.ts';
+import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
 import { HitLine } from '../../shop/HitLine.tsx';
 import { ticketOnTag } from '../../shop/tagAddress.ts';
@@ -57,7 +57,7 @@ export function WhichMachine({
         }}
       />
       <p role="status" className="text-sm font-semibold empty:hidden">
-        {error ? faultWords(error as CallFault, m.life.find.offLine) : ''}
+        {error ? faultWords(error as CallError, m.life.find.offLine) : ''}
       </p>
       <ul className="mt-1">
         {shown.map((hit) => (

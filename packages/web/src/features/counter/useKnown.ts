@@ -1,11 +1,11 @@
 import type { MachineFile } from '@nodo/api';
 import { daysBetween } from '@nodo/kernel';
-import { ticketOf } from '@nodo/ticket';
+import { foldTicket } from '@nodo/ticket';
 import type { Dispatch, SetStateAction } from 'react';
 import { toast } from 'sonner';
 import { client, useAppDispatch, useMachineQuery } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
-import type { CounterDraft } from '../../shop/intake/intakeForm.ts';
+import type { IntakeForm } from '../../shop/intake/intakeForm.ts';
 import { shopClock, shopDayOf } from '../../time/shopTime.ts';
 
 /** A machine that comes so soon after a repair is taken for one that comes back from it. */
@@ -13,8 +13,8 @@ const COMEBACK_DAYS = 60;
 
 /** Fills the sheet with what the shop knows: a machine, a customer, a call. */
 export function useKnown(
-  draft: CounterDraft,
-  setDraft: Dispatch<SetStateAction<CounterDraft>>,
+  draft: IntakeForm,
+  setDraft: Dispatch<SetStateAction<IntakeForm>>,
 ): {
   readonly machine: MachineFile | undefined;
   readonly chooseMachine: (machine: string) => void;
@@ -28,18 +28,18 @@ export function useKnown(
   });
   const once = { subscribe: false, forceRefetch: true } as const;
 
-  const customerOf = async (id: string): Promise<Partial<CounterDraft>> => {
+  const customerOf = async (id: string): Promise<Partial<IntakeForm>> => {
     const { data } = await dispatch(endpoints.customer.initiate(id, once));
     if (!data?.card) return {};
     const { name, phone, reach } = data.card;
     return { customerId: data.mergedInto ?? id, customer: name, phone, reach };
   };
-  const fill = async (part: Promise<Partial<CounterDraft> | undefined>): Promise<void> => {
+  const fill = async (part: Promise<Partial<IntakeForm> | undefined>): Promise<void> => {
     const filled = await part;
     if (filled) setDraft((now) => ({ ...now, ...filled }));
     else toast.error(m.cards.machine.failed);
   };
-  const machineOf = async (id: string): Promise<Partial<CounterDraft> | undefined> => {
+  const machineOf = async (id: string): Promise<Partial<IntakeForm> | undefined> => {
     const { data } = await dispatch(endpoints.machine.initiate(id, once));
     if (!data) return undefined;
     const { card, customer } = data.machine;
@@ -57,10 +57,10 @@ export function useKnown(
     };
   };
   /** A ticket names a machine; one that is away is the call that announced it. */
-  const ticketParts = async (id: string): Promise<Partial<CounterDraft> | undefined> => {
+  const ticketParts = async (id: string): Promise<Partial<IntakeForm> | undefined> => {
     const { data } = await dispatch(endpoints.ticket.initiate(id, once));
     if (!data) return undefined;
-    const { intake, life, status } = ticketOf(id, data.events);
+    const { intake, life, status } = foldTicket(id, data.events);
     if (!intake) return undefined;
     const isCall = intake.tag === undefined && status === 'open';
     if (!isCall && life.machine !== undefined) return machineOf(life.machine);

@@ -1,16 +1,16 @@
 import type { AnswerOf, EndpointName } from '@nodo/api';
-import type { Answer, CallFault } from '@nodo/client';
-import type { Draft } from '@nodo/ticket';
+import type { Answer, CallError } from '@nodo/client';
+import type { TicketCommand } from '@nodo/ticket';
 import { useState } from 'react';
 import { call, useTakeInMutation } from '../../api/client.ts';
 import { arrivalOf, intakeOf, pictureOf } from '../../shop/intake/intake.ts';
-import type { CounterDraft } from '../../shop/intake/intakeForm.ts';
+import type { IntakeForm } from '../../shop/intake/intakeForm.ts';
 import { bytesOf } from '../../ticket/photo/drawPhoto.ts';
 import type { Picture } from './pictures.ts';
 
 /** Something of the sheet was not taken; sending it again goes on from there. */
 class NotTaken extends Error {
-  constructor(readonly fault: CallFault) {
+  constructor(readonly fault: CallError) {
     super(fault.kind);
   }
 }
@@ -21,19 +21,19 @@ class NotTaken extends Error {
  */
 export function useTakeIn() {
   const [takeIn] = useTakeInMutation();
-  const [state, setState] = useState<{ readonly busy: boolean; readonly fault?: CallFault }>({
+  const [state, setState] = useState<{ readonly busy: boolean; readonly fault?: CallError }>({
     busy: false,
   });
 
   const send = async (
-    draft: CounterDraft,
+    draft: IntakeForm,
     limit: number | undefined,
     pictures: readonly Picture[],
   ) => {
     const { call: announced } = draft;
     if (announced === null) {
       const taken = await takeIn(intakeOf(draft, limit));
-      if (!taken.data) throw new NotTaken(taken.error as CallFault);
+      if (!taken.data) throw new NotTaken(taken.error as CallError);
     } else {
       for (const one of arrivalOf(draft, limit)) await record(announced, one);
     }
@@ -51,7 +51,7 @@ export function useTakeIn() {
     ...state,
     /** @returns the ticket; undefined after a fault, which is told */
     takeIn: async (
-      draft: CounterDraft,
+      draft: IntakeForm,
       limit: number | undefined,
       pictures: readonly Picture[],
     ): Promise<string | undefined> => {
@@ -69,7 +69,7 @@ export function useTakeIn() {
   };
 }
 
-async function record(ticket: string, draft: Draft): Promise<void> {
+async function record(ticket: string, draft: TicketCommand): Promise<void> {
   await must(call({ name: 'recordEvent', params: { ticket }, body: draft }));
 }
 

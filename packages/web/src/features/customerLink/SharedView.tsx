@@ -1,6 +1,6 @@
-import type { CallFault } from '@nodo/client';
+import type { CallError } from '@nodo/client';
 import { useSharedQuery } from '../../api/client.ts';
-import { faultWords } from '../../messages/faults.ts';
+import { faultWords } from '../../messages/errors.ts';
 import { m, write } from '../../messages/index.ts';
 import { setShopZone } from '../../time/shopTime.ts';
 import { Blank, Sewing } from '../../ui/Stitches.tsx';
@@ -16,7 +16,7 @@ export default function SharedView({ token }: { readonly token: string }) {
       <main className="grid min-h-dvh place-items-center p-6">
         {error ? (
           <Blank title={words.failedTitle}>
-            <p>{faultWords(error as CallFault, words.unreachable)}</p>
+            <p>{faultWords(error as CallError, words.unreachable)}</p>
           </Blank>
         ) : (
           <Sewing label={m.shell.loading} />

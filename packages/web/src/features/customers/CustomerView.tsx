@@ -1,6 +1,6 @@
 import type { CustomerFile } from '@nodo/api';
-import type { CallFault } from '@nodo/client';
-import type { CustomerCard } from '@nodo/shop';
+import type { CallError } from '@nodo/client';
+import type { CustomerProfile } from '@nodo/shop';
 import { mayTakeIn } from '@nodo/ticket';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -10,14 +10,14 @@ import {
   useCustomerQuery,
   useMergeCustomerMutation,
 } from '../../api/client.ts';
-import { faultWords } from '../../messages/faults.ts';
+import { faultWords } from '../../messages/errors.ts';
 import { m, write } from '../../messages/index.ts';
 import { NotRead } from '../../session/NotRead.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
 import { SpokenSelect } from '../../shop/SpokenSelect.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TextArea, TextField } from '../../ui/Field.tsx';
-import { FormFault } from '../../ui/FormFault.tsx';
+import { FormError } from '../../ui/FormError.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
 import { EraseForm } from './EraseForm.tsx';
 import { MergeForm } from './MergeForm.tsx';
@@ -41,7 +41,7 @@ export default function CustomerView() {
     return (
       <NotRead
         title={words.failed}
-        fault={error as CallFault | undefined}
+        fault={error as CallError | undefined}
         again={() => void refetch()}
       />
     );
@@ -128,12 +128,12 @@ function CardForm({
   card: begun,
 }: {
   readonly file: CustomerFile;
-  readonly card: CustomerCard;
+  readonly card: CustomerProfile;
 }) {
   const [card, setCard] = useState(begun);
   const [change, { isLoading, error }] = useChangeCustomerMutation();
   const words = m.cards.customer;
-  const set = (part: Partial<CustomerCard>) => setCard({ ...card, ...part });
+  const set = (part: Partial<CustomerProfile>) => setCard({ ...card, ...part });
   const nameMissing = card.name.trim() === '';
   const save = async () => {
     if (nameMissing) return;
@@ -180,7 +180,7 @@ function CardForm({
         maxLength={2000}
         onChange={({ target }) => set({ notes: target.value })}
       />
-      <FormFault>{error && !isLoading ? faultWords(error as CallFault) : ''}</FormFault>
+      <FormError>{error && !isLoading ? faultWords(error as CallError) : ''}</FormError>
       <Button look="main" type="submit" className="self-start" disabled={isLoading}>
         {words.save}
       </Button>

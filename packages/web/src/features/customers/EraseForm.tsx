@@ -1,11 +1,11 @@
-import type { CallFault } from '@nodo/client';
+import type { CallError } from '@nodo/client';
 import { useState } from 'react';
 import { useEraseCustomerMutation } from '../../api/client.ts';
-import { faultWords } from '../../messages/faults.ts';
+import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
-import { FormFault } from '../../ui/FormFault.tsx';
+import { FormError } from '../../ui/FormError.tsx';
 
 /** The one thing here that cannot be taken back: so it asks for a word to be typed. */
 export function EraseForm({ customer }: { readonly customer: string }) {
@@ -35,7 +35,7 @@ export function EraseForm({ customer }: { readonly customer: string }) {
           {words.erase}
         </Button>
       </div>
-      <FormFault>{error ? faultWords(error as CallFault) : ''}</FormFault>
+      <FormError>{error ? faultWords(error as CallError) : ''}</FormError>
     </form>
   );
 }

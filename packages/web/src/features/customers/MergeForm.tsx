@@ -1,14 +1,14 @@
 import type { CustomerFile } from '@nodo/api';
-import type { CallFault } from '@nodo/client';
+import type { CallError } from '@nodo/client';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { useMergeCustomerMutation, useSearchQuery } from '../../api/client.ts';
-import { faultWords } from '../../messages/faults.ts';
+import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
-import { FormFault } from '../../ui/FormFault.tsx';
+import { FormError } from '../../ui/FormError.tsx';
 import { useSettled } from '../../ui/useSettled.ts';
 
 /** Says that this is the same person as another; that can be taken back. */
@@ -47,7 +47,7 @@ export function MergeForm({ file }: { readonly file: CustomerFile }) {
           </li>
         ))}
       </ul>
-      <FormFault>{error ? faultWords(error as CallFault) : ''}</FormFault>
+      <FormError>{error ? faultWords(error as CallError) : ''}</FormError>
     </section>
   );
 }

@@ -1,12 +1,12 @@
 import type { Hit } from '@nodo/api';
-import type { CallFault } from '@nodo/client';
+import type { CallError } from '@nodo/client';
 import { mayTakeIn } from '@nodo/ticket';
 import { Command } from 'cmdk';
 import { ScanLine, Search } from 'lucide-react';
 import { lazy, Suspense, useEffect, useEffectEvent, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useSearchQuery } from '../../api/client.ts';
-import { faultWords } from '../../messages/faults.ts';
+import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { HitLine } from '../../shop/HitLine.tsx';
@@ -96,7 +96,7 @@ function Find() {
           className={`absolute top-full left-0 z-30 mt-1 w-full min-w-80 rounded-md border-2 border-ink bg-paper shadow-lg ${isOpen ? '' : 'hidden'}`}
         >
           <p role="status" className="px-3 py-2 text-sm text-quiet empty:hidden">
-            {isOpen && statusWords(answer.error as CallFault | undefined, !isSettled, answer)}
+            {isOpen && statusWords(answer.error as CallError | undefined, !isSettled, answer)}
           </p>
           <Command.List label={words.label} className="max-h-[60vh] overflow-y-auto">
             {hits.map((hit) => (
@@ -137,7 +137,7 @@ function Find() {
 }
 
 function statusWords(
-  fault: CallFault | undefined,
+  fault: CallError | undefined,
   isTyping: boolean,
   {
     currentData,

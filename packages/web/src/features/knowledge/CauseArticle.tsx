@@ -6,7 +6,7 @@ import {
   type TableChange,
 } from '@nodo/knowledge';
 import { m, write } from '../../messages/index.ts';
-import { StandingMark } from '../../ticket/ProvenanceMark.tsx';
+import { ProvenanceMark } from '../../ticket/ProvenanceMark.tsx';
 import { ChangedHere } from './changes/ChangedHere.tsx';
 import { useStandings } from './changes/useStandings.ts';
 import type { OnTicket } from './onTicket.ts';
@@ -37,11 +37,11 @@ export function CauseArticle({
         <span>{words.sides[cause.side]}</span>
         <span>
           {words.howOften(cause.perMille)}{' '}
-          <StandingMark standing={standing('how-often', 'tuned')} />
+          <ProvenanceMark standing={standing('how-often', 'tuned')} />
         </span>
         <span>
           {words.fix(write.minutes(cause.fixMinutes))}{' '}
-          <StandingMark standing={standing('fix-minutes', 'common-practice')} />
+          <ProvenanceMark standing={standing('fix-minutes', 'common-practice')} />
         </span>
         {cause.byPhone && <span>{words.byPhone}</span>}
       </p>
@@ -59,7 +59,7 @@ export function CauseArticle({
         </p>
       )}
       <h3 className="mt-5 font-bold">
-        {words.showsTitle} <StandingMark standing="tuned" />
+        {words.showsTitle} <ProvenanceMark standing="tuned" />
       </h3>
       <p className="text-sm text-quiet">{words.showsNote}</p>
       <dl className="mt-1">

@@ -7,11 +7,11 @@ import {
   type StrengthWord,
   type TableChange,
 } from '@nodo/knowledge';
-import { checkStanding } from '@nodo/ticket';
+import { checkOutcome } from '@nodo/ticket';
 import { CheckDrawing } from '../../drawing/CheckDrawing.tsx';
 import { m, write } from '../../messages/index.ts';
 import { Caution } from '../../ticket/check/CheckStep.tsx';
-import { StandingMark } from '../../ticket/ProvenanceMark.tsx';
+import { ProvenanceMark } from '../../ticket/ProvenanceMark.tsx';
 import { ChangedHere } from './changes/ChangedHere.tsx';
 import { useStandings } from './changes/useStandings.ts';
 import type { OnTicket } from './onTicket.ts';
@@ -47,7 +47,7 @@ export function CheckArticle({
         <p className="mt-1 flex flex-wrap items-center gap-x-4 text-quiet">
           <span>
             {words.takes(write.minutes(checkMinutes(model, new Set(), check)))}{' '}
-            <StandingMark standing={standing('check-minutes', 'common-practice')} />
+            <ProvenanceMark standing={standing('check-minutes', 'common-practice')} />
           </span>
           <span>{words.where(words.places[check.where])}</span>
           {access && check.access !== CLOSED && <span>{words.opens(access.title)}</span>}
@@ -57,7 +57,7 @@ export function CheckArticle({
         {onTicket && (
           <p className="mt-3 border-l-3 border-own pl-3">
             <strong>{words.onTicket(String(onTicket.ticket.intake?.tag ?? ''))}:</strong>{' '}
-            {checkStanding(onTicket.ticket, model, check.id).done
+            {checkOutcome(onTicket.ticket, model, check.id).done
               ? words.answered
               : words.notAnswered}
           </p>
@@ -66,7 +66,7 @@ export function CheckArticle({
         <p className="mt-3 text-lg leading-snug">{check.how}</p>
         {check.tools && <p className="text-quiet">{m.bench.step.tools(check.tools.join(', '))}</p>}
         <h3 className="mt-5 font-bold">
-          {words.findsTitle} <StandingMark standing="tuned" />
+          {words.findsTitle} <ProvenanceMark standing="tuned" />
         </h3>
         <p className="text-quiet">{words.normal(check.normal)}</p>
         <ul>

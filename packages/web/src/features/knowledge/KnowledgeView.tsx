@@ -1,5 +1,5 @@
 import type { FamilyModel } from '@nodo/knowledge';
-import { assess, tablesOf } from '@nodo/ticket';
+import { assess, modelOfTicket } from '@nodo/ticket';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { m } from '../../messages/index.ts';
@@ -56,7 +56,7 @@ function standingOf({
   ticket,
   edition,
 }: ShownTicket): (OnTicket & { model: FamilyModel }) | undefined {
-  const model = tablesOf(ticket, edition);
+  const model = modelOfTicket(ticket, edition);
   return model && { ticket, model, assessment: assess(ticket, model) };
 }
 
@@ -114,7 +114,7 @@ function Reading({
           aria-current={kind === 'changes' ? 'page' : undefined}
           className="inline-flex min-h-11 items-center underline underline-offset-4 aria-[current=page]:font-semibold"
         >
-          {m.tables.link(tables.desk.proposals.filter(({ state }) => state === 'open').length)}
+          {m.tables.link(tables.requests.proposals.filter(({ state }) => state === 'open').length)}
         </Link>
         <Contents key={model.family.id} model={model} current={`${kind ?? ''} ${id}`} />
       </div>
@@ -155,7 +155,7 @@ function Reading({
 
 function Changes({ id, tables }: Shelf & { readonly id: string }) {
   if (id === '') return <ChangesList tables={tables} />;
-  const proposal = tables.desk.proposals.find((one) => one.id === id);
+  const proposal = tables.requests.proposals.find((one) => one.id === id);
   if (!proposal) return <p className="text-quiet">{m.tables.unknown}</p>;
   return <ProposalPage key={id} proposal={proposal} tables={tables} />;
 }

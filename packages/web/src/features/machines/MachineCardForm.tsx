@@ -1,17 +1,17 @@
-import type { MachineSheet } from '@nodo/api';
-import type { CallFault } from '@nodo/client';
+import type { MachineRecord } from '@nodo/api';
+import type { CallError } from '@nodo/client';
 import { BOBBIN_CLASSES, BOBBIN_TURNS, SCARF_SIDES, SHIPPED } from '@nodo/knowledge';
-import { MACHINE_FACTS, type MachineCard } from '@nodo/shop';
+import { MACHINE_FACTS, type MachineProfile } from '@nodo/shop';
 import { MOST_NEEDLES } from '@nodo/ticket';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useChangeMachineMutation } from '../../api/client.ts';
-import { faultWords } from '../../messages/faults.ts';
+import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
 import { instruments } from '../../messages/instruments.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Select, TextArea, TextField } from '../../ui/Field.tsx';
-import { FormFault } from '../../ui/FormFault.tsx';
+import { FormError } from '../../ui/FormError.tsx';
 import { ServiceValues, type TypedValue, typedValues, valuesOf } from './ServiceValues.tsx';
 
 const FAMILIES = [...SHIPPED.knowledge.families.values()];
@@ -22,7 +22,7 @@ export function MachineCardForm({
   machine,
   onSaved,
 }: {
-  readonly machine: MachineSheet;
+  readonly machine: MachineRecord;
   readonly onSaved: () => void;
 }) {
   const [card, setCard] = useState(machine.card);
@@ -34,7 +34,7 @@ export function MachineCardForm({
   const words = m.cards.machine;
   const family = SHIPPED.modelOf(card.family)?.family;
   const traits = card.traits ?? family?.traits ?? [];
-  const set = (part: Partial<MachineCard>) => setCard({ ...card, ...part });
+  const set = (part: Partial<MachineProfile>) => setCard({ ...card, ...part });
   const save = async () => {
     const service = valuesOf(values);
     setIsBad(service === undefined || card.label.trim() === '');
@@ -210,9 +210,9 @@ export function MachineCardForm({
           onChange={({ target }) => set({ notes: target.value })}
         />
       </div>
-      <FormFault>
-        {isBad ? words.badValue : error && !isLoading ? faultWords(error as CallFault) : ''}
-      </FormFault>
+      <FormError>
+        {isBad ? words.badValue : error && !isLoading ? faultWords(error as CallError) : ''}
+      </FormError>
       <Button look="main" type="submit" className="self-start" disabled={isLoading}>
         {words.save}
       </Button>

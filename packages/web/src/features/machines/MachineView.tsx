@@ -1,5 +1,5 @@
 import type { MachineFile } from '@nodo/api';
-import type { CallFault } from '@nodo/client';
+import type { CallError } from '@nodo/client';
 import { mayTakeIn } from '@nodo/ticket';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -32,7 +32,7 @@ export default function MachineView() {
     return (
       <NotRead
         title={words.failed}
-        fault={error as CallFault | undefined}
+        fault={error as CallError | undefined}
         again={() => void refetch()}
       />
     );

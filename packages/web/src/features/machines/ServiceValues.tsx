@@ -1,4 +1,4 @@
-import type { MachineCard } from '@nodo/shop';
+import type { MachineProfile } from '@nodo/shop';
 import { QUANTITY_IDS, type Quantity } from '@nodo/ticket';
 import { m } from '../../messages/index.ts';
 import { readNumber } from '../../messages/typed.ts';
@@ -13,7 +13,7 @@ export interface TypedValue {
   readonly from: string;
 }
 
-export function typedValues(service: MachineCard['service']): readonly TypedValue[] {
+export function typedValues(service: MachineProfile['service']): readonly TypedValue[] {
   return QUANTITY_IDS.flatMap((quantity) => {
     const value = service[quantity];
     if (!value) return [];
@@ -23,8 +23,8 @@ export function typedValues(service: MachineCard['service']): readonly TypedValu
 }
 
 /** Undefined when one of them is no range, or does not say where it is written. */
-export function valuesOf(typed: readonly TypedValue[]): MachineCard['service'] | undefined {
-  const service: MachineCard['service'] = {};
+export function valuesOf(typed: readonly TypedValue[]): MachineProfile['service'] | undefined {
+  const service: MachineProfile['service'] = {};
   for (const { quantity, from, ...range } of typed) {
     const [least, most] = [readNumber(range.least), readNumber(range.most)];
     if (least === undefined || most === undefined || !(least <= most) || from.trim() === '') {

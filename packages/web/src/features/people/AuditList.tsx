@@ -1,9 +1,9 @@
 import type { Account, AuditLine } from '@nodo/api';
-import type { CallFault } from '@nodo/client';
+import type { CallError } from '@nodo/client';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useAuditInfiniteQuery } from '../../api/client.ts';
-import { faultWords } from '../../messages/faults.ts';
+import { faultWords } from '../../messages/errors.ts';
 import { m, write } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Select } from '../../ui/Field.tsx';
@@ -40,7 +40,7 @@ export function AuditList({ accounts }: { readonly accounts: readonly Account[] 
       </Select>
       {error && (
         <p role="alert" className="font-semibold text-hazard">
-          {faultWords(error as CallFault)}
+          {faultWords(error as CallError)}
         </p>
       )}
       {data && lines.length === 0 && <p className="text-quiet">{words.none}</p>}

@@ -1,9 +1,9 @@
 import type { HandedCode } from '@nodo/api';
-import type { CallFault } from '@nodo/client';
+import type { CallError } from '@nodo/client';
 import { EVERY_ROLE, type Role } from '@nodo/kernel';
 import { useState } from 'react';
 import { useInvitePersonMutation } from '../../api/client.ts';
-import { faultWords } from '../../messages/faults.ts';
+import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Select, TextField } from '../../ui/Field.tsx';
@@ -74,7 +74,7 @@ export function InviteForm({ onHanded }: { readonly onHanded: (handed: HandedCod
         </Select>
       </div>
       <p role="alert" className="my-2 min-h-6 font-semibold text-hazard">
-        {error && !isLoading ? faultWords(error as CallFault) : ''}
+        {error && !isLoading ? faultWords(error as CallError) : ''}
       </p>
       <Button look="main" type="submit" disabled={given.name.trim() === '' || isLoading}>
         {words.submit}

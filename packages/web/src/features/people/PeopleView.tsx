@@ -1,5 +1,5 @@
 import type { HandedCode } from '@nodo/api';
-import type { CallFault } from '@nodo/client';
+import type { CallError } from '@nodo/client';
 import { useState } from 'react';
 import { useAccountsQuery } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
@@ -35,7 +35,7 @@ function ForLead() {
     return (
       <NotRead
         title={words.failed}
-        fault={error as CallFault | undefined}
+        fault={error as CallError | undefined}
         again={() => void refetch()}
       />
     );

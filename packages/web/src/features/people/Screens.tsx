@@ -1,8 +1,8 @@
 import type { Account, Screen } from '@nodo/api';
-import type { CallFault } from '@nodo/client';
+import type { CallError } from '@nodo/client';
 import { toast } from 'sonner';
 import { useEndScreenMutation, useScreensQuery } from '../../api/client.ts';
-import { faultWords } from '../../messages/faults.ts';
+import { faultWords } from '../../messages/errors.ts';
 import { m, write } from '../../messages/index.ts';
 import { isNamed } from '../../store/device.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -21,13 +21,13 @@ export function Screens({
   const names = new Map(accounts.map(({ id, name }) => [id, name]));
   const stop = async (screen: string) => {
     const { error: refused } = await end(screen);
-    if (refused) toast.error(faultWords(refused as CallFault));
+    if (refused) toast.error(faultWords(refused as CallError));
   };
   return (
     <section className="mt-8 max-w-3xl">
       <h2 className="text-lg font-bold">{words.title}</h2>
       <p className="text-quiet">
-        {error ? faultWords(error as CallFault) : screens?.length === 0 ? words.none : words.lead}
+        {error ? faultWords(error as CallError) : screens?.length === 0 ? words.none : words.lead}
       </p>
       <ul>
         {screens?.map((screen) => (

@@ -1,5 +1,5 @@
 import { WANTS_FREEING } from '@nodo/knowledge';
-import { mayRecord, NOTHING_DEFERRED, nextOnThePhone, type PhoneStep, putOff } from '@nodo/ticket';
+import { defer, mayRecord, NOTHING_DEFERRED, nextPhoneStep, type PhoneStep } from '@nodo/ticket';
 import { useMemo, useState } from 'react';
 import { Navigate, useParams } from 'react-router';
 import { m } from '../../messages/index.ts';
@@ -37,7 +37,7 @@ function Call() {
   const [ending, setEnding] = useState<'bring-in' | 'stop'>();
   const [freeing, setFreeing] = useState(false);
   const step = useMemo<PhoneStep | undefined>(
-    () => plan && nextOnThePhone(ticket, model, assessment, plan.call, deferred),
+    () => plan && nextPhoneStep(ticket, model, assessment, plan.call, deferred),
     [ticket, model, assessment, plan, deferred],
   );
   if (ticket.intake?.tag !== undefined) return <Navigate to={`/bench/${ticket.id}`} replace />;
@@ -76,7 +76,7 @@ function Call() {
               <CallWaysOut
                 step={shownStep}
                 onCannotTell={(check) => record('could-not-tell', { check })}
-                onNotNow={(what) => setDeferred(putOff(deferred, what))}
+                onNotNow={(what) => setDeferred(defer(deferred, what))}
                 onEnd={setEnding}
                 onFree={isCaught ? () => setFreeing(true) : undefined}
               />

@@ -1,10 +1,10 @@
-import type { CallFault } from '@nodo/client';
+import type { CallError } from '@nodo/client';
 import { SHIPPED } from '@nodo/knowledge';
 import { mayTakeIn } from '@nodo/ticket';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useTakeInMutation } from '../../api/client.ts';
-import { faultWords } from '../../messages/faults.ts';
+import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { useTables } from '../../session/useTables.ts';
@@ -12,10 +12,10 @@ import { ComplaintTicks } from '../../shop/intake/Asked.tsx';
 import { FamilyChoice } from '../../shop/intake/FamilyChoice.tsx';
 import { callOf } from '../../shop/intake/intake.ts';
 import {
-  blankDraft,
-  type CounterDraft,
-  keepDraft,
-  readDraft,
+  blankForm,
+  type IntakeForm,
+  readForm,
+  storeForm,
   withFamily,
 } from '../../shop/intake/intakeForm.ts';
 import { SoundsLike } from '../../shop/intake/SoundsLike.tsx';
@@ -38,16 +38,16 @@ export default function PhoneView() {
 }
 
 function CallSheet() {
-  const [draft, setDraft] = useState<CounterDraft>(() => readDraft('phone'));
+  const [draft, setDraft] = useState<IntakeForm>(() => readForm('phone'));
   const [tried, setTried] = useState(false);
   const [takeIn, { isLoading, error }] = useTakeInMutation();
   const navigate = useNavigate();
   const edition = useTables().tables?.edition ?? SHIPPED;
   const model = edition.modelOf(draft.family);
-  useEffect(() => keepDraft('phone', draft), [draft]);
+  useEffect(() => storeForm('phone', draft), [draft]);
   if (!model) return null;
 
-  const set = (change: Partial<CounterDraft>) => setDraft({ ...draft, ...change });
+  const set = (change: Partial<IntakeForm>) => setDraft({ ...draft, ...change });
   const label = draft.label.trim() || model.family.title;
   const nameMissing = draft.customer.trim() === '' && draft.phone.trim() !== '';
   const silent = draft.complaint.length === 0;
@@ -56,7 +56,7 @@ function CallSheet() {
     if (nameMissing || silent) return;
     const result = await takeIn(callOf({ ...draft, label }));
     if (!result.data) return;
-    setDraft(blankDraft());
+    setDraft(blankForm());
     void navigate(`/phone/${draft.ticket}`);
   };
 
@@ -104,7 +104,7 @@ function CallSheet() {
         <SoundsLike model={model} complaint={draft.complaint} context={{}} />
         <div className="mt-auto flex flex-col gap-2 pt-4">
           <p role="alert" className="font-semibold text-hazard">
-            {error && !isLoading ? faultWords(error as CallFault) : ''}
+            {error && !isLoading ? faultWords(error as CallError) : ''}
             {tried && silent ? m.phone.tickOne : ''}
           </p>
           <Button look="main" type="submit" disabled={isLoading} className="min-h-14 text-lg">

@@ -1,6 +1,6 @@
-import type { Looker, Person } from '@nodo/api';
-import type { CallFault } from '@nodo/client';
-import { NEW_SHOP_CARD } from '@nodo/shop';
+import type { Person, Presence } from '@nodo/api';
+import type { CallError } from '@nodo/client';
+import { NEW_SHOP_PROFILE } from '@nodo/shop';
 import type { RackEntry } from '@nodo/ticket';
 import { Link } from 'react-router';
 import { usePresenceQuery, useRackQuery, useShopQuery } from '../../api/client.ts';
@@ -32,12 +32,12 @@ export function RackView() {
     return (
       <NotRead
         title={m.rack.failedTitle}
-        fault={error as CallFault | undefined}
+        fault={error as CallError | undefined}
         again={() => void refetch()}
       />
     );
   }
-  const card = shop?.card ?? NEW_SHOP_CARD;
+  const card = shop?.card ?? NEW_SHOP_PROFILE;
   const { day: today } = shopClock();
   const states = new Map(rack.map((line) => [line.ticket, dueState(line, card, today)]));
   const workOf = new Map((plan?.planned ?? []).map(({ ticket, person }) => [ticket, person]));
@@ -105,7 +105,7 @@ function Shelves({
 }: {
   readonly states: ReadonlyMap<string, DueState>;
   readonly entries: readonly RackEntry[];
-  readonly lookers: readonly Looker[];
+  readonly lookers: readonly Presence[];
   readonly people: ReadonlyMap<string, Person>;
 }) {
   const hanging = entries.filter(({ tag }) => tag !== null);

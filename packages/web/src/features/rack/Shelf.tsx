@@ -1,4 +1,4 @@
-import type { Looker, Person } from '@nodo/api';
+import type { Person, Presence } from '@nodo/api';
 import type { RackEntry } from '@nodo/ticket';
 import { Link } from 'react-router';
 import { Silhouette } from '../../drawing/Silhouette.tsx';
@@ -18,7 +18,7 @@ export function Shelf({
   readonly name: string;
   readonly states: ReadonlyMap<string, DueState>;
   /** Who has which ticket open on another screen. */
-  readonly lookers: readonly Looker[];
+  readonly lookers: readonly Presence[];
   readonly entries: readonly RackEntry[];
   readonly people: ReadonlyMap<string, Person>;
 }) {

@@ -1,5 +1,5 @@
 import { type Day, dayOf, daysBetween } from '@nodo/kernel';
-import type { ShopCard } from '@nodo/shop';
+import type { ShopProfile } from '@nodo/shop';
 import type { RackEntry } from '@nodo/ticket';
 
 /** What the calendar says of a machine on the Rack. */
@@ -13,7 +13,7 @@ export interface DueState {
 }
 
 /** @param today the shop's own */
-export function dueState(line: RackEntry, card: ShopCard, today: Day): DueState {
+export function dueState(line: RackEntry, card: ShopProfile, today: Day): DueState {
   const { status, promised, changedAt, readyAt, awaited, lastBy } = line;
   const isOpen = status === 'open' && line.tag !== null;
   const since = (instant: string) => daysBetween(dayOf(instant, card.timeZone), today);

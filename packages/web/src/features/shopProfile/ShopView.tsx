@@ -1,17 +1,17 @@
-import type { ShopSheet } from '@nodo/api';
-import type { CallFault } from '@nodo/client';
-import { type ShopCard, shopCard, workingTimeOf } from '@nodo/shop';
+import type { ShopRecord } from '@nodo/api';
+import type { CallError } from '@nodo/client';
+import { type ShopProfile, shopProfile, workingTimeOf } from '@nodo/shop';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useChangeShopMutation, usePeopleQuery, useShopQuery } from '../../api/client.ts';
-import { faultWords } from '../../messages/faults.ts';
+import { faultWords } from '../../messages/errors.ts';
 import { m, readMoney, typedMoney } from '../../messages/index.ts';
 import { readNumber } from '../../messages/typed.ts';
 import { NotRead } from '../../session/NotRead.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Select, TextField } from '../../ui/Field.tsx';
-import { FormFault } from '../../ui/FormFault.tsx';
+import { FormError } from '../../ui/FormError.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
 import { DaysOffList } from './DaysOffList.tsx';
 import { Hours } from './Hours.tsx';
@@ -32,7 +32,7 @@ export default function ShopView() {
     return (
       <NotRead
         title={words.failed}
-        fault={error as CallFault | undefined}
+        fault={error as CallError | undefined}
         again={() => void refetch()}
       />
     );
@@ -42,7 +42,7 @@ export default function ShopView() {
 
 const NUMBERS = ['usualDays', 'stuckDays', 'uncollectedDays'] as const;
 
-function ShopForm({ sheet }: { readonly sheet: ShopSheet }) {
+function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
   const { data: people = [] } = usePeopleQuery();
   const [card, setCard] = useState(sheet.card);
   const [hour, setHour] = useState(() => typedMoney(sheet.card.hour, sheet.card.currency));
@@ -50,13 +50,13 @@ function ShopForm({ sheet }: { readonly sheet: ShopSheet }) {
   const [bad, setBad] = useState('');
   const [change, { isLoading, error }] = useChangeShopMutation();
   const words = m.cards.shop;
-  const set = (part: Partial<ShopCard>) => setCard({ ...card, ...part });
+  const set = (part: Partial<ShopProfile>) => setCard({ ...card, ...part });
   const atBenches = people.filter(({ role }) => role === 'technician' || role === 'lead');
 
   const save = async () => {
     const isCurrency = /^[A-Z]{3}$/.test(card.currency);
     const taxPerMille = Math.round((readNumber(tax) ?? Number.NaN) * 10);
-    const told = shopCard.safeParse({
+    const told = shopProfile.safeParse({
       ...card,
       hour: isCurrency ? readMoney(hour, card.currency) : undefined,
       taxPerMille,
@@ -158,7 +158,7 @@ function ShopForm({ sheet }: { readonly sheet: ShopSheet }) {
           onChange={(closed) => set({ closed })}
         />
       </section>
-      <FormFault>{bad || (error && !isLoading ? faultWords(error as CallFault) : '')}</FormFault>
+      <FormError>{bad || (error && !isLoading ? faultWords(error as CallError) : '')}</FormError>
       <Button look="main" type="submit" className="self-start" disabled={isLoading}>
         {words.save}
       </Button>

@@ -1,10 +1,10 @@
-import type { CallFault } from '@nodo/client';
+import type { CallError } from '@nodo/client';
 import { useRedeemCodeMutation } from '../../api/client.ts';
-import { faultWords } from '../../messages/faults.ts';
+import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
-import { FormFault } from '../../ui/FormFault.tsx';
+import { FormError } from '../../ui/FormError.tsx';
 import { readForm } from './readForm.ts';
 
 /** A code from the lead becomes a password of one's own. */
@@ -38,7 +38,7 @@ export function CodeForm({ onDone }: { readonly onDone: () => void }) {
       <Button look="main" type="submit" disabled={isLoading}>
         {words.redeem}
       </Button>
-      <FormFault>{error && !isLoading ? faultWords(error as CallFault) : ''}</FormFault>
+      <FormError>{error && !isLoading ? faultWords(error as CallError) : ''}</FormError>
     </form>
   );
 }

@@ -1,12 +1,12 @@
-import type { CallFault } from '@nodo/client';
+import type { CallError } from '@nodo/client';
 import { useState } from 'react';
 import { useSignInMutation } from '../../api/client.ts';
-import { faultWords } from '../../messages/faults.ts';
+import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
 import { deviceId } from '../../store/device.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
-import { FormFault } from '../../ui/FormFault.tsx';
+import { FormError } from '../../ui/FormError.tsx';
 import { readForm } from './readForm.ts';
 
 /** Name and password. */
@@ -43,9 +43,9 @@ export function SignInForm({ onDone }: { readonly onDone?: () => void }) {
       <Button look="main" type="submit" disabled={isLoading}>
         {isLoading ? words.submitting : words.submit}
       </Button>
-      <FormFault>
-        {missing ? words.missing : error && !isLoading ? faultWords(error as CallFault) : ''}
-      </FormFault>
+      <FormError>
+        {missing ? words.missing : error && !isLoading ? faultWords(error as CallError) : ''}
+      </FormError>
     </form>
   );
 }

@@ -1,6 +1,6 @@
-import type { Standing } from '@nodo/knowledge';
+import type { Provenance } from '@nodo/knowledge';
 import type { ReactNode } from 'react';
-import { StandingMark } from '../../ticket/ProvenanceMark.tsx';
+import { ProvenanceMark } from '../../ticket/ProvenanceMark.tsx';
 
 const PILL =
   'inline-flex min-h-11 min-w-11 cursor-pointer items-center justify-center rounded-md border-2 border-edge bg-paper px-3 leading-tight hover:border-ink has-checked:border-ink has-checked:bg-ink has-checked:font-semibold has-checked:text-ground has-focus-visible:outline-3 has-focus-visible:outline-own';
@@ -105,7 +105,7 @@ export function Reading({
   readonly name: string;
   readonly value: string;
   readonly note?: string | undefined;
-  readonly standing?: Standing;
+  readonly standing?: Provenance;
   readonly bad?: boolean;
 }) {
   return (
@@ -115,7 +115,7 @@ export function Reading({
         {note && <span className="block text-sm text-quiet">{note}</span>}
       </dt>
       <dd className={`font-mono text-lg ${bad ? 'font-bold text-hazard' : ''}`}>{value}</dd>
-      <dd className="-my-1">{standing && <StandingMark standing={standing} />}</dd>
+      <dd className="-my-1">{standing && <ProvenanceMark standing={standing} />}</dd>
     </div>
   );
 }

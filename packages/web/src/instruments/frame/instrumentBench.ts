@@ -1,8 +1,8 @@
 import type { Visit } from '@nodo/api';
 import { type Millimetres, mm } from '@nodo/core';
 import type { FamilyModel } from '@nodo/knowledge';
-import type { MachineCard } from '@nodo/shop';
-import { type LookStanding, lookStanding, type Ticket, threadAcross } from '@nodo/ticket';
+import type { MachineProfile } from '@nodo/shop';
+import { type CheckStatus, checkStatus, type Ticket, threadAcross } from '@nodo/ticket';
 import { answersTo } from '../../ticket/answersTo.ts';
 import type { RecordEntry } from '../../ticket/useRecord.ts';
 
@@ -11,7 +11,7 @@ export interface InstrumentBench {
   readonly model: FamilyModel;
   /** The machine's row and card, where it is known as one. */
   readonly machine: string | undefined;
-  readonly card: MachineCard | undefined;
+  readonly card: MachineProfile | undefined;
   /** Its visits, as far as they are known here, and why where they are not. */
   readonly visits: readonly Visit[] | 'no-such-card' | 'no-rights' | 'not-read';
   /** Undefined when it was opened alone: then nothing is kept but the register. */
@@ -36,8 +36,8 @@ export function mayDo(bench: InstrumentBench): boolean {
 }
 
 /** How a check stands on the ticket; without one nothing was looked at. */
-export function standingOf({ onTicket, model }: InstrumentBench, check: string): LookStanding {
-  return onTicket ? lookStanding(onTicket.ticket, model, check) : 'not-yet';
+export function statusOf({ onTicket, model }: InstrumentBench, check: string): CheckStatus {
+  return onTicket ? checkStatus(onTicket.ticket, model, check) : 'not-yet';
 }
 
 /** Keeps a whole check on the ticket: what was seen, and not the others. False where the rules refuse it. */

@@ -1,5 +1,5 @@
 import type { ChanceBand, WeightBand } from '@nodo/core';
-import type { Hazard, Standing } from '@nodo/knowledge';
+import type { Hazard, Provenance } from '@nodo/knowledge';
 
 const chanceWords: Readonly<Record<ChanceBand, string>> = {
   'nearly-sure': 'nearly sure',
@@ -17,7 +17,7 @@ const hazards: Readonly<Record<Hazard, string>> = {
   light: 'Do not look into the light.',
 };
 
-const standings: Readonly<Record<Standing, string>> = {
+const standings: Readonly<Record<Provenance, string>> = {
   published: 'From a published source.',
   'common-practice':
     'Common practice in the trade, no published source. The service manual stands above it.',

@@ -1,6 +1,6 @@
-import type { Paper } from '@nodo/api';
+import type { DocumentKind } from '@nodo/api';
 import type { MachineFact, OrderReason } from '@nodo/shop';
-import type { Measure, Quantity, Spoken, Standing, TicketEvent } from '@nodo/ticket';
+import type { Measure, Quantity, Spoken, Stage, TicketEvent } from '@nodo/ticket';
 import { QUANTITIES } from '@nodo/ticket';
 
 const SPOKEN: Readonly<Record<Spoken, string>> = {
@@ -9,7 +9,7 @@ const SPOKEN: Readonly<Record<Spoken, string>> = {
   message: 'by message',
 };
 
-const STANDING: Readonly<Record<Standing, string>> = {
+const STANDING: Readonly<Record<Stage, string>> = {
   away: 'not in the shop',
   'taken-in': 'waits its turn',
   'on-the-bench': 'on the bench',
@@ -63,7 +63,7 @@ const TRAIT: Readonly<Record<string, string>> = {
   embroidery: 'embroiders',
 };
 
-const PAPER: Readonly<Record<Paper, string>> = {
+const PAPER: Readonly<Record<DocumentKind, string>> = {
   'tag-a7': 'Tag, A7',
   'tag-label': 'Tag, label',
   receipt: 'Receipt',
@@ -164,13 +164,13 @@ function entry(event: LifeEvent, money: (minor: number) => string): string {
 
 export const life = {
   entry,
-  standing: (standing: Standing) => STANDING[standing],
+  standing: (standing: Stage) => STANDING[standing],
   spoken: (how: Spoken) => SPOKEN[how],
   quantity: (quantity: Quantity) => QUANTITY[quantity],
   unit: (quantity: Quantity) => UNIT[QUANTITIES[quantity].unit],
   fact: (fact: MachineFact) => FACT[fact],
   trait: (trait: string) => TRAIT[trait] ?? trait,
-  paper: (paper: Paper) => PAPER[paper],
+  paper: (paper: DocumentKind) => PAPER[paper],
   reason: (reason: OrderReason) => REASON[reason],
   clock: {
     start: 'Start the clock',

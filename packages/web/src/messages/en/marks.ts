@@ -1,5 +1,5 @@
 import { surfaceOf } from '@nodo/knowledge';
-import type { Mark, MarkEndTold } from '@nodo/ticket';
+import type { Mark, MarkEnd } from '@nodo/ticket';
 
 const KIND = {
   raised: 'raised',
@@ -74,7 +74,7 @@ export const marks = {
     dress: 'dress it',
     replace: 'replace the part',
   },
-  ends: (end: MarkEndTold, isGone: boolean) =>
+  ends: (end: MarkEnd, isGone: boolean) =>
     [
       end.how === 'dressed' && `dressed ${TOOL[end.tool]}, down to ${end.grit} grit`,
       isGone && 'gone with the part',
@@ -167,7 +167,7 @@ export const marks = {
       length,
     }: Pick<Mark, 'kind' | 'surface' | 'hour' | 'out' | 'length'>) =>
       `${surfaceOf(surface).title}: ${KIND[kind]} ${placeWords({ hour, out })}, ${length} mm`,
-    ended: (end: MarkEndTold) =>
+    ended: (end: MarkEnd) =>
       end.how === 'replaced'
         ? 'Mark gone with its part'
         : `Mark dressed ${TOOL[end.tool]}, down to ${end.grit} grit`,

@@ -1,6 +1,6 @@
-import type { ForCustomer } from '@nodo/ticket';
+import type { CustomerView } from '@nodo/ticket';
 
-const STATE: Readonly<Record<ForCustomer['state'], string>> = {
+const STATE: Readonly<Record<CustomerView['state'], string>> = {
   away: 'We have spoken about it; it is not in the shop yet.',
   waiting: 'It is in the shop and waits its turn.',
   'at-the-bench': 'It is on the bench.',
@@ -13,7 +13,7 @@ const STATE: Readonly<Record<ForCustomer['state'], string>> = {
 /** What a customer reads who follows a link. */
 export const shared = {
   title: 'Your sewing machine',
-  state: (state: ForCustomer['state']) => STATE[state],
+  state: (state: CustomerView['state']) => STATE[state],
   takenIn: (day: string) => `With us since ${day}`,
   changed: (moment: string) => `Last news: ${moment}`,
   words: 'What you told us',

@@ -1,9 +1,9 @@
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
-import type { CounterDraft } from './intakeForm.ts';
+import type { IntakeForm } from './intakeForm.ts';
 
-type Set = (part: Partial<CounterDraft>) => void;
+type Set = (part: Partial<IntakeForm>) => void;
 
 /** Whose it is: somebody whom the shop knows, or a name and a number. */
 export function CustomerFields({
@@ -11,7 +11,7 @@ export function CustomerFields({
   error,
   set,
 }: {
-  readonly draft: CounterDraft;
+  readonly draft: IntakeForm;
   readonly error: string | undefined;
   readonly set: Set;
 }) {
@@ -77,7 +77,7 @@ export function MachineFields({
   freeTag,
   set,
 }: {
-  readonly draft: CounterDraft;
+  readonly draft: IntakeForm;
   readonly errors: Partial<Record<'label' | 'tag' | 'shelf', string>>;
   readonly freeTag: string;
   readonly set: Set;

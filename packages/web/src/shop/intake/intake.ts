@@ -1,14 +1,14 @@
 import type { Customer, NewMachine } from '@nodo/api';
-import { newCustomerCard, newMachineCard } from '@nodo/shop';
-import type { Draft } from '@nodo/ticket';
+import { newCustomerProfile, newMachineProfile } from '@nodo/shop';
+import type { TicketCommand } from '@nodo/ticket';
 import { deviceId } from '../../store/device.ts';
-import type { CounterDraft } from './intakeForm.ts';
+import type { IntakeForm } from './intakeForm.ts';
 
 export interface Sheet {
   readonly ticket: string;
   readonly customer: Customer | null;
   readonly machine: NewMachine | null;
-  readonly drafts: readonly Draft[];
+  readonly drafts: readonly TicketCommand[];
 }
 
 /** Which digit of the sheet's id stands for what; 0 is the ticket itself. */
@@ -22,7 +22,7 @@ export const MOST_PHOTOS = 6;
  * The sheet as the server wants it. Ids come from the sheet's, so sending again is safe.
  * @param limit in the smallest unit, where one was agreed
  */
-export function intakeOf(draft: CounterDraft, limit: number | undefined): Sheet {
+export function intakeOf(draft: IntakeForm, limit: number | undefined): Sheet {
   const sheet = sheetOf(draft, {
     type: 'intake-taken',
     command: {
@@ -37,12 +37,12 @@ export function intakeOf(draft: CounterDraft, limit: number | undefined): Sheet 
 }
 
 /** The same for a machine that stays where it is: somebody rang up about it. */
-export function callOf(draft: CounterDraft): Sheet {
+export function callOf(draft: IntakeForm): Sheet {
   return sheetOf(draft, { type: 'call-taken', command: spokenOf(draft) });
 }
 
 /** A machine that was talked about on the telephone comes in: what is new since. */
-export function arrivalOf(draft: CounterDraft, limit: number | undefined): readonly Draft[] {
+export function arrivalOf(draft: IntakeForm, limit: number | undefined): readonly TicketCommand[] {
   const arrived = draftOf(draft, DIGIT.first, 'machine-arrived', {
     tag: Number(draft.tag),
     shelf: draft.shelf,
@@ -52,17 +52,21 @@ export function arrivalOf(draft: CounterDraft, limit: number | undefined): reado
 }
 
 /** The entry that keeps a picture; a place for each, the signature's own. */
-export function pictureOf(draft: CounterDraft, photo: string, place: number | 'signature'): Draft {
+export function pictureOf(
+  draft: IntakeForm,
+  photo: string,
+  place: number | 'signature',
+): TicketCommand {
   return place === 'signature'
     ? draftOf(draft, DIGIT.signed, 'signed', { photo, what: 'intake' })
     : draftOf(draft, FIRST_PHOTO_DIGIT + place, 'photo-kept', { photo, words: '' });
 }
 
-function receivedOf({ accessories, condition }: CounterDraft) {
+function receivedOf({ accessories, condition }: IntakeForm) {
   return { accessories: [...accessories], condition: condition.trim() };
 }
 
-function agreedOf(draft: CounterDraft, limit: number | undefined): readonly Draft[] {
+function agreedOf(draft: IntakeForm, limit: number | undefined): readonly TicketCommand[] {
   const { promised } = draft;
   const spoken = draft.limit !== 'unspoken';
   return [
@@ -78,23 +82,23 @@ function agreedOf(draft: CounterDraft, limit: number | undefined): readonly Draf
   ];
 }
 
-function newCustomerOf({ ticket, customerId, customer, phone, reach }: CounterDraft) {
+function newCustomerOf({ ticket, customerId, customer, phone, reach }: IntakeForm) {
   if (customerId !== null || customer.trim() === '') return null;
-  const card = { ...newCustomerCard(customer, phone), reach };
+  const card = { ...newCustomerProfile(customer, phone), reach };
   return { id: derivedId(ticket, CUSTOMER_DIGIT), ...card };
 }
 
-function newMachineOf({ ticket, machineId, family, label, model, serial }: CounterDraft) {
+function newMachineOf({ ticket, machineId, family, label, model, serial }: IntakeForm) {
   if (machineId !== null) return null;
   const card = {
-    ...newMachineCard(family, label.trim()),
+    ...newMachineProfile(family, label.trim()),
     model: model.trim(),
     serial: serial.trim(),
   };
   return { id: derivedId(ticket, DIGIT.machine), card };
 }
 
-function spokenOf(draft: CounterDraft) {
+function spokenOf(draft: IntakeForm) {
   const { family, label, words, traits } = draft;
   return {
     family,
@@ -107,8 +111,8 @@ function spokenOf(draft: CounterDraft) {
 }
 
 function sheetOf(
-  draft: CounterDraft,
-  first: Pick<Draft & { type: 'intake-taken' | 'call-taken' }, 'type' | 'command'>,
+  draft: IntakeForm,
+  first: Pick<TicketCommand & { type: 'intake-taken' | 'call-taken' }, 'type' | 'command'>,
 ): Sheet {
   return {
     ticket: draft.ticket,
@@ -119,7 +123,7 @@ function sheetOf(
 }
 
 /** What was ticked and what was asked. */
-function asked(draft: CounterDraft): readonly Draft[] {
+function asked(draft: IntakeForm): readonly TicketCommand[] {
   const found = (digit: number, check: string, answers: object) =>
     Object.keys(answers).length > 0
       ? [draftOf(draft, digit, 'findings-recorded', { check, answers })]
@@ -134,7 +138,12 @@ function asked(draft: CounterDraft): readonly Draft[] {
   ];
 }
 
-function draftOf({ ticket }: CounterDraft, digit: number, type: Draft['type'], command: object) {
+function draftOf(
+  { ticket }: IntakeForm,
+  digit: number,
+  type: TicketCommand['type'],
+  command: object,
+) {
   return {
     id: derivedId(ticket, digit),
     type,
@@ -142,7 +151,7 @@ function draftOf({ ticket }: CounterDraft, digit: number, type: Draft['type'], c
     epoch: 0,
     observedAt: new Date().toISOString(),
     device: deviceId(),
-  } as Draft;
+  } as TicketCommand;
 }
 
 /** The sheet's random id with its last digit replaced. */

@@ -4,7 +4,7 @@ import { SPOKEN, type Spoken } from '@nodo/ticket';
 import { z } from 'zod';
 
 /** What is on the counter's sheet; kept on this screen until the tag hangs. */
-export interface CounterDraft {
+export interface IntakeForm {
   readonly ticket: string;
   readonly customer: string;
   readonly phone: string;
@@ -67,7 +67,7 @@ const kept = z.object({
   promised: z.object({ day, despite: z.string() }).nullable().default(null),
 });
 
-export function blankDraft(): CounterDraft {
+export function blankForm(): IntakeForm {
   return {
     ticket: crypto.randomUUID(),
     customer: '',
@@ -95,20 +95,20 @@ export function blankDraft(): CounterDraft {
   };
 }
 
-export function readDraft(sheet: SheetName): CounterDraft {
+export function readForm(sheet: SheetName): IntakeForm {
   try {
     return kept.parse(JSON.parse(localStorage.getItem(`nodo.${sheet}`) ?? ''));
   } catch {
-    return blankDraft();
+    return blankForm();
   }
 }
 
-export function keepDraft(sheet: SheetName, draft: CounterDraft): void {
+export function storeForm(sheet: SheetName, draft: IntakeForm): void {
   localStorage.setItem(`nodo.${sheet}`, JSON.stringify(draft));
 }
 
 /** Another kind of machine: keeps what was ticked and asked as far as this kind knows it. */
-export function withFamily(draft: CounterDraft, family: string): CounterDraft {
+export function withFamily(draft: IntakeForm, family: string): IntakeForm {
   const known = modelOf(family)?.findings ?? new Map();
   return {
     ...draft,

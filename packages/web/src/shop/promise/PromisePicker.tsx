@@ -1,5 +1,5 @@
 import type { Day } from '@nodo/kernel';
-import { absenceOn, type DayOffer, type ShopCard, workingTimeOf } from '@nodo/shop';
+import { absenceOn, type DayOffer, type ShopProfile, workingTimeOf } from '@nodo/shop';
 import { useState } from 'react';
 import { m, write } from '../../messages/index.ts';
 import { usePeopleById } from '../../session/usePeopleById.ts';
@@ -112,7 +112,7 @@ export function PromisePicker({
 }
 
 interface Shop {
-  readonly card: ShopCard;
+  readonly card: ShopProfile;
   readonly people: readonly string[];
   readonly now: { readonly day: Day };
 }

@@ -10,7 +10,7 @@ import { Button } from '../../ui/Button.tsx';
 import { useStepKeys } from '../../ui/useKeys.ts';
 import { answersTo } from '../answersTo.ts';
 import { instrumentFor } from '../instrumentAddresses.ts';
-import { StandingMark } from '../ProvenanceMark.tsx';
+import { ProvenanceMark } from '../ProvenanceMark.tsx';
 import { useTicket } from '../TicketContext.tsx';
 import { gateWords, lowerFirst } from '../words.ts';
 import { AnswerButton } from './AnswerButton.tsx';
@@ -40,7 +40,7 @@ export function CheckStep(props: CheckStepProps) {
         <p className="mt-1 flex flex-wrap items-center gap-x-4 text-quiet">
           <span>
             <strong className="font-mono text-ink">{write.minutes(minutes)}</strong>{' '}
-            {m.bench.step.minutes} <StandingMark standing="common-practice" />
+            {m.bench.step.minutes} <ProvenanceMark standing="common-practice" />
           </span>
           {proposal && isWorthIt(proposal) && (
             <span>{m.bench.step.saves(write.minutes(proposal.gain))}</span>
@@ -86,7 +86,7 @@ export function InstrumentLink({ to }: { readonly to: string | undefined }) {
   );
 }
 
-const TOLD_CAUSES = 5;
+const SHOWN_CAUSES = 5;
 
 /** Which of the likely causes the check can show or clear, with their chances now. */
 function WhyThis({ check }: Pick<CheckStepProps, 'check'>) {
@@ -98,7 +98,7 @@ function WhyThis({ check }: Pick<CheckStepProps, 'check'>) {
       const { sure = [], usual = [], often = [] } = model.causes.get(cause)?.shows ?? {};
       return [...sure, ...usual, ...often].some((finding) => findings.has(finding));
     })
-    .slice(0, TOLD_CAUSES);
+    .slice(0, SHOWN_CAUSES);
   if (touched.length === 0) return null;
   return (
     <details className="mt-2 max-w-xl">

@@ -1,8 +1,8 @@
-import type { CallFault } from '@nodo/client';
+import type { CallError } from '@nodo/client';
 import { Camera } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { call } from '../../api/client.ts';
-import { faultWords } from '../../messages/faults.ts';
+import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
@@ -12,7 +12,7 @@ import { bytesOf, drawPhoto, jpegOf } from './drawPhoto.ts';
 
 type State =
   | { readonly kind: 'empty' | 'drawn' | 'sending' | 'unreadable' }
-  | { readonly kind: 'failed'; readonly fault: CallFault };
+  | { readonly kind: 'failed'; readonly fault: CallError };
 
 /** A photo of what was seen, with a word to it; kept with the ticket. */
 export function PhotoForm({

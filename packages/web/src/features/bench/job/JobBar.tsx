@@ -1,4 +1,4 @@
-import { atTheClock, mayRecord, minutesWorked, standingOf } from '@nodo/ticket';
+import { atTheClock, mayRecord, minutesWorked, stageOf } from '@nodo/ticket';
 import { ClipboardList, Pause, Play } from 'lucide-react';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { m, write } from '../../../messages/index.ts';
@@ -16,7 +16,7 @@ export function JobBar() {
   const { ticket } = useTicket();
   const session = useSession();
   const [open, setOpen] = useState(false);
-  const standing = standingOf(ticket);
+  const standing = stageOf(ticket);
   const { role } = session.person;
   const isHeldUp = standing === 'ask-customer' || standing === 'part-awaited';
   return (

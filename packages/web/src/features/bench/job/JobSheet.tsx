@@ -1,4 +1,4 @@
-import { PAPERS, pathTo } from '@nodo/api';
+import { DOCUMENT_KINDS, pathTo } from '@nodo/api';
 import { mayTakeIn, workLeftOn } from '@nodo/ticket';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -74,7 +74,7 @@ export default function JobSheet({ onClose }: { readonly onClose: () => void }) 
             {ticket.intake?.tag !== undefined && (
               <Part title={words.papers}>
                 <ul className="flex flex-wrap gap-3">
-                  {PAPERS.map((paper) => (
+                  {DOCUMENT_KINDS.map((paper) => (
                     <li key={paper}>
                       <a
                         href={pathTo('readPaper', { ticket: ticket.id, paper })}

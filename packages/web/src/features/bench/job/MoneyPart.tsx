@@ -1,4 +1,4 @@
-import { NEW_SHOP_CARD } from '@nodo/shop';
+import { NEW_SHOP_PROFILE } from '@nodo/shop';
 import { mayRecord, minutesWorked, type Spoken, wasDeclined } from '@nodo/ticket';
 import { useState } from 'react';
 import { useShopQuery } from '../../../api/client.ts';
@@ -140,7 +140,7 @@ function Answer({ asked }: { readonly asked: string }) {
 function BillForm({ worked }: { readonly worked: number }) {
   const { record } = useTicket();
   const [typed, setTyped] = useState<string>();
-  const { card } = useShopQuery().data ?? { card: NEW_SHOP_CARD };
+  const { card } = useShopQuery().data ?? { card: NEW_SHOP_PROFILE };
   const words = m.life.sheet;
   const minutes = typed === undefined ? worked : readWhole(typed);
   const isWhole = minutes !== undefined && minutes <= 10_000;

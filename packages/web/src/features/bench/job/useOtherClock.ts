@@ -1,5 +1,5 @@
 import { outbox } from '@nodo/client';
-import type { Draft, RackEntry } from '@nodo/ticket';
+import type { RackEntry, TicketCommand } from '@nodo/ticket';
 import { toast } from 'sonner';
 import { useAppDispatch } from '../../../api/client.ts';
 import { useRackRead } from '../../../api/useRackRead.ts';
@@ -19,7 +19,7 @@ export function useOtherClock(ticket: string): () => void {
   const interruptOn = (lines: readonly RackEntry[]) => {
     for (const line of lines) {
       if (line.ticket === ticket || !line.atTheClock.includes(person)) continue;
-      const draft: Draft = {
+      const draft: TicketCommand = {
         id: crypto.randomUUID(),
         type: 'clock-stopped',
         command: { why: 'interrupted' },

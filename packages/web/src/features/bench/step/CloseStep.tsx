@@ -6,10 +6,10 @@ import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { lowerFirst } from '../../../ticket/words.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { ReasonForm } from '../../../ui/ReasonForm.tsx';
-import type { Plan } from '../../../workers/planner.worker.ts';
+import type { TicketPlan } from '../../../workers/planner.worker.ts';
 
 interface CloseStepProps {
-  readonly plan: Plan | undefined;
+  readonly plan: TicketPlan | undefined;
   readonly onChooseCheck: (check: string) => void;
 }
 

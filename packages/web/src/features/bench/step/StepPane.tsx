@@ -10,7 +10,7 @@ import { Button } from '../../../ui/Button.tsx';
 import { Key } from '../../../ui/Key.tsx';
 import { Sewing } from '../../../ui/Stitches.tsx';
 import { useKeys } from '../../../ui/useKeys.ts';
-import type { Plan } from '../../../workers/planner.worker.ts';
+import type { TicketPlan } from '../../../workers/planner.worker.ts';
 import { ClosedStep, CloseStep } from './CloseStep.tsx';
 import { ActionStep, RepairStep } from './RepairStep.tsx';
 
@@ -22,7 +22,7 @@ export type Choice =
   | { readonly kind: 'freeing' };
 
 interface StepPaneProps {
-  readonly plan: Plan | undefined;
+  readonly plan: TicketPlan | undefined;
   /** What comes next; undefined while it is being reckoned. */
   readonly step: NextStep | undefined;
   readonly planFailed: boolean;

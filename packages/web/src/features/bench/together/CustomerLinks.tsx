@@ -1,8 +1,8 @@
 import type { CustomerLink } from '@nodo/api';
-import type { CallFault } from '@nodo/client';
+import type { CallError } from '@nodo/client';
 import { useState } from 'react';
 import { useLinksQuery, useMakeLinkMutation, useRevokeLinkMutation } from '../../../api/client.ts';
-import { faultWords } from '../../../messages/faults.ts';
+import { faultWords } from '../../../messages/errors.ts';
 import { m, write } from '../../../messages/index.ts';
 import { usePeopleById } from '../../../session/usePeopleById.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
@@ -22,7 +22,7 @@ export function CustomerLinks() {
   const [revoke] = useRevokeLinkMutation();
   const [days, setDays] = useState<number>(DAYS[1]);
   const words = m.links;
-  const error = (refused ?? unread) as CallFault | undefined;
+  const error = (refused ?? unread) as CallError | undefined;
   const address = fresh && `${window.location.origin}/shared/${fresh.token}`;
   return (
     <div className="flex flex-col gap-4 overflow-y-auto">

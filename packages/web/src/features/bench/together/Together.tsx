@@ -1,4 +1,4 @@
-import type { Looker, Person } from '@nodo/api';
+import type { Person, Presence } from '@nodo/api';
 import type { FamilyModel } from '@nodo/knowledge';
 import { type HandOver, handOverOf } from '@nodo/ticket';
 import { Link2, UserRoundPlus } from 'lucide-react';
@@ -84,7 +84,7 @@ export function Together({ mayRecord }: { readonly mayRecord: boolean }) {
   );
 }
 
-function lookWords({ check }: Looker, { name }: Person, model: FamilyModel): string {
+function lookWords({ check }: Presence, { name }: Person, model: FamilyModel): string {
   const title = check === null ? undefined : model.checks.get(check)?.title;
   return title === undefined ? m.together.onIt(name) : m.together.looksAt(name, lowerFirst(title));
 }

@@ -15,11 +15,11 @@ import { useChangeTables } from './useChangeTables.ts';
 const PER_MILLE = '5';
 
 /** For the lead: causes that people named on tickets because no table has them. */
-export function Candidates({ tables: { desk, edition } }: { readonly tables: ShopTables }) {
+export function Candidates({ tables: { requests, edition } }: { readonly tables: ShopTables }) {
   const { data: candidates = [] } = useCandidatesQuery();
   const words = m.tables;
   const taken = new Set(
-    desk.proposals.flatMap(({ change, state }) =>
+    requests.proposals.flatMap(({ change, state }) =>
       change.kind === 'new-cause' && state !== 'withdrawn' ? change.own.id : [],
     ),
   );

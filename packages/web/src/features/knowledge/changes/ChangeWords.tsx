@@ -1,6 +1,6 @@
 import {
   type ChangedValue,
-  type Edition,
+  type KnowledgeVersion,
   type StrengthWord,
   type TableChange,
   valueInTables,
@@ -9,7 +9,7 @@ import {
 import { m, write } from '../../../messages/index.ts';
 
 /** What a change is about, in words: the cause or check, and what of it. */
-export function subjectOf(change: TableChange, { knowledge }: Edition): string {
+export function subjectOf(change: TableChange, { knowledge }: KnowledgeVersion): string {
   const { causes, checks, findings } = knowledge;
   switch (change.kind) {
     case 'new-cause':
@@ -28,7 +28,7 @@ export function subjectOf(change: TableChange, { knowledge }: Edition): string {
 }
 
 /** Which of its values: for a link, the finding that is shown. */
-export function whichOf(change: TableChange, { knowledge }: Edition): string {
+export function whichOf(change: TableChange, { knowledge }: KnowledgeVersion): string {
   if (change.kind !== 'shows') return m.tables.kinds[change.kind];
   const { answer } = knowledge.findings.get(change.finding) ?? { answer: change.finding };
   return `${m.knowledge.showsTitle}: ${answer}`;
@@ -61,7 +61,7 @@ export function FromTo({
 }: {
   readonly change: TableChange;
   /** The tables before the change, and how they are called. */
-  readonly before: { readonly edition: Edition; readonly name: string };
+  readonly before: { readonly edition: KnowledgeVersion; readonly name: string };
   readonly after?: string;
 }) {
   const so = valueInTables(before.edition.knowledge, change);

@@ -37,6 +37,6 @@ export function ChangedHere({ isAbout }: { readonly isAbout: (change: TableChang
   );
 }
 
-function inForce({ desk }: ShopTables): readonly Proposal[] {
-  return desk.proposals.filter(({ state }) => state === 'accepted');
+function inForce({ requests }: ShopTables): readonly Proposal[] {
+  return requests.proposals.filter(({ state }) => state === 'accepted');
 }

@@ -15,7 +15,7 @@ export function ChangesList({ tables }: { readonly tables: ShopTables }) {
   const session = useSession();
   const words = m.tables;
   const isLead = session.person.role === 'lead';
-  const { proposals } = tables.desk;
+  const { proposals } = tables.requests;
   return (
     <div className="max-w-3xl">
       <h2 className="text-3xl font-bold text-balance">{words.title}</h2>

@@ -3,9 +3,9 @@ import {
   type CasesVerdict,
   type CaseVerdict,
   caseMoves,
-  type Edition,
+  type KnowledgeVersion,
 } from '@nodo/knowledge';
-import { moveOfTicket } from '@nodo/ticket';
+import { outlookShift } from '@nodo/ticket';
 import { Link } from 'react-router';
 import { m, write } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
@@ -21,7 +21,7 @@ export function EffectView({
 }: {
   readonly state: EffectState;
   /** The tables as they are, for the names. */
-  readonly edition: Edition;
+  readonly edition: KnowledgeVersion;
   readonly again: () => void;
 }) {
   const words = m.tables;
@@ -66,7 +66,7 @@ function OnCases({
   edition,
 }: {
   readonly cases: Compared<CasesVerdict>;
-  readonly edition: Edition;
+  readonly edition: KnowledgeVersion;
 }) {
   const words = m.tables;
   const moves = caseMoves(before.verdicts, after.verdicts);
@@ -122,7 +122,13 @@ function OnCases({
 /** So many of them are told; all are counted. */
 const MOST_CASES = 12;
 
-function CaseLine({ move, edition }: { readonly move: CaseMove; readonly edition: Edition }) {
+function CaseLine({
+  move,
+  edition,
+}: {
+  readonly move: CaseMove;
+  readonly edition: KnowledgeVersion;
+}) {
   const words = m.tables;
   const told = ({ was }: CaseVerdict, at: number) => {
     const { place = 0, chance = 0 } = was[at] ?? {};
@@ -147,7 +153,7 @@ function OnTickets({
   edition,
 }: {
   readonly tickets: readonly TicketEffect[];
-  readonly edition: Edition;
+  readonly edition: KnowledgeVersion;
 }) {
   const words = m.tables;
   const { causes, checks } = edition.knowledge;
@@ -235,7 +241,7 @@ function Cell({
 function movesOf(tickets: readonly TicketEffect[]): readonly TicketEffect[] {
   return tickets
     .flatMap((effect) => {
-      const moved = moveOfTicket(effect.before, effect.after);
+      const moved = outlookShift(effect.before, effect.after);
       return moved === undefined ? [] : { effect, moved };
     })
     .sort((a, b) => b.moved - a.moved)

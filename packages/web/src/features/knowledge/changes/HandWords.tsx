@@ -1,4 +1,4 @@
-import type { Hand, Proposal } from '@nodo/tables';
+import type { Attribution, Proposal } from '@nodo/tables';
 import { m, write } from '../../../messages/index.ts';
 import { usePeopleById } from '../../../session/usePeopleById.ts';
 
@@ -7,7 +7,7 @@ export function HandWords({ proposal }: { readonly proposal: Proposal }) {
   const people = usePeopleById();
   const words = m.tables;
   const { accepted, withdrawn } = proposal;
-  const who = ({ by }: Hand) => people.get(by.person)?.name ?? m.shell.roles[by.role];
+  const who = ({ by }: Attribution) => people.get(by.person)?.name ?? m.shell.roles[by.role];
   const told = [
     words.proposedBy(who(proposal), write.moment(proposal.at)),
     accepted && words.acceptedBy(who(accepted), write.moment(accepted.at)),

@@ -1,5 +1,5 @@
-import type { CallFault } from '@nodo/client';
-import { faultWords } from '../../../messages/faults.ts';
+import type { CallError } from '@nodo/client';
+import { faultWords } from '../../../messages/errors.ts';
 import { m } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { TextArea } from '../../../ui/Field.tsx';
@@ -17,7 +17,7 @@ export function ProposalEnd({
   /** Everything else is filled in. */
   readonly isReady: boolean;
   readonly isSending: boolean;
-  readonly fault: CallFault | undefined;
+  readonly fault: CallError | undefined;
 }) {
   const words = m.tables;
   return (
@@ -44,7 +44,7 @@ export function ProposalEnd({
 }
 
 /** Why a change of the tables came to nothing. */
-export function TablesFault({ fault }: { readonly fault: CallFault | undefined }) {
+export function TablesFault({ fault }: { readonly fault: CallError | undefined }) {
   if (!fault) return null;
   return (
     <p role="alert" className="font-semibold text-hazard">

@@ -1,8 +1,8 @@
 import {
   type CauseSource,
-  type Edition,
   type FamilyCheck,
   type FamilyModel,
+  type KnowledgeVersion,
   STRENGTHS,
   type StrengthWord,
   strengthIn,
@@ -30,7 +30,7 @@ type Kind = (typeof OF_CAUSE)[number] | (typeof OF_CHECK)[number];
 interface ProposeChangeProps {
   readonly subject: Subject;
   readonly model: FamilyModel;
-  readonly edition: Edition;
+  readonly edition: KnowledgeVersion;
 }
 
 /** For a lead: something of this cause or check should stand otherwise, and why. */

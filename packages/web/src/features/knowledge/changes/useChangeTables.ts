@@ -1,10 +1,10 @@
-import type { CallFault } from '@nodo/client';
-import type { TableDraft } from '@nodo/tables';
+import type { CallError } from '@nodo/client';
+import type { TableCommand } from '@nodo/tables';
 import { useChangeTablesMutation } from '../../../api/client.ts';
 import { deviceId } from '../../../store/device.ts';
 
-type Wanted = TableDraft extends infer Draft
-  ? Draft extends TableDraft
+type Wanted = TableCommand extends infer Draft
+  ? Draft extends TableCommand
     ? Pick<Draft, 'type' | 'command'>
     : never
   : never;
@@ -27,7 +27,7 @@ export function useChangeTables() {
       return data?.id;
     },
     isSending: isLoading,
-    fault: error as CallFault | undefined,
+    fault: error as CallError | undefined,
     reset,
   };
 }

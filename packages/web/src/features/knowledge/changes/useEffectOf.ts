@@ -1,11 +1,11 @@
 import type { CasesVerdict, TableChange } from '@nodo/knowledge';
-import type { RackEntry, TicketStanding } from '@nodo/ticket';
+import type { RackEntry, TicketOutlook } from '@nodo/ticket';
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { call, useRackQuery } from '../../../api/client.ts';
 import type { Compared, Effects } from '../../../workers/effect.worker.ts';
 
-export interface TicketEffect extends Compared<TicketStanding> {
+export interface TicketEffect extends Compared<TicketOutlook> {
   readonly entry: RackEntry;
 }
 

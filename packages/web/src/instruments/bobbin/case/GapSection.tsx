@@ -3,7 +3,7 @@ import { caseSeat } from '@nodo/ticket';
 import { useState } from 'react';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
-import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
+import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Reading } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { keepLook, mayDo, threadOn } from '../../frame/instrumentBench.ts';
@@ -69,7 +69,7 @@ export function GapSection() {
               />
             </dl>
             <p className={`mt-2 font-semibold ${usual.slips && here.slips ? '' : 'text-hazard'}`}>
-              {VERDICT[gapVerdict(usual, here)]} <StandingMark standing="derived" />
+              {VERDICT[gapVerdict(usual, here)]} <ProvenanceMark standing="derived" />
             </p>
             {isTight && <p className="leading-snug">{words.bracket}</p>}
           </>

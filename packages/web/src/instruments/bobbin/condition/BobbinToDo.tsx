@@ -1,7 +1,7 @@
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
-import { mayDo, standingOf } from '../../frame/instrumentBench.ts';
+import { mayDo, statusOf } from '../../frame/instrumentBench.ts';
 
 /** What puts the bobbin right, by the check that found it wrong. */
 const ENDS = [
@@ -23,9 +23,9 @@ export function BobbinToDo() {
   const bench = useInstrumentBench();
   const words = instruments.bobbinCondition;
   const owed = ENDS.filter(({ checks }) =>
-    checks.some((check) => standingOf(bench, check) === 'found'),
+    checks.some((check) => statusOf(bench, check) === 'found'),
   );
-  if (LOOKS.every((check) => standingOf(bench, check) === 'sound')) {
+  if (LOOKS.every((check) => statusOf(bench, check) === 'sound')) {
     return (
       <p className="border-l-4 border-below pl-4 text-lg font-bold" aria-live="polite">
         {words.proven}

@@ -8,10 +8,10 @@ import {
 import { useState } from 'react';
 import { BobbinTurns } from '../../../drawing/BobbinTurns.tsx';
 import { instruments } from '../../../messages/instruments.ts';
-import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
+import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Choices, Toggles } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
-import { keepLook, standingOf } from '../../frame/instrumentBench.ts';
+import { keepLook, statusOf } from '../../frame/instrumentBench.ts';
 import { KeepButton } from '../../frame/KeepButton.tsx';
 import { BobbinToDo } from './BobbinToDo.tsx';
 import { type BobbinSeen, bobbinLooks, PATHS, RIMS, rightTurn, TAILS } from './conditionReading.ts';
@@ -104,7 +104,7 @@ export function ConditionPart() {
             {should
               ? words.turns.should[from](words.turns.answers[should])
               : words.turns.shouldUnknown}{' '}
-            <StandingMark standing={from === 'card' ? 'shop' : 'common-practice'} />
+            <ProvenanceMark standing={from === 'card' ? 'shop' : 'common-practice'} />
           </p>
           {seen.turns && should && (
             <p className={`text-lg font-semibold ${isReversed ? 'text-hazard' : 'text-below'}`}>
@@ -127,7 +127,7 @@ export function ConditionPart() {
 /** How a check stands on the ticket, under its question. */
 function KeptMark({ check }: { readonly check: string }) {
   const bench = useInstrumentBench();
-  const standing = standingOf(bench, check);
+  const standing = statusOf(bench, check);
   if (standing === 'not-yet') return null;
   return (
     <p
@@ -145,7 +145,7 @@ function Rewind({ winding }: { readonly winding: Winding }) {
   return (
     <section aria-label={again} className="border-l-4 border-own pl-4">
       <h2 className="text-lg font-bold">
-        {again} <StandingMark standing="common-practice" />
+        {again} <ProvenanceMark standing="common-practice" />
       </h2>
       <ol className="list-decimal pl-5 leading-snug">
         {rewindSteps(winding).map((step) => (

@@ -13,12 +13,12 @@ import type { Mark } from '@nodo/ticket';
 import { useState } from 'react';
 import { instruments } from '../../../messages/instruments.ts';
 import { Caution } from '../../../ticket/check/CheckStep.tsx';
-import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
+import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { Choices } from '../../frame/bits.tsx';
 import { CheckLinks } from '../../frame/CheckLinks.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
-import { mayDo, standingOf } from '../../frame/instrumentBench.ts';
+import { mayDo, statusOf } from '../../frame/instrumentBench.ts';
 import { endMarks, openOn } from './marksOn.ts';
 
 /** What is done about the marks on a part: dressed step by step, or the part replaced; then looked at again. */
@@ -85,7 +85,7 @@ function HowToDress({
   return (
     <section aria-label={words.title} className="flex flex-col gap-2 border-l-4 border-own pl-4">
       <h2 className="text-lg font-bold">
-        {words.title} <StandingMark standing="common-practice" />
+        {words.title} <ProvenanceMark standing="common-practice" />
       </h2>
       {isReplaced && <p>{words.replaceAnyway}</p>}
       <Choices
@@ -143,7 +143,7 @@ function HowToDress({
 function LookAgain({ part }: { readonly part: StruckPart }) {
   const bench = useInstrumentBench();
   const [surfaceCheck, ...others] = LOOK_AGAIN[part];
-  if (surfaceCheck === undefined || standingOf(bench, surfaceCheck) !== 'again') return null;
+  if (surfaceCheck === undefined || statusOf(bench, surfaceCheck) !== 'again') return null;
   return (
     <section aria-label={instruments.marks.again.title} className="border-l-4 border-own pl-4">
       <h2 className="text-lg font-bold">{instruments.marks.again.title}</h2>

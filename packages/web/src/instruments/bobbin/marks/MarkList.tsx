@@ -2,10 +2,10 @@ import { type StruckPart, surfaceOf, verdictOn } from '@nodo/knowledge';
 import { type Mark, partOf } from '@nodo/ticket';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
-import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
+import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
-import { mayDo, standingOf } from '../../frame/instrumentBench.ts';
+import { mayDo, statusOf } from '../../frame/instrumentBench.ts';
 import { keepPart, marksNow } from './marksOn.ts';
 
 /** The marks on a part found at this visit, what is to be done about each, and that the part is looked at. */
@@ -21,12 +21,12 @@ export function MarkList({
   const bench = useInstrumentBench();
   const words = instruments.marks;
   const marks = marksNow(bench).filter((mark) => partOf(mark) === part);
-  const standing = standingOf(bench, check);
+  const standing = statusOf(bench, check);
   const isEnded = marks.length > 0 && marks.every(({ end, kind }) => end || kind === 'depression');
   return (
     <section aria-label={words.list}>
       <h2 className="text-lg font-bold">
-        {words.list} <StandingMark standing="common-practice" />
+        {words.list} <ProvenanceMark standing="common-practice" />
       </h2>
       {marks.length === 0 && <p className="text-quiet">{words.none}</p>}
       <ol>

@@ -7,9 +7,9 @@ import { SurfaceMap } from '../../../drawing/surfaces/SurfaceMap.tsx';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Caution } from '../../../ticket/check/CheckStep.tsx';
-import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
+import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
-import { mayDo, standingOf } from '../../frame/instrumentBench.ts';
+import { mayDo, statusOf } from '../../frame/instrumentBench.ts';
 import { OpenFirst } from '../../frame/OpenFirst.tsx';
 import { DressingGuide } from './DressingGuide.tsx';
 import { EarlierMarks } from './EarlierMarks.tsx';
@@ -67,7 +67,7 @@ export function MarksPart() {
           </MarkPad>
           <p className="text-sm leading-snug text-quiet">
             {orientation(on)} {words.across(write.figure(on.across))}{' '}
-            <StandingMark standing="typical" />
+            <ProvenanceMark standing="typical" />
             {before.length > 0 && <span className="block">{words.earlier.legend}</span>}
           </p>
         </div>
@@ -118,7 +118,7 @@ function Surfaces({
     <ol aria-label={words.surfaces} className="flex flex-wrap gap-1.5">
       {surfaces.map(({ id, check, title }) => {
         const count = now.filter((mark) => mark.surface === id).length;
-        const standing = standingOf(bench, check);
+        const standing = statusOf(bench, check);
         return (
           <li key={id}>
             <button

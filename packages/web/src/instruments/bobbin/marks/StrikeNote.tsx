@@ -1,9 +1,9 @@
 import { DROVE_IT, type LikelyStrike, STRUCK_PARTS } from '@nodo/knowledge';
 import { instruments } from '../../../messages/instruments.ts';
-import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
+import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { CheckLinks } from '../../frame/CheckLinks.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
-import { standingOf } from '../../frame/instrumentBench.ts';
+import { statusOf } from '../../frame/instrumentBench.ts';
 import { strikesNow, surfacesOf } from './marksOn.ts';
 
 /** The events that the marks on several parts likely came from, and what can have driven the needle there. */
@@ -17,7 +17,7 @@ export function StrikeNote() {
     (part) =>
       !seen.has(part) &&
       surfacesOf(bench).some(
-        (surface) => surface.part === part && standingOf(bench, surface.check) === 'not-yet',
+        (surface) => surface.part === part && statusOf(bench, surface.check) === 'not-yet',
       ),
   );
   return (
@@ -27,7 +27,7 @@ export function StrikeNote() {
       className="border-l-4 border-hazard pl-4 leading-snug"
     >
       <h2 className="text-lg font-bold">
-        {words.title} <StandingMark standing="common-practice" />
+        {words.title} <ProvenanceMark standing="common-practice" />
       </h2>
       {strikes.map((strike) => (
         <p key={strike.marks.join()}>{strikeWords(strike)}</p>

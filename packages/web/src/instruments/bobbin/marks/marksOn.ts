@@ -12,12 +12,12 @@ import {
 import {
   type EarlierMark,
   type Mark,
-  type MarkEndTold,
+  type MarkEnd,
   marksLeft,
   openMarks,
   repairsDone,
 } from '@nodo/ticket';
-import { type InstrumentBench, keepLook, standingOf } from '../../frame/instrumentBench.ts';
+import { type InstrumentBench, keepLook, statusOf } from '../../frame/instrumentBench.ts';
 
 /** The surfaces that this machine has. */
 export function surfacesOf({ model }: InstrumentBench): readonly Surface[] {
@@ -75,13 +75,13 @@ export function endMarks(
   bench: InstrumentBench,
   part: StruckPart,
   ended: readonly Mark[],
-  end: MarkEndTold,
+  end: MarkEnd,
 ): void {
   const { onTicket } = bench;
   const check = SURFACES.find((surface) => surface.part === part)?.check;
   if (!onTicket || check === undefined) return;
   // What is dressed or replaced must have been found: the causes are reckoned from that.
-  if (standingOf(bench, check) !== 'found' && !keepPart(bench, part, check)) return;
+  if (statusOf(bench, check) !== 'found' && !keepPart(bench, part, check)) return;
   // One mark tells that its part was replaced; the others on it go with it.
   for (const mark of end.how === 'replaced' ? ended.slice(0, 1) : ended) {
     if (!onTicket.record('mark-ended', { mark: mark.id, end })) return;

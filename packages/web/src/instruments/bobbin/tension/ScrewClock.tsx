@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { ClockRing, onRing } from '../../../drawing/ClockRing.tsx';
 import { instruments } from '../../../messages/instruments.ts';
 import { readNumber } from '../../../messages/typed.ts';
-import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
+import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { Choices, Reading } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
@@ -38,7 +38,7 @@ export function ScrewClock() {
   return (
     <section aria-label={words.title} className="flex flex-col gap-3">
       <h2 className="text-lg font-bold">
-        {words.title} <StandingMark standing="common-practice" />
+        {words.title} <ProvenanceMark standing="common-practice" />
       </h2>
       <Choices
         legend={words.which}

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Caution } from '../../../ticket/check/CheckStep.tsx';
-import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
+import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Choices } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { Looks } from '../../frame/Looks.tsx';
@@ -49,7 +49,7 @@ export function TensionPart() {
           )}
           <p className="font-mono text-lg">
             {words.limit(write.figure(least), write.figure(most))}{' '}
-            <StandingMark standing={limit.standing} />
+            <ProvenanceMark standing={limit.standing} />
           </p>
         </div>
         <Choices

@@ -20,7 +20,9 @@ export function keepTension(
   const [low, high] =
     check === 'case-drop' ? ['drop-free', 'drop-holds'] : ['gauge-low', 'gauge-high'];
   const seen = { low, high, good: undefined }[stand];
-  const isSet = onTicket.ticket.deeds.some(({ action }) => action === 'case-screw-turned');
+  const isSet = onTicket.ticket.performedActions.some(
+    ({ action }) => action === 'case-screw-turned',
+  );
   if (mayDo(bench)) {
     onTicket.record('measured', {
       quantity: 'bobbin-tension',

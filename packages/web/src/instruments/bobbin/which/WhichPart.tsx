@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { BobbinsOver } from '../../../drawing/BobbinsOver.tsx';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
-import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
+import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Choices, Reading } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { keepLook, mayDo } from '../../frame/instrumentBench.ts';
@@ -90,7 +90,7 @@ export function WhichPart() {
         {!measured && <p className="text-lg">{words.measureFirst}</p>}
         {measured && (
           <p className="text-2xl font-bold">
-            {is ? words.is(is.bobbin.title) : words.isNone} <StandingMark standing="typical" />
+            {is ? words.is(is.bobbin.title) : words.isNone} <ProvenanceMark standing="typical" />
           </p>
         )}
         {measured && takes && against && (

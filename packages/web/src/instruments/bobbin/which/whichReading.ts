@@ -8,7 +8,7 @@ import {
   type MeasuredBobbin,
   matchBobbin,
 } from '@nodo/knowledge';
-import type { MachineCard } from '@nodo/shop';
+import type { MachineProfile } from '@nodo/shop';
 import type { Measure } from '@nodo/ticket';
 import { readNumber } from '../../../messages/typed.ts';
 
@@ -30,7 +30,7 @@ export interface TypedBobbinMeasures {
 interface Takes {
   readonly traits: readonly string[];
   readonly takes: BobbinClassId | undefined;
-  readonly service: MachineCard['service'];
+  readonly service: MachineProfile['service'];
 }
 
 export interface BobbinReading {
@@ -107,7 +107,7 @@ function lengthOf(typed: string): number | undefined {
 }
 
 /** What the machine's own bobbin measures: by its card, and its hole as it was measured beside this one. */
-function ownMeasures(service: MachineCard['service'], hole: number | undefined) {
+function ownMeasures(service: MachineProfile['service'], hole: number | undefined) {
   const known = BOBBIN_MEASURES.flatMap((measure) => {
     const value = service[`bobbin-${measure}`];
     return value ? [[measure, [value.least, value.most]] as const] : [];

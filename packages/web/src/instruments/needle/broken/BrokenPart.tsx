@@ -8,7 +8,7 @@ import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { readNumber } from '../../../messages/typed.ts';
 import { Caution } from '../../../ticket/check/CheckStep.tsx';
-import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
+import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
 import { ReasonForm } from '../../../ui/ReasonForm.tsx';
@@ -91,7 +91,7 @@ export function BrokenPart() {
           className="w-52"
           onChange={({ target }) => setWholeTyped(target.value)}
         />
-        <StandingMark standing="typical" />
+        <ProvenanceMark standing="typical" />
       </form>
       {pieces.length > 0 && (
         <ul className="flex flex-wrap gap-2">
@@ -117,7 +117,7 @@ export function BrokenPart() {
       {place && account?.state === 'missing' && (
         <section aria-label={words.lookIn}>
           <h2 className="font-bold">
-            {words.lookIn} <StandingMark standing="common-practice" />
+            {words.lookIn} <ProvenanceMark standing="common-practice" />
           </h2>
           <ol className="list-decimal pl-6">
             {place.lookIn.map((where) => (

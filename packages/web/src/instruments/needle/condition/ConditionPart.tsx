@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Caution } from '../../../ticket/check/CheckStep.tsx';
-import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
+import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Choices, Reading } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { type InstrumentBench, threadOn } from '../../frame/instrumentBench.ts';
@@ -91,7 +91,7 @@ export function ConditionPart() {
           <ul className="flex flex-col gap-3 border-l-4 border-own pl-4 leading-snug">
             {(means.length > 0 ? means : [words.means.sound]).map((text) => (
               <li key={text}>
-                {text} <StandingMark standing="common-practice" />
+                {text} <ProvenanceMark standing="common-practice" />
               </li>
             ))}
           </ul>

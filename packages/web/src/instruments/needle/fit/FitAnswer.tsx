@@ -2,7 +2,7 @@ import { sizeName } from '@nodo/core';
 import { coatingOf, type NeedleFit, pointOf } from '@nodo/knowledge';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
-import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
+import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 
 /** The needle to take, in the words of its packet, and why. */
 export function FitAnswer({ fit }: { readonly fit: NeedleFit }) {
@@ -25,7 +25,9 @@ export function FitAnswer({ fit }: { readonly fit: NeedleFit }) {
         {fit.reasons.map((reason) => (
           <li key={reason.because} className="flex gap-1">
             <span>{words.reasons(reason, write.figure)}</span>
-            <StandingMark standing={reason.because === 'fabric' ? 'common-practice' : 'typical'} />
+            <ProvenanceMark
+              standing={reason.because === 'fabric' ? 'common-practice' : 'typical'}
+            />
           </li>
         ))}
       </ul>

@@ -1,7 +1,7 @@
 import { pathTo } from '@nodo/api';
 import { FINENESS_UNITS, numberIn, tex } from '@nodo/core';
 import { EVERYDAY_POINTS, type EverydayPoint, FABRICS, fitNeedle, pointOf } from '@nodo/knowledge';
-import { threadAcross, type WorkTold, workOf } from '@nodo/ticket';
+import { type SewingWork, threadAcross, workOf } from '@nodo/ticket';
 import { useState } from 'react';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
@@ -121,7 +121,7 @@ export function FitPart() {
 }
 
 /** The same thread in every unit. */
-function SameThread({ work }: { readonly work: WorkTold }) {
+function SameThread({ work }: { readonly work: SewingWork }) {
   const words = instruments.needle.thread;
   const round = (value: number) => write.figure(Math.round(value * 10) / 10);
   return (

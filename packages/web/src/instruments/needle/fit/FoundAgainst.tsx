@@ -4,7 +4,7 @@ import { needleLine } from '@nodo/shop';
 import type { NeedleIn } from '@nodo/ticket';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
-import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
+import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { KeepButton } from '../../frame/KeepButton.tsx';
 
@@ -61,7 +61,7 @@ export function FoundAgainst({
       {found.size !== fit.best && (
         <p className="mt-1 text-quiet">
           {words.givesWay(say(foundGives), say(chosen))} {words.stiffer(say(times))}{' '}
-          <StandingMark standing="derived" />
+          <ProvenanceMark standing="derived" />
         </p>
       )}
       <WouldDo />

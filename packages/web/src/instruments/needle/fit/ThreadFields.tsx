@@ -1,13 +1,13 @@
 import { countsPlies, FIBRES, FINENESS_UNITS, type Fibre, type FinenessUnit } from '@nodo/core';
 import { THREAD_KINDS, type ThreadKind } from '@nodo/knowledge';
-import type { ThreadTold, WorkCommand } from '@nodo/ticket';
+import type { ThreadSpec, WorkCommand } from '@nodo/ticket';
 import { instruments } from '../../../messages/instruments.ts';
 import { Select, TextField } from '../../../ui/Field.tsx';
 import { Choices } from '../../frame/bits.tsx';
 
 /** What was typed of the thread. */
 export interface TypedThread {
-  readonly by: ThreadTold['by'];
+  readonly by: ThreadSpec['by'];
   readonly unit: FinenessUnit;
   readonly number: string;
   readonly plies: string;

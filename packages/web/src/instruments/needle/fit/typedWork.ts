@@ -1,6 +1,6 @@
 import { whereValid } from '@nodo/core';
 import type { FabricId } from '@nodo/knowledge';
-import { finenessOf, type ThreadTold, type WorkCommand, type WorkTold } from '@nodo/ticket';
+import { finenessOf, type SewingWork, type ThreadSpec, type WorkCommand } from '@nodo/ticket';
 import { readNumber } from '../../../messages/typed.ts';
 import type { TypedThread } from './ThreadFields.tsx';
 
@@ -22,7 +22,7 @@ export function typedWork(work: WorkCommand | undefined): TypedWork {
 }
 
 /** The thread that was typed; undefined while a number of it is missing. */
-function threadToldBy(typed: TypedThread): ThreadTold | undefined {
+function threadToldBy(typed: TypedThread): ThreadSpec | undefined {
   const positive = (text: string) => {
     const value = readNumber(text);
     return value !== undefined && value > 0 ? value : undefined;
@@ -55,7 +55,7 @@ const MOST_LAYERS = 40;
 export function workTyped(
   typed: TypedWork,
   thread: TypedThread,
-): WorkTold | 'incomplete' | 'impossible' {
+): SewingWork | 'incomplete' | 'impossible' {
   const told = threadToldBy(thread);
   const layers = readNumber(typed.layers);
   const thickness = readNumber(typed.thickness);

@@ -1,4 +1,4 @@
-import type { CallFault } from '@nodo/client';
+import type { CallError } from '@nodo/client';
 import { SOLD_SIZES, sizeName } from '@nodo/core';
 import { NEEDLE_COATINGS, NEEDLE_POINTS } from '@nodo/knowledge';
 import { needleLine } from '@nodo/shop';
@@ -6,7 +6,7 @@ import { mayRecord, type NeedleIn, type RegisterEntry } from '@nodo/ticket';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useRegisterNeedleMutation } from '../../../api/client.ts';
-import { faultWords } from '../../../messages/faults.ts';
+import { faultWords } from '../../../messages/errors.ts';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { readNumber } from '../../../messages/typed.ts';
@@ -221,7 +221,7 @@ function NeedleForm({
           {!now && <p className="mt-1 text-sm text-quiet">{words.beforeUnknown}</p>}
         </Choices>
       )}
-      {error !== undefined && <p role="alert">{faultWords(error as CallFault)}</p>}
+      {error !== undefined && <p role="alert">{faultWords(error as CallError)}</p>}
       <Button type="submit" look="main" className="self-start" disabled={!isReady || isLoading}>
         {words.keep}
       </Button>

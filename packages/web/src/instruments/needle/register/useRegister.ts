@@ -1,4 +1,4 @@
-import type { CallFault } from '@nodo/client';
+import type { CallError } from '@nodo/client';
 import { inTimeOrder, type OpenedNeedle, registerOf } from '@nodo/shop';
 import type { RegisterEntry, Ticket } from '@nodo/ticket';
 import { useMemo } from 'react';
@@ -20,7 +20,7 @@ export function useRegister({ machine, onTicket }: RegisterOf): {
   readonly entries: readonly RegisterEntry[];
   readonly opened: readonly OpenedNeedle[];
   readonly usedUp: number;
-  readonly fault: CallFault | undefined;
+  readonly fault: CallError | undefined;
   /** False as long as the server may still say otherwise. */
   readonly isRead: boolean;
 } {
@@ -44,14 +44,14 @@ export function useRegister({ machine, onTicket }: RegisterOf): {
         ({ id }) => !taken.has(id),
       ),
       usedUp,
-      fault: error as CallFault | undefined,
+      fault: error as CallError | undefined,
       isRead: machine === undefined || data !== undefined || error !== undefined,
     };
   }, [machine, data, own, error]);
 }
 
 /** A new needle went in, and which it is was not written down yet. */
-export function isUntold({ deeds, life }: Ticket): boolean {
-  const changed = deeds.findLast(({ action }) => action === 'needle-replaced')?.seq ?? 0;
+export function isUntold({ performedActions, life }: Ticket): boolean {
+  const changed = performedActions.findLast(({ action }) => action === 'needle-replaced')?.seq ?? 0;
   return changed > (life.needles.at(-1)?.seq ?? 0);
 }

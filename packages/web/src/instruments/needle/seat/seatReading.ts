@@ -9,8 +9,8 @@ import {
   USUAL_MEETING,
 } from '@nodo/core';
 import { ANGLE_TOLERANCE, type FamilyModel, type ScarfSide, SEAT_TOLERANCE } from '@nodo/knowledge';
-import type { MachineCard } from '@nodo/shop';
-import type { CommandOf, EventType, MeasureLimit } from '@nodo/ticket';
+import type { MachineProfile } from '@nodo/shop';
+import type { CommandPayload, EventType, MeasureLimit } from '@nodo/ticket';
 
 /** What was answered of one needle so far. */
 export interface SeatReading {
@@ -83,7 +83,7 @@ export const SEAT_CHECK_IDS = SEAT_CHECKS.map(([check]) => check);
 
 /** One entry to be made. */
 export type Entry = {
-  [Type in EventType]: readonly [type: Type, command: CommandOf<Type>];
+  [Type in EventType]: readonly [type: Type, command: CommandPayload<Type>];
 }[EventType];
 
 /**
@@ -134,7 +134,7 @@ export function seatEntries(
 const LOW_LIMIT: MeasureLimit = { least: 0, most: SEAT_TOLERANCE, standing: 'typical' };
 
 /** How far a pointer may be off, by the machine's card or else by common practice round its target. */
-export function angleLimitOf(card: MachineCard | undefined): MeasureLimit {
+export function angleLimitOf(card: MachineProfile | undefined): MeasureLimit {
   const value = card?.service['needle-angle'];
   if (value && value.most > value.least) {
     return { least: value.least, most: value.most, standing: 'shop' };
@@ -148,16 +148,16 @@ export function angleLimitOf(card: MachineCard | undefined): MeasureLimit {
 }
 
 /** The angle at which this machine's needles are set; square where its card says nothing. */
-export function targetAngle(card: MachineCard | undefined): number {
+export function targetAngle(card: MachineProfile | undefined): number {
   const value = card?.service['needle-angle'];
   return value ? (value.least + value.most) / 2 : 0;
 }
 
 /** How the hook meets the needle on this machine: its card's values, else typical ones. */
-export function meetingOf(card: MachineCard | undefined): HookMeeting {
+export function meetingOf(card: MachineProfile | undefined): HookMeeting {
   const middle = (value: { readonly least: number; readonly most: number } | undefined) =>
     value && mm((value.least + value.most) / 2);
-  const service: MachineCard['service'] = card?.service ?? {};
+  const service: MachineProfile['service'] = card?.service ?? {};
   const lift = middle(service['loop-lift']);
   return {
     ...USUAL_MEETING,

@@ -1,5 +1,5 @@
 import type { FamilyModel } from '@nodo/knowledge';
-import { assess, checkStanding, stateEpoch, type Ticket } from '@nodo/ticket';
+import { assess, checkOutcome, stateEpoch, type Ticket } from '@nodo/ticket';
 import { SEAT_CHECK_IDS } from './seatReading.ts';
 
 const SETS: ReadonlySet<string> = new Set(['needle-set', 'needle-replaced', 'socket-cleared']);
@@ -25,13 +25,13 @@ export function seatStanding(ticket: Ticket, model: FamilyModel): SeatStanding {
   }
   const checks = SEAT_CHECK_IDS.filter((check) => model.checks.has(check));
   const duty = assess(ticket, model).duties.find(({ duty: id }) => id === 'seat-again');
-  const turned = ticket.deeds.some(
+  const turned = ticket.performedActions.some(
     ({ action, epoch }) => action === 'hand-turned' && stateEpoch(ticket, epoch) === present,
   );
   return {
-    isSet: ticket.deeds.some(({ action }) => SETS.has(action)),
+    isSet: ticket.performedActions.some(({ action }) => SETS.has(action)),
     wrong: new Set([...wrong].flatMap(([finding, seen]) => (seen ? [finding] : []))),
-    isRight: checks.every((check) => checkStanding(ticket, model, check).normal),
+    isRight: checks.every((check) => checkOutcome(ticket, model, check).normal),
     owesTurning: duty?.state === 'owed' && !turned,
   };
 }

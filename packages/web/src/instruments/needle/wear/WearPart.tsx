@@ -14,7 +14,7 @@ import { useState } from 'react';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { readNumber } from '../../../messages/typed.ts';
-import { StandingMark } from '../../../ticket/ProvenanceMark.tsx';
+import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { shopClock } from '../../../time/shopTime.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
@@ -150,7 +150,7 @@ export function WearPart() {
             </section>
             <p className="text-quiet">
               {words.passes(write.figure(Math.round(eyePasses(mm(habit.threadPerStitch)))))}{' '}
-              <StandingMark standing="derived" />
+              <ProvenanceMark standing="derived" />
             </p>
             {mayKeep(bench) && (
               <div className="flex flex-col gap-3">
@@ -189,7 +189,7 @@ function SchoolLine({
     <li>
       <p className="flex flex-wrap items-baseline gap-x-3">
         <span className="font-semibold">{title}</span>
-        <StandingMark standing={standing} />
+        <ProvenanceMark standing={standing} />
         <span className={due ? 'font-bold text-hazard' : ''}>
           {due ? words.due : by ? leftWords(by.left, habit, week) : words.noCount}
         </span>

@@ -10,8 +10,8 @@ import {
 } from '@nodo/knowledge';
 import { needleLine } from '@nodo/shop';
 import { threadLine, workOf } from '@nodo/ticket';
-import { type Subject, writeDayOf } from './forCustomer.ts';
 import { mm, type Page, rule, write } from './page.ts';
+import { type Subject, writeDayOf } from './parts.ts';
 
 const LEFT = 10;
 const TEXT_WIDE = 96;

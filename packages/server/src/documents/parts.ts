@@ -1,14 +1,14 @@
 import type { Customer } from '@nodo/api';
 import { type Day, dayOf } from '@nodo/kernel';
 import type { FamilyModel } from '@nodo/knowledge';
-import type { ShopCard } from '@nodo/shop';
+import type { ShopProfile } from '@nodo/shop';
 import type { Ticket } from '@nodo/ticket';
 import { drawCode, type Page, rule, write } from './page.ts';
 
 /** What is printed about. */
 export interface Subject {
   readonly shop: string;
-  readonly card: ShopCard;
+  readonly card: ShopProfile;
   readonly ticket: Ticket;
   readonly model: FamilyModel;
   readonly customer: Customer | null;
@@ -29,7 +29,7 @@ const DAY = new Intl.DateTimeFormat('en-GB', {
 export const writeDay = (on: Day): string => DAY.format(new Date(on));
 
 /** The day in the shop on which something happened. */
-export const writeDayOf = (instant: string, { timeZone }: ShopCard): string =>
+export const writeDayOf = (instant: string, { timeZone }: ShopProfile): string =>
   writeDay(dayOf(instant, timeZone));
 
 export const LEFT = 14;

@@ -1,4 +1,4 @@
-import { CoreFault } from '../errors/coreError.ts';
+import { CoreError } from '../errors/coreError.ts';
 import { type Branch, type Evidence, type FailedTrial, prepare } from './evidence.ts';
 import { dot } from './masses.ts';
 import type { Network } from './network.ts';
@@ -35,7 +35,7 @@ export interface Masses {
  * @throws CoreFault `too-many-positives` above {@link MAX_SHARED_POSITIVES};
  *   `unknown-id` for a finding or cause that the network does not have.
  */
-export class Reckoner {
+export class PosteriorEngine {
   /** Natural logarithm of the scale of all masses. */
   readonly logScale: number;
   /** 1 for each set of explained things that accounts for the evidence. */
@@ -56,7 +56,7 @@ export class Reckoner {
   constructor(network: Network, evidence: Evidence) {
     const prepared = prepare(network, evidence);
     if (prepared.bitLeaks.length > MAX_SHARED_POSITIVES) {
-      throw new CoreFault('too-many-positives', {
+      throw new CoreError('too-many-positives', {
         count: prepared.bitLeaks.length,
         most: MAX_SHARED_POSITIVES,
       });

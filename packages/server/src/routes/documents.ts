@@ -1,21 +1,21 @@
 import { readFile } from 'node:fs/promises';
 import { ENDPOINTS, type Reach } from '@nodo/api';
 import { refuse } from '@nodo/kernel';
-import { beginsTicket, tablesOf, ticketOf } from '@nodo/ticket';
+import { beginsTicket, foldTicket, modelOfTicket } from '@nodo/ticket';
 import type { Express } from 'express';
 import type { Auth } from '../auth/auth.ts';
+import { printed } from '../documents/documents.ts';
 import { route } from '../http/route.ts';
-import { printed } from '../papers/papers.ts';
 import type { PhotoStore } from '../photos/photoStore.ts';
 import type { EventStore } from '../store/port.ts';
 import { editionIn } from '../store/record.ts';
-import type { Cards } from './cards.ts';
+import type { Profiles } from './profiles.ts';
 
 /** Tags, receipts and bills as PDF. */
-export function paperRoutes(
+export function documentRoutes(
   app: Express,
   { people }: Auth,
-  { sheets }: Pick<Cards, 'sheets'>,
+  { sheets }: Pick<Profiles, 'sheets'>,
   store: EventStore,
   photos: PhotoStore,
   reach: Reach | null,
@@ -27,8 +27,8 @@ export function paperRoutes(
       editionIn(store, shop),
       sheets.read(shop),
     ]);
-    const ticket = ticketOf(params.ticket, events);
-    const model = tablesOf(ticket, edition);
+    const ticket = foldTicket(params.ticket, events);
+    const model = modelOfTicket(ticket, edition);
     const [first] = events;
     if (!model || !first || !beginsTicket(first) || ticket.intake?.tag === undefined) {
       return { ok: false, refusal: refuse('no-such-ticket', 'params.ticket') };

@@ -1,5 +1,5 @@
 /** Small things of this device, written at once: what waits to be sent. */
-export interface Shelf {
+export interface KeyValueStorage {
   keys(): readonly string[];
   get(key: string): string | null;
   set(key: string, value: string): void;

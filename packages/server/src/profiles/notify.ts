@@ -1,7 +1,7 @@
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
 
 /** Tells every screen of the shop, on commit, that a card moved. */
-export async function tellOfCards(
+export async function notifyOfProfiles(
   db: Sequelize,
   shop: string,
   transaction: Transaction,

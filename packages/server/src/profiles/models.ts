@@ -1,4 +1,4 @@
-import type { MachineCard, ShopCard } from '@nodo/shop';
+import type { MachineProfile, ShopProfile } from '@nodo/shop';
 import type { NeedleIn } from '@nodo/ticket';
 import type { ModelStatic, Sequelize } from 'sequelize';
 import {
@@ -17,7 +17,7 @@ export type MachineRow = Row<{
   id: string;
   customerId: string | null;
   revision: number;
-  card: MachineCard;
+  card: MachineProfile;
 }>;
 
 export type MachineRevisionRow = Row<{
@@ -26,7 +26,7 @@ export type MachineRevisionRow = Row<{
   revision: number;
   at: Date;
   byPerson: string;
-  card: MachineCard;
+  card: MachineProfile;
 }>;
 
 export type NeedleEntryRow = Row<{
@@ -39,18 +39,19 @@ export type NeedleEntryRow = Row<{
 }>;
 
 /** As it lies in the database; before a shop has said its time zone there is none in it. */
-export type StoredShopCard = Omit<ShopCard, 'timeZone'> & Partial<Pick<ShopCard, 'timeZone'>>;
-export type ShopSheetRow = Row<{ shopId: string; revision: number; card: StoredShopCard }>;
+export type StoredShopProfile = Omit<ShopProfile, 'timeZone'> &
+  Partial<Pick<ShopProfile, 'timeZone'>>;
+export type ShopProfileRow = Row<{ shopId: string; revision: number; card: StoredShopProfile }>;
 
-export interface CardModels {
+export interface ProfileModels {
   readonly machines: ModelStatic<MachineRow>;
   readonly machineRevisions: ModelStatic<MachineRevisionRow>;
   readonly needleEntries: ModelStatic<NeedleEntryRow>;
-  readonly shopSheets: ModelStatic<ShopSheetRow>;
+  readonly shopSheets: ModelStatic<ShopProfileRow>;
 }
 
 /** Machines and what holds for a shop, as the migrations made them. */
-export function defineCardModels(db: Sequelize): CardModels {
+export function defineProfileModels(db: Sequelize): ProfileModels {
   return {
     machines: db.define<MachineRow>(
       'machine',
@@ -87,7 +88,7 @@ export function defineCardModels(db: Sequelize): CardModels {
       },
       AS_MIGRATED,
     ),
-    shopSheets: db.define<ShopSheetRow>(
+    shopSheets: db.define<ShopProfileRow>(
       'shop_sheet',
       { shopId: key(), revision: whole(), card: document() },
       AS_MIGRATED,

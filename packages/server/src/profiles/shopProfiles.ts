@@ -1,34 +1,34 @@
-import type { ShopSheet } from '@nodo/api';
-import { NEW_SHOP_CARD, type ShopCard } from '@nodo/shop';
+import type { ShopRecord } from '@nodo/api';
+import { NEW_SHOP_PROFILE, type ShopProfile } from '@nodo/shop';
 import type { Sequelize } from 'sequelize';
 import { withShop } from '../db/connect.ts';
-import { type CardModels, defineCardModels, type StoredShopCard } from './cardModels.ts';
-import { tellOfCards } from './tell.ts';
+import { defineProfileModels, type ProfileModels, type StoredShopProfile } from './models.ts';
+import { notifyOfProfiles } from './notify.ts';
 
 /** What holds for a whole shop: money, patience, working time, time zone. */
-export class ShopSheets {
-  private readonly models: CardModels;
+export class ShopProfiles {
+  private readonly models: ProfileModels;
 
   /** @param zone the server's own time zone, for shops that have not said theirs */
   constructor(
     private readonly db: Sequelize,
     private readonly zone: string,
   ) {
-    this.models = defineCardModels(db);
+    this.models = defineProfileModels(db);
   }
 
-  read(shop: string): Promise<ShopSheet> {
+  read(shop: string): Promise<ShopRecord> {
     return withShop(this.db, shop, async (transaction) => {
       const row = await this.models.shopSheets.findOne({ where: { shopId: shop }, transaction });
-      return row ? this.sheetOf(row.revision, row.card) : this.sheetOf(0, UNSAID);
+      return row ? this.recordOf(row.revision, row.card) : this.recordOf(0, UNSAID);
     });
   }
 
   /** @returns undefined when somebody else changed it meanwhile. */
   change(
     shop: string,
-    { revision, card }: { readonly revision: number; readonly card: ShopCard },
-  ): Promise<ShopSheet | undefined> {
+    { revision, card }: { readonly revision: number; readonly card: ShopProfile },
+  ): Promise<ShopRecord | undefined> {
     return withShop(this.db, shop, async (transaction) => {
       // The first one writes the row; whoever does so at the same time waits for it.
       if (revision === 0) {
@@ -43,13 +43,13 @@ export class ShopSheets {
         transaction,
       });
       if (written === 0) return undefined;
-      await tellOfCards(this.db, shop, transaction);
-      return this.sheetOf(next.revision, card);
+      await notifyOfProfiles(this.db, shop, transaction);
+      return this.recordOf(next.revision, card);
     });
   }
 
   /** Cards of before shops had a time zone, and those of shops that have said nothing, have none. */
-  private sheetOf(revision: number, { timeZone, ...card }: StoredShopCard): ShopSheet {
+  private recordOf(revision: number, { timeZone, ...card }: StoredShopProfile): ShopRecord {
     return {
       revision,
       card: { ...card, timeZone: timeZone ?? this.zone },
@@ -58,4 +58,4 @@ export class ShopSheets {
   }
 }
 
-const { timeZone: _, ...UNSAID } = NEW_SHOP_CARD;
+const { timeZone: _, ...UNSAID } = NEW_SHOP_PROFILE;

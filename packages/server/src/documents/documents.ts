@@ -1,12 +1,12 @@
-import type { Paper } from '@nodo/api';
-import type { ShopCard } from '@nodo/shop';
+import type { DocumentKind } from '@nodo/api';
+import type { ShopProfile } from '@nodo/shop';
 import { repairsDone } from '@nodo/ticket';
-import { drawHead, fact, LEFT, type Subject, WIDE, writeDay, writeDayOf } from './forCustomer.ts';
 import { drawNeedleCard } from './needleCard.ts';
 import { drawCode, mm, type Page, rule, sheet, write } from './page.ts';
+import { drawHead, fact, LEFT, type Subject, WIDE, writeDay, writeDayOf } from './parts.ts';
 
 /** Prints a paper of a ticket as PDF. */
-export function printed(paper: Paper, subject: Subject): Promise<Buffer> {
+export function printed(paper: DocumentKind, subject: Subject): Promise<Buffer> {
   const title = `${subject.shop}: ${subject.ticket.intake?.label ?? ''}`;
   switch (paper) {
     case 'tag-a7':
@@ -86,7 +86,7 @@ function drawReceipt(page: Page, subject: Subject): void {
   }
 }
 
-function limitWords(limit: number | null | undefined, { currency }: ShopCard): string {
+function limitWords(limit: number | null | undefined, { currency }: ShopProfile): string {
   if (limit === undefined) return '';
   if (limit === null) return 'Nothing is spent without asking you.';
   return `Up to ${money(limit, currency)} without asking you again.`;

@@ -4,14 +4,14 @@ import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
 
 /** What is printed of a ticket: the shelf tag in two sizes, and what the customer takes along. */
-export const PAPERS = ['tag-a7', 'tag-label', 'receipt', 'bill', 'needle-card'] as const;
-export type Paper = (typeof PAPERS)[number];
+export const DOCUMENT_KINDS = ['tag-a7', 'tag-label', 'receipt', 'bill', 'needle-card'] as const;
+export type DocumentKind = (typeof DOCUMENT_KINDS)[number];
 
 /** A paper as PDF. */
 export const readPaper = defineEndpoint({
   ...ADDRESSES.readPaper,
   roles: AT_THE_COUNTER,
-  params: z.object({ ticket: uuid, paper: z.enum(PAPERS) }),
+  params: z.object({ ticket: uuid, paper: z.enum(DOCUMENT_KINDS) }),
   body: z.undefined(),
   answer: z.never(),
 });

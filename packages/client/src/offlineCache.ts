@@ -5,7 +5,7 @@ import type { Copies, Ports } from './ports.ts';
 import { appendInOrder, placeOnRack } from './tickets.ts';
 
 /** What a screen needs to go on without the network. */
-const KEPT: ReadonlySet<EndpointName> = new Set<EndpointName>([
+const CACHED: ReadonlySet<EndpointName> = new Set<EndpointName>([
   'whoAmI',
   'listPeople',
   'listTickets',
@@ -27,7 +27,7 @@ const ticketPath = (ticket: string): string => pathTo('readTicket', { ticket });
  * Copies of what the server said, for the time when it says nothing: who is signed in, the
  * Rack, the tables, and every open ticket, kept true to the stream.
  */
-export class Keeper {
+export class OfflineCache {
   private readonly copies: Copies;
   private readonly now: () => number;
   private inOrder: Promise<unknown> = Promise.resolve();
@@ -50,7 +50,7 @@ export class Keeper {
    * @param onlyNow something is there already, and a copy would not be newer.
    */
   async through(request: Asked, answer: Answered, onlyNow: boolean): Promise<Answered> {
-    if (!KEPT.has(request.name)) return answer;
+    if (!CACHED.has(request.name)) return answer;
     const path = pathOf(request);
     if ('data' in answer) {
       this.copied.delete(path);

@@ -2,7 +2,7 @@ import { useEffect } from 'react';
 import { call } from '../api/client.ts';
 
 /** Told again so often; the server forgets who is silent for 45 seconds. */
-const TELL_AGAIN_MS = 20_000;
+const REPEAT_MS = 20_000;
 /** Passing by is not looking. */
 const SETTLED_MS = 250;
 
@@ -12,13 +12,13 @@ function lookAt(ticket: string | null, check: string | null): void {
 }
 
 /** Tells the other screens what this one looks at, as long as it does. */
-export function useLookAt(ticket: string, check: string | null): void {
+export function usePresence(ticket: string, check: string | null): void {
   useEffect(() => {
     const tell = () => {
       if (document.visibilityState === 'visible') lookAt(ticket, check);
     };
     const settled = setTimeout(tell, SETTLED_MS);
-    const again = setInterval(tell, TELL_AGAIN_MS);
+    const again = setInterval(tell, REPEAT_MS);
     return () => {
       clearTimeout(settled);
       clearInterval(again);

@@ -1,15 +1,15 @@
 import type { NewMachine } from '@nodo/api';
 import type { RefusalCode } from '@nodo/kernel';
-import type { MachineCard } from '@nodo/shop';
+import type { MachineProfile } from '@nodo/shop';
 import type { RackEntry } from '@nodo/ticket';
 import { Op, type Sequelize, type Transaction } from 'sequelize';
 import { withShop } from '../db/connect.ts';
 import { defineModels, type Models } from '../db/models.ts';
 import { placeWords } from '../search/places.ts';
-import type { CardModels, MachineRevisionRow, MachineRow } from './cardModels.ts';
-import { defineCardModels } from './cardModels.ts';
 import { knownAs } from './customers.ts';
-import { tellOfCards } from './tell.ts';
+import type { MachineRevisionRow, MachineRow, ProfileModels } from './models.ts';
+import { defineProfileModels } from './models.ts';
+import { notifyOfProfiles } from './notify.ts';
 
 export interface KnownMachine {
   readonly row: MachineRow;
@@ -22,7 +22,7 @@ export interface KnownMachine {
 
 export interface MachineChange {
   readonly revision: number;
-  readonly card: MachineCard;
+  readonly card: MachineProfile;
   readonly customer: string | null;
 }
 
@@ -32,13 +32,13 @@ type Changed =
 
 /** The machines that came to a shop. */
 export class Machines {
-  private readonly models: Models & CardModels;
+  private readonly models: Models & ProfileModels;
 
   constructor(
     private readonly db: Sequelize,
     private readonly now: () => Date,
   ) {
-    this.models = { ...defineModels(db), ...defineCardModels(db) };
+    this.models = { ...defineModels(db), ...defineProfileModels(db) };
   }
 
   find(shop: string, id: string): Promise<KnownMachine | undefined> {
@@ -101,7 +101,7 @@ export class Machines {
         tickets.map(({ ticketId }) => ticketId),
         transaction,
       );
-      await tellOfCards(this.db, shop, transaction);
+      await notifyOfProfiles(this.db, shop, transaction);
       return 'changed';
     });
   }
@@ -110,7 +110,7 @@ export class Machines {
 /** Writes down a machine that the shop sees for the first time, within a taking in. */
 export async function addMachine(
   db: Sequelize,
-  models: CardModels,
+  models: ProfileModels,
   shop: string,
   given: NewMachine & { readonly customer: string | null; readonly by: string; readonly at: Date },
   transaction: Transaction,
@@ -133,7 +133,7 @@ export async function addMachine(
 /** Whoever brings a machine and is written down with it owns it from then on. */
 export async function belongsTo(
   db: Sequelize,
-  models: CardModels,
+  models: ProfileModels,
   shop: string,
   machine: string,
   customer: string,

@@ -10,14 +10,14 @@ import { type FamilyModel, familyModel } from './familyModel.ts';
 export type ModelOf = (family: string, traits?: readonly string[]) => FamilyModel | undefined;
 
 /** One edition of the tables at work: laid out, the model of each family built once. */
-export interface Edition {
+export interface KnowledgeVersion {
   readonly source: KnowledgeSource;
   readonly knowledge: Knowledge;
   readonly modelOf: ModelOf;
 }
 
 /** Puts an edition that was proven sound to work. */
-export function editionOf(source: KnowledgeSource): Edition {
+export function knowledgeVersionOf(source: KnowledgeSource): KnowledgeVersion {
   const knowledge = storedKnowledge(source);
   const models = new Map<string, FamilyModel | undefined>();
   return {
@@ -38,12 +38,14 @@ const KEPT = 8;
  * How to put an edition with a shop's changes to work, the same object for the same changes,
  * so that whoever looks can tell by it whether anything moved.
  */
-export function changedEditions(shipped: Edition): (changes: readonly TableChange[]) => Edition {
-  const kept = new Map<string, Edition>();
+export function versionsWithChanges(
+  shipped: KnowledgeVersion,
+): (changes: readonly TableChange[]) => KnowledgeVersion {
+  const kept = new Map<string, KnowledgeVersion>();
   return (changes) => {
     if (changes.length === 0) return shipped;
     const key = JSON.stringify(changes);
-    const edition = kept.get(key) ?? editionOf(withChanges(shipped.source, changes));
+    const edition = kept.get(key) ?? knowledgeVersionOf(withChanges(shipped.source, changes));
     kept.delete(key);
     kept.set(key, edition);
     const [oldest] = kept.keys();

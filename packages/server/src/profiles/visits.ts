@@ -1,5 +1,5 @@
 import type { Visit } from '@nodo/api';
-import { type RackEntry, repairsDone, type TicketEvent, ticketOf } from '@nodo/ticket';
+import { foldTicket, type RackEntry, repairsDone, type TicketEvent } from '@nodo/ticket';
 
 /** A cause less likely than this was as good as ruled out. */
 const LEFT_OPEN_FROM = 0.05;
@@ -18,7 +18,7 @@ export function visitsOf(
     else byTicket.set(event.ticket, [event]);
   }
   return lines.map((line) => {
-    const ticket = ticketOf(line.ticket, byTicket.get(line.ticket) ?? []);
+    const ticket = foldTicket(line.ticket, byTicket.get(line.ticket) ?? []);
     const { life, closing } = ticket;
     return {
       line,

@@ -6,8 +6,8 @@ import type { NeedleIn, RegisterEntry } from '@nodo/ticket';
 import type { Sequelize, Transaction } from 'sequelize';
 import { withShop } from '../db/connect.ts';
 import { defineModels, type Models, toEvent } from '../db/models.ts';
-import { type CardModels, defineCardModels, type NeedleEntryRow } from './cardModels.ts';
-import { tellOfCards } from './tell.ts';
+import { defineProfileModels, type NeedleEntryRow, type ProfileModels } from './models.ts';
+import { notifyOfProfiles } from './notify.ts';
 
 interface AloneEntry {
   readonly id: string;
@@ -19,10 +19,10 @@ interface AloneEntry {
 
 /** Which needles are in a shop's machines: told by tickets, and by entries made without one. */
 export class Needles {
-  private readonly models: Models & CardModels;
+  private readonly models: Models & ProfileModels;
 
   constructor(private readonly db: Sequelize) {
-    this.models = { ...defineModels(db), ...defineCardModels(db) };
+    this.models = { ...defineModels(db), ...defineProfileModels(db) };
   }
 
   /** The register of one machine, and what lies opened in the shop; undefined without that machine. */
@@ -63,7 +63,7 @@ export class Needles {
       );
       const now = await kept();
       if (!now || !isSame(now)) return 'id-used-otherwise';
-      await tellOfCards(this.db, shop, transaction);
+      await notifyOfProfiles(this.db, shop, transaction);
       return 'kept';
     });
   }

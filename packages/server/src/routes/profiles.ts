@@ -3,35 +3,35 @@ import {
   type CustomerFile,
   ENDPOINTS,
   type MachineFile,
-  type MachineSheet,
+  type MachineRecord,
 } from '@nodo/api';
 import { type Refusal, refuse } from '@nodo/kernel';
-import { type MachineCard, machineCard } from '@nodo/shop';
+import { type MachineProfile, machineProfile } from '@nodo/shop';
 import type { Express } from 'express';
 import type { Auth } from '../auth/auth.ts';
 import type { Caller } from '../auth/people.ts';
-import type { MachineRow } from '../cards/cardModels.ts';
-import { type Customers, toCustomerCard } from '../cards/customers.ts';
-import type { Machines } from '../cards/machines.ts';
-import type { Needles } from '../cards/needles.ts';
-import type { ShopSheets } from '../cards/shopSheets.ts';
-import { visitsOf } from '../cards/visits.ts';
 import { route } from '../http/route.ts';
 import type { PhotoStore } from '../photos/photoStore.ts';
+import { type Customers, toCustomerProfile } from '../profiles/customers.ts';
+import type { Machines } from '../profiles/machines.ts';
+import type { MachineRow } from '../profiles/models.ts';
+import type { Needles } from '../profiles/needles.ts';
+import type { ShopProfiles } from '../profiles/shopProfiles.ts';
+import { visitsOf } from '../profiles/visits.ts';
 import type { EventStore } from '../store/port.ts';
 
-export interface Cards {
+export interface Profiles {
   readonly customers: Customers;
   readonly machines: Machines;
   readonly needles: Needles;
-  readonly sheets: ShopSheets;
+  readonly sheets: ShopProfiles;
 }
 
 /** Customers, machines, and what holds for the whole shop. */
-export function cardRoutes(
+export function profileRoutes(
   app: Express,
   { people, audit }: Auth,
-  { customers, machines, needles, sheets }: Cards,
+  { customers, machines, needles, sheets }: Profiles,
   store: EventStore,
   photos: PhotoStore,
 ): void {
@@ -145,14 +145,14 @@ async function customerFile(
   return {
     id,
     revision: row.revision,
-    card: row.erasedAt ? null : toCustomerCard(row),
+    card: row.erasedAt ? null : toCustomerProfile(row),
     erasedAt: row.erasedAt?.toISOString() ?? null,
     mergedInto: row.mergedInto,
     doubles: doubles.map((double) => ({
       id: double.id,
-      card: double.erasedAt ? null : toCustomerCard(double),
+      card: double.erasedAt ? null : toCustomerProfile(double),
     })),
-    machines: machines.map(toSheet),
+    machines: machines.map(toRecord),
     tickets: [...tickets],
   };
 }
@@ -171,23 +171,23 @@ async function machineFile(
     tickets.map(({ ticket }) => ticket),
   );
   return {
-    machine: toSheet(row),
+    machine: toRecord(row),
     customerName,
     visits: [...visitsOf(tickets, events)],
     earlier: revisions.slice(1).map(({ revision, at, byPerson, card }) => ({
       revision,
       at: at.toISOString(),
       by: byPerson,
-      card: cardAsNow(card),
+      card: profileAsNow(card),
     })),
   };
 }
 
-function toSheet({ id, customerId, revision, card }: MachineRow): MachineSheet {
-  return { id, customer: customerId, revision, card: cardAsNow(card) };
+function toRecord({ id, customerId, revision, card }: MachineRow): MachineRecord {
+  return { id, customer: customerId, revision, card: profileAsNow(card) };
 }
 
 /** A card as it was kept, with what cards of its time did not tell yet. */
-function cardAsNow(card: MachineCard): MachineCard {
-  return machineCard.parse(card);
+function profileAsNow(card: MachineProfile): MachineProfile {
+  return machineProfile.parse(card);
 }

@@ -7,7 +7,7 @@ interface FaultBoundaryProps {
 }
 
 /** Keeps a fault in one view from taking the whole page away. */
-export class FaultBoundary extends Component<FaultBoundaryProps, { readonly broken: boolean }> {
+export class ErrorBoundary extends Component<FaultBoundaryProps, { readonly broken: boolean }> {
   override readonly state = { broken: false };
 
   static getDerivedStateFromError(): { readonly broken: boolean } {

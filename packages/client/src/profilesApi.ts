@@ -1,6 +1,6 @@
-import type { AnswerOf, ApiRequest, LiveFrame, PayloadOf } from '@nodo/api';
+import type { AnswerOf, ApiRequest, LiveFrame, RequestBodyOf } from '@nodo/api';
 import { type ApiParts, type NodoApi, READ_AGAIN } from './api.ts';
-import { keepTrue, type Reading } from './follow.ts';
+import { keepLive, type Reading } from './keepLive.ts';
 
 const SHOP: ApiRequest<'readShop'> = { name: 'readShop' };
 const customerRequest = (customer: string): ApiRequest<'readCustomer'> => ({
@@ -18,13 +18,13 @@ const needleRequest = (machine: string): ApiRequest<'readNeedles'> => ({
 });
 
 /** Any machine's: what is put back there lies opened here. */
-function tellsOfNeedles({ events }: Extract<LiveFrame, { kind: 'events' }>): boolean {
+function mentionsNeedles({ events }: Extract<LiveFrame, { kind: 'events' }>): boolean {
   return events.some(({ type }) => type === 'needle-fitted' || type === 'entry-corrected');
 }
 
 /** Customers, machines, the shop's own card, and finding any of it. */
-export function withCards(base: NodoApi, parts: Pick<ApiParts, 'stream' | 'keeper' | 'wait'>) {
-  const keptTrue = keepTrue(parts);
+export function withProfiles(base: NodoApi, parts: Pick<ApiParts, 'stream' | 'cache' | 'wait'>) {
+  const keptTrue = keepLive(parts);
   const api = base.injectEndpoints({
     endpoints: (build) => ({
       shop: build.query<AnswerOf<'readShop'>, void>({
@@ -37,7 +37,7 @@ export function withCards(base: NodoApi, parts: Pick<ApiParts, 'stream' | 'keepe
             ({ kind }) => kind !== 'cards',
           ),
       }),
-      changeShop: build.mutation<AnswerOf<'changeShop'>, PayloadOf<'changeShop'>>({
+      changeShop: build.mutation<AnswerOf<'changeShop'>, RequestBodyOf<'changeShop'>>({
         query: (body) => ({ name: 'changeShop', body }),
       }),
       search: build.query<AnswerOf<'search'>, string>({
@@ -73,12 +73,12 @@ export function withCards(base: NodoApi, parts: Pick<ApiParts, 'stream' | 'keepe
             life,
             (): Reading => life.dispatch(api.endpoints.needles.initiate(id, READ_AGAIN)),
             (frame) =>
-              frame.kind !== 'cards' && !(frame.kind === 'events' && tellsOfNeedles(frame)),
+              frame.kind !== 'cards' && !(frame.kind === 'events' && mentionsNeedles(frame)),
           ),
       }),
       registerNeedle: build.mutation<
         AnswerOf<'registerNeedle'>,
-        { machine: string } & PayloadOf<'registerNeedle'>
+        { machine: string } & RequestBodyOf<'registerNeedle'>
       >({
         query: ({ machine, ...body }) => ({
           name: 'registerNeedle',
@@ -88,7 +88,7 @@ export function withCards(base: NodoApi, parts: Pick<ApiParts, 'stream' | 'keepe
       }),
       changeCustomer: build.mutation<
         AnswerOf<'changeCustomer'>,
-        { customer: string } & PayloadOf<'changeCustomer'>
+        { customer: string } & RequestBodyOf<'changeCustomer'>
       >({
         query: ({ customer, ...body }) => ({
           name: 'changeCustomer',
@@ -98,7 +98,7 @@ export function withCards(base: NodoApi, parts: Pick<ApiParts, 'stream' | 'keepe
       }),
       mergeCustomer: build.mutation<
         AnswerOf<'mergeCustomer'>,
-        { customer: string } & PayloadOf<'mergeCustomer'>
+        { customer: string } & RequestBodyOf<'mergeCustomer'>
       >({
         query: ({ customer, ...body }) => ({
           name: 'mergeCustomer',
@@ -122,7 +122,7 @@ export function withCards(base: NodoApi, parts: Pick<ApiParts, 'stream' | 'keepe
       }),
       changeMachine: build.mutation<
         AnswerOf<'changeMachine'>,
-        { machine: string } & PayloadOf<'changeMachine'>
+        { machine: string } & RequestBodyOf<'changeMachine'>
       >({
         query: ({ machine, ...body }) => ({
           name: 'changeMachine',
@@ -135,4 +135,4 @@ export function withCards(base: NodoApi, parts: Pick<ApiParts, 'stream' | 'keepe
   return api;
 }
 
-export type FullApi = ReturnType<typeof withCards>;
+export type FullApi = ReturnType<typeof withProfiles>;

@@ -1,7 +1,7 @@
 import type { LiveFrame } from '@nodo/api';
 import type { Asked } from './call.ts';
-import type { Keeper } from './keeper.ts';
 import type { LiveStream } from './liveStream.ts';
+import type { OfflineCache } from './offlineCache.ts';
 import type { Ports } from './ports.ts';
 
 /** One reading, known by its id; what it settles with may be another one's that was under way. */
@@ -28,13 +28,13 @@ interface Life {
 const RETRY_MS = 2_000;
 
 /** How to keep what was asked true to the stream for as long as its cache entry lives. */
-export function keepTrue({
+export function keepLive({
   stream,
-  keeper,
+  cache,
   wait,
 }: {
   readonly stream: LiveStream;
-  readonly keeper: Keeper;
+  readonly cache: OfflineCache;
   readonly wait: Ports['wait'];
 }) {
   return (
@@ -43,7 +43,7 @@ export function keepTrue({
     readAgain: () => Reading,
     apply: (frame: LiveFrame) => boolean,
   ): Promise<void> =>
-    follow({ stream, wait }, { readAgain, isCopy: () => keeper.isCopy(asked), apply }, life);
+    follow({ stream, wait }, { readAgain, isCopy: () => cache.isCopy(asked), apply }, life);
 }
 
 /**

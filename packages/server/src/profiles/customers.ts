@@ -1,14 +1,14 @@
 import type { Customer } from '@nodo/api';
 import type { RefusalCode } from '@nodo/kernel';
-import type { CustomerCard } from '@nodo/shop';
+import type { CustomerProfile } from '@nodo/shop';
 import type { RackEntry } from '@nodo/ticket';
 import { Op, QueryTypes, type Sequelize, type Transaction } from 'sequelize';
 import { withShop } from '../db/connect.ts';
 import { type CustomerRow, defineModels, type Models } from '../db/models.ts';
 import { placeWords } from '../search/places.ts';
-import type { CardModels, MachineRow } from './cardModels.ts';
-import { defineCardModels } from './cardModels.ts';
-import { tellOfCards } from './tell.ts';
+import type { MachineRow, ProfileModels } from './models.ts';
+import { defineProfileModels } from './models.ts';
+import { notifyOfProfiles } from './notify.ts';
 
 /** What is known of a person who brings machines. */
 export interface KnownCustomer {
@@ -26,13 +26,13 @@ type Changed =
 
 /** The people who bring machines. */
 export class Customers {
-  private readonly models: Models & CardModels;
+  private readonly models: Models & ProfileModels;
 
   constructor(
     private readonly db: Sequelize,
     private readonly now: () => Date,
   ) {
-    this.models = { ...defineModels(db), ...defineCardModels(db) };
+    this.models = { ...defineModels(db), ...defineProfileModels(db) };
   }
 
   find(shop: string, id: string): Promise<KnownCustomer | undefined> {
@@ -60,7 +60,7 @@ export class Customers {
     });
   }
 
-  change(shop: string, id: string, revision: number, card: CustomerCard): Promise<Changed> {
+  change(shop: string, id: string, revision: number, card: CustomerProfile): Promise<Changed> {
     return this.changing(shop, id, async (row, transaction) => {
       if (row.erasedAt) return 'erased';
       if (row.revision !== revision) return 'card-moved';
@@ -111,7 +111,7 @@ export class Customers {
         { bind: [shop, ids, this.now()], transaction },
       );
       const tickets = await this.refresh(shop, ids, transaction);
-      await tellOfCards(this.db, shop, transaction);
+      await notifyOfProfiles(this.db, shop, transaction);
       return tickets;
     });
   }
@@ -131,7 +131,7 @@ export class Customers {
       const changed = await change(row, transaction);
       if (changed === 'changed') {
         await this.refresh(shop, [id], transaction);
-        await tellOfCards(this.db, shop, transaction);
+        await notifyOfProfiles(this.db, shop, transaction);
       }
       return changed;
     });
@@ -196,10 +196,16 @@ export async function knownAs(
   return new Map(known);
 }
 
-export function toCustomerCard({ name, phone, other, reach, notes }: CustomerRow): CustomerCard {
-  return { name, phone, other, reach: reach as CustomerCard['reach'], notes };
+export function toCustomerProfile({
+  name,
+  phone,
+  other,
+  reach,
+  notes,
+}: CustomerRow): CustomerProfile {
+  return { name, phone, other, reach: reach as CustomerProfile['reach'], notes };
 }
 
 export function toCustomer(row: CustomerRow): Customer {
-  return { id: row.id, ...toCustomerCard(row) };
+  return { id: row.id, ...toCustomerProfile(row) };
 }
