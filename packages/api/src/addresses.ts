@@ -1,6 +1,6 @@
 /**
  * Method and path of every route, and nothing else: what a page needs for its first calls,
- * without the schemas and the tables behind them. `path` is Express's pattern.
+ * without the schemas and the tables that they need. `path` is Express's pattern.
  */
 export const ADDRESSES = {
   signIn: { method: 'POST', path: '/api/session' },

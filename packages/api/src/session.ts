@@ -129,7 +129,7 @@ export const listPeople = defineEndpoint({
   answer: z.array(person),
 });
 
-/** What this screen's person looks at, for the others; told again while it lasts. */
+/** What the person at this screen looks at, for the other screens; sent again while it lasts. */
 export const lookAt = defineEndpoint({
   ...ADDRESSES.lookAt,
   roles: EVERY_ROLE,

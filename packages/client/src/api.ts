@@ -172,7 +172,7 @@ export function createNodoApi({ call, stream, cache, tabs, wait }: ApiParts) {
         shared: build.query<AnswerOf<'readShared'>, string>({
           query: (token) => ({ name: 'readShared', params: { token } }),
         }),
-        /** Who looks at what on other screens; nothing of it is read, the stream tells it. */
+        /** Presence on the other screens. It is never read; the stream pushes it. */
         presence: build.query<Extract<AnswerOf<'live'>, { kind: 'presence' }>['who'], void>({
           queryFn: () => ({ data: [] }),
           onCacheEntryAdded: async (_none, { getState, updateCachedData, cacheEntryRemoved }) => {
@@ -248,7 +248,7 @@ export function createNodoApi({ call, stream, cache, tabs, wait }: ApiParts) {
               () => true,
               () => false,
             );
-            // Shown here at once; the stream tells the other screens.
+            // Shown here at once; the stream notifies the other screens.
             if (stored) void dispatch(api.endpoints.tables.initiate(undefined, READ_AGAIN));
           },
         }),

@@ -27,7 +27,7 @@ const ANSWER_WITHIN_MS = 12_000;
 
 /**
  * How to call the endpoints of the server.
- * @param onBuild told which build answered
+ * @param onBuild called with the build that answered
  */
 export function caller(fetch: Ports['fetch'], onBuild: (build: string) => void): Call {
   return async <Name extends EndpointName>(request: ApiRequest<Name>): Promise<Answer<Name>> => {

@@ -11,11 +11,11 @@ export type Reading = Promise<{
 }> & { readonly requestId: string };
 
 interface Followed {
-  /** Reads anew; settles when the answer has taken its place, with an error when there was none. */
+  /** Reads again; settles when the answer has taken its place, with an error when there was none. */
   readonly readAgain: () => Reading;
   /** Whether what stands there is a copy of before, for want of an answer. */
   readonly isCopy: () => boolean;
-  /** Puts a frame into what was read. False when it does not join on: then it is read anew. */
+  /** Puts a frame into what was read. False when it does not join on: then it is read again. */
   readonly apply: (frame: LiveFrame) => boolean;
 }
 
@@ -48,7 +48,7 @@ export function keepLive({
 
 /**
  * Keeps something that was read true to the stream, from the first reading until it is not
- * wanted any more. What the stream says during a reading is laid over the answer, which may
+ * wanted any more. Frames that arrive during a read are applied to the answer, which may
  * be older. A reading that came to nothing is tried again.
  */
 async function follow(

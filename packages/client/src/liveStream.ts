@@ -14,7 +14,7 @@ const SILENT_FOR_MS = 2 * BEAT_MS + 5_000;
 
 /**
  * The one stream of this browser: one tab holds it open and passes on to the others what it
- * says. It is open as long as somebody listens. Whenever it opens, every listener is told to
+ * says. It is open as long as somebody listens. Whenever it opens, every listener has to
  * read again: what was said before was not heard.
  */
 export class LiveStream {
@@ -99,7 +99,7 @@ export class LiveStream {
   private openIfWanted(): void {
     if (this.closeSource || !this.isWanted()) return;
     const take = inOrder((said: unknown, { readFrame }) => {
-      // Another stream has been opened since: it tells anew.
+      // Another stream has been opened since; it delivers everything again.
       if (this.closeSource !== close) return;
       const frame = readFrame(said);
       if (!frame) this.onUnknown();

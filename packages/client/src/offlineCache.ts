@@ -95,7 +95,7 @@ export class OfflineCache {
     if (this.heard.length === 1) this.queue(() => this.takeIn());
   }
 
-  /** What was heard in a while is written together, when the screen has been painted. */
+  /** What was heard in a while is written together, after the screen has been rendered. */
   private async takeIn(): Promise<void> {
     await this.wait(WRITE_AFTER_MS);
     const heard = this.heard.splice(0);
@@ -110,9 +110,9 @@ export class OfflineCache {
     for (const ticket of new Set(heard.map((frame) => frame.ticket))) {
       const frames = heard.filter((frame) => frame.ticket === ticket);
       const file = readAnswer('readTicket', (await this.copies.get(ticketPath(ticket)))?.data);
-      const told = file && { ...file, events: [...file.events] };
-      if (told && frames.every(({ events }) => appendInOrder(told, events))) {
-        await this.keep(ticketPath(ticket), told);
+      const updated = file && { ...file, events: [...file.events] };
+      if (updated && frames.every(({ events }) => appendInOrder(updated, events))) {
+        await this.keep(ticketPath(ticket), updated);
       } else if (frames.at(-1)?.rack.status === 'open') await this.readAll();
     }
   }

@@ -4,12 +4,12 @@ import { type OutboxAction, outbox } from './outbox.ts';
 import type { Ports, Tabs } from './ports.ts';
 import { version } from './version.ts';
 
-/** Set on actions that another tab told of, so that they are not told back. */
+/** Set on actions from another tab, so that they are not sent back. */
 interface FromTab {
   readonly meta?: { readonly fromTab?: boolean };
 }
 
-/** As another tab told it. */
+/** Marks an action as coming from another tab. */
 export function fromTab(action: OutboxAction): UnknownAction {
   return { ...action, meta: { fromTab: true } };
 }

@@ -1,5 +1,5 @@
-// Starts the program from what V8 compiled of it when it was built: compiling it anew would be
-// a good part of its time. What another version of node left is not taken, and compiled anew.
+// Starts the program from what V8 compiled of it when it was built: compiling it again would be
+// a good part of its time. What another version of node left is not taken, and compiled again.
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { setFlagsFromString } from 'node:v8';

@@ -129,7 +129,7 @@ describe('where a thread hangs (common practice: turn again without the bobbin, 
         'without-bobbin': noBobbin,
         ...(noCase && { 'without-case': noCase }),
       });
-      if (told.kind !== 'told') throw new Error('not told');
+      if (told.kind !== 'located') throw new Error('not told');
       expect(told.lookAt.length).toBeGreaterThan(1);
       for (const check of told.lookAt) expect(KNOWLEDGE.checks.has(check), check).toBe(true);
     }

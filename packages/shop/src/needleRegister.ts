@@ -32,7 +32,7 @@ export function inTimeOrder(entries: readonly RegisterEntry[]): readonly Registe
   return [...entries].sort((a, b) => minutesBetween(b.when, a.when));
 }
 
-/** What the entries of a shop's or a machine's register come to, told in the order of their time. */
+/** The register of a shop or machine, folded from its entries in the order of their time. */
 export function registerOf(entries: readonly RegisterEntry[]): NeedleRegister {
   const now = new Map<string, RegisterEntry>();
   const opened = new Map<string, OpenedNeedle>();
@@ -51,7 +51,7 @@ export function registerOf(entries: readonly RegisterEntry[]): NeedleRegister {
   return { now, opened: [...opened.values()], usedUp };
 }
 
-/** A needle in one line, as a packet tells it. */
+/** A needle in one line, as a packet names it. */
 export function needleLine({ system, size, point, coating }: NeedleIn['needle']): string {
   const names = [pointOf(point)?.title, coatingOf(coating)?.title.toLowerCase()];
   return [system, sizeName(size), ...names].filter(Boolean).join(', ');

@@ -69,7 +69,7 @@ export const customerProfile = z.object({
   phone: humanText(40, 0),
   /** Another way: mail, a neighbour. */
   other: humanText(120, 0).default(''),
-  /** How they want to be told. */
+  /** How they want to be contacted. */
   reach: z.enum(SPOKEN).default('telephone'),
   notes: humanText(2000, 0).default(''),
 });

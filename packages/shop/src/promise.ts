@@ -66,9 +66,9 @@ export interface Workshop {
 
 /** Orders the open work over the benches. Undefined when nobody works there. */
 export function planShop(workshop: Workshop): ShopPlan | undefined {
-  const laid = arrange(workshop);
-  if (!laid) return undefined;
-  const { order, benches, byTicket } = laid;
+  const arrangement = arrange(workshop);
+  if (!arrangement) return undefined;
+  const { order, benches, byTicket } = arrangement;
   return {
     planned: outlookOf(order.queues, benches).flatMap((outlook) => {
       const line = byTicket.get(outlook.job.id);
@@ -89,20 +89,20 @@ export function offersFor(
   job: { readonly ticket?: string | undefined; readonly minutes: number; readonly spread: number },
 ): readonly DayOffer[] {
   const others = workshop.rack.filter(({ ticket }) => ticket !== job.ticket);
-  const laid = arrange({ ...workshop, rack: others });
-  if (!laid) return [];
+  const arrangement = arrange({ ...workshop, rack: others });
+  if (!arrangement) return [];
   const days = Array.from({ length: OFFERED_DAYS }, (_, ahead) => ahead);
   const offers = promisesFor(
     { id: 'asked', minutes: job.minutes, spread: job.spread, weight: WEIGHT.promised },
     days.map(endOfDay),
-    laid.order,
-    laid.benches,
+    arrangement.order,
+    arrangement.benches,
   );
   return offers.map((offer) => ({
     day: dayAt(workshop.now, offer.due - 1),
     person: offer.person,
     chance: offer.chance,
-    holds: offer.holds && worksOn(laid.benches, offer),
+    holds: offer.holds && worksOn(arrangement.benches, offer),
     pushedLate: offer.pushedLate.map(({ job: other, before, after }) => ({
       ticket: other.id,
       before,

@@ -31,7 +31,7 @@ export interface ChangeRequests {
 const NO_REQUESTS: ChangeRequests = { seq: 0, proposals: [], inForce: [] };
 
 /**
- * The desk told from its events, which must be all of them in order.
+ * Folds change requests from their events, which must be complete and in order.
  * @throws CoreFault `event-out-of-order`
  */
 export function foldChangeRequests(events: readonly TableEvent[]): ChangeRequests {
@@ -39,17 +39,17 @@ export function foldChangeRequests(events: readonly TableEvent[]): ChangeRequest
 }
 
 /**
- * The desk after one more event.
+ * The change requests after one more event.
  * @throws CoreFault `event-out-of-order` unless the event is the next.
  */
-export function applyTableEvent(desk: ChangeRequests, event: TableEvent): ChangeRequests {
-  if (event.seq !== desk.seq + 1) {
-    throw new CoreError('event-out-of-order', { has: desk.seq, got: event.seq });
+export function applyTableEvent(requests: ChangeRequests, event: TableEvent): ChangeRequests {
+  if (event.seq !== requests.seq + 1) {
+    throw new CoreError('event-out-of-order', { has: requests.seq, got: event.seq });
   }
   return {
     seq: event.seq,
-    proposals: proposalsAfter(desk.proposals, event),
-    inForce: inForceAfter(desk, event),
+    proposals: proposalsAfter(requests.proposals, event),
+    inForce: inForceAfter(requests, event),
   };
 }
 

@@ -17,8 +17,8 @@ export type TableVerdict =
   | { readonly ok: false; readonly refusal: Refusal };
 
 /** The tables that a shop judges with. */
-export function versionInForce(desk: ChangeRequests): KnowledgeVersion {
-  return versionWith(changesInForce(desk));
+export function versionInForce(requests: ChangeRequests): KnowledgeVersion {
+  return versionWith(changesInForce(requests));
 }
 
 /**
@@ -26,17 +26,17 @@ export function versionInForce(desk: ChangeRequests): KnowledgeVersion {
  * @param receivedAt the instant at which the server received it.
  */
 export function decideTableCommand(
-  desk: ChangeRequests,
+  requests: ChangeRequests,
   draft: TableCommand,
   actor: Actor,
   receivedAt: string,
 ): TableVerdict {
-  const refusal = refusalOf(desk, draft, actor);
+  const refusal = refusalOf(requests, draft, actor);
   if (refusal) return { ok: false, refusal };
   const { id, observedAt, device } = draft;
   const stored = {
     id,
-    seq: desk.seq + 1,
+    seq: requests.seq + 1,
     version: 1,
     actor,
     device,
@@ -48,20 +48,20 @@ export function decideTableCommand(
   }
   // Told as if it had happened, to learn what the shop would judge with.
   const asIf = { ...stored, type: draft.type, body: { ...draft.command, to: '' } } as TableEvent;
-  const to = versionInForce(applyTableEvent(desk, asIf)).knowledge.hash;
+  const to = versionInForce(applyTableEvent(requests, asIf)).knowledge.hash;
   return { ok: true, event: { ...asIf, body: { ...draft.command, to } } as TableEvent };
 }
 
 function refusalOf(
-  desk: ChangeRequests,
+  requests: ChangeRequests,
   draft: TableCommand,
   { role }: Actor,
 ): Refusal | undefined {
   if (role !== 'lead') return refuse('role-may-not', 'type', { role });
   if (draft.type === 'change-proposed') {
-    return refusalOfChange(versionInForce(desk), draft.command.change, 'command.change');
+    return refusalOfChange(versionInForce(requests), draft.command.change, 'command.change');
   }
-  const proposal = desk.proposals.find(({ id }) => id === draft.command.proposal);
+  const proposal = requests.proposals.find(({ id }) => id === draft.command.proposal);
   if (!proposal) return refuse('no-such-proposal', 'command.proposal');
   if (draft.type === 'change-withdrawn') {
     return proposal.state === 'withdrawn'
@@ -71,7 +71,7 @@ function refusalOf(
   if (proposal.state !== 'open') {
     return refuse('proposal-decided', 'command.proposal', { state: proposal.state });
   }
-  const present = versionInForce(desk);
+  const present = versionInForce(requests);
   if (draft.command.against !== present.knowledge.hash) {
     return refuse('tables-moved', 'command.against');
   }

@@ -1,7 +1,7 @@
 import { CoreError } from '../errors/coreError.ts';
 import { type Millimetres, positive } from '../units/quantities.ts';
 
-/** A force as the trade tells it: the weight of so many grams. */
+/** A force in the trade's unit: the weight of so many grams. */
 export type GramForce = number & { readonly unit: 'gf' };
 
 /** No thread holds more; the worst way round of a short slip comes to some thousands. */
@@ -37,7 +37,7 @@ export interface HangingErrors {
 /** A kitchen scale and a rule held beside it; ours, no source. */
 const USUAL_HANGING_ERRORS: HangingErrors = { grams: 0.5, fall: 3, slip: 3 };
 
-/** What a hanging test tells of the tension. */
+/** The tension that a hanging test gives. */
 export type HangingTension =
   | { readonly kind: 'at-least'; readonly tension: GramForce }
   | { readonly kind: 'below'; readonly tension: GramForce }
@@ -77,5 +77,5 @@ export function hangingTension(
   };
 }
 
-/** A shorter slip cannot be told from none. */
+/** A shorter slip cannot be distinguished from none. */
 const SHORTEST_SLIP = 1;

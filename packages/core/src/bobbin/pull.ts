@@ -8,7 +8,7 @@ export interface GaugeSample {
   readonly force: number;
 }
 
-/** A pull as a gauge tells it. */
+/** A pull as a gauge shows it. */
 export interface Pull {
   readonly tension: GramForce;
   /** Standard error of the tension, gf. */

@@ -1,6 +1,6 @@
 import { CoreError } from '../errors/coreError.ts';
 
-/** A turn told as on a clock face: minutes, clockwise plus; 1 minute is 6 degrees, 15 a quarter turn. */
+/** A turn as on a clock face: minutes, clockwise plus; 1 minute is 6 degrees, 15 a quarter turn. */
 export type ClockMinutes = number & { readonly unit: 'clock-minutes' };
 
 /** More than two turns at once are no adjustment. */

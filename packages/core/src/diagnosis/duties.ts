@@ -81,8 +81,8 @@ function unmetRequirements(
 /**
  * The state of every duty that was ever raised, in the order of the rules.
  *
- * A duty is raised by the first of its tokens. An action raises it anew every time, since
- * only what comes after the last such action can prove it. A finding raises it anew only
+ * A duty is raised by the first of its tokens. An action raises it again every time, since
+ * only what comes after the last such action can prove it. A finding raises it again only
  * in a later epoch and once it is settled: one strike seen in three places is one strike.
  * What was logged together with the raising token counts for clearing.
  */

@@ -49,7 +49,7 @@ export interface FailedTrial {
   readonly blamed: number;
 }
 
-/** Evidence laid out for the passes of `reckoner.ts`. */
+/** Evidence indexed for the passes of `posteriorEngine.ts`. */
 export interface Prepared {
   /** Per bit, the chance that it is explained by no modelled cause. */
   readonly bitLeaks: readonly number[];

@@ -2,7 +2,7 @@ import type { Evidence, Reading } from './evidence.ts';
 import type { Network } from './network.ts';
 import { posterior } from './posterior.ts';
 
-/** In how many words a chance is told; the words are the interface's. */
+/** Bands in which a chance is shown; the texts are the interface's. */
 export type ChanceBand = 'nearly-sure' | 'likely' | 'even' | 'possible' | 'unlikely' | 'hardly';
 
 const BANDS: readonly (readonly [number, ChanceBand])[] = [
@@ -26,7 +26,7 @@ export interface FindingWeight {
   readonly weight: number;
 }
 
-/** In how many words a weight is told; too small to tell below "slight". */
+/** Bands in which a weight is shown; below "slight" it is not shown. */
 export type WeightBand = 'strong' | 'clear' | 'slight';
 
 /** Odds of 20, 5 and 2 to 1, as natural logarithms. */

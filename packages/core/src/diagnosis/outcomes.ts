@@ -24,7 +24,7 @@ export interface Outcome {
  */
 const FEW_DRAWS = 2;
 
-/** Room for what is reckoned at one finding of a question; written over again and again. */
+/** Buffers for one finding of a question; overwritten at each step. */
 interface Room {
   readonly yes: Float64Array;
   readonly masses: Float64Array;
@@ -33,7 +33,7 @@ interface Room {
 
 /**
  * Walks through what questions can answer, one outcome at a time, without new memory for each:
- * the inner loop of the planner. An answer that hardly any draw gives is not told apart from its
+ * the inner loop of the planner. An answer that hardly any draw gives is not separated from its
  * opposite.
  */
 export class OutcomeWalk {

@@ -20,21 +20,21 @@ export interface Posterior {
 }
 
 /**
- * Exact posterior over all causes; how it is reckoned is told at {@link PosteriorEngine}.
+ * Exact posterior over all causes; the method is described at {@link PosteriorEngine}.
  * @throws CoreFault `too-many-positives`, `unknown-id`, or `impossible-evidence` when the
  *   readings have probability 0 in the network.
  */
 export function posterior(network: Network, evidence: Evidence): Posterior {
-  const reckoner = new PosteriorEngine(network, evidence);
-  const { total, was, is } = reckoner.run();
-  assertPossible(total, reckoner);
+  const engine = new PosteriorEngine(network, evidence);
+  const { total, was, is } = engine.run();
+  assertPossible(total, engine);
   return {
     beliefs: network.causes.map(({ id }, place) => ({
       cause: id,
       was: (was[place] ?? 0) / total,
       is: (is[place] ?? 0) / total,
     })),
-    logEvidence: Math.log(total) + reckoner.logScale,
+    logEvidence: Math.log(total) + engine.logScale,
   };
 }
 
@@ -55,10 +55,10 @@ export function comebackRisk(
   complaints: readonly string[],
 ): number {
   const quiet = quietOf(network, complaints);
-  const reckoner = new PosteriorEngine(network, evidence);
-  const base = reckoner.totalWhenPresentNow([]);
-  assertPossible(base, reckoner);
-  const silent = reckoner.totalWhenPresentNow(quiet);
+  const engine = new PosteriorEngine(network, evidence);
+  const base = engine.totalWhenPresentNow([]);
+  assertPossible(base, engine);
+  const silent = engine.totalWhenPresentNow(quiet);
   return Math.min(1, Math.max(0, 1 - silent / base));
 }
 

@@ -80,7 +80,7 @@ export function multiplyWhere(
 }
 
 /**
- * How many draws the planner reckons with. With the order of repair drawn towards that of before
+ * How many draws the planner uses. With the order of repair drawn towards that of before
  * (see worth.ts) as true as twice as many without: docs/method.md.
  */
 const STATES_DRAWN = 1000;
@@ -93,27 +93,27 @@ type Groups = Map<number, number[]>;
  * causes that gives the masses, taken draw by draw. Draws alike are put together. The same
  * evidence gives the same draws.
  */
-export function drawStates(reckoner: PosteriorEngine, count = STATES_DRAWN, seed = 1): States {
-  reckoner.walkForward();
+export function drawStates(engine: PosteriorEngine, count = STATES_DRAWN, seed = 1): States {
+  engine.walkForward();
   const draw = seeded(seed);
   const found: number[][] = Array.from({ length: count }, () => []);
-  reckoner.causes.forEach((layout, cause) => {
+  engine.causes.forEach((layout, cause) => {
     if (layout.explains) return;
-    const chance = chanceNow(reckoner.weights, layout);
+    const chance = chanceNow(engine.weights, layout);
     for (let one = nextHit(-1, chance, draw); one < count; one = nextHit(one, chance, draw)) {
       found[one]?.push(cause);
     }
   });
-  let groups = drawnSets(reckoner, count, draw);
+  let groups = drawnSets(engine, count, draw);
   const ways = new Ways();
-  for (let step = reckoner.walked.length - 1; step >= 0; step -= 1) {
-    const cause = reckoner.walked[step] as number;
-    const layout = reckoner.causes[cause] as CauseLayout;
-    const from = reckoner.before[step] as Float64Array;
+  for (let step = engine.walked.length - 1; step >= 0; step -= 1) {
+    const cause = engine.walked[step] as number;
+    const layout = engine.causes[cause] as CauseLayout;
+    const from = engine.before[step] as Float64Array;
     groups = knownSets(groups, from.length);
     const arrivals: [set: number, one: number][] = [];
     for (const [set, draws] of groups) {
-      ways.find(reckoner.weights, layout, from, set);
+      ways.find(engine.weights, layout, from, set);
       const moves = ways.chanceOfChange;
       const leaving: number[] = [];
       for (let at = nextHit(-1, moves, draw); at < draws.length; at = nextHit(at, moves, draw)) {

@@ -4,7 +4,7 @@ export interface Suspect {
   readonly chance: number;
   /** Chance that it shows as what was complained of, when it is present. */
   readonly heard: number;
-  /** Minutes of the look that tells it; 0 when it is told already. */
+  /** Minutes of the check that finds it; 0 when it is found already. */
   readonly look: number;
   /** Minutes of putting it right and proving that. */
   readonly repair: number;
@@ -41,7 +41,7 @@ export function workLeft(suspects: readonly Suspect[], owed: number): WorkLeft {
   }
   mean += notYet * until;
   square += notYet * until ** 2;
-  // What is told already is put right first; who then sees it sew well looks no further.
+  // Known faults are repaired first. Once the machine sews well, the search stops.
   const isTold = suspects.some(({ look }) => look === 0);
   const goesOn = isTold
     ? 1 - searched.reduce((quiet, { chance, heard }) => quiet * (1 - chance * heard), 1)

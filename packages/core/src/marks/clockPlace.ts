@@ -1,6 +1,6 @@
 import { CoreError } from '../errors/coreError.ts';
 
-/** An hour of a clock laid round a part, from 0 (at the top) to below 12, fractions allowed. */
+/** An hour of a clock face around a part, from 0 (at the top) to below 12, fractions allowed. */
 export type Hour = number & { readonly unit: 'hour' };
 
 /** @throws CoreFault `not-an-hour` unless finite, at least 0 and below 12. */
@@ -43,7 +43,7 @@ export function apart(a: ClockPlace, b: ClockPlace): number {
   return Math.hypot(p.x - q.x, p.y - q.y);
 }
 
-/** Nearer than this two marks are taken for one, told twice: half an hour at the edge. Ours, no source. */
+/** Two marks closer than this are one mark, recorded twice: half an hour at the edge. Ours, no source. */
 export const ONE_PLACE = 0.26;
 
 /** Those earlier marks that a place may be, the nearest first. */

@@ -1,6 +1,6 @@
 import { type ClockPlace, pointOn } from './clockPlace.ts';
 
-/** To which side a needle was pushed, as a mark tells it: -1 left or back, 1 right or front, 0 neither. */
+/** To which side a needle was pushed, as a mark shows: -1 left or back, 1 right or front, 0 neither. */
 export interface Lean {
   readonly across: -1 | 0 | 1;
   /** Undefined where the part does not show it. */
@@ -13,7 +13,7 @@ const STRAIGHT = 0.15;
 /**
  * The side a mark lies on from where the needle comes down.
  * @param needle where that is on the part.
- * @param showsAlong whether the part, as it is looked at, tells front from back.
+ * @param showsAlong whether the part, as it is looked at, shows which side is the front.
  */
 export function leanOf(mark: ClockPlace, needle: ClockPlace, showsAlong: boolean): Lean {
   const [at, down] = [pointOn(mark), pointOn(needle)];

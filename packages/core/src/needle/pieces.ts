@@ -1,12 +1,12 @@
 import { CoreError } from '../errors/coreError.ts';
 import { type Millimetres, positive } from '../units/quantities.ts';
 
-/** Pieces laid end to end may differ so much from the whole needle: what measuring by hand leaves open. */
+/** Tolerance of the pieces' sum against the whole needle: the error of measuring by hand. */
 const PIECES_TOLERANCE = 0.5 as Millimetres;
 
 export interface PiecesAccount {
   readonly laid: number;
-  /** What is still to be found; negative where more was laid than a needle is long. */
+  /** What is still to be found; negative where the pieces are longer than a needle. */
   readonly missing: number;
   readonly state: 'missing' | 'whole' | 'too-much';
 }

@@ -128,7 +128,7 @@ function offerAt(
   const pushedLate: { job: Job; before: number; after: number }[] = [];
   for (let at = place; at < jobs.length; at += 1) {
     const [room, mean, scatter] = sumsAt(sums, at);
-    // Most have time enough by far: told without the tail.
+    // Most have time enough by far: no tail has to be computed.
     if (mean + minutes + FAR * Math.sqrt(scatter + variance) < room) continue;
     const before = chanceWithin(room, mean, scatter);
     const after = chanceWithin(room, mean + minutes, scatter + variance);

@@ -24,7 +24,7 @@ const UNITS = {
 
 export type FinenessUnit = keyof typeof UNITS;
 
-/** Units in which a thread's fineness is told. */
+/** Units of a thread's fineness. */
 export const FINENESS_UNITS = Object.keys(UNITS) as [FinenessUnit, ...FinenessUnit[]];
 
 /**

@@ -5,7 +5,7 @@ export interface BobbinClass {
   readonly id: string;
   readonly title: string;
   readonly across: Millimetres;
-  /** Over the flanges; undefined where nobody told it. */
+  /** Over the flanges; undefined where it is not known. */
   readonly width: Millimetres | undefined;
   readonly sides: 'flat' | 'curved';
 }
@@ -88,7 +88,7 @@ export interface AgainstOwn {
 
 /**
  * A bobbin against what the machine's own measures, measure by measure, as far as both are known. The
- * hole is told here alone: no table of classes has it.
+ * hole is judged only here: no table of classes has it.
  */
 export function againstOwn(
   measured: Readonly<Partial<Record<BobbinMeasure, number>>>,

@@ -3,8 +3,8 @@ export const BOBBIN_TURNS = ['anticlockwise', 'clockwise'] as const;
 export type BobbinTurn = (typeof BOBBIN_TURNS)[number];
 
 /**
- * Which way it should turn, as far as the kind of machine tells: a drop-in bobbin mostly turns
- * anticlockwise, common practice. Of an upright case only its slot or its manual tells.
+ * Which way it should turn, as far as the kind of machine decides it: a drop-in bobbin mostly turns
+ * anticlockwise, common practice. For an upright case only its slot or its manual shows it.
  */
 export function usualTurn(traits: readonly string[]): BobbinTurn | undefined {
   return traits.includes('drop-in') ? 'anticlockwise' : undefined;

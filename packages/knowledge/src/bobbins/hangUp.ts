@@ -13,7 +13,7 @@ export type HangShown = 'passes' | 'hangs' | 'missed';
 export type HangUp =
   | { readonly kind: 'turn'; readonly next: HangTurn }
   | {
-      readonly kind: 'told';
+      readonly kind: 'located';
       readonly at: 'nowhere' | 'loop' | 'bobbin' | 'case' | 'hook';
       /** Checks that look at what holds it, the quickest first. */
       readonly lookAt: readonly string[];
@@ -32,12 +32,16 @@ const LOOK_AT = {
  * the case. What is taken out when it passes held it. Common practice.
  */
 export function locateHangUp(shown: Readonly<Partial<Record<HangTurn, HangShown>>>): HangUp {
-  const told = (at: keyof typeof LOOK_AT): HangUp => ({ kind: 'told', at, lookAt: LOOK_AT[at] });
+  const located = (at: keyof typeof LOOK_AT): HangUp => ({
+    kind: 'located',
+    at,
+    lookAt: LOOK_AT[at],
+  });
   const { all, 'without-bobbin': noBobbin, 'without-case': noCase } = shown;
   if (all === undefined) return { kind: 'turn', next: 'all' };
-  if (all !== 'hangs') return told(all === 'passes' ? 'nowhere' : 'loop');
+  if (all !== 'hangs') return located(all === 'passes' ? 'nowhere' : 'loop');
   if (noBobbin === undefined) return { kind: 'turn', next: 'without-bobbin' };
-  if (noBobbin === 'passes') return told('bobbin');
+  if (noBobbin === 'passes') return located('bobbin');
   if (noCase === undefined) return { kind: 'turn', next: 'without-case' };
-  return told(noCase === 'passes' ? 'case' : 'hook');
+  return located(noCase === 'passes' ? 'case' : 'hook');
 }

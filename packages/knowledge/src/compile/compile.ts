@@ -20,7 +20,7 @@ export interface Finding extends FindingSource {
   readonly check: string;
 }
 
-/** The tables, proven sound and laid out by id. */
+/** The tables, proven sound and indexed by id. */
 export interface Knowledge {
   /** Content hash: what a diagnosis was judged with. */
   readonly hash: string;

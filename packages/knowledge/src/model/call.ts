@@ -19,7 +19,7 @@ export type CallProposal = CureProposal &
     | { readonly kind: 'advise'; readonly cause: string }
   );
 
-/** What it takes to say a thing, to have it done by a customer, to be told. Ours, no source. */
+/** Minutes to say a thing, have it done by a customer and hear the result. Ours, no source. */
 const SPOKEN_MINUTES = 1;
 /** Sewing a scrap after it. Ours, no source. */
 const SEWN_MINUTES = 1;
@@ -52,7 +52,7 @@ export function planCall(
     const trial = trials.get(id);
     return trial ? [{ id: `check ${id}`, treats: places(trial.treats), minutes: cost }] : [];
   });
-  const told = [...model.causes.values()]
+  const advised = [...model.causes.values()]
     .filter(({ byPhone }) => byPhone)
     .map(
       ({ id, fixMinutes }): Attempt => ({
@@ -64,7 +64,7 @@ export function planCall(
   const looks = candidates
     .filter(({ id }) => !trials.has(id))
     .map((candidate) => ({ ...candidate, id: `check ${candidate.id}` }));
-  const ranked = rankForCure(network, states, [...sewn, ...told], looks, {
+  const ranked = rankForCure(network, states, [...sewn, ...advised], looks, {
     quiet: quietOf(network, reportedComplaints(model, situation.evidence.readings)),
     worth: CURE_MINUTES,
   });

@@ -12,7 +12,7 @@ import { STRENGTHS } from '../schema/schema.ts';
 import type { OwnCause } from './ownCause.ts';
 import { ownTables } from './ownCause.ts';
 
-/** One thing that a shop tells otherwise than the tables do. */
+/** One change that a shop makes to the tables. */
 export type TableChange =
   /** How often a cause is met, among a thousand tickets. */
   | { readonly kind: 'how-often'; readonly cause: string; readonly perMille: number }

@@ -62,7 +62,7 @@ function trialOf(
 }
 
 /**
- * Most things to explain that a machine is reckoned with: positive findings with several
+ * Most observations that the exact pass takes: positive findings with several
  * parents, and trials. The core takes more, but each doubles the time, and a screen must not
  * wait.
  */

@@ -35,7 +35,7 @@ function ownRepair(cause: string): string {
 
 /**
  * The tables of one family and, beside them, what was found on this machine alone: each own
- * cause shows what it explains (usually), is told by its own look, and is put right by its
+ * cause shows what it explains (usually), is found by a check of its own, and is repaired by its
  * own repair.
  */
 export function withOwnCauses(model: FamilyModel, found: readonly OwnCause[]): FamilyModel {

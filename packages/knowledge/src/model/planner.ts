@@ -38,9 +38,9 @@ export interface Situation {
   readonly plan: PlanPolicy;
   /** Whether a check has been done and still holds, and found nothing. */
   readonly standing: (check: string) => { readonly done: boolean; readonly normal: boolean };
-  /** Checks that were tried in this state of the machine, and could not be told. */
+  /** Checks that were tried in this state of the machine and gave no answer. */
   readonly untold: ReadonlySet<string>;
-  /** With how many draws to reckon; as many as are worth waiting for when left out. */
+  /** Number of draws; by default as many as are worth waiting for. */
   readonly draws?: number;
 }
 
@@ -64,8 +64,8 @@ export interface Planned {
 
 /** Everything the plan can offer. Heavy: belongs in a worker. */
 export function planNext(model: FamilyModel, situation: Situation): Planned {
-  const reckoner = new PosteriorEngine(model.network, situation.evidence);
-  const states = drawStates(reckoner, situation.draws);
+  const engine = new PosteriorEngine(model.network, situation.evidence);
+  const states = drawStates(engine, situation.draws);
   const stakes = stakesOf(model, situation);
   const ranked = rankChecks(model.network, states, candidatesOf(model, situation), stakes);
   const checks = situation.plan === 'full-sweep' ? inSweepOrder(model, ranked) : ranked;
@@ -139,7 +139,7 @@ export function candidatesOf(model: FamilyModel, situation: Situation): readonly
     .filter((check) => {
       if (INTERVIEWS.has(check.id) || untold.has(check.id) || standing(check.id).done) return false;
       if (LADDER.indexOf(check.where) > LADDER.indexOf(place)) return false;
-      // Nobody is told over the phone to open a machine.
+      // Nobody is asked over the phone to open a machine.
       if (place === 'phone' && openingChain(model.access, open, check.access).length > 0) {
         return false;
       }

@@ -9,7 +9,7 @@ import { type FamilyModel, familyModel } from './familyModel.ts';
  */
 export type ModelOf = (family: string, traits?: readonly string[]) => FamilyModel | undefined;
 
-/** One edition of the tables at work: laid out, the model of each family built once. */
+/** One version of the tables in use: indexed, the model of each family built once. */
 export interface KnowledgeVersion {
   readonly source: KnowledgeSource;
   readonly knowledge: Knowledge;

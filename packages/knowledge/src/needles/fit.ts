@@ -29,7 +29,7 @@ export type ThreadKind = (typeof THREAD_KINDS)[number];
 export interface Work {
   readonly fabric: FabricId;
   readonly layers: number;
-  /** Of one layer, pressed together, mm. */
+  /** Thickness of one ply of fabric, pressed together, mm. */
   readonly thickness: number;
   /** Whether seams cross, so that twice the layers lie under the needle. */
   readonly crossing: boolean;

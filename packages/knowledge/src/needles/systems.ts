@@ -27,7 +27,7 @@ export const FLAT_SYSTEM: NeedleSystem = {
 /** Round shanks of fast heads: 1.6 mm across, here taken as long as the household system. */
 const ROUND_SYSTEM: NeedleSystem = { ...FLAT_SYSTEM, shank: mm(1.6), flat: false };
 
-/** The lengths to reckon with for a machine of these traits. */
+/** The lengths that apply to a machine of these traits. */
 export function systemFor(traits: readonly string[]): NeedleSystem {
   return traits.includes('round-shank') ? ROUND_SYSTEM : FLAT_SYSTEM;
 }

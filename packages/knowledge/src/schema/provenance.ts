@@ -8,7 +8,7 @@ export interface MechanismProvenance {
   readonly minutes: Provenance;
 }
 
-/** First edition: chances tuned by hand on worked cases, minutes as the trade reckons them. */
+/** First edition: chances tuned by hand on worked cases, minutes as the trade estimates them. */
 export const FIRST_EDITION: MechanismProvenance = {
   priors: 'tuned',
   strengths: 'tuned',

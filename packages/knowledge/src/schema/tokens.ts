@@ -21,7 +21,7 @@ export function parseCheckCondition(text: string): CheckCondition {
   for (const shown of ['normal', 'found'] as const) {
     if (text.endsWith(`=${shown}`)) return { id: text.slice(0, -shown.length - 1), shown };
   }
-  // Anything else after an equals sign stays in the id, which then is of no check, and is told.
+  // Anything else after an equals sign stays in the id, which then names no check and is reported.
   return { id: text, shown: 'anything' };
 }
 

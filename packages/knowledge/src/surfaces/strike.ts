@@ -26,7 +26,7 @@ export interface LikelyStrike {
 /**
  * Joins marks of one visit into the events that likely left them: a needle pushed to one side strikes one
  * part after the other on its way down. Marks join where their sides do not contradict each other (a hook
- * turns under the needle and tells none); an event takes at least two parts, and something harder than
+ * turns under the needle and shows none); an event takes at least two parts, and something harder than
  * a scratch. Common practice put into a rule of ours: it says what is likely, not what was.
  */
 export function joinStrikes(marks: readonly MarkOnMap[]): readonly LikelyStrike[] {
@@ -56,7 +56,7 @@ export function joinStrikes(marks: readonly MarkOnMap[]): readonly LikelyStrike[
   });
 }
 
-/** The side that a mark tells, as its part sits on the machine. */
+/** The side that a mark shows, as its part sits on the machine. */
 function leanOn(mark: MarkOnMap): Lean | undefined {
   const { needle, showsAlong, isTurnedOver } = surfaceOf(mark.surface);
   if (!needle) return undefined;
@@ -64,7 +64,7 @@ function leanOn(mark: MarkOnMap): Lean | undefined {
   return { across: isTurnedOver && across !== 0 ? (across === 1 ? -1 : 1) : across, along };
 }
 
-/** From above to below; what tells no side last, so that it joins what there is. */
+/** From above to below; what shows no side comes last, so that it joins the others. */
 function byWayDown(marks: readonly MarkOnMap[]): readonly MarkOnMap[] {
   const place = ({ surface }: MarkOnMap) => STRUCK_PARTS.indexOf(surfaceOf(surface).part);
   return [...marks].sort((a, b) => place(a) - place(b));

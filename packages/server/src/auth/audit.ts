@@ -24,7 +24,7 @@ const READINGS: ReadonlySet<Audited> = new Set([
 /** Reading the same again so soon is one reading. */
 const SAME_READING_S = 600;
 
-/** Who saw and did what. Entries on tickets are told from the tickets themselves. */
+/** Who saw and did what. Entries on tickets are read from the tickets themselves. */
 export class Audit {
   constructor(private readonly db: Sequelize) {}
 

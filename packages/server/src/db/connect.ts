@@ -17,7 +17,7 @@ export function connect(database: DatabaseSettings, account: Account, most = 10)
 }
 
 /**
- * One transaction for one shop. Its first statement tells the database whose rows these
+ * One transaction for one shop. Its first statement sets for the database whose rows these
  * are; without it row-level security shows nothing.
  */
 export async function withShop<Result>(

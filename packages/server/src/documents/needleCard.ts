@@ -88,7 +88,7 @@ function line(page: Page, name: string, text: string, top: number): number {
   return write(page, text, [LEFT + 26, top + 2], { size: 9.5, width: TEXT_WIDE - 26 });
 }
 
-/** A needle in its true size, to lay one's own beside. */
+/** A needle in its true size, to compare one's own with. */
 function drawNeedle(page: Page, { shank, shankLength, whole, buttToEye }: NeedleSystem): void {
   const half = shank / 2;
   const top = 22;

@@ -11,7 +11,7 @@ const CHANNELS = ['ticket_event', 'table_event', 'card', 'people', 'presence'];
 
 /**
  * One LISTEN connection for the whole process. A notice carries ids only; the events are
- * read once and pushed to every follower. After a lost connection everybody is told to
+ * read once and pushed to every follower. After a lost connection everybody has to
  * read again, since what was said meanwhile was not heard.
  * @returns how to stop.
  */

@@ -5,7 +5,7 @@ import type { LiveHub } from './hub.ts';
 /** A screen that says nothing for so long looks at nothing any more. */
 const SILENT_AFTER_MS = 45_000;
 
-/** What one screen tells all server processes. */
+/** What one screen sends to all server processes. */
 export interface Glance extends Presence {
   readonly shop: string;
 }
@@ -35,18 +35,18 @@ export class PresenceTracker {
   }
 
   hear(notice: string): void {
-    const { shop, ...looker } = JSON.parse(notice) as Glance;
+    const { shop, ...presence } = JSON.parse(notice) as Glance;
     const screens = this.shops.get(shop) ?? new Map<string, Heard>();
     this.shops.set(shop, screens);
     const before = JSON.stringify(this.in(shop));
-    if (looker.ticket === null) screens.delete(looker.screen);
-    else screens.set(looker.screen, { ...looker, heardAt: this.now().getTime() });
+    if (presence.ticket === null) screens.delete(presence.screen);
+    else screens.set(presence.screen, { ...presence, heardAt: this.now().getTime() });
     this.pushIfNot(before, shop);
   }
 
   in(shop: string): Presence[] {
     return [...(this.shops.get(shop)?.values() ?? [])].map(
-      ({ heardAt: _heardAt, ...looker }) => looker,
+      ({ heardAt: _heardAt, ...presence }) => presence,
     );
   }
 

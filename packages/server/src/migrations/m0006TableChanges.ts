@@ -25,7 +25,7 @@ export const m0006TableChanges: Migration = {
     'alter table table_event force row level security',
     `create policy one_shop on table_event using (shop_id = ${THIS_SHOP}) with check (shop_id = ${THIS_SHOP})`,
     'grant select, insert on table_event to nodo_app',
-    // Few among the many events: what tells of causes that no table has.
+    // Few among the many events: those about causes that no table has.
     `create index ticket_event_candidates on ticket_event (shop_id)
       where type in ('own-cause-found', 'entry-corrected')`,
     `create trigger table_event_rows_stay before update or delete on table_event

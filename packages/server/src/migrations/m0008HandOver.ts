@@ -1,6 +1,6 @@
 import type { Migration } from './migration.ts';
 
-/** Lines on the Rack tell hand-overs, and what arrived after the knot was tied. */
+/** Ticket summaries carry hand-overs and what arrived after closing. */
 export const m0008HandOver: Migration = {
   name: '0008-hand-over',
   statements: [

@@ -14,10 +14,10 @@ interface AloneEntry {
   readonly machine: string;
   readonly by: string;
   readonly when: string;
-  readonly told: NeedleIn;
+  readonly entry: NeedleIn;
 }
 
-/** Which needles are in a shop's machines: told by tickets, and by entries made without one. */
+/** Which needles are in a shop's machines: from tickets and from entries made without one. */
 export class Needles {
   private readonly models: Models & ProfileModels;
 
@@ -40,7 +40,7 @@ export class Needles {
   /** Keeps an entry made alone; one that was kept before under its id is left as it is, if it says the same. */
   register(
     shop: string,
-    { id, machine, by, when, told }: AloneEntry,
+    { id, machine, by, when, entry }: AloneEntry,
   ): Promise<
     'kept' | Extract<RefusalCode, 'no-such-machine' | 'no-such-needle' | 'id-used-otherwise'>
   > {
@@ -49,16 +49,16 @@ export class Needles {
       const kept = () =>
         this.models.needleEntries.findOne({ where: { shopId: shop, id }, transaction });
       const isSame = (row: NeedleEntryRow) =>
-        row.machineId === machine && isDeepStrictEqual(row.body, told);
+        row.machineId === machine && isDeepStrictEqual(row.body, entry);
       const before = await kept();
       if (before) return isSame(before) ? 'kept' : 'id-used-otherwise';
-      if (told.opened !== null) {
+      if (entry.opened !== null) {
         const { opened } = registerOf(await this.entriesOf(shop, transaction));
-        if (!opened.some((one) => one.id === told.opened)) return 'no-such-needle';
+        if (!opened.some((one) => one.id === entry.opened)) return 'no-such-needle';
       }
       // Sent twice at once, the second comes upon the first here.
       await this.models.needleEntries.bulkCreate(
-        [{ shopId: shop, id, machineId: machine, at: new Date(when), byPerson: by, body: told }],
+        [{ shopId: shop, id, machineId: machine, at: new Date(when), byPerson: by, body: entry }],
         { ignoreDuplicates: true, transaction },
       );
       const now = await kept();

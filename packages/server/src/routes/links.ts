@@ -54,13 +54,13 @@ export function linkRoutes(
     ]);
     const ticket = foldTicket(id, events);
     const model = modelOfTicket(ticket, edition);
-    const told = model && viewForCustomer(ticket, model);
-    if (!told) return noLink('params.token');
+    const view = model && viewForCustomer(ticket, model);
+    if (!view) return noLink('params.token');
     await audit.note({ shop, person: null, what: 'link-read', ticket: id });
     return {
       ok: true,
       answer: {
-        ...told,
+        ...view,
         shop: name,
         currency: card.currency,
         timeZone: card.timeZone,

@@ -108,9 +108,9 @@ export function profileRoutes(
 
   route(app, people, ENDPOINTS.registerNeedle, async ({ params, body, session }) => {
     const shop = session.shop.id;
-    const { id, when, ...told } = body;
+    const { id, when, ...entry } = body;
     const { machine } = params;
-    const kept = await needles.register(shop, { id, machine, by: session.person.id, when, told });
+    const kept = await needles.register(shop, { id, machine, by: session.person.id, when, entry });
     if (kept === 'no-such-machine') return refused(kept, 'machine');
     if (kept !== 'kept') {
       const path = kept === 'no-such-needle' ? 'opened' : 'id';

@@ -37,7 +37,7 @@ const TEXTS: Readonly<Record<Found['kind'], string>> = {
 };
 
 /**
- * Writes down anew by which words something is found, within the transaction that changed it.
+ * Writes the search words of something again, within the transaction that changed it.
  * What is gone is found by nothing.
  */
 export async function placeWords(

@@ -12,7 +12,7 @@ const IDS: Readonly<Record<Found['kind'], string>> = {
 };
 const BEFORE_ALL = '00000000-0000-0000-0000-000000000000';
 
-/** Tells anew by which words everything of a shop is found. @returns how many there are */
+/** Rebuilds the search words of everything in a shop. @returns how many there are */
 export async function rebuildWords(db: Sequelize, shop: string): Promise<number> {
   let count = 0;
   for (const kind of ['customer', 'machine', 'ticket'] as const) {

@@ -33,7 +33,7 @@ export interface Batch {
 }
 
 /**
- * `seq-taken`: somebody else appended first, read again and decide anew.
+ * `seq-taken`: somebody else appended first, read again and decide again.
  * `id-taken`: an event of this id is stored already.
  * `tag-taken`: another machine in the shop hangs on this shelf tag.
  * `unknown-customer`, `unknown-machine`: it names one that the shop does not have.
@@ -70,8 +70,8 @@ export interface EventStore extends TablesStore {
     after: number,
   ): Promise<{ readonly events: readonly TicketEvent[]; readonly rack: RackEntry | undefined }>;
   /**
-   * Customers by the ids that tickets name. One that turned out to be a double is told as the
-   * one it was merged into; an erased one is not told.
+   * Customers by the ids that tickets name. One that turned out to be a double is returned as the
+   * one it was merged into; an erased one is left out.
    */
   customers(shop: string, ids: readonly string[]): Promise<ReadonlyMap<string, Customer>>;
   /** What was fetched, the latest first. @param before the last of the page before */
@@ -79,7 +79,7 @@ export interface EventStore extends TablesStore {
   /** Ids of open tickets after one of them, in the order of the ids. */
   openAfter(shop: string, after: string | undefined, most: number): Promise<readonly string[]>;
   /**
-   * Writes a line on the Rack anew; for rebuilding them from the events. A line of a later
+   * Writes a ticket summary again; for rebuilding them from the events. A summary of a later
    * event stays.
    */
   replaceSummary(shop: string, summary: TicketSummary): Promise<void>;

@@ -51,17 +51,17 @@ export async function recordCommands(
     const { events: stored, tables } = await store.loadWithTables(request.shop, request.ticket);
     const edition = versionInForce(foldChangeRequests(tables));
     const { source: content, knowledge } = edition;
-    const told = project(stored, request, edition, now().toISOString());
-    if (!told.ok) return told;
-    if (told.fresh.length === 0) return { ok: true, events: told.events };
+    const recording = project(stored, request, edition, now().toISOString());
+    if (!recording.ok) return recording;
+    if (recording.fresh.length === 0) return { ok: true, events: recording.events };
 
-    const model = modelOfTicket(told.ticket, edition);
-    const summary = model && summaryOf(told.ticket, model);
+    const model = modelOfTicket(recording.ticket, edition);
+    const summary = model && summaryOf(recording.ticket, model);
     if (!summary) return { ok: false, refusal: refuse('not-taken-in') };
     const appended = await store.append(request.shop, {
       ticket: request.ticket,
       after: stored.length,
-      events: told.fresh,
+      events: recording.fresh,
       summary,
       ...(request.customer && stored.length === 0 ? { customer: request.customer } : {}),
       ...(request.machine && stored.length === 0 ? { machine: request.machine } : {}),
@@ -71,7 +71,7 @@ export async function recordCommands(
     });
     switch (appended) {
       case 'appended':
-        return { ok: true, events: told.events };
+        return { ok: true, events: recording.events };
       case 'tag-taken':
         return { ok: false, refusal: refuse('tag-taken', 'command.tag', { tag: summary.tag }) };
       case 'unknown-customer':
@@ -82,7 +82,7 @@ export async function recordCommands(
         const again = await store.load(request.shop, request.ticket);
         const known = new Set(again.map(({ id }) => id));
         // The id belongs to another ticket: it can never be stored here.
-        if (!told.fresh.some(({ id }) => known.has(id))) {
+        if (!recording.fresh.some(({ id }) => known.has(id))) {
           return { ok: false, refusal: refuse('id-used-otherwise', 'id') };
         }
         break;
@@ -161,7 +161,7 @@ export function isSame(
 }
 
 /**
- * Tells Rack lines of a shop anew from the events.
+ * Projects the ticket summaries of a shop again from the events.
  * @param status those with this one only; all, when left out.
  * @returns how many
  */

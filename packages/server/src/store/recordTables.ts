@@ -17,7 +17,7 @@ export interface TablesRequest {
 
 /**
  * Decides one draft about the shop's tables and appends it. A draft that is stored already
- * counts as done. When the tables moved, every open machine's line on the Rack is told anew.
+ * counts as done. When the tables moved, the summary of every open ticket is projected again.
  */
 export async function recordTables(
   store: EventStore,
@@ -32,11 +32,11 @@ export async function recordTables(
         ? { ok: true, event: before }
         : { ok: false, refusal: refuse('id-used-otherwise', 'id') };
     }
-    const desk = foldChangeRequests(events);
-    const verdict = decideTableCommand(desk, draft, actor, now().toISOString());
+    const requests = foldChangeRequests(events);
+    const verdict = decideTableCommand(requests, draft, actor, now().toISOString());
     if (!verdict.ok) return verdict;
     if ((await store.appendTableEvent(shop, verdict.event)) !== 'appended') continue;
-    if (applyTableEvent(desk, verdict.event).inForce.length !== desk.inForce.length) {
+    if (applyTableEvent(requests, verdict.event).inForce.length !== requests.inForce.length) {
       await rebuildSummaries(store, shop, 'open');
       await store.announceTables(shop);
     }

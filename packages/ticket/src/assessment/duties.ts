@@ -24,13 +24,13 @@ function dutyFacts(ticket: Ticket, model: FamilyModel): readonly DutyFact[] {
       return done ? [{ kind: 'check', id: look.check, normal, ...when(look) }] : [];
     }),
     ...ticket.performedActions.map(
-      (deed): DutyFact => ({
+      (performed): DutyFact => ({
         kind: 'action',
-        id: deed.action,
-        repair: deed.repair,
-        at: deed.seq,
+        id: performed.action,
+        repair: performed.repair,
+        at: performed.seq,
         // What it leads to belongs to the epoch that it begins.
-        epoch: stateEpoch(ticket, deed.startsEpoch ?? deed.epoch),
+        epoch: stateEpoch(ticket, performed.startsEpoch ?? performed.epoch),
       }),
     ),
     ...ticket.opened.map((item): DutyFact => ({ kind: 'access', id: item.state, ...when(item) })),

@@ -28,7 +28,7 @@ function holds(ticket: Ticket, model: FamilyModel, text: string, step: string): 
     }
     case 'action': {
       if (requirement.id === 'power-off-confirmed') return ticket.power === 'off';
-      // An action that is gated by another asks for it anew each time.
+      // An action that is gated by another asks for it again each time.
       const lastStep = Math.max(
         0,
         ...ticket.performedActions

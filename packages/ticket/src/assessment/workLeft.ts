@@ -34,13 +34,13 @@ export function workLeftOn(
     .filter(({ is }) => is >= LEAST_SUSPECTED)
     .map(({ cause, is }): Suspect => {
       const check = looks.get(cause);
-      const told = is >= SURE_ENOUGH || !check;
+      const isKnown = is >= SURE_ENOUGH || !check;
       const fix = model.causes.get(cause)?.fixMinutes ?? 0;
       const repair = { minutes: fix + proof, access: check?.access ?? 'closed', sews: false };
       return {
         chance: is,
         heard: heardAs(model, cause, reported),
-        look: told ? 0 : checkMinutes(model, open, check),
+        look: isKnown ? 0 : checkMinutes(model, open, check),
         repair: machineMinutes(model.access, open, repair),
       };
     });

@@ -5,7 +5,7 @@ import type { Intake, Ticket } from '../state/ticket.ts';
 import { accept, type DecideContext, type Decision, reject } from './define.ts';
 
 /** What every ticket begins with, wherever the machine is. */
-export const told = z.object({
+export const beginning = z.object({
   family: tableId,
   /** How the machine is called: "Teal zigzag". */
   label: humanText(80),
@@ -39,7 +39,7 @@ export function withReceived(life: Life, { accessories, condition }: Received): 
 }
 
 /** Only a new ticket, of a family that the tables have. */
-export function decideBeginning<Command extends z.infer<typeof told>>(
+export function decideBeginning<Command extends z.infer<typeof beginning>>(
   { status }: Ticket,
   command: Command,
   { modelOf }: DecideContext,
@@ -58,6 +58,6 @@ export function intakeOf({
   words,
   customer,
   traits,
-}: z.infer<typeof told>): Pick<Intake, 'family' | 'label' | 'words' | 'customer' | 'traits'> {
+}: z.infer<typeof beginning>): Pick<Intake, 'family' | 'label' | 'words' | 'customer' | 'traits'> {
   return { family, label, words, customer: customer ?? undefined, traits: traits ?? undefined };
 }

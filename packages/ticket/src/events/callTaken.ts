@@ -1,12 +1,12 @@
-import { decideBeginning, intakeOf, told } from './beginning.ts';
+import { beginning, decideBeginning, intakeOf } from './beginning.ts';
 import { defineEvent } from './define.ts';
 
 /** Somebody rings up about a machine that is not in the shop. Then it is the first entry. */
 export const callTaken = defineEvent({
   type: 'call-taken',
   version: 1,
-  command: told,
-  body: told,
+  command: beginning,
+  body: beginning,
   decide: decideBeginning,
   apply(ticket, body, { knowledge }) {
     return {

@@ -18,8 +18,8 @@ export const cameBack = defineEvent({
       ? reject(refuse('already-so'))
       : accept(command);
   },
-  apply: (ticket, told) => ({
+  apply: (ticket, body) => ({
     ...ticket,
-    life: { ...ticket.life, comebacks: [...ticket.life.comebacks, told.ticket] },
+    life: { ...ticket.life, comebacks: [...ticket.life.comebacks, body.ticket] },
   }),
 });

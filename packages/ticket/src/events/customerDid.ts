@@ -7,12 +7,12 @@ import { whileAway } from './guards.ts';
 const command = z.object({ cause: tableId });
 
 const body = command.extend({
-  /** What it treats, as the tables said when it was told. */
+  /** What it treats, as the tables said when it was recorded. */
   treats: z.array(tableId),
 });
 
 /**
- * On the telephone: the customer was told how to put a cause right and says it is done. Ends
+ * On the telephone: the customer was advised how to remove a cause and says it is done. Ends
  * the epoch like work at the bench, but owes no proof there: the customer sews it.
  */
 export const customerDid = defineEvent({

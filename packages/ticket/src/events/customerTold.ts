@@ -6,7 +6,7 @@ import { sinceItCame } from './guards.ts';
 
 const body = z.object({ how: z.enum(SPOKEN), words: humanText(500, 0) });
 
-/** The customer was told that the machine is ready, or reminded of it. */
+/** The customer was informed that the machine is ready, or reminded of it. */
 export const customerTold = defineEvent({
   type: 'customer-told',
   version: 1,

@@ -10,7 +10,7 @@ const body = z.object({
   despite: humanText(300, 3).optional(),
 });
 
-/** The customer was told a day on which it can be fetched. */
+/** A day was promised to the customer on which it can be fetched. */
 export const dayPromised = defineEvent({
   type: 'day-promised',
   version: 1,

@@ -6,7 +6,7 @@ import { atWork } from './guards.ts';
 const body = z.object({ corrects: uuid });
 
 /**
- * An earlier entry is taken back. Both stay in the record; the ticket is told anew without
+ * An earlier entry is taken back. Both stay in the record; the ticket is replayed without
  * the entry that was corrected. The intake and the closing cannot be taken back this way.
  */
 export const entryCorrected = defineEvent({

@@ -29,7 +29,7 @@ export function atWork<Command, Body>(
 }
 
 /**
- * For what was seen: also of what arrives when the knot is tied, if it was seen before that. It
+ * For what was seen: also of what arrives after closing, if it was seen before that. It
  * changes nothing of the closing; it is shown as late.
  */
 export function evenLate<Command, Body>(
@@ -81,7 +81,7 @@ export function whileAway<Command, Body>(
   );
 }
 
-/** For what may also be told after the knot is tied, as long as the machine is in the shop. */
+/** For what may also be recorded after closing, as long as the machine is in the shop. */
 export function sinceItCame<Command, Body>(
   decide: (ticket: Ticket, command: Command) => Decision<Body>,
 ): Decide<Command, Body, unknown> {

@@ -1,9 +1,9 @@
 import { humanText, uuid } from '@nodo/kernel';
 import { z } from 'zod';
-import { decideBeginning, intakeOf, received, told, withReceived } from './beginning.ts';
+import { beginning, decideBeginning, intakeOf, received, withReceived } from './beginning.ts';
 import { defineEvent } from './define.ts';
 
-const body = told.extend({
+const body = beginning.extend({
   /** Number on the shelf tag. */
   tag: z.number().int().min(1).max(9999),
   shelf: humanText(12),

@@ -15,11 +15,11 @@ export const markFound = defineEvent({
       ? accept(command)
       : reject(refuse('not-on-this-machine', 'command.surface', { id: command.surface })),
   ),
-  apply: (ticket, told, { id }) => ({
+  apply: (ticket, found, { id }) => ({
     ...ticket,
     life: {
       ...ticket.life,
-      marks: [...ticket.life.marks, { ...told, id, end: null, gone: false }],
+      marks: [...ticket.life.marks, { ...found, id, end: null, gone: false }],
     },
   }),
 });

@@ -9,8 +9,8 @@ export const measured = defineEvent({
   command: measure,
   body: measure,
   decide: atTheBench((_ticket, command) => accept(command)),
-  apply: (ticket, told, { seq }) => ({
+  apply: (ticket, measure, { seq }) => ({
     ...ticket,
-    life: { ...ticket.life, measures: [...ticket.life.measures, { ...told, seq }] },
+    life: { ...ticket.life, measures: [...ticket.life.measures, { ...measure, seq }] },
   }),
 });

@@ -9,14 +9,14 @@ export const needleFitted = defineEvent({
   command: needleIn,
   body: needleIn,
   decide: atWork((_ticket, command) => accept(command)),
-  apply: (ticket, told, { id, seq, actor, observedAt }) => ({
+  apply: (ticket, fitted, { id, seq, actor, observedAt }) => ({
     ...ticket,
     life: {
       ...ticket.life,
       needles: [
         ...ticket.life.needles,
         {
-          ...told,
+          ...fitted,
           id,
           machine: ticket.life.machine ?? null,
           ticket: ticket.id,

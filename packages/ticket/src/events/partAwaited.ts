@@ -12,8 +12,8 @@ export const partAwaited = defineEvent({
   command: body,
   body,
   decide: atTheBench((_ticket, command) => accept(command)),
-  apply: (ticket, told, { id }) => ({
+  apply: (ticket, part, { id }) => ({
     ...ticket,
-    life: { ...ticket.life, awaits: [...ticket.life.awaits, { ...told, id, came: false }] },
+    life: { ...ticket.life, awaits: [...ticket.life.awaits, { ...part, id, came: false }] },
   }),
 });

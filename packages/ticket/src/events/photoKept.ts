@@ -11,7 +11,7 @@ const body = z.object({
   check: tableId.optional(),
 });
 
-/** A photo of this machine, kept with the ticket; the server holds it before it is told. */
+/** A photo of this machine, kept with the ticket; the server stores it before the entry names it. */
 export const photoKept = defineEvent({
   type: 'photo-kept',
   version: 1,

@@ -3,7 +3,7 @@ import { piecesLaid as body, piecesFound } from '../state/values.ts';
 import { defineEvent } from './define.ts';
 import { acceptValid, atWork } from './guards.ts';
 
-/** The pieces of a broken needle laid end to end, so far. */
+/** The pieces of a broken needle that were found so far, end to end. */
 export const piecesLaid = defineEvent({
   type: 'pieces-laid',
   version: 1,

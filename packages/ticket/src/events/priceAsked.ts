@@ -6,7 +6,7 @@ import { atWork } from './guards.ts';
 const body = z.object({
   /** What it would come to, tax included. */
   amount: minorUnits,
-  /** What it is for, in words that the customer can be told. */
+  /** What it is for, in words for the customer. */
   words: humanText(1000),
 });
 

@@ -13,8 +13,8 @@ export const signed = defineEvent({
   command: body,
   body,
   decide: sinceItCame((_ticket, command) => accept(command)),
-  apply: (ticket, told) => ({
+  apply: (ticket, signature) => ({
     ...ticket,
-    life: { ...ticket.life, signed: [...ticket.life.signed, told] },
+    life: { ...ticket.life, signed: [...ticket.life.signed, signature] },
   }),
 });

@@ -17,7 +17,7 @@ const body = command.extend({ snapshot: closingSnapshot });
 /** Owed even by a machine that goes back unrepaired: what could hurt whoever has it next. */
 const OWED_EVEN_UNREPAIRED: ReadonlySet<string> = new Set(['fragments', 'electrical']);
 
-/** The knot is tied. Every duty must be cleared or waived first. */
+/** Closes the ticket. Every duty must be cleared or waived first. */
 export const ticketClosed = defineEvent({
   type: 'ticket-closed',
   version: 1,

@@ -16,7 +16,7 @@ export function applyTicketEvent(ticket: Ticket, event: TicketEvent): Ticket {
   return { ...step(ticket, event), seq: event.seq, entries };
 }
 
-/** A ticket told from its events, which must be all of them in order. */
+/** Folds a ticket from its events, which must be complete and in order. */
 export function foldTicket(id: string, events: readonly TicketEvent[]): Ticket {
   return events.reduce(applyTicketEvent, newTicket(id));
 }
@@ -34,9 +34,9 @@ function replayWithoutCorrected(id: string, entries: readonly RecordedEvent[]): 
         : [],
     ),
   );
-  const told = entries.reduce((ticket, entry) => {
+  const replayed = entries.reduce((ticket, entry) => {
     if (!corrected.has(entry.id)) return step(ticket, entry);
     return kindOf(entry.type as EventType).applyCorrected?.(ticket, entry.body) ?? ticket;
   }, newTicket(id));
-  return { ...told, seq: entries.length, entries };
+  return { ...replayed, seq: entries.length, entries };
 }

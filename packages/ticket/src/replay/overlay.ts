@@ -19,10 +19,10 @@ export interface PendingCommand {
 }
 
 /**
- * What is shown: waiting drafts laid over the confirmed events by the server's own rules. The
+ * What is shown: pending commands applied over the confirmed events by the server's own rules. The
  * very same ticket as before when the server only confirmed what was shown already, so that
- * nothing has to be reckoned or painted anew.
- * @param before what was laid last, to go on from.
+ * nothing has to be computed or rendered again.
+ * @param before the previous result, reused where it can be.
  */
 function overlayPending(
   before: OverlaidTicket | undefined,

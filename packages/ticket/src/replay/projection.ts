@@ -3,15 +3,15 @@ import type { TicketEvent } from '../events/index.ts';
 import type { Ticket } from '../state/ticket.ts';
 import { applyTicketEvent, foldTicket } from './apply.ts';
 
-/** A ticket, and the events that it was told from. */
+/** A ticket and the events that it was projected from. */
 export interface TicketProjection {
   readonly ticket: Ticket;
   readonly events: readonly TicketEvent[];
 }
 
 /**
- * Tells a ticket, going on from what was told before: only the new events when they follow
- * on it, all of them otherwise.
+ * Projects a ticket from its events. Reuses `before` when `events` extends it; otherwise replays
+ * from the start.
  */
 export function projectTicket(
   before: TicketProjection | undefined,
@@ -27,21 +27,21 @@ export function projectTicket(
 }
 
 /** Whether the events of two tellings say the same, confirmed or not. */
-export function isSameProjection(told: TicketProjection, other: TicketProjection): boolean {
+export function isSameProjection(projection: TicketProjection, other: TicketProjection): boolean {
   return (
-    told.events.length === other.events.length &&
-    told.events.every((event, place) => isSame(event, other.events[place]))
+    projection.events.length === other.events.length &&
+    projection.events.every((event, place) => isSame(event, other.events[place]))
   );
 }
 
 /** The instant at which the server received an event says nothing of the machine. */
-function isSame(told: TicketEvent, event: TicketEvent | undefined): boolean {
-  if (told === event) return true;
+function isSame(projection: TicketEvent, event: TicketEvent | undefined): boolean {
+  if (projection === event) return true;
   return (
-    told.id === event?.id &&
-    told.seq === event.seq &&
-    told.epoch === event.epoch &&
-    told.knowledge === event.knowledge &&
-    canonicalJson(told.body) === canonicalJson(event.body)
+    projection.id === event?.id &&
+    projection.seq === event.seq &&
+    projection.epoch === event.epoch &&
+    projection.knowledge === event.knowledge &&
+    canonicalJson(projection.body) === canonicalJson(event.body)
   );
 }

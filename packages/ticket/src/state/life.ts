@@ -54,14 +54,14 @@ export interface Life {
   readonly worked: readonly Worked[];
   /** Whole minutes that were written down without the clock. */
   readonly booked: number;
-  /** The day that the customer was told. */
+  /** The day that was promised to the customer. */
   readonly promised: Day | undefined;
   readonly measures: readonly (Measure & { readonly seq: number })[];
   /** Which needle was in, from when on, the latest last. */
   readonly needles: readonly (RegisterEntry & { readonly seq: number })[];
   /** What the customer sews with it. */
   readonly work: SewingWork | undefined;
-  /** The pieces of a broken needle as they were last laid. */
+  /** The pieces of a broken needle as they were last recorded. */
   readonly pieces: (PiecesLaid & { readonly seq: number }) | undefined;
   /** How far the screws of its cases were turned. */
   readonly screws: Readonly<Partial<Record<CaseWhich, ScrewLog>>>;
@@ -69,7 +69,7 @@ export interface Life {
   readonly marks: readonly Mark[];
   readonly signed: readonly { readonly photo: string; readonly what: 'intake' | 'collected' }[];
   readonly bill: (Bill & { readonly rates: Rates; readonly currency: string }) | undefined;
-  /** When the customer was last told that it is ready. */
+  /** When the customer was last informed that it is ready. */
   readonly toldAt: string | undefined;
 }
 

@@ -12,7 +12,7 @@ import {
 } from '@nodo/knowledge';
 import { z } from 'zod';
 
-/** A mark on a part that the needle can reach, laid on the map by the clock. */
+/** A mark on a part that the needle can reach, with its position on the map by the clock. */
 export const markFound = z.object({
   surface: z.enum(SURFACE_IDS),
   /** From 0 to below 12, as the surface is looked at. */
@@ -104,7 +104,7 @@ export interface EarlierMark extends Mark {
 /**
  * The marks that several visits left on a machine, the earliest first: each where it was last seen, and
  * none on a part that was replaced since.
- * @param now what a visit after them says: its marks are not told, but what they are the same as is not either.
+ * @param now a later visit: its own marks are left out, and so are earlier marks that it saw again.
  */
 export function marksLeft(
   visits: readonly MarkedVisit[],
@@ -121,7 +121,7 @@ export function marksLeft(
   return now ? stillLeft(left, now) : left;
 }
 
-/** Those of before that a visit did not find again, nor replace with their part. */
+/** Marks from earlier visits that were neither seen again nor removed with a replaced part. */
 function stillLeft(
   before: readonly EarlierMark[],
   { marks, repairs }: Pick<MarkedVisit, 'marks' | 'repairs'>,

@@ -83,7 +83,7 @@ export interface Ticket {
   readonly voidEpochs: readonly number[];
   readonly answers: readonly Answer[];
   readonly looks: readonly Look[];
-  /** Checks that could not be told, by epoch. */
+  /** Checks that gave no answer, by epoch. */
   readonly unanswerable: readonly { readonly check: string; readonly epoch: number }[];
   /** Causes that the tables do not have, found on this machine. */
   readonly ownCauses: readonly OwnCause[];
@@ -172,7 +172,7 @@ export function repairsDone({ performedActions }: Ticket): readonly string[] {
 /** The check that the customer's own words answer. */
 export const COMPLAINT = 'complaint';
 
-/** What the customer ever reported, in the order in which it was told. */
+/** What the customer ever reported, in the order of reporting. */
 export function reportedOn({ answers }: Ticket): readonly string[] {
   const reported = answers.filter(({ check, present }) => check === COMPLAINT && present);
   return [...new Set(reported.map(({ finding }) => finding))];

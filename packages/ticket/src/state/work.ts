@@ -36,7 +36,7 @@ export type ThreadSpec = z.infer<typeof threadSpec>;
 export const workCommand = z.object({
   fabric: z.enum(fabricIds),
   layers: z.number().int().min(1).max(40),
-  /** Of one layer, pressed together, in millimetres. */
+  /** Thickness of one ply of fabric, pressed together, in millimetres. */
   thickness: z.number().min(0.02).max(10),
   crossing: z.boolean(),
   threadKind: z.enum(THREAD_KINDS),
@@ -73,15 +73,15 @@ export function threadAcross({
 }
 
 /** The same, as what a needle is chosen by. */
-export function workOf(told: SewingWork): Work {
-  return { ...told, thread: threadAcross(told) };
+export function workOf(work: SewingWork): Work {
+  return { ...work, thread: threadAcross(work) };
 }
 
-/** A thread in one line, as it is told and what it comes to. */
-export function threadLine(told: SewingWork): string {
-  const { thread, fibre } = told;
-  const across = `${threadAcross(told).toFixed(2)} mm`;
-  const fineness = `tex ${told.tex.toFixed(told.tex < 10 ? 1 : 0)}`;
+/** A thread in one line: its label and the fineness that follows from it. */
+export function threadLine(work: SewingWork): string {
+  const { thread, fibre } = work;
+  const across = `${threadAcross(work).toFixed(2)} mm`;
+  const fineness = `tex ${work.tex.toFixed(work.tex < 10 ? 1 : 0)}`;
   const label =
     thread.by === 'label' && thread.unit !== 'tex'
       ? `${thread.unit} ${thread.number}${thread.plies > 1 ? `/${thread.plies}` : ''}, `

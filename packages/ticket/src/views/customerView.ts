@@ -28,7 +28,7 @@ export const customerView = z.object({
   changedAt: instant,
   /** Given back as it came, because they said no to the price. */
   unrepaired: z.boolean(),
-  /** The day they were told. */
+  /** The day that was promised to them. */
   promised: day.nullable(),
   /** What it would come to, as long as they have not said yes or no. */
   asked: z.object({ amount: z.number(), words: z.string() }).nullable(),

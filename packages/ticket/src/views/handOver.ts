@@ -11,12 +11,12 @@ export interface HandOver {
 /** The hand-over that nobody has taken up yet: whom it was for has made no entry since. */
 export function handOverOf({ entries, corrected, status }: Ticket): HandOver | undefined {
   if (status !== 'open') return undefined;
-  const told = entries.filter(({ id }) => !corrected.has(id));
-  const last = told.findLast(isHandOver);
+  const valid = entries.filter(({ id }) => !corrected.has(id));
+  const last = valid.findLast(isHandOver);
   if (!last) return undefined;
   const { to, note } = last.body;
   const by = last.actor.person;
-  const takenUp = told.some(
+  const takenUp = valid.some(
     ({ seq, actor }) => seq > last.seq && (to === null ? actor.person !== by : actor.person === to),
   );
   return takenUp ? undefined : { to, by, note };

@@ -36,7 +36,7 @@ export function outlookUnder(
   };
 }
 
-/** What moves less is told as it was. */
+/** Smaller shifts do not count. */
 const LEAST_MOVE = 0.01;
 
 /**

@@ -1,7 +1,7 @@
 import type { RecordedEvent } from '../state/envelope.ts';
 import type { Ticket } from '../state/ticket.ts';
 
-/** What was seen before the knot was tied and arrived after it; of a closed ticket. */
+/** What was seen before closing and arrived after it; of a closed ticket. */
 export function lateEntries({
   entries,
   corrected,

@@ -68,13 +68,13 @@ export function nextPhoneStep(
     : { kind: 'advise', cause: best.cause };
 }
 
-/** What was asked and told so far, the complaint itself left out. */
+/** Questions and advice so far, the complaint itself left out. */
 function questionsAsked({ looks, customerTreatments, unanswerable }: Ticket): number {
   const asked = looks.filter(({ check }) => !INTERVIEWS.has(check));
   return asked.length + customerTreatments.length + unanswerable.length;
 }
 
-/** Once is enough: a customer is not told the same again. */
+/** Once is enough: the same advice is not given again. */
 function wasAdvised({ customerTreatments }: Ticket, cause: string): boolean {
   return customerTreatments.some(({ treats }) => treats.includes(cause));
 }

@@ -96,7 +96,7 @@ export function defer(
  * What comes next. In a full sweep everything is looked at first. Otherwise: the sew-out that
  * the plan asks after a change; put right what is nearly sure; while a comeback is likely and
  * no repair waits for its proof, the best check that is worth its minutes, else the first
- * repair; then the debts; then the knot.
+ * repair; then the duties; then closing.
  */
 export function nextStep(
   ticket: Ticket,

@@ -5,7 +5,7 @@ import { reportedOn, type Ticket } from '../state/ticket.ts';
 
 /** What somebody must know who takes a ticket over: ids, for words see the interface. */
 export interface Resume {
-  /** Complaints that the customer reported, in the order in which they were told. */
+  /** Complaints that the customer reported, in the order of reporting. */
   readonly reported: readonly string[];
   /** Looks that still count, the questions at the counter left out. */
   readonly looks: number;

@@ -37,22 +37,22 @@ export const ticketSummary = z.object({
   risk: z.number().min(0).max(1),
   /** Left to somebody, or to whoever comes, who has not taken it up yet. */
   handOver: z.object({ to: uuid.nullable(), by: uuid, note: z.string() }).nullable(),
-  /** Entries that arrived after the knot was tied. */
+  /** Entries that arrived after closing. */
   late: z.number().int().nonnegative(),
   standing: z.enum(STAGES),
   machine: uuid.nullable(),
   comebackOf: uuid.nullable(),
   /** How often the machine came back after it. */
   comebacks: z.number().int().nonnegative(),
-  /** Minutes of work left, expected and with their spread; null in a line of before they were reckoned. */
+  /** Minutes of work left, expected and with their spread; null in summaries from before they were computed. */
   left: z.object({ mean: z.number(), spread: z.number() }).nullable(),
-  /** The day that the customer was told. */
+  /** The day that was promised to the customer. */
   promised: day.nullable(),
   awaited: z.object({ part: z.string(), expected: day.nullable() }).nullable(),
   /** Who works on it by the clock. */
   atTheClock: z.array(uuid),
   readyAt: instant.nullable(),
-  /** When the customer was last told that it is ready. */
+  /** When the customer was last informed that it is ready. */
   toldAt: instant.nullable(),
   unrepaired: z.boolean(),
   /** What it came to, in the smallest unit of the shop's currency. */
@@ -82,7 +82,7 @@ export function summaryOf(ticket: Ticket, model: FamilyModel): TicketSummary | u
   const first = ticket.entries[0];
   const last = ticket.entries.at(-1);
   if (!intake || status === 'new' || !first || !last) return undefined;
-  const told = ticket.entries.filter(({ id }) => !ticket.corrected.has(id));
+  const valid = ticket.entries.filter(({ id }) => !ticket.corrected.has(id));
   const assessment = assess(ticket, model);
   const { beliefs, duties, contested, risk } = assessment;
   const { life } = ticket;
@@ -101,9 +101,9 @@ export function summaryOf(ticket: Ticket, model: FamilyModel): TicketSummary | u
     words: intake.words,
     takenInAt: first.receivedAt,
     changedAt: last.receivedAt,
-    lastBy: told.findLast(isAtTheBench)?.actor.person ?? null,
-    seen: told.filter(({ type }) => SEEN.has(type)).length,
-    done: told.filter(({ type }) => DONE.has(type)).length,
+    lastBy: valid.findLast(isAtTheBench)?.actor.person ?? null,
+    seen: valid.filter(({ type }) => SEEN.has(type)).length,
+    done: valid.filter(({ type }) => DONE.has(type)).length,
     owed: duties.filter(({ state }) => state === 'owed').map(({ duty }) => duty),
     contested: contested.length,
     likely: likeliest

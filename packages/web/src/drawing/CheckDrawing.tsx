@@ -13,7 +13,7 @@ export function CheckDrawing({
   readonly check: FamilyCheck;
   readonly family: Family;
 }) {
-  // The question and its answers are painted first, the picture with the next frame.
+  // The question and its answers are rendered first, the picture with the next frame.
   const [isDue, setDue] = useState(false);
   useEffect(() => startTransition(() => setDue(true)), []);
   if (!isDue) return <div className="min-h-40 w-60 shrink-0" />;

@@ -7,7 +7,7 @@ const Current = createContext<Session | undefined>(undefined);
 
 /**
  * Everything inside is for somebody who is signed in. Days and clocks are the shop's; where that is
- * another time zone than the device's, what is inside begins anew once it is known.
+ * another time zone than the device's, what is inside is mounted again once it is known.
  */
 export function SessionProvider({
   session,

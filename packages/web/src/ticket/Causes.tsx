@@ -11,7 +11,7 @@ const SHOWN = 4;
 const SHOWN_ALL = 20;
 
 interface CausesProps {
-  /** Undefined while they are being reckoned for the first time. */
+  /** Undefined while they are being computed for the first time. */
   readonly words: PlanExplanation | undefined;
   readonly chosen: string | undefined;
   /** It stands as it was closed. */
@@ -21,7 +21,12 @@ interface CausesProps {
 }
 
 /** The likely causes with their chances, in numbers, bars and words, and why. */
-export const Causes = memo(function Causes({ words: told, chosen, closed, onChoose }: CausesProps) {
+export const Causes = memo(function Causes({
+  words: explanation,
+  chosen,
+  closed,
+  onChoose,
+}: CausesProps) {
   const { model, assessment } = useTicket();
   const [all, setAll] = useState(false);
   const words = m.bench.causes;
@@ -39,7 +44,7 @@ export const Causes = memo(function Causes({ words: told, chosen, closed, onChoo
       {nothingAsked && <p className="mb-2 text-sm text-quiet">{words.unasked}</p>}
       <ol>
         {shown.map(({ cause, is }) => {
-          const { speaksFor, against } = reasonWords(model, told?.reasons.get(cause));
+          const { speaksFor, against } = reasonWords(model, explanation?.reasons.get(cause));
           const band = m.bench.chanceWords[chanceBand(is)];
           const line = (
             <>
@@ -92,9 +97,9 @@ export const Causes = memo(function Causes({ words: told, chosen, closed, onChoo
       {assessment.leftOut > 0 && (
         <p className="px-2 text-sm text-quiet">{words.leftOut(assessment.leftOut)}</p>
       )}
-      {told && told.unexplained.length > 0 && (
+      {explanation && explanation.unexplained.length > 0 && (
         <Note text={words.unexplained}>
-          {told.unexplained.map(({ finding, epoch }) => (
+          {explanation.unexplained.map(({ finding, epoch }) => (
             <li key={`${finding} ${epoch}`}>{model.findings.get(finding)?.answer}</li>
           ))}
         </Note>
@@ -102,7 +107,7 @@ export const Causes = memo(function Causes({ words: told, chosen, closed, onChoo
       {assessment.contested.length > 0 && (
         <Note text={words.contested}>
           {assessment.contested.map(({ finding, check, epoch }) => {
-            const effect = told?.contests.find(
+            const effect = explanation?.contests.find(
               (contest) => contest.finding === finding && contest.epoch === epoch,
             );
             return (

@@ -11,7 +11,7 @@ const SIGNS: Readonly<Record<Provenance, string>> = {
   shop: '◦',
 };
 
-/** A small mark for where a value comes from; a tap tells it in words. */
+/** A small mark for where a value comes from; a tap shows it in words. */
 export function ProvenanceMark({ standing }: { readonly standing: Provenance }) {
   return (
     <Popover.Root>

@@ -27,8 +27,8 @@ export function keyOf(
   events: readonly TicketEvent[],
   changes: readonly TableChange[],
 ): string {
-  const told = events.map(({ id }) => id.slice(0, 8)).join('');
-  return `${ticket} ${told} ${JSON.stringify(changes)}`;
+  const ids = events.map(({ id }) => id.slice(0, 8)).join('');
+  return `${ticket} ${ids} ${JSON.stringify(changes)}`;
 }
 
 /**

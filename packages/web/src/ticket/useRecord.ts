@@ -23,7 +23,7 @@ export type RecordEntry = <Type extends EventType>(
 
 /**
  * Makes an entry: judged here by the server's own rules, shown at once, sent as soon as the
- * server can be reached. False, with the reason told, when the rules refuse it.
+ * server can be reached. False, with the reason shown, when the rules refuse it.
  */
 export function useRecord(shown: ShownTicket): RecordEntry {
   const dispatch = useAppDispatch();
@@ -49,13 +49,13 @@ export function useRecord(shown: ShownTicket): RecordEntry {
         return false;
       }
       const event = { ...verdict.event, receivedAt: draft.observedAt } as TicketEvent;
-      const told = [...events, event];
-      // Several entries may follow each other before anything is painted: each on the one before.
+      const updated = [...events, event];
+      // Several entries may follow each other before anything is rendered: each is based on the one before.
       latest.current = {
         session,
-        shown: { ...shown, ticket: applyTicketEvent(ticket, event), events: told },
+        shown: { ...shown, ticket: applyTicketEvent(ticket, event), events: updated },
       };
-      askPlanner(ticket.id, told, changes);
+      askPlanner(ticket.id, updated, changes);
       dispatch(outbox.actions.added({ ticket: ticket.id, draft, person: session.person.id }));
       return true;
     },

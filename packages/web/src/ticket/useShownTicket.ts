@@ -20,7 +20,7 @@ export interface ShownTicket {
   readonly changes: readonly TableChange[];
 }
 
-/** What the server confirmed, with what was entered on this screen laid over it. */
+/** The confirmed ticket with the pending commands of this screen applied over it. */
 export function useShownTicket(id: string): {
   readonly shown?: ShownTicket;
   readonly fault: CallError | undefined;

@@ -3,7 +3,7 @@ import { type FamilyModel, parseRequirement } from '@nodo/knowledge';
 import type { Ticket } from '@nodo/ticket';
 import { m } from '../messages/index.ts';
 
-/** A finding as it is told: what was seen, or the check's own word for nothing seen. */
+/** The text of a finding: what was seen, or the check's own text for nothing seen. */
 export function findingWords(model: FamilyModel, finding: string, present: boolean): string {
   const known = model.findings.get(finding);
   if (!known) return finding;
@@ -32,7 +32,7 @@ export function reasonWords(
   };
 }
 
-/** Weights below this (odds of 2 to 1) are not told: natural logarithm of 2. */
+/** Weights below this (odds of 2 to 1) are not shown: natural logarithm of 2. */
 const WORTH_SHOWING = 0.7;
 
 export function requirementWords(model: FamilyModel, requirement: Requirement): string {

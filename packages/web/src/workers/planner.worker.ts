@@ -67,7 +67,7 @@ interface Reading {
 
 const planner = {
   /**
-   * Reads a ticket: what to do next, as far as it can be told at once.
+   * Reads a ticket: what to do next, as far as it is known at once.
    * @param changes what the shop changed in the shipped tables.
    */
   quick(...asked: [string, readonly TicketEvent[], readonly TableChange[]]): TicketPlan {

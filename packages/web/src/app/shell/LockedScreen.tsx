@@ -9,7 +9,7 @@ import { PinForm } from './PinForm.tsx';
 
 /**
  * Over everything, open sheets too, while nobody is at the screen. What was entered stays
- * behind it and cannot be seen (styles.css hides whatever is not of this layer).
+ * behind it and cannot be seen (styles.css hides whatever is not part of this overlay).
  */
 export function LockedScreen() {
   const session = useSession();
@@ -27,9 +27,9 @@ export function LockedScreen() {
   return (
     <Dialog.Root open>
       <Dialog.Portal>
-        <Dialog.Overlay data-lock-layer className="fixed inset-0 z-60 bg-ground" />
+        <Dialog.Overlay data-lock-overlay className="fixed inset-0 z-60 bg-ground" />
         <Dialog.Content
-          data-lock-layer
+          data-lock-overlay
           aria-describedby={undefined}
           onEscapeKeyDown={stay}
           onInteractOutside={stay}

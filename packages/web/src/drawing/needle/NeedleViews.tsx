@@ -152,7 +152,7 @@ function OneView({
   );
 }
 
-/** A length that can be laid against what is drawn. */
+/** A scale bar beside the drawing. */
 export function ScaleBar({
   x,
   y,

@@ -7,7 +7,7 @@ import { bladeOutline, eyeSpan } from './shape.ts';
 const PIECES_SCALE = 15;
 const FILLS = ['var(--own)', 'var(--edge)'] as const;
 
-/** A whole needle lying, filled from its top by the pieces that were found, in the order they were laid. */
+/** A whole needle lying, filled from its top by the pieces that were found, in the order of recording. */
 export function PiecesView({
   shape,
   whole,
@@ -53,7 +53,7 @@ export function PiecesView({
       <g clipPath="url(#whole-needle)" stroke="none">
         {pieces.map((length, place) => (
           <rect
-            // biome-ignore lint/suspicious/noArrayIndexKey: pieces are told apart by their place alone
+            // biome-ignore lint/suspicious/noArrayIndexKey: pieces differ by their position alone
             key={place}
             data-piece={place + 1}
             x={starts[place]}

@@ -1,6 +1,6 @@
 import type { Mark } from '@nodo/ticket';
 
-/** Smallest half length at which its kind can still be told on the map: what is shorter is drawn so long. */
+/** Smallest half length at which its kind can still be recognised on the map: what is shorter is drawn so long. */
 const LEAST = 3.2;
 
 /**

@@ -153,7 +153,7 @@ function Bench() {
   );
 }
 
-/** So long an answered step may stand before the next; then it is said that it is reckoned. */
+/** So long an answered step may stand before the next; then a progress message takes its place. */
 const HELD_MS = 400;
 
 /** Something is caught, and nobody has cleared it yet. */

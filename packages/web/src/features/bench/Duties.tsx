@@ -8,7 +8,7 @@ import { Button } from '../../ui/Button.tsx';
 import { TextArea } from '../../ui/Field.tsx';
 import { Modal } from '../../ui/Modal.tsx';
 
-/** What must still be done before the knot may be tied. */
+/** What must still be done before the ticket may be closed. */
 export const Duties = memo(function Duties({
   mayWork,
   onChooseCheck,
@@ -21,7 +21,7 @@ export const Duties = memo(function Duties({
   readonly onChooseClose: () => void;
   /** The check that lowers the comeback risk most, if any does. */
   readonly lowersRisk: string | undefined;
-  /** The ticket's risk was told when it was closed. */
+  /** The ticket is closed: its risk is the one of the closing snapshot. */
   readonly closed: boolean;
 }) {
   const { assessment, model, record } = useTicket();

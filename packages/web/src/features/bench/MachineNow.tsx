@@ -13,7 +13,7 @@ export const MachineNow = memo(function MachineNow({
   plan,
   onChooseCheck,
 }: {
-  /** Undefined while it is being reckoned. */ readonly plan: TicketPlan | undefined;
+  /** Undefined while it is being computed. */ readonly plan: TicketPlan | undefined;
   readonly onChooseCheck: (check: string) => void;
 }) {
   const { ticket, model, record, mayWork } = useTicket();

@@ -11,7 +11,7 @@ export function ResumeStrip({
   step,
   onPutAway,
 }: {
-  /** Undefined while it is being reckoned. */ readonly step: NextStep | undefined;
+  /** Undefined while it is being computed. */ readonly step: NextStep | undefined;
   readonly onPutAway: () => void;
 }) {
   const { ticket, model, assessment } = useTicket();

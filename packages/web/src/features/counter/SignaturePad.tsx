@@ -7,7 +7,7 @@ import { Preview } from './Preview.tsx';
 /** The paper that is signed on, in pixels. */
 const WIDTH = 640;
 const HEIGHT = 220;
-const PEN = 3.5;
+const LINE_WIDTH = 3.5;
 
 /** A line to sign on with finger, pen or mouse; a signature on paper is as good. */
 export function SignaturePad({
@@ -23,34 +23,34 @@ export function SignaturePad({
 
   /** On white, however dark the screen: it is printed. */
   const paper = (): CanvasRenderingContext2D | undefined => {
-    const pen = canvas.current?.getContext('2d') ?? undefined;
-    if (!pen) return undefined;
-    pen.fillStyle = '#ffffff';
-    pen.fillRect(0, 0, WIDTH, HEIGHT);
-    pen.strokeStyle = '#10203f';
-    pen.lineWidth = PEN;
-    pen.lineCap = 'round';
-    pen.lineJoin = 'round';
-    return pen;
+    const context = canvas.current?.getContext('2d') ?? undefined;
+    if (!context) return undefined;
+    context.fillStyle = '#ffffff';
+    context.fillRect(0, 0, WIDTH, HEIGHT);
+    context.strokeStyle = '#10203f';
+    context.lineWidth = LINE_WIDTH;
+    context.lineCap = 'round';
+    context.lineJoin = 'round';
+    return context;
   };
   const at = ({ nativeEvent, currentTarget }: PointerEvent<HTMLCanvasElement>) => ({
     x: (nativeEvent.offsetX * WIDTH) / currentTarget.clientWidth,
     y: (nativeEvent.offsetY * HEIGHT) / currentTarget.clientHeight,
   });
   const down = (event: PointerEvent<HTMLCanvasElement>) => {
-    const pen = hasInk ? canvas.current?.getContext('2d') : paper();
+    const context = hasInk ? canvas.current?.getContext('2d') : paper();
     const { x, y } = at(event);
     event.currentTarget.setPointerCapture(event.pointerId);
-    pen?.beginPath();
-    pen?.moveTo(x, y);
+    context?.beginPath();
+    context?.moveTo(x, y);
     setHasInk(true);
   };
   const move = (event: PointerEvent<HTMLCanvasElement>) => {
     if (!event.currentTarget.hasPointerCapture(event.pointerId)) return;
-    const pen = canvas.current?.getContext('2d');
+    const context = canvas.current?.getContext('2d');
     const { x, y } = at(event);
-    pen?.lineTo(x, y);
-    pen?.stroke();
+    context?.lineTo(x, y);
+    context?.stroke();
   };
   const clear = () => {
     setHasInk(false);

@@ -49,7 +49,7 @@ export function useTakeIn() {
 
   return {
     ...state,
-    /** @returns the ticket; undefined after a fault, which is told */
+    /** @returns the ticket; undefined after an error, which is shown */
     takeIn: async (
       draft: IntakeForm,
       limit: number | undefined,

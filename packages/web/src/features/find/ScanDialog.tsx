@@ -27,12 +27,12 @@ export default function ScanDialog({
     const canvas = document.createElement('canvas');
     const look = (): void => {
       const shown = video.current;
-      const pen = canvas.getContext('2d', { willReadFrequently: true });
-      if (!shown || !pen || shown.videoWidth === 0) return;
+      const context = canvas.getContext('2d', { willReadFrequently: true });
+      if (!shown || !context || shown.videoWidth === 0) return;
       canvas.width = shown.videoWidth;
       canvas.height = shown.videoHeight;
-      pen.drawImage(shown, 0, 0);
-      const { data, width, height } = pen.getImageData(0, 0, canvas.width, canvas.height);
+      context.drawImage(shown, 0, 0);
+      const { data, width, height } = context.getImageData(0, 0, canvas.width, canvas.height);
       const code = jsQR(data, width, height, { inversionAttempts: 'dontInvert' });
       if (!code) return;
       const ticket = ticketOnTag(code.data);

@@ -26,7 +26,7 @@ export function DayThreads({
 }) {
   const words = m.rack.threads;
   const lineOf = new Map(rack.map((line) => [line.ticket, line]));
-  // What waits for a part or an answer is reckoned with, but nobody can go on with it now.
+  // What waits for a part or an answer is in the plan, but nobody can go on with it now.
   const workable = plan.planned.filter(({ ticket }) => {
     const standing = lineOf.get(ticket)?.standing;
     return standing === 'taken-in' || standing === 'on-the-bench';

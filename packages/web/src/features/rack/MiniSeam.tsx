@@ -7,11 +7,11 @@ interface MiniSeamProps {
   readonly seen: number;
   readonly done: number;
   readonly owed: number;
-  readonly tied: boolean;
+  readonly closed: boolean;
 }
 
-/** A ticket's seam in small: a stitch for each entry, a gap for each debt, a knot when tied. */
-export function MiniSeam({ seen, done, owed, tied }: MiniSeamProps) {
+/** A ticket's seam in small: a stitch for each entry, a gap for each duty owed, a knot when closed. */
+export function MiniSeam({ seen, done, owed, closed }: MiniSeamProps) {
   const stitches = Math.min(MOST, seen + done);
   const gaps = Math.min(4, owed);
   const width = (stitches + gaps) * STITCH + 22;
@@ -32,7 +32,7 @@ export function MiniSeam({ seen, done, owed, tied }: MiniSeamProps) {
           x2={place * STITCH + 10}
           y1="7"
           y2="7"
-          stroke={tied ? 'var(--below)' : 'var(--above)'}
+          stroke={closed ? 'var(--below)' : 'var(--above)'}
           strokeWidth="3"
           strokeLinecap="round"
         />
@@ -50,7 +50,7 @@ export function MiniSeam({ seen, done, owed, tied }: MiniSeamProps) {
           strokeDasharray="2.4 1.8"
         />
       ))}
-      {tied && (
+      {closed && (
         <path
           d={`M${end - 2} 7c6 0 5-5 9-5s4 7 0 7-4-5 2-4 5 2 8 2`}
           fill="none"

@@ -84,7 +84,7 @@ function Machine({
             seen={entry.seen}
             done={entry.done}
             owed={entry.owed.length}
-            tied={entry.status === 'closed'}
+            closed={entry.status === 'closed'}
           />
           <StateLine entry={entry} />
         </span>

@@ -56,15 +56,15 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
   const save = async () => {
     const isCurrency = /^[A-Z]{3}$/.test(card.currency);
     const taxPerMille = Math.round((readNumber(tax) ?? Number.NaN) * 10);
-    const told = shopProfile.safeParse({
+    const parsed = shopProfile.safeParse({
       ...card,
       hour: isCurrency ? readMoney(hour, card.currency) : undefined,
       taxPerMille,
     });
-    const fault = told.success ? undefined : told.error.issues[0];
+    const fault = parsed.success ? undefined : parsed.error.issues[0];
     setBad(fault ? `${words.bad} ${fault.path.join(' ')}` : '');
-    if (!told.success) return;
-    const result = await change({ revision: sheet.revision, card: told.data });
+    if (!parsed.success) return;
+    const result = await change({ revision: sheet.revision, card: parsed.data });
     if (result.data) toast.success(words.saved);
   };
 

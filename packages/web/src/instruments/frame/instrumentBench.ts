@@ -52,7 +52,7 @@ export function keepLook(
   return onTicket.record('findings-recorded', { check, answers });
 }
 
-/** A thread of middling width, where nobody told which one is sewn with. */
+/** A thread of middling width, where the thread in use is not known. */
 const MIDDLING_THREAD = mm(0.2);
 
 /** The thread that is sewn with, across. */

@@ -5,7 +5,7 @@ import { promiseWorker, useWorkshop } from './useWorkshop.ts';
 
 /**
  * What the worker says to a question; undefined until the first answer, and the one before
- * while it reckons.
+ * while it computes.
  * @param ask the same function as long as the question is the same.
  */
 function useAnswer<Answer>(ask: (() => Promise<Answer>) | undefined): Answer | undefined {
@@ -17,7 +17,7 @@ function useAnswer<Answer>(ask: (() => Promise<Answer>) | undefined): Answer | u
       .then((answer) => {
         if (!over.is) setAnswered({ answer });
       })
-      .catch((fault: unknown) => console.error('The promises could not be reckoned', fault));
+      .catch((fault: unknown) => console.error('The promises could not be computed', fault));
     return () => {
       over.is = true;
     };

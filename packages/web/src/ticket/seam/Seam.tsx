@@ -32,7 +32,7 @@ export const Seam = memo(function Seam() {
   const count = entries.length;
   useEffect(() => {
     if (count === 0) return undefined;
-    // With the next frame: asking for the width now would lay the page out twice.
+    // With the next frame: asking for the width now would cause a second layout.
     const frame = requestAnimationFrame(() => {
       const box = scroller.current;
       box?.scrollTo({ left: box.scrollWidth });

@@ -19,7 +19,7 @@ interface SeamStitchProps {
   readonly onTakeBack: ((id: string) => void) | undefined;
 }
 
-/** One stitch with its words; opened, it tells all and can be taken back. */
+/** One stitch with its text; opened, it shows the whole entry and can be taken back. */
 export const SeamStitch = memo(function SeamStitch(props: SeamStitchProps) {
   const { entry, person, first, reachable, onFocus, onTakeBack } = props;
   const { id, photo, side, text, at, state, mark, begins, newDay } = entry;
@@ -77,14 +77,14 @@ export const SeamStitch = memo(function SeamStitch(props: SeamStitchProps) {
   );
 }, isSameStitch);
 
-/** Entries are told anew with every tap; nearly all of them say what they said before. */
+/** The entries are described again with every tap; nearly all of them are equal to before. */
 function isSameStitch(before: SeamStitchProps, now: SeamStitchProps): boolean {
   const { entry: toldBefore, ...propsBefore } = before;
   const { entry, ...props } = now;
   return shallowEqual(toldBefore, entry) && shallowEqual(propsBefore, props);
 }
 
-/** What stands at the stitch, with what the picture tells put in words. */
+/** The text at the stitch, with what the drawing shows put in words. */
 function Words({ entry, person }: Pick<SeamStitchProps, 'entry' | 'person'>) {
   const { side, text, at, state, begins, newDay } = entry;
   return (

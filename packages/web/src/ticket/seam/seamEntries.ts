@@ -48,7 +48,7 @@ export function seamEntries(
   const late = new Set(lateEntries(ticket).map(({ id }) => id));
   return events.map((event, place) => ({
     id: event.id,
-    ...told(event, model, ticket, money),
+    ...describe(event, model, ticket, money),
     at: event.observedAt,
     person: event.actor.person,
     mark: event.type === 'ticket-closed' ? 'knot' : crossed.has(event.seq) ? 'crossed' : 'stitch',
@@ -76,7 +76,7 @@ function statesBegun(ticket: Ticket): ReadonlyMap<number, number> {
   );
 }
 
-function told(
+function describe(
   event: TicketEvent,
   model: FamilyModel,
   ticket: Ticket,

@@ -191,8 +191,8 @@ function measuredWords(
   limit: ServiceValue | undefined,
 ): string {
   const words = m.life.sheet;
-  const told = `${m.life.quantity(quantity)} ${write.figure(value)} ${m.life.unit(quantity)}, ${words[when]}`;
-  if (!limit) return told;
+  const measured = `${m.life.quantity(quantity)} ${write.figure(value)} ${m.life.unit(quantity)}, ${words[when]}`;
+  if (!limit) return measured;
   const isInside = value >= limit.least && value <= limit.most;
-  return `${told}: ${isInside ? words.inside : words.outside}`;
+  return `${measured}: ${isInside ? words.inside : words.outside}`;
 }

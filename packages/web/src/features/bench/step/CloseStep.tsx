@@ -13,7 +13,7 @@ interface CloseStepProps {
   readonly onChooseCheck: (check: string) => void;
 }
 
-/** Everything owed is done: tie the knot. */
+/** No duty is owed any more: the ticket can be closed. */
 export function CloseStep({ plan, onChooseCheck }: CloseStepProps) {
   const { assessment, model, record, mayWork } = useTicket();
   const words = m.bench.step;

@@ -105,18 +105,18 @@ function AtHand({ actions }: { readonly actions: readonly ActionSource[] }) {
 
 function Reasons({ weights }: { readonly weights: readonly FindingWeight[] | undefined }) {
   const { model } = useTicket();
-  const told = (weights ?? [])
+  const shown = (weights ?? [])
     .flatMap((reading) => {
       const size = weightBand(reading.weight);
       return size === undefined ? [] : [{ ...reading, size }];
     })
     .slice(0, 6);
-  if (told.length === 0) return null;
+  if (shown.length === 0) return null;
   return (
     <section className="mt-6">
       <h2 className="mb-1 text-sm font-semibold text-quiet">{m.bench.step.speaks}</h2>
       <ul>
-        {told.map(({ finding, epoch, present, weight, size }) => (
+        {shown.map(({ finding, epoch, present, weight, size }) => (
           <li key={`${finding} ${epoch}`} className="flex gap-3">
             <span className="w-36 shrink-0 text-quiet">
               {m.bench.step.weight(size, weight > 0)}

@@ -23,7 +23,7 @@ export type Choice =
 
 interface StepPaneProps {
   readonly plan: TicketPlan | undefined;
-  /** What comes next; undefined while it is being reckoned. */
+  /** What comes next; undefined while it is being computed. */
   readonly step: NextStep | undefined;
   readonly planFailed: boolean;
   readonly choice: Choice | undefined;

@@ -21,8 +21,8 @@ export function Together({ mayRecord }: { readonly mayRecord: boolean }) {
   const { ticket } = useShown();
   const people = usePeopleById();
   const session = useSession();
-  const { data: lookers = [] } = usePresenceQuery();
-  const here = lookers.filter((looker) => looker.ticket === ticket.id);
+  const { data: present = [] } = usePresenceQuery();
+  const here = present.filter((presence) => presence.ticket === ticket.id);
   const [sheet, setSheet] = useState<'hand-over' | 'links'>();
   const words = m.together;
   const done = () => setSheet(undefined);
@@ -30,12 +30,12 @@ export function Together({ mayRecord }: { readonly mayRecord: boolean }) {
     <div className="flex items-center gap-1">
       {here.length > 0 && (
         <ul className="flex gap-1" aria-label={words.also('')}>
-          {here.map((looker) => {
-            const person = people.get(looker.person);
+          {here.map((presence) => {
+            const person = people.get(presence.person);
             return (
               person && (
-                <li key={looker.screen}>
-                  <PersonMark person={person} title={lookWords(looker, person, model)} />
+                <li key={presence.screen}>
+                  <PersonMark person={person} title={lookWords(presence, person, model)} />
                 </li>
               )
             );

@@ -11,7 +11,7 @@ import { TextField } from '../../../ui/Field.tsx';
 import { ProposalEnd } from './ProposalEnd.tsx';
 import { useChangeTables } from './useChangeTables.ts';
 
-/** As rare as an own cause is reckoned on its ticket. */
+/** The prior that an own cause has on its ticket. */
 const PER_MILLE = '5';
 
 /** For the lead: causes that people named on tickets because no table has them. */

@@ -6,7 +6,7 @@ import { type ShopTables, useTables } from '../../../session/useTables.ts';
 import { FromTo, whichOf } from './ChangeWords.tsx';
 import { HandWords } from './HandWords.tsx';
 
-/** What is in force of one cause or check that this shop tells otherwise than it came. */
+/** The changes in force of one cause or check. */
 export function ChangedHere({ isAbout }: { readonly isAbout: (change: TableChange) => boolean }) {
   const { tables } = useTables();
   const about = tables ? inForce(tables).filter(({ change }) => isAbout(change)) : [];

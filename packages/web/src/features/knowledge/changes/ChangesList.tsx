@@ -10,7 +10,7 @@ import { HandWords } from './HandWords.tsx';
 
 const STATES = ['open', 'accepted', 'withdrawn'] as const;
 
-/** Everything that this shop tells, told or wants to tell otherwise than the tables came. */
+/** Every change of the tables that this shop has in force, had, or proposes. */
 export function ChangesList({ tables }: { readonly tables: ShopTables }) {
   const session = useSession();
   const words = m.tables;

@@ -45,7 +45,7 @@ export function EffectView({
           <Button onClick={again}>{words.tryAgain}</Button>
         </div>
       )}
-      {state.kind === 'reckoned' && (
+      {state.kind === 'computed' && (
         <>
           <OnCases cases={state.effect.cases} edition={edition} />
           <OnTickets tickets={state.effect.tickets} edition={edition} />
@@ -119,7 +119,7 @@ function OnCases({
   );
 }
 
-/** So many of them are told; all are counted. */
+/** So many of them are listed; all are counted. */
 const MOST_CASES = 12;
 
 function CaseLine({

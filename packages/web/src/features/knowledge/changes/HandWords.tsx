@@ -8,10 +8,10 @@ export function HandWords({ proposal }: { readonly proposal: Proposal }) {
   const words = m.tables;
   const { accepted, withdrawn } = proposal;
   const who = ({ by }: Attribution) => people.get(by.person)?.name ?? m.shell.roles[by.role];
-  const told = [
+  const lines = [
     words.proposedBy(who(proposal), write.moment(proposal.at)),
     accepted && words.acceptedBy(who(accepted), write.moment(accepted.at)),
     withdrawn && words.withdrawnBy(who(withdrawn), write.moment(withdrawn.at), withdrawn.reason),
   ];
-  return <p className="text-sm text-quiet">{told.filter(Boolean).join('; ')}</p>;
+  return <p className="text-sm text-quiet">{lines.filter(Boolean).join('; ')}</p>;
 }

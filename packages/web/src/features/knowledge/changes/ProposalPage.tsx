@@ -94,7 +94,7 @@ function Weighing({
         <div className="mt-6 flex flex-wrap items-start gap-3">
           <Button
             look="main"
-            disabled={state.kind !== 'reckoned' || isSending}
+            disabled={state.kind !== 'computed' || isSending}
             onClick={() => void accept()}
           >
             {words.accept}

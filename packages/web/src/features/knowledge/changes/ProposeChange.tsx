@@ -121,9 +121,9 @@ function ProposalForm({ subject, model, edition }: ProposeChangeProps) {
             })
           }
         >
-          {findingsFor(subject, model).map(({ id, words: told }) => (
+          {findingsFor(subject, model).map(({ id, words: text }) => (
             <option key={id} value={id}>
-              {told}
+              {text}
             </option>
           ))}
         </Select>
@@ -216,10 +216,10 @@ function findingsFor(
     .filter(({ check }) => !model.trials.has(check))
     .map(({ id, answer, check }) => {
       const strength = strengthIn(shows, id);
-      const told = m.tables.findingOf(answer, model.checks.get(check)?.title ?? check);
+      const text = m.tables.findingOf(answer, model.checks.get(check)?.title ?? check);
       return strength === 'never'
-        ? { id, words: told, now: false }
-        : { id, words: `${told}, ${m.tables.isShown(m.knowledge.strengths[strength])}`, now: true };
+        ? { id, words: text, now: false }
+        : { id, words: `${text}, ${m.tables.isShown(m.knowledge.strengths[strength])}`, now: true };
     });
   return [...all.filter(({ now }) => now), ...all.filter(({ now }) => !now)];
 }

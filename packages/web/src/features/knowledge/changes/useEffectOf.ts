@@ -18,7 +18,7 @@ export interface Effect {
 
 export type EffectState =
   | { readonly kind: 'reckoning'; readonly done: number; readonly of: number }
-  | { readonly kind: 'reckoned'; readonly effect: Effect }
+  | { readonly kind: 'computed'; readonly effect: Effect }
   | { readonly kind: 'failed' };
 
 const BEGUN: EffectState = { kind: 'reckoning', done: 0, of: 0 };
@@ -37,7 +37,7 @@ export function useEffectOf(
   const key = JSON.stringify([round, inForce, change]);
   const isRackRead = rack !== undefined;
 
-  // Not reckoned again with every entry that somebody makes meanwhile.
+  // Not computed again with every entry that somebody makes meanwhile.
   const latest = useRef({ rack, inForce, change });
   useEffect(() => {
     latest.current = { rack, inForce, change };
@@ -51,16 +51,16 @@ export function useEffectOf(
     });
     const open = rack.filter(({ status }) => status === 'open');
     let stopped = false;
-    const tell = (state: EffectState) => {
+    const report = (state: EffectState) => {
       if (!stopped) setKnown({ key, state });
     };
-    reckon(wrap<Effects>(worker), open, inForce, change, (done) =>
-      tell({ kind: 'reckoning', done, of: open.length }),
+    compute(wrap<Effects>(worker), open, inForce, change, (done) =>
+      report({ kind: 'reckoning', done, of: open.length }),
     ).then(
-      (effect) => tell({ kind: 'reckoned', effect }),
+      (effect) => report({ kind: 'computed', effect }),
       (fault: unknown) => {
-        console.error('The effect could not be reckoned', fault);
-        tell({ kind: 'failed' });
+        console.error('The effect could not be computed', fault);
+        report({ kind: 'failed' });
       },
     );
     return () => {
@@ -75,18 +75,18 @@ export function useEffectOf(
   };
 }
 
-async function reckon(
+async function compute(
   effects: Remote<Effects>,
   open: readonly RackEntry[],
   inForce: readonly TableChange[],
   change: TableChange,
-  tell: (done: number) => void,
+  report: (done: number) => void,
 ): Promise<Effect> {
   const cases = await effects.cases(inForce, change);
   const tickets: TicketEffect[] = [];
   let unread = 0;
   for (const [done, entry] of open.entries()) {
-    tell(done);
+    report(done);
     const read = await call({ name: 'readTicket', params: { ticket: entry.ticket } });
     const file = 'data' in read ? read.data : undefined;
     const { before, after } = file

@@ -67,12 +67,12 @@ export function HangUpSection() {
         </Select>
       )}
       <div aria-live="polite">
-        {where.kind === 'told' && (
+        {where.kind === 'located' && (
           <p className="text-lg font-bold" data-testid="hang-up">
             {words.located[where.at]}
           </p>
         )}
-        {where.kind === 'told' && where.lookAt.length > 0 && (
+        {where.kind === 'located' && where.lookAt.length > 0 && (
           <>
             <p className="mt-1">{words.lookAt}:</p>
             <CheckLinks checks={where.lookAt} />

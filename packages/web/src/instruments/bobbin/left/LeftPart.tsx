@@ -22,7 +22,7 @@ export function LeftPart() {
     seam: '5',
   });
   const words = instruments.bobbin.left;
-  const told = threadLeft(typed);
+  const left = threadLeft(typed);
   const figure = (value: number) => write.figure(Math.round(value * 10) / 10);
   return (
     <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(22rem,1fr)_minmax(20rem,30rem)]">
@@ -40,30 +40,30 @@ export function LeftPart() {
         </div>
       </div>
       <div aria-live="polite">
-        {told === undefined ? (
+        {left === undefined ? (
           <p className="text-lg">{words.wrong}</p>
         ) : (
           <>
-            <p className={`text-lg font-bold ${told.lasts ? 'text-below' : 'text-hazard'}`}>
-              {told.lasts ? words.lasts : words.short}
+            <p className={`text-lg font-bold ${left.lasts ? 'text-below' : 'text-hazard'}`}>
+              {left.lasts ? words.lasts : words.short}
             </p>
             <dl className="mt-3">
               <Reading
                 name={words.holds}
-                value={words.metres(figure(told.full))}
+                value={words.metres(figure(left.full))}
                 standing="derived"
               />
               <Reading
                 name={words.has}
-                value={words.metres(figure(told.left))}
+                value={words.metres(figure(left.left))}
                 standing="derived"
               />
               <Reading
                 name={words.stitches}
-                value={words.count(write.figure(told.stitches))}
-                note={words.seams(figure(told.seam))}
+                value={words.count(write.figure(left.stitches))}
+                note={words.seams(figure(left.seam))}
                 standing="derived"
-                bad={!told.lasts}
+                bad={!left.lasts}
               />
             </dl>
           </>

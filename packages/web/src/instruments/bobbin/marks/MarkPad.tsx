@@ -44,7 +44,7 @@ export function MarkPad({
   );
 }
 
-/** Where on the map a finger or a mouse came down; undefined for a key, which tells no place. */
+/** Where on the map a finger or a mouse came down; undefined for a key press, which has no position. */
 function tapped({ currentTarget, clientX, clientY, detail }: MouseEvent): ClockPlace | undefined {
   if (detail === 0) return undefined;
   const { left, top, width, height } = currentTarget.getBoundingClientRect();

@@ -16,7 +16,7 @@ import { EarlierMarks } from './EarlierMarks.tsx';
 import { MarkList } from './MarkList.tsx';
 import { MarkPad } from './MarkPad.tsx';
 import { marksBefore, marksNow, surfacesOf } from './marksOn.ts';
-import { NewMark, type ToldMark } from './NewMark.tsx';
+import { type MarkDetails, NewMark } from './NewMark.tsx';
 import { StrikeNote } from './StrikeNote.tsx';
 
 /** The map of marks: surface by surface, with those of earlier visits, and what is done about them. */
@@ -42,9 +42,9 @@ export function MarksPart() {
     next.set('on', id);
     setQuery(next, { replace: true });
   };
-  const put = (told: ToldMark) => {
+  const put = (details: MarkDetails) => {
     if (!pending) return;
-    if (bench.onTicket?.record('mark-found', { surface, ...pending, ...told }))
+    if (bench.onTicket?.record('mark-found', { surface, ...pending, ...details }))
       setPending(undefined);
   };
   return (

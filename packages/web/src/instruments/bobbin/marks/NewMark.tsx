@@ -9,8 +9,8 @@ import { Choices } from '../../frame/bits.tsx';
 
 const LENGTHS = [0.5, 1, 2, 4, 8] as const;
 
-/** What is told of a mark once its place is known. */
-export interface ToldMark {
+/** The details of a mark once its position is known. */
+export interface MarkDetails {
   readonly kind: MarkKind;
   readonly length: number;
   readonly was: string | null;
@@ -26,7 +26,7 @@ export function NewMark({
   readonly place: ClockPlace;
   /** Marks of earlier visits on the same surface. */
   readonly earlier: readonly EarlierMark[];
-  readonly onPut: (told: ToldMark) => void;
+  readonly onPut: (details: MarkDetails) => void;
   readonly onDrop: () => void;
 }) {
   const words = instruments.marks.new;

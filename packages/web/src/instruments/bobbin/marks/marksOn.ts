@@ -24,12 +24,12 @@ export function surfacesOf({ model }: InstrumentBench): readonly Surface[] {
   return SURFACES.filter(({ check }) => model.checks.has(check));
 }
 
-/** Marks laid at this visit, in the order in which they were found. */
+/** Marks recorded at this visit, in the order in which they were found. */
 export function marksNow({ onTicket }: InstrumentBench): readonly Mark[] {
   return onTicket?.ticket.life.marks ?? [];
 }
 
-/** Marks of earlier visits: those to be reckoned with and not found again by now, and those gone with their part. */
+/** Marks of earlier visits: those that may still be there and were not found again, and those gone with their part. */
 export function marksBefore({ visits, onTicket }: InstrumentBench): {
   readonly left: readonly EarlierMark[];
   readonly gone: readonly EarlierMark[];
@@ -49,8 +49,8 @@ export function marksBefore({ visits, onTicket }: InstrumentBench): {
   const all = past.flatMap(({ ticket: from, at, marks }) =>
     marks.map((mark) => ({ ...mark, ticket: from, at })),
   );
-  const told = new Set([...left.map(({ id }) => id), ...[...all, ...now].map(({ was }) => was)]);
-  return { left, gone: all.filter(({ id }) => !told.has(id)) };
+  const known = new Set([...left.map(({ id }) => id), ...[...all, ...now].map(({ was }) => was)]);
+  return { left, gone: all.filter(({ id }) => !known.has(id)) };
 }
 
 /** The events that the new marks of this visit likely came from. */
@@ -70,7 +70,7 @@ export function keepPart(bench: InstrumentBench, part: StruckPart, check: string
   return keepLook(bench, check, seen);
 }
 
-/** What is done to marks of one part: each told of, and the action once nothing is left to be done about. */
+/** What is done to marks of one part: an entry for each, and the action once nothing is left to do. */
 export function endMarks(
   bench: InstrumentBench,
   part: StruckPart,
@@ -80,9 +80,9 @@ export function endMarks(
   const { onTicket } = bench;
   const check = SURFACES.find((surface) => surface.part === part)?.check;
   if (!onTicket || check === undefined) return;
-  // What is dressed or replaced must have been found: the causes are reckoned from that.
+  // What is dressed or replaced must have been found: the causes are inferred from that.
   if (statusOf(bench, check) !== 'found' && !keepPart(bench, part, check)) return;
-  // One mark tells that its part was replaced; the others on it go with it.
+  // One mark records that its part was replaced; the others on it go with it.
   for (const mark of end.how === 'replaced' ? ended.slice(0, 1) : ended) {
     if (!onTicket.record('mark-ended', { mark: mark.id, end })) return;
   }

@@ -19,7 +19,7 @@ export function Hanging({ limit }: { readonly limit: MeasureLimit }) {
     free: '150',
   });
   const words = instruments.bobbin.tension;
-  const told = readHanging(typed);
+  const reading = readHanging(typed);
   const say = (value: number) => write.figure(Math.round(value * 10) / 10);
   return (
     <div className="flex flex-col gap-3">
@@ -35,28 +35,28 @@ export function Hanging({ limit }: { readonly limit: MeasureLimit }) {
         ))}
       </div>
       <div aria-live="polite" className="min-h-24">
-        {told === 'impossible' && (
+        {reading === 'impossible' && (
           <p className="font-semibold text-hazard">{words.hang.impossible}</p>
         )}
-        {typeof told === 'object' && told.kind === 'at-least' && (
-          <p className="text-lg">{words.hang.atLeast(say(told.tension))}</p>
+        {typeof reading === 'object' && reading.kind === 'at-least' && (
+          <p className="text-lg">{words.hang.atLeast(say(reading.tension))}</p>
         )}
-        {typeof told === 'object' && told.kind === 'below' && (
-          <p className="text-lg">{words.hang.below(say(told.tension))}</p>
+        {typeof reading === 'object' && reading.kind === 'below' && (
+          <p className="text-lg">{words.hang.below(say(reading.tension))}</p>
         )}
-        {typeof told === 'object' && told.kind === 'measured' && (
+        {typeof reading === 'object' && reading.kind === 'measured' && (
           <TensionAnswer
-            tension={told.tension}
+            tension={reading.tension}
             limit={limit}
-            note={words.between(say(told.least), say(told.most))}
+            note={words.between(say(reading.least), say(reading.most))}
           />
         )}
       </div>
       <KeepButton
         label={words.keep}
-        disabled={typeof told !== 'object' || told.kind !== 'measured'}
+        disabled={typeof reading !== 'object' || reading.kind !== 'measured'}
         onKeep={() => {
-          if (typeof told === 'object') keepTension(bench, 'case-drop', told.tension, limit);
+          if (typeof reading === 'object') keepTension(bench, 'case-drop', reading.tension, limit);
         }}
       />
     </div>

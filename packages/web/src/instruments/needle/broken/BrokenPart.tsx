@@ -18,7 +18,7 @@ import { mayDo } from '../../frame/instrumentBench.ts';
 import { useRegister } from '../register/useRegister.ts';
 import { accountOf } from './brokenReading.ts';
 
-/** The pieces of a broken needle, laid end to end until the whole is accounted for. */
+/** The pieces of a broken needle, added up until the whole is accounted for. */
 export function BrokenPart() {
   const bench = useInstrumentBench();
   const { onTicket, model } = bench;
@@ -38,7 +38,7 @@ export function BrokenPart() {
   const place = STRUCK_PLACES.find(({ id }) => id === struck);
   const duty = onTicket && assess(onTicket.ticket, model).duties.find(isOfPieces);
   const isCleared = duty?.state === 'cleared' || duty?.state === 'waived';
-  const lay = () => {
+  const addPiece = () => {
     if (next === undefined || !isPossible) return;
     setPieces([...pieces, next]);
     setTyped('');
@@ -70,7 +70,7 @@ export function BrokenPart() {
         className="flex flex-wrap items-end gap-3"
         onSubmit={(event) => {
           event.preventDefault();
-          lay();
+          addPiece();
         }}
       >
         <TextField
@@ -96,7 +96,7 @@ export function BrokenPart() {
       {pieces.length > 0 && (
         <ul className="flex flex-wrap gap-2">
           {pieces.map((length, index) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: pieces are told apart by their place alone
+            // biome-ignore lint/suspicious/noArrayIndexKey: pieces differ by their position alone
             <li key={index}>
               <Button
                 aria-label={words.takeOff(index + 1, write.figure(length))}

@@ -19,17 +19,17 @@ export interface TypedThread {
 }
 
 export function typedThread(work: WorkCommand | undefined): TypedThread {
-  const told = work?.thread;
+  const thread = work?.thread;
   const text = (value: number | undefined, otherwise: string) =>
     value === undefined ? otherwise : String(value);
   return {
-    by: told?.by ?? 'label',
-    unit: told?.by === 'label' ? told.unit : 'tex',
-    number: text(told?.by === 'label' ? told.number : undefined, ''),
-    plies: text(told?.by === 'label' ? told.plies : undefined, '1'),
-    across: text(told?.by === 'across' ? told.millimetres : undefined, ''),
-    grams: text(told?.by === 'weight' ? told.grams : undefined, ''),
-    metres: text(told?.by === 'weight' ? told.metres : undefined, '10'),
+    by: thread?.by ?? 'label',
+    unit: thread?.by === 'label' ? thread.unit : 'tex',
+    number: text(thread?.by === 'label' ? thread.number : undefined, ''),
+    plies: text(thread?.by === 'label' ? thread.plies : undefined, '1'),
+    across: text(thread?.by === 'across' ? thread.millimetres : undefined, ''),
+    grams: text(thread?.by === 'weight' ? thread.grams : undefined, ''),
+    metres: text(thread?.by === 'weight' ? thread.metres : undefined, '10'),
     fibre: work?.fibre ?? 'polyester',
     kind: work?.threadKind ?? 'plain',
   };

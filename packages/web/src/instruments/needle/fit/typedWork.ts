@@ -22,7 +22,7 @@ export function typedWork(work: WorkCommand | undefined): TypedWork {
 }
 
 /** The thread that was typed; undefined while a number of it is missing. */
-function threadToldBy(typed: TypedThread): ThreadSpec | undefined {
+function threadSpecOf(typed: TypedThread): ThreadSpec | undefined {
   const positive = (text: string) => {
     const value = readNumber(text);
     return value !== undefined && value > 0 ? value : undefined;
@@ -56,10 +56,10 @@ export function workTyped(
   typed: TypedWork,
   thread: TypedThread,
 ): SewingWork | 'incomplete' | 'impossible' {
-  const told = threadToldBy(thread);
+  const spec = threadSpecOf(thread);
   const layers = readNumber(typed.layers);
   const thickness = readNumber(typed.thickness);
-  if (told === undefined || layers === undefined || thickness === undefined) return 'incomplete';
+  if (spec === undefined || layers === undefined || thickness === undefined) return 'incomplete';
   if (!Number.isInteger(layers) || layers < 1 || layers > MOST_LAYERS) return 'incomplete';
   if (thickness < THINNEST || thickness > THICKEST) return 'incomplete';
   const work: WorkCommand = {
@@ -69,7 +69,7 @@ export function workTyped(
     crossing: typed.crossing,
     threadKind: thread.kind,
     fibre: thread.fibre,
-    thread: told,
+    thread: spec,
   };
   return whereValid(() => ({ ...work, tex: finenessOf(work) })) ?? 'impossible';
 }

@@ -147,7 +147,7 @@ function NeedleForm({
   const writeDown = async (entry: NeedleIn) => {
     if (onTicket) {
       const isNew = entry.from !== 'found';
-      // Telling which needle went in is telling that one did, unless the bench was told that already.
+      // Recording which needle went in also records that one did, unless that is recorded already.
       const isTold = !isNew || isUntold(onTicket.ticket);
       if (!isTold && !onTicket.record('action-done', { action: 'needle-replaced' })) return;
       if (onTicket.record('needle-fitted', entry)) toast.success(words.kept);

@@ -12,7 +12,7 @@ interface RegisterOf {
   readonly onTicket: { readonly ticket: Ticket } | undefined;
 }
 
-/** The register of the machine at hand: the server's, with what this ticket says laid over it. */
+/** The register of the machine at hand: the server's, with the entries of this ticket added. */
 export function useRegister({ machine, onTicket }: RegisterOf): {
   /** The needle in each position. */
   readonly at: ReadonlyMap<number, RegisterEntry>;

@@ -33,16 +33,16 @@ import { seatStanding } from './seatStanding.ts';
 export function SeatPart() {
   const bench = useInstrumentBench();
   const { card, model, onTicket } = bench;
-  const told = card?.scarf ?? scarfFaces(model.family.id);
+  const known = card?.scarf ?? scarfFaces(model.family.id);
   const [byGuide, setByGuide] = useState<ScarfSide>();
   const [readings, setReadings] = useState<ReadonlyMap<number, SeatReading>>(new Map());
   const [isKept, setKept] = useState(false);
-  // Counts the times it began anew, so that nothing typed stays from the time before.
+  // Counts the restarts, so that nothing typed stays from the time before.
   const [round, setRound] = useState(0);
   const [at, setAt] = useState(1);
   const count = card?.needles ?? 1;
   const system = systemFor(model.family.traits);
-  const shouldFace = told ?? byGuide;
+  const shouldFace = known ?? byGuide;
   const target: SeatTarget = {
     faces: shouldFace ?? 'back',
     angle: targetAngle(card),
@@ -115,7 +115,7 @@ export function SeatPart() {
           {standing?.isSet ? words.again : words.heading}
         </h1>
         <Caution text={words.caution} />
-        {told === undefined && (
+        {known === undefined && (
           <div className="mt-3">
             <Choices
               legend={words.readGuide}

@@ -45,7 +45,7 @@ export function sewnOf(
   return count > MOST_SEWN ? undefined : stitches(count);
 }
 
-/** Whether the ticket tells of a strike, a jam or a broken needle. */
+/** Whether the ticket records a strike, a jam or a broken needle. */
 export function hasStruck(ticket: Pick<Ticket, 'answers'> | undefined): boolean {
   const ends = new Set(['needle-strike', 'jam', 'needle-break']);
   return ticket?.answers.some(({ finding, present }) => present && ends.has(finding)) ?? false;
