@@ -87,11 +87,14 @@ describe('two people on one ticket', () => {
     await tavi.sees('open with Odren Vask');
     await odren.page.locator('button[aria-label="Hand over"]').click();
     const to = await odren.page.waitForSelector('[role="dialog"] select');
-    const value = await odren.page.$$eval(
-      '[role="dialog"] option',
-      (options) => options.find(({ textContent }) => textContent === 'Tavi Brennick')?.value ?? '',
+    // Who there is may still be on its way.
+    const value = await odren.page.waitForFunction(
+      () =>
+        [...document.querySelectorAll<HTMLOptionElement>('[role="dialog"] option')].find(
+          ({ textContent }) => textContent === 'Tavi Brennick',
+        )?.value,
     );
-    await to?.select(value);
+    await to?.select((await value.jsonValue()) ?? '');
     await typeInto(odren, 'What they must know', 'Bobbin case is in the dish.');
     await odren.clickWithin('[role="dialog"]', 'Hand over');
     await odren.sees('You left this to Tavi Brennick:');

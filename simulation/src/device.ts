@@ -74,6 +74,7 @@ export class Device {
         new Promise((resolve) =>
           setTimeout(() => !state.closed && resolve(), milliseconds / FASTER),
         ),
+      whenIdle: () => Promise.resolve(),
       now: () => Date.now() * FASTER,
     });
     const tab: Tab = {

@@ -1,24 +1,47 @@
-/** The checks of what comes from outside of this page, loaded when the first of it comes. */
-export type Boundary = typeof import('./checked.ts');
+import type * as Checked from './checked.ts';
+import type { Ports } from './ports.ts';
 
-let loading: Promise<Boundary> | undefined;
-
-export function boundary(): Promise<Boundary> {
-  loading ??= import('./checked.ts').catch((error: unknown) => {
-    // Asked again with the next message.
-    loading = undefined;
-    throw error;
-  });
-  return loading;
-}
+/** The checks of what comes from outside of this page. */
+export type Checks = typeof Checked;
 
 /**
- * Does what comes in its order, each with the checks at hand; what cannot be checked for want of
- * them is left out.
+ * Loads the checks when they are first needed, but not before the page is idle: the schemas are no
+ * part of what a page needs to begin.
  */
-export function inOrder<Said>(take: (said: Said, checks: Boundary) => void): (said: Said) => void {
-  let last: Promise<void> = Promise.resolve();
-  return (said) => {
-    last = last.then(async () => take(said, await boundary())).catch(() => undefined);
-  };
+export class Boundary {
+  private loading: Promise<Checks> | undefined;
+
+  constructor(private readonly whenIdle: Ports['whenIdle']) {}
+
+  checks(): Promise<Checks> {
+    this.loading ??= this.whenIdle().then(() => this.load());
+    return this.loading;
+  }
+
+  /** The same without waiting for an idle page: work of this person depends on it. */
+  urgently(): Promise<Checks> {
+    this.loading = this.load();
+    return this.loading;
+  }
+
+  /**
+   * Handles messages in their order, each with the checks at hand. Left out is what cannot be
+   * checked because the checks could not be loaded.
+   */
+  inOrder<Message>(handle: (message: Message, checks: Checks) => void): (message: Message) => void {
+    let last: Promise<void> = Promise.resolve();
+    return (message) => {
+      last = last.then(async () => handle(message, await this.checks())).catch(() => undefined);
+    };
+  }
+
+  private async load(): Promise<Checks> {
+    try {
+      return await import('./checked.ts');
+    } catch (error) {
+      // The next message asks again.
+      this.loading = undefined;
+      throw error;
+    }
+  }
 }

@@ -9,7 +9,7 @@ import type { TabMessage } from './ports.ts';
  * What comes from outside of this page may be another version's: the server and the other tabs
  * may be newer, what lies on this device may be older. It is checked before it is believed.
  *
- * Loaded by `boundary.ts` when the first of it comes: no page needs the schemas to begin.
+ * Loaded by {@link Boundary}.
  */
 
 const outboxEntry = z.object({

@@ -1,5 +1,5 @@
 import { createNodoApi } from './api.ts';
-import { boundary } from './boundary.ts';
+import { Boundary } from './boundary.ts';
 import { type Call, caller } from './call.ts';
 import { LiveStream } from './liveStream.ts';
 import { OfflineCache } from './offlineCache.ts';
@@ -23,14 +23,15 @@ export interface Client {
  * the outbox, the stream, the copies for work without a network. One per tab.
  */
 export function createClient(ports: Ports): Client {
-  const tabs = checkedTabs(ports.tabs);
+  const boundary = new Boundary(ports.whenIdle);
+  const tabs = checkedTabs(ports.tabs, boundary);
   // The store is made of these parts; it is there before any of them hears anything.
   const outdated = () => store.dispatch(version.actions.outdated());
   const call = caller(ports.fetch, (build) => {
     if (build !== '' && ports.build !== '' && build !== ports.build) outdated();
   });
-  const stream = new LiveStream({ ...ports, tabs }, outdated);
-  const cache = new OfflineCache(ports, call);
+  const stream = new LiveStream({ ...ports, tabs, boundary }, outdated);
+  const cache = new OfflineCache(ports, call, boundary);
   const parts = { call, stream, cache, tabs, wait: ports.wait };
   const base = createNodoApi(parts);
   const api = withProfiles(base, parts);
@@ -40,9 +41,9 @@ export function createClient(ports: Ports): Client {
 
   const waiting = waitingOn(ports.storage);
   if (waiting.length > 0) {
-    void boundary().then(({ readEntry }) =>
-      store.dispatch(outbox.actions.restored(waiting.map(readEntry))),
-    );
+    void boundary
+      .checks()
+      .then(({ readEntry }) => store.dispatch(outbox.actions.restored(waiting.map(readEntry))));
   }
 
   let kept = store.getState().outbox.entries;

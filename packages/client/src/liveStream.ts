@@ -1,6 +1,6 @@
 import type { LiveFrame } from '@nodo/api';
 import { ADDRESSES, BEAT_MS } from '@nodo/api';
-import { inOrder } from './boundary.ts';
+import type { Boundary } from './boundary.ts';
 import type { Ports, StreamState } from './ports.ts';
 import type { CheckedTabs } from './tabs.ts';
 
@@ -35,6 +35,7 @@ export class LiveStream {
   constructor(
     private readonly ports: Pick<Ports, 'openStream' | 'wait' | 'now'> & {
       readonly tabs: CheckedTabs;
+      readonly boundary: Boundary;
     },
     /** The server said something that this version does not understand. */
     private readonly onUnknown: () => void,
@@ -98,7 +99,7 @@ export class LiveStream {
 
   private openIfWanted(): void {
     if (this.closeSource || !this.isWanted()) return;
-    const take = inOrder((said: unknown, { readFrame }) => {
+    const take = this.ports.boundary.inOrder((said: unknown, { readFrame }) => {
       // Another stream has been opened since; it delivers everything again.
       if (this.closeSource !== close) return;
       const frame = readFrame(said);

@@ -1,5 +1,5 @@
 import { type EndpointName, type LiveFrame, pathTo } from '@nodo/api';
-import { boundary } from './boundary.ts';
+import type { Boundary } from './boundary.ts';
 import { type Answered, type Asked, type Call, pathOf } from './call.ts';
 import type { Copies, Ports } from './ports.ts';
 import { appendInOrder, placeOnRack } from './tickets.ts';
@@ -39,6 +39,7 @@ export class OfflineCache {
   constructor(
     { copies, now, wait }: Pick<Ports, 'copies' | 'now' | 'wait'>,
     private readonly call: Call,
+    private readonly boundary: Boundary,
   ) {
     this.copies = copies;
     this.now = now;
@@ -63,7 +64,7 @@ export class OfflineCache {
     const copy = await this.copies.get(path).catch(() => undefined);
     if (copy === undefined || this.now() - copy.at >= GOOD_FOR_MS) return answer;
     // An older version may have written it.
-    const data = await boundary().then(
+    const data = await this.boundary.checks().then(
       ({ readAnswer }) => readAnswer(request.name, copy.data),
       () => undefined,
     );
@@ -99,7 +100,7 @@ export class OfflineCache {
   private async takeIn(): Promise<void> {
     await this.wait(WRITE_AFTER_MS);
     const heard = this.heard.splice(0);
-    const { readAnswer } = await boundary();
+    const { readAnswer } = await this.boundary.checks();
     const kept = readAnswer('listTickets', (await this.copies.get(RACK))?.data);
     if (kept) {
       await this.keep(

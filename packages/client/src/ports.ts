@@ -55,5 +55,7 @@ export interface Ports {
   /** @returns how to close it. */
   readonly openStream: (path: string, events: StreamEvents) => () => void;
   readonly wait: (milliseconds: number) => Promise<void>;
+  /** Resolves once the page has begun and has nothing urgent to do. */
+  readonly whenIdle: () => Promise<void>;
   readonly now: () => number;
 }

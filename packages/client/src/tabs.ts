@@ -1,4 +1,4 @@
-import { inOrder } from './boundary.ts';
+import type { Boundary } from './boundary.ts';
 import type { TabMessage, Tabs } from './ports.ts';
 
 /** The other tabs of this browser; what they say was checked. */
@@ -7,10 +7,10 @@ export interface CheckedTabs extends Omit<Tabs, 'onMessage'> {
 }
 
 /** What a tab of another version says, and this one does not understand, is not heard. */
-export function checkedTabs(tabs: Tabs): CheckedTabs {
+export function checkedTabs(tabs: Tabs, boundary: Boundary): CheckedTabs {
   const listeners = new Set<(message: TabMessage) => void>();
   tabs.onMessage(
-    inOrder((said: unknown, { readTabMessage }) => {
+    boundary.inOrder((said: unknown, { readTabMessage }) => {
       const message = readTabMessage(said);
       if (message) for (const listener of listeners) listener(message);
     }),

@@ -1,7 +1,6 @@
 import type { LiveFrame, Session, TicketFile } from '@nodo/api';
 import type { RackEntry, TicketEvent } from '@nodo/ticket';
 import { afterEach, beforeAll, beforeEach, vi } from 'vitest';
-import { boundary } from '../src/boundary.ts';
 import { type Client, type Copy, createClient, type StreamEvents } from '../src/index.ts';
 import type { Ports } from '../src/ports.ts';
 import { memoryCopies, memoryShelf } from './memory.ts';
@@ -12,7 +11,7 @@ import { memoryCopies, memoryShelf } from './memory.ts';
  */
 export function stopTheTimers(): void {
   // Loaded once in real time; after that it is there at once.
-  beforeAll(() => boundary());
+  beforeAll(() => import('../src/checked.ts'));
   beforeEach(() => {
     vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 'setInterval', 'clearInterval'] });
   });
@@ -200,6 +199,7 @@ export class World {
       },
       wait: (milliseconds) =>
         new Promise((go) => this.waiting.push({ until: this.now + milliseconds, go })),
+      whenIdle: () => Promise.resolve(),
       now: () => this.now,
     };
     const client = createClient(ports);

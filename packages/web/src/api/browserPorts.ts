@@ -18,8 +18,18 @@ export function browserPorts(): Ports {
       return () => source.close();
     },
     wait: (milliseconds) => new Promise((resolve) => setTimeout(resolve, milliseconds)),
+    whenIdle: idle,
     now: () => Date.now(),
   };
+}
+
+/** A page that has just begun has its first view to read and to paint. */
+const BEGINS_MS = 1_500;
+let began: Promise<void> | undefined;
+
+function idle(): Promise<void> {
+  began ??= new Promise((resolve) => setTimeout(resolve, BEGINS_MS));
+  return began;
 }
 
 const localShelf: KeyValueStorage = {
