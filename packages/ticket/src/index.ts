@@ -16,11 +16,13 @@ export {
   type TicketEvent,
   ticketCommand,
   ticketEvent,
+  upgraded,
 } from './events/index.ts';
 export { applyTicketEvent, foldTicket } from './replay/apply.ts';
 export { decide } from './replay/decide.ts';
 export { type PendingCommand, pendingOverlay } from './replay/overlay.ts';
 export { mayRecord, mayTakeIn, mayWorkAtBench } from './replay/rights.ts';
+export type { RecordedEvent } from './state/envelope.ts';
 export {
   atTheClock,
   minutesWorked,

@@ -1,6 +1,7 @@
+import type { Role } from '@nodo/kernel';
 import type { KnowledgeSource } from '@nodo/knowledge';
 import type { TableEvent } from '@nodo/tables';
-import type { TicketEvent, TicketSummary } from '@nodo/ticket';
+import { type RecordedEvent, type TicketEvent, type TicketSummary, upgraded } from '@nodo/ticket';
 import type {
   CreationOptional,
   InferAttributes,
@@ -31,7 +32,7 @@ interface StreamRow {
   type: string;
   version: number;
   actorId: string;
-  actorRole: string;
+  actorRole: Role;
   device: string;
   observedAt: Date;
   receivedAt: Date;
@@ -200,13 +201,14 @@ export function defineModels(db: Sequelize): Models {
   };
 }
 
+/** A stored event as this version reads it. */
 export function toEvent(row: EventRow): TicketEvent {
-  return {
+  return upgraded({
     ...toStreamed(row),
     ticket: row.ticketId,
     epoch: row.epoch,
     knowledge: row.knowledge,
-  } as TicketEvent;
+  });
 }
 
 export function fromEvent(shop: string, event: TicketEvent): InferCreationAttributes<EventRow> {
@@ -239,7 +241,7 @@ export function fromStreamed(shop: string, event: TicketEvent | TableEvent): Str
   };
 }
 
-function toStreamed(row: StreamRow): object {
+function toStreamed(row: StreamRow): Omit<RecordedEvent, 'ticket' | 'epoch' | 'knowledge'> {
   return {
     id: row.id,
     seq: row.seq,

@@ -33,13 +33,21 @@ export interface EventPosition {
   readonly knowledge: string;
 }
 
+export type Upgrade = (body: object) => object;
+
 /**
  * One kind of ticket event: what a person sends, what is stored, whether it is accepted,
  * and what it does to the ticket. The body repeats the command and adds what was decided.
  */
 export interface EventKind<Type extends string, Command extends object, Body extends Command> {
   readonly type: Type;
+  /** Version of the body that is written now; stored with each event. */
   readonly version: number;
+  /**
+   * From older versions of the body to this one: the first makes a body of version 1 one of version
+   * 2, and so on. Stored events are never changed; they are upgraded whenever they are read.
+   */
+  readonly upgrades?: readonly Upgrade[];
   readonly command: z.ZodType<Command>;
   readonly body: z.ZodType<Body>;
   decide(ticket: Ticket, command: Command, context: DecideContext): Decision<Body>;

@@ -1,6 +1,6 @@
 import { instant, uuid } from '@nodo/kernel';
 import { z } from 'zod';
-import { type Envelope, envelope } from '../state/envelope.ts';
+import { type Envelope, envelope, type RecordedEvent } from '../state/envelope.ts';
 import { actionDone } from './actionDone.ts';
 import { billMade } from './billMade.ts';
 import { callEnded } from './callEnded.ts';
@@ -46,6 +46,7 @@ import { setUpNoted } from './setUpNoted.ts';
 import { signed } from './signed.ts';
 import { ticketClosed } from './ticketClosed.ts';
 import { ticketReopened } from './ticketReopened.ts';
+import { upgradedBody } from './upgrade.ts';
 import { workTold } from './workTold.ts';
 
 /** Every kind of ticket event, one file each: the table of contents of a ticket's life. */
@@ -146,9 +147,34 @@ export const ticketCommand = oneOf((type) =>
   commandEnvelope.extend({ type: z.literal(type), command: kindOf(type).command }),
 ).transform((checked) => checked as TicketCommand);
 
-export const ticketEvent = oneOf((type) =>
-  envelope.extend({ type: z.literal(type), body: kindOf(type).body }),
-).transform((checked) => checked as TicketEvent);
+export const ticketEvent = z.preprocess(
+  (stored) => (isOlder(stored) ? upgraded(stored as RecordedEvent) : stored),
+  oneOf((type) => envelope.extend({ type: z.literal(type), body: kindOf(type).body })).transform(
+    (checked) => checked as TicketEvent,
+  ),
+);
+
+function isOlder(stored: unknown): boolean {
+  const { data } = recorded.safeParse(stored);
+  return data !== undefined && data.version < kindOf(data.type).version;
+}
+
+/** As much of an event as its upgrade needs. */
+const recorded = z.looseObject({
+  type: z.enum(EVENT_TYPES),
+  version: z.number().int().positive(),
+  body: z.looseObject({}),
+});
+
+/**
+ * A stored event with its body as the present version of its kind writes it.
+ * @throws CoreError `event-of-newer-version`
+ */
+export function upgraded(stored: RecordedEvent): TicketEvent {
+  const kind = kindOf(stored.type as EventType);
+  const body = upgradedBody(kind, stored.version, stored.body);
+  return { ...stored, version: kind.version, body } as TicketEvent;
+}
 
 /** A draft of one kind. */
 export function newCommand<Type extends EventType>(
