@@ -1,5 +1,14 @@
 import type { Actor } from '@nodo/kernel';
-import { type FamilyModel, FLAT_SYSTEM, INTERVIEWS, SHIPPED } from '@nodo/knowledge';
+import {
+  type ActionId,
+  type CheckId,
+  COMPLAINT,
+  type FamilyModel,
+  type FindingId,
+  FLAT_SYSTEM,
+  INTERVIEWS,
+  SHIPPED,
+} from '@nodo/knowledge';
 import { type EventStore, type RecordRequest, recordCommands } from '@nodo/server';
 import {
   assess,
@@ -7,8 +16,10 @@ import {
   type EventType,
   foldTicket,
   modelOfTicket,
+  NEEDLE_REPLACED,
   newCommand,
   nextStep,
+  PIECES_FOUND,
   type Ticket,
 } from '@nodo/ticket';
 import { DEMO_CARD } from './card.ts';
@@ -81,13 +92,18 @@ export class DemoBench {
   }
 
   /** What the customer says is wrong, in the words of the sheet. */
-  complains(findings: readonly string[]): Promise<void> {
+  complains(findings: readonly FindingId[]): Promise<void> {
     const answers = Object.fromEntries(findings.map((finding) => [finding, 'yes' as const]));
-    return this.record('mirra', 'findings-recorded', { check: 'complaint', answers });
+    return this.record('mirra', 'findings-recorded', { check: COMPLAINT, answers });
   }
 
   /** Looks at one check: what is named was seen, everything else of it was not. */
-  async look(by: DemoLogin, checkId: string, ...seen: readonly string[]): Promise<void> {
+  look(by: DemoLogin, check: CheckId, ...seen: readonly FindingId[]): Promise<void> {
+    return this.answer(by, check, seen);
+  }
+
+  /** The same for a check that the model of the machine names. */
+  private async answer(by: DemoLogin, checkId: string, seen: readonly string[]): Promise<void> {
     const model = await this.model();
     const check = model.checks.get(checkId);
     if (!check) throw new Error(`${checkId} is not on this machine`);
@@ -103,12 +119,17 @@ export class DemoBench {
     });
   }
 
-  async act(by: DemoLogin, action: string, note?: string): Promise<void> {
+  act(by: DemoLogin, action: ActionId, note?: string): Promise<void> {
+    return this.perform(by, action, note);
+  }
+
+  /** The same for an action that the model of the machine names. */
+  private async perform(by: DemoLogin, action: string, note?: string): Promise<void> {
     const minutes = (await this.model()).actions.get(action)?.minutes ?? 1;
     this.wait(minutes);
-    if (action === 'fragments-accounted') await this.layWhole(by);
+    if (action === PIECES_FOUND) await this.layWhole(by);
     await this.record(by, 'action-done', { action, ...(note === undefined ? {} : { note }) });
-    if (action === 'needle-replaced') await this.fitNeedle(by);
+    if (action === NEEDLE_REPLACED) await this.fitNeedle(by);
   }
 
   /** A broken needle of which everything was found. */
@@ -150,8 +171,8 @@ export class DemoBench {
     if (!finding || !repair) {
       throw new Error(`${this.ticket}: ${cause} on ${model.family.id} is not told or treated`);
     }
-    await this.look(by, finding.check, finding.id);
-    await this.act(by, repair.id);
+    await this.answer(by, finding.check, [finding.id]);
+    await this.perform(by, repair.id);
   }
 
   /** Charges what was worked, at what the shop charges. */
@@ -177,10 +198,10 @@ export class DemoBench {
       );
       switch (step.kind) {
         case 'check':
-          await this.look(by, step.check);
+          await this.answer(by, step.check, []);
           break;
         case 'action':
-          await this.act(by, step.actions[0] ?? '');
+          await this.perform(by, step.actions[0] ?? '');
           break;
         case 'close-machine':
           await this.closeUp(by);
@@ -194,7 +215,7 @@ export class DemoBench {
           const good = rule?.clearedAll.find(({ kind }) => kind === 'finding')?.id ?? '';
           const check = model.findings.get(good)?.check;
           if (check === undefined) throw new Error(`${this.ticket}: ${step.duty} stays owed`);
-          await this.look(by, check, good);
+          await this.answer(by, check, [good]);
           break;
         }
         case 'repair':

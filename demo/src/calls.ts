@@ -1,3 +1,4 @@
+import type { FindingId } from '@nodo/knowledge';
 import type { DemoBench } from './bench.ts';
 
 export interface DemoCall {
@@ -5,7 +6,7 @@ export interface DemoCall {
   readonly label: string;
   readonly customer: readonly [name: string, phone: string];
   readonly words: string;
-  readonly complaint: readonly string[];
+  readonly complaint: readonly FindingId[];
   readonly came: readonly [daysAgo: number, hour: number];
   readonly story: (bench: DemoBench) => Promise<void>;
 }

@@ -1,4 +1,5 @@
 import { hourOf } from '@nodo/core';
+import type { CauseId, CheckId, FindingId } from '@nodo/knowledge';
 import type { DemoBench } from './bench.ts';
 import type { DemoLogin } from './people.ts';
 
@@ -11,11 +12,11 @@ export interface PastVisit {
   readonly label: string;
   readonly customer: readonly [name: string, phone: string];
   readonly words: string;
-  readonly complaint: readonly string[];
+  readonly complaint: readonly FindingId[];
   /** Looks that found nothing before it was found. */
-  readonly before?: readonly string[];
+  readonly before?: readonly CheckId[];
   /** What it was, of the tables. */
-  readonly cause: string;
+  readonly cause: CauseId;
   readonly by: DemoLogin;
   readonly minutes: number;
   readonly part?: readonly [words: string, each: number];
@@ -34,8 +35,8 @@ function visit(
   came: PastVisit['came'],
   [family, label]: readonly [string, string],
   customer: PastVisit['customer'],
-  [words, ...complaint]: readonly [string, ...string[]],
-  [cause, by, minutes]: readonly [string, DemoLogin, number],
+  [words, ...complaint]: readonly [string, ...FindingId[]],
+  [cause, by, minutes]: readonly [CauseId, DemoLogin, number],
   more: Partial<PastVisit> = {},
 ): PastVisit {
   return { name, came, family, label, customer, words, complaint, cause, by, minutes, ...more };

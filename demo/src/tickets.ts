@@ -1,3 +1,4 @@
+import type { FindingId } from '@nodo/knowledge';
 import type { DemoBench } from './bench.ts';
 
 export interface DemoTicket {
@@ -7,8 +8,8 @@ export interface DemoTicket {
   readonly label: string;
   readonly customer: readonly [name: string, phone: string];
   readonly words: string;
-  readonly complaint: readonly string[];
-  readonly context?: { readonly yes?: readonly string[]; readonly no?: readonly string[] };
+  readonly complaint: readonly FindingId[];
+  readonly context?: { readonly yes?: readonly FindingId[]; readonly no?: readonly FindingId[] };
   /** Working days since it came in, and the hour. */
   readonly came: readonly [daysAgo: number, hour: number];
   readonly story?: (bench: DemoBench) => Promise<void>;

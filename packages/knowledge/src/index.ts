@@ -32,6 +32,7 @@ export {
   storedKnowledge,
 } from './compile/compile.ts';
 export type { KnowledgeIssueCode } from './compile/issues.ts';
+export type { ActionId, CauseId, CheckId, FindingId } from './ids.ts';
 export { type CallProposal, planCall } from './model/call.ts';
 export {
   type ChangedValue,
@@ -43,6 +44,8 @@ export {
   withChanges,
 } from './model/change.ts';
 export {
+  COMPLAINT,
+  CONTEXT,
   evidenceOf,
   INTERVIEWS,
   reportedComplaints,
@@ -119,6 +122,7 @@ export type {
   Mechanism,
   Place,
   PlanPolicy,
+  Raiser,
   Side,
   StrengthWord,
   Where,

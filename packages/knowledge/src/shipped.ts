@@ -1,4 +1,5 @@
 import type { Knowledge } from './compile/compile.ts';
+import type { ShippedIds } from './ids.ts';
 import { MECHANISMS } from './mechanisms/index.ts';
 import type { FamilyModel } from './model/familyModel.ts';
 import { type KnowledgeVersion, knowledgeVersionOf, versionsWithChanges } from './model/version.ts';
@@ -8,7 +9,7 @@ import { DUTIES } from './tables/duties.ts';
 import { FAMILIES } from './tables/families.ts';
 
 /** The tables as they are written down in this edition. */
-export const SHIPPED_SOURCE: KnowledgeSource = {
+export const SHIPPED_SOURCE: KnowledgeSource<ShippedIds> = {
   families: FAMILIES,
   access: ACCESS,
   mechanisms: MECHANISMS,

@@ -145,7 +145,7 @@ describe('each kind of fault', () => {
     [
       'unknown-token',
       'a requirement that cannot be read',
-      withDuty({ clearedAll: ['look at it'] }),
+      withDuty({ clearedAll: ['look at it' as 'check:it'] }),
     ],
     [
       'unknown-strength',

@@ -41,6 +41,7 @@ export {
   openMarks,
   partOf,
 } from './state/marks.ts';
+export { NEEDLE_REPLACED, PIECES_FOUND, POWER_OFF, POWER_ON } from './state/namedActions.ts';
 export {
   MOST_NEEDLES,
   type NeedleIn,
@@ -52,7 +53,6 @@ export {
 } from './state/needleEntry.ts';
 export { QUANTITIES, QUANTITY_IDS, type Quantity } from './state/quantities.ts';
 export {
-  COMPLAINT,
   changesOf,
   newTicket,
   repairsDone,

@@ -1,9 +1,11 @@
+import type { CheckId, FindingId } from '../ids.ts';
+
 /** Turns by hand with less and less in the hook, in their order, each with the check that keeps it. */
 export const HANG_TURNS = [
   { id: 'all', check: 'hand-turn', hangs: 'loop-hangs' },
   { id: 'without-bobbin', check: 'turn-without-bobbin', hangs: 'hangs-without-bobbin' },
   { id: 'without-case', check: 'turn-without-case', hangs: 'hangs-without-case' },
-] as const;
+] as const satisfies readonly { id: string; check: CheckId; hangs: FindingId }[];
 export type HangTurn = (typeof HANG_TURNS)[number]['id'];
 
 /** What one turn showed; only the first can miss the loop. */
@@ -16,7 +18,7 @@ export type HangUp =
       readonly kind: 'located';
       readonly at: 'nowhere' | 'loop' | 'bobbin' | 'case' | 'hook';
       /** Checks that look at what holds it, the quickest first. */
-      readonly lookAt: readonly string[];
+      readonly lookAt: readonly CheckId[];
     };
 
 const LOOK_AT = {
@@ -25,7 +27,7 @@ const LOOK_AT = {
   bobbin: ['bobbin-rim', 'bobbin-wind', 'case-pull'],
   case: ['case-surface', 'case-seat', 'case-gap'],
   hook: ['hook-surface', 'race-scraps', 'hook-lint', 'plate-surface'],
-} as const;
+} as const satisfies Readonly<Record<string, readonly CheckId[]>>;
 
 /**
  * Where a thread hangs on its way round: turned with bobbin and case, then without the bobbin, then without

@@ -1,4 +1,5 @@
 import type { Reading } from '@nodo/core';
+import type { CauseId, CheckId, FindingId } from '../ids.ts';
 import { INTERVIEWS } from '../model/evidence.ts';
 import type { FamilyModel } from '../model/familyModel.ts';
 
@@ -8,15 +9,15 @@ export interface WorkedCase {
   readonly family: string;
   readonly told: string;
   /** Complaints reported; those not named were denied only where `denied` says so. */
-  readonly reported: readonly string[];
+  readonly reported: readonly FindingId[];
   /** Context that the customer confirmed. */
-  readonly since?: readonly string[];
+  readonly since?: readonly FindingId[];
   /** Complaints and context that were asked and denied. */
-  readonly denied?: readonly string[];
+  readonly denied?: readonly FindingId[];
   /** Checks in their order, with what was seen; what a check did not show is denied. */
-  readonly looked: readonly (readonly [check: string, ...seen: readonly string[]])[];
+  readonly looked: readonly (readonly [check: CheckId, ...seen: readonly FindingId[]])[];
   /** What it was. */
-  readonly was: readonly string[];
+  readonly was: readonly CauseId[];
 }
 
 /**
@@ -38,11 +39,12 @@ export function answersOfCase(
     ...[...reported, ...since].map((finding) => answer(finding, true)),
     ...denied.map((finding) => answer(finding, false)),
     ...looked.flatMap(([check, ...seen]) => {
+      const shown = new Set<string>(seen);
       const asked = model.checks.get(check)?.findings.map((finding) => finding.id);
       if (!asked) throw new Error(`${id}: no check ${check}`);
       const odd = seen.find((finding) => !asked.includes(finding));
       if (odd !== undefined) throw new Error(`${id}: ${check} does not show ${odd}`);
-      return asked.map((finding) => answer(finding, seen.includes(finding), check));
+      return asked.map((finding) => answer(finding, shown.has(finding), check));
     }),
   ];
 }

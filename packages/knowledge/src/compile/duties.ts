@@ -26,7 +26,7 @@ function requirementsOf(duty: DutySource): readonly string[] {
     ...(duty.clearedAll ?? []),
     ...(duty.clearedAllWhere ?? []).flatMap(({ clearedAll }) => clearedAll),
     ...(duty.clearedAny ?? []),
-    ...Object.values(duty.clearedByRaiser ?? {}).flat(),
+    ...Object.values(duty.clearedByRaiser ?? {}).flatMap((cleared) => cleared ?? []),
   ];
 }
 

@@ -1,7 +1,7 @@
 import { FIRST_EDITION } from '../schema/provenance.ts';
 import type { Mechanism } from '../schema/schema.ts';
 
-export const adjustment: Mechanism = {
+export const adjustment = {
   id: 'adjustment',
   title: 'Adjustments, last of all',
   standing: FIRST_EDITION,
@@ -219,4 +219,4 @@ export const adjustment: Mechanism = {
       minutes: 2,
     },
   ],
-};
+} as const satisfies Mechanism;

@@ -1,7 +1,7 @@
 import { FIRST_EDITION } from '../schema/provenance.ts';
 import type { Mechanism } from '../schema/schema.ts';
 
-export const bobbinCase: Mechanism = {
+export const bobbinCase = {
   id: 'bobbin-case',
   title: 'The bobbin case',
   standing: FIRST_EDITION,
@@ -354,4 +354,4 @@ export const bobbinCase: Mechanism = {
       minutes: 8,
     },
   ],
-};
+} as const satisfies Mechanism;

@@ -1,7 +1,7 @@
 import { FIRST_EDITION } from '../schema/provenance.ts';
 import type { Mechanism } from '../schema/schema.ts';
 
-export const bobbin: Mechanism = {
+export const bobbin = {
   id: 'bobbin',
   title: 'The bobbin',
   standing: FIRST_EDITION,
@@ -317,4 +317,4 @@ export const bobbin: Mechanism = {
       minutes: 0.5,
     },
   ],
-};
+} as const satisfies Mechanism;

@@ -1,7 +1,7 @@
 import { FIRST_EDITION } from '../schema/provenance.ts';
 import type { Mechanism } from '../schema/schema.ts';
 
-export const drive: Mechanism = {
+export const drive = {
   id: 'drive',
   title: 'Drive, controls and power',
   standing: FIRST_EDITION,
@@ -244,4 +244,4 @@ export const drive: Mechanism = {
       hazard: 'electric',
     },
   ],
-};
+} as const satisfies Mechanism;

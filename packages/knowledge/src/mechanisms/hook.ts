@@ -1,7 +1,7 @@
 import { FIRST_EDITION } from '../schema/provenance.ts';
 import type { Mechanism } from '../schema/schema.ts';
 
-export const hook: Mechanism = {
+export const hook = {
   id: 'hook',
   title: 'Hook, race and knives',
   standing: FIRST_EDITION,
@@ -316,4 +316,4 @@ export const hook: Mechanism = {
       hazard: 'blade',
     },
   ],
-};
+} as const satisfies Mechanism;

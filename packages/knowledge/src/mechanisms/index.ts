@@ -1,4 +1,3 @@
-import type { Mechanism } from '../schema/schema.ts';
 import { adjustment } from './adjustment.ts';
 import { bobbin } from './bobbin.ts';
 import { bobbinCase } from './bobbin-case.ts';
@@ -18,7 +17,7 @@ import { threading } from './threading.ts';
 import { workshop } from './workshop.ts';
 
 /** Every mechanism, one file each: the table of contents of what the trade knows. */
-export const MECHANISMS: readonly Mechanism[] = [
+export const MECHANISMS = [
   interview,
   spool,
   threading,
@@ -36,4 +35,4 @@ export const MECHANISMS: readonly Mechanism[] = [
   drive,
   sewOut,
   workshop,
-];
+] as const;

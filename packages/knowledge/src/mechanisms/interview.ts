@@ -1,7 +1,7 @@
 import { FIRST_EDITION } from '../schema/provenance.ts';
 import type { Mechanism } from '../schema/schema.ts';
 
-export const interview: Mechanism = {
+export const interview = {
   id: 'interview',
   title: 'What the customer tells',
   standing: FIRST_EDITION,
@@ -109,4 +109,4 @@ export const interview: Mechanism = {
     },
   ],
   actions: [],
-};
+} as const satisfies Mechanism;

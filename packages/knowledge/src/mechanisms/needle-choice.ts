@@ -1,7 +1,7 @@
 import { FIRST_EDITION } from '../schema/provenance.ts';
 import type { Mechanism } from '../schema/schema.ts';
 
-export const needleChoice: Mechanism = {
+export const needleChoice = {
   id: 'needle-choice',
   title: 'Needle against the work',
   standing: FIRST_EDITION,
@@ -110,4 +110,4 @@ export const needleChoice: Mechanism = {
     },
   ],
   actions: [],
-};
+} as const satisfies Mechanism;

@@ -1,7 +1,7 @@
 import { FIRST_EDITION } from '../schema/provenance.ts';
 import type { Mechanism } from '../schema/schema.ts';
 
-export const needleCondition: Mechanism = {
+export const needleCondition = {
   id: 'needle-condition',
   title: 'What the needle has been through',
   standing: FIRST_EDITION,
@@ -214,4 +214,4 @@ export const needleCondition: Mechanism = {
       hazard: 'needle',
     },
   ],
-};
+} as const satisfies Mechanism;

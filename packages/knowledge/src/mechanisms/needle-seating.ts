@@ -1,7 +1,7 @@
 import { FIRST_EDITION } from '../schema/provenance.ts';
 import type { Mechanism } from '../schema/schema.ts';
 
-export const needleSeating: Mechanism = {
+export const needleSeating = {
   id: 'needle-seating',
   title: 'How the needle sits',
   standing: FIRST_EDITION,
@@ -229,4 +229,4 @@ export const needleSeating: Mechanism = {
       hazard: 'needle',
     },
   ],
-};
+} as const satisfies Mechanism;

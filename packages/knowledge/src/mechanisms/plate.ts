@@ -1,7 +1,7 @@
 import { FIRST_EDITION } from '../schema/provenance.ts';
 import type { Mechanism } from '../schema/schema.ts';
 
-export const plate: Mechanism = {
+export const plate = {
   id: 'plate',
   title: 'Plate, foot and feed teeth',
   standing: FIRST_EDITION,
@@ -206,4 +206,4 @@ export const plate: Mechanism = {
       minutes: 2,
     },
   ],
-};
+} as const satisfies Mechanism;

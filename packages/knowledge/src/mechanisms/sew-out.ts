@@ -1,7 +1,7 @@
 import { FIRST_EDITION } from '../schema/provenance.ts';
 import type { Mechanism } from '../schema/schema.ts';
 
-export const sewOut: Mechanism = {
+export const sewOut = {
   id: 'sew-out',
   title: 'Sew-outs',
   standing: FIRST_EDITION,
@@ -75,4 +75,4 @@ export const sewOut: Mechanism = {
     },
   ],
   actions: [],
-};
+} as const satisfies Mechanism;

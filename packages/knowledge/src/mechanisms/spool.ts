@@ -1,7 +1,7 @@
 import { FIRST_EDITION } from '../schema/provenance.ts';
 import type { Mechanism } from '../schema/schema.ts';
 
-export const spool: Mechanism = {
+export const spool = {
   id: 'spool',
   title: 'Spool, cap and pin',
   standing: FIRST_EDITION,
@@ -145,4 +145,4 @@ export const spool: Mechanism = {
       parts: ['a spool cap, felt or stand that fits the spool'],
     },
   ],
-};
+} as const satisfies Mechanism;

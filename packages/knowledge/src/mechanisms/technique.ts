@@ -1,7 +1,7 @@
 import { FIRST_EDITION } from '../schema/provenance.ts';
 import type { Mechanism } from '../schema/schema.ts';
 
-export const technique: Mechanism = {
+export const technique = {
   id: 'technique',
   title: 'How it is sewn',
   standing: FIRST_EDITION,
@@ -239,4 +239,4 @@ export const technique: Mechanism = {
       minutes: 2,
     },
   ],
-};
+} as const satisfies Mechanism;

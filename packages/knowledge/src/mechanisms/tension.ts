@@ -1,7 +1,7 @@
 import { FIRST_EDITION } from '../schema/provenance.ts';
 import type { Mechanism } from '../schema/schema.ts';
 
-export const tension: Mechanism = {
+export const tension = {
   id: 'tension',
   title: 'Discs and dial',
   standing: FIRST_EDITION,
@@ -210,4 +210,4 @@ export const tension: Mechanism = {
       minutes: 1,
     },
   ],
-};
+} as const satisfies Mechanism;

@@ -1,7 +1,7 @@
 import { FIRST_EDITION } from '../schema/provenance.ts';
 import type { Mechanism } from '../schema/schema.ts';
 
-export const thread: Mechanism = {
+export const thread = {
   id: 'thread',
   title: 'The thread itself',
   standing: FIRST_EDITION,
@@ -129,4 +129,4 @@ export const thread: Mechanism = {
       parts: ['sound thread, the same above and below'],
     },
   ],
-};
+} as const satisfies Mechanism;

@@ -1,7 +1,7 @@
 import { FIRST_EDITION } from '../schema/provenance.ts';
 import type { Mechanism } from '../schema/schema.ts';
 
-export const threading: Mechanism = {
+export const threading = {
   id: 'threading',
   title: 'The upper thread path',
   standing: FIRST_EDITION,
@@ -226,4 +226,4 @@ export const threading: Mechanism = {
       parts: ['a check spring, should it not come free'],
     },
   ],
-};
+} as const satisfies Mechanism;

@@ -1,7 +1,7 @@
 import { FIRST_EDITION } from '../schema/provenance.ts';
 import type { Mechanism } from '../schema/schema.ts';
 
-export const workshop: Mechanism = {
+export const workshop = {
   id: 'workshop',
   title: 'Around the bench',
   standing: FIRST_EDITION,
@@ -71,4 +71,4 @@ export const workshop: Mechanism = {
       minutes: 0.5,
     },
   ],
-};
+} as const satisfies Mechanism;

@@ -1,8 +1,14 @@
 import type { Evidence, Reading, Treatment, Trial } from '@nodo/core';
+import type { CheckId } from '../ids.ts';
 import type { FamilyModel } from './familyModel.ts';
 
+/** What the customer says is wrong. */
+export const COMPLAINT = 'complaint' satisfies CheckId;
+/** What happened before, as the customer tells it. */
+export const CONTEXT = 'context' satisfies CheckId;
+
 /** Checks that are asked at the counter; everything else is looked at on the machine. */
-export const INTERVIEWS: ReadonlySet<string> = new Set(['complaint', 'context']);
+export const INTERVIEWS: ReadonlySet<string> = new Set([COMPLAINT, CONTEXT]);
 
 /** The complaints that the customer brought the machine in with. */
 export function reportedComplaints(
@@ -12,7 +18,7 @@ export function reportedComplaints(
   return readings
     .filter(
       ({ finding, present, epoch }) =>
-        present && epoch === 0 && model.findings.get(finding)?.check === 'complaint',
+        present && epoch === 0 && model.findings.get(finding)?.check === COMPLAINT,
     )
     .map(({ finding }) => finding);
 }
@@ -85,7 +91,7 @@ export function withinReach(
   model: FamilyModel,
 ): { readonly kept: readonly Reading[]; readonly leftOut: number } {
   const isReported = ({ finding }: Reading): boolean =>
-    model.findings.get(finding)?.check === 'complaint';
+    model.findings.get(finding)?.check === COMPLAINT;
   const dropped = new Set<Reading>();
   let left = readings.reduce((sum, reading) => sum + weightOf(reading, model), 0);
   for (const reading of [

@@ -1,3 +1,4 @@
+import type { ActionId, CheckId, FindingId } from '../ids.ts';
 import type { Hazard, Place } from '../schema/schema.ts';
 import type { FamilyModel } from './familyModel.ts';
 
@@ -14,11 +15,11 @@ export interface FreeingStep {
   /** It decides: free, and what opens the machine is passed over. */
   readonly asksWhetherFree?: boolean;
   /** The parts that must be off for it, by the check that looks there. */
-  readonly opensFor?: string;
+  readonly opensFor?: CheckId;
   /** The action that it is in the record. */
-  readonly does?: string;
+  readonly does?: ActionId;
   /** The check whose answers it ends with. */
-  readonly settles?: string;
+  readonly settles?: CheckId;
 }
 
 const STEPS: readonly FreeingStep[] = [
@@ -95,7 +96,7 @@ const STEPS: readonly FreeingStep[] = [
 ];
 
 /** What a nest or a jam looks like to the customer. */
-export const WANTS_FREEING: ReadonlySet<string> = new Set(['nest', 'jam', 'held']);
+export const WANTS_FREEING: ReadonlySet<string> = new Set<FindingId>(['nest', 'jam', 'held']);
 
 /** The walk for one machine, in order; over the telephone only what a customer may do. */
 export function freeingSteps(model: FamilyModel, place: 'bench' | 'phone'): readonly FreeingStep[] {

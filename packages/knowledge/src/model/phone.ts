@@ -1,3 +1,5 @@
+import type { CheckId, FindingId } from '../ids.ts';
+
 /** A check as it goes over the phone. Common practice, no source. */
 export interface PhoneWords {
   /** What to say to the customer, who stands at the machine. */
@@ -7,7 +9,7 @@ export interface PhoneWords {
 }
 
 /** Per check that can be done over the phone. Judges nothing, so it is not part of the edition. */
-export const PHONE_WORDS: Readonly<Record<string, PhoneWords>> = {
+export const PHONE_WORDS: Readonly<Partial<Record<string, PhoneWords>>> = {
   'spool-setup': {
     say: 'Look at the thread spool. Is there a cap on the pin, is it wider than the end of the spool, and does it sit close without squeezing? Does the thread come off freely?',
     listen: 'A cap smaller than the spool, a gap behind it, a notch facing the cap, a wobble.',
@@ -151,10 +153,10 @@ export const PHONE_WORDS: Readonly<Record<string, PhoneWords>> = {
     listen:
       'Whether it shows now, on which side the other colour lies, whether a thread lies straight.',
   },
-};
+} satisfies Partial<Record<CheckId, PhoneWords>>;
 
 /** Found on the phone, the machine is not touched any further. Ours, no source. */
-export const STOP_ON: ReadonlySet<string> = new Set([
+export const STOP_ON: ReadonlySet<string> = new Set<FindingId>([
   'hums',
   'wheel-locked',
   'dead-on-proven-socket',

@@ -16,6 +16,7 @@ import {
   repairOrder,
   type Stakes,
 } from '@nodo/core';
+import type { CheckId } from '../ids.ts';
 import type { PlanPolicy, Where } from '../schema/schema.ts';
 import { parseCheckCondition } from '../schema/tokens.ts';
 import { INTERVIEWS, reportedComplaints, testableComplaints } from './evidence.ts';
@@ -188,7 +189,7 @@ function stakesOf(model: FamilyModel, { evidence, open }: Situation): Stakes {
 }
 
 /** The sew-out after a repair: the standard one where the family has it. */
-const PROOFS = ['standard-straight', 'found-sew'] as const;
+const PROOFS = ['standard-straight', 'found-sew'] as const satisfies readonly CheckId[];
 
 function minutesOfProof(model: FamilyModel): number {
   const proof = PROOFS.flatMap((id) => model.checks.get(id) ?? [])[0];

@@ -42,8 +42,16 @@ export type Place =
   | 'selector'
   | 'power';
 
-export interface CauseSource {
-  readonly id: string;
+/** What the ids of a set of tables are; an id of the shipped tables is narrower, see `ids.ts`. */
+export interface Ids {
+  readonly cause: string;
+  readonly check: string;
+  readonly finding: string;
+  readonly action: string;
+}
+
+export interface CauseSource<I extends Ids = Ids> {
+  readonly id: I['cause'];
   readonly name: string;
   readonly remedy: string;
   /** Among a thousand tickets with a stitch complaint, on machines that can have it. */
@@ -55,15 +63,15 @@ export interface CauseSource {
   /** Trait a family must have; without one every family can have the cause. */
   readonly applies?: string;
   /** Finding ids by how surely the cause shows them. */
-  readonly shows: Readonly<Partial<Record<StrengthWord, readonly string[]>>>;
+  readonly shows: Readonly<Partial<Record<StrengthWord, readonly I['finding'][]>>>;
 }
 
-export interface FindingSource {
-  readonly id: string;
+export interface FindingSource<I extends Ids = Ids> {
+  readonly id: I['finding'];
   readonly answer: string;
   readonly leak: number;
   /** The finding *is* this cause: no other cause may link to it. */
-  readonly defines?: string;
+  readonly defines?: I['cause'];
   readonly applies?: string;
   /**
    * What a complaint means for sewing a scrap: it shows too seldom there to be tested, or
@@ -72,8 +80,11 @@ export interface FindingSource {
   readonly inScrap?: 'seldom' | 'cannot-sew';
 }
 
-export interface CheckSource {
-  readonly id: string;
+/** Done before, or done and shown nothing, or done and shown something. */
+type Condition<I extends Ids> = I['check'] | `${I['check']}=${'normal' | 'found'}`;
+
+export interface CheckSource<I extends Ids = Ids> {
+  readonly id: I['check'];
   readonly title: string;
   readonly minutes: number;
   readonly access: string;
@@ -88,24 +99,24 @@ export interface CheckSource {
   readonly normal: string;
   readonly needs: Needs;
   /** Checks to be done before: `check-id`, `check-id=normal`, or `check-id=found`. */
-  readonly requires?: readonly string[];
+  readonly requires?: readonly Condition<I>[];
   /**
    * A trial: sewn again after changing one thing, which takes these causes away. Its one
    * finding is "the fault is gone"; no cause links to it, the chance is worked out from what
    * the customer reported.
    */
-  readonly trialTreats?: readonly string[];
+  readonly trialTreats?: readonly I['cause'][];
   /** Place in the full sweep. */
   readonly sweep?: number;
   /** Its findings exclude each other: one answer settles the check. */
   readonly oneOf?: boolean;
-  readonly findings: readonly FindingSource[];
+  readonly findings: readonly FindingSource<I>[];
 }
 
-export interface ActionSource {
-  readonly id: string;
+export interface ActionSource<I extends Ids = Ids> {
+  readonly id: I['action'];
   readonly title: string;
-  readonly treats: readonly string[];
+  readonly treats: readonly I['cause'][];
   readonly repair: boolean;
   readonly minutes: number;
   /** What must be at hand for it: parts and supplies, in words. */
@@ -116,13 +127,13 @@ export interface ActionSource {
 }
 
 /** One subject of the trade: its causes, the checks that look for them, what puts it right. */
-export interface Mechanism {
+export interface Mechanism<I extends Ids = Ids> {
   readonly id: string;
   readonly title: string;
   readonly standing: MechanismProvenance;
-  readonly causes: readonly CauseSource[];
-  readonly checks: readonly CheckSource[];
-  readonly actions: readonly ActionSource[];
+  readonly causes: readonly CauseSource<I>[];
+  readonly checks: readonly CheckSource<I>[];
+  readonly actions: readonly ActionSource<I>[];
 }
 
 export interface Family {
@@ -150,35 +161,50 @@ export interface AccessSource {
   readonly safety: string;
 }
 
+/** What raises a duty: a step, what it showed, or what it opened. */
+export type Raiser<I extends Ids = Ids> =
+  | `finding:${I['finding']}`
+  | `check:${I['check']}`
+  | `action:${I['action']}`
+  | `cause:${I['cause']}`
+  | `access:${string}`
+  | 'repair:*';
+
+type Requirement<I extends Ids> =
+  | `check:${I['check']}`
+  | `check:${I['check']}=normal`
+  | `action:${I['action']}`
+  | `finding:${I['finding']}`;
+
 /**
  * Tokens are `kind:id`; a requirement may end in `=normal`. `raisedBy` also knows
  * `repair:*`, any repair.
  */
-export interface DutySource {
+export interface DutySource<I extends Ids = Ids> {
   readonly id: string;
   readonly title: string;
-  readonly raisedBy: readonly string[];
+  readonly raisedBy: readonly Raiser<I>[];
   /** Raised only while the ticket follows this plan. */
   readonly underPlan?: PlanPolicy;
   /** Must hold before the raising step. */
-  readonly gate?: readonly string[];
-  readonly clearedAll?: readonly string[];
+  readonly gate?: readonly Requirement<I>[];
+  readonly clearedAll?: readonly Requirement<I>[];
   /** Asked instead of `clearedAll` on these machines. */
   readonly clearedAllWhere?: readonly (
-    | { readonly trait: string; readonly clearedAll: readonly string[] }
-    | { readonly family: string; readonly clearedAll: readonly string[] }
+    | { readonly trait: string; readonly clearedAll: readonly Requirement<I>[] }
+    | { readonly family: string; readonly clearedAll: readonly Requirement<I>[] }
   )[];
-  readonly clearedAny?: readonly string[];
-  readonly clearedByRaiser?: Readonly<Record<string, readonly string[]>>;
+  readonly clearedAny?: readonly Requirement<I>[];
+  readonly clearedByRaiser?: Readonly<Partial<Record<Raiser<I>, readonly Requirement<I>[]>>>;
   readonly text: string;
   readonly hazard?: Hazard;
   readonly why: string;
 }
 
 /** Everything the trade knows, as it is written down. */
-export interface KnowledgeSource {
+export interface KnowledgeSource<I extends Ids = Ids> {
   readonly families: readonly Family[];
   readonly access: readonly AccessSource[];
-  readonly mechanisms: readonly Mechanism[];
-  readonly duties: readonly DutySource[];
+  readonly mechanisms: readonly Mechanism<I>[];
+  readonly duties: readonly DutySource<I>[];
 }

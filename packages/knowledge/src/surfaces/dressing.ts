@@ -1,3 +1,4 @@
+import type { ActionId, CheckId, FindingId } from '../ids.ts';
 import type { MarkEnd, MarkKind, StruckPart } from './surfaces.ts';
 
 /** Nothing coarser touches a surface that thread runs over; common practice. */
@@ -73,7 +74,7 @@ function step(id: DressingStep['id'], eyes: boolean): DressingStep {
 }
 
 /** The action that ends marks on a part. */
-export const ACTION_FOR: Readonly<Record<StruckPart, Readonly<Record<MarkEnd, string>>>> = {
+export const ACTION_FOR: Readonly<Record<StruckPart, Readonly<Record<MarkEnd, ActionId>>>> = {
   foot: { dressed: 'foot-dressed', replaced: 'foot-dressed' },
   plate: { dressed: 'plate-dressed', replaced: 'plate-dressed' },
   case: { dressed: 'case-dressed', replaced: 'case-replaced' },
@@ -81,7 +82,7 @@ export const ACTION_FOR: Readonly<Record<StruckPart, Readonly<Record<MarkEnd, st
 };
 
 /** What is looked at again afterwards, by part. */
-export const LOOK_AGAIN: Readonly<Record<StruckPart, readonly string[]>> = {
+export const LOOK_AGAIN: Readonly<Record<StruckPart, readonly CheckId[]>> = {
   foot: ['foot-surface'],
   plate: ['plate-surface', 'hand-turn'],
   case: ['case-surface', 'case-seat', 'case-gap', 'case-pull', 'hand-turn'],
@@ -93,7 +94,7 @@ export function findingOf(
   kind: MarkKind,
   part: StruckPart,
   isPlastic: boolean,
-): string | undefined {
+): FindingId | undefined {
   if (verdictOn(kind) === 'leave') return undefined;
   switch (part) {
     case 'foot':

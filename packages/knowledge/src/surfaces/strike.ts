@@ -1,4 +1,5 @@
 import { agree, type ClockPlace, type Lean, leanOf } from '@nodo/core';
+import type { CheckId } from '../ids.ts';
 import {
   type MarkKind,
   STRUCK_PARTS,
@@ -75,4 +76,4 @@ export const DROVE_IT = [
   { id: 'lint', checks: ['hook-lint', 'case-seat'] },
   { id: 'deflection', checks: ['needle-match', 'foot-match'] },
   { id: 'heat', checks: ['needle-straight'] },
-] as const;
+] as const satisfies readonly { id: string; checks: readonly CheckId[] }[];

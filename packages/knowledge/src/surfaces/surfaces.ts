@@ -1,4 +1,5 @@
 import { type ClockPlace, hourOf, type Millimetres, mm } from '@nodo/core';
+import type { CheckId } from '../ids.ts';
 import type { Family } from '../schema/schema.ts';
 
 /** A part that the needle can reach and mark, in the order in which it comes down to them. */
@@ -11,7 +12,7 @@ interface Told {
   readonly part: StruckPart;
   readonly title: string;
   /** The check that looks at it. */
-  readonly check: string;
+  readonly check: CheckId;
   /** How much of the part the map shows, across; typical, from memory: marks lie by hour, not by this. */
   readonly across: Millimetres;
   /** Where the needle comes down on the map; undefined on what turns under it. */

@@ -1,7 +1,7 @@
 import type { AccessSource } from '../schema/schema.ts';
 
 /** What can be opened on a machine, from where it is reached, and what that costs. */
-export const ACCESS: readonly AccessSource[] = [
+export const ACCESS = [
   {
     id: 'closed',
     title: 'Nothing opened',
@@ -59,4 +59,4 @@ export const ACCESS: readonly AccessSource[] = [
     means: 'Latch the case out; ring down, hook out',
     safety: 'Power off and unplugged',
   },
-];
+] as const satisfies readonly AccessSource[];

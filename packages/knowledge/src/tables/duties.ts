@@ -1,7 +1,8 @@
+import type { ShippedIds } from '../ids.ts';
 import type { DutySource } from '../schema/schema.ts';
 
 /** Duties: gates that stop a step until something holds, and debts that stop the closing. */
-export const DUTIES: readonly DutySource[] = [
+export const DUTIES: readonly DutySource<ShippedIds>[] = [
   {
     id: 'strike-sweep',
     title: 'Look where it can have struck',

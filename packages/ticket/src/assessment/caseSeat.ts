@@ -1,4 +1,4 @@
-import type { FamilyModel } from '@nodo/knowledge';
+import type { CheckId, FamilyModel } from '@nodo/knowledge';
 import type { Ticket } from '../state/ticket.ts';
 import { checkStatus } from './checkStatus.ts';
 
@@ -9,7 +9,7 @@ import { checkStatus } from './checkStatus.ts';
  */
 export type CaseSeat = 'not-yet' | 'off' | 'again' | 'looked' | 'prove-now' | 'proven';
 
-const CHECK = 'case-seat';
+const CHECK: CheckId = 'case-seat';
 
 export function caseSeat(ticket: Ticket, model: FamilyModel): CaseSeat {
   const standing = checkStatus(ticket, model, CHECK);

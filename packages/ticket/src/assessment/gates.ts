@@ -1,4 +1,5 @@
-import { type FamilyModel, parseRequirement } from '@nodo/knowledge';
+import { type FamilyModel, parseRequirement, type Raiser } from '@nodo/knowledge';
+import { POWER_OFF } from '../state/namedActions.ts';
 import type { Ticket } from '../state/ticket.ts';
 import { checkOutcome } from './checkStatus.ts';
 
@@ -6,7 +7,7 @@ import { checkOutcome } from './checkStatus.ts';
  * What must still be done before a step may be taken, as the duty table writes it.
  * @param step the raising token of the step: `access:plate-off`, `check:timing`.
  */
-export function gatesUnmet(ticket: Ticket, model: FamilyModel, step: string): readonly string[] {
+export function gatesUnmet(ticket: Ticket, model: FamilyModel, step: Raiser): readonly string[] {
   const unmet: string[] = [];
   for (const duty of model.duties.values()) {
     if (!duty.gate || !duty.raisedBy.includes(step)) continue;
@@ -17,7 +18,7 @@ export function gatesUnmet(ticket: Ticket, model: FamilyModel, step: string): re
   return unmet;
 }
 
-function holds(ticket: Ticket, model: FamilyModel, text: string, step: string): boolean {
+function holds(ticket: Ticket, model: FamilyModel, text: string, step: Raiser): boolean {
   const requirement = parseRequirement(text);
   if (!requirement) return false;
   switch (requirement.kind) {
@@ -27,7 +28,7 @@ function holds(ticket: Ticket, model: FamilyModel, text: string, step: string): 
       return requirement.normal ? normal : done;
     }
     case 'action': {
-      if (requirement.id === 'power-off-confirmed') return ticket.power === 'off';
+      if (requirement.id === POWER_OFF) return ticket.power === 'off';
       // An action that is gated by another asks for it again each time.
       const lastStep = Math.max(
         0,

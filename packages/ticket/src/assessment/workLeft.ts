@@ -1,4 +1,5 @@
 import { machineMinutes, type Suspect, strengthOf, type WorkLeft, workLeft } from '@nodo/core';
+import type { CheckId } from '@nodo/knowledge';
 import {
   checkMinutes,
   decisiveChecks,
@@ -64,11 +65,11 @@ function heardAs({ network }: FamilyModel, cause: string, complaints: readonly s
   return 1 - quiet;
 }
 
+/** What the whole proof sews at the end. */
+const PROOFS: readonly CheckId[] = ['standard-straight', 'standard-zigzag'];
+
 function proofMinutes(model: FamilyModel): number {
-  return ['standard-straight', 'standard-zigzag'].reduce(
-    (sum, id) => sum + (model.checks.get(id)?.minutes ?? 0),
-    0,
-  );
+  return PROOFS.reduce((sum, id) => sum + (model.checks.get(id)?.minutes ?? 0), 0);
 }
 
 function debtMinutes(model: FamilyModel, id: string): number {

@@ -1,7 +1,9 @@
 import { humanText, refuse, tableId } from '@nodo/kernel';
+import type { FindingId } from '@nodo/knowledge';
 import { z } from 'zod';
 import { gatesUnmet } from '../assessment/gates.ts';
 import { marksAfter } from '../state/marks.ts';
+import { PIECES_FOUND, POWER_OFF, POWER_ON } from '../state/namedActions.ts';
 import { type Ticket, withVoidEpoch } from '../state/ticket.ts';
 import { accept, defineEvent, reject } from './define.ts';
 import { atTheBench } from './guards.ts';
@@ -14,9 +16,11 @@ const body = command.extend({
   repair: z.boolean(),
 });
 
+const BREAKAGE: FindingId = 'needle-break';
+
 /** Laid end to end since the needle was last said to have broken, they made it whole. */
 function allPiecesFound({ life: { pieces }, answers }: Ticket): boolean {
-  const broke = answers.findLast(({ finding, present }) => finding === 'needle-break' && present);
+  const broke = answers.findLast(({ finding, present }) => finding === BREAKAGE && present);
   return pieces?.state === 'whole' && pieces.seq > (broke?.seq ?? 0);
 }
 
@@ -34,12 +38,12 @@ export const actionDone = defineEvent({
     if (action.needsReason && given.note === undefined) {
       return reject(refuse('reason-missing', 'command.note', { id: action.id }));
     }
-    if (given.action === 'power-on' && ticket.open.size > 0) {
+    if (given.action === POWER_ON && ticket.open.size > 0) {
       return reject(refuse('gate-unmet', 'command.action', { unmet: ['machine-closed'] }));
     }
     const unmet = gatesUnmet(ticket, model, `action:${action.id}`);
     if (unmet.length > 0) return reject(refuse('gate-unmet', 'command.action', { unmet }));
-    if (action.id === 'fragments-accounted' && !allPiecesFound(ticket)) {
+    if (action.id === PIECES_FOUND && !allPiecesFound(ticket)) {
       return reject(refuse('pieces-missing', 'command.action'));
     }
     return accept({
@@ -53,7 +57,7 @@ export const actionDone = defineEvent({
     return {
       ...ticket,
       epoch: startsEpoch ?? ticket.epoch,
-      power: action === 'power-off-confirmed' ? 'off' : action === 'power-on' ? 'on' : ticket.power,
+      power: action === POWER_OFF ? 'off' : action === POWER_ON ? 'on' : ticket.power,
       performedActions: [
         ...ticket.performedActions,
         { action, treats, repair, startsEpoch, epoch, seq },

@@ -1,5 +1,5 @@
 import type { Actor } from '@nodo/kernel';
-import type { OwnCause, PlanPolicy } from '@nodo/knowledge';
+import { COMPLAINT, type OwnCause, type PlanPolicy } from '@nodo/knowledge';
 import type { ClosingSnapshot } from './closingSnapshot.ts';
 import type { RecordedEvent } from './envelope.ts';
 import { type Life, NEW_LIFE } from './life.ts';
@@ -168,9 +168,6 @@ export function changesOf({
 export function repairsDone({ performedActions }: Ticket): readonly string[] {
   return [...new Set(performedActions.filter(({ repair }) => repair).map(({ action }) => action))];
 }
-
-/** The check that the customer's own words answer. */
-export const COMPLAINT = 'complaint';
 
 /** What the customer ever reported, in the order of reporting. */
 export function reportedOn({ answers }: Ticket): readonly string[] {

@@ -1,9 +1,9 @@
-import type { Family, FamilyCheck } from '@nodo/knowledge';
+import type { CheckId, Family, FamilyCheck } from '@nodo/knowledge';
 import { startTransition, useEffect, useState } from 'react';
 import { PlaceDrawing } from './PlaceDrawing.tsx';
 
 /** Checks that are done with the presser down; in any other it stands up. */
-const PRESSER_DOWN: ReadonlySet<string> = new Set(['pull-foot-down']);
+const PRESSER_DOWN: ReadonlySet<string> = new Set<CheckId>(['pull-foot-down']);
 
 /** Where the hand goes in a check, and how the machine stands for it. */
 export function CheckDrawing({

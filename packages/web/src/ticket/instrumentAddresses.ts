@@ -1,7 +1,9 @@
+import type { CheckId } from '@nodo/knowledge';
+
+type Part = readonly [instrument: 'needle' | 'bobbin', part: string];
+
 /** Which part of which instrument measures for a check. */
-const MEASURED_BY: Readonly<
-  Record<string, readonly [instrument: 'needle' | 'bobbin', part: string]>
-> = {
+const MEASURED_BY: Readonly<Partial<Record<string, Part>>> = {
   'needle-clamp': ['needle', 'seat'],
   'needle-seat': ['needle', 'seat'],
   'needle-facing': ['needle', 'seat'],
@@ -33,7 +35,7 @@ const MEASURED_BY: Readonly<
   'case-drop': ['bobbin', 'tension'],
   'case-gauge': ['bobbin', 'tension'],
   'case-stand': ['bobbin', 'tension'],
-};
+} satisfies Partial<Record<CheckId, Part>>;
 
 /** Where an instrument measures for a check of this ticket; undefined where none does. */
 export function instrumentFor(ticket: string, check: string): string | undefined {

@@ -1,4 +1,5 @@
 import { checkMinutes } from '@nodo/knowledge';
+import { POWER_OFF, POWER_ON } from '@nodo/ticket';
 import { Plug, Unplug, Wrench } from 'lucide-react';
 import { memo } from 'react';
 import { NeedleNow } from '../../instruments/needle/register/NeedleNow.tsx';
@@ -53,12 +54,12 @@ export const MachineNow = memo(function MachineNow({
       {mayWork && ticket.status === 'open' && (
         <div className="mt-2 flex flex-wrap gap-2">
           {powered ? (
-            <Button onClick={() => record('action-done', { action: 'power-off-confirmed' })}>
+            <Button onClick={() => record('action-done', { action: POWER_OFF })}>
               {words.unplug}
             </Button>
           ) : (
             !open && (
-              <Button onClick={() => record('action-done', { action: 'power-on' })}>
+              <Button onClick={() => record('action-done', { action: POWER_ON })}>
                 {words.plugIn}
               </Button>
             )

@@ -1,5 +1,5 @@
 import { type DocumentKind, pathTo } from '@nodo/api';
-import { SHIPPED } from '@nodo/knowledge';
+import { COMPLAINT, CONTEXT, SHIPPED } from '@nodo/knowledge';
 import { mayTakeIn } from '@nodo/ticket';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -90,8 +90,8 @@ function IntakeSheet() {
   };
 
   if (!model) return null;
-  const complaint = model.checks.get('complaint')?.findings ?? [];
-  const context = model.checks.get('context')?.findings ?? [];
+  const complaint = model.checks.get(COMPLAINT)?.findings ?? [];
+  const context = model.checks.get(CONTEXT)?.findings ?? [];
   return (
     <form
       onSubmit={(event) => {

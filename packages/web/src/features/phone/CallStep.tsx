@@ -1,5 +1,5 @@
-import { type FamilyCheck, type FamilyModel, PHONE_WORDS } from '@nodo/knowledge';
-import { COMPLAINT, type PhoneStep } from '@nodo/ticket';
+import { COMPLAINT, type FamilyCheck, type FamilyModel, PHONE_WORDS } from '@nodo/knowledge';
+import type { PhoneStep } from '@nodo/ticket';
 import { m } from '../../messages/index.ts';
 import { AnswerButton } from '../../ticket/check/AnswerButton.tsx';
 import { Answers, Caution } from '../../ticket/check/CheckStep.tsx';

@@ -1,5 +1,5 @@
 import type { CallError } from '@nodo/client';
-import { SHIPPED } from '@nodo/knowledge';
+import { COMPLAINT, SHIPPED } from '@nodo/knowledge';
 import { mayTakeIn } from '@nodo/ticket';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -87,7 +87,7 @@ function CallSheet() {
         </div>
         <FamilyChoice value={draft.family} onChoose={(family) => set(withFamily(draft, family))} />
         <ComplaintTicks
-          findings={model.checks.get('complaint')?.findings ?? []}
+          findings={model.checks.get(COMPLAINT)?.findings ?? []}
           ticked={draft.complaint}
           onChange={(ticked) => set({ complaint: ticked })}
         />

@@ -1,3 +1,4 @@
+import type { CheckId, FindingId } from '@nodo/knowledge';
 import { useState } from 'react';
 import { instruments } from '../../messages/instruments.ts';
 import { Choices } from './bits.tsx';
@@ -16,9 +17,9 @@ export function Looks<Answer extends string>({
     readonly question: string;
     readonly answers: Readonly<Record<Answer, string>>;
   };
-  readonly check: string;
+  readonly check: CheckId;
   /** The finding that an answer is; undefined for the sound one. */
-  readonly findings: Readonly<Record<Answer, string | undefined>>;
+  readonly findings: Readonly<Record<Answer, FindingId | undefined>>;
 }) {
   const bench = useInstrumentBench();
   const [said, setSaid] = useState<Answer>();

@@ -1,4 +1,5 @@
 import { openingChain } from '@nodo/core';
+import { POWER_OFF } from '@nodo/ticket';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { useInstrumentBench } from './InstrumentContext.tsx';
@@ -24,7 +25,7 @@ export function OpenFirst({ check }: { readonly check: string }) {
         <strong>{words.openFirst}:</strong> {toOpen.map(({ title }) => title).join(', ')}
       </span>
       {ticket.power === 'on' ? (
-        <Button onClick={() => record('action-done', { action: 'power-off-confirmed' })}>
+        <Button onClick={() => record('action-done', { action: POWER_OFF })}>
           {words.unplugged}
         </Button>
       ) : (

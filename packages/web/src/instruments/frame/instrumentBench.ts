@@ -1,6 +1,6 @@
 import type { Visit } from '@nodo/api';
 import { type Millimetres, mm } from '@nodo/core';
-import type { FamilyModel } from '@nodo/knowledge';
+import type { ActionId, CheckId, FamilyModel, FindingId } from '@nodo/knowledge';
 import type { MachineProfile } from '@nodo/shop';
 import { type CheckStatus, checkStatus, type Ticket, threadAcross } from '@nodo/ticket';
 import { answersTo } from '../../ticket/answersTo.ts';
@@ -36,20 +36,25 @@ export function mayDo(bench: InstrumentBench): boolean {
 }
 
 /** How a check stands on the ticket; without one nothing was looked at. */
-export function statusOf({ onTicket, model }: InstrumentBench, check: string): CheckStatus {
+export function statusOf({ onTicket, model }: InstrumentBench, check: CheckId): CheckStatus {
   return onTicket ? checkStatus(onTicket.ticket, model, check) : 'not-yet';
 }
 
 /** Keeps a whole check on the ticket: what was seen, and not the others. False where the rules refuse it. */
 export function keepLook(
   { onTicket, model }: InstrumentBench,
-  check: string,
-  seen: readonly (string | undefined)[],
+  check: CheckId,
+  seen: readonly (FindingId | undefined)[],
 ): boolean {
   const known = model.checks.get(check);
   if (!onTicket || !known) return false;
-  const answers = answersTo(known, new Set(seen));
+  const answers = answersTo(known, new Set<string | undefined>(seen));
   return onTicket.record('findings-recorded', { check, answers });
+}
+
+/** Records what was done to the machine. False where the rules refuse it. */
+export function keepAction({ onTicket }: InstrumentBench, action: ActionId): boolean {
+  return onTicket?.record('action-done', { action }) === true;
 }
 
 /** A thread of middling width, where the thread in use is not known. */

@@ -1,4 +1,5 @@
 import type { Customer, NewMachine } from '@nodo/api';
+import { COMPLAINT, CONTEXT } from '@nodo/knowledge';
 import { newCustomerProfile, newMachineProfile } from '@nodo/shop';
 import type { TicketCommand } from '@nodo/ticket';
 import { deviceId } from '../../store/device.ts';
@@ -131,10 +132,10 @@ function asked(draft: IntakeForm): readonly TicketCommand[] {
   return [
     ...found(
       DIGIT.complaint,
-      'complaint',
+      COMPLAINT,
       Object.fromEntries(draft.complaint.map((id) => [id, 'yes'])),
     ),
-    ...found(DIGIT.context, 'context', { ...draft.context }),
+    ...found(DIGIT.context, CONTEXT, { ...draft.context }),
   ];
 }
 

@@ -1,6 +1,6 @@
 import { type CheckProposal, openingChain } from '@nodo/core';
 import { checkMinutes, type FamilyCheck, isWorthIt } from '@nodo/knowledge';
-import { gatesUnmet } from '@nodo/ticket';
+import { gatesUnmet, POWER_OFF, POWER_ON } from '@nodo/ticket';
 import { Ruler, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -165,7 +165,7 @@ function Preparation({ check, onChooseCheck }: CheckStepProps) {
           <AnswerButton
             digit={1}
             text={words.unplugged}
-            onPress={() => record('action-done', { action: 'power-off-confirmed' })}
+            onPress={() => record('action-done', { action: POWER_OFF })}
           />
         </StepList>
       );
@@ -206,7 +206,7 @@ export function CloseFirst() {
         <AnswerButton
           digit={1}
           text={words.pluggedIn}
-          onPress={() => record('action-done', { action: 'power-on' })}
+          onPress={() => record('action-done', { action: POWER_ON })}
         />
       )}
     </StepList>

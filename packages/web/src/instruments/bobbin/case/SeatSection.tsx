@@ -5,7 +5,7 @@ import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Choices } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
-import { keepLook, mayDo } from '../../frame/instrumentBench.ts';
+import { keepAction, keepLook, mayDo } from '../../frame/instrumentBench.ts';
 import { KeepButton } from '../../frame/KeepButton.tsx';
 
 /** Whether the case lies against its stop, and whether that is proven. */
@@ -55,9 +55,7 @@ export function SeatSection() {
       <div className="flex flex-wrap gap-2">
         <KeepButton label={words.keep} disabled={said === undefined} onKeep={keep} />
         {proof === 'off' && mayDo(bench) && (
-          <Button onClick={() => bench.onTicket?.record('action-done', { action: 'case-seated' })}>
-            {words.done}
-          </Button>
+          <Button onClick={() => keepAction(bench, 'case-seated')}>{words.done}</Button>
         )}
       </div>
     </section>

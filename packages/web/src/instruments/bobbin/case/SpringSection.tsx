@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
-import { instrumentRoot, mayDo, statusOf } from '../../frame/instrumentBench.ts';
+import { instrumentRoot, keepAction, mayDo, statusOf } from '../../frame/instrumentBench.ts';
 import { Looks } from '../../frame/Looks.tsx';
 
 /** Lint under the spring of the case; what is backed off for it is counted. */
@@ -18,11 +18,7 @@ export function SpringSection() {
         findings={{ clean: undefined, lint: 'spring-lint' }}
       />
       {statusOf(bench, 'case-spring') === 'found' && mayDo(bench) && (
-        <Button
-          onClick={() => bench.onTicket?.record('action-done', { action: 'case-spring-cleaned' })}
-        >
-          {words.done}
-        </Button>
+        <Button onClick={() => keepAction(bench, 'case-spring-cleaned')}>{words.done}</Button>
       )}
       <Link
         to={`${instrumentRoot(bench, 'bobbin')}/tension`}

@@ -1,4 +1,11 @@
-import { HANG_TURNS, type HangShown, type HangTurn, locateHangUp } from '@nodo/knowledge';
+import {
+  type CheckId,
+  type FindingId,
+  HANG_TURNS,
+  type HangShown,
+  type HangTurn,
+  locateHangUp,
+} from '@nodo/knowledge';
 
 /** What each turn of the handwheel showed, as far as it was turned. */
 export type TurnsShown = Readonly<Partial<Record<HangTurn, HangShown>>>;
@@ -22,7 +29,7 @@ export function withTurn(shown: TurnsShown, turn: HangTurn, said: HangShown): Tu
 /** The checks that the turns answer, each with the finding that was seen. */
 export function turnLooks(
   shown: TurnsShown,
-): readonly { readonly check: string; readonly seen: string | undefined }[] {
+): readonly { readonly check: CheckId; readonly seen: FindingId | undefined }[] {
   return HANG_TURNS.flatMap(({ id, check, hangs }) => {
     const said = shown[id];
     if (said === undefined) return [];

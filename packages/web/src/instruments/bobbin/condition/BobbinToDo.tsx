@@ -1,7 +1,8 @@
+import type { ActionId, CheckId } from '@nodo/knowledge';
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
-import { mayDo, statusOf } from '../../frame/instrumentBench.ts';
+import { keepAction, mayDo, statusOf } from '../../frame/instrumentBench.ts';
 
 /** What puts the bobbin right, by the check that found it wrong. */
 const ENDS = [
@@ -15,8 +16,14 @@ const ENDS = [
     words: 'setRight',
     checks: ['bobbin-turn', 'bobbin-path', 'bobbin-tail'],
   },
-] as const;
-const LOOKS = ['bobbin-wind', 'bobbin-turn', 'bobbin-path', 'bobbin-tail', 'bobbin-rim'];
+] as const satisfies readonly { action: ActionId; words: string; checks: readonly CheckId[] }[];
+const LOOKS: readonly CheckId[] = [
+  'bobbin-wind',
+  'bobbin-turn',
+  'bobbin-path',
+  'bobbin-tail',
+  'bobbin-rim',
+];
 
 /** What is to be done about what the ticket says of the bobbin; that it is sound, once all of it is. */
 export function BobbinToDo() {
@@ -37,11 +44,7 @@ export function BobbinToDo() {
     <section aria-label={words.todo} className="flex flex-col items-start gap-2">
       <h2 className="text-lg font-bold">{words.todo}</h2>
       {owed.map(({ action, words: key }) => (
-        <Button
-          key={action}
-          look="main"
-          onClick={() => bench.onTicket?.record('action-done', { action })}
-        >
+        <Button key={action} look="main" onClick={() => keepAction(bench, action)}>
           {words[key]}
         </Button>
       ))}

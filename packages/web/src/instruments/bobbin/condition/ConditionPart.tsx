@@ -1,3 +1,4 @@
+import type { CheckId } from '@nodo/knowledge';
 import {
   BOBBIN_TURNS,
   type BobbinTurn,
@@ -125,7 +126,7 @@ export function ConditionPart() {
 }
 
 /** How a check stands on the ticket, under its question. */
-function KeptMark({ check }: { readonly check: string }) {
+function KeptMark({ check }: { readonly check: CheckId }) {
   const bench = useInstrumentBench();
   const standing = statusOf(bench, check);
   if (standing === 'not-yet') return null;

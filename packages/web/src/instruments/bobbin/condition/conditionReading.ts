@@ -1,4 +1,10 @@
-import { type BobbinTurn, usualTurn, type Winding } from '@nodo/knowledge';
+import {
+  type BobbinTurn,
+  type CheckId,
+  type FindingId,
+  usualTurn,
+  type Winding,
+} from '@nodo/knowledge';
 
 /** What an answer is as a finding of its check; undefined for what is as it should be. */
 export const PATHS = { under: undefined, off: 'off-spring', empty: 'bobbin-out' } as const;
@@ -26,6 +32,12 @@ export function rightTurn(
   return { should: usualTurn(traits), from: 'usual' };
 }
 
+/** A check that was answered, with what was found. */
+interface BobbinLook {
+  readonly check: CheckId;
+  readonly found: FindingId | undefined;
+}
+
 /**
  * The checks that were answered, each with what was found.
  * @param should which way it should turn; unknown, its turn is no finding
@@ -33,16 +45,13 @@ export function rightTurn(
 export function bobbinLooks(
   { wound, turns, path, tail, rims }: BobbinSeen,
   should: BobbinTurn | undefined,
-): readonly { readonly check: string; readonly found: string | undefined }[] {
-  return [
-    ...(wound
-      ? [{ check: 'bobbin-wind', found: wound === 'firm' ? undefined : 'bobbin-soft' }]
-      : []),
-    ...(turns && should
-      ? [{ check: 'bobbin-turn', found: turns === should ? undefined : 'bobbin-reversed' }]
-      : []),
-    ...(path ? [{ check: 'bobbin-path', found: PATHS[path] }] : []),
-    ...(tail ? [{ check: 'bobbin-tail', found: TAILS[tail] }] : []),
-    ...(rims ? [{ check: 'bobbin-rim', found: rims.size > 0 ? 'bobbin-rough' : undefined }] : []),
-  ];
+): readonly BobbinLook[] {
+  const looks: BobbinLook[] = [];
+  const keep = (check: CheckId, found: FindingId | undefined) => looks.push({ check, found });
+  if (wound) keep('bobbin-wind', wound === 'firm' ? undefined : 'bobbin-soft');
+  if (turns && should) keep('bobbin-turn', turns === should ? undefined : 'bobbin-reversed');
+  if (path) keep('bobbin-path', PATHS[path]);
+  if (tail) keep('bobbin-tail', TAILS[tail]);
+  if (rims) keep('bobbin-rim', rims.size > 0 ? 'bobbin-rough' : undefined);
+  return looks;
 }

@@ -1,4 +1,4 @@
-import { type StruckPart, surfaceOf, verdictOn } from '@nodo/knowledge';
+import { type CheckId, type StruckPart, surfaceOf, verdictOn } from '@nodo/knowledge';
 import { type Mark, partOf } from '@nodo/ticket';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
@@ -15,7 +15,7 @@ export function MarkList({
   numberOf,
 }: {
   readonly part: StruckPart;
-  readonly check: string;
+  readonly check: CheckId;
   readonly numberOf: (mark: Mark) => string;
 }) {
   const bench = useInstrumentBench();

@@ -1,5 +1,6 @@
 import {
   ACTION_FOR,
+  type CheckId,
   findingOf,
   isPlastic,
   joinStrikes,
@@ -17,7 +18,12 @@ import {
   openMarks,
   repairsDone,
 } from '@nodo/ticket';
-import { type InstrumentBench, keepLook, statusOf } from '../../frame/instrumentBench.ts';
+import {
+  type InstrumentBench,
+  keepAction,
+  keepLook,
+  statusOf,
+} from '../../frame/instrumentBench.ts';
 
 /** The surfaces that this machine has. */
 export function surfacesOf({ model }: InstrumentBench): readonly Surface[] {
@@ -64,7 +70,7 @@ export function openOn(bench: InstrumentBench, part: StruckPart): readonly Mark[
 }
 
 /** Keeps what a whole part showed, by the marks on it. */
-export function keepPart(bench: InstrumentBench, part: StruckPart, check: string): boolean {
+export function keepPart(bench: InstrumentBench, part: StruckPart, check: CheckId): boolean {
   const plastic = isPlastic(part, bench.model.family);
   const seen = openOn(bench, part).map(({ kind }) => findingOf(kind, part, plastic));
   return keepLook(bench, check, seen);
@@ -90,6 +96,6 @@ export function endMarks(
     (mark) => !ended.includes(mark) && verdictOn(mark.kind) === 'dress',
   );
   if (end.how === 'replaced' || left.length === 0) {
-    onTicket.record('action-done', { action: ACTION_FOR[part][end.how] });
+    keepAction(bench, ACTION_FOR[part][end.how]);
   }
 }

@@ -1,4 +1,5 @@
 import { clockMinutes, hourOf, SCREW_STEP, screwStand } from '@nodo/core';
+import type { ActionId } from '@nodo/knowledge';
 import { CASES, type CaseWhich } from '@nodo/ticket';
 import { useState } from 'react';
 import { ClockRing, onRing } from '../../../drawing/ClockRing.tsx';
@@ -10,6 +11,7 @@ import { Choices, Reading } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { mayDo } from '../../frame/instrumentBench.ts';
 import { NumberField } from '../../frame/NumberField.tsx';
+import { SCREW_TURNED } from './keepTension.ts';
 
 const STEPS = [-SCREW_STEP, SCREW_STEP] as const;
 /** Radius of the clock's face; how far its hands reach of that. */
@@ -31,8 +33,8 @@ export function ScrewClock() {
     if (!onTicket || !isStart) return;
     const { record } = onTicket;
     // Written down first: the way back must be known.
-    if (!record('action-done', { action: 'screw-logged' })) return;
-    if (!record('action-done', { action: 'case-screw-turned' })) return;
+    if (!record('action-done', { action: 'screw-logged' satisfies ActionId })) return;
+    if (!record('action-done', { action: SCREW_TURNED })) return;
     record('screw-turned', { which, start: stand.now, turn: minutes });
   };
   return (

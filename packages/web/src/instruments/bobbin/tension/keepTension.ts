@@ -1,5 +1,9 @@
+import type { ActionId } from '@nodo/knowledge';
 import type { MeasureLimit } from '@nodo/ticket';
 import { type InstrumentBench, keepLook, mayDo } from '../../frame/instrumentBench.ts';
+
+/** What turns a tension found into a tension set. */
+export const SCREW_TURNED: ActionId = 'case-screw-turned';
 
 /** Where a tension lies to its limit. */
 export function standOf(tension: number, { least, most }: MeasureLimit): 'low' | 'good' | 'high' {
@@ -18,11 +22,11 @@ export function keepTension(
   if (!onTicket) return;
   const stand = standOf(tension, limit);
   const [low, high] =
-    check === 'case-drop' ? ['drop-free', 'drop-holds'] : ['gauge-low', 'gauge-high'];
+    check === 'case-drop'
+      ? (['drop-free', 'drop-holds'] as const)
+      : (['gauge-low', 'gauge-high'] as const);
   const seen = { low, high, good: undefined }[stand];
-  const isSet = onTicket.ticket.performedActions.some(
-    ({ action }) => action === 'case-screw-turned',
-  );
+  const isSet = onTicket.ticket.performedActions.some(({ action }) => action === SCREW_TURNED);
   if (mayDo(bench)) {
     onTicket.record('measured', {
       quantity: 'bobbin-tension',

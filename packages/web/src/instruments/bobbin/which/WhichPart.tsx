@@ -1,4 +1,4 @@
-import { BOBBIN_CLASSES, type BobbinClassId } from '@nodo/knowledge';
+import { BOBBIN_CLASSES, type BobbinClassId, type CheckId } from '@nodo/knowledge';
 import { useState } from 'react';
 import { BobbinsOver } from '../../../drawing/BobbinsOver.tsx';
 import { write } from '../../../messages/index.ts';
@@ -11,7 +11,7 @@ import { KeepButton } from '../../frame/KeepButton.tsx';
 import { NumberField } from '../../frame/NumberField.tsx';
 import { bobbinFindings, bobbinMeasures, readBobbin } from './whichReading.ts';
 
-const CHECK = 'bobbin-class';
+const CHECK: CheckId = 'bobbin-class';
 /** Class and material of a bobbin by its measures, against what this machine takes. */
 export function WhichPart() {
   const bench = useInstrumentBench();

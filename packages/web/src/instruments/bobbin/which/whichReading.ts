@@ -5,6 +5,7 @@ import {
   type BobbinClassId,
   type BobbinMatch,
   bobbinClassOf,
+  type FindingId,
   type MeasuredBobbin,
   matchBobbin,
 } from '@nodo/knowledge';
@@ -95,7 +96,7 @@ export function bobbinFindings({
   against,
   isLikeOwn,
   isMetal,
-}: BobbinReading): readonly (string | undefined)[] {
+}: BobbinReading): readonly (FindingId | undefined)[] {
   const isOther = against?.fits === false || !isLikeOwn;
   return [isOther ? 'bobbin-other-class' : undefined, isMetal ? 'bobbin-metal' : undefined];
 }

@@ -1,6 +1,6 @@
 import { mm, type PiecesAccount } from '@nodo/core';
-import { STRUCK_PLACES, type StruckId, systemFor } from '@nodo/knowledge';
-import { assess } from '@nodo/ticket';
+import { type ActionId, STRUCK_PLACES, type StruckId, systemFor } from '@nodo/knowledge';
+import { assess, PIECES_FOUND } from '@nodo/ticket';
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import { PiecesView } from '../../../drawing/needle/PiecesView.tsx';
@@ -136,9 +136,7 @@ export function BrokenPart() {
               <Button
                 look="main"
                 className="min-h-12 text-lg"
-                onClick={() =>
-                  keep() && onTicket?.record('action-done', { action: 'fragments-accounted' })
-                }
+                onClick={() => keep() && onTicket?.record('action-done', { action: PIECES_FOUND })}
               >
                 {words.accounted}
               </Button>
@@ -156,7 +154,10 @@ export function BrokenPart() {
                 submit={words.waive}
                 onSubmit={(note) => {
                   if (pieces.length > 0) keep();
-                  onTicket?.record('action-done', { action: 'fragments-waived', note });
+                  onTicket?.record('action-done', {
+                    action: 'fragments-waived' satisfies ActionId,
+                    note,
+                  });
                 }}
               />
             )}

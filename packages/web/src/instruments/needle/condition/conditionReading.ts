@@ -1,4 +1,4 @@
-import { BEND_TOLERANCE } from '@nodo/knowledge';
+import { BEND_TOLERANCE, type CheckId, type FindingId } from '@nodo/knowledge';
 import type { Measure, MeasureLimit } from '@nodo/ticket';
 
 /** Looks with a yes and a no: the check that keeps it, its finding, and what a yes means. */
@@ -9,7 +9,12 @@ export const LOOKS = [
   { id: 'pop', check: 'complaint', finding: 'pop', means: 'pop' },
   { id: 'struck', check: 'complaint', finding: 'needle-strike', means: 'struck' },
   { id: 'heat', check: 'context', finding: 'long-fast-runs', means: 'heat' },
-] as const;
+] as const satisfies readonly {
+  id: string;
+  check: CheckId;
+  finding: FindingId;
+  means: string;
+}[];
 type LookId = (typeof LOOKS)[number]['id'];
 
 /** Gaps under the needle on a flat plate, in millimetres. */
@@ -29,6 +34,12 @@ export function bendMeasure(gap: number): Measure {
   return { quantity: 'needle-bend', value: gap, when: 'found', at: 1, limit: BEND_LIMIT };
 }
 
+/** A check that was answered, with its answers. */
+interface NeedleLook {
+  readonly check: CheckId;
+  readonly answers: Partial<Record<FindingId, 'yes' | 'no'>>;
+}
+
 /** The checks that were answered, each with its answers. */
 export function conditionLooks({
   gap,
@@ -36,11 +47,13 @@ export function conditionLooks({
 }: {
   readonly gap: number | undefined;
   readonly seen: NeedleSeen;
-}): readonly { readonly check: string; readonly answers: Record<string, 'yes' | 'no'> }[] {
+}): readonly NeedleLook[] {
+  const straight: NeedleLook | undefined =
+    gap === undefined
+      ? undefined
+      : { check: 'needle-straight', answers: { 'needle-crooked': yesNo(isBentBy(gap)) } };
   return [
-    ...(gap === undefined
-      ? []
-      : [{ check: 'needle-straight', answers: { 'needle-crooked': yesNo(isBentBy(gap)) } }]),
+    ...(straight ? [straight] : []),
     ...LOOKS.flatMap(({ id, check, finding }) => {
       const said = seen[id];
       return said ? [{ check, answers: { [finding]: said } }] : [];

@@ -1,5 +1,11 @@
 import { type Millimetres, needleSize, stiffnessAgainst } from '@nodo/core';
-import { givesWay, judgeNeedle, type NeedleFit, type NeedleVerdict } from '@nodo/knowledge';
+import {
+  type CheckId,
+  givesWay,
+  judgeNeedle,
+  type NeedleFit,
+  type NeedleVerdict,
+} from '@nodo/knowledge';
 import { needleLine } from '@nodo/shop';
 import type { NeedleIn } from '@nodo/ticket';
 import { write } from '../../../messages/index.ts';
@@ -8,7 +14,7 @@ import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { KeepButton } from '../../frame/KeepButton.tsx';
 
-const MATCH = 'needle-match';
+const MATCH: CheckId = 'needle-match';
 
 /** The needle that was found, held against the one that would suit; what a wrong one would do. */
 export function FoundAgainst({

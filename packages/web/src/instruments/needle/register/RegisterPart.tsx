@@ -2,7 +2,7 @@ import type { CallError } from '@nodo/client';
 import { SOLD_SIZES, sizeName } from '@nodo/core';
 import { NEEDLE_COATINGS, NEEDLE_POINTS } from '@nodo/knowledge';
 import { needleLine } from '@nodo/shop';
-import { mayRecord, type NeedleIn, type RegisterEntry } from '@nodo/ticket';
+import { mayRecord, NEEDLE_REPLACED, type NeedleIn, type RegisterEntry } from '@nodo/ticket';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useRegisterNeedleMutation } from '../../../api/client.ts';
@@ -149,7 +149,7 @@ function NeedleForm({
       const isNew = entry.from !== 'found';
       // Recording which needle went in also records that one did, unless that is recorded already.
       const isTold = !isNew || isUntold(onTicket.ticket);
-      if (!isTold && !onTicket.record('action-done', { action: 'needle-replaced' })) return;
+      if (!isTold && !onTicket.record('action-done', { action: NEEDLE_REPLACED })) return;
       if (onTicket.record('needle-fitted', entry)) toast.success(words.kept);
     } else if (machine !== undefined) {
       const id = crypto.randomUUID();

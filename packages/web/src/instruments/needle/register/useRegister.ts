@@ -1,6 +1,6 @@
 import type { CallError } from '@nodo/client';
 import { inTimeOrder, type OpenedNeedle, registerOf } from '@nodo/shop';
-import type { RegisterEntry, Ticket } from '@nodo/ticket';
+import { NEEDLE_REPLACED, type RegisterEntry, type Ticket } from '@nodo/ticket';
 import { useMemo } from 'react';
 import { useNeedlesQuery } from '../../../api/client.ts';
 
@@ -52,6 +52,6 @@ export function useRegister({ machine, onTicket }: RegisterOf): {
 
 /** A new needle went in, and which it is was not written down yet. */
 export function isUntold({ performedActions, life }: Ticket): boolean {
-  const changed = performedActions.findLast(({ action }) => action === 'needle-replaced')?.seq ?? 0;
+  const changed = performedActions.findLast(({ action }) => action === NEEDLE_REPLACED)?.seq ?? 0;
   return changed > (life.needles.at(-1)?.seq ?? 0);
 }

@@ -1,9 +1,10 @@
+import type { ActionId } from '@nodo/knowledge';
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { mayDo } from '../../frame/instrumentBench.ts';
 import { findingsOf, type SeatReading, type SeatTarget } from './seatReading.ts';
-import type { SeatStanding } from './seatStanding.ts';
+import { HAND_TURNED, type SeatStanding } from './seatStanding.ts';
 
 /** What to do about what is wrong, and what to look at again after it. */
 export function SeatToDo({
@@ -43,7 +44,7 @@ export function SeatToDo({
           <Button
             look="main"
             className="mt-2"
-            onClick={() => onTicket?.record('action-done', { action: 'hand-turned' })}
+            onClick={() => onTicket?.record('action-done', { action: HAND_TURNED })}
           >
             {words.turned}
           </Button>
@@ -51,7 +52,7 @@ export function SeatToDo({
       </section>
     );
   }
-  const does = (action: string) => {
+  const does = (action: ActionId) => {
     if (onTicket?.record('action-done', { action })) onDone();
   };
   const isBlocked = wrong.has('stops-early');

@@ -8,7 +8,14 @@ import {
   seatEffect,
   USUAL_MEETING,
 } from '@nodo/core';
-import { ANGLE_TOLERANCE, type FamilyModel, type ScarfSide, SEAT_TOLERANCE } from '@nodo/knowledge';
+import {
+  ANGLE_TOLERANCE,
+  type CheckId,
+  type FamilyModel,
+  type FindingId,
+  type ScarfSide,
+  SEAT_TOLERANCE,
+} from '@nodo/knowledge';
 import type { MachineProfile } from '@nodo/shop';
 import type { CommandPayload, EventType, MeasureLimit } from '@nodo/ticket';
 
@@ -63,7 +70,7 @@ export function findingsOf(reading: SeatReading, target: SeatTarget) {
     'stops-early': low === 'blocked',
     'needle-wrong-way': faces !== undefined && faces !== target.faces,
     'needle-off-square': target.round && Math.abs(angle - target.angle) > ANGLE_TOLERANCE,
-  } as const;
+  } as const satisfies Partial<Record<FindingId, boolean>>;
 }
 type SeatFinding = keyof ReturnType<typeof findingsOf>;
 
@@ -72,14 +79,14 @@ export function sitsRight(reading: SeatReading, target: SeatTarget): boolean {
 }
 
 /** Checks of the seat with the findings that answer each; a machine has not all of them. */
-const SEAT_CHECKS: readonly (readonly [check: string, findings: readonly SeatFinding[]])[] = [
+const SEAT_CHECKS: readonly (readonly [check: CheckId, findings: readonly SeatFinding[]])[] = [
   ['needle-clamp', ['clamp-slack']],
   ['needle-seat', ['needle-short-of-stop', 'stops-early']],
   ['needle-facing', ['needle-wrong-way']],
   ['needle-square', ['needle-off-square']],
 ];
 
-export const SEAT_CHECK_IDS = SEAT_CHECKS.map(([check]) => check);
+export const SEAT_CHECK_IDS: readonly string[] = SEAT_CHECKS.map(([check]) => check);
 
 /** One entry to be made. */
 export type Entry = {

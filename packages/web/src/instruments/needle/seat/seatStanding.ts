@@ -1,8 +1,14 @@
-import type { FamilyModel } from '@nodo/knowledge';
+import type { ActionId, FamilyModel } from '@nodo/knowledge';
 import { assess, checkOutcome, stateEpoch, type Ticket } from '@nodo/ticket';
 import { SEAT_CHECK_IDS } from './seatReading.ts';
 
-const SETS: ReadonlySet<string> = new Set(['needle-set', 'needle-replaced', 'socket-cleared']);
+/** Owed after a needle was set. */
+export const HAND_TURNED: ActionId = 'hand-turned';
+const SETS: ReadonlySet<string> = new Set<ActionId>([
+  'needle-set',
+  'needle-replaced',
+  'socket-cleared',
+]);
 
 /** How far the insertion check is on a ticket. */
 export interface SeatStanding {
@@ -26,7 +32,7 @@ export function seatStanding(ticket: Ticket, model: FamilyModel): SeatStanding {
   const checks = SEAT_CHECK_IDS.filter((check) => model.checks.has(check));
   const duty = assess(ticket, model).duties.find(({ duty: id }) => id === 'seat-again');
   const turned = ticket.performedActions.some(
-    ({ action, epoch }) => action === 'hand-turned' && stateEpoch(ticket, epoch) === present,
+    ({ action, epoch }) => action === HAND_TURNED && stateEpoch(ticket, epoch) === present,
   );
   return {
     isSet: ticket.performedActions.some(({ action }) => SETS.has(action)),
