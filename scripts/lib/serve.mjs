@@ -1,6 +1,6 @@
 import { existsSync, mkdirSync, readFileSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
-import { join, resolve } from 'node:path';
+import { join, relative, resolve } from 'node:path';
 import { buildAll } from './build.mjs';
 import { Cluster } from './cluster.mjs';
 import { explained, SetupFault } from './fault.mjs';
@@ -17,11 +17,16 @@ const DATABASE = 'nodo';
 const PREPARED = 'prepared.json';
 const LEAST_FREE_BYTES = 200e6;
 
-/** @param {readonly string[]} args */
-export async function start(args) {
+/**
+ * @param {readonly string[]} args
+ * @param {import('./workshop.mjs').Workshop} [workshop] builds and serves anew with every change;
+ *   without one everything is built once
+ */
+export async function start(args, workshop) {
   const root = resolve(new URL('../..', import.meta.url).pathname);
-  const home = resolve(process.env.NODO_DATA ?? join(root, 'data'));
-  const programs = built(root);
+  const home = resolve(process.env.NODO_DATA ?? join(root, workshop ? 'data/dev' : 'data'));
+  const programs = workshop?.programs ?? built(root);
+  const shownPath = home.startsWith(root) ? relative(root, home) : home;
   const resetDemo = args.includes('--reset-demo');
   const port = Number(process.env.PORT ?? DEFAULT_PORT);
   let release = () => {};
@@ -41,13 +46,13 @@ export async function start(args) {
     await assertPortFree(port);
     await installPackages(root);
     await installDebianPackages([POSTGRESQL]);
-    await buildAll(root);
+    await (workshop ? workshop.build() : buildAll(root));
 
     const log = logFile(join(home, 'log'), 'postgres');
     const cluster = new Cluster(home, { log });
     if (await cluster.create()) {
       rmSync(join(home, PREPARED), { force: true });
-      say('Made a private database in data/postgres');
+      say(`Made a private database in ${shownPath}/postgres`);
     }
     await cluster.start();
     stops.push(keepDatabase(cluster, log, giveUp));
@@ -71,20 +76,21 @@ export async function start(args) {
 
     const { owner: _owner, ...withoutOwner } = database;
     const lan = args.includes('--lan') ? await lanSettings(home, port, signIns) : undefined;
-    stops.push(
-      await keepServer(
-        programs.server,
-        environment({ ...settings, database: withoutOwner, ...(lan ? { lan } : {}) }),
-        logFile(join(home, 'log'), 'server'),
-        giveUp,
-      ),
+    const { stop, restart } = await keepServer(
+      programs.server,
+      environment({ ...settings, database: withoutOwner, ...(lan ? { lan } : {}) }),
+      logFile(join(home, 'log'), 'server'),
+      giveUp,
     );
-    say(`Nodo serves at  http://localhost:${port}`);
+    stops.push(stop);
+    const shown = workshop ? await workshop.serve(port, restart) : undefined;
+    if (shown) stops.push(shown.stop);
+    say(`Nodo serves at  http://localhost:${shown?.port ?? port}`);
     for (const { login, password, role, name } of signIns) {
       say(`  sign in as  ${login.padEnd(8)} password  ${password}   (${name}, ${role})`);
     }
     if (lan) await tellLan(lan);
-    say('Stop with Ctrl-C. Your data stays in data/.');
+    say(`Stop with Ctrl-C. Your data stays in ${shownPath}/.`);
   } catch (fault) {
     await stopAll();
     const told = explained(fault, home);
@@ -208,7 +214,7 @@ function prepareFolder(home) {
 /** @param {number} pid */
 function isStartCommand(pid) {
   try {
-    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('start.mjs');
+    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').match(/scripts\/(start|dev)\.mjs/) !== null;
   } catch {
     return false;
   }

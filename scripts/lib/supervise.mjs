@@ -61,11 +61,13 @@ export function keepDatabase(cluster, log, giveUp) {
  * @param {NodeJS.ProcessEnv} env
  * @param {(line: string) => void} log
  * @param {() => void} giveUp
- * @returns {Promise<() => Promise<void>>} how to stop it; given once it serves
+ * @returns {Promise<{ stop: () => Promise<void>, restart: () => void }>} given once it serves; `restart`
+ *   ends it, and it comes again as if it had died
  */
 export async function keepServer(program, env, log, giveUp) {
   const tooOften = deathCounter();
   let stopping = false;
+  let restarting = false;
   /** @type {import('node:child_process').ChildProcess} */
   let child;
 
@@ -87,13 +89,17 @@ export async function keepServer(program, env, log, giveUp) {
       child.once('exit', async (code) => {
         reject(new Error(`The server ended (${code}): ${said.trim().split('\n').at(-1) ?? ''}`));
         if (stopping) return;
-        if (tooOften()) {
+        const wanted = restarting;
+        restarting = false;
+        if (!wanted && tooOften()) {
           say('The server dies again and again, giving up. See data/log/server.log.');
           giveUp();
           return;
         }
-        say('The server died, starting it again');
-        await pause(PAUSE_MS);
+        if (!wanted) {
+          say('The server died, starting it again');
+          await pause(PAUSE_MS);
+        }
         if (stopping) return;
         launch().then(
           () => say('The server is back'),
@@ -108,14 +114,22 @@ export async function keepServer(program, env, log, giveUp) {
     stopping = true;
     throw fault;
   }
-  return () =>
+  const isGone = () => child.exitCode !== null || child.signalCode !== null;
+  const restart = () => {
+    if (isGone()) return;
+    restarting = true;
+    child.kill('SIGTERM');
+  };
+  /** @type {() => Promise<void>} */
+  const stop = () =>
     new Promise((resolve) => {
       stopping = true;
-      if (child.exitCode !== null || child.signalCode !== null) {
+      if (isGone()) {
         resolve();
         return;
       }
       child.once('exit', () => resolve());
       child.kill('SIGTERM');
     });
+  return { stop, restart };
 }
