@@ -195,7 +195,9 @@ function OnTickets({
                           to={`/bench/${entry.ticket}`}
                           className="inline-flex min-h-11 items-center underline underline-offset-4"
                         >
-                          {entry.tag ?? words.byPhone} <bdi>{entry.label}</bdi>
+                          <span>
+                            {entry.tag ?? words.byPhone} <bdi>{entry.label}</bdi>
+                          </span>
                         </Link>
                       </th>
                       <Cell
