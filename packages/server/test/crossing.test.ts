@@ -10,12 +10,13 @@ import {
 import { NEW_SHOP_PROFILE, newCustomerProfile, newMachineProfile } from '@nodo/shop';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { SHARP_80 } from '../../ticket/test/needles.ts';
 import { connect, withShop } from '../src/index.ts';
 import { callsAbout, type Named, NOTHING } from './calls.ts';
 import { asSuper } from './database.ts';
 import { jpeg } from './jpeg.ts';
 import { Client, startTestServer, type TestServer } from './server.ts';
-import { draftOf, intakeDraft, needleDraft, proposalDraft, SHARP_80 } from './shop.ts';
+import { draftOf, intakeDraft, needleDraft, proposalDraft } from './shop.ts';
 
 /** Stands in every text of the one shop, so that it is found wherever it leaks to. */
 const MARK = 'quillwort';

@@ -3,9 +3,10 @@ import { ADDRESSES, type NeedleFile, pathTo, type TicketFile } from '@nodo/api';
 import { newMachineProfile } from '@nodo/shop';
 import type { NeedleIn } from '@nodo/ticket';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { SHARP_80 } from '../../ticket/test/needles.ts';
 import { asSuper } from './database.ts';
 import { Client, startTestServer, type TestServer } from './server.ts';
-import { draftOf, intakeDraft, needleDraft, SHARP_80 } from './shop.ts';
+import { draftOf, intakeDraft, needleDraft } from './shop.ts';
 
 let server: TestServer;
 let technician: Client;

@@ -4,6 +4,7 @@ import type { TableChange } from '@nodo/knowledge';
 import type { TableCommand } from '@nodo/tables';
 import type { EventType, NeedleIn, TicketCommand } from '@nodo/ticket';
 import type { Sequelize } from 'sequelize';
+import { FITTED } from '../../ticket/test/needles.ts';
 import { defineModels, hashPassword, withShop } from '../src/index.ts';
 
 export interface TestPerson extends Actor {
@@ -71,14 +72,6 @@ export function draftOf(
   } as TicketCommand;
 }
 
-/** The needle of the standard proof. */
-export const SHARP_80: NeedleIn['needle'] = {
-  system: '130/705 H',
-  size: 80,
-  point: 'fine-sharp',
-  coating: 'chrome',
-};
-
 /** An entry of a machine's needle register as a screen would send it. */
 export function needleDraft(
   change: Partial<NeedleIn> = {},
@@ -86,13 +79,7 @@ export function needleDraft(
   return {
     id: randomUUID(),
     when: '2026-03-02T10:00:00.000Z',
-    at: 1,
-    needle: SHARP_80,
-    from: 'new',
-    opened: null,
-    sewn: 0,
-    before: 'none',
-    beforeSewn: null,
+    ...FITTED,
     ...change,
   };
 }

@@ -1,6 +1,7 @@
-import type { NeedleIn, RegisterEntry } from '@nodo/ticket';
+import type { RegisterEntry } from '@nodo/ticket';
 import { describe, expect, it } from 'vitest';
 import { testId } from '../../kernel/test/ids.ts';
+import { FITTED, SHARP_80 } from '../../ticket/test/needles.ts';
 import {
   machineProfile,
   needleKey,
@@ -9,21 +10,6 @@ import {
   registerOf,
 } from '../src/index.ts';
 
-const SHARP_80: NeedleIn['needle'] = {
-  system: '130/705 H',
-  size: 80,
-  point: 'fine-sharp',
-  coating: 'chrome',
-};
-const FITTED: NeedleIn = {
-  at: 1,
-  needle: SHARP_80,
-  from: 'new',
-  opened: null,
-  sewn: 0,
-  before: 'none',
-  beforeSewn: null,
-};
 describe('the needle register', () => {
   let minute = 0;
   const entry = (change: Partial<RegisterEntry>): RegisterEntry => {

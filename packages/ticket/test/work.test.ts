@@ -1,28 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import {
-  assess,
-  type CommandPayload,
-  type NeedleIn,
-  threadAcross,
-  threadLine,
-} from '../src/index.ts';
+import { assess, type CommandPayload, threadAcross, threadLine } from '../src/index.ts';
+import { FITTED, SHARP_80 } from './needles.ts';
 import { modelFor, Story } from './story.ts';
 
-const SHARP_80: NeedleIn['needle'] = {
-  system: '130/705 H',
-  size: 80,
-  point: 'fine-sharp',
-  coating: 'chrome',
-};
-const FITTED: NeedleIn = {
-  at: 1,
-  needle: SHARP_80,
-  from: 'new',
-  opened: null,
-  sewn: 0,
-  before: 'none',
-  beforeSewn: null,
-};
 const WORK: CommandPayload<'work-told'> = {
   fabric: 'weave',
   layers: 2,
