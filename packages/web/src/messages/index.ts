@@ -70,6 +70,8 @@ export const write = {
   minutes: (value: number): string => minutesFormat.format(value),
   /** A measured number, as exact as it is. */
   figure: (value: number): string => figureFormat.format(value),
+  /** A computed number, to a tenth. */
+  tenths: (value: number): string => figureFormat.format(Math.round(value * 10) / 10),
   percent: (chance: number): string => {
     if (chance > 0 && chance < 0.005) return `<\u00a0${percentFormat.format(0.01)}`;
     if (chance < 1 && chance > 0.995) return `>\u00a0${percentFormat.format(0.99)}`;

@@ -1,9 +1,19 @@
 import type { Provenance } from '@nodo/knowledge';
-import type { ReactNode } from 'react';
+import type { ComponentProps, ReactNode } from 'react';
 import { ProvenanceMark } from '../../ticket/ProvenanceMark.tsx';
 
 const PILL =
   'inline-flex min-h-11 min-w-11 cursor-pointer items-center justify-center rounded-md border-2 border-edge bg-paper px-3 leading-tight hover:border-ink has-checked:border-ink has-checked:bg-ink has-checked:font-semibold has-checked:text-ground has-focus-visible:outline-3 has-focus-visible:outline-own';
+
+/** An answer to be taken with one tap: the whole of it is its box. */
+function Pill({ children, ...box }: ComponentProps<'input'>) {
+  return (
+    <label className={PILL}>
+      <input className="sr-only" {...box} />
+      {children}
+    </label>
+  );
+}
 
 /** Answers of which any number are true; `none` says that nothing of it is. */
 export function Toggles<Value extends string>({
@@ -30,25 +40,18 @@ export function Toggles<Value extends string>({
       <legend className="font-semibold">{legend}</legend>
       <div className="mt-1 flex flex-wrap gap-1.5">
         {options.map(([option, text]) => (
-          <label key={option} className={PILL}>
-            <input
-              type="checkbox"
-              className="sr-only"
-              checked={values?.has(option) ?? false}
-              onChange={() => toggle(option)}
-            />
-            {text}
-          </label>
-        ))}
-        <label className={PILL}>
-          <input
+          <Pill
+            key={option}
             type="checkbox"
-            className="sr-only"
-            checked={values?.size === 0}
-            onChange={() => onChange(new Set())}
-          />
+            checked={values?.has(option) ?? false}
+            onChange={() => toggle(option)}
+          >
+            {text}
+          </Pill>
+        ))}
+        <Pill type="checkbox" checked={values?.size === 0} onChange={() => onChange(new Set())}>
           {none}
-        </label>
+        </Pill>
       </div>
     </fieldset>
   );
@@ -76,16 +79,15 @@ export function Choices<Value extends string | number>({
       <legend className="font-semibold">{legend}</legend>
       <div className="mt-1 flex flex-wrap gap-1.5">
         {options.map(([option, text]) => (
-          <label key={option} className={PILL}>
-            <input
-              type="radio"
-              className="sr-only"
-              name={legend}
-              checked={option === value}
-              onChange={() => onChoose(option)}
-            />
+          <Pill
+            key={option}
+            type="radio"
+            name={legend}
+            checked={option === value}
+            onChange={() => onChoose(option)}
+          >
             {text}
-          </label>
+          </Pill>
         ))}
         {beside}
       </div>

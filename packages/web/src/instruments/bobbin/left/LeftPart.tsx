@@ -23,7 +23,6 @@ export function LeftPart() {
   });
   const words = instruments.bobbin.left;
   const left = threadLeft(typed);
-  const figure = (value: number) => write.figure(Math.round(value * 10) / 10);
   return (
     <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(22rem,1fr)_minmax(20rem,30rem)]">
       <div>
@@ -50,18 +49,18 @@ export function LeftPart() {
             <dl className="mt-3">
               <Reading
                 name={words.holds}
-                value={words.metres(figure(left.full))}
+                value={words.metres(write.tenths(left.full))}
                 standing="derived"
               />
               <Reading
                 name={words.has}
-                value={words.metres(figure(left.left))}
+                value={words.metres(write.tenths(left.left))}
                 standing="derived"
               />
               <Reading
                 name={words.stitches}
                 value={words.count(write.figure(left.stitches))}
-                note={words.seams(figure(left.seam))}
+                note={words.seams(write.tenths(left.seam))}
                 standing="derived"
                 bad={!left.lasts}
               />

@@ -20,7 +20,6 @@ export function Hanging({ limit }: { readonly limit: MeasureLimit }) {
   });
   const words = instruments.bobbin.tension;
   const reading = readHanging(typed);
-  const say = (value: number) => write.figure(Math.round(value * 10) / 10);
   return (
     <div className="flex flex-col gap-3">
       <p className="max-w-prose leading-snug">{words.hang.how}</p>
@@ -39,16 +38,16 @@ export function Hanging({ limit }: { readonly limit: MeasureLimit }) {
           <p className="font-semibold text-hazard">{words.hang.impossible}</p>
         )}
         {typeof reading === 'object' && reading.kind === 'at-least' && (
-          <p className="text-lg">{words.hang.atLeast(say(reading.tension))}</p>
+          <p className="text-lg">{words.hang.atLeast(write.tenths(reading.tension))}</p>
         )}
         {typeof reading === 'object' && reading.kind === 'below' && (
-          <p className="text-lg">{words.hang.below(say(reading.tension))}</p>
+          <p className="text-lg">{words.hang.below(write.tenths(reading.tension))}</p>
         )}
         {typeof reading === 'object' && reading.kind === 'measured' && (
           <TensionAnswer
             tension={reading.tension}
             limit={limit}
-            note={words.between(say(reading.least), say(reading.most))}
+            note={words.between(write.tenths(reading.least), write.tenths(reading.most))}
           />
         )}
       </div>

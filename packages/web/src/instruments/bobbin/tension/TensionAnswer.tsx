@@ -17,7 +17,7 @@ export function TensionAnswer({
   return (
     <div>
       <p className="font-mono text-4xl font-bold" data-testid="tension">
-        {write.figure(Math.round(tension * 10) / 10)} gf
+        {write.tenths(tension)} gf
       </p>
       {note && <p className="text-quiet">{note}</p>}
       <p className={`text-lg font-semibold ${stand === 'good' ? 'text-below' : 'text-hazard'}`}>

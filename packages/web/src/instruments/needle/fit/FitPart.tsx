@@ -123,12 +123,11 @@ export function FitPart() {
 /** The same thread in every unit. */
 function SameThread({ work }: { readonly work: SewingWork }) {
   const words = instruments.needle.thread;
-  const round = (value: number) => write.figure(Math.round(value * 10) / 10);
   return (
     <details>
       <summary className="flex min-h-11 cursor-pointer items-center gap-3">
         <span className="font-mono font-semibold">
-          {`tex ${round(work.tex)}, ${write.figure(Math.round(threadAcross(work) * 1000) / 1000)} mm ${words.diameter}`}
+          {`tex ${write.tenths(work.tex)}, ${write.figure(Math.round(threadAcross(work) * 1000) / 1000)} mm ${words.diameter}`}
         </span>
         <span className="underline underline-offset-4">{words.same}</span>
       </summary>
@@ -137,7 +136,7 @@ function SameThread({ work }: { readonly work: SewingWork }) {
           <Reading
             key={unit}
             name={unit}
-            value={round(numberIn(unit, tex(work.tex)))}
+            value={write.tenths(numberIn(unit, tex(work.tex)))}
             standing={unit === 'wt' || unit === 'ticket' ? 'typical' : 'published'}
           />
         ))}
