@@ -22,10 +22,4 @@ export default defineConfig({
   plugins: [stylesAsFile(), react(), tailwindcss()],
   worker: { format: 'es' },
   build: { sourcemap: true, target: 'es2022' },
-  // The server is told the address of the page, or it would take what comes from it as foreign.
-  server: {
-    proxy: {
-      '/api': { target: process.env.NODO_API ?? 'http://localhost:4680', changeOrigin: false },
-    },
-  },
 });

@@ -26,7 +26,8 @@ export async function start(args, workshop) {
   const root = resolve(new URL('../..', import.meta.url).pathname);
   const home = resolve(process.env.NODO_DATA ?? join(root, workshop ? 'data/dev' : 'data'));
   const programs = workshop?.programs ?? built(root);
-  const shownPath = home.startsWith(root) ? relative(root, home) : home;
+  const below = relative(root, home);
+  const shownPath = below.startsWith('..') ? home : below;
   const resetDemo = args.includes('--reset-demo');
   const port = Number(process.env.PORT ?? DEFAULT_PORT);
   let release = () => {};
@@ -214,7 +215,7 @@ function prepareFolder(home) {
 /** @param {number} pid */
 function isStartCommand(pid) {
   try {
-    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').match(/scripts\/(start|dev)\.mjs/) !== null;
+    return /(start|dev)\.mjs/.test(readFileSync(`/proc/${pid}/cmdline`, 'utf8'));
   } catch {
     return false;
   }

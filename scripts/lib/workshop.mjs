@@ -62,10 +62,14 @@ export function openWorkshop() {
     },
     serve: async (api, restart) => {
       const { createServer } = await import('vite');
-      process.env.NODO_API = `http://localhost:${api}`;
       const vite = await createServer({
         root: join(root, 'packages/web'),
-        server: { port: api + PAGES_ABOVE, strictPort: true },
+        server: {
+          port: api + PAGES_ABOVE,
+          strictPort: true,
+          // The server is told the address of the page, or it would take what comes from it as foreign.
+          proxy: { '/api': { target: `http://localhost:${api}`, changeOrigin: false } },
+        },
         logLevel: 'warn',
       });
       await vite.listen();
