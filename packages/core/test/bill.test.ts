@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { billOf, money, workLeft } from '../src/index.ts';
+import { billOf, money } from '../src/index.ts';
 
 const hour = money(6000);
 
@@ -47,31 +47,5 @@ describe('a bill', () => {
     expect(() => billOf(1.5, [], { hour, taxPerMille: 0, taxIncluded: false })).toThrow(
       'not-a-duration',
     );
-  });
-});
-
-describe('work left', () => {
-  it('is what is owed when nothing is suspected', () => {
-    expect(workLeft([], 10)).toEqual({ mean: 10, spread: 3 });
-  });
-
-  it('weighs looks by when something is found', () => {
-    // .5 at 4 min, else the second look too: .5 x 4 + .5 x 14 = 9; repairs .5 x 10 + .25 x 20 = 10.
-    const { mean } = workLeft(
-      [
-        { chance: 0.25, heard: 1, look: 10, repair: 20 },
-        { chance: 0.5, heard: 1, look: 4, repair: 10 },
-      ],
-      0,
-    );
-    expect(mean).toBeCloseTo(19, 12);
-  });
-
-  it('grows with every suspect, and its spread falls when a cause is certain', () => {
-    const suspect = { chance: 0.5, heard: 1, look: 5, repair: 20 };
-    const open = workLeft([suspect], 5);
-    const certain = workLeft([{ ...suspect, chance: 1, look: 0 }], 5);
-    expect(workLeft([suspect, suspect], 5).mean).toBeGreaterThan(open.mean);
-    expect(certain.spread).toBeLessThan(open.spread);
   });
 });

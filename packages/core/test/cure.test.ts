@@ -33,6 +33,37 @@ describe('the chance of a cure', () => {
   );
 });
 
+it('what brings most in a minute comes first', () => {
+  const network = buildNetwork(
+    [
+      { id: 'a', prior: 0.3 },
+      { id: 'b', prior: 0.3 },
+    ],
+    [{ id: 's', leak: 0 }],
+    [
+      { cause: 'a', finding: 's', strength: 0.9 },
+      { cause: 'b', finding: 's', strength: 0.9 },
+    ],
+  );
+  const { states } = enumerate(network, seen('s'));
+  const attempt = (id: string, place: number, length: number) => ({
+    id,
+    treats: [place],
+    minutes: minutes(length),
+  });
+  const ranked = (...lengths: readonly [number, number]) =>
+    rankForCure(
+      network,
+      states,
+      [attempt('a', 0, lengths[0]), attempt('b', 1, lengths[1])],
+      [{ id: 'look', question: { kind: 'look', findings: ['s'] }, minutes: minutes(1) }],
+      { quiet: quietOf(network, ['s']), worth },
+    ).map(({ id }) => id);
+  // As likely as each other; the finding is known, so that looking again brings nothing.
+  expect(ranked(5, 20)).toEqual(['a', 'b', 'look']);
+  expect(ranked(20, 5)).toEqual(['b', 'a', 'look']);
+});
+
 describe('a look before an attempt', () => {
   const network = buildNetwork(
     [

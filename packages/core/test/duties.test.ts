@@ -97,6 +97,20 @@ describe('a debt', () => {
     expect(state(sweep, finding('strike', 1), waived, finding('strike', 3, 1))).toBe('owed');
   });
 
+  it('is settled by a waiver of its own, after it was raised', () => {
+    const waiver = (id: string, at: number): DutyFact => ({ kind: 'waived', id, at, epoch: 0 });
+    expect(state(sweep, waiver('duty', 1), finding('strike', 2))).toBe('owed');
+    expect(state(sweep, finding('strike', 1), waiver('another', 2))).toBe('owed');
+    // Something else of the duty's name waives nothing.
+    expect(state(sweep, finding('strike', 1), finding('duty', 2))).toBe('owed');
+  });
+
+  it('goes by when things happened, in whatever order they are told', () => {
+    const facts = [check('hook', 3, true), check('plate', 1, true), finding('strike', 2)];
+    expect(state(sweep, ...facts)).toBe('owed');
+    expect(state(sweep, ...facts, check('plate', 4, true))).toBe('cleared');
+  });
+
   it('that asks for nothing this machine has stays owed until it is waived', () => {
     expect(state(rule({ raisedBy: ['finding:strike'] }), finding('strike', 1))).toBe('owed');
   });
@@ -115,6 +129,11 @@ describe('a proof', () => {
 
   it('is no proof when a fault was seen', () => {
     expect(state(proof, action('rethreaded', 1, 1), check('sew', 2, false, 1))).toBe('owed');
+  });
+
+  it('from looking at something else proves nothing', () => {
+    expect(state(proof, action('rethreaded', 1, 1), check('turn', 2, true, 1))).toBe('owed');
+    expect(state(proof, action('rethreaded', 1, 1), check('sew', 2, true, 1))).toBe('cleared');
   });
 
   it('from before the last repair proves nothing', () => {
@@ -158,5 +177,21 @@ describe('one of several', () => {
   it('is cleared by any', () => {
     expect(state(any, finding('break', 1))).toBe('owed');
     expect(state(any, finding('break', 1), action('accounted', 2, 0, false))).toBe('cleared');
+  });
+
+  it('names them all as long as none is met', () => {
+    const missingOf = (...facts: readonly DutyFact[]) => assessDuties([any], facts)[0]?.missing;
+    expect(missingOf(finding('break', 1))).toEqual({ all: [], any: any.clearedAny });
+    expect(missingOf(finding('break', 1), action('waived', 2))).toEqual({ all: [], any: [] });
+  });
+
+  it('is met by a thing of the same kind and name only', () => {
+    const seen = rule({
+      raisedBy: ['finding:break'],
+      clearedAll: [{ kind: 'finding', id: 'whole' }],
+    });
+    expect(state(seen, finding('break', 1), action('whole', 2))).toBe('owed');
+    expect(state(seen, finding('break', 1), finding('half', 2))).toBe('owed');
+    expect(state(seen, finding('break', 1), finding('whole', 2))).toBe('cleared');
   });
 });

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import {
+  buildNetwork,
   chanceBand,
   posterior,
   unexplainedReadings,
@@ -92,6 +93,33 @@ describe('what nothing explains', () => {
       }
     },
   );
+
+  it('begins with what is explained worst', () => {
+    const network = buildNetwork(
+      [{ id: 'c', prior: 0.1 }],
+      [
+        { id: 'some', leak: 0.1 },
+        { id: 'alone', leak: 0.1 },
+        { id: 'sure', leak: 0 },
+      ],
+      [
+        { cause: 'c', finding: 'some', strength: 0.3 },
+        { cause: 'c', finding: 'sure', strength: 0.5 },
+      ],
+    );
+    const chancesOf = (...findings: readonly string[]) =>
+      unexplainedReadings(network, {
+        readings: findings.map((finding) => ({ finding, epoch: 0, present: true })),
+        treatments: [],
+      }).map(({ finding, chance }) => [finding, Math.round(chance * 100) / 100]);
+    // No cause shows the one; for the other: 0.1 x (1 - 0.1 x 0.3) / (1 - 0.97 x 0.9).
+    expect(chancesOf('some', 'alone')).toEqual([
+      ['alone', 1],
+      ['some', 0.76],
+    ]);
+    // What never shows by itself is always explained.
+    expect(chancesOf('sure')).toEqual([]);
+  });
 
   it('is nothing where a fault fits', () => {
     const [odd] = unexplainedReadings(fiveFaults(), {

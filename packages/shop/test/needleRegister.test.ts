@@ -60,6 +60,10 @@ describe('the needle register', () => {
 
 it('reads a needle in one line', () => {
   expect(needleLine(SHARP_80)).toBe('130/705 H, 80/12, Fine sharp, chrome');
+  // A point and a coating that no table has.
+  expect(needleLine({ ...SHARP_80, point: 'other', coating: 'other' } as never)).toBe(
+    '130/705 H, 80/12',
+  );
 });
 
 it('reads a machine’s card of before there were heads and scarf sides on it', () => {

@@ -139,4 +139,62 @@ describe('the plan of the shop', () => {
     expect(held.every((weekday) => weekday < 5)).toBe(true);
     expect(offers.find(({ holds }) => holds)?.day).toBe(toDay('2026-03-02'));
   });
+
+  it('weighs lateness: a machine that came back thrice, a broken promise twice', () => {
+    // As late as each other: due on the Sunday before.
+    const costOf = (change: Partial<TicketSummary>) =>
+      planShop(shop([machine({ takenInAt: '2026-02-22T10:00:00.000Z', ...change })]))?.cost ?? 0;
+    const usual = costOf({ promised: null });
+    expect(usual).toBeGreaterThan(0);
+    expect(costOf({ promised: toDay('2026-03-01') }) / usual).toBeCloseTo(2);
+    expect(costOf({ promised: null, comebackOf: testId() }) / usual).toBeCloseTo(3);
+  });
+
+  it('plans what is open, is in the shop, and whose work is known', () => {
+    const planned = (change: Partial<TicketSummary>) =>
+      planShop(shop([machine(change)]))?.planned.length;
+    expect(planned({})).toBe(1);
+    expect(planned({ status: 'closed' })).toBe(0);
+    // Nobody has brought it yet: the telephone only.
+    expect(planned({ tag: null })).toBe(0);
+    expect(planned({ left: null })).toBe(0);
+  });
+
+  it('tells who does it until when, how long it takes, and whether the promise holds', () => {
+    const promised = toDay('2026-03-02');
+    expect(planShop(shop([machine({ promised })]))?.planned).toMatchObject([
+      { person: ODREN, day: promised, minutes: 60, spread: 10, promised },
+    ]);
+    const chance = (change: Partial<TicketSummary>) =>
+      planShop(shop([machine(change)]))?.planned[0]?.chance;
+    expect(chance({ promised })).toBeGreaterThan(0.99);
+    expect(chance({ promised: toDay('2026-03-01') })).toBeLessThan(0.01);
+    expect(chance({ promised: null })).toBeNull();
+    // More than ninety days of work.
+    expect(planShop(shop([machine({ left: { mean: 90_000, spread: 1 } })]))?.planned[0]?.day).toBe(
+      null,
+    );
+  });
+
+  it('needs somebody at a bench', () => {
+    const nobody = { ...shop([machine()]), people: [] };
+    expect(planShop(nobody)).toBeUndefined();
+    expect(offersFor(nobody, { minutes: 60, spread: 5 })).toEqual([]);
+  });
+
+  it('does not count a machine against its own new promise', () => {
+    const own = machine({ left: { mean: 300, spread: 1 }, promised: toDay('2026-03-02') });
+    const soonest = (ticket?: string) =>
+      offersFor(shop([own]), { ticket, minutes: 300, spread: 1 }).find(({ holds }) => holds)?.day;
+    expect(soonest(own.ticket)).toBe(toDay('2026-03-02'));
+    // For another one, both together are more than the eight hours of Monday.
+    expect(soonest()).toBe(toDay('2026-03-03'));
+  });
+
+  it('gives no promise that another machine would pay for', () => {
+    // It needs most of Monday and Tuesday, and is promised for Tuesday.
+    const other = machine({ left: { mean: 800, spread: 1 }, promised: toDay('2026-03-03') });
+    const held = offersFor(shop([other]), { minutes: 300, spread: 1 }).filter(({ holds }) => holds);
+    expect(held[0]).toMatchObject({ day: toDay('2026-03-04'), person: ODREN, pushedLate: [] });
+  });
 });
