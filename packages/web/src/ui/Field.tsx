@@ -2,7 +2,7 @@ import { type ComponentProps, type ReactNode, useId } from 'react';
 import { twMerge } from 'tailwind-merge';
 
 const BOX =
-  'w-full min-h-11 rounded-md border-2 border-edge bg-paper px-3 py-2 text-ink aria-invalid:border-hazard';
+  'w-full min-h-11 rounded-md border-2 border-edge bg-paper px-3 py-2 text-ink aria-invalid:border-hazard disabled:opacity-55';
 
 interface Labelled {
   readonly label: string;

@@ -1,6 +1,9 @@
 import { Check, Square } from 'lucide-react';
 import { useStepKeys } from '../../ui/useKeys.ts';
 
+/** There are no keys for more. */
+const LAST_KEY = 9;
+
 interface AnswerButtonProps {
   readonly digit: number;
   readonly text: string;
@@ -22,7 +25,7 @@ export function AnswerButton({
   sound = false,
   low = false,
 }: AnswerButtonProps) {
-  useStepKeys(digit <= 9 ? { [String(digit)]: onPress } : {});
+  useStepKeys(digit <= LAST_KEY ? { [String(digit)]: onPress } : {});
   return (
     <button
       type="button"
@@ -33,9 +36,9 @@ export function AnswerButton({
     >
       <span
         aria-hidden="true"
-        className={`grid size-8 shrink-0 place-items-center rounded-md border-2 border-ink font-mono text-base font-bold ${sound ? 'bg-paper text-ink' : 'bg-ink text-ground'}`}
+        className={`grid size-8 shrink-0 place-items-center rounded-md border-2 border-ink font-mono text-base font-bold ${digit > LAST_KEY ? 'invisible' : sound ? 'bg-paper text-ink' : 'bg-ink text-ground'}`}
       >
-        {digit <= 9 ? digit : ''}
+        {digit}
       </span>
       <span className="min-w-0 flex-1 break-words">{text}</span>
       {pressed !== undefined &&

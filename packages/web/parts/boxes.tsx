@@ -1,0 +1,159 @@
+import { toDay } from '@nodo/kernel';
+import { useState } from 'react';
+import { Choices, Toggles } from '../src/instruments/frame/bits.tsx';
+import { NumberField } from '../src/instruments/frame/NumberField.tsx';
+import { AnswerButton } from '../src/ticket/check/AnswerButton.tsx';
+import { Button, type ButtonProps } from '../src/ui/Button.tsx';
+import { DayField } from '../src/ui/DayField.tsx';
+import { Select, TextArea, TextField } from '../src/ui/Field.tsx';
+import { Modal } from '../src/ui/Modal.tsx';
+import { ReasonForm } from '../src/ui/ReasonForm.tsx';
+import type { Parts } from './Parts.tsx';
+
+const LONG =
+  'The needle is bent to the left, its point is burred, and the thread guide above it is open';
+const LOOKS: readonly NonNullable<ButtonProps['look']>[] = ['main', 'plain', 'quiet', 'hazard'];
+
+const nothing = () => undefined;
+
+function Chosen({ first }: { readonly first: string | undefined }) {
+  const [value, setValue] = useState(first);
+  const options = [
+    ['fine', 'Runs free'],
+    ['rough', 'Drags in one place'],
+    ['long', LONG],
+  ] as const;
+  const legend = `How does it turn? (${first ?? 'nobody looked'})`;
+  return <Choices legend={legend} value={value} options={options} onChoose={setValue} />;
+}
+
+function Toggled({ first }: { readonly first: ReadonlySet<string> | undefined }) {
+  const [values, setValues] = useState(first);
+  const options = [
+    ['nick', 'Nick'],
+    ['lint', 'Lint'],
+  ] as const;
+  return (
+    <Toggles
+      legend="What is there?"
+      values={values}
+      options={options}
+      none="Nothing of it"
+      onChange={setValues}
+    />
+  );
+}
+
+function Sheet({ children }: { readonly children: string }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Button onClick={() => setOpen(true)}>Open the sheet</Button>
+      <Modal open={open} onOpenChange={setOpen} title="A sheet over the page" closeLabel="Close">
+        <p className="overflow-auto">{children}</p>
+      </Modal>
+    </>
+  );
+}
+
+/** What somebody presses or fills in. */
+export const BOXES: Parts = {
+  Button: [
+    ...LOOKS.map((look) => ({ state: look, shown: <Button look={look}>Do it</Button> })),
+    ...LOOKS.map((look) => ({
+      state: `${look}, not now`,
+      shown: (
+        <Button look={look} disabled>
+          Do it
+        </Button>
+      ),
+    })),
+    { state: 'long words', shown: <Button className="max-w-72">{LONG}</Button> },
+  ],
+  AnswerButton: [
+    {
+      state: 'an answer',
+      shown: <AnswerButton digit={1} text="A loop is missing" onPress={nothing} />,
+    },
+    {
+      state: 'the sound one',
+      shown: <AnswerButton digit={2} text="All is well" sound onPress={nothing} />,
+    },
+    {
+      state: 'ticked',
+      shown: <AnswerButton digit={3} text="Lint" pressed onPress={nothing} />,
+    },
+    {
+      state: 'not ticked',
+      shown: <AnswerButton digit={4} text="Nick" pressed={false} onPress={nothing} />,
+    },
+    {
+      state: 'one of many, long words',
+      shown: <AnswerButton digit={12} text={LONG} low onPress={nothing} />,
+    },
+  ],
+  Choices: [
+    { state: 'nothing said', shown: <Chosen first={undefined} /> },
+    { state: 'one said', shown: <Chosen first="rough" /> },
+  ],
+  Toggles: [
+    { state: 'nobody looked', shown: <Toggled first={undefined} /> },
+    { state: 'one is there', shown: <Toggled first={new Set(['lint'])} /> },
+    { state: 'nothing is there', shown: <Toggled first={new Set()} /> },
+  ],
+  TextField: [
+    { state: 'empty', shown: <TextField label="Name" /> },
+    { state: 'with a hint', shown: <TextField label="Tag" hint="As it hangs on it." /> },
+    {
+      state: 'refused',
+      shown: <TextField label="Page" defaultValue="x" error="Where is it written?" />,
+    },
+    {
+      state: 'in another script',
+      shown: <TextField label="Label" defaultValue="آلة خياطة قديمة" />,
+    },
+    { state: 'not now', shown: <TextField label="Shelf" disabled value="A" /> },
+  ],
+  TextArea: [
+    { state: 'filled', shown: <TextArea label="Notes" rows={3} defaultValue={LONG} /> },
+    {
+      state: 'refused',
+      shown: <TextArea label="Notes" rows={3} error="Write a word or two." />,
+    },
+  ],
+  Select: [
+    {
+      state: 'one of a few',
+      shown: (
+        <Select label="Shelf">
+          <option>A</option>
+          <option>{LONG}</option>
+        </Select>
+      ),
+    },
+  ],
+  NumberField: [
+    { state: 'empty', shown: <NumberField label="Gap, mm" value="" onType={nothing} /> },
+    { state: 'filled', shown: <NumberField label="Pull, g" value="25,5" onType={nothing} /> },
+  ],
+  DayField: [
+    {
+      state: 'none',
+      shown: <DayField label="Ready on" value={undefined} onChange={nothing} />,
+    },
+    {
+      state: 'a day',
+      shown: <DayField label="Ready on" value={toDay('2026-03-02')} onChange={nothing} />,
+    },
+  ],
+  ReasonForm: [
+    {
+      state: 'not written yet',
+      shown: <ReasonForm label="Why?" submit="Waive it" onSubmit={nothing} />,
+    },
+  ],
+  Modal: [
+    { state: 'short', shown: <Sheet>{LONG}</Sheet> },
+    { state: 'longer than the page', shown: <Sheet>{`${LONG}. `.repeat(60)}</Sheet> },
+  ],
+};

@@ -1,0 +1,79 @@
+import type { Provenance } from '@nodo/knowledge';
+import { Reading } from '../src/instruments/frame/bits.tsx';
+import { ProvenanceMark } from '../src/ticket/ProvenanceMark.tsx';
+import { Button } from '../src/ui/Button.tsx';
+import { ErrorBoundary } from '../src/ui/ErrorBoundary.tsx';
+import { FormError } from '../src/ui/FormError.tsx';
+import { Key } from '../src/ui/Key.tsx';
+import { PersonMark } from '../src/ui/PersonMark.tsx';
+import { Blank, Sewing } from '../src/ui/Stitches.tsx';
+import type { Parts } from './Parts.tsx';
+
+const PROVENANCES: readonly Provenance[] = [
+  'published',
+  'common-practice',
+  'typical',
+  'derived',
+  'tuned',
+  'shop',
+];
+
+function Broken(): never {
+  throw new Error('A part that breaks, to show what stands in its place.');
+}
+
+/** What says something and takes nothing. */
+export const SIGNS: Parts = {
+  Reading: [
+    {
+      state: 'within its limits',
+      shown: (
+        <dl className="w-80">
+          <Reading name="Hook to scarf gap" value="0.08 mm" standing="published" />
+        </dl>
+      ),
+    },
+    {
+      state: 'out of them, with a note',
+      shown: (
+        <dl className="w-80">
+          <Reading name="Pull at the bobbin" value="12 g" note="20 to 30 g" bad />
+        </dl>
+      ),
+    },
+  ],
+  ProvenanceMark: PROVENANCES.map((standing) => ({
+    state: standing,
+    shown: <ProvenanceMark standing={standing} />,
+  })),
+  PersonMark: [0, 1, 2, 3, 4].map((thread) => ({
+    state: `thread ${thread}`,
+    shown: <PersonMark person={{ name: 'Odren Example', initials: 'OE', thread }} />,
+  })),
+  Key: [{ state: 'a key', shown: <Key>u</Key> }],
+  Sewing: [{ state: 'waiting', shown: <Sewing label="Reading the tickets" /> }],
+  FormError: [
+    { state: 'refused', shown: <FormError>This tag hangs on another machine.</FormError> },
+  ],
+  Blank: [
+    {
+      state: 'nothing here',
+      shown: (
+        <Blank title="No machine fits" within>
+          <p>Search for fewer letters, or take one in.</p>
+          <Button look="main">Take one in</Button>
+        </Blank>
+      ),
+    },
+  ],
+  ErrorBoundary: [
+    {
+      state: 'broken within',
+      shown: (
+        <ErrorBoundary instead={<p>Something broke here. The rest goes on.</p>}>
+          <Broken />
+        </ErrorBoundary>
+      ),
+    },
+  ],
+};
