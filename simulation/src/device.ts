@@ -1,9 +1,9 @@
+// Before any story begins: within one, loading would take its own time.
+import '../../packages/client/test/loaded.ts';
 import { type Client, type Copy, createClient, type TabMessage } from '@nodo/client';
 import { memoryCopies, memoryShelf } from '../../packages/client/test/memory.ts';
 import type { Line } from './network.ts';
-
-/** The client's pauses are shortened by so much: a story takes a second, not a minute. */
-export const FASTER = 40;
+import type { World } from './world.ts';
 
 interface Tab {
   readonly client: Client;
@@ -19,7 +19,10 @@ export class Device {
   readonly copies = new Map<string, Copy>();
   private readonly tabs: Tab[] = [];
 
-  constructor(readonly line: Line) {}
+  constructor(
+    private readonly world: World,
+    readonly line: Line,
+  ) {}
 
   get open(): readonly Client[] {
     return this.tabs.filter(({ closed }) => !closed).map(({ client }) => client);
@@ -51,7 +54,7 @@ export class Device {
             if (other.client !== client && !other.closed) {
               // As between real tabs: later, and as a copy.
               const copy = structuredClone(message);
-              setTimeout(() => !other.closed && other.hear(copy));
+              this.world.later(0, () => !other.closed && other.hear(copy));
             }
           }
         },
@@ -71,11 +74,9 @@ export class Device {
           onLost: (over) => !state.closed && events.onLost(over),
         }),
       wait: (milliseconds) =>
-        new Promise((resolve) =>
-          setTimeout(() => !state.closed && resolve(), milliseconds / FASTER),
-        ),
+        new Promise((resolve) => this.world.later(milliseconds, () => !state.closed && resolve())),
       whenIdle: () => Promise.resolve(),
-      now: () => Date.now() * FASTER,
+      now: () => this.world.now().getTime(),
     });
     const tab: Tab = {
       client,

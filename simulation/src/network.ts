@@ -1,14 +1,13 @@
 import type { StreamEvents } from '@nodo/client';
-import { EventSourceParserStream } from 'eventsource-parser/stream';
-
-/** A draw from 0 (included) to 1 (excluded); the same ones for the same seed. */
-export type Draw = () => number;
+import { Stream } from './stream.ts';
+import type { Draw, World } from './world.ts';
 
 /** What may go wrong between a screen and the server, with its chance per request. */
 const DROPPED_BEFORE = 0.08;
 const DROPPED_AFTER = 0.08;
 const SENT_TWICE = 0.06;
-const LONGEST_DELAY_MS = 12;
+const SLOW = 0.1;
+const LONGEST_DELAY_MS = { usual: 480, slow: 6_000 };
 
 class Unreachable extends Error {}
 
@@ -17,74 +16,80 @@ export class Line {
   cut = false;
   /** Nothing goes wrong any more, for the end of a story. */
   calm = false;
+  /** Decides what goes wrong. */
+  private readonly draw: Draw;
   private cookie = '';
-  private readonly streams = new Set<{ readonly lose: () => void; silent: boolean }>();
+  private readonly streams = new Set<Stream>();
 
-  /** Decides what goes wrong; each story brings its own. */
-  draw: Draw = () => 1;
+  constructor(
+    private readonly name: string,
+    private readonly world: World,
+    private readonly url: () => string,
+  ) {
+    this.draw = world.chance();
+  }
 
-  constructor(private readonly url: () => string) {}
+  get openStreams(): readonly Stream[] {
+    return [...this.streams].filter(({ isOpen }) => isOpen);
+  }
 
   async fetch(path: string, init: RequestInit): Promise<Response> {
-    await this.delay();
+    await this.world.wait(this.delay());
     if (this.isCut() || this.happens(DROPPED_BEFORE))
       throw new Unreachable('dropped on the way there');
     if (this.happens(SENT_TWICE)) await this.send(path, init);
     const answer = await this.send(path, init);
-    await this.delay();
+    await this.world.wait(this.delay());
     if (this.isCut() || this.happens(DROPPED_AFTER))
       throw new Unreachable('dropped on the way back');
     return answer;
   }
 
   /** Without any fault: for what the story itself does. */
-  async send(path: string, init: RequestInit): Promise<Response> {
-    const response = await fetch(this.url() + path, {
-      ...init,
-      headers: { ...(init.headers as object), origin: this.url(), cookie: this.cookie },
+  send(path: string, { method = 'GET', headers, body }: RequestInit): Promise<Response> {
+    return this.world.real(async () => {
+      const response = await fetch(this.url() + path, {
+        method,
+        headers: { ...(headers as object), origin: this.url(), cookie: this.cookie },
+        body: body ?? null,
+      });
+      const set = response.headers.getSetCookie()[0];
+      if (set !== undefined) this.cookie = set.split(';')[0] ?? '';
+      // Read to its end here, so that whoever takes it waits for nothing real.
+      const answer = await response.text();
+      this.world.note(`${this.name} ${method} ${path} ${response.status}`);
+      return new Response(answer, response);
     });
-    const set = response.headers.getSetCookie()[0];
-    if (set !== undefined) this.cookie = set.split(';')[0] ?? '';
-    return response;
   }
 
-  openStream(path: string, { onOpen, onFrame, onLost }: StreamEvents): () => void {
-    const abort = new AbortController();
-    let over = false;
-    const end = (told: boolean): void => {
-      if (over) return;
-      over = true;
-      this.streams.delete(stream);
-      abort.abort();
-      if (told) onLost(true);
-    };
-    const lose = (): void => end(true);
-    const stream = { lose, silent: false };
+  openStream(path: string, events: StreamEvents): () => void {
+    const stream = new Stream(this.world, events, () => this.delay());
     this.streams.add(stream);
-    const read = async (): Promise<void> => {
-      if (this.cut) throw new Unreachable('no line');
-      const response = await fetch(this.url() + path, {
-        headers: { cookie: this.cookie },
-        signal: abort.signal,
-      });
-      if (!response.ok || !response.body) throw new Unreachable(String(response.status));
-      onOpen();
-      const messages = response.body
-        .pipeThrough(new TextDecoderStream())
-        .pipeThrough(new EventSourceParserStream());
-      for await (const { data } of messages) {
-        if (over) return;
-        if (!stream.silent) onFrame(JSON.parse(data));
-      }
+    const open = async (): Promise<void> => {
+      await this.world.wait(this.delay());
+      if (this.isCut()) throw new Unreachable('no line');
+      await this.world.real(() => stream.open(this.url() + path, this.cookie));
+      this.world.note(`${this.name} stream`);
+      stream.opened();
     };
-    read().then(lose, lose);
-    return () => end(false);
+    open().catch(() => stream.lose());
+    return () => stream.close();
+  }
+
+  /** What the server said on the streams is on its way to the screen. */
+  deliver(): void {
+    for (const stream of this.streams) stream.deliver();
   }
 
   /** The line goes dead, streams too. */
   cutOff(): void {
     this.cut = true;
-    for (const { lose } of [...this.streams]) lose();
+    for (const stream of [...this.streams]) stream.lose();
+  }
+
+  /** Nobody is at the screen any more. */
+  end(): void {
+    for (const stream of this.streams) stream.close();
   }
 
   /** As after a sleep: on what is open nothing comes any more, and nothing says so. */
@@ -100,8 +105,9 @@ export class Line {
     return !this.calm && this.draw() < chance;
   }
 
-  private async delay(): Promise<void> {
-    if (this.calm) return;
-    await new Promise((resolve) => setTimeout(resolve, this.draw() * LONGEST_DELAY_MS));
+  private delay(): number {
+    if (this.calm) return 0;
+    const { usual, slow } = LONGEST_DELAY_MS;
+    return this.draw() * (this.happens(SLOW) ? slow : usual);
   }
 }

@@ -1,8 +1,6 @@
-import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import { ADDRESSES, pathTo } from '@nodo/api';
 import { type Client, enteredOn, outbox } from '@nodo/client';
-import { seeded } from '@nodo/core';
 import { foldChangeRequests, type TableEvent, versionInForce } from '@nodo/tables';
 import {
   decide,
@@ -14,23 +12,24 @@ import {
 } from '@nodo/ticket';
 import { Device } from './device.ts';
 import { answerEntry, lifeEntry, noteEntry } from './entries.ts';
-import type { Draw, Line } from './network.ts';
+import type { Line } from './network.ts';
 import { post, type SimulatedPerson, type SimulatedShop } from './shop.ts';
+import type { Draw, World } from './world.ts';
 
 const STEPS = 30;
 const TICKETS = 2;
-/** Far longer than a busy machine needs; it ends as soon as all agree. */
-const SETTLES_WITHIN_MS = 120_000;
-const LOOKS_EVERY_MS = 15;
+const LONGEST_PAUSE_MS = 400;
+/** Far longer than the longest pause of the client; it ends as soon as all agree. */
+const SETTLES_WITHIN_MS = 600_000;
+const LOOKS_EVERY_MS = 600;
 
-/** A screen of the story: its line stays over many stories, its browser is new in each. */
+/** A screen of the story, with who signed in on it. */
 export interface SimulatedScreen {
   readonly line: Line;
   readonly people: readonly SimulatedPerson[];
 }
 
 export interface Told {
-  readonly seed: number;
   readonly recorded: number;
   readonly refused: number;
   readonly restarts: number;
@@ -74,22 +73,18 @@ export class Story {
     readonly device: Device;
     readonly people: readonly SimulatedPerson[];
   }[];
-  private readonly tickets = Array.from({ length: TICKETS }, () => randomUUID());
+  private readonly tickets: readonly string[];
   private readonly recorded: Recorded[] = [];
   private restarted = 0;
 
   constructor(
+    private readonly world: World,
     private readonly shop: SimulatedShop,
     screens: readonly SimulatedScreen[],
-    private readonly seed: number,
   ) {
-    this.draw = seeded(seed);
-    this.screens = screens.map(({ line, people }) => {
-      line.draw = seeded(Math.floor(this.draw() * 2 ** 31));
-      line.cut = false;
-      line.calm = false;
-      return { device: new Device(line), people };
-    });
+    this.draw = world.draw;
+    this.tickets = Array.from({ length: TICKETS }, () => world.id());
+    this.screens = screens.map(({ line, people }) => ({ device: new Device(world, line), people }));
   }
 
   /** The whole story; what went wrong in it stands among the faults. */
@@ -97,7 +92,6 @@ export class Story {
     const faults = await this.goesThrough().catch((fault: unknown) => [String(fault)]);
     for (const { device } of this.screens) for (const tab of device.open) device.closeTab(tab);
     return {
-      seed: this.seed,
       recorded: this.recorded.length,
       refused: this.refused.length,
       restarts: this.restarted,
@@ -111,7 +105,7 @@ export class Story {
     await this.begins();
     for (let step = 0; step < STEPS; step += 1) {
       await this.next()(this);
-      await pause(this.draw() * 10);
+      await this.world.wait(this.draw() * LONGEST_PAUSE_MS);
     }
     return this.settles();
   }
@@ -121,7 +115,7 @@ export class Story {
     for (let looks = 0; looks < 20; looks += 1) {
       const clients = this.screens.flatMap(({ device }) => device.open);
       if (clients.every((client) => this.tickets.every((id) => shownTicket(client, id)))) return;
-      await pause(LOOKS_EVERY_MS);
+      await this.world.wait(LOOKS_EVERY_MS);
     }
   }
 
@@ -201,10 +195,10 @@ export class Story {
     if (!line) return;
     const record = (type: string, command: object): Promise<unknown> =>
       post(line, ADDRESSES.recordTableEvent.path, {
-        id: randomUUID(),
+        id: this.world.id(),
         type,
         command,
-        observedAt: new Date().toISOString(),
+        observedAt: this.world.now().toISOString(),
         device: 'simulated',
       });
     const perMille = 20 + Math.floor(this.draw() * 900) / 10;
@@ -213,8 +207,7 @@ export class Story {
       change,
       reason: 'It is simulated.',
     })) as TableEvent;
-    const desk = foldChangeRequests(await this.shop.store.tableEvents(this.shop.id));
-    const { hash } = versionInForce(desk).knowledge;
+    const { hash } = (await this.shop.edition()).knowledge;
     await record('change-accepted', { proposal: id, against: hash });
   }
 
@@ -243,11 +236,11 @@ export class Story {
       customer: null,
       drafts: [
         {
-          id: randomUUID(),
+          id: this.world.id(),
           type: 'intake-taken',
           command,
           epoch: 0,
-          observedAt: new Date().toISOString(),
+          observedAt: this.world.now().toISOString(),
           device: 'simulated',
         },
       ],
@@ -290,10 +283,10 @@ export class Story {
     const entry = write(id, shown.events, person);
     if (!entry) return;
     const draft = {
-      id: randomUUID(),
+      id: this.world.id(),
       ...entry,
       epoch: shown.ticket.epoch,
-      observedAt: new Date().toISOString(),
+      observedAt: this.world.now().toISOString(),
       device: 'simulated',
     } as unknown as TicketCommand;
     const actor = { person, role: session.person.role };
@@ -317,10 +310,10 @@ export class Story {
       device.line.cut = false;
       this.readsSession(device);
     }
-    const latest = Date.now() + SETTLES_WITHIN_MS;
+    const latest = this.world.now().getTime() + SETTLES_WITHIN_MS;
     let faults = await this.faults();
-    while (faults.length > 0 && Date.now() < latest) {
-      await pause(LOOKS_EVERY_MS);
+    while (faults.length > 0 && this.world.now().getTime() < latest) {
+      await this.world.wait(LOOKS_EVERY_MS);
       // The page asks again who is there while its stream is lost or it is locked.
       for (const { device } of this.screens) {
         if (device.open.some(needsSession)) this.readsSession(device);
@@ -332,11 +325,10 @@ export class Story {
 
   private async faults(): Promise<readonly string[]> {
     const faults: string[] = [];
-    const { store, id: shop } = this.shop;
-    const rack = await store.rack(shop);
+    const rack = await this.shop.rack();
     const refused = new Set(this.refused);
     for (const ticket of this.tickets) {
-      const events = await store.load(shop, ticket);
+      const events = await this.shop.events(ticket);
       for (const { draft, person } of this.recorded.filter((one) => one.ticket === ticket)) {
         const stored = events.filter(({ id }) => id === draft.id);
         if (stored.length === 0 && !refused.has(draft.id)) faults.push(`missing ${draft.id}`);
@@ -389,8 +381,4 @@ function shownTicket({ api, store }: Client, id: string) {
   const entered = enteredOn(id, state.outbox.entries, session.screen.people);
   const { ticket, events, waiting } = pendingOverlay()(id, file.events, entered, edition);
   return { ticket, events, edition, waiting: waiting.size };
-}
-
-function pause(milliseconds: number): Promise<void> {
-  return new Promise((resolve) => setTimeout(resolve, milliseconds));
 }

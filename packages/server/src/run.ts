@@ -71,7 +71,7 @@ export async function runServer(
   const presence = new PresenceTracker(db, hub, now);
   const listening = listen(database, store, hub, presence, log);
   const sweeping = setInterval(() => presence.sweep(), SWEEP_MS);
-  const beating = setInterval(() => hub.pushAll({ kind: 'beat' }), settings.beatMs ?? BEAT_MS);
+  const beating = setInterval(() => hub.pushAll({ kind: 'beat' }), BEAT_MS);
   await listening.ready;
   const photos = new PhotoStore(settings.photos);
   const app = createApp({

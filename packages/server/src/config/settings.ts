@@ -29,8 +29,6 @@ export const settings = z.object({
   /** Folder for what is kept outside the database. */
   photos: z.string(),
   sessionSecret: z.string().min(32),
-  /** How often the streams say that they live, in milliseconds; other than usual in stories. */
-  beatMs: z.number().int().min(1).optional(),
   lan: lan.optional(),
   database: z.object({
     host: z.string(),

@@ -1,0 +1,2 @@
+// Loads the checks of what comes from outside, which a page loads when it first needs them.
+import '../src/checked.ts';
