@@ -118,6 +118,7 @@ export type {
   DutySource,
   Family,
   Hazard,
+  Ids,
   KnowledgeSource,
   Mechanism,
   Place,

@@ -1,31 +1,69 @@
 import {
   DataTypes,
-  type InferAttributes,
-  type InferCreationAttributes,
   type Model,
+  type ModelAttributeColumnOptions,
+  type ModelStatic,
+  type Sequelize,
 } from 'sequelize';
 
-/** A row with these columns, as Sequelize sees it. */
-export type Row<Own> = Model<InferAttributes<Own & Model>, InferCreationAttributes<Own & Model>> &
-  Own;
+declare const holds: unique symbol;
+declare const mayBeLeftOut: unique symbol;
+/** A column, and what a row has in it. */
+interface Column<Value> extends ModelAttributeColumnOptions {
+  readonly [holds]?: Value;
+}
+/** One that a new row need not name. */
+interface Optional<Value> extends Column<Value> {
+  readonly [mayBeLeftOut]?: true;
+}
+type Columns = Readonly<Record<string, Column<unknown>>>;
+type Values<Of extends Columns> = {
+  -readonly [Name in keyof Of]: Of[Name] extends Column<infer Value> ? Value : never;
+};
+type OptionalIn<Of extends Columns> = {
+  [Name in keyof Of]: typeof mayBeLeftOut extends keyof Of[Name] ? Name : never;
+}[keyof Of];
+type NewRow<Of extends Columns> = Omit<Values<Of>, OptionalIn<Of>> &
+  Partial<Pick<Values<Of>, OptionalIn<Of>>>;
+type RowOf<Of extends Columns> = Model<Values<Of>, NewRow<Of>> & Values<Of>;
 
 const { DATE, INTEGER, JSONB, TEXT, UUID } = DataTypes;
 
 // Each is made anew for its column: Sequelize writes the column's name into what it is given.
-export const key = () => ({ type: UUID, primaryKey: true });
-export const id = () => ({ type: UUID, allowNull: false });
-export const perhapsId = () => ({ type: UUID, allowNull: true });
-export const text = () => ({ type: TEXT, allowNull: false });
-export const perhapsText = () => ({ type: TEXT, allowNull: true });
-export const whole = () => ({ type: INTEGER, allowNull: false });
-export const perhapsWhole = () => ({ type: INTEGER, allowNull: true });
-export const instant = () => ({ type: DATE, allowNull: false });
-export const perhapsInstant = () => ({ type: DATE, allowNull: true });
-export const document = () => ({ type: JSONB, allowNull: false });
+export const id = (): Column<string> => ({ type: UUID, allowNull: false });
+export const key = (): Column<string> => inKey(id());
+export const text = <Text extends string = string>(): Column<Text> => ({
+  type: TEXT,
+  allowNull: false,
+});
+export const whole = (): Column<number> => ({ type: INTEGER, allowNull: false });
+export const instant = (): Column<Date> => ({ type: DATE, allowNull: false });
+export const document = <Content>(): Column<Content> => ({ type: JSONB, allowNull: false });
 
-/** The migrations name and date the tables; Sequelize adds nothing of its own. */
-export const AS_MIGRATED = {
-  timestamps: false,
-  underscored: true,
-  freezeTableName: true,
-} as const;
+export function perhaps<Value>(column: Column<Value>): Optional<Value | null> {
+  return { ...column, allowNull: true };
+}
+
+export function inKey<Value>(column: Column<Value>): Column<Value> {
+  return { ...column, primaryKey: true };
+}
+
+export function fromZero(column: Column<number>): Optional<number> {
+  return { ...column, defaultValue: 0 };
+}
+
+/** A table as the migrations made it: they name and date, Sequelize adds nothing of its own. */
+export function table<Of extends Columns>(
+  db: Sequelize,
+  name: string,
+  columns: Of,
+): ModelStatic<RowOf<Of>> {
+  return db.define<RowOf<Of>>(name, columns as never, {
+    timestamps: false,
+    underscored: true,
+    freezeTableName: true,
+  });
+}
+
+/** A row of a table. */
+export type Row<Table> = Table extends ModelStatic<infer Found> ? Found : never;

@@ -2,204 +2,96 @@ import type { Role } from '@nodo/kernel';
 import type { KnowledgeSource } from '@nodo/knowledge';
 import type { TableEvent } from '@nodo/tables';
 import { type RecordedEvent, type TicketEvent, type TicketSummary, upgraded } from '@nodo/ticket';
-import type {
-  CreationOptional,
-  InferAttributes,
-  InferCreationAttributes,
-  Model,
-  ModelStatic,
-  Sequelize,
-} from 'sequelize';
+import type { CreationAttributes, Sequelize } from 'sequelize';
 import {
-  AS_MIGRATED,
   document,
+  fromZero,
   id,
+  inKey,
   instant,
   key,
-  perhapsId,
-  perhapsInstant,
-  perhapsText,
-  perhapsWhole,
+  perhaps,
+  type Row,
+  table,
   text,
   whole,
 } from './columns.ts';
 
 /** What both streams keep of an entry, whatever happened. */
-interface StreamRow {
-  shopId: string;
-  seq: number;
-  id: string;
-  type: string;
-  version: number;
-  actorId: string;
-  actorRole: Role;
-  device: string;
-  observedAt: Date;
-  receivedAt: Date;
-  body: object;
-}
-
-export interface TableEventRow
-  extends Model<InferAttributes<TableEventRow>, InferCreationAttributes<TableEventRow>>,
-    StreamRow {}
-
-export interface EventRow
-  extends Model<InferAttributes<EventRow>, InferCreationAttributes<EventRow>>,
-    StreamRow {
-  ticketId: string;
-  epoch: number;
-  knowledge: string;
-}
-
-export interface SummaryRow
-  extends Model<InferAttributes<SummaryRow>, InferCreationAttributes<SummaryRow>> {
-  shopId: string;
-  ticketId: string;
-  tag: number | null;
-  status: string;
-  customerId: string | null;
-  machineId: string | null;
-  changedAt: Date;
-  line: TicketSummary;
-}
-
-export interface CustomerRow
-  extends Model<InferAttributes<CustomerRow>, InferCreationAttributes<CustomerRow>> {
-  shopId: string;
-  id: string;
-  name: string;
-  phone: string;
-  other: string;
-  reach: string;
-  notes: string;
-  revision: CreationOptional<number>;
-  mergedInto: CreationOptional<string | null>;
-  erasedAt: CreationOptional<Date | null>;
-}
-
-export interface PersonRow
-  extends Model<InferAttributes<PersonRow>, InferCreationAttributes<PersonRow>> {
-  shopId: string;
-  id: string;
-  login: string;
-  name: string;
-  initials: string;
-  role: string;
-  thread: number;
-  /** Null as long as nobody has turned the lead's code into a password. */
-  passwordHash: string | null;
-  pinHash: CreationOptional<string | null>;
-  lockedAt: CreationOptional<Date | null>;
-}
-
-export interface ShopRow extends Model<InferAttributes<ShopRow>, InferCreationAttributes<ShopRow>> {
-  id: string;
-  name: string;
-}
-
-export interface EditionRow
-  extends Model<InferAttributes<EditionRow>, InferCreationAttributes<EditionRow>> {
-  shopId: string;
-  hash: string;
-  content: KnowledgeSource;
-}
-
-export interface Models {
-  readonly events: ModelStatic<EventRow>;
-  readonly tableEvents: ModelStatic<TableEventRow>;
-  readonly summaries: ModelStatic<SummaryRow>;
-  readonly customers: ModelStatic<CustomerRow>;
-  readonly people: ModelStatic<PersonRow>;
-  readonly shops: ModelStatic<ShopRow>;
-  readonly editions: ModelStatic<EditionRow>;
-}
-
 const streamColumns = () => ({
   shopId: key(),
-  seq: { ...whole(), primaryKey: true },
+  seq: inKey(whole()),
   id: id(),
   type: text(),
   version: whole(),
   actorId: id(),
-  actorRole: text(),
+  actorRole: text<Role>(),
   device: text(),
   observedAt: instant(),
   receivedAt: instant(),
-  body: document(),
+  body: document<object>(),
 });
 
 /** The tables as the migrations made them. */
-export function defineModels(db: Sequelize): Models {
+export function defineModels(db: Sequelize) {
   return {
-    events: db.define<EventRow>(
-      'ticket_event',
-      {
-        ...streamColumns(),
-        ticketId: key(),
-        epoch: whole(),
-        knowledge: text(),
-      },
-      AS_MIGRATED,
-    ),
-    tableEvents: db.define<TableEventRow>('table_event', streamColumns(), AS_MIGRATED),
-    summaries: db.define<SummaryRow>(
-      'ticket_summary',
-      {
-        shopId: key(),
-        ticketId: key(),
-        tag: perhapsWhole(),
-        status: text(),
-        customerId: perhapsId(),
-        machineId: perhapsId(),
-        changedAt: instant(),
-        line: document(),
-      },
-      AS_MIGRATED,
-    ),
-    customers: db.define<CustomerRow>(
-      'customer',
-      {
-        shopId: key(),
-        id: key(),
-        name: text(),
-        phone: text(),
-        other: text(),
-        reach: text(),
-        notes: text(),
-        revision: { ...whole(), defaultValue: 0 },
-        mergedInto: perhapsId(),
-        erasedAt: perhapsInstant(),
-      },
-      AS_MIGRATED,
-    ),
-    people: db.define<PersonRow>(
-      'person',
-      {
-        shopId: key(),
-        id: key(),
-        login: text(),
-        name: text(),
-        initials: text(),
-        role: text(),
-        thread: whole(),
-        passwordHash: perhapsText(),
-        pinHash: perhapsText(),
-        lockedAt: perhapsInstant(),
-      },
-      AS_MIGRATED,
-    ),
-    shops: db.define<ShopRow>('shop', { id: key(), name: text() }, AS_MIGRATED),
-    editions: db.define<EditionRow>(
-      'knowledge_edition',
-      {
-        shopId: key(),
-        hash: { ...text(), primaryKey: true },
-        content: document(),
-      },
-      AS_MIGRATED,
-    ),
+    events: table(db, 'ticket_event', {
+      ...streamColumns(),
+      ticketId: key(),
+      epoch: whole(),
+      knowledge: text(),
+    }),
+    tableEvents: table(db, 'table_event', streamColumns()),
+    summaries: table(db, 'ticket_summary', {
+      shopId: key(),
+      ticketId: key(),
+      tag: perhaps(whole()),
+      status: text(),
+      customerId: perhaps(id()),
+      machineId: perhaps(id()),
+      changedAt: instant(),
+      line: document<TicketSummary>(),
+    }),
+    customers: table(db, 'customer', {
+      shopId: key(),
+      id: key(),
+      name: text(),
+      phone: text(),
+      other: text(),
+      reach: text(),
+      notes: text(),
+      revision: fromZero(whole()),
+      mergedInto: perhaps(id()),
+      erasedAt: perhaps(instant()),
+    }),
+    people: table(db, 'person', {
+      shopId: key(),
+      id: key(),
+      login: text(),
+      name: text(),
+      initials: text(),
+      role: text(),
+      thread: whole(),
+      /** Null as long as nobody has turned the lead's code into a password. */
+      passwordHash: perhaps(text()),
+      pinHash: perhaps(text()),
+      lockedAt: perhaps(instant()),
+    }),
+    shops: table(db, 'shop', { id: key(), name: text() }),
+    editions: table(db, 'knowledge_edition', {
+      shopId: key(),
+      hash: inKey(text()),
+      content: document<KnowledgeSource>(),
+    }),
   };
 }
+
+export type Models = ReturnType<typeof defineModels>;
+export type EventRow = Row<Models['events']>;
+export type TableEventRow = Row<Models['tableEvents']>;
+export type SummaryRow = Row<Models['summaries']>;
+export type CustomerRow = Row<Models['customers']>;
+export type PersonRow = Row<Models['people']>;
 
 /** A stored event as this version reads it. */
 export function toEvent(row: EventRow): TicketEvent {
@@ -211,7 +103,7 @@ export function toEvent(row: EventRow): TicketEvent {
   });
 }
 
-export function fromEvent(shop: string, event: TicketEvent): InferCreationAttributes<EventRow> {
+export function fromEvent(shop: string, event: TicketEvent): CreationAttributes<EventRow> {
   return {
     ...fromStreamed(shop, event),
     ticketId: event.ticket,
@@ -225,7 +117,10 @@ export function toTableEvent(row: TableEventRow): TableEvent {
 }
 
 /** The columns of either stream, for an entry of a shop. */
-export function fromStreamed(shop: string, event: TicketEvent | TableEvent): StreamRow {
+export function fromStreamed(
+  shop: string,
+  event: TicketEvent | TableEvent,
+): CreationAttributes<TableEventRow> {
   return {
     shopId: shop,
     seq: event.seq,
@@ -241,7 +136,9 @@ export function fromStreamed(shop: string, event: TicketEvent | TableEvent): Str
   };
 }
 
-function toStreamed(row: StreamRow): Omit<RecordedEvent, 'ticket' | 'epoch' | 'knowledge'> {
+function toStreamed(
+  row: EventRow | TableEventRow,
+): Omit<RecordedEvent, 'ticket' | 'epoch' | 'knowledge'> {
   return {
     id: row.id,
     seq: row.seq,
