@@ -1,18 +1,9 @@
-import type { ReactNode } from 'react';
 import { BOXES } from './boxes.tsx';
 import { DRAWINGS } from './drawings.tsx';
+import type { PartStates } from './partStates.ts';
 import { SIGNS } from './signs.tsx';
 
-/** One state of a part: what it is called here, and the part in it. */
-interface Sample {
-  readonly state: string;
-  readonly shown: ReactNode;
-}
-
-/** The parts of a kind, each by its name in the code. */
-export type Parts = Readonly<Record<string, readonly Sample[]>>;
-
-const KINDS: readonly (readonly [title: string, parts: Parts])[] = [
+const KINDS: readonly (readonly [title: string, parts: PartStates])[] = [
   ['To act and to answer', BOXES],
   ['To tell', SIGNS],
   ['To show', DRAWINGS],

@@ -4,11 +4,14 @@ import { Choices, Toggles } from '../src/instruments/frame/bits.tsx';
 import { NumberField } from '../src/instruments/frame/NumberField.tsx';
 import { AnswerButton } from '../src/ticket/check/AnswerButton.tsx';
 import { Button, type ButtonProps } from '../src/ui/Button.tsx';
+import { CheckBox, CheckBoxes } from '../src/ui/CheckBox.tsx';
 import { DayField } from '../src/ui/DayField.tsx';
 import { Select, TextArea, TextField } from '../src/ui/Field.tsx';
+import { Form } from '../src/ui/Form.tsx';
 import { Modal } from '../src/ui/Modal.tsx';
 import { ReasonForm } from '../src/ui/ReasonForm.tsx';
-import type { Parts } from './Parts.tsx';
+import { TextLink } from '../src/ui/TextLink.tsx';
+import type { PartStates } from './partStates.ts';
 
 const LONG =
   'The needle is bent to the left, its point is burred, and the thread guide above it is open';
@@ -44,6 +47,15 @@ function Toggled({ first }: { readonly first: ReadonlySet<string> | undefined })
   );
 }
 
+function Ticked({ first }: { readonly first: readonly string[] }) {
+  const [ticked, setTicked] = useState(first);
+  const options = [
+    ['foot', 'Zigzag foot'],
+    ['lead', 'Foot control and lead'],
+  ] as const;
+  return <CheckBoxes options={options} ticked={ticked} onTick={setTicked} />;
+}
+
 function Sheet({ children }: { readonly children: string }) {
   const [open, setOpen] = useState(false);
   return (
@@ -57,7 +69,7 @@ function Sheet({ children }: { readonly children: string }) {
 }
 
 /** What somebody presses or fills in. */
-export const BOXES: Parts = {
+export const BOXES: PartStates = {
   Button: [
     ...LOOKS.map((look) => ({ state: look, shown: <Button look={look}>Do it</Button> })),
     ...LOOKS.map((look) => ({
@@ -101,6 +113,37 @@ export const BOXES: Parts = {
     { state: 'one is there', shown: <Toggled first={new Set(['lint'])} /> },
     { state: 'nothing is there', shown: <Toggled first={new Set()} /> },
   ],
+  CheckBox: [
+    {
+      state: 'is so',
+      shown: (
+        <CheckBox checked onCheck={nothing}>
+          It came back
+        </CheckBox>
+      ),
+    },
+    {
+      state: 'is not, long words',
+      shown: (
+        <CheckBox checked={false} onCheck={nothing} className="max-w-72">
+          {LONG}
+        </CheckBox>
+      ),
+    },
+  ],
+  CheckBoxes: [{ state: 'one of two', shown: <Ticked first={['lead']} /> }],
+  TextLink: [{ state: 'a link', shown: <TextLink to="/">To the Rack</TextLink> }],
+  Form: [
+    {
+      state: 'a line and its button',
+      shown: (
+        <Form className="flex items-end gap-3" onSubmit={nothing}>
+          <TextField label="Shelf" />
+          <Button type="submit">Put it there</Button>
+        </Form>
+      ),
+    },
+  ],
   TextField: [
     { state: 'empty', shown: <TextField label="Name" /> },
     { state: 'with a hint', shown: <TextField label="Tag" hint="As it hangs on it." /> },
@@ -125,10 +168,13 @@ export const BOXES: Parts = {
     {
       state: 'one of a few',
       shown: (
-        <Select label="Shelf">
-          <option>A</option>
-          <option>{LONG}</option>
-        </Select>
+        <Select
+          label="Shelf"
+          options={[
+            ['a', 'A'],
+            ['b', LONG],
+          ]}
+        />
       ),
     },
   ],

@@ -3,7 +3,7 @@ import { BobbinTurns } from '../src/drawing/BobbinTurns.tsx';
 import { ClockRing } from '../src/drawing/ClockRing.tsx';
 import { PlaceDrawing } from '../src/drawing/PlaceDrawing.tsx';
 import { Silhouette } from '../src/drawing/Silhouette.tsx';
-import type { Parts } from './Parts.tsx';
+import type { PartStates } from './partStates.ts';
 
 const FAMILIES = [...KNOWLEDGE.families.values()];
 /** Wherever a check of the first family takes the hand. */
@@ -14,7 +14,7 @@ const PLACES = [
 ];
 
 /** The drawings, each where it differs. */
-export const DRAWINGS: Parts = {
+export const DRAWINGS: PartStates = {
   Silhouette: FAMILIES.map(({ id, title }) => ({
     state: title,
     shown: <Silhouette family={id} />,

@@ -1,5 +1,6 @@
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
+import { MemoryRouter } from 'react-router';
 import { Parts } from './Parts.tsx';
 import '../src/styles.css';
 
@@ -13,6 +14,8 @@ const root = document.getElementById('root');
 if (!root) throw new Error('The page has no #root to draw into.');
 createRoot(root).render(
   <StrictMode>
-    <Parts theme={theme} />
+    <MemoryRouter>
+      <Parts theme={theme} />
+    </MemoryRouter>
   </StrictMode>,
 );

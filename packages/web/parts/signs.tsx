@@ -7,7 +7,7 @@ import { FormError } from '../src/ui/FormError.tsx';
 import { Key } from '../src/ui/Key.tsx';
 import { PersonMark } from '../src/ui/PersonMark.tsx';
 import { Blank, Sewing } from '../src/ui/Stitches.tsx';
-import type { Parts } from './Parts.tsx';
+import type { PartStates } from './partStates.ts';
 
 const PROVENANCES: readonly Provenance[] = [
   'published',
@@ -23,7 +23,7 @@ function Broken(): never {
 }
 
 /** What says something and takes nothing. */
-export const SIGNS: Parts = {
+export const SIGNS: PartStates = {
   Reading: [
     {
       state: 'within its limits',

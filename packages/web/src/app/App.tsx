@@ -1,6 +1,6 @@
 import type { CallError } from '@nodo/client';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
-import { BrowserRouter, Link, Route, Routes } from 'react-router';
+import { BrowserRouter, Route, Routes } from 'react-router';
 import { Toaster } from 'sonner';
 import { useSessionQuery } from '../api/client.ts';
 import { useStreamState } from '../api/useStreamState.ts';
@@ -12,6 +12,7 @@ import { SessionProvider } from '../session/SessionContext.tsx';
 import { Button } from '../ui/Button.tsx';
 import { ErrorBoundary } from '../ui/ErrorBoundary.tsx';
 import { Blank, Sewing } from '../ui/Stitches.tsx';
+import { TextLink } from '../ui/TextLink.tsx';
 import { Frame } from './shell/Frame.tsx';
 
 const CounterView = lazy(() => import('../features/counter/CounterView.tsx'));
@@ -114,8 +115,7 @@ function Shop() {
 
 function Broken() {
   return (
-    <Blank title={m.shell.brokenTitle}>
-      <p>{m.shell.broken}</p>
+    <Blank title={m.shell.brokenTitle} text={m.shell.broken}>
       <Button look="main" onClick={() => window.location.reload()}>
         {m.shell.loadAgain}
       </Button>
@@ -126,9 +126,7 @@ function Broken() {
 function NothingHere() {
   return (
     <Blank title={m.shell.nothingHere}>
-      <Link to="/" className="inline-flex min-h-11 items-center underline underline-offset-4">
-        {m.shell.backToRack}
-      </Link>
+      <TextLink to="/">{m.shell.backToRack}</TextLink>
     </Blank>
   );
 }
@@ -137,8 +135,7 @@ function Unreachable({ onRetry }: { readonly onRetry: () => void }) {
   useRetry(onRetry);
   return (
     <main>
-      <Blank title={m.shell.unreachableTitle}>
-        <p>{m.shell.unreachable}</p>
+      <Blank title={m.shell.unreachableTitle} text={m.shell.unreachable}>
         <Button look="main" onClick={onRetry}>
           {m.shell.tryAgain}
         </Button>

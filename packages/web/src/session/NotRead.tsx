@@ -1,4 +1,3 @@
-import type { CallError } from '@nodo/client';
 import { faultWords } from '../messages/errors.ts';
 import { m } from '../messages/index.ts';
 import { Button } from '../ui/Button.tsx';
@@ -12,13 +11,12 @@ export function NotRead({
 }: {
   /** What could not be read. */
   readonly title: string;
-  readonly fault: CallError | undefined;
-  readonly again: () => void;
+  readonly fault: unknown;
+  readonly again: () => unknown;
 }) {
   return fault ? (
-    <Blank title={title}>
-      <p>{faultWords(fault)}</p>
-      <Button look="main" onClick={again}>
+    <Blank title={title} text={faultWords(fault)}>
+      <Button look="main" onClick={() => void again()}>
         {m.shell.tryAgain}
       </Button>
     </Blank>

@@ -19,13 +19,8 @@ export function SpokenSelect({
       label={label}
       className={className}
       value={how}
-      onChange={({ target }) => onChange(target.value as Spoken)}
-    >
-      {SPOKEN.map((one) => (
-        <option key={one} value={one}>
-          {m.life.spoken(one)}
-        </option>
-      ))}
-    </Select>
+      onText={(typed) => onChange(typed as Spoken)}
+      options={SPOKEN.map((one) => [one, m.life.spoken(one)] as const)}
+    />
   );
 }

@@ -1,9 +1,9 @@
 import type { Visit } from '@nodo/api';
 import { SHIPPED } from '@nodo/knowledge';
 import type { MachineProfile } from '@nodo/shop';
-import { Link } from 'react-router';
 import { m, write } from '../messages/index.ts';
 import { useTables } from '../session/useTables.ts';
+import { TextLink } from '../ui/TextLink.tsx';
 
 /** What was found, done, put in and measured each time a machine was here, and what was left. */
 export function Visits({
@@ -21,12 +21,9 @@ export function Visits({
     <ol className="flex flex-col gap-4">
       {visits.map(({ line, setUp, parts, measures, repairs, waived, leftOpen }) => (
         <li key={line.ticket} className="border-l-3 border-edge pl-3">
-          <Link
-            to={`/t/${line.ticket}`}
-            className="inline-flex min-h-11 items-center gap-2 font-semibold underline underline-offset-4"
-          >
+          <TextLink to={`/t/${line.ticket}`} className="gap-2 font-semibold">
             {write.day(line.takenInAt)}
-          </Link>
+          </TextLink>
           <span className="ml-2 text-sm text-quiet">
             {[
               m.life.standing(line.standing),

@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react';
-import { Link } from 'react-router';
 import { m } from '../messages/index.ts';
 import { NotRead } from '../session/NotRead.tsx';
 import { Blank } from '../ui/Stitches.tsx';
+import { TextLink } from '../ui/TextLink.tsx';
 import { TicketProvider } from './TicketContext.tsx';
 import { useShownTicket } from './useShownTicket.ts';
 
@@ -24,11 +24,8 @@ export function TicketGate({
   }
   if (fault?.kind === 'refused') {
     return (
-      <Blank title={m.refusals[fault.refusal.code](fault.refusal)}>
-        <p>{m.bench.missing}</p>
-        <Link to="/" className="inline-flex min-h-11 items-center underline underline-offset-4">
-          {m.shell.backToRack}
-        </Link>
+      <Blank title={m.refusals[fault.refusal.code](fault.refusal)} text={m.bench.missing}>
+        <TextLink to="/">{m.shell.backToRack}</TextLink>
       </Blank>
     );
   }

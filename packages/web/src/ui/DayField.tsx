@@ -18,7 +18,7 @@ export function DayField({
       {...field}
       type="date"
       value={value ?? ''}
-      onChange={({ target }) => onChange(readDay(target.value))}
+      onText={(typed) => onChange(readDay(typed))}
     />
   );
 }

@@ -10,6 +10,11 @@ interface Labelled {
   readonly error?: string | undefined;
 }
 
+interface Typed {
+  /** Hears what stands in the box after each change. */
+  readonly onText?: ((text: string) => void) | undefined;
+}
+
 /** Ties a box to its label, hint and error. */
 function Field({
   label,
@@ -59,22 +64,39 @@ export function TextField({
   hint,
   error,
   className,
+  onText,
   ...rest
-}: Labelled & ComponentProps<'input'>) {
+}: Labelled & Typed & ComponentProps<'input'>) {
   const frame = { label, hint, error, className };
-  return <Field {...frame} box={(ties) => <input dir="auto" {...ties} {...rest} />} />;
+  const hear = onText && { onChange: heardBy(onText) };
+  return <Field {...frame} box={(ties) => <input dir="auto" {...ties} {...hear} {...rest} />} />;
 }
 
-/** One of a few. */
+/** One of a few, each by its value and what it is called. */
 export function Select({
   label,
   hint,
   error,
   className,
+  onText,
+  options,
   ...rest
-}: Labelled & ComponentProps<'select'>) {
+}: Labelled &
+  Typed & { readonly options: readonly (readonly [value: string | number, text: string])[] } & Omit<
+    ComponentProps<'select'>,
+    'children'
+  >) {
   const frame = { label, hint, error, className };
-  return <Field {...frame} box={(ties) => <select {...ties} {...rest} />} />;
+  const box = (ties: object) => (
+    <select {...ties} onChange={onText && heardBy(onText)} {...rest}>
+      {options.map(([value, text]) => (
+        <option key={value} value={value}>
+          {text}
+        </option>
+      ))}
+    </select>
+  );
+  return <Field {...frame} box={box} />;
 }
 
 /** Several lines of text. */
@@ -83,8 +105,14 @@ export function TextArea({
   hint,
   error,
   className,
+  onText,
   ...rest
-}: Labelled & ComponentProps<'textarea'>) {
+}: Labelled & Typed & ComponentProps<'textarea'>) {
   const frame = { label, hint, error, className };
-  return <Field {...frame} box={(ties) => <textarea dir="auto" {...ties} {...rest} />} />;
+  const hear = onText && { onChange: heardBy(onText) };
+  return <Field {...frame} box={(ties) => <textarea dir="auto" {...ties} {...hear} {...rest} />} />;
+}
+
+function heardBy(onText: (text: string) => void) {
+  return ({ target }: { readonly target: { readonly value: string } }) => onText(target.value);
 }

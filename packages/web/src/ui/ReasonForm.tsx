@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Button } from './Button.tsx';
 import { TextField } from './Field.tsx';
+import { Form } from './Form.tsx';
 
 const LEAST_LETTERS = 3;
 
@@ -16,23 +17,11 @@ export function ReasonForm({
 }) {
   const [reason, setReason] = useState('');
   return (
-    <form
-      className="mt-4 flex max-w-xl flex-col gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        onSubmit(reason.trim());
-      }}
-    >
-      <TextField
-        label={label}
-        value={reason}
-        maxLength={500}
-        autoFocus
-        onChange={(event) => setReason(event.target.value)}
-      />
+    <Form className="mt-4 flex max-w-xl flex-col gap-3" onSubmit={() => onSubmit(reason.trim())}>
+      <TextField label={label} value={reason} maxLength={500} autoFocus onText={setReason} />
       <Button type="submit" disabled={reason.trim().length < LEAST_LETTERS}>
         {submit}
       </Button>
-    </form>
+    </Form>
   );
 }

@@ -23,13 +23,16 @@ export function Sewing({ label }: { readonly label: string }) {
 /** A whole place with nothing in it, or nothing to be had: what it is and what to do. */
 export function Blank({
   title,
+  text,
   within = false,
   children,
 }: {
   readonly title: string;
+  readonly text?: string;
   /** It stands in a view that has its own heading. */
   readonly within?: boolean;
-  readonly children: React.ReactNode;
+  /** What can be done. */
+  readonly children?: React.ReactNode;
 }) {
   const Heading = within ? 'h2' : 'h1';
   return (
@@ -44,6 +47,7 @@ export function Blank({
         />
       </svg>
       <Heading className="text-2xl font-bold">{title}</Heading>
+      {text !== undefined && <p>{text}</p>}
       {children}
     </div>
   );

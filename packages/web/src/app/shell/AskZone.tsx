@@ -1,9 +1,9 @@
 import type { ShopRecord } from '@nodo/api';
-import { Link } from 'react-router';
 import { useChangeShopMutation, useShopQuery } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { TextLink } from '../../ui/TextLink.tsx';
 
 /** Asks a lead where the shop is, as long as its time zone is only its server's. */
 export function AskZone() {
@@ -24,9 +24,7 @@ function Question({ sheet: { revision, card } }: { readonly sheet: ShopRecord })
       <Button disabled={isLoading} onClick={() => void change({ revision, card })}>
         {words.zoneYes}
       </Button>
-      <Link to="/shop" className="inline-flex min-h-11 items-center underline underline-offset-4">
-        {words.zoneOther}
-      </Link>
+      <TextLink to="/shop">{words.zoneOther}</TextLink>
     </section>
   );
 }

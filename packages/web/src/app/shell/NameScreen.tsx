@@ -1,4 +1,3 @@
-import type { CallError } from '@nodo/client';
 import { useState } from 'react';
 import { useNameScreenMutation } from '../../api/client.ts';
 import { faultWords } from '../../messages/errors.ts';
@@ -6,6 +5,7 @@ import { m } from '../../messages/index.ts';
 import { deviceName, nameDevice } from '../../store/device.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
+import { Form } from '../../ui/Form.tsx';
 import { FormError } from '../../ui/FormError.tsx';
 
 /** What the shop calls this screen: the lead finds it by that, and entries are signed with it. */
@@ -21,25 +21,19 @@ export function NameScreen({ onDone }: { readonly onDone: () => void }) {
     onDone();
   };
   return (
-    <form
-      className="flex max-w-sm flex-col gap-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void submit();
-      }}
-    >
+    <Form className="flex max-w-sm flex-col gap-4" onSubmit={submit}>
       <TextField
         label={words.screenName}
         hint={words.screenNameHint}
         autoFocus
         maxLength={64}
         value={name}
-        onChange={(event) => setName(event.target.value)}
+        onText={setName}
       />
-      <FormError>{error && !isLoading ? faultWords(error as CallError) : ''}</FormError>
+      <FormError>{error ? faultWords(error) : ''}</FormError>
       <Button look="main" type="submit" disabled={isLoading || name.trim() === ''}>
         {words.save}
       </Button>
-    </form>
+    </Form>
   );
 }

@@ -1,10 +1,10 @@
-import type { CallError } from '@nodo/client';
 import { useState } from 'react';
 import { useChangePersonMutation } from '../../api/client.ts';
 import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
+import { Form } from '../../ui/Form.tsx';
 
 /** The PIN of one of the screen's people, who then stands at it. */
 export function PinForm({
@@ -24,13 +24,7 @@ export function PinForm({
     if (!refused) onDone?.();
   };
   return (
-    <form
-      className="flex max-w-xs flex-col gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void go();
-      }}
-    >
+    <Form className="flex max-w-xs flex-col gap-3" onSubmit={go}>
       <TextField
         label={m.shell.person.pinOf(person.name)}
         type="password"
@@ -39,14 +33,12 @@ export function PinForm({
         autoFocus
         maxLength={8}
         value={pin}
-        error={
-          error && !isLoading ? faultWords(error as CallError, m.shell.person.needsLine) : undefined
-        }
-        onChange={(event) => setPin(event.target.value.replaceAll(/\D/g, ''))}
+        error={error ? faultWords(error, m.shell.person.needsLine) : undefined}
+        onText={(typed) => setPin(typed.replaceAll(/\D/g, ''))}
       />
       <Button look="main" type="submit" disabled={pin.length < 4 || isLoading}>
         {submit}
       </Button>
-    </form>
+    </Form>
   );
 }

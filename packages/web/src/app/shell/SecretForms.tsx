@@ -1,4 +1,3 @@
-import type { CallError } from '@nodo/client';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useChangePasswordMutation, useSetPinMutation } from '../../api/client.ts';
@@ -6,6 +5,7 @@ import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
+import { Form } from '../../ui/Form.tsx';
 import { FormError } from '../../ui/FormError.tsx';
 
 const words = m.shell.person;
@@ -18,7 +18,7 @@ export function SetPin({ onDone }: { readonly onDone: () => void }) {
       lead={words.setPinLead}
       fresh={{ label: words.pin, inputMode: 'numeric', maxLength: 8, pattern: /^\d{4,8}$/ }}
       busy={isLoading}
-      error={error as CallError | undefined}
+      error={error}
       onSubmit={async (password, pin) => {
         const { error: refused } = await setPin({ password, pin });
         if (refused) return;
@@ -37,7 +37,7 @@ export function ChangePassword({ onDone }: { readonly onDone: () => void }) {
       lead={m.shell.signIn.freshHint}
       fresh={{ label: m.shell.signIn.fresh, maxLength: 200, pattern: /^.{10,200}$/s }}
       busy={isLoading}
-      error={error as CallError | undefined}
+      error={error}
       onSubmit={async (password, fresh) => {
         const { error: refused } = await change({ password, fresh });
         if (refused) return;
@@ -63,26 +63,20 @@ function SecretForm({
     readonly inputMode?: 'numeric';
   };
   readonly busy: boolean;
-  readonly error: CallError | undefined;
+  readonly error: unknown;
   readonly onSubmit: (password: string, fresh: string) => Promise<void>;
 }) {
   const [password, setPassword] = useState('');
   const [fresh, setFresh] = useState('');
   return (
-    <form
-      className="flex max-w-sm flex-col gap-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void onSubmit(password, fresh);
-      }}
-    >
+    <Form className="flex max-w-sm flex-col gap-4" onSubmit={() => onSubmit(password, fresh)}>
       <TextField
         label={words.password}
         type="password"
         autoComplete="current-password"
         autoFocus
         value={password}
-        onChange={(event) => setPassword(event.target.value)}
+        onText={setPassword}
       />
       <TextField
         {...input}
@@ -91,12 +85,12 @@ function SecretForm({
         type="password"
         autoComplete="new-password"
         value={fresh}
-        onChange={(event) => setFresh(event.target.value)}
+        onText={setFresh}
       />
       <FormError>{error && !busy ? faultWords(error) : ''}</FormError>
       <Button look="main" type="submit" disabled={busy || password === '' || !pattern.test(fresh)}>
         {words.save}
       </Button>
-    </form>
+    </Form>
   );
 }

@@ -152,7 +152,7 @@ function WaiveSheet({
         rows={3}
         maxLength={500}
         value={reason}
-        onChange={(event) => setReason(event.target.value)}
+        onText={setReason}
       />
       <div className="mt-4 flex gap-3">
         <Button

@@ -5,6 +5,7 @@ import { m } from '../../messages/index.ts';
 import { PhotoForm } from '../../ticket/photo/PhotoForm.tsx';
 import { useTicket } from '../../ticket/TicketContext.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { CheckBox } from '../../ui/CheckBox.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { Modal } from '../../ui/Modal.tsx';
 import { OwnCauseForm } from './OwnCauseForm.tsx';
@@ -55,13 +56,7 @@ function Search(props: SomethingElseProps) {
   }
   return (
     <>
-      <TextField
-        label={words.find}
-        value={wanted}
-        autoFocus
-        maxLength={500}
-        onChange={(event) => setWanted(event.target.value)}
-      />
+      <TextField label={words.find} value={wanted} autoFocus maxLength={500} onText={setWanted} />
       <div className="mt-2 overflow-y-auto">
         <Hits
           title={words.checks}
@@ -110,15 +105,13 @@ function Search(props: SomethingElseProps) {
           </>
         )}
         {checkTitle !== undefined && (
-          <label className="mt-3 flex min-h-11 items-center gap-3">
-            <input
-              type="checkbox"
-              className="size-5 accent-own"
-              checked={isAboutCheck}
-              onChange={({ target }) => setIsAboutCheck(target.checked)}
-            />
+          <CheckBox
+            className="mt-3"
+            checked={isAboutCheck}
+            onCheck={(isSo) => setIsAboutCheck(isSo)}
+          >
             {words.about(checkTitle)}
-          </label>
+          </CheckBox>
         )}
         <Button className="mt-3" onClick={() => setFurther('photo')}>
           <Camera aria-hidden size={20} /> {m.bench.photo.offer}

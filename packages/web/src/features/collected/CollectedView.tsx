@@ -1,4 +1,3 @@
-import type { CallError } from '@nodo/client';
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
@@ -29,22 +28,8 @@ export default function CollectedView() {
     if (hasNextPage && !isFetchingNextPage && last >= lines.length - AHEAD) void fetchNextPage();
   }, [hasNextPage, isFetchingNextPage, last, lines.length, fetchNextPage]);
   const words = m.cards.collected;
-  if (!data) {
-    return (
-      <NotRead
-        title={words.failed}
-        fault={error as CallError | undefined}
-        again={() => void refetch()}
-      />
-    );
-  }
-  if (lines.length === 0) {
-    return (
-      <Blank title={words.title}>
-        <p>{words.none}</p>
-      </Blank>
-    );
-  }
+  if (!data) return <NotRead title={words.failed} fault={error} again={refetch} />;
+  if (lines.length === 0) return <Blank title={words.title} text={words.none} />;
   return (
     <section className="px-6 py-4" aria-labelledby="collected-title">
       <h1 id="collected-title" className="text-2xl font-bold">

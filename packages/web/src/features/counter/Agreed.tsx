@@ -61,7 +61,7 @@ export function Agreed({
             value={draft.limitAmount}
             inputMode="decimal"
             className="max-w-48"
-            onChange={({ target }) => set({ limitAmount: target.value })}
+            onText={(limitAmount) => set({ limitAmount })}
           />
         )}
         <SpokenSelect

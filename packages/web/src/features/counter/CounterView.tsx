@@ -25,6 +25,7 @@ import { SoundsLike } from '../../shop/intake/SoundsLike.tsx';
 import { CustomerFields, MachineFields } from '../../shop/intake/WhoAndWhat.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TextArea } from '../../ui/Field.tsx';
+import { Form } from '../../ui/Form.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
 import { Agreed } from './Agreed.tsx';
 import { KnownMachine } from './KnownMachine.tsx';
@@ -38,13 +39,8 @@ import { TheirMachines, WhichMachine } from './WhichMachine.tsx';
 /** Takes a machine in: whose, which, what the customer says. */
 export default function CounterView() {
   const session = useSession();
-  if (!mayTakeIn(session.person.role)) {
-    return (
-      <Blank title={m.counter.title}>
-        <p>{m.counter.noRights}</p>
-      </Blank>
-    );
-  }
+  if (!mayTakeIn(session.person.role))
+    return <Blank title={m.counter.title} text={m.counter.noRights} />;
   return <IntakeSheet />;
 }
 
@@ -93,14 +89,7 @@ function IntakeSheet() {
   const complaint = model.checks.get(COMPLAINT)?.findings ?? [];
   const context = model.checks.get(CONTEXT)?.findings ?? [];
   return (
-    <form
-      onSubmit={(event) => {
-        event.preventDefault();
-        void submit();
-      }}
-      noValidate
-      className="flex flex-1 flex-col lg:flex-row"
-    >
+    <Form onSubmit={submit} noValidate className="flex flex-1 flex-col lg:flex-row">
       <div className="min-w-0 flex-1 px-6 py-4">
         <h1 className="mb-4 text-2xl font-bold">{m.counter.title}</h1>
         {draft.call === null ? (
@@ -142,7 +131,7 @@ function IntakeSheet() {
           value={draft.words}
           maxLength={2000}
           disabled={draft.call !== null}
-          onChange={({ target }) => set({ words: target.value })}
+          onText={(words) => set({ words })}
         />
         <ComplaintTicks
           findings={complaint}
@@ -178,7 +167,7 @@ function IntakeSheet() {
           </Button>
         </div>
       </aside>
-    </form>
+    </Form>
   );
 }
 

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { m, write } from '../../messages/index.ts';
 import { Visits } from '../../shop/Visits.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { CheckBox } from '../../ui/CheckBox.tsx';
 
 /** What is known of the machine on the counter: earlier visits, and what was left open then. */
 export function KnownMachine({
@@ -45,15 +46,12 @@ export function KnownMachine({
         </p>
       )}
       {last && (
-        <label className="flex min-h-11 items-center gap-3">
-          <input
-            type="checkbox"
-            className="size-5 accent-own"
-            checked={comebackOf === last.line.ticket}
-            onChange={({ target }) => onComeback(target.checked ? last.line.ticket : null)}
-          />
+        <CheckBox
+          checked={comebackOf === last.line.ticket}
+          onCheck={(isSo) => onComeback(isSo ? last.line.ticket : null)}
+        >
           {words.comeback(write.day(last.line.changedAt))}
-        </label>
+        </CheckBox>
       )}
       {visits.length > 0 && (
         <div className="mt-2 max-h-72 overflow-y-auto">

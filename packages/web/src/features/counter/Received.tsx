@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
+import { CheckBoxes } from '../../ui/CheckBox.tsx';
 import { TextArea, TextField } from '../../ui/Field.tsx';
 
 /** What came with the machine, and how it looks from outside. */
@@ -27,33 +28,19 @@ export function Received({
     <fieldset className="mt-5">
       <legend className="font-semibold">{words.title}</legend>
       <div className="flex flex-wrap gap-2">
-        {all.map((one) => (
-          <label
-            key={one}
-            className="flex min-h-11 items-center gap-2 rounded-md border-2 border-edge px-3 has-checked:border-ink has-checked:bg-sunk has-checked:font-semibold has-focus-visible:outline-3 has-focus-visible:outline-own"
-          >
-            <input
-              type="checkbox"
-              className="size-5 accent-own"
-              checked={accessories.includes(one)}
-              onChange={({ target }) =>
-                onAccessories(
-                  target.checked
-                    ? [...accessories, one]
-                    : accessories.filter((other) => other !== one),
-                )
-              }
-            />
-            <bdi>{one}</bdi>
-          </label>
-        ))}
+        <CheckBoxes
+          options={all.map((one) => [one, <bdi key={one}>{one}</bdi>] as const)}
+          ticked={accessories}
+          onTick={onAccessories}
+          className="gap-2 rounded-md border-2 border-edge px-3 has-checked:border-ink has-checked:bg-sunk has-checked:font-semibold has-focus-visible:outline-3 has-focus-visible:outline-own"
+        />
       </div>
       <div className="mt-2 flex flex-wrap items-end gap-3">
         <TextField
           label={words.other}
           value={other}
           maxLength={60}
-          onChange={({ target }) => setOther(target.value)}
+          onText={setOther}
           onKeyDown={(event) => {
             if (event.key !== 'Enter') return;
             event.preventDefault();
@@ -70,7 +57,7 @@ export function Received({
         rows={2}
         value={condition}
         maxLength={1000}
-        onChange={({ target }) => onCondition(target.value)}
+        onText={onCondition}
       />
     </fieldset>
   );

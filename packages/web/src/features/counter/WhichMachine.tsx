@@ -1,5 +1,4 @@
 import type { Hit } from '@nodo/api';
-import type { CallError } from '@nodo/client';
 import { useState } from 'react';
 import { useCustomerQuery, useSearchQuery } from '../../api/client.ts';
 import { faultWords } from '../../messages/errors.ts';
@@ -43,7 +42,7 @@ export function WhichMachine({
         value={typed}
         autoComplete="off"
         maxLength={200}
-        onChange={({ target }) => setTyped(target.value)}
+        onText={setTyped}
         onKeyDown={(event) => {
           if (event.key !== 'Enter') return;
           // Enter belongs to the looking up here, not to the whole sheet.
@@ -57,7 +56,7 @@ export function WhichMachine({
         }}
       />
       <p role="status" className="text-sm font-semibold empty:hidden">
-        {error ? faultWords(error as CallError, m.life.find.offLine) : ''}
+        {error ? faultWords(error, m.life.find.offLine) : ''}
       </p>
       <ul className="mt-1">
         {shown.map((hit) => (

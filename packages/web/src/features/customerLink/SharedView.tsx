@@ -1,4 +1,3 @@
-import type { CallError } from '@nodo/client';
 import { useSharedQuery } from '../../api/client.ts';
 import { faultWords } from '../../messages/errors.ts';
 import { m, write } from '../../messages/index.ts';
@@ -15,9 +14,7 @@ export default function SharedView({ token }: { readonly token: string }) {
     return (
       <main className="grid min-h-dvh place-items-center p-6">
         {error ? (
-          <Blank title={words.failedTitle}>
-            <p>{faultWords(error as CallError, words.unreachable)}</p>
-          </Blank>
+          <Blank title={words.failedTitle} text={faultWords(error, words.unreachable)} />
         ) : (
           <Sewing label={m.shell.loading} />
         )}

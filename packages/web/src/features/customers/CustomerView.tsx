@@ -1,5 +1,4 @@
 import type { CustomerFile } from '@nodo/api';
-import type { CallError } from '@nodo/client';
 import type { CustomerProfile } from '@nodo/shop';
 import { mayTakeIn } from '@nodo/ticket';
 import { useState } from 'react';
@@ -17,6 +16,7 @@ import { useSession } from '../../session/SessionContext.tsx';
 import { SpokenSelect } from '../../shop/SpokenSelect.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TextArea, TextField } from '../../ui/Field.tsx';
+import { Form } from '../../ui/Form.tsx';
 import { FormError } from '../../ui/FormError.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
 import { EraseForm } from './EraseForm.tsx';
@@ -30,22 +30,8 @@ export default function CustomerView() {
   const mayRead = mayTakeIn(session.person.role);
   const { currentData: file, error, refetch } = useCustomerQuery(id, { skip: !mayRead });
   const words = m.cards.customer;
-  if (!mayRead) {
-    return (
-      <Blank title={words.title}>
-        <p>{words.noRights}</p>
-      </Blank>
-    );
-  }
-  if (!file) {
-    return (
-      <NotRead
-        title={words.failed}
-        fault={error as CallError | undefined}
-        again={() => void refetch()}
-      />
-    );
-  }
+  if (!mayRead) return <Blank title={words.title} text={words.noRights} />;
+  if (!file) return <NotRead title={words.failed} fault={error} again={refetch} />;
   return (
     <div className="flex flex-1 flex-col lg:flex-row">
       <div className="min-w-0 flex-1 px-6 py-4">
@@ -142,34 +128,27 @@ function CardForm({
     if (result.data) toast.success(words.saved);
   };
   return (
-    <form
-      noValidate
-      className="flex max-w-2xl flex-col gap-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void save();
-      }}
-    >
+    <Form noValidate className="flex max-w-2xl flex-col gap-4" onSubmit={save}>
       <div className="grid gap-4 md:grid-cols-2">
         <TextField
           label={words.name}
           error={nameMissing ? m.counter.required : undefined}
           value={card.name}
           maxLength={120}
-          onChange={({ target }) => set({ name: target.value })}
+          onText={(name) => set({ name })}
         />
         <TextField
           label={words.phone}
           value={card.phone}
           maxLength={40}
           inputMode="tel"
-          onChange={({ target }) => set({ phone: target.value })}
+          onText={(phone) => set({ phone })}
         />
         <TextField
           label={words.other}
           value={card.other}
           maxLength={120}
-          onChange={({ target }) => set({ other: target.value })}
+          onText={(other) => set({ other })}
         />
         <SpokenSelect label={words.reach} how={card.reach} onChange={(reach) => set({ reach })} />
       </div>
@@ -178,12 +157,12 @@ function CardForm({
         rows={3}
         value={card.notes}
         maxLength={2000}
-        onChange={({ target }) => set({ notes: target.value })}
+        onText={(notes) => set({ notes })}
       />
-      <FormError>{error && !isLoading ? faultWords(error as CallError) : ''}</FormError>
+      <FormError>{error ? faultWords(error) : ''}</FormError>
       <Button look="main" type="submit" className="self-start" disabled={isLoading}>
         {words.save}
       </Button>
-    </form>
+    </Form>
   );
 }

@@ -1,10 +1,10 @@
-import type { CallError } from '@nodo/client';
 import { useState } from 'react';
 import { useEraseCustomerMutation } from '../../api/client.ts';
 import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
+import { Form } from '../../ui/Form.tsx';
 import { FormError } from '../../ui/FormError.tsx';
 
 /** The one thing here that cannot be taken back: so it asks for a word to be typed. */
@@ -14,11 +14,10 @@ export function EraseForm({ customer }: { readonly customer: string }) {
   const words = m.cards.customer;
   const isMeant = typed.trim().toLocaleLowerCase() === words.eraseWord;
   return (
-    <form
+    <Form
       aria-label={words.erase}
       className="mt-8 max-w-2xl border-t border-rule pt-4"
-      onSubmit={(event) => {
-        event.preventDefault();
+      onSubmit={() => {
         if (isMeant) void erase(customer);
       }}
     >
@@ -29,13 +28,13 @@ export function EraseForm({ customer }: { readonly customer: string }) {
           label={words.eraseType(words.eraseWord)}
           value={typed}
           autoComplete="off"
-          onChange={({ target }) => setTyped(target.value)}
+          onText={setTyped}
         />
         <Button look="hazard" type="submit" disabled={!isMeant || isLoading}>
           {words.erase}
         </Button>
       </div>
-      <FormError>{error ? faultWords(error as CallError) : ''}</FormError>
-    </form>
+      <FormError>{error ? faultWords(error) : ''}</FormError>
+    </Form>
   );
 }

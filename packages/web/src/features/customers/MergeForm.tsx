@@ -1,5 +1,4 @@
 import type { CustomerFile } from '@nodo/api';
-import type { CallError } from '@nodo/client';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
@@ -31,12 +30,7 @@ export function MergeForm({ file }: { readonly file: CustomerFile }) {
   return (
     <section className="mt-8 max-w-2xl border-t border-rule pt-4" aria-label={words.merge}>
       <h2 className="font-semibold">{words.merge}</h2>
-      <TextField
-        label={words.mergeFind}
-        value={typed}
-        autoComplete="off"
-        onChange={({ target }) => setTyped(target.value)}
-      />
+      <TextField label={words.mergeFind} value={typed} autoComplete="off" onText={setTyped} />
       <ul className="mt-2 flex flex-col gap-2">
         {others.map(({ id, title, more }) => (
           <li key={id} className="flex flex-wrap items-center gap-3">
@@ -47,7 +41,7 @@ export function MergeForm({ file }: { readonly file: CustomerFile }) {
           </li>
         ))}
       </ul>
-      <FormError>{error ? faultWords(error as CallError) : ''}</FormError>
+      <FormError>{error ? faultWords(error) : ''}</FormError>
     </section>
   );
 }

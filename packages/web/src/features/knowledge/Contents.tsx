@@ -27,12 +27,7 @@ export function Contents({
   );
   return (
     <>
-      <TextField
-        className="mt-3"
-        label={words.find}
-        value={wanted}
-        onChange={({ target }) => setWanted(target.value)}
-      />
+      <TextField className="mt-3" label={words.find} value={wanted} onText={setWanted} />
       <nav aria-label={words.title} className="mt-3 max-h-96 overflow-y-auto lg:max-h-none">
         {causes.length + checks.length === 0 && <p className="text-quiet">{words.nothing}</p>}
         <List

@@ -1,12 +1,13 @@
 import type { FamilyModel } from '@nodo/knowledge';
 import { assess, modelOfTicket } from '@nodo/ticket';
 import { useMemo } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { useParams, useSearchParams } from 'react-router';
 import { m } from '../../messages/index.ts';
 import { NotRead } from '../../session/NotRead.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
 import { type ShopTables, useTables } from '../../session/useTables.ts';
 import { type ShownTicket, useShownTicket } from '../../ticket/useShownTicket.ts';
+import { TextLink } from '../../ui/TextLink.tsx';
 import { CauseArticle } from './CauseArticle.tsx';
 import { CheckArticle } from './CheckArticle.tsx';
 import { Contents } from './Contents.tsx';
@@ -22,9 +23,7 @@ export default function KnowledgeView() {
   const [search] = useSearchParams();
   const { tables, fault, refetch } = useTables();
   const ticket = search.get('ticket');
-  if (!tables) {
-    return <NotRead title={m.knowledge.failed} fault={fault} again={refetch} />;
-  }
+  if (!tables) return <NotRead title={m.knowledge.failed} fault={fault} again={refetch} />;
   return ticket === null ? (
     <Reading
       model={tables.edition.modelOf(search.get('family') ?? FIRST_FAMILY)}
@@ -84,12 +83,7 @@ function Reading({
       <div className="flex min-h-0 flex-col border-rule p-4 lg:border-r">
         <h1 className="text-2xl font-bold">{words.title}</h1>
         {onTicket ? (
-          <Link
-            to={`/bench/${onTicket.ticket.id}`}
-            className="inline-flex min-h-11 items-center underline underline-offset-4"
-          >
-            {words.toTicket}
-          </Link>
+          <TextLink to={`/bench/${onTicket.ticket.id}`}>{words.toTicket}</TextLink>
         ) : (
           <label className="mt-2 flex flex-col gap-1 font-semibold">
             {words.family}
@@ -109,13 +103,13 @@ function Reading({
             </select>
           </label>
         )}
-        <Link
+        <TextLink
           to={`/knowledge/changes`}
           aria-current={kind === 'changes' ? 'page' : undefined}
-          className="inline-flex min-h-11 items-center underline underline-offset-4 aria-[current=page]:font-semibold"
+          className="aria-[current=page]:font-semibold"
         >
           {m.tables.link(tables.requests.proposals.filter(({ state }) => state === 'open').length)}
-        </Link>
+        </TextLink>
         <Contents key={model.family.id} model={model} current={`${kind ?? ''} ${id}`} />
       </div>
       <article className="bg-paper px-6 py-4 lg:overflow-y-auto">

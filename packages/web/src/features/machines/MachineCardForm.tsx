@@ -1,5 +1,4 @@
 import type { MachineRecord } from '@nodo/api';
-import type { CallError } from '@nodo/client';
 import { BOBBIN_CLASSES, BOBBIN_TURNS, SCARF_SIDES, SHIPPED } from '@nodo/knowledge';
 import { MACHINE_FACTS, type MachineProfile } from '@nodo/shop';
 import { MOST_NEEDLES } from '@nodo/ticket';
@@ -10,7 +9,9 @@ import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
 import { instruments } from '../../messages/instruments.ts';
 import { Button } from '../../ui/Button.tsx';
+import { CheckBoxes } from '../../ui/CheckBox.tsx';
 import { Select, TextArea, TextField } from '../../ui/Field.tsx';
+import { Form } from '../../ui/Form.tsx';
 import { FormError } from '../../ui/FormError.tsx';
 import { ServiceValues, type TypedValue, typedValues, valuesOf } from './ServiceValues.tsx';
 
@@ -53,43 +54,31 @@ export function MachineCardForm({
     onSaved();
   };
   return (
-    <form
-      noValidate
-      className="flex flex-col gap-5"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void save();
-      }}
-    >
+    <Form noValidate className="flex flex-col gap-5" onSubmit={save}>
       <div className="grid gap-4 md:grid-cols-2 xl:grid-cols-4">
         <TextField
           label={words.label}
           value={card.label}
           maxLength={80}
-          onChange={({ target }) => set({ label: target.value })}
+          onText={(label) => set({ label })}
         />
         <Select
           label={words.kind}
           value={card.family}
-          onChange={({ target }) => set({ family: target.value, traits: null })}
-        >
-          {FAMILIES.map(({ id, title }) => (
-            <option key={id} value={id}>
-              {title}
-            </option>
-          ))}
-        </Select>
+          onText={(typed) => set({ family: typed, traits: null })}
+          options={FAMILIES.map(({ id, title }) => [id, title] as const)}
+        />
         <TextField
           label={words.model}
           value={card.model}
           maxLength={80}
-          onChange={({ target }) => set({ model: target.value })}
+          onText={(model) => set({ model })}
         />
         <TextField
           label={words.serial}
           value={card.serial}
           maxLength={60}
-          onChange={({ target }) => set({ serial: target.value })}
+          onText={(serial) => set({ serial })}
         />
       </div>
       <fieldset>
@@ -100,23 +89,11 @@ export function MachineCardForm({
           </span>
         </legend>
         <div className="grid gap-x-6 sm:grid-cols-2 xl:grid-cols-3">
-          {EVERY_TRAIT.map((trait) => (
-            <label key={trait} className="flex min-h-11 items-center gap-3">
-              <input
-                type="checkbox"
-                className="size-5 accent-own"
-                checked={traits.includes(trait)}
-                onChange={({ target }) =>
-                  set({
-                    traits: target.checked
-                      ? [...traits, trait]
-                      : traits.filter((one) => one !== trait),
-                  })
-                }
-              />
-              {m.life.trait(trait)}
-            </label>
-          ))}
+          <CheckBoxes
+            options={EVERY_TRAIT.map((trait) => [trait, m.life.trait(trait)] as const)}
+            ticked={traits}
+            onTick={(ticked) => set({ traits: ticked })}
+          />
         </div>
         {card.traits !== null && (
           <Button look="quiet" onClick={() => set({ traits: null })}>
@@ -134,7 +111,7 @@ export function MachineCardForm({
               hint={words.factHint(family?.[fact] ?? '')}
               value={card.facts[fact] ?? ''}
               maxLength={120}
-              onChange={({ target }) => set({ facts: { ...card.facts, [fact]: target.value } })}
+              onText={(typed) => set({ facts: { ...card.facts, [fact]: typed } })}
             />
           ))}
           <TextField
@@ -143,54 +120,43 @@ export function MachineCardForm({
             min={1}
             max={MOST_NEEDLES}
             value={card.needles}
-            onChange={({ target }) =>
+            onText={(typed) =>
               set({
-                needles: Math.min(MOST_NEEDLES, Math.max(1, Math.round(Number(target.value)) || 1)),
+                needles: Math.min(MOST_NEEDLES, Math.max(1, Math.round(Number(typed)) || 1)),
               })
             }
           />
           <Select
             label={words.bobbin}
             value={card.bobbin ?? ''}
-            onChange={({ target }) =>
-              set({ bobbin: BOBBIN_CLASSES.find(({ id }) => id === target.value)?.id ?? null })
+            onText={(typed) =>
+              set({ bobbin: BOBBIN_CLASSES.find(({ id }) => id === typed)?.id ?? null })
             }
-          >
-            <option value="">{words.bobbinUnknown}</option>
-            {BOBBIN_CLASSES.map(({ id, title }) => (
-              <option key={id} value={id}>
-                {title}
-              </option>
-            ))}
-          </Select>
+            options={[
+              ['', words.bobbinUnknown],
+              ...BOBBIN_CLASSES.map(({ id, title }) => [id, title] as const),
+            ]}
+          />
           <Select
             label={words.bobbinTurns}
             value={card.bobbinTurns ?? ''}
-            onChange={({ target }) =>
-              set({ bobbinTurns: BOBBIN_TURNS.find((turn) => turn === target.value) ?? null })
+            onText={(typed) =>
+              set({ bobbinTurns: BOBBIN_TURNS.find((turn) => turn === typed) ?? null })
             }
-          >
-            <option value="">{words.bobbinUnknown}</option>
-            {BOBBIN_TURNS.map((turn) => (
-              <option key={turn} value={turn}>
-                {words.turns[turn]}
-              </option>
-            ))}
-          </Select>
+            options={[
+              ['', words.bobbinUnknown],
+              ...BOBBIN_TURNS.map((turn) => [turn, words.turns[turn]] as const),
+            ]}
+          />
           <Select
             label={words.scarf}
             value={card.scarf ?? ''}
-            onChange={({ target }) =>
-              set({ scarf: SCARF_SIDES.find((side) => side === target.value) ?? null })
-            }
-          >
-            <option value="">{words.scarfOfKind}</option>
-            {SCARF_SIDES.map((side) => (
-              <option key={side} value={side}>
-                {instruments.needle.drawing.sides[side]}
-              </option>
-            ))}
-          </Select>
+            onText={(typed) => set({ scarf: SCARF_SIDES.find((side) => side === typed) ?? null })}
+            options={[
+              ['', words.scarfOfKind],
+              ...SCARF_SIDES.map((side) => [side, instruments.needle.drawing.sides[side]] as const),
+            ]}
+          />
         </div>
       </fieldset>
       <ServiceValues values={values} onChange={setValues} />
@@ -200,22 +166,20 @@ export function MachineCardForm({
           rows={3}
           value={card.oilPoints}
           maxLength={1000}
-          onChange={({ target }) => set({ oilPoints: target.value })}
+          onText={(oilPoints) => set({ oilPoints })}
         />
         <TextArea
           label={words.notes}
           rows={3}
           value={card.notes}
           maxLength={2000}
-          onChange={({ target }) => set({ notes: target.value })}
+          onText={(notes) => set({ notes })}
         />
       </div>
-      <FormError>
-        {isBad ? words.badValue : error && !isLoading ? faultWords(error as CallError) : ''}
-      </FormError>
+      <FormError>{isBad ? words.badValue : error ? faultWords(error) : ''}</FormError>
       <Button look="main" type="submit" className="self-start" disabled={isLoading}>
         {words.save}
       </Button>
-    </form>
+    </Form>
   );
 }

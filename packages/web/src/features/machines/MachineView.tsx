@@ -1,8 +1,7 @@
 import type { MachineFile } from '@nodo/api';
-import type { CallError } from '@nodo/client';
 import { mayTakeIn } from '@nodo/ticket';
 import { useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { useMachineQuery } from '../../api/client.ts';
 import { Silhouette } from '../../drawing/Silhouette.tsx';
 import { m, write } from '../../messages/index.ts';
@@ -12,6 +11,7 @@ import { usePeopleById } from '../../session/usePeopleById.ts';
 import { Visits } from '../../shop/Visits.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
+import { TextLink } from '../../ui/TextLink.tsx';
 import { MachineCardForm } from './MachineCardForm.tsx';
 
 /** One machine: what it is, what its manual says, and what was ever done to it. */
@@ -21,22 +21,8 @@ export default function MachineView() {
   const mayRead = mayTakeIn(session.person.role);
   const { currentData: file, error, refetch } = useMachineQuery(id, { skip: !mayRead });
   const words = m.cards.machine;
-  if (!mayRead) {
-    return (
-      <Blank title={words.failed}>
-        <p>{m.cards.customer.noRights}</p>
-      </Blank>
-    );
-  }
-  if (!file) {
-    return (
-      <NotRead
-        title={words.failed}
-        fault={error as CallError | undefined}
-        again={() => void refetch()}
-      />
-    );
-  }
+  if (!mayRead) return <Blank title={words.failed} text={m.cards.customer.noRights} />;
+  if (!file) return <NotRead title={words.failed} fault={error} again={refetch} />;
   return <Machine key={file.machine.id} file={file} />;
 }
 
@@ -62,19 +48,11 @@ function Machine({ file }: { readonly file: MachineFile }) {
               {machine.customer === null ? (
                 words.nobody
               ) : (
-                <Link
-                  to={`/customers/${machine.customer}`}
-                  className="inline-flex min-h-11 items-center underline underline-offset-4"
-                >
+                <TextLink to={`/customers/${machine.customer}`}>
                   <bdi>{words.of(customerName ?? m.cards.customer.erased)}</bdi>
-                </Link>
+                </TextLink>
               )}{' '}
-              <Link
-                to={`/needle/register?machine=${machine.id}`}
-                className="inline-flex min-h-11 items-center underline underline-offset-4"
-              >
-                {words.needles}
-              </Link>
+              <TextLink to={`/needle/register?machine=${machine.id}`}>{words.needles}</TextLink>
             </p>
           </div>
         </div>

@@ -64,7 +64,7 @@ export function ServiceValues({
                 value={least}
                 inputMode="decimal"
                 className="w-24"
-                onChange={({ target }) => set(quantity, { least: target.value })}
+                onText={(typed) => set(quantity, { least: typed })}
               />
               <TextField
                 label={words.most}
@@ -72,7 +72,7 @@ export function ServiceValues({
                 value={most}
                 inputMode="decimal"
                 className="w-24"
-                onChange={({ target }) => set(quantity, { most: target.value })}
+                onText={(typed) => set(quantity, { most: typed })}
               />
               <TextField
                 label={words.from}
@@ -80,7 +80,7 @@ export function ServiceValues({
                 value={from}
                 maxLength={120}
                 className="min-w-44 flex-1"
-                onChange={({ target }) => set(quantity, { from: target.value })}
+                onText={(typed) => set(quantity, { from: typed })}
               />
               <Button
                 look="quiet"

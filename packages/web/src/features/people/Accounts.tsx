@@ -1,5 +1,4 @@
 import type { Account, HandedCode } from '@nodo/api';
-import type { CallError } from '@nodo/client';
 import { EVERY_ROLE, type Role } from '@nodo/kernel';
 import { toast } from 'sonner';
 import { useChangeAccountMutation, useResetAccountMutation } from '../../api/client.ts';
@@ -48,7 +47,7 @@ function AccountLine({
   const busy = changing || resetting;
   const apply = async (wanted: { role?: Role; locked?: boolean }) => {
     const { error } = await change({ person, change: wanted });
-    if (error) toast.error(faultWords(error as CallError));
+    if (error) toast.error(faultWords(error));
     else if (wanted.locked) {
       toast(words.locked(name), {
         action: { label: words.undo, onClick: () => void apply({ locked: false }) },
@@ -58,7 +57,7 @@ function AccountLine({
   const renew = async () => {
     const { data, error } = await reset(person);
     if (data) onHanded(data);
-    else toast.error(faultWords(error as CallError));
+    else toast.error(faultWords(error));
   };
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule py-2">

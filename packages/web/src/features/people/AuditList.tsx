@@ -1,5 +1,4 @@
 import type { Account, AuditLine } from '@nodo/api';
-import type { CallError } from '@nodo/client';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useAuditInfiniteQuery } from '../../api/client.ts';
@@ -29,18 +28,15 @@ export function AuditList({ accounts }: { readonly accounts: readonly Account[] 
         label={words.of}
         className="mb-3"
         value={person}
-        onChange={(event) => setPerson(event.target.value)}
-      >
-        <option value={EVERYBODY}>{words.everybody}</option>
-        {accounts.map(({ id, name }) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </Select>
+        onText={setPerson}
+        options={[
+          [EVERYBODY, words.everybody],
+          ...accounts.map(({ id, name }) => [id, name] as const),
+        ]}
+      />
       {error && (
         <p role="alert" className="font-semibold text-hazard">
-          {faultWords(error as CallError)}
+          {faultWords(error)}
         </p>
       )}
       {data && lines.length === 0 && <p className="text-quiet">{words.none}</p>}

@@ -1,5 +1,4 @@
 import type { HandedCode } from '@nodo/api';
-import type { CallError } from '@nodo/client';
 import { EVERY_ROLE, type Role } from '@nodo/kernel';
 import { useState } from 'react';
 import { useInvitePersonMutation } from '../../api/client.ts';
@@ -7,6 +6,7 @@ import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Select, TextField } from '../../ui/Field.tsx';
+import { Form } from '../../ui/Form.tsx';
 
 const NOBODY = { name: '', initials: '', login: '', role: 'technician' as Role };
 
@@ -27,14 +27,7 @@ export function InviteForm({ onHanded }: { readonly onHanded: (handed: HandedCod
   const field = (name: 'name' | 'initials' | 'login') => (value: string) =>
     setGiven({ ...given, [name]: value });
   return (
-    <form
-      aria-label={words.title}
-      className="mt-6 max-w-2xl"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void submit();
-      }}
-    >
+    <Form aria-label={words.title} className="mt-6 max-w-2xl" onSubmit={submit}>
       <h2 className="mb-2 text-lg font-bold">{words.title}</h2>
       <div className="grid gap-4 sm:grid-cols-[2fr_1fr]">
         <TextField
@@ -42,14 +35,14 @@ export function InviteForm({ onHanded }: { readonly onHanded: (handed: HandedCod
           value={given.name}
           maxLength={80}
           autoComplete="off"
-          onChange={(event) => field('name')(event.target.value)}
+          onText={(typed) => field('name')(typed)}
         />
         <TextField
           label={words.initials}
           value={initials}
           maxLength={3}
           autoComplete="off"
-          onChange={(event) => field('initials')(event.target.value)}
+          onText={(typed) => field('initials')(typed)}
         />
         <TextField
           label={words.login}
@@ -58,28 +51,23 @@ export function InviteForm({ onHanded }: { readonly onHanded: (handed: HandedCod
           maxLength={40}
           autoComplete="off"
           autoCapitalize="none"
-          onChange={(event) => field('login')(event.target.value.toLowerCase())}
+          onText={(typed) => field('login')(typed.toLowerCase())}
         />
         <Select
           label={words.role}
           hint={m.people.roleHint[given.role]}
           value={given.role}
-          onChange={(event) => setGiven({ ...given, role: event.target.value as Role })}
-        >
-          {EVERY_ROLE.map((role) => (
-            <option key={role} value={role}>
-              {m.shell.roles[role]}
-            </option>
-          ))}
-        </Select>
+          onText={(typed) => setGiven({ ...given, role: typed as Role })}
+          options={EVERY_ROLE.map((role) => [role, m.shell.roles[role]] as const)}
+        />
       </div>
       <p role="alert" className="my-2 min-h-6 font-semibold text-hazard">
-        {error && !isLoading ? faultWords(error as CallError) : ''}
+        {error ? faultWords(error) : ''}
       </p>
       <Button look="main" type="submit" disabled={given.name.trim() === '' || isLoading}>
         {words.submit}
       </Button>
-    </form>
+    </Form>
   );
 }
 

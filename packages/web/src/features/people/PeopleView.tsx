@@ -1,5 +1,4 @@
 import type { HandedCode } from '@nodo/api';
-import type { CallError } from '@nodo/client';
 import { useState } from 'react';
 import { useAccountsQuery } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
@@ -16,13 +15,8 @@ import { Screens } from './Screens.tsx';
 /** What a lead looks after: who may do what, where they are signed in, who saw and did what. */
 export default function PeopleView() {
   const session = useSession();
-  if (session.person.role !== 'lead') {
-    return (
-      <Blank title={m.people.title}>
-        <p>{m.people.onlyLead}</p>
-      </Blank>
-    );
-  }
+  if (session.person.role !== 'lead')
+    return <Blank title={m.people.title} text={m.people.onlyLead} />;
   return <ForLead />;
 }
 
@@ -31,15 +25,7 @@ function ForLead() {
   const { data: accounts, error, refetch } = useAccountsQuery();
   const [handed, setHanded] = useState<HandedCode>();
   const words = m.people;
-  if (!accounts) {
-    return (
-      <NotRead
-        title={words.failed}
-        fault={error as CallError | undefined}
-        again={() => void refetch()}
-      />
-    );
-  }
+  if (!accounts) return <NotRead title={words.failed} fault={error} again={refetch} />;
   return (
     <div className="flex flex-1 flex-col lg:flex-row">
       <div className="min-w-0 flex-1 px-6 py-4">

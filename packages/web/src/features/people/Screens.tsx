@@ -1,5 +1,4 @@
 import type { Account, Screen } from '@nodo/api';
-import type { CallError } from '@nodo/client';
 import { toast } from 'sonner';
 import { useEndScreenMutation, useScreensQuery } from '../../api/client.ts';
 import { faultWords } from '../../messages/errors.ts';
@@ -21,13 +20,13 @@ export function Screens({
   const names = new Map(accounts.map(({ id, name }) => [id, name]));
   const stop = async (screen: string) => {
     const { error: refused } = await end(screen);
-    if (refused) toast.error(faultWords(refused as CallError));
+    if (refused) toast.error(faultWords(refused));
   };
   return (
     <section className="mt-8 max-w-3xl">
       <h2 className="text-lg font-bold">{words.title}</h2>
       <p className="text-quiet">
-        {error ? faultWords(error as CallError) : screens?.length === 0 ? words.none : words.lead}
+        {error ? faultWords(error) : screens?.length === 0 ? words.none : words.lead}
       </p>
       <ul>
         {screens?.map((screen) => (

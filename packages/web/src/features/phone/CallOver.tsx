@@ -1,5 +1,4 @@
 import { type SyntheticEvent, useState } from 'react';
-import { Link } from 'react-router';
 import { useRackRead } from '../../api/useRackRead.ts';
 import { m } from '../../messages/index.ts';
 import { firstFreeTag } from '../../shop/intake/firstFreeTag.ts';
@@ -8,6 +7,7 @@ import { Caution } from '../../ticket/check/CheckStep.tsx';
 import { useTicket } from '../../ticket/TicketContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
+import { TextLink } from '../../ui/TextLink.tsx';
 
 /** How a call ends: what to say at the end of it. */
 export function CallOver({
@@ -95,23 +95,23 @@ export function Arrival({ mayTalk }: { readonly mayTalk: boolean }) {
             inputMode="numeric"
             maxLength={4}
             className="w-24"
-            onChange={({ target }) => setTag(target.value)}
+            onText={setTag}
           />
           <TextField
             label={m.counter.shelf}
             value={shelf}
             maxLength={12}
             className="w-24"
-            onChange={({ target }) => setShelf(target.value)}
+            onText={setShelf}
           />
           <Button look="main" type="submit" disabled={shelf.trim() === '' || (tag || free) === ''}>
             {m.phone.arrived}
           </Button>
         </form>
       )}
-      <Link to="/" className="mt-5 inline-flex min-h-11 items-center underline underline-offset-4">
+      <TextLink to="/" className="mt-5">
         {m.bench.step.toRack}
-      </Link>
+      </TextLink>
     </div>
   );
 }

@@ -1,4 +1,3 @@
-import type { CallError } from '@nodo/client';
 import { COMPLAINT, SHIPPED } from '@nodo/knowledge';
 import { mayTakeIn } from '@nodo/ticket';
 import { useEffect, useState } from 'react';
@@ -22,18 +21,14 @@ import { SoundsLike } from '../../shop/intake/SoundsLike.tsx';
 import { NameFields } from '../../shop/intake/WhoAndWhat.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TextArea, TextField } from '../../ui/Field.tsx';
+import { Form } from '../../ui/Form.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
 
 /** Somebody rings up: who, which machine, what it does. Then the questions begin. */
 export default function PhoneView() {
   const session = useSession();
-  if (!mayTakeIn(session.person.role)) {
-    return (
-      <Blank title={m.phone.title}>
-        <p>{m.counter.noRights}</p>
-      </Blank>
-    );
-  }
+  if (!mayTakeIn(session.person.role))
+    return <Blank title={m.phone.title} text={m.counter.noRights} />;
   return <CallSheet />;
 }
 
@@ -61,14 +56,7 @@ function CallSheet() {
   };
 
   return (
-    <form
-      noValidate
-      className="flex flex-1 flex-col lg:flex-row"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void begin();
-      }}
-    >
+    <Form noValidate className="flex flex-1 flex-col lg:flex-row" onSubmit={begin}>
       <div className="min-w-0 flex-1 px-6 py-4">
         <h1 className="mb-4 text-2xl font-bold">{m.phone.title}</h1>
         <div className="grid gap-x-8 gap-y-4 md:grid-cols-3">
@@ -82,7 +70,7 @@ function CallSheet() {
             value={draft.label}
             placeholder={model.family.title}
             maxLength={80}
-            onChange={({ target }) => set({ label: target.value })}
+            onText={(label) => set({ label })}
           />
         </div>
         <FamilyChoice value={draft.family} onChoose={(family) => set(withFamily(draft, family))} />
@@ -97,14 +85,14 @@ function CallSheet() {
           rows={2}
           value={draft.words}
           maxLength={2000}
-          onChange={({ target }) => set({ words: target.value })}
+          onText={(words) => set({ words })}
         />
       </div>
       <aside className="flex flex-col border-rule bg-paper px-6 py-4 max-lg:border-t lg:sticky lg:top-0 lg:h-[calc(100dvh-3.5rem)] lg:w-88 lg:border-l">
         <SoundsLike model={model} complaint={draft.complaint} context={{}} />
         <div className="mt-auto flex flex-col gap-2 pt-4">
           <p role="alert" className="font-semibold text-hazard">
-            {error && !isLoading ? faultWords(error as CallError) : ''}
+            {error ? faultWords(error) : ''}
             {tried && silent ? m.phone.tickOne : ''}
           </p>
           <Button look="main" type="submit" disabled={isLoading} className="min-h-14 text-lg">
@@ -113,6 +101,6 @@ function CallSheet() {
           <p className="text-sm text-quiet">{m.phone.kept}</p>
         </div>
       </aside>
-    </form>
+    </Form>
   );
 }

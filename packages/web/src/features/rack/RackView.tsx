@@ -1,5 +1,4 @@
 import type { Person, Presence } from '@nodo/api';
-import type { CallError } from '@nodo/client';
 import { NEW_SHOP_PROFILE } from '@nodo/shop';
 import type { RackEntry } from '@nodo/ticket';
 import { Link } from 'react-router';
@@ -11,6 +10,7 @@ import { useShopPlan } from '../../shop/promise/useOffers.ts';
 import { shopClock } from '../../time/shopTime.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
+import { TextLink } from '../../ui/TextLink.tsx';
 import { DayThreads } from './DayThreads.tsx';
 import { Filters } from './Filters.tsx';
 import { HandNeeded } from './HandNeeded.tsx';
@@ -28,15 +28,7 @@ export function RackView() {
   const plan = useShopPlan();
   const { filter, set } = useRackFilter();
 
-  if (!rack) {
-    return (
-      <NotRead
-        title={m.rack.failedTitle}
-        fault={error as CallError | undefined}
-        again={() => void refetch()}
-      />
-    );
-  }
+  if (!rack) return <NotRead title={m.rack.failedTitle} fault={error} again={refetch} />;
   const card = shop?.card ?? NEW_SHOP_PROFILE;
   const { day: today } = shopClock();
   const states = new Map(rack.map((line) => [line.ticket, dueState(line, card, today)]));
@@ -62,8 +54,7 @@ export function RackView() {
         </div>
         {plan && !isFiltered && <DayThreads plan={plan} rack={rack} people={peopleById} />}
         {rack.length === 0 ? (
-          <Blank within title={m.rack.emptyTitle}>
-            <p>{m.rack.empty}</p>
+          <Blank within title={m.rack.emptyTitle} text={m.rack.empty}>
             <Link
               to="/counter"
               className="inline-flex min-h-11 items-center rounded-md border-2 border-ink bg-ink px-4 font-semibold text-ground"
@@ -72,19 +63,15 @@ export function RackView() {
             </Link>
           </Blank>
         ) : shown.length === 0 ? (
-          <Blank within title={m.rack.noMatchTitle}>
-            <p>{m.rack.noMatch(filterWords(filter))}</p>
+          <Blank within title={m.rack.noMatchTitle} text={m.rack.noMatch(filterWords(filter))}>
             <Button onClick={reset}>{m.rack.clear}</Button>
           </Blank>
         ) : (
           <Shelves entries={shown} people={peopleById} lookers={lookers} states={states} />
         )}
-        <Link
-          to="/collected"
-          className="mt-4 inline-flex min-h-11 items-center underline underline-offset-4"
-        >
+        <TextLink to="/collected" className="mt-4">
           {m.cards.collected.open}
-        </Link>
+        </TextLink>
       </section>
       <HandNeeded rack={rack} people={peopleById} states={states} />
     </div>

@@ -66,7 +66,7 @@ export function DaysOffList({
           aria-label={label(words.offWhy)}
           value={why}
           maxLength={80}
-          onChange={({ target }) => setWhy(target.value)}
+          onText={setWhy}
         />
         <Button
           disabled={!from || !last || last < from}

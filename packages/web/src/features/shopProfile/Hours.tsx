@@ -51,10 +51,10 @@ export function Hours({
           value={Number.isNaN(time.share) ? '' : String(time.share)}
           inputMode="numeric"
           className="w-52"
-          onChange={({ target }) =>
+          onText={(typed) =>
             onChange({
               ...time,
-              share: readNumber(target.value) ?? Number.NaN,
+              share: readNumber(typed) ?? Number.NaN,
             })
           }
         />

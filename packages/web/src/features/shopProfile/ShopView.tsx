@@ -1,5 +1,4 @@
 import type { ShopRecord } from '@nodo/api';
-import type { CallError } from '@nodo/client';
 import { type ShopProfile, shopProfile, workingTimeOf } from '@nodo/shop';
 import { useState } from 'react';
 import { toast } from 'sonner';
@@ -10,7 +9,9 @@ import { readNumber } from '../../messages/typed.ts';
 import { NotRead } from '../../session/NotRead.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { CheckBox } from '../../ui/CheckBox.tsx';
 import { Select, TextField } from '../../ui/Field.tsx';
+import { Form } from '../../ui/Form.tsx';
 import { FormError } from '../../ui/FormError.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
 import { DaysOffList } from './DaysOffList.tsx';
@@ -21,22 +22,8 @@ export default function ShopView() {
   const session = useSession();
   const { data, error, refetch } = useShopQuery();
   const words = m.cards.shop;
-  if (session.person.role !== 'lead') {
-    return (
-      <Blank title={words.title}>
-        <p>{words.onlyLead}</p>
-      </Blank>
-    );
-  }
-  if (!data) {
-    return (
-      <NotRead
-        title={words.failed}
-        fault={error as CallError | undefined}
-        again={() => void refetch()}
-      />
-    );
-  }
+  if (session.person.role !== 'lead') return <Blank title={words.title} text={words.onlyLead} />;
+  if (!data) return <NotRead title={words.failed} fault={error} again={refetch} />;
   return <ShopForm key={data.revision} sheet={data} />;
 }
 
@@ -69,14 +56,7 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
   };
 
   return (
-    <form
-      noValidate
-      className="flex max-w-5xl flex-col gap-8 px-6 py-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void save();
-      }}
-    >
+    <Form noValidate className="flex max-w-5xl flex-col gap-8 px-6 py-4" onSubmit={save}>
       <h1 className="text-2xl font-bold">{words.title}</h1>
       <fieldset>
         <legend className="mb-2 text-lg font-bold">{words.place}</legend>
@@ -84,14 +64,9 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
           label={words.timeZone}
           value={card.timeZone}
           className="max-w-96"
-          onChange={({ target }) => set({ timeZone: target.value })}
-        >
-          {zonesWith(card.timeZone).map((zone) => (
-            <option key={zone} value={zone}>
-              {zone}
-            </option>
-          ))}
-        </Select>
+          onText={(timeZone) => set({ timeZone })}
+          options={zonesWith(card.timeZone).map((zone) => [zone, zone] as const)}
+        />
       </fieldset>
       <fieldset className="flex flex-wrap items-end gap-4">
         <legend className="mb-2 text-lg font-bold">{words.money}</legend>
@@ -100,31 +75,25 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
           value={card.currency}
           maxLength={3}
           className="w-52"
-          onChange={({ target }) => set({ currency: target.value.toUpperCase() })}
+          onText={(typed) => set({ currency: typed.toUpperCase() })}
         />
         <TextField
           label={words.hour}
           value={hour}
           inputMode="decimal"
           className="w-40"
-          onChange={({ target }) => setHour(target.value)}
+          onText={setHour}
         />
         <TextField
           label={words.tax}
           value={tax}
           inputMode="decimal"
           className="w-40"
-          onChange={({ target }) => setTax(target.value)}
+          onText={setTax}
         />
-        <label className="flex min-h-11 items-center gap-3">
-          <input
-            type="checkbox"
-            className="size-5 accent-own"
-            checked={card.taxIncluded}
-            onChange={({ target }) => set({ taxIncluded: target.checked })}
-          />
+        <CheckBox checked={card.taxIncluded} onCheck={(isSo) => set({ taxIncluded: isSo })}>
           {words.taxIncluded}
-        </label>
+        </CheckBox>
       </fieldset>
       <fieldset className="grid gap-4 md:grid-cols-3">
         <legend className="mb-2 text-lg font-bold">{words.patience}</legend>
@@ -134,7 +103,7 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
             label={words[name]}
             value={Number.isNaN(card[name]) ? '' : String(card[name])}
             inputMode="numeric"
-            onChange={({ target }) => set({ [name]: readNumber(target.value) ?? Number.NaN })}
+            onText={(typed) => set({ [name]: readNumber(typed) ?? Number.NaN })}
           />
         ))}
       </fieldset>
@@ -158,11 +127,11 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
           onChange={(closed) => set({ closed })}
         />
       </section>
-      <FormError>{bad || (error && !isLoading ? faultWords(error as CallError) : '')}</FormError>
+      <FormError>{bad || (error ? faultWords(error) : '')}</FormError>
       <Button look="main" type="submit" className="self-start" disabled={isLoading}>
         {words.save}
       </Button>
-    </form>
+    </Form>
   );
 }
 

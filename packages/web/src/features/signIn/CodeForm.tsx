@@ -1,9 +1,9 @@
-import type { CallError } from '@nodo/client';
 import { useRedeemCodeMutation } from '../../api/client.ts';
 import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
+import { Form } from '../../ui/Form.tsx';
 import { FormError } from '../../ui/FormError.tsx';
 import { readForm } from './readForm.ts';
 
@@ -17,13 +17,7 @@ export function CodeForm({ onDone }: { readonly onDone: () => void }) {
     if (!refused) onDone();
   };
   return (
-    <form
-      onSubmit={(event) => {
-        event.preventDefault();
-        void submit(event.currentTarget);
-      }}
-      className="flex max-w-sm flex-col gap-5"
-    >
+    <Form onSubmit={submit} className="flex max-w-sm flex-col gap-5">
       <TextField label={words.login} name="login" autoComplete="username" autoFocus required />
       <TextField label={words.code} name="code" autoComplete="one-time-code" required />
       <TextField
@@ -38,7 +32,7 @@ export function CodeForm({ onDone }: { readonly onDone: () => void }) {
       <Button look="main" type="submit" disabled={isLoading}>
         {words.redeem}
       </Button>
-      <FormError>{error && !isLoading ? faultWords(error as CallError) : ''}</FormError>
-    </form>
+      <FormError>{error ? faultWords(error) : ''}</FormError>
+    </Form>
   );
 }

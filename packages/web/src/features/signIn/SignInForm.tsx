@@ -1,4 +1,3 @@
-import type { CallError } from '@nodo/client';
 import { useState } from 'react';
 import { useSignInMutation } from '../../api/client.ts';
 import { faultWords } from '../../messages/errors.ts';
@@ -6,6 +5,7 @@ import { m } from '../../messages/index.ts';
 import { deviceId } from '../../store/device.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
+import { Form } from '../../ui/Form.tsx';
 import { FormError } from '../../ui/FormError.tsx';
 import { readForm } from './readForm.ts';
 
@@ -25,14 +25,7 @@ export function SignInForm({ onDone }: { readonly onDone?: () => void }) {
   };
 
   return (
-    <form
-      onSubmit={(event) => {
-        event.preventDefault();
-        void submit(event.currentTarget);
-      }}
-      className="flex max-w-sm flex-col gap-5"
-      noValidate
-    >
+    <Form onSubmit={submit} className="flex max-w-sm flex-col gap-5" noValidate>
       <TextField label={words.login} name="login" autoComplete="username" autoFocus />
       <TextField
         label={words.password}
@@ -43,9 +36,7 @@ export function SignInForm({ onDone }: { readonly onDone?: () => void }) {
       <Button look="main" type="submit" disabled={isLoading}>
         {isLoading ? words.submitting : words.submit}
       </Button>
-      <FormError>
-        {missing ? words.missing : error && !isLoading ? faultWords(error as CallError) : ''}
-      </FormError>
-    </form>
+      <FormError>{missing ? words.missing : error ? faultWords(error) : ''}</FormError>
+    </Form>
   );
 }

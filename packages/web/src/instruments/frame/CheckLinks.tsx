@@ -1,5 +1,5 @@
-import { Link } from 'react-router';
 import { instrumentFor } from '../../ticket/instrumentAddresses.ts';
+import { TextLink } from '../../ui/TextLink.tsx';
 import { useInstrumentBench } from './InstrumentContext.tsx';
 
 /** Checks to look at next, each with the instrument that measures for it, where there is one. */
@@ -10,20 +10,7 @@ export function CheckLinks({ checks }: { readonly checks: readonly string[] }) {
     <ul className="list-disc pl-5">
       {known.map(({ id, title }) => {
         const to = onTicket && instrumentFor(onTicket.ticket.id, id);
-        return (
-          <li key={id}>
-            {to ? (
-              <Link
-                to={to}
-                className="inline-flex min-h-11 items-center underline underline-offset-4"
-              >
-                {title}
-              </Link>
-            ) : (
-              title
-            )}
-          </li>
-        );
+        return <li key={id}>{to ? <TextLink to={to}>{title}</TextLink> : title}</li>;
       })}
     </ul>
   );

@@ -10,6 +10,7 @@ import { useTables } from '../../session/useTables.ts';
 import { useTicket } from '../../ticket/TicketContext.tsx';
 import { TicketGate } from '../../ticket/TicketGate.tsx';
 import { Select } from '../../ui/Field.tsx';
+import { TextLink } from '../../ui/TextLink.tsx';
 import { InstrumentContext } from './InstrumentContext.tsx';
 import { type InstrumentBench, mayKeep } from './instrumentBench.ts';
 
@@ -72,13 +73,10 @@ function Beside({ name, parts }: InstrumentProps) {
           {ticket.status === 'open' ? m.bench.step.noRights : m.instrument.closed}
         </p>
       )}
-      <Link
-        to={`/bench/${ticket.id}`}
-        className="ml-auto inline-flex min-h-11 items-center gap-2 underline underline-offset-4"
-      >
+      <TextLink to={`/bench/${ticket.id}`} className="ml-auto gap-2">
         <ArrowLeft aria-hidden size={20} />
         {m.instrument.back}
-      </Link>
+      </TextLink>
     </Instrument>
   );
 }
@@ -113,14 +111,9 @@ function Alone({ name, parts }: InstrumentProps) {
           label={m.instrument.machineKind}
           value={chosen}
           className="flex-row items-center gap-3 [&>select]:w-72"
-          onChange={({ target }) => setChosen(target.value)}
-        >
-          {[...KNOWLEDGE.families.values()].map(({ id, title }) => (
-            <option key={id} value={id}>
-              {title}
-            </option>
-          ))}
-        </Select>
+          onText={setChosen}
+          options={[...KNOWLEDGE.families.values()].map(({ id, title }) => [id, title] as const)}
+        />
       )}
       <p className="text-sm text-quiet">{m.instrument.alone}</p>
     </Instrument>

@@ -11,12 +11,6 @@ export function NumberField({
   readonly onType: (typed: string) => void;
 }) {
   return (
-    <TextField
-      label={label}
-      inputMode="decimal"
-      value={value}
-      className="w-52"
-      onChange={({ target }) => onType(target.value)}
-    />
+    <TextField label={label} inputMode="decimal" value={value} className="w-52" onText={onType} />
   );
 }

@@ -1,5 +1,6 @@
 import type { Finding } from '@nodo/knowledge';
 import { m } from '../../messages/index.ts';
+import { CheckBoxes } from '../../ui/CheckBox.tsx';
 import { complaintGroups } from './complaintGroups.ts';
 
 /** What the customer reports: ticked is yes, unticked is not asked. */
@@ -20,22 +21,12 @@ export function ComplaintTicks({
         {complaintGroups(findings).map(({ name, findings: inGroup }) => (
           <div key={name}>
             <h2 className="text-sm font-semibold text-quiet">{m.counter.groups[name]}</h2>
-            {inGroup.map(({ id, answer }) => (
-              <label
-                key={id}
-                className="flex min-h-11 items-center gap-3 rounded px-1 leading-tight hover:bg-sunk"
-              >
-                <input
-                  type="checkbox"
-                  checked={ticked.includes(id)}
-                  onChange={({ target }) =>
-                    onChange(target.checked ? [...ticked, id] : ticked.filter((one) => one !== id))
-                  }
-                  className="size-5 shrink-0 accent-own"
-                />
-                {answer}
-              </label>
-            ))}
+            <CheckBoxes
+              options={inGroup.map(({ id, answer }) => [id, answer] as const)}
+              ticked={ticked}
+              onTick={onChange}
+              className="rounded px-1 leading-tight hover:bg-sunk"
+            />
           </div>
         ))}
       </div>

@@ -56,7 +56,7 @@ export function NameFields({
         value={draft.customer}
         maxLength={120}
         autoComplete="off"
-        onChange={({ target }) => set({ customer: target.value })}
+        onText={(customer) => set({ customer })}
       />
       <TextField
         label={m.counter.phone}
@@ -64,7 +64,7 @@ export function NameFields({
         maxLength={40}
         inputMode="tel"
         autoComplete="off"
-        onChange={({ target }) => set({ phone: target.value })}
+        onText={(phone) => set({ phone })}
       />
     </>
   );
@@ -92,7 +92,7 @@ export function MachineFields({
         value={draft.label}
         maxLength={80}
         disabled={draft.call !== null}
-        onChange={({ target }) => set({ label: target.value })}
+        onText={(label) => set({ label })}
       />
       <TextField
         label={m.counter.tag}
@@ -101,14 +101,14 @@ export function MachineFields({
         placeholder={freeTag}
         inputMode="numeric"
         maxLength={4}
-        onChange={({ target }) => set({ tag: target.value })}
+        onText={(tag) => set({ tag })}
       />
       <TextField
         label={m.counter.shelf}
         error={errors.shelf}
         value={draft.shelf}
         maxLength={12}
-        onChange={({ target }) => set({ shelf: target.value })}
+        onText={(shelf) => set({ shelf })}
       />
       {isNew && (
         <div className="grid gap-x-8 gap-y-4 sm:grid-cols-2 md:col-span-3">
@@ -116,13 +116,13 @@ export function MachineFields({
             label={m.counter.plateModel}
             value={draft.model}
             maxLength={80}
-            onChange={({ target }) => set({ model: target.value })}
+            onText={(model) => set({ model })}
           />
           <TextField
             label={m.counter.serial}
             value={draft.serial}
             maxLength={60}
-            onChange={({ target }) => set({ serial: target.value })}
+            onText={(serial) => set({ serial })}
           />
         </div>
       )}

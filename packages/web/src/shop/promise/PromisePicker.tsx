@@ -6,6 +6,7 @@ import { usePeopleById } from '../../session/usePeopleById.ts';
 import { Button } from '../../ui/Button.tsx';
 import { DayField } from '../../ui/DayField.tsx';
 import { TextField } from '../../ui/Field.tsx';
+import { Form } from '../../ui/Form.tsx';
 import { Sewing } from '../../ui/Stitches.tsx';
 import { useOffers } from './useOffers.ts';
 import { useWorkshop } from './useWorkshop.ts';
@@ -82,23 +83,17 @@ export function PromisePicker({
               ))}
             </ul>
             {offer && (
-              <form
+              <Form
                 className="mt-2 flex flex-wrap items-end gap-3"
-                onSubmit={(event) => {
-                  event.preventDefault();
+                onSubmit={() => {
                   if (why.trim().length >= 3) onPromise(asked, why.trim());
                 }}
               >
-                <TextField
-                  label={words.despite}
-                  value={why}
-                  maxLength={300}
-                  onChange={({ target }) => setWhy(target.value)}
-                />
+                <TextField label={words.despite} value={why} maxLength={300} onText={setWhy} />
                 <Button type="submit" look="hazard" disabled={why.trim().length < 3}>
                   {words.anyway}
                 </Button>
-              </form>
+              </Form>
             )}
           </div>
         ))}

@@ -3,10 +3,10 @@ import { checkMinutes, type FamilyCheck, isWorthIt } from '@nodo/knowledge';
 import { gatesUnmet, POWER_OFF, POWER_ON } from '@nodo/ticket';
 import { Ruler, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { CheckDrawing } from '../../drawing/CheckDrawing.tsx';
 import { m, write } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
+import { TextLink } from '../../ui/TextLink.tsx';
 import { useStepKeys } from '../../ui/useKeys.ts';
 import { answersTo } from '../answersTo.ts';
 import { instrumentFor } from '../instrumentAddresses.ts';
@@ -76,13 +76,10 @@ export function CheckStep(props: CheckStepProps) {
 export function InstrumentLink({ to }: { readonly to: string | undefined }) {
   if (to === undefined) return null;
   return (
-    <Link
-      to={to}
-      className="mt-2 inline-flex min-h-11 items-center gap-2 font-semibold underline underline-offset-4"
-    >
+    <TextLink to={to} className="mt-2 gap-2 font-semibold">
       <Ruler aria-hidden size={20} />
       {m.instrument.open}
-    </Link>
+    </TextLink>
   );
 }
 

@@ -6,6 +6,7 @@ import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
+import { Form } from '../../ui/Form.tsx';
 import { Sewing } from '../../ui/Stitches.tsx';
 import { useTicket } from '../TicketContext.tsx';
 import { bytesOf, drawPhoto, jpegOf } from './drawPhoto.ts';
@@ -59,13 +60,7 @@ export function PhotoForm({
   };
 
   return (
-    <form
-      className="flex flex-col gap-3 overflow-y-auto"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void keep();
-      }}
-    >
+    <Form className="flex flex-col gap-3 overflow-y-auto" onSubmit={keep}>
       <label className="flex min-h-11 cursor-pointer items-center gap-3 rounded-md border-2 border-edge px-4 py-2 font-semibold hover:border-ink has-focus-visible:outline-3 has-focus-visible:outline-own">
         <Camera aria-hidden size={22} />
         {hasPicture ? words.another : words.choose}
@@ -93,7 +88,7 @@ export function PhotoForm({
         hint={words.noteHint}
         value={note}
         maxLength={500}
-        onChange={({ target }) => setNote(target.value)}
+        onText={setNote}
       />
       {state.kind === 'failed' && (
         <p role="alert" className="font-semibold text-hazard">
@@ -107,6 +102,6 @@ export function PhotoForm({
           {words.keep}
         </Button>
       )}
-    </form>
+    </Form>
   );
 }

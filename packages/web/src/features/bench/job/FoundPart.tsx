@@ -8,6 +8,7 @@ import { useSession } from '../../../session/SessionContext.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { Select, TextField } from '../../../ui/Field.tsx';
+import { Form } from '../../../ui/Form.tsx';
 
 const PIECES = ['needle', 'thread', 'bobbin', 'dial', 'screw'] as const;
 type SetUp = Record<(typeof PIECES)[number], string>;
@@ -30,13 +31,10 @@ export function FoundPart() {
         </p>
       )}
       {isOpen && life.machine !== undefined && <ByCard machine={life.machine} />}
-      <form
+      <Form
         aria-label={words.asFound}
         className="grid grid-cols-2 items-end gap-3 sm:grid-cols-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          record('set-up-noted', setUp);
-        }}
+        onSubmit={() => record('set-up-noted', setUp)}
       >
         {PIECES.map((piece) => (
           <TextField
@@ -45,21 +43,20 @@ export function FoundPart() {
             value={setUp[piece]}
             disabled={!isOpen}
             maxLength={piece === 'dial' || piece === 'screw' ? 40 : 120}
-            onChange={({ target }) => setSetUp({ ...setUp, [piece]: target.value })}
+            onText={(typed) => setSetUp({ ...setUp, [piece]: typed })}
           />
         ))}
         {isOpen && <Button type="submit">{words.keepSetUp}</Button>}
-      </form>
+      </Form>
       <Measure
         machine={life.machine}
         measures={life.measures}
         mayMeasure={isOpen && mayRecord(session.person.role, 'measured')}
       />
       {intake?.tag !== undefined && status !== 'collected' && (
-        <form
+        <Form
           className="flex items-end gap-3"
-          onSubmit={(event) => {
-            event.preventDefault();
+          onSubmit={() => {
             if (shelf.trim() !== '') record('placed', { shelf: shelf.trim() });
           }}
         >
@@ -68,12 +65,12 @@ export function FoundPart() {
             value={shelf}
             maxLength={12}
             className="w-32"
-            onChange={({ target }) => setShelf(target.value)}
+            onText={setShelf}
           />
           <Button type="submit" disabled={shelf.trim() === '' || shelf.trim() === intake.shelf}>
             {words.move}
           </Button>
-        </form>
+        </Form>
       )}
     </div>
   );
@@ -128,11 +125,10 @@ function Measure({
         ))}
       </ul>
       {mayMeasure && (
-        <form
+        <Form
           aria-label={words.measureTitle}
           className="flex flex-wrap items-end gap-3"
-          onSubmit={(event) => {
-            event.preventDefault();
+          onSubmit={() => {
             if (value !== undefined && record('measured', { quantity, value, when })) setTyped('');
           }}
         >
@@ -140,34 +136,30 @@ function Measure({
             label={words.quantity}
             value={quantity}
             className="w-60"
-            onChange={({ target }) => setQuantity(target.value as Quantity)}
-          >
-            {QUANTITY_IDS.map((id) => (
-              <option key={id} value={id}>
-                {m.life.quantity(id)}
-              </option>
-            ))}
-          </Select>
+            onText={(typed) => setQuantity(typed as Quantity)}
+            options={QUANTITY_IDS.map((id) => [id, m.life.quantity(id)] as const)}
+          />
           <TextField
             label={`${words.value} (${m.life.unit(quantity)})`}
             value={typed}
             inputMode="decimal"
             className="w-32"
-            onChange={({ target }) => setTyped(target.value)}
+            onText={setTyped}
           />
           <Select
             label={words.measureTitle}
             value={when}
             className="w-36"
-            onChange={({ target }) => setWhen(target.value as 'found' | 'set')}
-          >
-            <option value="found">{words.found}</option>
-            <option value="set">{words.set}</option>
-          </Select>
+            onText={(typed) => setWhen(typed as 'found' | 'set')}
+            options={[
+              ['found', words.found],
+              ['set', words.set],
+            ]}
+          />
           <Button type="submit" disabled={value === undefined}>
             {words.measure}
           </Button>
-        </form>
+        </Form>
       )}
       {mayMeasure && (
         <p className="text-sm text-quiet">{limitWords(quantity, service[quantity])}</p>

@@ -1,12 +1,12 @@
 import { DOCUMENT_KINDS, pathTo } from '@nodo/api';
 import { mayTakeIn, workLeftOn } from '@nodo/ticket';
 import type { ReactNode } from 'react';
-import { Link } from 'react-router';
 import { m } from '../../../messages/index.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { PromisePicker } from '../../../shop/promise/PromisePicker.tsx';
 import { useShown, useTicket } from '../../../ticket/TicketContext.tsx';
 import { Modal } from '../../../ui/Modal.tsx';
+import { TextLink } from '../../../ui/TextLink.tsx';
 import { FoundPart } from './FoundPart.tsx';
 import { MoneyPart } from './MoneyPart.tsx';
 import { PartsPart } from './PartsPart.tsx';
@@ -107,8 +107,8 @@ function Part({ title, children }: { readonly title: string; readonly children: 
 
 function SheetLink({ to, children }: { readonly to: string; readonly children: string }) {
   return (
-    <Link to={to} className="inline-flex min-h-11 items-center underline underline-offset-4">
+    <TextLink to={to}>
       <bdi>{children}</bdi>
-    </Link>
+    </TextLink>
   );
 }

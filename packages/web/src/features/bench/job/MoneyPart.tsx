@@ -10,6 +10,7 @@ import { SpokenSelect } from '../../../shop/SpokenSelect.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
+import { Form } from '../../../ui/Form.tsx';
 
 /** Limit, question and answer, bill. */
 export function MoneyPart() {
@@ -74,11 +75,10 @@ function Ask() {
   const words = m.life.sheet;
   const minor = money.read(amount);
   return (
-    <form
+    <Form
       aria-label={words.askTitle}
       className="flex flex-wrap items-end gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
+      onSubmit={() => {
         if (minor === undefined || what.trim() === '') return;
         if (record('price-asked', { amount: minor, words: what.trim() })) {
           setAmount('');
@@ -91,19 +91,19 @@ function Ask() {
         value={amount}
         inputMode="decimal"
         className="w-40"
-        onChange={({ target }) => setAmount(target.value)}
+        onText={setAmount}
       />
       <TextField
         label={words.forWhat}
         value={what}
         maxLength={1000}
         className="min-w-64 flex-1"
-        onChange={({ target }) => setWhat(target.value)}
+        onText={setWhat}
       />
       <Button type="submit" disabled={minor === undefined || what.trim() === ''}>
         {words.ask}
       </Button>
-    </form>
+    </Form>
   );
 }
 
@@ -123,7 +123,7 @@ function Answer({ asked }: { readonly asked: string }) {
           value={said}
           maxLength={1000}
           className="min-w-64 flex-1"
-          onChange={({ target }) => setSaid(target.value)}
+          onText={setSaid}
         />
       </div>
       <div className="flex flex-wrap gap-3">
@@ -145,11 +145,10 @@ function BillForm({ worked }: { readonly worked: number }) {
   const minutes = typed === undefined ? worked : readWhole(typed);
   const isWhole = minutes !== undefined && minutes <= 10_000;
   return (
-    <form
+    <Form
       aria-label={words.billTitle}
       className="flex flex-wrap items-end gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
+      onSubmit={() => {
         if (!isWhole) return;
         const { hour, taxPerMille, taxIncluded, currency } = card;
         record('bill-made', {
@@ -164,12 +163,12 @@ function BillForm({ worked }: { readonly worked: number }) {
         value={typed ?? String(worked)}
         inputMode="numeric"
         className="w-44"
-        onChange={({ target }) => setTyped(target.value)}
+        onText={setTyped}
       />
       <Button type="submit" disabled={!isWhole}>
         {words.bill}
       </Button>
-    </form>
+    </Form>
   );
 }
 

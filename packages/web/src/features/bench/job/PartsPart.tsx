@@ -9,6 +9,7 @@ import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { DayField } from '../../../ui/DayField.tsx';
 import { TextField } from '../../../ui/Field.tsx';
+import { Form } from '../../../ui/Form.tsx';
 
 /** Parts that are waited for, and parts that went in. */
 export function PartsPart() {
@@ -56,11 +57,10 @@ function Order() {
   const [expected, setExpected] = useState<Day>();
   const words = m.life.sheet;
   return (
-    <form
+    <Form
       aria-label={words.awaitTitle}
       className="flex flex-wrap items-end gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
+      onSubmit={() => {
         if (part.trim() === '') return;
         if (record('part-awaited', { part: part.trim(), expected: expected ?? null })) setPart('');
       }}
@@ -70,13 +70,13 @@ function Order() {
         value={part}
         maxLength={120}
         className="min-w-56 flex-1"
-        onChange={({ target }) => setPart(target.value)}
+        onText={setPart}
       />
       <DayField label={words.expected} value={expected} onChange={setExpected} />
       <Button type="submit" disabled={part.trim() === ''}>
         {words.order}
       </Button>
-    </form>
+    </Form>
   );
 }
 
@@ -91,11 +91,10 @@ function Fit() {
   const many = readWhole(count) ?? 0;
   const isGood = part.trim() !== '' && each !== undefined && many > 0;
   return (
-    <form
+    <Form
       aria-label={words.fitTitle}
       className="flex flex-wrap items-end gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
+      onSubmit={() => {
         if (!isGood) return;
         if (record('part-fitted', { words: part.trim(), count: many, each })) {
           setPart('');
@@ -108,25 +107,25 @@ function Fit() {
         value={part}
         maxLength={120}
         className="min-w-56 flex-1"
-        onChange={({ target }) => setPart(target.value)}
+        onText={setPart}
       />
       <TextField
         label={words.count}
         value={count}
         inputMode="numeric"
         className="w-24"
-        onChange={({ target }) => setCount(target.value)}
+        onText={setCount}
       />
       <TextField
         label={words.each}
         value={price}
         inputMode="decimal"
         className="w-32"
-        onChange={({ target }) => setPrice(target.value)}
+        onText={setPrice}
       />
       <Button type="submit" disabled={!isGood}>
         {words.fit}
       </Button>
-    </form>
+    </Form>
   );
 }

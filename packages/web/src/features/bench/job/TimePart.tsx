@@ -7,6 +7,7 @@ import { usePeopleById } from '../../../session/usePeopleById.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
+import { Form } from '../../../ui/Form.tsx';
 
 /** Who worked how long, and work that the clock did not see. */
 export function TimePart() {
@@ -30,11 +31,10 @@ export function TimePart() {
         ))}
       </ul>
       {status === 'open' && mayRecord(session.person.role, 'labour-booked') && (
-        <form
+        <Form
           aria-label={words.bookTitle}
           className="flex flex-wrap items-end gap-3"
-          onSubmit={(event) => {
-            event.preventDefault();
+          onSubmit={() => {
             if (!isGood) return;
             if (record('labour-booked', { minutes: many, words: what.trim() })) {
               setMinutes('');
@@ -47,19 +47,19 @@ export function TimePart() {
             value={minutes}
             inputMode="numeric"
             className="w-28"
-            onChange={({ target }) => setMinutes(target.value)}
+            onText={setMinutes}
           />
           <TextField
             label={words.what}
             value={what}
             maxLength={200}
             className="min-w-56 flex-1"
-            onChange={({ target }) => setWhat(target.value)}
+            onText={setWhat}
           />
           <Button type="submit" disabled={!isGood}>
             {words.book}
           </Button>
-        </form>
+        </Form>
       )}
     </div>
   );

@@ -1,11 +1,11 @@
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { m, write } from '../../../messages/index.ts';
 import { AnswerButton } from '../../../ticket/check/AnswerButton.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { lowerFirst } from '../../../ticket/words.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { ReasonForm } from '../../../ui/ReasonForm.tsx';
+import { TextLink } from '../../../ui/TextLink.tsx';
 import type { TicketPlan } from '../../../workers/planner.worker.ts';
 
 interface CloseStepProps {
@@ -83,9 +83,9 @@ export function ClosedStep() {
           onSubmit={(reason) => record('ticket-reopened', { reason })}
         />
       )}
-      <Link to="/" className="mt-5 inline-flex min-h-11 items-center underline underline-offset-4">
+      <TextLink to="/" className="mt-5">
         {words.toRack}
-      </Link>
+      </TextLink>
     </div>
   );
 }

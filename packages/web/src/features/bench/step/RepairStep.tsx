@@ -3,7 +3,6 @@ import type { ActionSource } from '@nodo/knowledge';
 import { INTERVIEWS } from '@nodo/knowledge';
 import { PackageOpen } from 'lucide-react';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { m, write } from '../../../messages/index.ts';
 import { AnswerButton } from '../../../ticket/check/AnswerButton.tsx';
 import { Caution, InstrumentLink, StepList } from '../../../ticket/check/CheckStep.tsx';
@@ -12,6 +11,7 @@ import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { findingWords } from '../../../ticket/words.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { ReasonForm } from '../../../ui/ReasonForm.tsx';
+import { TextLink } from '../../../ui/TextLink.tsx';
 
 interface RepairStepProps {
   readonly cause: string;
@@ -78,12 +78,9 @@ export function RepairStep({
         </Button>
       )}
       <Reasons weights={weights} />
-      <Link
-        to={`/knowledge/cause/${cause}?ticket=${ticket.id}`}
-        className="mt-3 inline-flex min-h-11 items-center underline underline-offset-4"
-      >
+      <TextLink to={`/knowledge/cause/${cause}?ticket=${ticket.id}`} className="mt-3">
         {m.knowledge.read}
-      </Link>
+      </TextLink>
       <CauseChecks cause={cause} onChooseCheck={onChooseCheck} />
     </div>
   );

@@ -39,14 +39,9 @@ export function CustomerLinks() {
           <Select
             label={words.days}
             value={days}
-            onChange={(event) => setDays(Number(event.target.value))}
-          >
-            {DAYS.map((n) => (
-              <option key={n} value={n}>
-                {words.daysOf(n)}
-              </option>
-            ))}
-          </Select>
+            onText={(typed) => setDays(Number(typed))}
+            options={DAYS.map((n) => [n, words.daysOf(n)] as const)}
+          />
           <Button look="main" disabled={isLoading} onClick={() => void make({ ticket, days })}>
             {words.make}
           </Button>

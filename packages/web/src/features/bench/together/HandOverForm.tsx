@@ -4,6 +4,7 @@ import { m } from '../../../messages/index.ts';
 import type { RecordEntry } from '../../../ticket/useRecord.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Select, TextArea } from '../../../ui/Field.tsx';
+import { Form } from '../../../ui/Form.tsx';
 
 const WHOEVER = '';
 
@@ -23,35 +24,33 @@ export function HandOverForm({
   const [note, setNote] = useState('');
   const words = m.together;
   return (
-    <form
+    <Form
       className="flex flex-col gap-4"
-      onSubmit={(event) => {
-        event.preventDefault();
+      onSubmit={() => {
         const done = record('handed-over', { to: to === WHOEVER ? null : to, note: note.trim() });
         if (done) onDone();
       }}
     >
-      <Select label={words.handTo} value={to} onChange={(event) => setTo(event.target.value)}>
-        <option value={WHOEVER}>{words.whoever}</option>
-        {people
-          .filter(({ id }) => id !== self)
-          .map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-      </Select>
+      <Select
+        label={words.handTo}
+        value={to}
+        onText={setTo}
+        options={[
+          [WHOEVER, words.whoever],
+          ...people.filter(({ id }) => id !== self).map(({ id, name }) => [id, name] as const),
+        ]}
+      />
       <TextArea
         label={words.note}
         rows={3}
         maxLength={500}
         autoFocus
         value={note}
-        onChange={(event) => setNote(event.target.value)}
+        onText={setNote}
       />
       <Button look="main" type="submit" disabled={note.trim() === ''}>
         {words.submit}
       </Button>
-    </form>
+    </Form>
   );
 }

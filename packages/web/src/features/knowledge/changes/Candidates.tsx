@@ -1,13 +1,15 @@
 import type { Candidate } from '@nodo/api';
 import type { OwnCause } from '@nodo/knowledge';
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import { useCandidatesQuery } from '../../../api/client.ts';
 import { m } from '../../../messages/index.ts';
 import { readNumber } from '../../../messages/typed.ts';
 import type { ShopTables } from '../../../session/useTables.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
+import { Form } from '../../../ui/Form.tsx';
+import { TextLink } from '../../../ui/TextLink.tsx';
 import { ProposalEnd } from './ProposalEnd.tsx';
 import { useChangeTables } from './useChangeTables.ts';
 
@@ -47,13 +49,9 @@ export function Candidates({ tables: { requests, edition } }: { readonly tables:
             <p className="flex flex-wrap gap-x-4 text-quiet">
               {words.candidate(all.length)}
               {all.slice(0, MOST_LINKS).map(({ ticket }, at) => (
-                <Link
-                  key={ticket}
-                  to={`/bench/${ticket}`}
-                  className="-my-2 inline-flex min-h-11 items-center underline underline-offset-4"
-                >
+                <TextLink key={ticket} to={`/bench/${ticket}`} className="-my-2">
                   {words.ticketNumber(at + 1)}
-                </Link>
+                </TextLink>
               ))}
             </p>
             <TakeUp own={own} />
@@ -91,14 +89,7 @@ function TakeUp({ own }: { readonly own: OwnCause }) {
     if (id !== undefined) void navigate(`/knowledge/changes/${id}`);
   };
   return (
-    <form
-      noValidate
-      className="mt-2 flex max-w-xl flex-col gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void submit();
-      }}
-    >
+    <Form noValidate className="mt-2 flex max-w-xl flex-col gap-3" onSubmit={submit}>
       <TextField
         label={words.kinds['how-often']}
         inputMode="decimal"
@@ -106,7 +97,7 @@ function TakeUp({ own }: { readonly own: OwnCause }) {
         autoFocus
         value={perMille}
         error={number === undefined ? words.number : undefined}
-        onChange={({ target }) => setPerMille(target.value)}
+        onText={setPerMille}
       />
       <ProposalEnd
         reason={reason}
@@ -115,7 +106,7 @@ function TakeUp({ own }: { readonly own: OwnCause }) {
         isSending={isSending}
         fault={fault}
       />
-    </form>
+    </Form>
   );
 }
 

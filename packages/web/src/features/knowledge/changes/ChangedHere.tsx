@@ -1,8 +1,8 @@
 import { SHIPPED, type TableChange } from '@nodo/knowledge';
 import type { Proposal } from '@nodo/tables';
-import { Link } from 'react-router';
 import { m } from '../../../messages/index.ts';
 import { type ShopTables, useTables } from '../../../session/useTables.ts';
+import { TextLink } from '../../../ui/TextLink.tsx';
 import { FromTo, whichOf } from './ChangeWords.tsx';
 import { HandWords } from './HandWords.tsx';
 
@@ -17,12 +17,9 @@ export function ChangedHere({ isAbout }: { readonly isAbout: (change: TableChang
       <ul>
         {about.map((proposal) => (
           <li key={proposal.id}>
-            <Link
-              to={`/knowledge/changes/${proposal.id}`}
-              className="inline-flex min-h-11 items-center underline underline-offset-4"
-            >
+            <TextLink to={`/knowledge/changes/${proposal.id}`}>
               {whichOf(proposal.change, tables.edition)}
-            </Link>
+            </TextLink>
             <FromTo
               change={proposal.change}
               before={{ edition: SHIPPED, name: m.tables.came }}

@@ -1,9 +1,9 @@
 import { SHIPPED } from '@nodo/knowledge';
 import type { Proposal } from '@nodo/tables';
-import { Link } from 'react-router';
 import { m } from '../../../messages/index.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import type { ShopTables } from '../../../session/useTables.ts';
+import { TextLink } from '../../../ui/TextLink.tsx';
 import { Candidates } from './Candidates.tsx';
 import { FromTo, subjectOf, whichOf } from './ChangeWords.tsx';
 import { HandWords } from './HandWords.tsx';
@@ -56,12 +56,9 @@ function Line({
     state === 'open' ? { edition, name: m.tables.from } : { edition: SHIPPED, name: m.tables.came };
   return (
     <li className="border-b border-rule py-2">
-      <Link
-        to={`/knowledge/changes/${id}`}
-        className="inline-flex min-h-11 items-center font-semibold underline underline-offset-4"
-      >
+      <TextLink to={`/knowledge/changes/${id}`} className="font-semibold">
         {subjectOf(change, edition)}
-      </Link>
+      </TextLink>
       <p className="text-quiet">{whichOf(change, edition)}</p>
       <FromTo change={change} before={before} />
       <p>{reason}</p>

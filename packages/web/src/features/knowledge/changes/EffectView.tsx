@@ -6,10 +6,10 @@ import {
   type KnowledgeVersion,
 } from '@nodo/knowledge';
 import { outlookShift } from '@nodo/ticket';
-import { Link } from 'react-router';
 import { m, write } from '../../../messages/index.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Sewing } from '../../../ui/Stitches.tsx';
+import { TextLink } from '../../../ui/TextLink.tsx';
 import type { Compared } from '../../../workers/effect.worker.ts';
 import type { EffectState, TicketEffect } from './useEffectOf.ts';
 
@@ -191,14 +191,11 @@ function OnTickets({
                   return (
                     <tr key={entry.ticket} className="border-b border-rule align-top">
                       <th scope="row" className="pr-4 font-normal">
-                        <Link
-                          to={`/bench/${entry.ticket}`}
-                          className="inline-flex min-h-11 items-center underline underline-offset-4"
-                        >
+                        <TextLink to={`/bench/${entry.ticket}`}>
                           <span>
                             {entry.tag ?? words.byPhone} <bdi>{entry.label}</bdi>
                           </span>
-                        </Link>
+                        </TextLink>
                       </th>
                       <Cell
                         lead={stays && after.likeliest ? name(after.likeliest.cause) : undefined}

@@ -28,7 +28,7 @@ export function ProposalEnd({
         rows={2}
         maxLength={400}
         value={reason}
-        onChange={({ target }) => onReason(target.value)}
+        onText={onReason}
       />
       <TablesFault fault={fault} />
       <Button

@@ -1,13 +1,13 @@
 import { SHIPPED } from '@nodo/knowledge';
 import type { Proposal } from '@nodo/tables';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { m } from '../../../messages/index.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import type { ShopTables } from '../../../session/useTables.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { ReasonForm } from '../../../ui/ReasonForm.tsx';
+import { TextLink } from '../../../ui/TextLink.tsx';
 import { FromTo, subjectOf, whichOf } from './ChangeWords.tsx';
 import { EffectView } from './EffectView.tsx';
 import { HandWords } from './HandWords.tsx';
@@ -45,12 +45,7 @@ export function ProposalPage({
       {state === 'open' && <Weighing proposal={proposal} tables={tables} isLead={isLead} />}
       {state === 'accepted' && isLead && <TakingBack proposal={proposal} label={words.takeBack} />}
       <p className="mt-6">
-        <Link
-          to="/knowledge/changes"
-          className="inline-flex min-h-11 items-center underline underline-offset-4"
-        >
-          {words.backToList}
-        </Link>
+        <TextLink to="/knowledge/changes">{words.backToList}</TextLink>
       </p>
     </div>
   );

@@ -16,6 +16,7 @@ import { m } from '../../../messages/index.ts';
 import { readNumber } from '../../../messages/typed.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Select, TextArea, TextField } from '../../../ui/Field.tsx';
+import { Form } from '../../../ui/Form.tsx';
 import { ProposalEnd } from './ProposalEnd.tsx';
 import { useChangeTables } from './useChangeTables.ts';
 
@@ -81,14 +82,11 @@ function ProposalForm({ subject, model, edition }: ProposeChangeProps) {
   };
 
   return (
-    <form
+    <Form
       noValidate
       aria-labelledby={title}
       className="flex max-w-xl flex-col gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void submit();
-      }}
+      onSubmit={submit}
     >
       <h3 id={title} className="text-xl font-bold">
         {words.propose}
@@ -97,36 +95,28 @@ function ProposalForm({ subject, model, edition }: ProposeChangeProps) {
         label={words.what}
         value={kind}
         autoFocus
-        onChange={({ target }) =>
+        onText={(typed) =>
           touched(() => {
-            setKind(target.value as Kind);
+            setKind(typed as Kind);
             setTyped(undefined);
           })
         }
-      >
-        {(subject.kind === 'cause' ? OF_CAUSE : OF_CHECK).map((one) => (
-          <option key={one} value={one}>
-            {words.kinds[one]}
-          </option>
-        ))}
-      </Select>
+        options={(subject.kind === 'cause' ? OF_CAUSE : OF_CHECK).map(
+          (one) => [one, words.kinds[one]] as const,
+        )}
+      />
       {(kind === 'shows' || kind === 'by-itself') && (
         <Select
           label={words.finding}
           value={finding}
-          onChange={({ target }) =>
+          onText={(typed) =>
             touched(() => {
-              setFinding(target.value);
+              setFinding(typed);
               setTyped(undefined);
             })
           }
-        >
-          {findingsFor(subject, model).map(({ id, words: text }) => (
-            <option key={id} value={id}>
-              {text}
-            </option>
-          ))}
-        </Select>
+          options={findingsFor(subject, model).map(({ id, words: text }) => [id, text] as const)}
+        />
       )}
       <ValueField
         kind={kind}
@@ -141,7 +131,7 @@ function ProposalForm({ subject, model, edition }: ProposeChangeProps) {
         isSending={isSending}
         fault={fault}
       />
-    </form>
+    </Form>
   );
 }
 
@@ -164,15 +154,14 @@ function ValueField({
           label={words.howSurely}
           value={value}
           error={error}
-          onChange={({ target }) => onChange(target.value)}
-        >
-          {(Object.keys(STRENGTHS) as StrengthWord[]).map((strength) => (
-            <option key={strength} value={strength}>
-              {m.knowledge.strengths[strength]}
-            </option>
-          ))}
-          <option value="never">{words.never}</option>
-        </Select>
+          onText={onChange}
+          options={[
+            ...(Object.keys(STRENGTHS) as StrengthWord[]).map(
+              (strength) => [strength, m.knowledge.strengths[strength]] as const,
+            ),
+            ['never', words.never],
+          ]}
+        />
       );
     case 'remedy':
     case 'how':
@@ -183,7 +172,7 @@ function ValueField({
           maxLength={600}
           value={value}
           error={error}
-          onChange={({ target }) => onChange(target.value)}
+          onText={onChange}
         />
       );
     case 'how-often':
@@ -197,7 +186,7 @@ function ValueField({
           className="max-w-40"
           value={value}
           error={error}
-          onChange={({ target }) => onChange(target.value)}
+          onText={onChange}
         />
       );
   }

@@ -1,6 +1,6 @@
-import { Link } from 'react-router';
 import { instruments } from '../../../messages/instruments.ts';
 import { Caution } from '../../../ticket/check/CheckStep.tsx';
+import { TextLink } from '../../../ui/TextLink.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { instrumentRoot } from '../../frame/instrumentBench.ts';
 import { OpenFirst } from '../../frame/OpenFirst.tsx';
@@ -27,12 +27,9 @@ export function CasePart() {
           <section aria-label={words.rim.title}>
             <h2 className="text-lg font-bold">{words.rim.title}</h2>
             <p className="leading-snug">{words.rim.how}</p>
-            <Link
-              to={`${instrumentRoot(bench, 'bobbin')}/marks?on=case-outside`}
-              className="inline-flex min-h-11 items-center underline underline-offset-4"
-            >
+            <TextLink to={`${instrumentRoot(bench, 'bobbin')}/marks?on=case-outside`}>
               {words.rim.toMap}
-            </Link>
+            </TextLink>
           </section>
         </div>
         <div className="flex flex-col gap-6">

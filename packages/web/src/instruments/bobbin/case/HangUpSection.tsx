@@ -56,15 +56,12 @@ export function HangUpSection() {
           label={words.hour}
           value={hour}
           className="max-w-56"
-          onChange={({ target }) => setHour(target.value)}
-        >
-          <option value="">{words.hourUnknown}</option>
-          {HOURS.map((one) => (
-            <option key={one} value={one}>
-              {words.hourAt(one)}
-            </option>
-          ))}
-        </Select>
+          onText={setHour}
+          options={[
+            ['', words.hourUnknown],
+            ...HOURS.map((one) => [one, words.hourAt(one)] as const),
+          ]}
+        />
       )}
       <div aria-live="polite">
         {where.kind === 'located' && (

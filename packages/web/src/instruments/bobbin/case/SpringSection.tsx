@@ -1,6 +1,6 @@
-import { Link } from 'react-router';
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
+import { TextLink } from '../../../ui/TextLink.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { instrumentRoot, keepAction, mayDo, statusOf } from '../../frame/instrumentBench.ts';
 import { Looks } from '../../frame/Looks.tsx';
@@ -20,12 +20,7 @@ export function SpringSection() {
       {statusOf(bench, 'case-spring') === 'found' && mayDo(bench) && (
         <Button onClick={() => keepAction(bench, 'case-spring-cleaned')}>{words.done}</Button>
       )}
-      <Link
-        to={`${instrumentRoot(bench, 'bobbin')}/tension`}
-        className="inline-flex min-h-11 items-center underline underline-offset-4"
-      >
-        {words.screw}
-      </Link>
+      <TextLink to={`${instrumentRoot(bench, 'bobbin')}/tension`}>{words.screw}</TextLink>
     </section>
   );
 }

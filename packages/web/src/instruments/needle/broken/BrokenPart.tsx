@@ -11,6 +11,7 @@ import { Caution } from '../../../ticket/check/CheckStep.tsx';
 import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
+import { Form } from '../../../ui/Form.tsx';
 import { ReasonForm } from '../../../ui/ReasonForm.tsx';
 import { Choices } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
@@ -66,20 +67,14 @@ export function BrokenPart() {
           {account && standWords(account)}
         </strong>
       </p>
-      <form
-        className="flex flex-wrap items-end gap-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          addPiece();
-        }}
-      >
+      <Form className="flex flex-wrap items-end gap-3" onSubmit={addPiece}>
         <TextField
           label={words.piece}
           inputMode="decimal"
           value={typed}
           className="w-40"
           error={typed !== '' && !isPossible ? words.impossible : undefined}
-          onChange={({ target }) => setTyped(target.value)}
+          onText={setTyped}
         />
         <Button type="submit" disabled={!isPossible}>
           {words.add}
@@ -89,10 +84,10 @@ export function BrokenPart() {
           inputMode="decimal"
           value={wholeTyped}
           className="w-52"
-          onChange={({ target }) => setWholeTyped(target.value)}
+          onText={setWholeTyped}
         />
         <ProvenanceMark standing="typical" />
-      </form>
+      </Form>
       {pieces.length > 0 && (
         <ul className="flex flex-wrap gap-2">
           {pieces.map((length, index) => (

@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
+import { CheckBox } from '../../../ui/CheckBox.tsx';
 import { TextField } from '../../../ui/Field.tsx';
 import { Choices, Reading } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
@@ -65,15 +66,13 @@ export function FitPart() {
             className="w-48"
             onChange={({ target }) => setTyped({ ...typed, thickness: target.value })}
           />
-          <label className="flex min-h-11 items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5 accent-own"
-              checked={typed.crossing}
-              onChange={({ target }) => setTyped({ ...typed, crossing: target.checked })}
-            />
+          <CheckBox
+            className="gap-2"
+            checked={typed.crossing}
+            onCheck={(isSo) => setTyped({ ...typed, crossing: isSo })}
+          >
             {words.crossing}
-          </label>
+          </CheckBox>
         </div>
         <ThreadFields
           typed={thread}

@@ -63,28 +63,25 @@ export function ThreadFields({
             <Select
               label={words.unit}
               value={typed.unit}
-              onChange={({ target }) => {
-                const unit = FINENESS_UNITS.find((one) => one === target.value) ?? 'tex';
+              onText={(chosen) => {
+                const unit = FINENESS_UNITS.find((one) => one === chosen) ?? 'tex';
                 set({ unit, plies: countsPlies(unit) ? typed.plies : '1' });
               }}
-            >
-              {FINENESS_UNITS.map((unit) => (
-                <option key={unit}>{unit}</option>
-              ))}
-            </Select>
+              options={FINENESS_UNITS.map((unit) => [unit, unit] as const)}
+            />
             <TextField
               label={words.number}
               inputMode="decimal"
               value={typed.number}
               error={error}
-              onChange={({ target }) => set({ number: target.value })}
+              onText={(number) => set({ number })}
             />
             {countsPlies(typed.unit) && (
               <TextField
                 label={words.plies}
                 inputMode="numeric"
                 value={typed.plies}
-                onChange={({ target }) => set({ plies: target.value })}
+                onText={(plies) => set({ plies })}
               />
             )}
           </>
@@ -96,7 +93,7 @@ export function ThreadFields({
             value={typed.across}
             error={error}
             className="col-span-full max-w-80"
-            onChange={({ target }) => set({ across: target.value })}
+            onText={(across) => set({ across })}
           />
         )}
         {typed.by === 'weight' && (
@@ -106,13 +103,13 @@ export function ThreadFields({
               inputMode="decimal"
               value={typed.grams}
               error={error}
-              onChange={({ target }) => set({ grams: target.value })}
+              onText={(grams) => set({ grams })}
             />
             <TextField
               label={words.metres}
               inputMode="decimal"
               value={typed.metres}
-              onChange={({ target }) => set({ metres: target.value })}
+              onText={(metres) => set({ metres })}
             />
           </>
         )}
@@ -121,29 +118,15 @@ export function ThreadFields({
         <Select
           label={words.fibre}
           value={typed.fibre}
-          onChange={({ target }) =>
-            set({ fibre: FIBRES.find((one) => one === target.value) ?? 'polyester' })
-          }
-        >
-          {FIBRES.map((fibre) => (
-            <option key={fibre} value={fibre}>
-              {words.fibres[fibre]}
-            </option>
-          ))}
-        </Select>
+          onText={(typed) => set({ fibre: FIBRES.find((one) => one === typed) ?? 'polyester' })}
+          options={FIBRES.map((fibre) => [fibre, words.fibres[fibre]] as const)}
+        />
         <Select
           label={words.kind}
           value={typed.kind}
-          onChange={({ target }) =>
-            set({ kind: THREAD_KINDS.find((one) => one === target.value) ?? 'plain' })
-          }
-        >
-          {THREAD_KINDS.map((kind) => (
-            <option key={kind} value={kind}>
-              {words.kinds[kind]}
-            </option>
-          ))}
-        </Select>
+          onText={(typed) => set({ kind: THREAD_KINDS.find((one) => one === typed) ?? 'plain' })}
+          options={THREAD_KINDS.map((kind) => [kind, words.kinds[kind]] as const)}
+        />
       </div>
     </div>
   );

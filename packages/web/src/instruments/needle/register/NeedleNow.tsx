@@ -1,8 +1,8 @@
 import { needleLine } from '@nodo/shop';
 import type { Ticket } from '@nodo/ticket';
-import { Link } from 'react-router';
 import { instruments } from '../../../messages/instruments.ts';
 import { needleAddress } from '../../../ticket/instrumentAddresses.ts';
+import { TextLink } from '../../../ui/TextLink.tsx';
 import { isUntold, useRegister } from './useRegister.ts';
 
 /** The needle that is in the machine of a ticket, or that nobody has said which. */
@@ -24,12 +24,9 @@ export function NeedleNow({ ticket }: { readonly ticket: Ticket }) {
       ) : (
         isRead && words.unknown
       )}{' '}
-      <Link
-        to={needleAddress(ticket.id, 'register')}
-        className="inline-flex min-h-11 items-center underline underline-offset-4"
-      >
+      <TextLink to={needleAddress(ticket.id, 'register')}>
         {isKnown ? words.parts.register : words.tell}
-      </Link>
+      </TextLink>
     </p>
   );
 }

@@ -1,4 +1,3 @@
-import type { CallError } from '@nodo/client';
 import { SOLD_SIZES, sizeName } from '@nodo/core';
 import { NEEDLE_COATINGS, NEEDLE_POINTS } from '@nodo/knowledge';
 import { needleLine } from '@nodo/shop';
@@ -14,6 +13,7 @@ import { useSession } from '../../../session/SessionContext.tsx';
 import { usePeopleById } from '../../../session/usePeopleById.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Select, TextField } from '../../../ui/Field.tsx';
+import { Form } from '../../../ui/Form.tsx';
 import { Choices } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { mayDo } from '../../frame/instrumentBench.ts';
@@ -173,10 +173,9 @@ function NeedleForm({
   };
   const isReady = from !== 'opened' || chosen !== undefined;
   return (
-    <form
+    <Form
       className="flex flex-col gap-4"
-      onSubmit={(event) => {
-        event.preventDefault();
+      onSubmit={() => {
         if (isReady) void writeDown(entry);
       }}
     >
@@ -206,7 +205,7 @@ function NeedleForm({
           inputMode="numeric"
           value={sewn}
           className="w-60"
-          onChange={({ target }) => setSewn(target.value)}
+          onText={setSewn}
         />
       )}
       {from !== 'found' && (
@@ -221,11 +220,11 @@ function NeedleForm({
           {!now && <p className="mt-1 text-sm text-quiet">{words.beforeUnknown}</p>}
         </Choices>
       )}
-      {error !== undefined && <p role="alert">{faultWords(error as CallError)}</p>}
+      {error !== undefined && <p role="alert">{faultWords(error)}</p>}
       <Button type="submit" look="main" className="self-start" disabled={!isReady || isLoading}>
         {words.keep}
       </Button>
-    </form>
+    </Form>
   );
 }
 
@@ -241,16 +240,21 @@ function OpenedChoice({
   const words = instruments.needle.register;
   if (opened.length === 0) return <p>{words.noneOpened}</p>;
   return (
-    <Select label={words.opened} value={chosen} onChange={({ target }) => onChoose(target.value)}>
-      {opened.map(({ id, needle, sewn }) => (
-        <option key={id} value={id}>
-          {words.line(
-            needleLine(needle),
-            sewn === null ? words.sewnNone : words.sewnLine(write.figure(sewn)),
-          )}
-        </option>
-      ))}
-    </Select>
+    <Select
+      label={words.opened}
+      value={chosen}
+      onText={onChoose}
+      options={opened.map(
+        ({ id, needle, sewn }) =>
+          [
+            id,
+            words.line(
+              needleLine(needle),
+              sewn === null ? words.sewnNone : words.sewnLine(write.figure(sewn)),
+            ),
+          ] as const,
+      )}
+    />
   );
 }
 
@@ -270,51 +274,36 @@ function NeedleFields({
         value={needle.system}
         maxLength={40}
         required
-        onChange={({ target }) => onChange({ ...needle, system: target.value })}
+        onText={(typed) => onChange({ ...needle, system: typed })}
       />
       <Select
         label={words.size}
         value={needle.size}
-        onChange={({ target }) => onChange({ ...needle, size: Number(target.value) })}
-      >
-        {SOLD_SIZES.map((size) => (
-          <option key={size} value={size}>
-            {sizeName(size)}
-          </option>
-        ))}
-      </Select>
+        onText={(typed) => onChange({ ...needle, size: Number(typed) })}
+        options={SOLD_SIZES.map((size) => [size, sizeName(size)] as const)}
+      />
       <Select
         label={words.point}
         value={needle.point}
-        onChange={({ target }) =>
+        onText={(typed) =>
           onChange({
             ...needle,
-            point: NEEDLE_POINTS.find(({ id }) => id === target.value)?.id ?? needle.point,
+            point: NEEDLE_POINTS.find(({ id }) => id === typed)?.id ?? needle.point,
           })
         }
-      >
-        {NEEDLE_POINTS.map(({ id, title }) => (
-          <option key={id} value={id}>
-            {title}
-          </option>
-        ))}
-      </Select>
+        options={NEEDLE_POINTS.map(({ id, title }) => [id, title] as const)}
+      />
       <Select
         label={words.coating}
         value={needle.coating}
-        onChange={({ target }) =>
+        onText={(typed) =>
           onChange({
             ...needle,
-            coating: NEEDLE_COATINGS.find(({ id }) => id === target.value)?.id ?? needle.coating,
+            coating: NEEDLE_COATINGS.find(({ id }) => id === typed)?.id ?? needle.coating,
           })
         }
-      >
-        {NEEDLE_COATINGS.map(({ id, title }) => (
-          <option key={id} value={id}>
-            {title}
-          </option>
-        ))}
-      </Select>
+        options={NEEDLE_COATINGS.map(({ id, title }) => [id, title] as const)}
+      />
     </div>
   );
 }

@@ -76,8 +76,8 @@ function OtherHeight({ onMeasured }: { readonly onMeasured: (low: number) => voi
       label={instruments.needle.seat.otherMm}
       inputMode="decimal"
       className="flex-row items-center gap-2 text-sm [&>input]:w-16 [&>label]:font-normal"
-      onChange={({ target }) => {
-        const low = readNumber(target.value);
+      onText={(typed) => {
+        const low = readNumber(typed);
         if (low !== undefined && low >= 0 && low <= 20) onMeasured(low);
       }}
     />

@@ -88,7 +88,7 @@ export function WearPart() {
           inputMode="decimal"
           value={amount}
           className="w-48"
-          onChange={({ target }) => setAmount(target.value)}
+          onText={setAmount}
         />
         <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
           {SETTINGS.map((setting) => (
@@ -104,7 +104,7 @@ export function WearPart() {
             label={words.projects}
             inputMode="numeric"
             value={projects}
-            onChange={({ target }) => setProjects(target.value)}
+            onText={setProjects}
           />
         </div>
         <Choices
