@@ -33,8 +33,18 @@ export default defineConfig({
           ...patient,
           name: 'web',
           isolate: false,
-          include: ['packages/web/test/**/*.test.{ts,tsx}'],
+          include: ['packages/web/test/*.test.ts'],
           setupFiles: ['./vitest.setup.ts', './packages/web/test/browser.ts'],
+        },
+      },
+      {
+        test: {
+          ...patient,
+          name: 'components',
+          isolate: false,
+          environment: 'happy-dom',
+          include: ['packages/web/test/components/*.test.tsx'],
+          setupFiles: ['./vitest.setup.ts'],
         },
       },
       {

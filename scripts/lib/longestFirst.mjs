@@ -1,7 +1,7 @@
 import { BaseSequencer } from 'vitest/node';
 
 /** Projects by how long one of their files takes. */
-const LONGEST_FIRST = ['journeys', 'server', 'web', 'pure'];
+const LONGEST_FIRST = ['journeys', 'server', 'components', 'web', 'pure'];
 /** What takes longer than its size says. */
 const LONG = ['e2e/src/accessibility', 'simulation/test/', 'scripts/test/start'];
 

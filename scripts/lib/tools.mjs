@@ -54,7 +54,7 @@ export function quickTools(root) {
     {
       name: 'tests without a database',
       program: 'vitest',
-      args: ['run', '--project', 'pure', '--project', 'web'],
+      args: ['run', '--project', 'pure', '--project', 'web', '--project', 'components'],
     },
     types(folders),
     format,
