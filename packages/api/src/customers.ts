@@ -38,7 +38,6 @@ export const readCustomer = defineEndpoint({
   ...ADDRESSES.readCustomer,
   roles: AT_THE_COUNTER,
   params: ofCustomer,
-  body: z.undefined(),
   answer: customerFile,
 });
 
@@ -67,7 +66,6 @@ export const eraseCustomer = defineEndpoint({
   ...ADDRESSES.eraseCustomer,
   roles: LEADS,
   params: ofCustomer,
-  body: z.undefined(),
   answer: customerFile,
 });
 
@@ -105,7 +103,6 @@ export const readMachine = defineEndpoint({
   ...ADDRESSES.readMachine,
   roles: AT_THE_COUNTER,
   params: ofMachine,
-  body: z.undefined(),
   answer: machineFile,
 });
 

@@ -12,6 +12,5 @@ export const readPaper = defineEndpoint({
   ...ADDRESSES.readPaper,
   roles: AT_THE_COUNTER,
   params: z.object({ ticket: uuid, paper: z.enum(DOCUMENT_KINDS) }),
-  body: z.undefined(),
   answer: z.never(),
 });

@@ -1,5 +1,5 @@
 import type { Role } from '@nodo/kernel';
-import type { z } from 'zod';
+import { z } from 'zod';
 
 /** One route, as both sides know it; its address is in `addresses.ts`. */
 export interface Endpoint<
@@ -19,10 +19,20 @@ export interface Endpoint<
   readonly evenLocked?: true;
 }
 
+const NO_PARAMS = z.object({});
+const NO_BODY = z.undefined();
+
+/** A route whose path names nothing, or that takes no body, does not say so. */
 export function defineEndpoint<
-  Params extends z.ZodType,
-  Body extends z.ZodType,
   Answer extends z.ZodType,
->(endpoint: Endpoint<Params, Body, Answer>): Endpoint<Params, Body, Answer> {
-  return endpoint;
+  Params extends z.ZodType = typeof NO_PARAMS,
+  Body extends z.ZodType = typeof NO_BODY,
+>(
+  endpoint: Omit<Endpoint<Params, Body, Answer>, 'params' | 'body'> &
+    Partial<Pick<Endpoint<Params, Body, Answer>, 'params' | 'body'>>,
+): Endpoint<Params, Body, Answer> {
+  // Left out, each has the type of what stands in for it.
+  const { params = NO_PARAMS as z.ZodType as Params, body = NO_BODY as z.ZodType as Body } =
+    endpoint;
+  return { ...endpoint, params, body };
 }

@@ -17,7 +17,6 @@ export const listLinks = defineEndpoint({
   ...ADDRESSES.listLinks,
   roles: AT_THE_COUNTER,
   params: z.object({ ticket: uuid }),
-  body: z.undefined(),
   answer: z.array(link),
 });
 
@@ -34,7 +33,6 @@ export const revokeLink = defineEndpoint({
   ...ADDRESSES.revokeLink,
   roles: AT_THE_COUNTER,
   params: z.object({ ticket: uuid, link: uuid }),
-  body: z.undefined(),
   answer: z.object({}),
 });
 
@@ -43,6 +41,5 @@ export const readShared = defineEndpoint({
   ...ADDRESSES.readShared,
   roles: 'anyone',
   params: z.object({ token: z.string().regex(/^[A-Za-z0-9_-]{43}$/) }),
-  body: z.undefined(),
   answer: customerView,
 });

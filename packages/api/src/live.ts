@@ -40,7 +40,5 @@ export type LiveFrame = z.infer<typeof liveFrame>;
 export const live = defineEndpoint({
   ...ADDRESSES.live,
   roles: EVERY_ROLE,
-  params: z.object({}),
-  body: z.undefined(),
   answer: liveFrame,
 });

@@ -20,7 +20,6 @@ export const readNeedles = defineEndpoint({
   ...ADDRESSES.readNeedles,
   roles: EVERY_ROLE,
   params: ofMachine,
-  body: z.undefined(),
   answer: needleFile,
 });
 

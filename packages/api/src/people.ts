@@ -26,15 +26,12 @@ const newLogin = z.string().regex(/^[a-z0-9][a-z0-9.-]{1,38}[a-z0-9]$/);
 export const listAccounts = defineEndpoint({
   ...ADDRESSES.listAccounts,
   roles: LEADS,
-  params: z.object({}),
-  body: z.undefined(),
   answer: z.array(account),
 });
 
 export const invitePerson = defineEndpoint({
   ...ADDRESSES.invitePerson,
   roles: LEADS,
-  params: z.object({}),
   body: z.object({ login: newLogin, name: humanText(80), initials: humanText(3), role }),
   answer: handedCode,
 });
@@ -72,8 +69,6 @@ export type Screen = z.infer<typeof screen>;
 export const listScreens = defineEndpoint({
   ...ADDRESSES.listScreens,
   roles: LEADS,
-  params: z.object({}),
-  body: z.undefined(),
   answer: z.array(screen),
 });
 
@@ -81,7 +76,6 @@ export const endScreen = defineEndpoint({
   ...ADDRESSES.endScreen,
   roles: LEADS,
   params: z.object({ screen: uuid }),
-  body: z.undefined(),
   answer: z.object({}),
 });
 
@@ -98,8 +92,6 @@ export type Reach = z.infer<typeof reach>;
 export const readReach = defineEndpoint({
   ...ADDRESSES.readReach,
   roles: LEADS,
-  params: z.object({}),
-  body: z.undefined(),
   answer: reach.nullable(),
 });
 
@@ -168,6 +160,5 @@ export const readAudit = defineEndpoint({
       .optional(),
     person: uuid.optional(),
   }),
-  body: z.undefined(),
   answer: auditPage,
 });

@@ -24,6 +24,5 @@ export const readPhoto = defineEndpoint({
   ...ADDRESSES.readPhoto,
   roles: EVERY_ROLE,
   params: z.object({ ticket: uuid, photo: sha256, size: z.literal('small').optional() }),
-  body: z.undefined(),
   answer: z.never(),
 });

@@ -23,7 +23,6 @@ export const search = defineEndpoint({
   ...ADDRESSES.search,
   roles: AT_THE_COUNTER,
   params: z.object({ find: humanText(80) }),
-  body: z.undefined(),
   answer: z.array(hit),
 });
 
@@ -35,6 +34,5 @@ export const listCollected = defineEndpoint({
   ...ADDRESSES.listCollected,
   roles: EVERY_ROLE,
   params: z.object({ before: cursor.optional() }),
-  body: z.undefined(),
   answer: z.object({ entries: z.array(rackEntry), next: z.string().nullable() }),
 });

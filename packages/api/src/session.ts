@@ -39,7 +39,6 @@ const pin = z.string().regex(/^[0-9]{4,8}$/);
 export const signIn = defineEndpoint({
   ...ADDRESSES.signIn,
   roles: 'anyone',
-  params: z.object({}),
   body: z.object({
     login,
     password: z.string().min(1).max(200),
@@ -52,8 +51,6 @@ export const signIn = defineEndpoint({
 export const whoAmI = defineEndpoint({
   ...ADDRESSES.whoAmI,
   roles: 'anyone',
-  params: z.object({}),
-  body: z.undefined(),
   answer: session.nullable(),
 });
 
@@ -61,8 +58,6 @@ export const whoAmI = defineEndpoint({
 export const signOut = defineEndpoint({
   ...ADDRESSES.signOut,
   roles: EVERY_ROLE,
-  params: z.object({}),
-  body: z.undefined(),
   answer: z.object({}),
   evenLocked: true,
 });
@@ -71,7 +66,6 @@ export const signOut = defineEndpoint({
 export const changePerson = defineEndpoint({
   ...ADDRESSES.changePerson,
   roles: EVERY_ROLE,
-  params: z.object({}),
   body: z.object({ person: uuid, pin }),
   answer: session,
   evenLocked: true,
@@ -81,7 +75,6 @@ export const changePerson = defineEndpoint({
 export const nameScreen = defineEndpoint({
   ...ADDRESSES.nameScreen,
   roles: EVERY_ROLE,
-  params: z.object({}),
   body: z.object({ device }),
   answer: z.object({}),
 });
@@ -89,7 +82,6 @@ export const nameScreen = defineEndpoint({
 export const lockScreen = defineEndpoint({
   ...ADDRESSES.lockScreen,
   roles: EVERY_ROLE,
-  params: z.object({}),
   body: z.object({}),
   answer: session,
   evenLocked: true,
@@ -98,7 +90,6 @@ export const lockScreen = defineEndpoint({
 export const setPin = defineEndpoint({
   ...ADDRESSES.setPin,
   roles: EVERY_ROLE,
-  params: z.object({}),
   body: z.object({ password: z.string().min(1).max(200), pin }),
   answer: session,
 });
@@ -107,7 +98,6 @@ export const setPin = defineEndpoint({
 export const changePassword = defineEndpoint({
   ...ADDRESSES.changePassword,
   roles: EVERY_ROLE,
-  params: z.object({}),
   body: z.object({ password: z.string().min(1).max(200), fresh: freshPassword }),
   answer: z.object({}),
 });
@@ -116,7 +106,6 @@ export const changePassword = defineEndpoint({
 export const redeemCode = defineEndpoint({
   ...ADDRESSES.redeemCode,
   roles: 'anyone',
-  params: z.object({}),
   body: z.object({ login, code: humanText(40), password: freshPassword }),
   answer: z.object({}),
 });
@@ -124,8 +113,6 @@ export const redeemCode = defineEndpoint({
 export const listPeople = defineEndpoint({
   ...ADDRESSES.listPeople,
   roles: EVERY_ROLE,
-  params: z.object({}),
-  body: z.undefined(),
   answer: z.array(person),
 });
 
@@ -133,7 +120,6 @@ export const listPeople = defineEndpoint({
 export const lookAt = defineEndpoint({
   ...ADDRESSES.lookAt,
   roles: EVERY_ROLE,
-  params: z.object({}),
   body: z.object({ ticket: uuid.nullable(), check: z.string().max(60).nullable() }),
   answer: z.object({}),
 });

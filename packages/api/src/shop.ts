@@ -16,8 +16,6 @@ export type ShopRecord = z.infer<typeof shopRecord>;
 export const readShop = defineEndpoint({
   ...ADDRESSES.readShop,
   roles: EVERY_ROLE,
-  params: z.object({}),
-  body: z.undefined(),
   answer: shopRecord,
 });
 
@@ -25,7 +23,6 @@ export const readShop = defineEndpoint({
 export const changeShop = defineEndpoint({
   ...ADDRESSES.changeShop,
   roles: LEADS,
-  params: z.object({}),
   body: shopChange,
   answer: shopRecord,
 });

@@ -8,8 +8,6 @@ import { defineEndpoint } from './endpoint.ts';
 export const readTables = defineEndpoint({
   ...ADDRESSES.readTables,
   roles: EVERY_ROLE,
-  params: z.object({}),
-  body: z.undefined(),
   answer: z.array(tableEvent),
 });
 
@@ -20,8 +18,6 @@ export type Candidate = z.infer<typeof candidate>;
 export const listCandidates = defineEndpoint({
   ...ADDRESSES.listCandidates,
   roles: LEADS,
-  params: z.object({}),
-  body: z.undefined(),
   answer: z.array(candidate),
 });
 
@@ -29,7 +25,6 @@ export const listCandidates = defineEndpoint({
 export const recordTableEvent = defineEndpoint({
   ...ADDRESSES.recordTableEvent,
   roles: LEADS,
-  params: z.object({}),
   body: tableCommand,
   answer: tableEvent,
 });

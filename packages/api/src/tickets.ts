@@ -22,8 +22,6 @@ export type TicketFile = z.infer<typeof ticketFile>;
 export const listTickets = defineEndpoint({
   ...ADDRESSES.listTickets,
   roles: EVERY_ROLE,
-  params: z.object({}),
-  body: z.undefined(),
   answer: z.array(rackEntry),
 });
 
@@ -31,7 +29,6 @@ export const listTickets = defineEndpoint({
 export const takeIn = defineEndpoint({
   ...ADDRESSES.takeIn,
   roles: AT_THE_COUNTER,
-  params: z.object({}),
   body: z.object({
     ticket: uuid,
     /** Written down with it; left out when the first entry names one that is known. */
@@ -50,7 +47,6 @@ export const openTickets = defineEndpoint({
   ...ADDRESSES.openTickets,
   roles: EVERY_ROLE,
   params: z.object({ after: uuid.optional() }),
-  body: z.undefined(),
   answer: z.object({ files: z.array(ticketFile), next: uuid.nullable() }),
 });
 
@@ -58,7 +54,6 @@ export const readTicket = defineEndpoint({
   ...ADDRESSES.readTicket,
   roles: EVERY_ROLE,
   params: z.object({ ticket: uuid }),
-  body: z.undefined(),
   answer: ticketFile,
 });
 

@@ -1,6 +1,13 @@
-import { type AnswerOf, type ApiRequest, pathTo, type RequestBodyOf } from '@nodo/api';
+import {
+  type AnswerOf,
+  type ApiRequest,
+  type EndpointName,
+  type ParamsOf,
+  pathTo,
+  type RequestBodyOf,
+} from '@nodo/api';
 import { createApi } from '@reduxjs/toolkit/query/react';
-import type { Call } from './call.ts';
+import { type Call, type Given, requestFor } from './call.ts';
 import { keepLive, type Reading } from './keepLive.ts';
 import type { LiveStream } from './liveStream.ts';
 import type { OfflineCache } from './offlineCache.ts';
@@ -55,6 +62,16 @@ export function createNodoApi({ call, stream, cache, tabs, wait }: ApiParts) {
           },
         });
 
+      const sends = <Name extends EndpointName>(
+        name: Name,
+        named: readonly (keyof ParamsOf<Name> & string)[] = [],
+        invalidatesTags: readonly ('accounts' | 'screens' | 'links')[] = [],
+      ) =>
+        build.mutation<AnswerOf<Name>, Given<Name>>({
+          query: requestFor(name, named),
+          invalidatesTags,
+        });
+
       return {
         session: build.query<AnswerOf<'whoAmI'>, void>({
           query: () => ({ name: 'whoAmI' }),
@@ -88,12 +105,8 @@ export function createNodoApi({ call, stream, cache, tabs, wait }: ApiParts) {
             );
           },
         }),
-        changePassword: build.mutation<object, RequestBodyOf<'changePassword'>>({
-          query: (body) => ({ name: 'changePassword', body }),
-        }),
-        redeemCode: build.mutation<object, RequestBodyOf<'redeemCode'>>({
-          query: (body) => ({ name: 'redeemCode', body }),
-        }),
+        changePassword: sends('changePassword'),
+        redeemCode: sends('redeemCode'),
         people: build.query<AnswerOf<'listPeople'>, void>({
           query: () => PEOPLE,
           onCacheEntryAdded: (_none, life): Promise<void> =>
@@ -108,21 +121,8 @@ export function createNodoApi({ call, stream, cache, tabs, wait }: ApiParts) {
           query: () => ({ name: 'listAccounts' }),
           providesTags: ['accounts'],
         }),
-        invitePerson: build.mutation<AnswerOf<'invitePerson'>, RequestBodyOf<'invitePerson'>>({
-          query: (body) => ({ name: 'invitePerson', body }),
-          invalidatesTags: ['accounts'],
-        }),
-        changeAccount: build.mutation<
-          AnswerOf<'changeAccount'>,
-          { person: string; change: RequestBodyOf<'changeAccount'> }
-        >({
-          query: ({ person, change }) => ({
-            name: 'changeAccount',
-            params: { person },
-            body: change,
-          }),
-          invalidatesTags: ['accounts', 'screens'],
-        }),
+        invitePerson: sends('invitePerson', [], ['accounts']),
+        changeAccount: sends('changeAccount', ['person'], ['accounts', 'screens']),
         resetAccount: build.mutation<AnswerOf<'resetAccount'>, string>({
           query: (person) => ({ name: 'resetAccount', params: { person }, body: {} }),
           invalidatesTags: ['accounts', 'screens'],
@@ -135,10 +135,7 @@ export function createNodoApi({ call, stream, cache, tabs, wait }: ApiParts) {
         reach: build.query<AnswerOf<'readReach'>, void>({
           query: () => ({ name: 'readReach' }),
         }),
-        endScreen: build.mutation<object, string>({
-          query: (screen) => ({ name: 'endScreen', params: { screen } }),
-          invalidatesTags: ['screens'],
-        }),
+        endScreen: sends('endScreen', ['screen'], ['screens']),
         audit: build.infiniteQuery<AnswerOf<'readAudit'>, string | undefined, string | undefined>({
           query: ({ queryArg: person, pageParam: before }) => ({
             name: 'readAudit',
@@ -154,21 +151,8 @@ export function createNodoApi({ call, stream, cache, tabs, wait }: ApiParts) {
           query: (ticket) => ({ name: 'listLinks', params: { ticket } }),
           providesTags: ['links'],
         }),
-        makeLink: build.mutation<
-          AnswerOf<'makeLink'>,
-          { ticket: string } & RequestBodyOf<'makeLink'>
-        >({
-          query: ({ ticket, ...body }) => ({
-            name: 'makeLink',
-            params: { ticket },
-            body,
-          }),
-          invalidatesTags: ['links'],
-        }),
-        revokeLink: build.mutation<object, { ticket: string; link: string }>({
-          query: (params) => ({ name: 'revokeLink', params }),
-          invalidatesTags: ['links'],
-        }),
+        makeLink: sends('makeLink', ['ticket'], ['links']),
+        revokeLink: sends('revokeLink', ['ticket', 'link'], ['links']),
         shared: build.query<AnswerOf<'readShared'>, string>({
           query: (token) => ({ name: 'readShared', params: { token } }),
         }),
@@ -252,9 +236,7 @@ export function createNodoApi({ call, stream, cache, tabs, wait }: ApiParts) {
             if (stored) void dispatch(api.endpoints.tables.initiate(undefined, READ_AGAIN));
           },
         }),
-        takeIn: build.mutation<AnswerOf<'takeIn'>, RequestBodyOf<'takeIn'>>({
-          query: (body) => ({ name: 'takeIn', body }),
-        }),
+        takeIn: sends('takeIn'),
       };
     },
   });

@@ -6,6 +6,7 @@ import {
   type EndpointName,
   type ParamsOf,
   pathTo,
+  type RequestBodyOf,
 } from '@nodo/api';
 import type { Refusal } from '@nodo/kernel';
 import type { Ports } from './ports.ts';
@@ -56,6 +57,32 @@ export type Asked = Pick<ApiRequest, 'name' | 'params'>;
 /** Where a request goes; two for the same thing have the same path. */
 export function pathOf({ name, params }: Asked): string {
   return pathTo(name, params as ParamsOf<typeof name>);
+}
+
+/** What a request names and what it sends, in one object. */
+export type Given<Name extends EndpointName> = Filled<ParamsOf<Name>> & Filled<RequestBodyOf<Name>>;
+type Filled<Part> = string extends keyof Part
+  ? unknown
+  : [Part] extends [undefined]
+    ? unknown
+    : Part;
+
+/** @param named what goes into the path; the others are the body. */
+export function requestFor<Name extends EndpointName>(
+  name: Name,
+  named: readonly (keyof ParamsOf<Name> & string)[],
+): (given: Given<Name>) => ApiRequest {
+  const isNamed = ([key]: readonly [string, unknown]) => named.some((one) => one === key);
+  return (given) => {
+    const all = Object.entries(given as object);
+    const body = all.filter((entry) => !isNamed(entry));
+    const request: { name: EndpointName; params: object; body: object | undefined } = {
+      name,
+      params: Object.fromEntries(all.filter(isNamed)),
+      body: body.length > 0 ? Object.fromEntries(body) : undefined,
+    };
+    return request as ApiRequest;
+  };
 }
 
 /** Bytes are a picture. */

@@ -1,5 +1,6 @@
-import type { AnswerOf, ApiRequest, LiveFrame, RequestBodyOf } from '@nodo/api';
+import type { AnswerOf, ApiRequest, EndpointName, LiveFrame, ParamsOf } from '@nodo/api';
 import { type ApiParts, type NodoApi, READ_AGAIN } from './api.ts';
+import { type Given, requestFor } from './call.ts';
 import { keepLive, type Reading } from './keepLive.ts';
 
 const SHOP: ApiRequest<'readShop'> = { name: 'readShop' };
@@ -26,111 +27,77 @@ function mentionsNeedles({ events }: Extract<LiveFrame, { kind: 'events' }>): bo
 export function withProfiles(base: NodoApi, parts: Pick<ApiParts, 'stream' | 'cache' | 'wait'>) {
   const keptTrue = keepLive(parts);
   const api = base.injectEndpoints({
-    endpoints: (build) => ({
-      shop: build.query<AnswerOf<'readShop'>, void>({
-        query: () => SHOP,
-        onCacheEntryAdded: (_none, life): Promise<void> =>
-          keptTrue(
-            SHOP,
-            life,
-            (): Reading => life.dispatch(api.endpoints.shop.initiate(undefined, READ_AGAIN)),
-            ({ kind }) => kind !== 'cards',
-          ),
-      }),
-      changeShop: build.mutation<AnswerOf<'changeShop'>, RequestBodyOf<'changeShop'>>({
-        query: (body) => ({ name: 'changeShop', body }),
-      }),
-      search: build.query<AnswerOf<'search'>, string>({
-        query: (find) => ({ name: 'search', params: { find } }),
-        keepUnusedDataFor: 0,
-      }),
-      collected: build.infiniteQuery<AnswerOf<'listCollected'>, void, string | undefined>({
-        query: ({ pageParam: before }) => ({
-          name: 'listCollected',
-          params: { before },
+    endpoints: (build) => {
+      const sends = <Name extends EndpointName>(
+        name: Name,
+        ...named: readonly (keyof ParamsOf<Name> & string)[]
+      ) => build.mutation<AnswerOf<Name>, Given<Name>>({ query: requestFor(name, named) });
+      return {
+        shop: build.query<AnswerOf<'readShop'>, void>({
+          query: () => SHOP,
+          onCacheEntryAdded: (_none, life): Promise<void> =>
+            keptTrue(
+              SHOP,
+              life,
+              (): Reading => life.dispatch(api.endpoints.shop.initiate(undefined, READ_AGAIN)),
+              ({ kind }) => kind !== 'cards',
+            ),
         }),
-        infiniteQueryOptions: {
-          initialPageParam: undefined,
-          getNextPageParam: ({ next }) => next ?? undefined,
-        },
-        keepUnusedDataFor: 0,
-      }),
-      customer: build.query<AnswerOf<'readCustomer'>, string>({
-        query: customerRequest,
-        onCacheEntryAdded: (id, life): Promise<void> =>
-          keptTrue(
-            customerRequest(id),
-            life,
-            (): Reading => life.dispatch(api.endpoints.customer.initiate(id, READ_AGAIN)),
-            ({ kind }) => kind !== 'cards' && kind !== 'events',
-          ),
-      }),
-      needles: build.query<AnswerOf<'readNeedles'>, string>({
-        query: needleRequest,
-        onCacheEntryAdded: (id, life): Promise<void> =>
-          keptTrue(
-            needleRequest(id),
-            life,
-            (): Reading => life.dispatch(api.endpoints.needles.initiate(id, READ_AGAIN)),
-            (frame) =>
-              frame.kind !== 'cards' && !(frame.kind === 'events' && mentionsNeedles(frame)),
-          ),
-      }),
-      registerNeedle: build.mutation<
-        AnswerOf<'registerNeedle'>,
-        { machine: string } & RequestBodyOf<'registerNeedle'>
-      >({
-        query: ({ machine, ...body }) => ({
-          name: 'registerNeedle',
-          params: { machine },
-          body,
+        changeShop: sends('changeShop'),
+        search: build.query<AnswerOf<'search'>, string>({
+          query: (find) => ({ name: 'search', params: { find } }),
+          keepUnusedDataFor: 0,
         }),
-      }),
-      changeCustomer: build.mutation<
-        AnswerOf<'changeCustomer'>,
-        { customer: string } & RequestBodyOf<'changeCustomer'>
-      >({
-        query: ({ customer, ...body }) => ({
-          name: 'changeCustomer',
-          params: { customer },
-          body,
+        collected: build.infiniteQuery<AnswerOf<'listCollected'>, void, string | undefined>({
+          query: ({ pageParam: before }) => ({
+            name: 'listCollected',
+            params: { before },
+          }),
+          infiniteQueryOptions: {
+            initialPageParam: undefined,
+            getNextPageParam: ({ next }) => next ?? undefined,
+          },
+          keepUnusedDataFor: 0,
         }),
-      }),
-      mergeCustomer: build.mutation<
-        AnswerOf<'mergeCustomer'>,
-        { customer: string } & RequestBodyOf<'mergeCustomer'>
-      >({
-        query: ({ customer, ...body }) => ({
-          name: 'mergeCustomer',
-          params: { customer },
-          body,
+        customer: build.query<AnswerOf<'readCustomer'>, string>({
+          query: customerRequest,
+          onCacheEntryAdded: (id, life): Promise<void> =>
+            keptTrue(
+              customerRequest(id),
+              life,
+              (): Reading => life.dispatch(api.endpoints.customer.initiate(id, READ_AGAIN)),
+              ({ kind }) => kind !== 'cards' && kind !== 'events',
+            ),
         }),
-      }),
-      eraseCustomer: build.mutation<AnswerOf<'eraseCustomer'>, string>({
-        query: (customer) => ({ name: 'eraseCustomer', params: { customer } }),
-      }),
-      machine: build.query<AnswerOf<'readMachine'>, string>({
-        query: machineRequest,
-        onCacheEntryAdded: (id, life): Promise<void> =>
-          keptTrue(
-            machineRequest(id),
-            life,
-            (): Reading => life.dispatch(api.endpoints.machine.initiate(id, READ_AGAIN)),
-            (frame) =>
-              frame.kind !== 'cards' && !(frame.kind === 'events' && frame.rack.machine === id),
-          ),
-      }),
-      changeMachine: build.mutation<
-        AnswerOf<'changeMachine'>,
-        { machine: string } & RequestBodyOf<'changeMachine'>
-      >({
-        query: ({ machine, ...body }) => ({
-          name: 'changeMachine',
-          params: { machine },
-          body,
+        needles: build.query<AnswerOf<'readNeedles'>, string>({
+          query: needleRequest,
+          onCacheEntryAdded: (id, life): Promise<void> =>
+            keptTrue(
+              needleRequest(id),
+              life,
+              (): Reading => life.dispatch(api.endpoints.needles.initiate(id, READ_AGAIN)),
+              (frame) =>
+                frame.kind !== 'cards' && !(frame.kind === 'events' && mentionsNeedles(frame)),
+            ),
         }),
-      }),
-    }),
+        registerNeedle: sends('registerNeedle', 'machine'),
+        changeCustomer: sends('changeCustomer', 'customer'),
+        mergeCustomer: sends('mergeCustomer', 'customer'),
+        eraseCustomer: sends('eraseCustomer', 'customer'),
+        machine: build.query<AnswerOf<'readMachine'>, string>({
+          query: machineRequest,
+          onCacheEntryAdded: (id, life): Promise<void> =>
+            keptTrue(
+              machineRequest(id),
+              life,
+              (): Reading => life.dispatch(api.endpoints.machine.initiate(id, READ_AGAIN)),
+              (frame) =>
+                frame.kind !== 'cards' && !(frame.kind === 'events' && frame.rack.machine === id),
+            ),
+        }),
+        changeMachine: sends('changeMachine', 'machine'),
+      };
+    },
   });
   return api;
 }

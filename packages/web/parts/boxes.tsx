@@ -1,15 +1,15 @@
 import { toDay } from '@nodo/kernel';
 import { useState } from 'react';
 import { Choices, Toggles } from '../src/instruments/frame/bits.tsx';
-import { NumberField } from '../src/instruments/frame/NumberField.tsx';
 import { AnswerButton } from '../src/ticket/check/AnswerButton.tsx';
 import { Button, type ButtonProps } from '../src/ui/Button.tsx';
 import { CheckBox, CheckBoxes } from '../src/ui/CheckBox.tsx';
 import { DayField } from '../src/ui/DayField.tsx';
-import { Select, TextArea, TextField } from '../src/ui/Field.tsx';
+import { NumberField, Select, TextArea, TextField } from '../src/ui/Field.tsx';
 import { Form } from '../src/ui/Form.tsx';
 import { Modal } from '../src/ui/Modal.tsx';
 import { ReasonForm } from '../src/ui/ReasonForm.tsx';
+import { SelectBox } from '../src/ui/SelectBox.tsx';
 import { TextLink } from '../src/ui/TextLink.tsx';
 import type { PartStates } from './partStates.ts';
 
@@ -170,6 +170,8 @@ export const BOXES: PartStates = {
       shown: (
         <Select
           label="Shelf"
+          value="a"
+          onChoose={nothing}
           options={[
             ['a', 'A'],
             ['b', LONG],
@@ -178,9 +180,25 @@ export const BOXES: PartStates = {
       ),
     },
   ],
+  SelectBox: [
+    {
+      state: 'one of a few, its label elsewhere',
+      shown: (
+        <SelectBox
+          aria-label="Shelf"
+          value={null}
+          onChoose={nothing}
+          options={[
+            [null, 'all shelves'],
+            ['a', 'A'],
+          ]}
+        />
+      ),
+    },
+  ],
   NumberField: [
-    { state: 'empty', shown: <NumberField label="Gap, mm" value="" onType={nothing} /> },
-    { state: 'filled', shown: <NumberField label="Pull, g" value="25,5" onType={nothing} /> },
+    { state: 'empty', shown: <NumberField label="Gap, mm" value="" onText={nothing} /> },
+    { state: 'filled', shown: <NumberField label="Pull, g" value="25,5" onText={nothing} /> },
   ],
   DayField: [
     {

@@ -1,6 +1,6 @@
 import { refuse } from '@nodo/kernel';
 import { atTheClock } from '../state/life.ts';
-import { accept, defineEvent, nothing, reject } from './define.ts';
+import { accept, defineEvent, nothing, onLife, reject } from './define.ts';
 import { atTheBench } from './guards.ts';
 
 /** Somebody begins to work on it, or goes on. The clock counts for the person. */
@@ -12,11 +12,7 @@ export const clockStarted = defineEvent({
   decide: atTheBench(({ life }, command, { actor }) =>
     atTheClock(life).includes(actor.person) ? reject(refuse('already-so')) : accept(command),
   ),
-  apply: (ticket, _body, { actor, observedAt }) => ({
-    ...ticket,
-    life: {
-      ...ticket.life,
-      worked: [...ticket.life.worked, { person: actor.person, from: observedAt, until: undefined }],
-    },
-  }),
+  apply: onLife((life, _body, { actor, observedAt }) => ({
+    worked: [...life.worked, { person: actor.person, from: observedAt, until: undefined }],
+  })),
 });

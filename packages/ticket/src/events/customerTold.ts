@@ -1,7 +1,7 @@
 import { humanText, refuse } from '@nodo/kernel';
 import { z } from 'zod';
 import { SPOKEN } from '../state/life.ts';
-import { accept, defineEvent, reject } from './define.ts';
+import { accept, defineEvent, onLife, reject } from './define.ts';
 import { sinceItCame } from './guards.ts';
 
 const body = z.object({ how: z.enum(SPOKEN), words: humanText(500, 0) });
@@ -15,8 +15,5 @@ export const customerTold = defineEvent({
   decide: sinceItCame((ticket, command) =>
     ticket.status === 'closed' ? accept(command) : reject(refuse('ticket-open')),
   ),
-  apply: (ticket, _told, { observedAt }) => ({
-    ...ticket,
-    life: { ...ticket.life, toldAt: observedAt },
-  }),
+  apply: onLife((_life, _told, { observedAt }) => ({ toldAt: observedAt })),
 });

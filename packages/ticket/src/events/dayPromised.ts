@@ -1,6 +1,6 @@
 import { day, humanText } from '@nodo/kernel';
 import { z } from 'zod';
-import { accept, defineEvent } from './define.ts';
+import { accept, defineEvent, onLife } from './define.ts';
 import { atWork } from './guards.ts';
 
 const body = z.object({
@@ -17,8 +17,5 @@ export const dayPromised = defineEvent({
   command: body,
   body,
   decide: atWork((_ticket, command) => accept(command)),
-  apply: (ticket, { day: promised }) => ({
-    ...ticket,
-    life: { ...ticket.life, promised: promised ?? undefined },
-  }),
+  apply: onLife((_life, { day: promised }) => ({ promised: promised ?? undefined })),
 });

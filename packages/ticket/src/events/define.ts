@@ -1,6 +1,7 @@
 import type { Actor, Refusal } from '@nodo/kernel';
 import type { FamilyModel } from '@nodo/knowledge';
 import { z } from 'zod';
+import type { Life } from '../state/life.ts';
 import type { Ticket } from '../state/ticket.ts';
 
 /** What `decide` may look at besides the ticket: no clock, no chance. */
@@ -62,6 +63,16 @@ export function defineEvent<
   Body extends Command,
 >(kind: EventKind<Type, Command, Body>): EventKind<Type, Command, Body> {
   return kind;
+}
+
+/** How an event applies that changes nothing but the job sheet. */
+export function onLife<Body>(
+  change: (life: Life, body: Body, place: EventPosition) => Partial<Life>,
+): (ticket: Ticket, body: Body, place: EventPosition) => Ticket {
+  return (ticket, body, place) => ({
+    ...ticket,
+    life: { ...ticket.life, ...change(ticket.life, body, place) },
+  });
 }
 
 export function accept<Body>(body: Body): Decision<Body> {

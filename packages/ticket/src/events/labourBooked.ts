@@ -1,6 +1,6 @@
 import { humanText } from '@nodo/kernel';
 import { z } from 'zod';
-import { accept, defineEvent } from './define.ts';
+import { accept, defineEvent, onLife } from './define.ts';
 import { atTheBench } from './guards.ts';
 
 const body = z.object({ minutes: z.number().int().min(1).max(1440), words: humanText(200) });
@@ -12,8 +12,5 @@ export const labourBooked = defineEvent({
   command: body,
   body,
   decide: atTheBench((_ticket, command) => accept(command)),
-  apply: (ticket, { minutes }) => ({
-    ...ticket,
-    life: { ...ticket.life, booked: ticket.life.booked + minutes },
-  }),
+  apply: onLife((life, { minutes }) => ({ booked: life.booked + minutes })),
 });

@@ -1,6 +1,6 @@
 import { minorUnits } from '@nodo/kernel';
 import { z } from 'zod';
-import { accept, defineEvent } from './define.ts';
+import { accept, defineEvent, onLife } from './define.ts';
 import { atWork } from './guards.ts';
 
 /** Null: nothing is to be spent without asking. */
@@ -13,5 +13,5 @@ export const limitAgreed = defineEvent({
   command: body,
   body,
   decide: atWork((_ticket, command) => accept(command)),
-  apply: (ticket, { limit }) => ({ ...ticket, life: { ...ticket.life, limit } }),
+  apply: onLife((_life, { limit }) => ({ limit })),
 });

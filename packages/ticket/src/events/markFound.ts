@@ -1,7 +1,7 @@
 import { refuse } from '@nodo/kernel';
 import { surfaceOf } from '@nodo/knowledge';
 import { markFound as found } from '../state/marks.ts';
-import { accept, defineEvent, reject } from './define.ts';
+import { accept, defineEvent, onLife, reject } from './define.ts';
 import { atTheBench } from './guards.ts';
 
 /** A mark was found on a part that the needle can reach. */
@@ -15,11 +15,7 @@ export const markFound = defineEvent({
       ? accept(command)
       : reject(refuse('not-on-this-machine', 'command.surface', { id: command.surface })),
   ),
-  apply: (ticket, found, { id }) => ({
-    ...ticket,
-    life: {
-      ...ticket.life,
-      marks: [...ticket.life.marks, { ...found, id, end: null, gone: false }],
-    },
-  }),
+  apply: onLife((life, found, { id }) => ({
+    marks: [...life.marks, { ...found, id, end: null, gone: false }],
+  })),
 });

@@ -1,5 +1,5 @@
 import { measure } from '../state/values.ts';
-import { accept, defineEvent } from './define.ts';
+import { accept, defineEvent, onLife } from './define.ts';
 import { atTheBench } from './guards.ts';
 
 /** Something was measured on the machine, as it was found or as it was set. */
@@ -9,8 +9,7 @@ export const measured = defineEvent({
   command: measure,
   body: measure,
   decide: atTheBench((_ticket, command) => accept(command)),
-  apply: (ticket, measure, { seq }) => ({
-    ...ticket,
-    life: { ...ticket.life, measures: [...ticket.life.measures, { ...measure, seq }] },
-  }),
+  apply: onLife((life, measure, { seq }) => ({
+    measures: [...life.measures, { ...measure, seq }],
+  })),
 });

@@ -1,6 +1,6 @@
 import { day, humanText } from '@nodo/kernel';
 import { z } from 'zod';
-import { accept, defineEvent } from './define.ts';
+import { accept, defineEvent, onLife } from './define.ts';
 import { atTheBench } from './guards.ts';
 
 const body = z.object({ part: humanText(120), expected: day.nullable() });
@@ -12,8 +12,7 @@ export const partAwaited = defineEvent({
   command: body,
   body,
   decide: atTheBench((_ticket, command) => accept(command)),
-  apply: (ticket, part, { id }) => ({
-    ...ticket,
-    life: { ...ticket.life, awaits: [...ticket.life.awaits, { ...part, id, came: false }] },
-  }),
+  apply: onLife((life, part, { id }) => ({
+    awaits: [...life.awaits, { ...part, id, came: false }],
+  })),
 });

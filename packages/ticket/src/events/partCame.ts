@@ -1,6 +1,6 @@
 import { refuse, uuid } from '@nodo/kernel';
 import { z } from 'zod';
-import { accept, defineEvent, reject } from './define.ts';
+import { accept, defineEvent, onLife, reject } from './define.ts';
 import { atTheBench } from './guards.ts';
 
 /** Which entry it was awaited by. */
@@ -17,11 +17,7 @@ export const partCame = defineEvent({
       ? accept(command)
       : reject(refuse('not-awaited', 'command.awaited')),
   ),
-  apply: (ticket, { awaited }) => ({
-    ...ticket,
-    life: {
-      ...ticket.life,
-      awaits: ticket.life.awaits.map((one) => (one.id === awaited ? { ...one, came: true } : one)),
-    },
-  }),
+  apply: onLife((life, { awaited }) => ({
+    awaits: life.awaits.map((one) => (one.id === awaited ? { ...one, came: true } : one)),
+  })),
 });

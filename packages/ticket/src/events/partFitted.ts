@@ -1,5 +1,5 @@
 import { partPut } from '../state/values.ts';
-import { accept, defineEvent } from './define.ts';
+import { accept, defineEvent, onLife } from './define.ts';
 import { atTheBench } from './guards.ts';
 
 /** A part went into the machine, or goes home with it. */
@@ -9,8 +9,5 @@ export const partFitted = defineEvent({
   command: partPut,
   body: partPut,
   decide: atTheBench((_ticket, command) => accept(command)),
-  apply: (ticket, part) => ({
-    ...ticket,
-    life: { ...ticket.life, parts: [...ticket.life.parts, part] },
-  }),
+  apply: onLife((life, part) => ({ parts: [...life.parts, part] })),
 });

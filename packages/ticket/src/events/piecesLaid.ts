@@ -1,6 +1,6 @@
 import { accountForPieces, mm } from '@nodo/core';
 import { piecesLaid as body, piecesFound } from '../state/values.ts';
-import { defineEvent } from './define.ts';
+import { defineEvent, onLife } from './define.ts';
 import { acceptValid, atWork } from './guards.ts';
 
 /** The pieces of a broken needle that were found so far, end to end. */
@@ -19,8 +19,5 @@ export const piecesLaid = defineEvent({
       'command.pieces',
     ),
   ),
-  apply: (ticket, pieces, { seq }) => ({
-    ...ticket,
-    life: { ...ticket.life, pieces: { ...pieces, seq } },
-  }),
+  apply: onLife((_life, pieces, { seq }) => ({ pieces: { ...pieces, seq } })),
 });

@@ -1,6 +1,6 @@
 import { humanText, minorUnits } from '@nodo/kernel';
 import { z } from 'zod';
-import { accept, defineEvent } from './define.ts';
+import { accept, defineEvent, onLife } from './define.ts';
 import { atWork } from './guards.ts';
 
 const body = z.object({
@@ -17,8 +17,7 @@ export const priceAsked = defineEvent({
   command: body,
   body,
   decide: atWork((_ticket, command) => accept(command)),
-  apply: (ticket, { amount, words }, { seq }) => ({
-    ...ticket,
-    life: { ...ticket.life, asked: { amount, words, seq, answer: undefined } },
-  }),
+  apply: onLife((_life, { amount, words }, { seq }) => ({
+    asked: { amount, words, seq, answer: undefined },
+  })),
 });

@@ -1,5 +1,5 @@
 import { setUpFound } from '../state/values.ts';
-import { accept, defineEvent } from './define.ts';
+import { accept, defineEvent, onLife } from './define.ts';
 import { atWork } from './guards.ts';
 
 /** How needle, threads, dial and case screw were found, before anybody changed them. */
@@ -9,5 +9,5 @@ export const setUpNoted = defineEvent({
   command: setUpFound,
   body: setUpFound,
   decide: atWork((_ticket, command) => accept(command)),
-  apply: (ticket, setUp) => ({ ...ticket, life: { ...ticket.life, setUp } }),
+  apply: onLife((_life, setUp) => ({ setUp })),
 });

@@ -1,6 +1,6 @@
 import { sha256 } from '@nodo/kernel';
 import { z } from 'zod';
-import { accept, defineEvent } from './define.ts';
+import { accept, defineEvent, onLife } from './define.ts';
 import { sinceItCame } from './guards.ts';
 
 /** The signature is a picture kept like a photo, so that it can be erased with its person. */
@@ -13,8 +13,5 @@ export const signed = defineEvent({
   command: body,
   body,
   decide: sinceItCame((_ticket, command) => accept(command)),
-  apply: (ticket, signature) => ({
-    ...ticket,
-    life: { ...ticket.life, signed: [...ticket.life.signed, signature] },
-  }),
+  apply: onLife((life, signature) => ({ signed: [...life.signed, signature] })),
 });

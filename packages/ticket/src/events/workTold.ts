@@ -1,5 +1,5 @@
 import { sewingWork as body, finenessOf, workCommand } from '../state/work.ts';
-import { defineEvent } from './define.ts';
+import { defineEvent, onLife } from './define.ts';
 import { acceptValid, atWork } from './guards.ts';
 
 /** What the customer sews with this machine: fabric and thread, by which a needle is chosen. */
@@ -15,5 +15,5 @@ export const workTold = defineEvent({
       'command.thread',
     ),
   ),
-  apply: (ticket, work) => ({ ...ticket, life: { ...ticket.life, work } }),
+  apply: onLife((_life, work) => ({ work })),
 });

@@ -19,7 +19,7 @@ export function SpokenSelect({
       label={label}
       className={className}
       value={how}
-      onText={(typed) => onChange(typed as Spoken)}
+      onChoose={onChange}
       options={SPOKEN.map((one) => [one, m.life.spoken(one)] as const)}
     />
   );

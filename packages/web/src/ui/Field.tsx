@@ -1,5 +1,6 @@
 import { type ComponentProps, type ReactNode, useId } from 'react';
 import { twMerge } from 'tailwind-merge';
+import { SelectBox } from './SelectBox.tsx';
 
 const BOX =
   'w-full min-h-11 rounded-md border-2 border-edge bg-paper px-3 py-2 text-ink aria-invalid:border-hazard disabled:opacity-55';
@@ -72,31 +73,24 @@ export function TextField({
   return <Field {...frame} box={(ties) => <input dir="auto" {...ties} {...hear} {...rest} />} />;
 }
 
-/** One of a few, each by its value and what it is called. */
-export function Select({
+/** A number as it is typed. */
+export function NumberField({
+  whole = false,
+  ...rest
+}: ComponentProps<typeof TextField> & { readonly whole?: boolean }) {
+  return <TextField inputMode={whole ? 'numeric' : 'decimal'} {...rest} />;
+}
+
+/** One of a few. */
+export function Select<Value extends string | number | null>({
   label,
   hint,
   error,
   className,
-  onText,
-  options,
   ...rest
-}: Labelled &
-  Typed & { readonly options: readonly (readonly [value: string | number, text: string])[] } & Omit<
-    ComponentProps<'select'>,
-    'children'
-  >) {
+}: Labelled & ComponentProps<typeof SelectBox<Value>>) {
   const frame = { label, hint, error, className };
-  const box = (ties: object) => (
-    <select {...ties} onChange={onText && heardBy(onText)} {...rest}>
-      {options.map(([value, text]) => (
-        <option key={value} value={value}>
-          {text}
-        </option>
-      ))}
-    </select>
-  );
-  return <Field {...frame} box={box} />;
+  return <Field {...frame} box={(ties) => <SelectBox {...ties} {...rest} />} />;
 }
 
 /** Several lines of text. */

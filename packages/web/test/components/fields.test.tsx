@@ -32,16 +32,22 @@ describe('a field', () => {
     expect(onText.mock.calls).toEqual([['27']]);
   });
 
-  it('tells which of its options was chosen', () => {
-    const onText = vi.fn();
+  it('tells which of its options was chosen, as what it is', () => {
+    const onChoose = vi.fn();
     const options = [
-      ['a', 'Shelf A'],
-      ['b', 'Shelf B'],
+      [null, 'Not known'],
+      [80, '80/12'],
+      [90, '90/14'],
     ] as const;
-    render(<Select label="Shelf" value="a" onText={onText} options={options} />);
-    expect(screen.getByRole('option', { name: 'Shelf A', selected: true })).toBeTruthy();
-    type('Shelf', 'b');
-    expect(onText.mock.calls).toEqual([['b']]);
+    const { rerender } = render(
+      <Select label="Size" value={80} onChoose={onChoose} options={options} />,
+    );
+    expect(screen.getByRole('option', { name: '80/12', selected: true })).toBeTruthy();
+    type('Size', '90');
+    type('Size', '');
+    expect(onChoose.mock.calls).toEqual([[90], [null]]);
+    rerender(<Select label="Size" value={null} onChoose={onChoose} options={options} />);
+    expect(screen.getByRole('option', { name: 'Not known', selected: true })).toBeTruthy();
   });
 
   it('of a day tells a day, and nothing of what is none', () => {

@@ -8,7 +8,7 @@ import { blankForm, type IntakeForm } from '../../shop/intake/intakeForm.ts';
 import { PromisePicker } from '../../shop/promise/PromisePicker.tsx';
 import { SpokenSelect } from '../../shop/SpokenSelect.tsx';
 import { actorOf } from '../../ticket/useShownTicket.ts';
-import { TextField } from '../../ui/Field.tsx';
+import { NumberField } from '../../ui/Field.tsx';
 
 const LIMITS = ['unspoken', 'up-to', 'ask-first'] as const;
 
@@ -55,11 +55,10 @@ export function Agreed({
           </label>
         ))}
         {draft.limit === 'up-to' && (
-          <TextField
+          <NumberField
             label={words.amount}
             error={limitFault}
             value={draft.limitAmount}
-            inputMode="decimal"
             className="max-w-48"
             onText={(limitAmount) => set({ limitAmount })}
           />

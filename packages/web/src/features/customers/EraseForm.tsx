@@ -18,7 +18,7 @@ export function EraseForm({ customer }: { readonly customer: string }) {
       aria-label={words.erase}
       className="mt-8 max-w-2xl border-t border-rule pt-4"
       onSubmit={() => {
-        if (isMeant) void erase(customer);
+        if (isMeant) void erase({ customer });
       }}
     >
       <h2 className="font-semibold">{words.erase}</h2>

@@ -7,6 +7,7 @@ import { NotRead } from '../../session/NotRead.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
 import { type ShopTables, useTables } from '../../session/useTables.ts';
 import { type ShownTicket, useShownTicket } from '../../ticket/useShownTicket.ts';
+import { Select } from '../../ui/Field.tsx';
 import { TextLink } from '../../ui/TextLink.tsx';
 import { CauseArticle } from './CauseArticle.tsx';
 import { CheckArticle } from './CheckArticle.tsx';
@@ -85,23 +86,18 @@ function Reading({
         {onTicket ? (
           <TextLink to={`/bench/${onTicket.ticket.id}`}>{words.toTicket}</TextLink>
         ) : (
-          <label className="mt-2 flex flex-col gap-1 font-semibold">
-            {words.family}
-            <select
-              value={model.family.id}
-              onChange={({ target }) => {
-                search.set('family', target.value);
-                setSearch(search, { replace: true });
-              }}
-              className="min-h-11 rounded-md border-2 border-edge bg-paper px-2 font-normal"
-            >
-              {[...tables.edition.knowledge.families.values()].map(({ id: family, title }) => (
-                <option key={family} value={family}>
-                  {title}
-                </option>
-              ))}
-            </select>
-          </label>
+          <Select
+            className="mt-2"
+            label={words.family}
+            value={model.family.id}
+            onChoose={(chosen) => {
+              search.set('family', chosen);
+              setSearch(search, { replace: true });
+            }}
+            options={[...tables.edition.knowledge.families.values()].map(
+              ({ id: family, title }) => [family, title] as const,
+            )}
+          />
         )}
         <TextLink
           to={`/knowledge/changes`}

@@ -65,7 +65,7 @@ export function MachineCardForm({
         <Select
           label={words.kind}
           value={card.family}
-          onText={(typed) => set({ family: typed, traits: null })}
+          onChoose={(chosen) => set({ family: chosen, traits: null })}
           options={FAMILIES.map(({ id, title }) => [id, title] as const)}
         />
         <TextField
@@ -128,32 +128,28 @@ export function MachineCardForm({
           />
           <Select
             label={words.bobbin}
-            value={card.bobbin ?? ''}
-            onText={(typed) =>
-              set({ bobbin: BOBBIN_CLASSES.find(({ id }) => id === typed)?.id ?? null })
-            }
+            value={card.bobbin}
+            onChoose={(bobbin) => set({ bobbin })}
             options={[
-              ['', words.bobbinUnknown],
+              [null, words.bobbinUnknown],
               ...BOBBIN_CLASSES.map(({ id, title }) => [id, title] as const),
             ]}
           />
           <Select
             label={words.bobbinTurns}
-            value={card.bobbinTurns ?? ''}
-            onText={(typed) =>
-              set({ bobbinTurns: BOBBIN_TURNS.find((turn) => turn === typed) ?? null })
-            }
+            value={card.bobbinTurns}
+            onChoose={(bobbinTurns) => set({ bobbinTurns })}
             options={[
-              ['', words.bobbinUnknown],
+              [null, words.bobbinUnknown],
               ...BOBBIN_TURNS.map((turn) => [turn, words.turns[turn]] as const),
             ]}
           />
           <Select
             label={words.scarf}
-            value={card.scarf ?? ''}
-            onText={(typed) => set({ scarf: SCARF_SIDES.find((side) => side === typed) ?? null })}
+            value={card.scarf}
+            onChoose={(scarf) => set({ scarf })}
             options={[
-              ['', words.scarfOfKind],
+              [null, words.scarfOfKind],
               ...SCARF_SIDES.map((side) => [side, instruments.needle.drawing.sides[side]] as const),
             ]}
           />

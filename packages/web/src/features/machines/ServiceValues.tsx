@@ -3,7 +3,8 @@ import { QUANTITY_IDS, type Quantity } from '@nodo/ticket';
 import { m } from '../../messages/index.ts';
 import { readNumber } from '../../messages/typed.ts';
 import { Button } from '../../ui/Button.tsx';
-import { TextField } from '../../ui/Field.tsx';
+import { NumberField, TextField } from '../../ui/Field.tsx';
+import { SelectBox } from '../../ui/SelectBox.tsx';
 
 /** A value of the manual as it is being typed. */
 export interface TypedValue {
@@ -58,19 +59,17 @@ export function ServiceValues({
           return (
             <li key={quantity} className="flex flex-wrap items-end gap-3">
               <span className="w-52 self-center font-semibold">{`${name} (${unit})`}</span>
-              <TextField
+              <NumberField
                 label={words.least}
                 aria-label={`${name}, ${words.least}`}
                 value={least}
-                inputMode="decimal"
                 className="w-24"
                 onText={(typed) => set(quantity, { least: typed })}
               />
-              <TextField
+              <NumberField
                 label={words.most}
                 aria-label={`${name}, ${words.most}`}
                 value={most}
-                inputMode="decimal"
                 className="w-24"
                 onText={(typed) => set(quantity, { most: typed })}
               />
@@ -93,24 +92,18 @@ export function ServiceValues({
         })}
       </ul>
       {left.length > 0 && (
-        <select
+        <SelectBox
           aria-label={words.addValue}
-          value=""
-          onChange={({ target }) =>
-            onChange([
-              ...values,
-              { quantity: target.value as Quantity, least: '', most: '', from: '' },
-            ])
-          }
-          className="mt-3 min-h-11 rounded-md border-2 border-edge bg-paper px-3"
-        >
-          <option value="">{words.addValue}</option>
-          {left.map((id) => (
-            <option key={id} value={id}>
-              {m.life.quantity(id)}
-            </option>
-          ))}
-        </select>
+          className="mt-3 px-3"
+          value={null}
+          onChoose={(quantity) => {
+            if (quantity) onChange([...values, { quantity, least: '', most: '', from: '' }]);
+          }}
+          options={[
+            [null, words.addValue],
+            ...left.map((id) => [id, m.life.quantity(id)] as const),
+          ]}
+        />
       )}
     </fieldset>
   );

@@ -6,6 +6,7 @@ import { faultWords } from '../../messages/errors.ts';
 import { m, write } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { PersonMark } from '../../ui/PersonMark.tsx';
+import { SelectBox } from '../../ui/SelectBox.tsx';
 
 /** Everybody with role and state, to be changed where they stand. */
 export function Accounts({
@@ -46,7 +47,7 @@ function AccountLine({
   const { id: person, name, role, locked } = account;
   const busy = changing || resetting;
   const apply = async (wanted: { role?: Role; locked?: boolean }) => {
-    const { error } = await change({ person, change: wanted });
+    const { error } = await change({ person, ...wanted });
     if (error) toast.error(faultWords(error));
     else if (wanted.locked) {
       toast(words.locked(name), {
@@ -69,19 +70,14 @@ function AccountLine({
         <span className="font-mono text-sm text-quiet">{account.login}</span>
         <span className="block text-sm text-quiet">{stateWords(account)}</span>
       </span>
-      <select
+      <SelectBox
         aria-label={words.roleOf(name)}
+        className="px-3"
         value={role}
         disabled={busy}
-        onChange={(event) => void apply({ role: event.target.value as Role })}
-        className="min-h-11 rounded-md border-2 border-edge bg-paper px-3"
-      >
-        {EVERY_ROLE.map((one) => (
-          <option key={one} value={one}>
-            {m.shell.roles[one]}
-          </option>
-        ))}
-      </select>
+        onChoose={(chosen) => void apply({ role: chosen })}
+        options={EVERY_ROLE.map((one) => [one, m.shell.roles[one]] as const)}
+      />
       <Button
         look="quiet"
         // It would end the very sign-in that the code is shown on.

@@ -28,7 +28,7 @@ export function AuditList({ accounts }: { readonly accounts: readonly Account[] 
         label={words.of}
         className="mb-3"
         value={person}
-        onText={setPerson}
+        onChoose={setPerson}
         options={[
           [EVERYBODY, words.everybody],
           ...accounts.map(({ id, name }) => [id, name] as const),

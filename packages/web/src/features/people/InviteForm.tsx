@@ -57,7 +57,7 @@ export function InviteForm({ onHanded }: { readonly onHanded: (handed: HandedCod
           label={words.role}
           hint={m.people.roleHint[given.role]}
           value={given.role}
-          onText={(typed) => setGiven({ ...given, role: typed as Role })}
+          onChoose={(role) => setGiven({ ...given, role })}
           options={EVERY_ROLE.map((role) => [role, m.shell.roles[role]] as const)}
         />
       </div>

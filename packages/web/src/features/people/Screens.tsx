@@ -19,7 +19,7 @@ export function Screens({
   const words = m.people.screens;
   const names = new Map(accounts.map(({ id, name }) => [id, name]));
   const stop = async (screen: string) => {
-    const { error: refused } = await end(screen);
+    const { error: refused } = await end({ screen });
     if (refused) toast.error(faultWords(refused));
   };
   return (

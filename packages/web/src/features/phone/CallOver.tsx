@@ -6,7 +6,7 @@ import { AnswerButton } from '../../ticket/check/AnswerButton.tsx';
 import { Caution } from '../../ticket/check/CheckStep.tsx';
 import { useTicket } from '../../ticket/TicketContext.tsx';
 import { Button } from '../../ui/Button.tsx';
-import { TextField } from '../../ui/Field.tsx';
+import { NumberField, TextField } from '../../ui/Field.tsx';
 import { TextLink } from '../../ui/TextLink.tsx';
 
 /** How a call ends: what to say at the end of it. */
@@ -88,11 +88,11 @@ export function Arrival({ mayTalk }: { readonly mayTalk: boolean }) {
       </h1>
       {mayTalk && ticket.call !== 'solved' && (
         <form className="mt-5 flex flex-wrap items-end gap-4" onSubmit={hang}>
-          <TextField
+          <NumberField
+            whole
             label={m.counter.tag}
             value={tag}
             placeholder={free}
-            inputMode="numeric"
             maxLength={4}
             className="w-24"
             onText={setTag}

@@ -1,9 +1,10 @@
 import type { Person } from '@nodo/api';
 import type { RackEntry } from '@nodo/ticket';
 import { m } from '../../messages/index.ts';
+import { SelectBox } from '../../ui/SelectBox.tsx';
 import { type RackFilter, STANDS } from './state.ts';
 
-const BOX = 'min-h-11 rounded-md border-2 border-edge bg-paper px-2';
+type Option = readonly [value: string, text: string];
 
 /** What of the Rack is shown: by letters, by who, by standing, by shelf. */
 export function Filters({
@@ -24,52 +25,31 @@ export function Filters({
   );
   return (
     <div className="ml-auto flex flex-wrap items-center gap-2">
-      <select
+      <SelectBox
         aria-label={words.who}
         value={filter.who}
-        onChange={({ target }) => set({ who: target.value })}
-        className={BOX}
-      >
-        <option value="">{words.anybody}</option>
-        {atBenches.map(({ id, name }) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </select>
-      <select
+        onChoose={(who) => set({ who })}
+        options={[['', words.anybody], ...atBenches.map(({ id, name }): Option => [id, name])]}
+      />
+      <SelectBox
         aria-label={words.stands}
         value={filter.stands}
-        onChange={({ target }) => set({ stands: target.value })}
-        className={BOX}
-      >
-        <option value="">{words.anywhere}</option>
-        {STANDS.map((stands) => (
-          <option key={stands} value={stands}>
-            {m.rack.stands[stands]}
-          </option>
-        ))}
-      </select>
-      <select
+        onChoose={(stands) => set({ stands })}
+        options={[['', words.anywhere], ...STANDS.map((one): Option => [one, m.rack.stands[one]])]}
+      />
+      <SelectBox
         aria-label={words.shelf}
         value={filter.shelf}
-        onChange={({ target }) => set({ shelf: target.value })}
-        className={BOX}
-      >
-        <option value="">{words.allShelves}</option>
-        {shelves.map((shelf) => (
-          <option key={shelf} value={shelf}>
-            {shelf}
-          </option>
-        ))}
-      </select>
+        onChoose={(shelf) => set({ shelf })}
+        options={[['', words.allShelves], ...shelves.map((shelf): Option => [shelf, shelf])]}
+      />
       <input
         type="search"
         value={filter.find}
         onChange={({ target }) => set({ find: target.value })}
         placeholder={m.rack.find}
         aria-label={m.rack.find}
-        className={`${BOX} w-56`}
+        className="min-h-11 w-56 rounded-md border-2 border-edge bg-paper px-2"
       />
     </div>
   );

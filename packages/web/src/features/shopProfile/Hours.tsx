@@ -1,7 +1,7 @@
 import type { WorkingTime } from '@nodo/shop';
 import { m } from '../../messages/index.ts';
 import { readNumber } from '../../messages/typed.ts';
-import { TextField } from '../../ui/Field.tsx';
+import { NumberField } from '../../ui/Field.tsx';
 import { DaysOffList } from './DaysOffList.tsx';
 
 /** One person's week, days off, and how much of the time goes into repairs. */
@@ -45,11 +45,11 @@ export function Hours({
             ))}
           </div>
         ))}
-        <TextField
+        <NumberField
+          whole
           label={words.share}
           aria-label={`${name}, ${words.share}`}
           value={Number.isNaN(time.share) ? '' : String(time.share)}
-          inputMode="numeric"
           className="w-52"
           onText={(typed) =>
             onChange({

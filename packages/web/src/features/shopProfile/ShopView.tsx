@@ -10,7 +10,7 @@ import { NotRead } from '../../session/NotRead.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { CheckBox } from '../../ui/CheckBox.tsx';
-import { Select, TextField } from '../../ui/Field.tsx';
+import { NumberField, Select, TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
 import { FormError } from '../../ui/FormError.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
@@ -64,7 +64,7 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
           label={words.timeZone}
           value={card.timeZone}
           className="max-w-96"
-          onText={(timeZone) => set({ timeZone })}
+          onChoose={(timeZone) => set({ timeZone })}
           options={zonesWith(card.timeZone).map((zone) => [zone, zone] as const)}
         />
       </fieldset>
@@ -77,20 +77,8 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
           className="w-52"
           onText={(typed) => set({ currency: typed.toUpperCase() })}
         />
-        <TextField
-          label={words.hour}
-          value={hour}
-          inputMode="decimal"
-          className="w-40"
-          onText={setHour}
-        />
-        <TextField
-          label={words.tax}
-          value={tax}
-          inputMode="decimal"
-          className="w-40"
-          onText={setTax}
-        />
+        <NumberField label={words.hour} value={hour} className="w-40" onText={setHour} />
+        <NumberField label={words.tax} value={tax} className="w-40" onText={setTax} />
         <CheckBox checked={card.taxIncluded} onCheck={(isSo) => set({ taxIncluded: isSo })}>
           {words.taxIncluded}
         </CheckBox>
@@ -98,11 +86,11 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
       <fieldset className="grid gap-4 md:grid-cols-3">
         <legend className="mb-2 text-lg font-bold">{words.patience}</legend>
         {NUMBERS.map((name) => (
-          <TextField
+          <NumberField
+            whole
             key={name}
             label={words[name]}
             value={Number.isNaN(card[name]) ? '' : String(card[name])}
-            inputMode="numeric"
             onText={(typed) => set({ [name]: readNumber(typed) ?? Number.NaN })}
           />
         ))}

@@ -111,7 +111,7 @@ function Alone({ name, parts }: InstrumentProps) {
           label={m.instrument.machineKind}
           value={chosen}
           className="flex-row items-center gap-3 [&>select]:w-72"
-          onText={setChosen}
+          onChoose={setChosen}
           options={[...KNOWLEDGE.families.values()].map(({ id, title }) => [id, title] as const)}
         />
       )}

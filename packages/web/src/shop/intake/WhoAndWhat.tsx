@@ -1,6 +1,6 @@
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
-import { TextField } from '../../ui/Field.tsx';
+import { NumberField, TextField } from '../../ui/Field.tsx';
 import type { IntakeForm } from './intakeForm.ts';
 
 type Set = (part: Partial<IntakeForm>) => void;
@@ -94,12 +94,12 @@ export function MachineFields({
         disabled={draft.call !== null}
         onText={(label) => set({ label })}
       />
-      <TextField
+      <NumberField
+        whole
         label={m.counter.tag}
         error={errors.tag}
         value={draft.tag}
         placeholder={freeTag}
-        inputMode="numeric"
         maxLength={4}
         onText={(tag) => set({ tag })}
       />

@@ -7,7 +7,7 @@ import { readNumber } from '../../../messages/typed.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
-import { Select, TextField } from '../../../ui/Field.tsx';
+import { NumberField, Select, TextField } from '../../../ui/Field.tsx';
 import { Form } from '../../../ui/Form.tsx';
 
 const PIECES = ['needle', 'thread', 'bobbin', 'dial', 'screw'] as const;
@@ -126,8 +126,8 @@ function Measure({
       </ul>
       {mayMeasure && (
         <Form
+          row
           aria-label={words.measureTitle}
-          className="flex flex-wrap items-end gap-3"
           onSubmit={() => {
             if (value !== undefined && record('measured', { quantity, value, when })) setTyped('');
           }}
@@ -136,13 +136,12 @@ function Measure({
             label={words.quantity}
             value={quantity}
             className="w-60"
-            onText={(typed) => setQuantity(typed as Quantity)}
+            onChoose={setQuantity}
             options={QUANTITY_IDS.map((id) => [id, m.life.quantity(id)] as const)}
           />
-          <TextField
+          <NumberField
             label={`${words.value} (${m.life.unit(quantity)})`}
             value={typed}
-            inputMode="decimal"
             className="w-32"
             onText={setTyped}
           />
@@ -150,7 +149,7 @@ function Measure({
             label={words.measureTitle}
             value={when}
             className="w-36"
-            onText={(typed) => setWhen(typed as 'found' | 'set')}
+            onChoose={setWhen}
             options={[
               ['found', words.found],
               ['set', words.set],

@@ -9,7 +9,7 @@ import { useMoney } from '../../../session/useMoney.ts';
 import { SpokenSelect } from '../../../shop/SpokenSelect.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
-import { TextField } from '../../../ui/Field.tsx';
+import { NumberField, TextField } from '../../../ui/Field.tsx';
 import { Form } from '../../../ui/Form.tsx';
 
 /** Limit, question and answer, bill. */
@@ -76,8 +76,8 @@ function Ask() {
   const minor = money.read(amount);
   return (
     <Form
+      row
       aria-label={words.askTitle}
-      className="flex flex-wrap items-end gap-3"
       onSubmit={() => {
         if (minor === undefined || what.trim() === '') return;
         if (record('price-asked', { amount: minor, words: what.trim() })) {
@@ -86,13 +86,7 @@ function Ask() {
         }
       }}
     >
-      <TextField
-        label={words.amount}
-        value={amount}
-        inputMode="decimal"
-        className="w-40"
-        onText={setAmount}
-      />
+      <NumberField label={words.amount} value={amount} className="w-40" onText={setAmount} />
       <TextField
         label={words.forWhat}
         value={what}
@@ -146,8 +140,8 @@ function BillForm({ worked }: { readonly worked: number }) {
   const isWhole = minutes !== undefined && minutes <= 10_000;
   return (
     <Form
+      row
       aria-label={words.billTitle}
-      className="flex flex-wrap items-end gap-3"
       onSubmit={() => {
         if (!isWhole) return;
         const { hour, taxPerMille, taxIncluded, currency } = card;
@@ -158,10 +152,10 @@ function BillForm({ worked }: { readonly worked: number }) {
         });
       }}
     >
-      <TextField
+      <NumberField
+        whole
         label={words.charged}
         value={typed ?? String(worked)}
-        inputMode="numeric"
         className="w-44"
         onText={setTyped}
       />

@@ -8,7 +8,7 @@ import { useMoney } from '../../../session/useMoney.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { DayField } from '../../../ui/DayField.tsx';
-import { TextField } from '../../../ui/Field.tsx';
+import { NumberField, TextField } from '../../../ui/Field.tsx';
 import { Form } from '../../../ui/Form.tsx';
 
 /** Parts that are waited for, and parts that went in. */
@@ -58,8 +58,8 @@ function Order() {
   const words = m.life.sheet;
   return (
     <Form
+      row
       aria-label={words.awaitTitle}
-      className="flex flex-wrap items-end gap-3"
       onSubmit={() => {
         if (part.trim() === '') return;
         if (record('part-awaited', { part: part.trim(), expected: expected ?? null })) setPart('');
@@ -92,8 +92,8 @@ function Fit() {
   const isGood = part.trim() !== '' && each !== undefined && many > 0;
   return (
     <Form
+      row
       aria-label={words.fitTitle}
-      className="flex flex-wrap items-end gap-3"
       onSubmit={() => {
         if (!isGood) return;
         if (record('part-fitted', { words: part.trim(), count: many, each })) {
@@ -109,20 +109,8 @@ function Fit() {
         className="min-w-56 flex-1"
         onText={setPart}
       />
-      <TextField
-        label={words.count}
-        value={count}
-        inputMode="numeric"
-        className="w-24"
-        onText={setCount}
-      />
-      <TextField
-        label={words.each}
-        value={price}
-        inputMode="decimal"
-        className="w-32"
-        onText={setPrice}
-      />
+      <NumberField whole label={words.count} value={count} className="w-24" onText={setCount} />
+      <NumberField label={words.each} value={price} className="w-32" onText={setPrice} />
       <Button type="submit" disabled={!isGood}>
         {words.fit}
       </Button>

@@ -6,7 +6,7 @@ import { useSession } from '../../../session/SessionContext.tsx';
 import { usePeopleById } from '../../../session/usePeopleById.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
-import { TextField } from '../../../ui/Field.tsx';
+import { NumberField, TextField } from '../../../ui/Field.tsx';
 import { Form } from '../../../ui/Form.tsx';
 
 /** Who worked how long, and work that the clock did not see. */
@@ -32,8 +32,8 @@ export function TimePart() {
       </ul>
       {status === 'open' && mayRecord(session.person.role, 'labour-booked') && (
         <Form
+          row
           aria-label={words.bookTitle}
-          className="flex flex-wrap items-end gap-3"
           onSubmit={() => {
             if (!isGood) return;
             if (record('labour-booked', { minutes: many, words: what.trim() })) {
@@ -42,10 +42,10 @@ export function TimePart() {
             }
           }}
         >
-          <TextField
+          <NumberField
+            whole
             label={words.minutes}
             value={minutes}
-            inputMode="numeric"
             className="w-28"
             onText={setMinutes}
           />

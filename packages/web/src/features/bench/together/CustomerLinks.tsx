@@ -20,7 +20,7 @@ export function CustomerLinks() {
   const { data: made = [], error: unread } = useLinksQuery(ticket);
   const [make, { data: fresh, isLoading, error: refused }] = useMakeLinkMutation();
   const [revoke] = useRevokeLinkMutation();
-  const [days, setDays] = useState<number>(DAYS[1]);
+  const [days, setDays] = useState<(typeof DAYS)[number]>(DAYS[1]);
   const words = m.links;
   const error = (refused ?? unread) as CallError | undefined;
   const address = fresh && `${window.location.origin}/shared/${fresh.token}`;
@@ -39,7 +39,7 @@ export function CustomerLinks() {
           <Select
             label={words.days}
             value={days}
-            onText={(typed) => setDays(Number(typed))}
+            onChoose={setDays}
             options={DAYS.map((n) => [n, words.daysOf(n)] as const)}
           />
           <Button look="main" disabled={isLoading} onClick={() => void make({ ticket, days })}>

@@ -34,7 +34,7 @@ export function HandOverForm({
       <Select
         label={words.handTo}
         value={to}
-        onText={setTo}
+        onChoose={setTo}
         options={[
           [WHOEVER, words.whoever],
           ...people.filter(({ id }) => id !== self).map(({ id, name }) => [id, name] as const),

@@ -7,7 +7,7 @@ import { m } from '../../../messages/index.ts';
 import { readNumber } from '../../../messages/typed.ts';
 import type { ShopTables } from '../../../session/useTables.ts';
 import { Button } from '../../../ui/Button.tsx';
-import { TextField } from '../../../ui/Field.tsx';
+import { NumberField } from '../../../ui/Field.tsx';
 import { Form } from '../../../ui/Form.tsx';
 import { TextLink } from '../../../ui/TextLink.tsx';
 import { ProposalEnd } from './ProposalEnd.tsx';
@@ -90,9 +90,8 @@ function TakeUp({ own }: { readonly own: OwnCause }) {
   };
   return (
     <Form noValidate className="mt-2 flex max-w-xl flex-col gap-3" onSubmit={submit}>
-      <TextField
+      <NumberField
         label={words.kinds['how-often']}
-        inputMode="decimal"
         className="max-w-60"
         autoFocus
         value={perMille}

@@ -15,7 +15,7 @@ import { useNavigate } from 'react-router';
 import { m } from '../../../messages/index.ts';
 import { readNumber } from '../../../messages/typed.ts';
 import { Button } from '../../../ui/Button.tsx';
-import { Select, TextArea, TextField } from '../../../ui/Field.tsx';
+import { NumberField, Select, TextArea } from '../../../ui/Field.tsx';
 import { Form } from '../../../ui/Form.tsx';
 import { ProposalEnd } from './ProposalEnd.tsx';
 import { useChangeTables } from './useChangeTables.ts';
@@ -95,9 +95,9 @@ function ProposalForm({ subject, model, edition }: ProposeChangeProps) {
         label={words.what}
         value={kind}
         autoFocus
-        onText={(typed) =>
+        onChoose={(chosen) =>
           touched(() => {
-            setKind(typed as Kind);
+            setKind(chosen);
             setTyped(undefined);
           })
         }
@@ -109,9 +109,9 @@ function ProposalForm({ subject, model, edition }: ProposeChangeProps) {
         <Select
           label={words.finding}
           value={finding}
-          onText={(typed) =>
+          onChoose={(chosen) =>
             touched(() => {
-              setFinding(typed);
+              setFinding(chosen);
               setTyped(undefined);
             })
           }
@@ -154,11 +154,12 @@ function ValueField({
           label={words.howSurely}
           value={value}
           error={error}
-          onText={onChange}
+          onChoose={onChange}
           options={[
-            ...(Object.keys(STRENGTHS) as StrengthWord[]).map(
-              (strength) => [strength, m.knowledge.strengths[strength]] as const,
-            ),
+            ...(Object.keys(STRENGTHS) as StrengthWord[]).map((strength): [string, string] => [
+              strength,
+              m.knowledge.strengths[strength],
+            ]),
             ['never', words.never],
           ]}
         />
@@ -180,9 +181,8 @@ function ValueField({
     case 'check-minutes':
     case 'by-itself':
       return (
-        <TextField
+        <NumberField
           label={words.value}
-          inputMode="decimal"
           className="max-w-40"
           value={value}
           error={error}

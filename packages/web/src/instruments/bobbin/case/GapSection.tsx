@@ -4,11 +4,11 @@ import { useState } from 'react';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
+import { NumberField } from '../../../ui/Field.tsx';
 import { Reading } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { keepLook, mayDo, threadOn } from '../../frame/instrumentBench.ts';
 import { KeepButton } from '../../frame/KeepButton.tsx';
-import { NumberField } from '../../frame/NumberField.tsx';
 import { ALL_PURPOSE, GAP_LIMIT, gapVerdict, readFeelers, slipsThrough } from './gapReading.ts';
 
 /** The gap at the stop by feelers, against the thread of this ticket and against all-purpose thread. */
@@ -43,8 +43,8 @@ export function GapSection() {
       <p className="leading-snug">{words.how}</p>
       {seatFirst && <p className="font-semibold">{words.seatFirst}</p>}
       <div className="flex flex-wrap gap-3">
-        <NumberField label={words.passes} value={passes} onType={setPasses} />
-        <NumberField label={words.stops} value={stops} onType={setStops} />
+        <NumberField label={words.passes} value={passes} className="w-52" onText={setPasses} />
+        <NumberField label={words.stops} value={stops} className="w-52" onText={setStops} />
       </div>
       <div aria-live="polite" className="min-h-24">
         {gap && (!usual || !here) && <p className="font-semibold text-hazard">{words.wrong}</p>}

@@ -17,21 +17,21 @@ const HOURS = Array.from({ length: 12 }, (_, hour) => hour + 1);
 export function HangUpSection() {
   const bench = useInstrumentBench();
   const [shown, setShown] = useState<TurnsShown>({});
-  const [hour, setHour] = useState('');
+  const [hour, setHour] = useState<number | null>(null);
   const words = instruments.bobbinCase.hang;
   const where = locateHangUp(shown);
   const keep = () => {
     for (const { check, seen } of turnLooks(shown)) {
       if (!keepLook(bench, check, [seen])) return;
     }
-    if (hour) {
+    if (hour !== null) {
       bench.onTicket?.record('observation-noted', {
         check: 'hand-turn',
-        words: words.noted(Number(hour)),
+        words: words.noted(hour),
       });
     }
     setShown({});
-    setHour('');
+    setHour(null);
   };
   return (
     <section aria-label={words.title} className="flex flex-col gap-2">
@@ -56,9 +56,9 @@ export function HangUpSection() {
           label={words.hour}
           value={hour}
           className="max-w-56"
-          onText={setHour}
+          onChoose={setHour}
           options={[
-            ['', words.hourUnknown],
+            [null, words.hourUnknown],
             ...HOURS.map((one) => [one, words.hourAt(one)] as const),
           ]}
         />

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
+import { NumberField } from '../../../ui/Field.tsx';
 import { Reading } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { threadOn } from '../../frame/instrumentBench.ts';
-import { NumberField } from '../../frame/NumberField.tsx';
 import { LEFT_FIELDS, type TypedBobbin, threadLeft } from './leftReading.ts';
 
 /** How much thread is on the bobbin, full and now, and whether that lasts. */
@@ -33,7 +33,8 @@ export function LeftPart() {
               key={field}
               label={words[field]}
               value={typed[field]}
-              onType={(text) => setTyped({ ...typed, [field]: text })}
+              className="w-52"
+              onText={(text) => setTyped({ ...typed, [field]: text })}
             />
           ))}
         </div>

@@ -2,9 +2,9 @@ import type { MeasureLimit } from '@nodo/ticket';
 import { useState } from 'react';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
+import { NumberField } from '../../../ui/Field.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { KeepButton } from '../../frame/KeepButton.tsx';
-import { NumberField } from '../../frame/NumberField.tsx';
 import { HANGING_FIELDS, readHanging, type TypedHanging } from './hangingReading.ts';
 import { keepTension } from './keepTension.ts';
 import { TensionAnswer } from './TensionAnswer.tsx';
@@ -29,7 +29,8 @@ export function Hanging({ limit }: { readonly limit: MeasureLimit }) {
             key={field}
             label={words.hang[field]}
             value={typed[field]}
-            onType={(text) => setTyped({ ...typed, [field]: text })}
+            className="w-52"
+            onText={(text) => setTyped({ ...typed, [field]: text })}
           />
         ))}
       </div>

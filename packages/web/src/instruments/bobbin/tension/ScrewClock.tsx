@@ -7,10 +7,10 @@ import { instruments } from '../../../messages/instruments.ts';
 import { readNumber } from '../../../messages/typed.ts';
 import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Button } from '../../../ui/Button.tsx';
+import { NumberField } from '../../../ui/Field.tsx';
 import { Choices, Reading } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { mayDo } from '../../frame/instrumentBench.ts';
-import { NumberField } from '../../frame/NumberField.tsx';
 import { SCREW_TURNED } from './keepTension.ts';
 
 const STEPS = [-SCREW_STEP, SCREW_STEP] as const;
@@ -62,7 +62,14 @@ export function ScrewClock() {
       {stand.overHalf && <p className="font-semibold text-hazard">{words.overHalf}</p>}
       {mayDo(bench) && (
         <div className="flex flex-wrap items-end gap-3">
-          {!log && <NumberField label={words.start} value={typedStart} onType={setTypedStart} />}
+          {!log && (
+            <NumberField
+              label={words.start}
+              value={typedStart}
+              className="w-52"
+              onText={setTypedStart}
+            />
+          )}
           {STEPS.map((step) => (
             <Button key={step} disabled={!isStart} onClick={() => turn(step)}>
               {step > 0 ? words.tighter(step) : words.looser(-step)}

@@ -4,11 +4,11 @@ import { BobbinsOver } from '../../../drawing/BobbinsOver.tsx';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
+import { NumberField } from '../../../ui/Field.tsx';
 import { Choices, Reading } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { keepLook, mayDo } from '../../frame/instrumentBench.ts';
 import { KeepButton } from '../../frame/KeepButton.tsx';
-import { NumberField } from '../../frame/NumberField.tsx';
 import { bobbinFindings, bobbinMeasures, readBobbin } from './whichReading.ts';
 
 const CHECK: CheckId = 'bobbin-class';
@@ -53,11 +53,16 @@ export function WhichPart() {
         <h1 className="text-2xl font-bold">{words.heading}</h1>
         <p className="max-w-prose leading-snug">{words.how}</p>
         <div className="flex flex-wrap gap-3">
-          <NumberField label={words.across} value={across} onType={setAcross} />
-          <NumberField label={words.width} value={width} onType={setWidth} />
-          <NumberField label={words.hole} value={hole} onType={setHole} />
+          <NumberField label={words.across} value={across} className="w-52" onText={setAcross} />
+          <NumberField label={words.width} value={width} className="w-52" onText={setWidth} />
+          <NumberField label={words.hole} value={hole} className="w-52" onText={setHole} />
           {!card?.service['bobbin-hole'] && (
-            <NumberField label={words.ownHole} value={ownHole} onType={setOwnHole} />
+            <NumberField
+              label={words.ownHole}
+              value={ownHole}
+              className="w-52"
+              onText={setOwnHole}
+            />
           )}
         </div>
         <Choices

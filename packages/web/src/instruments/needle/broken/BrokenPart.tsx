@@ -10,7 +10,7 @@ import { readNumber } from '../../../messages/typed.ts';
 import { Caution } from '../../../ticket/check/CheckStep.tsx';
 import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Button } from '../../../ui/Button.tsx';
-import { TextField } from '../../../ui/Field.tsx';
+import { NumberField } from '../../../ui/Field.tsx';
 import { Form } from '../../../ui/Form.tsx';
 import { ReasonForm } from '../../../ui/ReasonForm.tsx';
 import { Choices } from '../../frame/bits.tsx';
@@ -67,10 +67,9 @@ export function BrokenPart() {
           {account && standWords(account)}
         </strong>
       </p>
-      <Form className="flex flex-wrap items-end gap-3" onSubmit={addPiece}>
-        <TextField
+      <Form row onSubmit={addPiece}>
+        <NumberField
           label={words.piece}
-          inputMode="decimal"
           value={typed}
           className="w-40"
           error={typed !== '' && !isPossible ? words.impossible : undefined}
@@ -79,9 +78,8 @@ export function BrokenPart() {
         <Button type="submit" disabled={!isPossible}>
           {words.add}
         </Button>
-        <TextField
+        <NumberField
           label={words.whole}
-          inputMode="decimal"
           value={wholeTyped}
           className="w-52"
           onText={setWholeTyped}

@@ -7,7 +7,7 @@ import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { CheckBox } from '../../../ui/CheckBox.tsx';
-import { TextField } from '../../../ui/Field.tsx';
+import { NumberField } from '../../../ui/Field.tsx';
 import { Choices, Reading } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { mayKeep } from '../../frame/instrumentBench.ts';
@@ -52,16 +52,15 @@ export function FitPart() {
           onChoose={(fabric) => setTyped({ ...typed, fabric })}
         />
         <div className="flex flex-wrap items-end gap-3">
-          <TextField
+          <NumberField
+            whole
             label={words.layers}
-            inputMode="numeric"
             value={typed.layers}
             className="w-24"
             onChange={({ target }) => setTyped({ ...typed, layers: target.value })}
           />
-          <TextField
+          <NumberField
             label={words.thickness}
-            inputMode="decimal"
             value={typed.thickness}
             className="w-48"
             onChange={({ target }) => setTyped({ ...typed, thickness: target.value })}

@@ -2,7 +2,7 @@ import { countsPlies, FIBRES, FINENESS_UNITS, type Fibre, type FinenessUnit } fr
 import { THREAD_KINDS, type ThreadKind } from '@nodo/knowledge';
 import type { ThreadSpec, WorkCommand } from '@nodo/ticket';
 import { instruments } from '../../../messages/instruments.ts';
-import { Select, TextField } from '../../../ui/Field.tsx';
+import { NumberField, Select } from '../../../ui/Field.tsx';
 import { Choices } from '../../frame/bits.tsx';
 
 /** What was typed of the thread. */
@@ -63,23 +63,19 @@ export function ThreadFields({
             <Select
               label={words.unit}
               value={typed.unit}
-              onText={(chosen) => {
-                const unit = FINENESS_UNITS.find((one) => one === chosen) ?? 'tex';
-                set({ unit, plies: countsPlies(unit) ? typed.plies : '1' });
-              }}
+              onChoose={(unit) => set({ unit, plies: countsPlies(unit) ? typed.plies : '1' })}
               options={FINENESS_UNITS.map((unit) => [unit, unit] as const)}
             />
-            <TextField
+            <NumberField
               label={words.number}
-              inputMode="decimal"
               value={typed.number}
               error={error}
               onText={(number) => set({ number })}
             />
             {countsPlies(typed.unit) && (
-              <TextField
+              <NumberField
+                whole
                 label={words.plies}
-                inputMode="numeric"
                 value={typed.plies}
                 onText={(plies) => set({ plies })}
               />
@@ -87,9 +83,8 @@ export function ThreadFields({
           </>
         )}
         {typed.by === 'across' && (
-          <TextField
+          <NumberField
             label={words.across}
-            inputMode="decimal"
             value={typed.across}
             error={error}
             className="col-span-full max-w-80"
@@ -98,16 +93,14 @@ export function ThreadFields({
         )}
         {typed.by === 'weight' && (
           <>
-            <TextField
+            <NumberField
               label={words.grams}
-              inputMode="decimal"
               value={typed.grams}
               error={error}
               onText={(grams) => set({ grams })}
             />
-            <TextField
+            <NumberField
               label={words.metres}
-              inputMode="decimal"
               value={typed.metres}
               onText={(metres) => set({ metres })}
             />
@@ -118,13 +111,13 @@ export function ThreadFields({
         <Select
           label={words.fibre}
           value={typed.fibre}
-          onText={(typed) => set({ fibre: FIBRES.find((one) => one === typed) ?? 'polyester' })}
+          onChoose={(fibre) => set({ fibre })}
           options={FIBRES.map((fibre) => [fibre, words.fibres[fibre]] as const)}
         />
         <Select
           label={words.kind}
           value={typed.kind}
-          onText={(typed) => set({ kind: THREAD_KINDS.find((one) => one === typed) ?? 'plain' })}
+          onChoose={(kind) => set({ kind })}
           options={THREAD_KINDS.map((kind) => [kind, words.kinds[kind]] as const)}
         />
       </div>

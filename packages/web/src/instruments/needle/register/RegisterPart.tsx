@@ -12,7 +12,7 @@ import { readNumber } from '../../../messages/typed.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { usePeopleById } from '../../../session/usePeopleById.ts';
 import { Button } from '../../../ui/Button.tsx';
-import { Select, TextField } from '../../../ui/Field.tsx';
+import { NumberField, Select, TextField } from '../../../ui/Field.tsx';
 import { Form } from '../../../ui/Form.tsx';
 import { Choices } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
@@ -199,10 +199,10 @@ function NeedleForm({
         <NeedleFields needle={needle} onChange={setNeedle} />
       )}
       {from === 'found' && (
-        <TextField
+        <NumberField
+          whole
           label={words.sewn}
           hint={words.sewnUnknown}
-          inputMode="numeric"
           value={sewn}
           className="w-60"
           onText={setSewn}
@@ -243,7 +243,7 @@ function OpenedChoice({
     <Select
       label={words.opened}
       value={chosen}
-      onText={onChoose}
+      onChoose={onChoose}
       options={opened.map(
         ({ id, needle, sewn }) =>
           [
@@ -279,29 +279,19 @@ function NeedleFields({
       <Select
         label={words.size}
         value={needle.size}
-        onText={(typed) => onChange({ ...needle, size: Number(typed) })}
-        options={SOLD_SIZES.map((size) => [size, sizeName(size)] as const)}
+        onChoose={(size) => onChange({ ...needle, size })}
+        options={SOLD_SIZES.map((size): [number, string] => [size, sizeName(size)])}
       />
       <Select
         label={words.point}
         value={needle.point}
-        onText={(typed) =>
-          onChange({
-            ...needle,
-            point: NEEDLE_POINTS.find(({ id }) => id === typed)?.id ?? needle.point,
-          })
-        }
+        onChoose={(point) => onChange({ ...needle, point })}
         options={NEEDLE_POINTS.map(({ id, title }) => [id, title] as const)}
       />
       <Select
         label={words.coating}
         value={needle.coating}
-        onText={(typed) =>
-          onChange({
-            ...needle,
-            coating: NEEDLE_COATINGS.find(({ id }) => id === typed)?.id ?? needle.coating,
-          })
-        }
+        onChoose={(coating) => onChange({ ...needle, coating })}
         options={NEEDLE_COATINGS.map(({ id, title }) => [id, title] as const)}
       />
     </div>

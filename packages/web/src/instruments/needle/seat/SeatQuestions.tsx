@@ -3,7 +3,7 @@ import { useId } from 'react';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { readNumber } from '../../../messages/typed.ts';
-import { TextField } from '../../../ui/Field.tsx';
+import { NumberField } from '../../../ui/Field.tsx';
 import { Choices } from '../../frame/bits.tsx';
 import type { SeatReading, SeatTarget } from './seatReading.ts';
 
@@ -72,9 +72,8 @@ export function SeatQuestions({
 
 function OtherHeight({ onMeasured }: { readonly onMeasured: (low: number) => void }) {
   return (
-    <TextField
+    <NumberField
       label={instruments.needle.seat.otherMm}
-      inputMode="decimal"
       className="flex-row items-center gap-2 text-sm [&>input]:w-16 [&>label]:font-normal"
       onText={(typed) => {
         const low = readNumber(typed);

@@ -17,7 +17,7 @@ import { readNumber } from '../../../messages/typed.ts';
 import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { shopClock } from '../../../time/shopTime.ts';
 import { Button } from '../../../ui/Button.tsx';
-import { TextField } from '../../../ui/Field.tsx';
+import { NumberField } from '../../../ui/Field.tsx';
 import { Choices, Reading } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { mayKeep, threadOn } from '../../frame/instrumentBench.ts';
@@ -83,29 +83,17 @@ export function WearPart() {
           options={SEWN_AS.map((one) => [one, words.as[one]] as const)}
           onChoose={setAs}
         />
-        <TextField
-          label={words.amount}
-          inputMode="decimal"
-          value={amount}
-          className="w-48"
-          onText={setAmount}
-        />
+        <NumberField label={words.amount} value={amount} className="w-48" onText={setAmount} />
         <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
           {SETTINGS.map((setting) => (
-            <TextField
+            <NumberField
               key={setting}
               label={words[setting]}
-              inputMode="decimal"
               value={typed[setting]}
               onChange={({ target }) => setTyped({ ...typed, [setting]: target.value })}
             />
           ))}
-          <TextField
-            label={words.projects}
-            inputMode="numeric"
-            value={projects}
-            onText={setProjects}
-          />
+          <NumberField whole label={words.projects} value={projects} onText={setProjects} />
         </div>
         <Choices
           legend={instruments.needle.condition.struck}
