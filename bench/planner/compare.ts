@@ -56,7 +56,7 @@ const ways: Readonly<Record<string, Choose>> = {
 
 export interface Job {
   readonly family: string;
-  /** Strengths of the truth moved against those of the first edition. */
+  /** Strengths of the truth moved against those of the first version. */
   readonly moved: boolean;
   readonly way: string;
   readonly machines: number;

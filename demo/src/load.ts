@@ -76,8 +76,8 @@ async function write(
   const { events, rack } = await memory.newsOf(DEMO_SHOP.id, ticket, 0);
   if (!rack) throw new Error(`Demo ticket ${ticket} has no entries`);
   const { customerName: _, ...summary } = rack;
-  const edition = { hash: SHIPPED.knowledge.hash, content: SHIPPED.source };
-  const batch = { ticket, after: 0, events, summary, edition, ...known };
+  const version = { hash: SHIPPED.knowledge.hash, content: SHIPPED.source };
+  const batch = { ticket, after: 0, events, summary, version, ...known };
   const appended = await store.append(DEMO_SHOP.id, batch);
   if (appended !== 'appended') throw new Error(`Demo ticket ${ticket}: ${appended}`);
 }

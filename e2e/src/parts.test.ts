@@ -29,7 +29,7 @@ describe('the page of all parts', () => {
   beforeAll(async () => {
     const common = { root: web, logLevel: 'error' } as const;
     const input = join(web, 'parts/index.html');
-    await build({ ...common, build: { outDir, rollupOptions: { input } } });
+    await build({ ...common, build: { outDir, rolldownOptions: { input } } });
     server = await preview({
       ...common,
       build: { outDir },

@@ -131,7 +131,7 @@ export class SimulatedShop {
   }
 
   /** The tables that the shop judges with now. */
-  async edition(): Promise<ReturnType<typeof versionInForce>> {
+  async version(): Promise<ReturnType<typeof versionInForce>> {
     const events = await this.world.real(() => this.store.tableEvents(this.id));
     return versionInForce(foldChangeRequests(events));
   }

@@ -207,7 +207,7 @@ export class Story {
       change,
       reason: 'It is simulated.',
     })) as TableEvent;
-    const { hash } = (await this.shop.edition()).knowledge;
+    const { hash } = (await this.shop.version()).knowledge;
     await record('change-accepted', { proposal: id, against: hash });
   }
 
@@ -290,7 +290,7 @@ export class Story {
       device: 'simulated',
     } as unknown as TicketCommand;
     const actor = { person, role: session.person.role };
-    if (!decide(shown.ticket, draft, actor, shown.edition).ok) return;
+    if (!decide(shown.ticket, draft, actor, shown.version).ok) return;
     client.store.dispatch(outbox.actions.added({ ticket: id, draft, person }));
     this.recorded.push({ ticket: id, draft, person });
   }
@@ -377,8 +377,8 @@ function shownTicket({ api, store }: Client, id: string) {
   const tables = api.endpoints.tables.select()(state).data;
   const session = api.endpoints.session.select()(state).data;
   if (!file || !tables || !session) return undefined;
-  const edition = versionInForce(foldChangeRequests(tables));
+  const version = versionInForce(foldChangeRequests(tables));
   const entered = enteredOn(id, state.outbox.entries, session.screen.people);
-  const { ticket, events, waiting } = pendingOverlay()(id, file.events, entered, edition);
-  return { ticket, events, edition, waiting: waiting.size };
+  const { ticket, events, waiting } = pendingOverlay()(id, file.events, entered, version);
+  return { ticket, events, version, waiting: waiting.size };
 }

@@ -8,7 +8,7 @@ import { ACCESS } from './tables/access.ts';
 import { DUTIES } from './tables/duties.ts';
 import { FAMILIES } from './tables/families.ts';
 
-/** The tables as they are written down in this edition. */
+/** The tables as they are written down in this version. */
 export const SHIPPED_SOURCE: KnowledgeSource<ShippedIds> = {
   families: FAMILIES,
   access: ACCESS,
@@ -16,15 +16,15 @@ export const SHIPPED_SOURCE: KnowledgeSource<ShippedIds> = {
   duties: DUTIES,
 };
 
-/** This edition at work; the tests prove it sound, so that no program has to when it starts. */
+/** This version at work; the tests prove it sound, so that no program has to when it starts. */
 export const SHIPPED: KnowledgeVersion = knowledgeVersionOf(SHIPPED_SOURCE);
 
-/** This edition with what a shop changed in it. */
+/** This version with what a shop changed in it. */
 export const versionWith = versionsWithChanges(SHIPPED);
 
 export const KNOWLEDGE: Knowledge = SHIPPED.knowledge;
 
-/** The model of one family in this edition. */
+/** The model of one family in this version. */
 export function modelOf(familyId: string): FamilyModel | undefined {
   return SHIPPED.modelOf(familyId);
 }

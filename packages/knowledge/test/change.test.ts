@@ -29,7 +29,7 @@ const NEW_CAUSE: TableChange = {
 /** One of each kind, with where the changed value is read. */
 const EACH: readonly (readonly [
   TableChange,
-  (edition: ReturnType<typeof versionWith>) => unknown,
+  (version: ReturnType<typeof versionWith>) => unknown,
   unknown,
 ])[] = [
   [
@@ -75,7 +75,7 @@ const EACH: readonly (readonly [
 ];
 
 describe('a change of the tables', () => {
-  it.each(EACH)('%o stands in the changed edition alone', (change, read, expected) => {
+  it.each(EACH)('%o stands in the changed version alone', (change, read, expected) => {
     const changed = versionWith([change]);
     expect(read(changed)).toEqual(expected);
     expect(read(SHIPPED)).not.toEqual(expected);
@@ -119,7 +119,7 @@ describe('a change of the tables', () => {
     expect(versionWith(twice).knowledge.causes.get('needle-low')?.perMille).toBe(70);
   });
 
-  it('gives the same edition for the same changes, and the shipped one for none', () => {
+  it('gives the same version for the same changes, and the shipped one for none', () => {
     expect(versionWith([])).toBe(SHIPPED);
     expect(versionWith([NEW_CAUSE])).toBe(versionWith([{ ...NEW_CAUSE }]));
   });
@@ -136,7 +136,7 @@ describe('a change of the tables', () => {
   });
 });
 
-describe('the worked cases under a changed edition', () => {
+describe('the worked cases under a changed version', () => {
   it('come out worse where the tables forget what a cause shows', () => {
     const before = judgeCases(SHIPPED, WORKED_CASES);
     const blind = versionWith([

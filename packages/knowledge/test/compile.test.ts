@@ -313,7 +313,7 @@ describe('content hash', () => {
     expect(hash(withCause({ perMille: 11 }))).not.toBe(hash(sound));
   });
 
-  it('compiles the edition in one piece', () => {
+  it('compiles the version in one piece', () => {
     expect(faultsOf(SHIPPED_SOURCE)).toEqual([]);
   });
 });

@@ -33,7 +33,7 @@ function likeliest(family: string, yes: readonly string[], no: readonly string[]
 const FIRST = storedKnowledge(firstEdition as unknown as KnowledgeSource);
 
 describe('ids are for ever', () => {
-  it('keeps the first edition as it was: its hash is what its tickets carry', () => {
+  it('keeps the first version as it was: its hash is what its tickets carry', () => {
     expect(FIRST.hash).toBe('14a35ddc583590e374c9f0cd069a74ed9a552eca2fd4714f5b265a1aea2ce777');
     expect(FIRST.causes.size).toBe(76);
     expect(FIRST.checks.size).toBe(73);
@@ -41,7 +41,7 @@ describe('ids are for ever', () => {
   });
 
   it.each(['families', 'causes', 'checks', 'findings', 'actions', 'duties'] as const)(
-    'every one of the first edition’s %s is still there',
+    'every one of the first version’s %s is still there',
     (table) => {
       expect([...FIRST[table].keys()].filter((id) => !KNOWLEDGE[table].has(id))).toEqual([]);
     },
@@ -53,11 +53,11 @@ describe('ids are for ever', () => {
     }
   });
 
-  it('this edition is sound', () => {
+  it('this version is sound', () => {
     expect(compileKnowledge(SHIPPED_SOURCE)).toMatchObject({ ok: true });
   });
 
-  it('this edition is another one, and says so', () => {
+  it('this version is another one, and says so', () => {
     expect(KNOWLEDGE.hash).not.toBe(FIRST.hash);
   });
 });

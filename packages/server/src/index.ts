@@ -10,5 +10,5 @@ export { derivedId } from './store/derivedId.ts';
 export { MemoryEventStore } from './store/memory.ts';
 export type { EventStore } from './store/port.ts';
 export { PostgresEventStore } from './store/postgres.ts';
-export { editionIn, type RecordRequest, rebuildSummaries, recordCommands } from './store/record.ts';
+export { type RecordRequest, rebuildSummaries, recordCommands, versionIn } from './store/record.ts';
 export { recordTables } from './store/recordTables.ts';

@@ -74,13 +74,13 @@ export function eventStoreSuite(name: string, open: () => Promise<StoreUnderTest
 
     it('keeps the tables with the first event that was judged with them', async () => {
       const under = await open();
-      expect(await under.store.edition(under.shop, KNOWLEDGE.hash)).toBeUndefined();
+      expect(await under.store.version(under.shop, KNOWLEDGE.hash)).toBeUndefined();
       await taken(under, look());
       await taken(under);
-      const kept = await under.store.edition(under.shop, KNOWLEDGE.hash);
+      const kept = await under.store.version(under.shop, KNOWLEDGE.hash);
       expect(kept && storedKnowledge(kept).hash).toBe(KNOWLEDGE.hash);
-      expect(await under.store.edition(under.otherShop, KNOWLEDGE.hash)).toBeUndefined();
-      expect(await under.store.edition(under.shop, '0'.repeat(64))).toBeUndefined();
+      expect(await under.store.version(under.otherShop, KNOWLEDGE.hash)).toBeUndefined();
+      expect(await under.store.version(under.shop, '0'.repeat(64))).toBeUndefined();
     });
 
     it('moves an open ticket to the present tables with its next entry', async () => {

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { SHIPPED, type TableChange } from '@nodo/knowledge';
 import type { TableCommand } from '@nodo/tables';
 import { describe, expect, it } from 'vitest';
-import { editionIn, recordCommands, recordTables } from '../src/index.ts';
+import { recordCommands, recordTables, versionIn } from '../src/index.ts';
 import { rackLine, type StoreUnderTest } from './eventStoreSuite.ts';
 import { draftOf, intakeDraft, proposalDraft } from './shop.ts';
 
@@ -22,7 +22,7 @@ export function tablesSuite(name: string, open: () => Promise<StoreUnderTest>): 
     type: 'change-accepted',
     command: {
       proposal,
-      against: (await editionIn(under.store, under.shop)).knowledge.hash,
+      against: (await versionIn(under.store, under.shop)).knowledge.hash,
     },
   });
 
@@ -49,7 +49,7 @@ export function tablesSuite(name: string, open: () => Promise<StoreUnderTest>): 
         body: { change: OFTEN, reason: 'Counted over a year.' },
       });
       expect(await under.store.tableEvents(under.otherShop)).toEqual([]);
-      expect(await editionIn(under.store, under.otherShop)).toBe(SHIPPED);
+      expect(await versionIn(under.store, under.otherShop)).toBe(SHIPPED);
     });
 
     it('move every open machine’s line on the Rack at once, and its ticket with its next entry', async () => {
@@ -71,7 +71,7 @@ export function tablesSuite(name: string, open: () => Promise<StoreUnderTest>): 
       await write(
         draftOf('findings-recorded', { check: 'winder', answers: { 'winder-on': 'no' } }),
       );
-      const { hash } = (await editionIn(under.store, under.shop)).knowledge;
+      const { hash } = (await versionIn(under.store, under.shop)).knowledge;
       expect((await under.store.load(under.shop, ticket)).map((event) => event.type)).toEqual([
         'intake-taken',
         'findings-recorded',
@@ -79,7 +79,7 @@ export function tablesSuite(name: string, open: () => Promise<StoreUnderTest>): 
         'findings-recorded',
       ]);
       expect((await under.store.load(under.shop, ticket)).at(-1)?.knowledge).toBe(hash);
-      expect(await under.store.edition(under.shop, hash)).toBeDefined();
+      expect(await under.store.version(under.shop, hash)).toBeDefined();
     });
 
     it('answer a resent draft with the stored event, and refuse its id for anything else', async () => {

@@ -78,7 +78,7 @@ function refusalOf(
   return refusalOfChange(present, proposal.change, 'command.proposal');
 }
 
-/** Why a change cannot be made to an edition: unknown, no change at all, or unsound after it. */
+/** Why a change cannot be made to a version: unknown, no change at all, or unsound after it. */
 export function refusalOfChange(
   { source, knowledge }: KnowledgeVersion,
   change: TableChange,

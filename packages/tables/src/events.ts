@@ -32,7 +32,7 @@ export const tableChange: z.ZodType<TableChange> = z.discriminatedUnion('kind', 
 const proposed = z.object({ change: tableChange, reason: REASON });
 const accepted = z.object({
   proposal: uuid,
-  /** The edition under which its effect was looked at. */
+  /** The version under which its effect was looked at. */
   against: sha256,
 });
 const withdrawn = z.object({ proposal: uuid, reason: REASON });

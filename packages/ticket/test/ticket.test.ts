@@ -308,8 +308,8 @@ describe('when the tables move on', () => {
       observedAt: '2026-03-02T10:00:00.000Z',
       device: 'bench 1',
     }) as unknown as TicketCommand;
-  const recorded = (ticket: Ticket, one: TicketCommand, edition = SHIPPED): Ticket => {
-    const verdict = decide(ticket, one, by, edition);
+  const recorded = (ticket: Ticket, one: TicketCommand, version = SHIPPED): Ticket => {
+    const verdict = decide(ticket, one, by, version);
     if (!verdict.ok) throw new Error(verdict.refusal.code);
     const receivedAt = '2026-03-02T10:00:01.000Z';
     return applyTicketEvent(ticket, { ...verdict.event, receivedAt } as TicketEvent);
@@ -323,7 +323,7 @@ describe('when the tables move on', () => {
     customer: null,
   });
 
-  it('a ticket stays with the edition that it was taken in under', () => {
+  it('a ticket stays with the version that it was taken in under', () => {
     expect(recorded(newTicket(testId()), intake, FIRST).knowledge).toBe(FIRST.knowledge.hash);
     expect(recorded(newTicket(testId()), intake).knowledge).toBe(SHIPPED.knowledge.hash);
   });
@@ -340,7 +340,7 @@ describe('when the tables move on', () => {
     expect(!again.ok && again.refusal.code).toBe('already-so');
   });
 
-  it('and never once it is closed; what was seen is accepted under any edition', () => {
+  it('and never once it is closed; what was seen is accepted under any version', () => {
     const old = recorded(newTicket(testId()), intake, FIRST);
     const closed: Ticket = { ...old, status: 'closed' };
     const verdict = decide(closed, draft('knowledge-adopted', {}), by, SHIPPED);

@@ -3,7 +3,7 @@ import { evidenceOf } from '../model/evidence.ts';
 import type { KnowledgeVersion } from '../model/version.ts';
 import { answersOfCase, type WorkedCase } from './case.ts';
 
-/** How one worked case comes out under an edition of the tables. */
+/** How one worked case comes out under a version of the tables. */
 export interface CaseVerdict {
   readonly worked: WorkedCase;
   /** Each of what was wrong, with its place among all causes, from 1, and its chance. */
@@ -24,11 +24,11 @@ export interface CasesVerdict {
 }
 
 /**
- * Judges worked cases with an edition of the tables.
+ * Judges worked cases with a version of the tables.
  * @throws Error naming the case and what its family does not have.
  */
-export function judgeCases(edition: KnowledgeVersion, cases: readonly WorkedCase[]): CasesVerdict {
-  const verdicts = cases.map((worked) => judge(edition, worked));
+export function judgeCases(version: KnowledgeVersion, cases: readonly WorkedCase[]): CasesVerdict {
+  const verdicts = cases.map((worked) => judge(version, worked));
   return {
     verdicts,
     first: verdicts.filter(({ first }) => first).length,
@@ -38,8 +38,8 @@ export function judgeCases(edition: KnowledgeVersion, cases: readonly WorkedCase
 
 const NEAR_THE_TOP = 3;
 
-function judge(edition: KnowledgeVersion, worked: WorkedCase): CaseVerdict {
-  const model = edition.modelOf(worked.family);
+function judge(version: KnowledgeVersion, worked: WorkedCase): CaseVerdict {
+  const model = version.modelOf(worked.family);
   if (!model) throw new Error(`${worked.id}: no family ${worked.family}`);
   const evidence = evidenceOf(model, answersOfCase(worked, model), []);
   const ranked = [...posterior(model.network, evidence).beliefs].sort((a, b) => b.is - a.is);

@@ -50,7 +50,7 @@ export function compileKnowledge(source: KnowledgeSource): Compiled {
 }
 
 /**
- * Lays out an edition that was proven sound when it was written. What later editions ask
+ * Lays out a version that was proven sound when it was written. What later versions ask
  * beyond that is not asked of it.
  */
 export function storedKnowledge(source: KnowledgeSource): Knowledge {

@@ -1,10 +1,10 @@
-import { FIRST_EDITION } from '../schema/provenance.ts';
+import { FIRST_VERSION } from '../schema/provenance.ts';
 import type { Mechanism } from '../schema/schema.ts';
 
 export const adjustment = {
   id: 'adjustment',
   title: 'Adjustments, last of all',
-  standing: FIRST_EDITION,
+  standing: FIRST_VERSION,
   causes: [
     {
       id: 'hook-timing-off',

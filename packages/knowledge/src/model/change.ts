@@ -1,5 +1,5 @@
 import type { Knowledge } from '../compile/compile.ts';
-import { FIRST_EDITION } from '../schema/provenance.ts';
+import { FIRST_VERSION } from '../schema/provenance.ts';
 import type {
   CauseSource,
   CheckSource,
@@ -210,7 +210,7 @@ function withNewCause(
     id: FOUND_HERE,
     title: 'Found here',
     standing: {
-      ...FIRST_EDITION,
+      ...FIRST_VERSION,
       priors: 'shop',
       strengths: 'shop',
       leaks: 'shop',

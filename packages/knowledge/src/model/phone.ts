@@ -8,7 +8,7 @@ export interface PhoneWords {
   readonly listen: string;
 }
 
-/** Per check that can be done over the phone. Judges nothing, so it is not part of the edition. */
+/** Per check that can be done over the phone. Judges nothing, so it is not part of the version. */
 export const PHONE_WORDS: Readonly<Partial<Record<string, PhoneWords>>> = {
   'spool-setup': {
     say: 'Look at the thread spool. Is there a cap on the pin, is it wider than the end of the spool, and does it sit close without squeezing? Does the thread come off freely?',

@@ -16,7 +16,7 @@ export interface KnowledgeVersion {
   readonly modelOf: ModelOf;
 }
 
-/** Puts an edition that was proven sound to work. */
+/** Puts a version that was proven sound to work. */
 export function knowledgeVersionOf(source: KnowledgeSource): KnowledgeVersion {
   const knowledge = storedKnowledge(source);
   const models = new Map<string, FamilyModel | undefined>();
@@ -31,11 +31,11 @@ export function knowledgeVersionOf(source: KnowledgeSource): KnowledgeVersion {
   };
 }
 
-/** Editions put to work before; a process needs the present one and perhaps a proposed one. */
+/** Versions put to work before; a process needs the present one and perhaps a proposed one. */
 const KEPT = 8;
 
 /**
- * How to put an edition with a shop's changes to work, the same object for the same changes,
+ * How to put a version with a shop's changes to work, the same object for the same changes,
  * so that whoever looks can tell by it whether anything moved.
  */
 export function versionsWithChanges(
@@ -45,11 +45,11 @@ export function versionsWithChanges(
   return (changes) => {
     if (changes.length === 0) return shipped;
     const key = JSON.stringify(changes);
-    const edition = kept.get(key) ?? knowledgeVersionOf(withChanges(shipped.source, changes));
+    const version = kept.get(key) ?? knowledgeVersionOf(withChanges(shipped.source, changes));
     kept.delete(key);
-    kept.set(key, edition);
+    kept.set(key, version);
     const [oldest] = kept.keys();
     if (kept.size > KEPT && oldest !== undefined) kept.delete(oldest);
-    return edition;
+    return version;
   };
 }

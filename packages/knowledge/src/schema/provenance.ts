@@ -8,8 +8,8 @@ export interface MechanismProvenance {
   readonly minutes: Provenance;
 }
 
-/** First edition: chances tuned by hand on worked cases, minutes as the trade estimates them. */
-export const FIRST_EDITION: MechanismProvenance = {
+/** First version: chances tuned by hand on worked cases, minutes as the trade estimates them. */
+export const FIRST_VERSION: MechanismProvenance = {
   priors: 'tuned',
   strengths: 'tuned',
   leaks: 'tuned',

@@ -78,7 +78,7 @@ export function defineModels(db: Sequelize) {
       lockedAt: perhaps(instant()),
     }),
     shops: table(db, 'shop', { id: key(), name: text() }),
-    editions: table(db, 'knowledge_edition', {
+    versions: table(db, 'knowledge_edition', {
       shopId: key(),
       hash: inKey(text()),
       content: document<KnowledgeSource>(),

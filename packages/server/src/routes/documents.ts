@@ -8,7 +8,7 @@ import { printed } from '../documents/documents.ts';
 import { route } from '../http/route.ts';
 import type { PhotoStore } from '../photos/photoStore.ts';
 import type { EventStore } from '../store/port.ts';
-import { editionIn } from '../store/record.ts';
+import { versionIn } from '../store/record.ts';
 import type { Profiles } from './profiles.ts';
 
 /** Tags, receipts and bills as PDF. */
@@ -22,13 +22,13 @@ export function documentRoutes(
 ): void {
   route(app, people, ENDPOINTS.readPaper, async ({ params, session, request, response }) => {
     const { id: shop, name } = session.shop;
-    const [events, edition, { card }] = await Promise.all([
+    const [events, version, { card }] = await Promise.all([
       store.load(shop, params.ticket),
-      editionIn(store, shop),
+      versionIn(store, shop),
       sheets.read(shop),
     ]);
     const ticket = foldTicket(params.ticket, events);
-    const model = modelOfTicket(ticket, edition);
+    const model = modelOfTicket(ticket, version);
     const [first] = events;
     if (!model || !first || !beginsTicket(first) || ticket.intake?.tag === undefined) {
       return { ok: false, refusal: refuse('no-such-ticket', 'params.ticket') };

@@ -5,7 +5,7 @@ import type { Express } from 'express';
 import type { Auth } from '../auth/auth.ts';
 import { route } from '../http/route.ts';
 import type { EventStore } from '../store/port.ts';
-import { editionIn } from '../store/record.ts';
+import { versionIn } from '../store/record.ts';
 import type { Profiles } from './profiles.ts';
 
 /** Links by which a customer follows one ticket, and what they show. */
@@ -46,14 +46,14 @@ export function linkRoutes(
     const opened = await links.open(params.token);
     if (!opened) return noLink('params.token');
     const { shop, ticket: id, until } = opened;
-    const [events, edition, name, { card }] = await Promise.all([
+    const [events, version, name, { card }] = await Promise.all([
       store.load(shop, id),
-      editionIn(store, shop),
+      versionIn(store, shop),
       people.shopName(shop),
       sheets.read(shop),
     ]);
     const ticket = foldTicket(id, events);
-    const model = modelOfTicket(ticket, edition);
+    const model = modelOfTicket(ticket, version);
     const view = model && viewForCustomer(ticket, model);
     if (!view) return noLink('params.token');
     await audit.note({ shop, person: null, what: 'link-read', ticket: id });

@@ -11,7 +11,7 @@ interface ShopMemory {
   readonly summaries: Map<string, TicketSummary>;
   readonly customers: Map<string, Customer>;
   readonly customerOf: Map<string, string>;
-  readonly editions: Map<string, KnowledgeSource>;
+  readonly versions: Map<string, KnowledgeSource>;
   readonly tableEvents: TableEvent[];
 }
 
@@ -59,7 +59,7 @@ export class MemoryEventStore implements EventStore {
     if (begins && beginsTicket(begins) && begins.body.customer !== null) {
       memory.customerOf.set(batch.ticket, begins.body.customer);
     }
-    if (batch.edition) memory.editions.set(batch.edition.hash, batch.edition.content);
+    if (batch.version) memory.versions.set(batch.version.hash, batch.version.content);
     return 'appended';
   }
 
@@ -131,8 +131,8 @@ export class MemoryEventStore implements EventStore {
       .map(({ ticket }) => ticket);
   }
 
-  async edition(shop: string, hash: string): Promise<KnowledgeSource | undefined> {
-    return this.of(shop).editions.get(hash);
+  async version(shop: string, hash: string): Promise<KnowledgeSource | undefined> {
+    return this.of(shop).versions.get(hash);
   }
 
   async tableEvents(shop: string): Promise<readonly TableEvent[]> {
@@ -167,7 +167,7 @@ export class MemoryEventStore implements EventStore {
       summaries: new Map(),
       customers: new Map(),
       customerOf: new Map(),
-      editions: new Map(),
+      versions: new Map(),
       tableEvents: [],
     };
     this.shops.set(shop, fresh);

@@ -9,7 +9,7 @@ export interface Cursor {
   readonly id: string;
 }
 
-/** One edition of the tables in full, kept with the events that were judged with it. */
+/** One version of the tables in full, kept with the events that were judged with it. */
 export interface StoredVersion {
   readonly hash: string;
   readonly content: KnowledgeSource;
@@ -29,7 +29,7 @@ export interface Batch {
   /** A machine to be written down with a new ticket, likewise. */
   readonly machine?: NewMachine;
   /** The tables that these events were judged with, when they may be new to the shop. */
-  readonly edition?: StoredVersion;
+  readonly version?: StoredVersion;
 }
 
 /**
@@ -86,7 +86,7 @@ export interface EventStore extends TablesStore {
   /** @param status those with this one only; all, when left out. */
   ticketIds(shop: string, status?: TicketSummary['status']): Promise<readonly string[]>;
   /** The tables of that hash; undefined when no event of the shop was judged with them. */
-  edition(shop: string, hash: string): Promise<KnowledgeSource | undefined>;
+  version(shop: string, hash: string): Promise<KnowledgeSource | undefined>;
 }
 
 /** Where the changes to a shop's tables are kept; append-only like its tickets. */

@@ -168,9 +168,9 @@ export class PostgresEventStore implements EventStore {
     });
   }
 
-  edition(shop: string, hash: string): Promise<KnowledgeSource | undefined> {
+  version(shop: string, hash: string): Promise<KnowledgeSource | undefined> {
     return withShop(this.db, shop, async (transaction) => {
-      const row = await this.models.editions.findOne({
+      const row = await this.models.versions.findOne({
         where: { shopId: shop, hash },
         transaction,
       });
@@ -283,7 +283,7 @@ export class PostgresEventStore implements EventStore {
     if (batch.events.some(({ type }) => NAMES_THE_MACHINE.has(type))) {
       await placeWords(this.db, shop, 'ticket', [batch.ticket], transaction);
     }
-    if (batch.edition) await this.keepEdition(shop, batch.edition, transaction);
+    if (batch.version) await this.keepVersion(shop, batch.version, transaction);
     await this.notify(
       'ticket_event',
       `${shop} ${batch.ticket} ${first.seq} ${last.seq}`,
@@ -301,14 +301,14 @@ export class PostgresEventStore implements EventStore {
     });
   }
 
-  private async keepEdition(
+  private async keepVersion(
     shop: string,
     { hash, content }: StoredVersion,
     transaction: Transaction,
   ): Promise<void> {
     const where = { shopId: shop, hash };
-    if ((await this.models.editions.count({ where, transaction })) > 0) return;
-    await this.models.editions.bulkCreate([{ ...where, content }], {
+    if ((await this.models.versions.count({ where, transaction })) > 0) return;
+    await this.models.versions.bulkCreate([{ ...where, content }], {
       ignoreDuplicates: true,
       transaction,
     });

@@ -30,7 +30,7 @@ export type Recorded =
   | { readonly ok: false; readonly refusal: Refusal };
 
 /** The tables that a shop judges with now. */
-export async function editionIn(store: EventStore, shop: string): Promise<KnowledgeVersion> {
+export async function versionIn(store: EventStore, shop: string): Promise<KnowledgeVersion> {
   return versionInForce(foldChangeRequests(await store.tableEvents(shop)));
 }
 
@@ -49,13 +49,13 @@ export async function recordCommands(
 ): Promise<Recorded> {
   for (let race = 0; race < MOST_RACES; race += 1) {
     const { events: stored, tables } = await store.loadWithTables(request.shop, request.ticket);
-    const edition = versionInForce(foldChangeRequests(tables));
-    const { source: content, knowledge } = edition;
-    const recording = project(stored, request, edition, now().toISOString());
+    const version = versionInForce(foldChangeRequests(tables));
+    const { source: content, knowledge } = version;
+    const recording = project(stored, request, version, now().toISOString());
     if (!recording.ok) return recording;
     if (recording.fresh.length === 0) return { ok: true, events: recording.events };
 
-    const model = modelOfTicket(recording.ticket, edition);
+    const model = modelOfTicket(recording.ticket, version);
     const summary = model && summaryOf(recording.ticket, model);
     if (!summary) return { ok: false, refusal: refuse('not-taken-in') };
     const appended = await store.append(request.shop, {
@@ -67,7 +67,7 @@ export async function recordCommands(
       ...(request.machine && stored.length === 0 ? { machine: request.machine } : {}),
       ...(stored.some((event) => event.knowledge === knowledge.hash)
         ? {}
-        : { edition: { hash: knowledge.hash, content } }),
+        : { version: { hash: knowledge.hash, content } }),
     });
     switch (appended) {
       case 'appended':
@@ -107,7 +107,7 @@ type Recording =
 function project(
   stored: readonly TicketEvent[],
   request: RecordRequest,
-  edition: KnowledgeVersion,
+  version: KnowledgeVersion,
   receivedAt: string,
 ): Recording {
   let ticket = foldTicket(request.ticket, stored);
@@ -120,8 +120,8 @@ function project(
       events.push(before);
       continue;
     }
-    for (const one of [...adoption(ticket, draft, edition), draft]) {
-      const verdict = decide(ticket, one, request.actor, edition);
+    for (const one of [...adoption(ticket, draft, version), draft]) {
+      const verdict = decide(ticket, one, request.actor, version);
       if (!verdict.ok) return verdict;
       const event = { ...verdict.event, receivedAt } as TicketEvent;
       ticket = applyTicketEvent(ticket, event);
@@ -171,10 +171,10 @@ export async function rebuildSummaries(
   status?: TicketSummary['status'],
 ): Promise<number> {
   const ids = await store.ticketIds(shop, status);
-  const edition = await editionIn(store, shop);
+  const version = await versionIn(store, shop);
   for (const id of ids) {
     const ticket = foldTicket(id, await store.load(shop, id));
-    const model = modelOfTicket(ticket, edition);
+    const model = modelOfTicket(ticket, version);
     const summary = model && summaryOf(ticket, model);
     if (summary) await store.replaceSummary(shop, summary);
   }

@@ -7,8 +7,8 @@ import type { Ticket } from '../state/ticket.ts';
  */
 export function modelOfTicket(
   { intake, ownCauses }: Ticket,
-  edition: KnowledgeVersion,
+  version: KnowledgeVersion,
 ): FamilyModel | undefined {
-  const model = intake && edition.modelOf(intake.family, intake.traits);
+  const model = intake && version.modelOf(intake.family, intake.traits);
   return model && withOwnCauses(model, ownCauses);
 }

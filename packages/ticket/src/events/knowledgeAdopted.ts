@@ -6,8 +6,8 @@ import { atWork } from './guards.ts';
 const body = z.object({ from: sha256, to: sha256 });
 
 /**
- * From here on the ticket is judged with another edition of the tables. Recorded with the
- * first entry after the tables moved on; a closed ticket stays with the edition it was
+ * From here on the ticket is judged with another version of the tables. Recorded with the
+ * first entry after the tables moved on; a closed ticket stays with the version it was
  * closed under.
  */
 export const knowledgeAdopted = defineEvent({

@@ -21,20 +21,20 @@ export function decide(
   ticket: Ticket,
   draft: TicketCommand,
   actor: Actor,
-  edition: KnowledgeVersion,
+  version: KnowledgeVersion,
 ): Verdict {
   if (!mayRecord(actor.role, draft.type)) {
     return { ok: false, refusal: refuse('role-may-not', 'type', { role: actor.role }) };
   }
   const kind = kindOf(draft.type);
-  const knowledge = edition.knowledge.hash;
+  const knowledge = version.knowledge.hash;
   const decision = kind.decide(ticket, draft.command, {
     actor,
     epoch: draft.epoch,
     observedAt: draft.observedAt,
     id: draft.id,
-    model: modelOfTicket(ticket, edition),
-    modelOf: edition.modelOf,
+    model: modelOfTicket(ticket, version),
+    modelOf: version.modelOf,
     knowledge,
   });
   if (!decision.ok) return decision;

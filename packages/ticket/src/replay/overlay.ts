@@ -29,7 +29,7 @@ function overlayPending(
   id: string,
   events: readonly TicketEvent[],
   entered: readonly PendingCommand[],
-  edition: KnowledgeVersion,
+  version: KnowledgeVersion,
 ): OverlaidTicket {
   const confirmed = projectTicket(before?.confirmed, id, events);
   const known = new Set(events.map((event) => event.id));
@@ -37,7 +37,7 @@ function overlayPending(
   let shown = confirmed;
   for (const { command, actor } of entered) {
     if (known.has(command.id)) continue;
-    const verdict = decide(shown.ticket, command, actor, edition);
+    const verdict = decide(shown.ticket, command, actor, version);
     if (!verdict.ok) continue;
     const event = { ...verdict.event, receivedAt: command.observedAt } as TicketEvent;
     shown = { ticket: applyTicketEvent(shown.ticket, event), events: [...shown.events, event] };

@@ -4,7 +4,7 @@ import { modelOfTicket } from '../assessment/ticketModel.ts';
 import type { Ticket } from '../state/ticket.ts';
 import { planTicket } from './nextStep.ts';
 
-/** How one ticket stands under an edition of the tables. */
+/** How one ticket stands under a version of the tables. */
 export interface TicketOutlook {
   readonly likeliest: { readonly cause: string; readonly chance: number } | undefined;
   /** Chance that the complaint comes back if the ticket were closed now. */
@@ -14,15 +14,15 @@ export interface TicketOutlook {
 }
 
 /**
- * How a ticket stands under an edition. Heavy: belongs in a worker.
+ * How a ticket stands under a version. Heavy: belongs in a worker.
  * @param draws joint samples for the worth of a check; the plan's own number, when left out.
  */
 export function outlookUnder(
-  edition: KnowledgeVersion,
+  version: KnowledgeVersion,
   ticket: Ticket,
   draws?: number,
 ): TicketOutlook | undefined {
-  const model = modelOfTicket(ticket, edition);
+  const model = modelOfTicket(ticket, version);
   if (!model) return undefined;
   const assessment = assess(ticket, model);
   const [likeliest] = assessment.beliefs;

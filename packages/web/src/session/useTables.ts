@@ -12,7 +12,7 @@ import { useTablesQuery } from '../api/client.ts';
 export interface ShopTables {
   readonly requests: ChangeRequests;
   /** What the shop judges with now. */
-  readonly edition: KnowledgeVersion;
+  readonly version: KnowledgeVersion;
   /** What it changed in the shipped tables to get there. */
   readonly changes: readonly TableChange[];
 }
@@ -27,7 +27,7 @@ export function useTables(): {
   const tables = useMemo(() => {
     if (!events) return undefined;
     const requests = foldChangeRequests(events);
-    return { requests, edition: versionInForce(requests), changes: changesInForce(requests) };
+    return { requests, version: versionInForce(requests), changes: changesInForce(requests) };
   }, [events]);
   return {
     ...(tables ? { tables } : {}),

@@ -13,8 +13,8 @@ export function Visits({
   readonly visits: readonly Visit[];
   readonly machine: Pick<MachineProfile, 'family' | 'traits'>;
 }) {
-  const edition = useTables().tables?.edition ?? SHIPPED;
-  const model = edition.modelOf(machine.family, machine.traits ?? undefined);
+  const version = useTables().tables?.version ?? SHIPPED;
+  const model = version.modelOf(machine.family, machine.traits ?? undefined);
   const words = m.cards.machine;
   const causeOf = (id: string) => model?.causes.get(id)?.name ?? id;
   return (

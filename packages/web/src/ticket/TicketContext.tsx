@@ -38,16 +38,16 @@ export function TicketProvider({
   readonly shown: ShownTicket;
   readonly children: ReactNode;
 }) {
-  const { ticket, edition } = shown;
+  const { ticket, version } = shown;
   const { role } = useSession().person;
-  const model = useMemo(() => modelOfTicket(ticket, edition), [ticket, edition]);
+  const model = useMemo(() => modelOfTicket(ticket, version), [ticket, version]);
   const assessment = useMemo(() => model && assess(ticket, model), [ticket, model]);
   const record = useRecord(shown);
   // Every entry names the tables by their hash: computed while nobody waits for it.
   useEffect(() => {
-    const idle = requestIdleCallback(() => edition.knowledge.hash);
+    const idle = requestIdleCallback(() => version.knowledge.hash);
     return () => cancelIdleCallback(idle);
-  }, [edition]);
+  }, [version]);
   const atHand = useMemo(
     () =>
       model &&

@@ -36,14 +36,14 @@ export function useRecord(shown: ShownTicket): RecordEntry {
   return useCallback(
     (type, command) => {
       const { shown, session } = latest.current;
-      const { ticket, events, edition, changes } = shown;
+      const { ticket, events, version, changes } = shown;
       const draft = newCommand(type, command, {
         id: crypto.randomUUID(),
         epoch: ticket.epoch,
         observedAt: new Date().toISOString(),
         device: deviceId(),
       });
-      const verdict = decide(ticket, draft, actorOf(session), edition);
+      const verdict = decide(ticket, draft, actorOf(session), version);
       if (!verdict.ok) {
         toast.error(m.refusals[verdict.refusal.code](verdict.refusal));
         return false;

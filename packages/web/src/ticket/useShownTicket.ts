@@ -15,7 +15,7 @@ export interface ShownTicket {
   readonly waiting: ReadonlySet<string>;
   readonly customer: Customer | null;
   /** The tables that it is judged with. */
-  readonly edition: KnowledgeVersion;
+  readonly version: KnowledgeVersion;
   /** What the shop changed in the shipped tables to get there. */
   readonly changes: readonly TableChange[];
 }
@@ -34,10 +34,10 @@ export function useShownTicket(id: string): {
   const [layOn] = useState(pendingOverlay);
   const shown = useMemo(() => {
     if (!file || !tables) return undefined;
-    const { edition, changes } = tables;
+    const { version, changes } = tables;
     const entered = enteredOn(id, entries, people);
-    const { ticket, events, waiting } = layOn(id, file.events, entered, edition);
-    return { ticket, events, waiting, customer: file.customer, edition, changes };
+    const { ticket, events, waiting } = layOn(id, file.events, entered, version);
+    return { ticket, events, waiting, customer: file.customer, version, changes };
   }, [id, file, tables, entries, people, layOn]);
 
   return {

@@ -20,7 +20,7 @@ export interface Compared<Outcome> {
 const effects = {
   cases(...asked: [readonly TableChange[], TableChange]): Compared<CasesVerdict> {
     const [inForce, change] = effectOnCases.parse(asked);
-    return compared(inForce, change, (edition) => judgeCases(edition, WORKED_CASES));
+    return compared(inForce, change, (version) => judgeCases(version, WORKED_CASES));
   },
 
   ticket(
@@ -28,14 +28,14 @@ const effects = {
   ): Compared<TicketOutlook | undefined> {
     const [id, events, inForce, change] = effectOnTicket.parse(asked);
     const ticket = foldTicket(id, events);
-    return compared(inForce, change, (edition) => outlookUnder(edition, ticket));
+    return compared(inForce, change, (version) => outlookUnder(version, ticket));
   },
 };
 
 function compared<Outcome>(
   inForce: readonly TableChange[],
   change: TableChange,
-  outcome: (edition: KnowledgeVersion) => Outcome,
+  outcome: (version: KnowledgeVersion) => Outcome,
 ): Compared<Outcome> {
   return {
     before: outcome(versionWith(inForce)),

@@ -15,13 +15,13 @@ const LIMITS = ['unspoken', 'up-to', 'ask-first'] as const;
 /** What may be spent, how they are reached, when it can be ready. */
 export function Agreed({
   draft,
-  edition,
+  version,
   model,
   limitFault,
   set,
 }: {
   readonly draft: IntakeForm;
-  readonly edition: KnowledgeVersion;
+  readonly version: KnowledgeVersion;
   readonly model: FamilyModel;
   readonly limitFault: string | undefined;
   readonly set: (part: Partial<IntakeForm>) => void;
@@ -35,9 +35,9 @@ export function Agreed({
     const bare = { ...blankForm(), ...asked, tag: '1', label: family };
     const actor = actorOf(session);
     const entered = intakeOf(bare, undefined).drafts.map((one) => ({ command: one, actor }));
-    const { ticket } = pendingOverlay()(id, [], entered, edition);
+    const { ticket } = pendingOverlay()(id, [], entered, version);
     return workLeftOn(ticket, model, assess(ticket, model));
-  }, [family, complaint, context, traits, session, edition, model, id]);
+  }, [family, complaint, context, traits, session, version, model, id]);
   return (
     <div className="mt-5 grid gap-6 md:grid-cols-2">
       <fieldset>

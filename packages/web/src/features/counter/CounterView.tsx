@@ -54,8 +54,8 @@ function IntakeSheet() {
   const pictures = usePictures(draft.ticket);
   const navigate = useNavigate();
   const money = useMoney();
-  const edition = useTables().tables?.edition ?? SHIPPED;
-  const model = edition.modelOf(draft.family, draft.traits ?? undefined);
+  const version = useTables().tables?.version ?? SHIPPED;
+  const model = version.modelOf(draft.family, draft.traits ?? undefined);
   const known = useKnown(draft, setDraft);
   useEffect(() => storeForm('counter', draft), [draft]);
 
@@ -149,7 +149,7 @@ function IntakeSheet() {
           onAccessories={(accessories) => set({ accessories })}
           onCondition={(condition) => set({ condition })}
         />
-        <Agreed draft={draft} edition={edition} model={model} limitFault={errors.limit} set={set} />
+        <Agreed draft={draft} version={version} model={model} limitFault={errors.limit} set={set} />
         <Pictures pictures={pictures.pictures} onChange={pictures.set} />
       </div>
       <aside className="flex flex-col border-rule bg-paper px-6 py-4 max-lg:border-t lg:sticky lg:top-0 lg:h-[calc(100dvh-3.5rem)] lg:w-88 lg:border-l">

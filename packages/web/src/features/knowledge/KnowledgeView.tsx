@@ -27,7 +27,7 @@ export default function KnowledgeView() {
   if (!tables) return <NotRead title={m.knowledge.failed} fault={fault} again={refetch} />;
   return ticket === null ? (
     <Reading
-      model={tables.edition.modelOf(search.get('family') ?? FIRST_FAMILY)}
+      model={tables.version.modelOf(search.get('family') ?? FIRST_FAMILY)}
       tables={tables}
       onTicket={undefined}
     />
@@ -45,7 +45,7 @@ function ReadingOnTicket({ id, tables }: Shelf & { readonly id: string }) {
   const onTicket = useMemo(() => shown && standingOf(shown), [shown]);
   return (
     <Reading
-      model={onTicket?.model ?? tables.edition.modelOf(FIRST_FAMILY)}
+      model={onTicket?.model ?? tables.version.modelOf(FIRST_FAMILY)}
       tables={tables}
       onTicket={onTicket}
     />
@@ -54,9 +54,9 @@ function ReadingOnTicket({ id, tables }: Shelf & { readonly id: string }) {
 
 function standingOf({
   ticket,
-  edition,
+  version,
 }: ShownTicket): (OnTicket & { model: FamilyModel }) | undefined {
-  const model = modelOfTicket(ticket, edition);
+  const model = modelOfTicket(ticket, version);
   return model && { ticket, model, assessment: assess(ticket, model) };
 }
 
@@ -76,7 +76,7 @@ function Reading({
   const cause = kind === 'cause' ? model.causes.get(id) : undefined;
   const check = kind === 'check' ? model.checks.get(id) : undefined;
   // What was found on one machine alone stands in no table yet.
-  const inTables = tables.edition.knowledge;
+  const inTables = tables.version.knowledge;
   const mayPropose =
     session.person.role === 'lead' && (inTables.causes.has(id) || inTables.checks.has(id));
   return (
@@ -94,7 +94,7 @@ function Reading({
               search.set('family', chosen);
               setSearch(search, { replace: true });
             }}
-            options={[...tables.edition.knowledge.families.values()].map(
+            options={[...tables.version.knowledge.families.values()].map(
               ({ id: family, title }) => [family, title] as const,
             )}
           />
@@ -119,7 +119,7 @@ function Reading({
                 key={cause.id}
                 subject={{ kind: 'cause', cause }}
                 model={model}
-                edition={tables.edition}
+                version={tables.version}
               />
             )}
           </>
@@ -131,7 +131,7 @@ function Reading({
                 key={check.id}
                 subject={{ kind: 'check', check }}
                 model={model}
-                edition={tables.edition}
+                version={tables.version}
               />
             )}
           </>

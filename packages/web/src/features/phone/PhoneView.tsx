@@ -37,8 +37,8 @@ function CallSheet() {
   const [tried, setTried] = useState(false);
   const [takeIn, { isLoading, error }] = useTakeInMutation();
   const navigate = useNavigate();
-  const edition = useTables().tables?.edition ?? SHIPPED;
-  const model = edition.modelOf(draft.family);
+  const version = useTables().tables?.version ?? SHIPPED;
+  const model = version.modelOf(draft.family);
   useEffect(() => storeForm('phone', draft), [draft]);
   if (!model) return null;
 

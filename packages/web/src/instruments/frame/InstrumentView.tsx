@@ -89,8 +89,8 @@ function Alone({ name, parts }: InstrumentProps) {
   const { tables } = useTables();
   const [chosen, setChosen] = useState('drop-in');
   const family = card?.family ?? chosen;
-  const edition = tables?.edition ?? SHIPPED;
-  const model = edition.modelOf(family);
+  const version = tables?.version ?? SHIPPED;
+  const model = version.modelOf(family);
   if (!model) return null;
   const bench: InstrumentBench = { model, machine, ...known, onTicket: undefined };
   return (

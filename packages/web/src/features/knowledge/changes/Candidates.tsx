@@ -17,7 +17,7 @@ import { useChangeTables } from './useChangeTables.ts';
 const PER_MILLE = '5';
 
 /** For the lead: causes that people named on tickets because no table has them. */
-export function Candidates({ tables: { requests, edition } }: { readonly tables: ShopTables }) {
+export function Candidates({ tables: { requests, version } }: { readonly tables: ShopTables }) {
   const { data: candidates = [] } = useCandidatesQuery();
   const words = m.tables;
   const taken = new Set(
@@ -26,7 +26,7 @@ export function Candidates({ tables: { requests, edition } }: { readonly tables:
     ),
   );
   const groups = byName(candidates).filter(
-    ({ all }) => !all.some(({ own }) => taken.has(own.id) || edition.knowledge.causes.has(own.id)),
+    ({ all }) => !all.some(({ own }) => taken.has(own.id) || version.knowledge.causes.has(own.id)),
   );
   if (groups.length === 0) return null;
   return (
@@ -42,7 +42,7 @@ export function Candidates({ tables: { requests, edition } }: { readonly tables:
               <p className="text-quiet">
                 {words.explains}:{' '}
                 {own.explains
-                  .map((id) => edition.knowledge.findings.get(id)?.answer ?? id)
+                  .map((id) => version.knowledge.findings.get(id)?.answer ?? id)
                   .join('; ')}
               </p>
             )}

@@ -61,10 +61,10 @@ export function FromTo({
 }: {
   readonly change: TableChange;
   /** The tables before the change, and how they are called. */
-  readonly before: { readonly edition: KnowledgeVersion; readonly name: string };
+  readonly before: { readonly version: KnowledgeVersion; readonly name: string };
   readonly after?: string;
 }) {
-  const so = valueInTables(before.edition.knowledge, change);
+  const so = valueInTables(before.version.knowledge, change);
   return (
     <dl className="mt-1 grid grid-cols-[auto_1fr] gap-x-3">
       {so !== undefined && (

@@ -18,11 +18,11 @@ export function ChangedHere({ isAbout }: { readonly isAbout: (change: TableChang
         {about.map((proposal) => (
           <li key={proposal.id}>
             <TextLink to={`/knowledge/changes/${proposal.id}`}>
-              {whichOf(proposal.change, tables.edition)}
+              {whichOf(proposal.change, tables.version)}
             </TextLink>
             <FromTo
               change={proposal.change}
-              before={{ edition: SHIPPED, name: m.tables.came }}
+              before={{ version: SHIPPED, name: m.tables.came }}
               after={m.tables.now}
             />
             <p>{proposal.reason}</p>

@@ -46,20 +46,20 @@ export function ChangesList({ tables }: { readonly tables: ShopTables }) {
 
 function Line({
   proposal,
-  tables: { edition },
+  tables: { version },
 }: {
   readonly proposal: Proposal;
   readonly tables: ShopTables;
 }) {
   const { id, change, reason, state } = proposal;
   const before =
-    state === 'open' ? { edition, name: m.tables.from } : { edition: SHIPPED, name: m.tables.came };
+    state === 'open' ? { version, name: m.tables.from } : { version: SHIPPED, name: m.tables.came };
   return (
     <li className="border-b border-rule py-2">
       <TextLink to={`/knowledge/changes/${id}`} className="font-semibold">
-        {subjectOf(change, edition)}
+        {subjectOf(change, version)}
       </TextLink>
-      <p className="text-quiet">{whichOf(change, edition)}</p>
+      <p className="text-quiet">{whichOf(change, version)}</p>
       <FromTo change={change} before={before} />
       <p>{reason}</p>
       <HandWords proposal={proposal} />

@@ -16,12 +16,12 @@ import type { EffectState, TicketEffect } from './useEffectOf.ts';
 /** What a change would do to what is known to be right, and to what is on the benches. */
 export function EffectView({
   state,
-  edition,
+  version,
   again,
 }: {
   readonly state: EffectState;
   /** The tables as they are, for the names. */
-  readonly edition: KnowledgeVersion;
+  readonly version: KnowledgeVersion;
   readonly again: () => void;
 }) {
   const words = m.tables;
@@ -47,8 +47,8 @@ export function EffectView({
       )}
       {state.kind === 'computed' && (
         <>
-          <OnCases cases={state.effect.cases} edition={edition} />
-          <OnTickets tickets={state.effect.tickets} edition={edition} />
+          <OnCases cases={state.effect.cases} version={version} />
+          <OnTickets tickets={state.effect.tickets} version={version} />
           {state.effect.unread > 0 && (
             <div className="mt-2 flex items-center gap-4">
               <p role="alert">{words.unread(state.effect.unread)}</p>
@@ -63,10 +63,10 @@ export function EffectView({
 
 function OnCases({
   cases: { before, after },
-  edition,
+  version,
 }: {
   readonly cases: Compared<CasesVerdict>;
-  readonly edition: KnowledgeVersion;
+  readonly version: KnowledgeVersion;
 }) {
   const words = m.tables;
   const moves = caseMoves(before.verdicts, after.verdicts);
@@ -111,7 +111,7 @@ function OnCases({
       ) : (
         <ul className="mt-1">
           {moves.slice(0, MOST_CASES).map((move) => (
-            <CaseLine key={move.after.worked.id} move={move} edition={edition} />
+            <CaseLine key={move.after.worked.id} move={move} version={version} />
           ))}
         </ul>
       )}
@@ -124,10 +124,10 @@ const MOST_CASES = 12;
 
 function CaseLine({
   move,
-  edition,
+  version,
 }: {
   readonly move: CaseMove;
-  readonly edition: KnowledgeVersion;
+  readonly version: KnowledgeVersion;
 }) {
   const words = m.tables;
   const told = ({ was }: CaseVerdict, at: number) => {
@@ -139,7 +139,7 @@ function CaseLine({
       <p className="text-quiet">{move.after.worked.told}</p>
       {move.after.was.map(({ cause }, at) => (
         <p key={cause}>
-          <span className="font-semibold">{edition.knowledge.causes.get(cause)?.name}</span>:{' '}
+          <span className="font-semibold">{version.knowledge.causes.get(cause)?.name}</span>:{' '}
           {told(move.before, at)} → {told(move.after, at)}{' '}
           {move.turn !== 'same' && <strong>({words[move.turn]})</strong>}
         </p>
@@ -150,13 +150,13 @@ function CaseLine({
 
 function OnTickets({
   tickets,
-  edition,
+  version,
 }: {
   readonly tickets: readonly TicketEffect[];
-  readonly edition: KnowledgeVersion;
+  readonly version: KnowledgeVersion;
 }) {
   const words = m.tables;
-  const { causes, checks } = edition.knowledge;
+  const { causes, checks } = version.knowledge;
   const moves = movesOf(tickets);
   const stay = tickets.length - moves.length;
   const name = (cause: string) => causes.get(cause)?.name ?? cause;

@@ -25,18 +25,18 @@ export function ProposalPage({
 }) {
   const session = useSession();
   const { change, reason, state } = proposal;
-  const { edition } = tables;
+  const { version } = tables;
   const isLead = session.person.role === 'lead';
   const words = m.tables;
   return (
     <div className="max-w-4xl">
       <p className="text-quiet">{words.states[state]}</p>
-      <h2 className="text-3xl font-bold text-balance">{subjectOf(change, edition)}</h2>
-      <p className="text-lg">{whichOf(change, edition)}</p>
+      <h2 className="text-3xl font-bold text-balance">{subjectOf(change, version)}</h2>
+      <p className="text-lg">{whichOf(change, version)}</p>
       <FromTo
         change={change}
         before={
-          state === 'open' ? { edition, name: words.from } : { edition: SHIPPED, name: words.came }
+          state === 'open' ? { version, name: words.from } : { version: SHIPPED, name: words.came }
         }
       />
       {change.kind === 'new-cause' && <p className="mt-1">{change.own.remedy}</p>}
@@ -53,7 +53,7 @@ export function ProposalPage({
 
 function Weighing({
   proposal,
-  tables: { edition, changes },
+  tables: { version, changes },
   isLead,
 }: {
   readonly proposal: Proposal;
@@ -66,7 +66,7 @@ function Weighing({
   const accept = async () => {
     const accepted = await send({
       type: 'change-accepted',
-      command: { proposal: proposal.id, against: edition.knowledge.hash },
+      command: { proposal: proposal.id, against: version.knowledge.hash },
     });
     if (accepted === undefined) return;
     toast.success(words.acceptedToast, {
@@ -83,7 +83,7 @@ function Weighing({
   };
   return (
     <>
-      <EffectView state={state} edition={edition} again={again} />
+      <EffectView state={state} version={version} again={again} />
       <TablesFault fault={fault} />
       {isLead && (
         <div className="mt-6 flex flex-wrap items-start gap-3">

@@ -31,7 +31,7 @@ type Kind = (typeof OF_CAUSE)[number] | (typeof OF_CHECK)[number];
 interface ProposeChangeProps {
   readonly subject: Subject;
   readonly model: FamilyModel;
-  readonly edition: KnowledgeVersion;
+  readonly version: KnowledgeVersion;
 }
 
 /** For a lead: something of this cause or check should stand otherwise, and why. */
@@ -48,7 +48,7 @@ export function ProposeChange(props: ProposeChangeProps) {
   );
 }
 
-function ProposalForm({ subject, model, edition }: ProposeChangeProps) {
+function ProposalForm({ subject, model, version }: ProposeChangeProps) {
   const words = m.tables;
   const [kind, setKind] = useState<Kind>(subject.kind === 'cause' ? 'how-often' : 'check-minutes');
   const [finding, setFinding] = useState(() => findingsFor(subject, model)[0]?.id ?? '');
@@ -60,7 +60,7 @@ function ProposalForm({ subject, model, edition }: ProposeChangeProps) {
   const title = useId();
 
   const place = changeOf(subject, kind, finding, '0');
-  const present = place && valueInTables(edition.knowledge, place);
+  const present = place && valueInTables(version.knowledge, place);
   const value = typed ?? shown(kind, present);
   const touched = (set: () => void) => {
     setError(undefined);
@@ -72,7 +72,7 @@ function ProposalForm({ subject, model, edition }: ProposeChangeProps) {
       setError(words.number);
       return;
     }
-    const refusal = refusalOfChange(edition, change, '');
+    const refusal = refusalOfChange(version, change, '');
     if (refusal) {
       setError(m.refusals[refusal.code](refusal));
       return;
