@@ -5,7 +5,6 @@ import { Story } from './story.ts';
 
 /** A made-up kind whose body was written otherwise twice before. */
 const MEASURED = {
-  type: 'made-up',
   version: 3,
   upgrades: [
     // Version 2 gave the unit a place of its own.
@@ -15,26 +14,39 @@ const MEASURED = {
   ],
 };
 
+const stored = (version: number, body: object) => ({ type: 'made-up', version, body });
+
 describe('a stored event of an older version', () => {
   it('is read as the present one, step by step', () => {
-    expect(upgradedBody(MEASURED, 1, { length: 2.2 })).toEqual({ unit: 'mm', value: 2.2 });
-    expect(upgradedBody(MEASURED, 2, { length: 9, unit: 'deg' })).toEqual({
+    expect(upgradedBody(MEASURED, stored(1, { length: 2.2 }))).toEqual({ unit: 'mm', value: 2.2 });
+    expect(upgradedBody(MEASURED, stored(2, { length: 9, unit: 'deg' }))).toEqual({
       unit: 'deg',
       value: 9,
     });
-    expect(upgradedBody(MEASURED, 3, { value: 4, unit: 'N' })).toEqual({ value: 4, unit: 'N' });
+    expect(upgradedBody(MEASURED, stored(3, { value: 4, unit: 'N' }))).toEqual({
+      value: 4,
+      unit: 'N',
+    });
   });
 
   it('is not guessed at when a newer program wrote it', () => {
-    expect(() => upgradedBody(MEASURED, 4, {})).toThrow(
-      expect.objectContaining({ code: 'event-of-newer-version' }),
+    expect(() => upgradedBody(MEASURED, stored(4, {}))).toThrow(
+      expect.objectContaining({
+        code: 'event-of-newer-version',
+        data: { type: 'made-up', stored: 4, version: 3 },
+      }),
     );
   });
 
   it('needs one upgrade for each version', () => {
     expect(() =>
-      upgradedBody({ ...MEASURED, upgrades: MEASURED.upgrades.slice(1) }, 1, {}),
-    ).toThrow(expect.objectContaining({ code: 'upgrade-missing' }));
+      upgradedBody({ ...MEASURED, upgrades: MEASURED.upgrades.slice(1) }, stored(1, {})),
+    ).toThrow(
+      expect.objectContaining({
+        code: 'upgrade-missing',
+        data: { type: 'made-up', version: 3 },
+      }),
+    );
   });
 });
 

@@ -26,7 +26,6 @@ function allPiecesFound({ life: { pieces }, answers }: Ticket): boolean {
 
 /** Something was done. What treats a cause ends the epoch: later findings are of another state. */
 export const actionDone = defineEvent({
-  type: 'action-done',
   version: 1,
   command,
   body,

@@ -25,7 +25,6 @@ const body = command.extend({
 
 /** What work and parts come to. Never above what the customer agreed to. */
 export const billMade = defineEvent({
-  type: 'bill-made',
   version: 1,
   command,
   body,

@@ -19,7 +19,6 @@ const body = command.extend({
 
 /** The call is over: solved, the machine is to be brought in, or it is to be left unplugged. */
 export const callEnded = defineEvent({
-  type: 'call-ended',
   version: 1,
   command,
   body,

@@ -3,7 +3,6 @@ import { defineEvent } from './define.ts';
 
 /** Somebody rings up about a machine that is not in the shop. Then it is the first entry. */
 export const callTaken = defineEvent({
-  type: 'call-taken',
   version: 1,
   command: beginning,
   body: beginning,

@@ -7,7 +7,6 @@ const body = z.object({ ticket: uuid });
 
 /** The machine came back: counted on the ticket that was to have put it right. */
 export const cameBack = defineEvent({
-  type: 'came-back',
   version: 1,
   command: body,
   body,

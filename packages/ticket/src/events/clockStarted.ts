@@ -5,7 +5,6 @@ import { atTheBench } from './guards.ts';
 
 /** Somebody begins to work on it, or goes on. The clock counts for the person. */
 export const clockStarted = defineEvent({
-  type: 'clock-started',
   version: 1,
   command: nothing,
   body: nothing,

@@ -9,7 +9,6 @@ const body = z.object({ why: z.enum(['interrupted', 'for-now']) });
 
 /** Somebody stops working on it, for now or because of something else. */
 export const clockStopped = defineEvent({
-  type: 'clock-stopped',
   version: 1,
   command: body,
   body,

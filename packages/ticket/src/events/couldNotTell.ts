@@ -7,7 +7,6 @@ const body = z.object({ check: tableId });
 
 /** The check was tried and gave no answer; it is not proposed again in this epoch. */
 export const couldNotTell = defineEvent({
-  type: 'could-not-tell',
   version: 1,
   command: body,
   body,

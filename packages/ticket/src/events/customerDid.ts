@@ -16,7 +16,6 @@ const body = command.extend({
  * the epoch like work at the bench, but owes no proof there: the customer sews it.
  */
 export const customerDid = defineEvent({
-  type: 'customer-did',
   version: 1,
   command,
   body,

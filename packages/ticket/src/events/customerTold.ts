@@ -8,7 +8,6 @@ const body = z.object({ how: z.enum(SPOKEN), words: humanText(500, 0) });
 
 /** The customer was informed that the machine is ready, or reminded of it. */
 export const customerTold = defineEvent({
-  type: 'customer-told',
   version: 1,
   command: body,
   body,

@@ -12,7 +12,6 @@ const body = z.object({
 
 /** A day was promised to the customer on which it can be fetched. */
 export const dayPromised = defineEvent({
-  type: 'day-promised',
   version: 1,
   command: body,
   body,

@@ -40,8 +40,7 @@ export type Upgrade = (body: object) => object;
  * One kind of ticket event: what a person sends, what is stored, whether it is accepted,
  * and what it does to the ticket. The body repeats the command and adds what was decided.
  */
-export interface EventKind<Type extends string, Command extends object, Body extends Command> {
-  readonly type: Type;
+export interface EventKind<Command extends object, Body extends Command> {
   /** Version of the body that is written now; stored with each event. */
   readonly version: number;
   /**
@@ -57,11 +56,9 @@ export interface EventKind<Type extends string, Command extends object, Body ext
   applyCorrected?(ticket: Ticket, body: Body): Ticket;
 }
 
-export function defineEvent<
-  const Type extends string,
-  Command extends object,
-  Body extends Command,
->(kind: EventKind<Type, Command, Body>): EventKind<Type, Command, Body> {
+export function defineEvent<Command extends object, Body extends Command>(
+  kind: EventKind<Command, Body>,
+): EventKind<Command, Body> {
   return kind;
 }
 

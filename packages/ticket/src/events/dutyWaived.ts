@@ -8,7 +8,6 @@ const body = z.object({ duty: tableId, reason: humanText(500, 3) });
 
 /** A named person takes it upon himself that a duty stays undone, and says why. */
 export const dutyWaived = defineEvent({
-  type: 'duty-waived',
   version: 1,
   command: body,
   body,

@@ -10,7 +10,6 @@ const body = z.object({ corrects: uuid });
  * the entry that was corrected. The intake and the closing cannot be taken back this way.
  */
 export const entryCorrected = defineEvent({
-  type: 'entry-corrected',
   version: 1,
   command: body,
   body,

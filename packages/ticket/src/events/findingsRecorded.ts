@@ -17,7 +17,6 @@ const body = command.extend({
 
 /** One look at one check, with all its answers in one go. */
 export const findingsRecorded = defineEvent({
-  type: 'findings-recorded',
   version: 1,
   command,
   body,

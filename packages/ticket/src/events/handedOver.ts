@@ -11,7 +11,6 @@ const body = z.object({
 
 /** One person leaves the machine to another, with what that one must know. */
 export const handedOver = defineEvent({
-  type: 'handed-over',
   version: 1,
   command: body,
   body,

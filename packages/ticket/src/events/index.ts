@@ -125,7 +125,7 @@ export type TicketCommand = {
 export const EVENT_TYPES = Object.keys(EVENT_KINDS) as [EventType, ...EventType[]];
 
 /** Any kind, its command and body seen as plain objects: for code that treats all alike. */
-export function kindOf(type: EventType): EventKind<EventType, object, object> {
+export function kindOf(type: EventType): EventKind<object, object> {
   return EVENT_KINDS[type];
 }
 
@@ -172,7 +172,7 @@ const recorded = z.looseObject({
  */
 export function upgraded(stored: RecordedEvent): TicketEvent {
   const kind = kindOf(stored.type as EventType);
-  const body = upgradedBody(kind, stored.version, stored.body);
+  const body = upgradedBody(kind, stored);
   return { ...stored, version: kind.version, body } as TicketEvent;
 }
 

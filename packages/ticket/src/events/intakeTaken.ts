@@ -14,7 +14,6 @@ const body = beginning.extend({
 
 /** The machine came in, and nobody had rung up about it. Then it is the first entry. */
 export const intakeTaken = defineEvent({
-  type: 'intake-taken',
   version: 1,
   command: body,
   body,

@@ -11,7 +11,6 @@ const body = z.object({ from: sha256, to: sha256 });
  * closed under.
  */
 export const knowledgeAdopted = defineEvent({
-  type: 'knowledge-adopted',
   version: 1,
   command: nothing,
   body,

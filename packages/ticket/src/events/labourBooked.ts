@@ -7,7 +7,6 @@ const body = z.object({ minutes: z.number().int().min(1).max(1440), words: human
 
 /** Work that the clock did not see. */
 export const labourBooked = defineEvent({
-  type: 'labour-booked',
   version: 1,
   command: body,
   body,

@@ -8,7 +8,6 @@ const body = z.object({ limit: minorUnits.nullable() });
 
 /** What may be spent without asking the customer again. */
 export const limitAgreed = defineEvent({
-  type: 'limit-agreed',
   version: 1,
   command: body,
   body,

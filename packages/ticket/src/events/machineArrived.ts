@@ -12,7 +12,6 @@ const body = z.object({
 
 /** A machine that was talked about on the telephone comes in; all that was said stays. */
 export const machineArrived = defineEvent({
-  type: 'machine-arrived',
   version: 1,
   command: body,
   body,

@@ -4,7 +4,6 @@ import { atTheBench } from './guards.ts';
 
 /** Everything is back on the machine. */
 export const machineClosed = defineEvent({
-  type: 'machine-closed',
   version: 1,
   command: nothing,
   body: nothing,

@@ -3,7 +3,6 @@ import { accept, defineEvent, nothing, reject } from './define.ts';
 
 /** The customer has the machine again; its tag is free. */
 export const machineCollected = defineEvent({
-  type: 'machine-collected',
   version: 1,
   command: nothing,
   body: nothing,

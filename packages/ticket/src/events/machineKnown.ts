@@ -13,7 +13,6 @@ const body = z.object({
 
 /** Which machine it is, or what is known of its kind by now: judged with that from here on. */
 export const machineKnown = defineEvent({
-  type: 'machine-known',
   version: 1,
   command: body,
   body,

@@ -14,7 +14,6 @@ const body = command.extend({
 
 /** Parts came off or a door was opened, with what lies before them. Only unplugged. */
 export const machineOpened = defineEvent({
-  type: 'machine-opened',
   version: 1,
   command,
   body,

@@ -6,7 +6,6 @@ import { atTheBench } from './guards.ts';
 
 /** A mark was dressed; or its part was replaced, and all marks on it went with it. */
 export const markEnded = defineEvent({
-  type: 'mark-ended',
   version: 1,
   command,
   body: command,

@@ -6,7 +6,6 @@ import { atTheBench } from './guards.ts';
 
 /** A mark was found on a part that the needle can reach. */
 export const markFound = defineEvent({
-  type: 'mark-found',
   version: 1,
   command: found,
   body: found,

@@ -4,7 +4,6 @@ import { atTheBench } from './guards.ts';
 
 /** Something was measured on the machine, as it was found or as it was set. */
 export const measured = defineEvent({
-  type: 'measured',
   version: 1,
   command: measure,
   body: measure,

@@ -4,7 +4,6 @@ import { atWork } from './guards.ts';
 
 /** Which needle is in the machine from now on, found there or put in, and where the last one went. */
 export const needleFitted = defineEvent({
-  type: 'needle-fitted',
   version: 1,
   command: needleIn,
   body: needleIn,

@@ -11,7 +11,6 @@ const body = z.object({
 
 /** Something that the tables have no word for, kept in the technician's own. */
 export const observationNoted = defineEvent({
-  type: 'observation-noted',
   version: 1,
   command: body,
   body,

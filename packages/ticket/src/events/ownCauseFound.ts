@@ -19,7 +19,6 @@ const body = command.extend({ cause: tableId });
  * reckoning, with a look and a repair of its own.
  */
 export const ownCauseFound = defineEvent({
-  type: 'own-cause-found',
   version: 1,
   command,
   body,

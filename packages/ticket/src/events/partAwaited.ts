@@ -7,7 +7,6 @@ const body = z.object({ part: humanText(120), expected: day.nullable() });
 
 /** A part is on order; the machine waits for it. */
 export const partAwaited = defineEvent({
-  type: 'part-awaited',
   version: 1,
   command: body,
   body,

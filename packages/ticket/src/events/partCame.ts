@@ -8,7 +8,6 @@ const body = z.object({ awaited: uuid });
 
 /** A part that was waited for is in the shop, or is not needed any more. */
 export const partCame = defineEvent({
-  type: 'part-came',
   version: 1,
   command: body,
   body,

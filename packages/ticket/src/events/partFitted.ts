@@ -4,7 +4,6 @@ import { atTheBench } from './guards.ts';
 
 /** A part went into the machine, or goes home with it. */
 export const partFitted = defineEvent({
-  type: 'part-fitted',
   version: 1,
   command: partPut,
   body: partPut,

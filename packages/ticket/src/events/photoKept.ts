@@ -13,7 +13,6 @@ const body = z.object({
 
 /** A photo of this machine, kept with the ticket; the server stores it before the entry names it. */
 export const photoKept = defineEvent({
-  type: 'photo-kept',
   version: 1,
   command: body,
   body,

@@ -5,7 +5,6 @@ import { acceptValid, atWork } from './guards.ts';
 
 /** The pieces of a broken needle that were found so far, end to end. */
 export const piecesLaid = defineEvent({
-  type: 'pieces-laid',
   version: 1,
   command: piecesFound,
   body,

@@ -7,7 +7,6 @@ const body = z.object({ shelf: humanText(12) });
 
 /** The machine stands somewhere else now. */
 export const placed = defineEvent({
-  type: 'placed',
   version: 1,
   command: body,
   body,

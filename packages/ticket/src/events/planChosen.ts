@@ -6,7 +6,6 @@ const body = z.object({ plan: z.enum(['per-minute', 'one-at-a-time', 'full-sweep
 
 /** The plan of work was changed. */
 export const planChosen = defineEvent({
-  type: 'plan-chosen',
   version: 1,
   command: body,
   body,

@@ -12,7 +12,6 @@ const body = z.object({
 
 /** What the customer said to the price; a later word counts over an earlier one. */
 export const priceAnswered = defineEvent({
-  type: 'price-answered',
   version: 1,
   command: body,
   body,

@@ -12,7 +12,6 @@ const body = z.object({
 
 /** The work would cost so much: the customer is to be asked before it goes on. */
 export const priceAsked = defineEvent({
-  type: 'price-asked',
   version: 1,
   command: body,
   body,

@@ -5,7 +5,6 @@ import { acceptValid, atTheBench } from './guards.ts';
 
 /** The screw of a bobbin case was turned: by how much, and where its slot pointed before. */
 export const screwTurned = defineEvent({
-  type: 'screw-turned',
   version: 1,
   command: screwTurn,
   body: screwTurn,

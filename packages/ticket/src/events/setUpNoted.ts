@@ -4,7 +4,6 @@ import { atWork } from './guards.ts';
 
 /** How needle, threads, dial and case screw were found, before anybody changed them. */
 export const setUpNoted = defineEvent({
-  type: 'set-up-noted',
   version: 1,
   command: setUpFound,
   body: setUpFound,

@@ -8,7 +8,6 @@ const body = z.object({ photo: sha256, what: z.enum(['intake', 'collected']) });
 
 /** The customer signed on the screen. */
 export const signed = defineEvent({
-  type: 'signed',
   version: 1,
   command: body,
   body,

@@ -19,7 +19,6 @@ const OWED_EVEN_UNREPAIRED: ReadonlySet<string> = new Set(['fragments', 'electri
 
 /** Closes the ticket. Every duty must be cleared or waived first. */
 export const ticketClosed = defineEvent({
-  type: 'ticket-closed',
   version: 1,
   command,
   body,

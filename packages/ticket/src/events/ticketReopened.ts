@@ -6,7 +6,6 @@ const body = z.object({ reason: humanText(500, 3) });
 
 /** A closed ticket goes back to the bench. */
 export const ticketReopened = defineEvent({
-  type: 'ticket-reopened',
   version: 1,
   command: body,
   body,

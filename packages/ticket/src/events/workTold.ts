@@ -4,7 +4,6 @@ import { acceptValid, atWork } from './guards.ts';
 
 /** What the customer sews with this machine: fabric and thread, by which a needle is chosen. */
 export const workTold = defineEvent({
-  type: 'work-told',
   version: 1,
   command: workCommand,
   body,
