@@ -11,6 +11,8 @@
 //   npm run bench -- search            a hundred thousand tickets, by a few letters
 //   npm run bench -- start             the first start of a shop, and starting it again
 //   npm run bench -- properties        property tests on cases of another seed, and 2 000 of each
+//   npm run bench -- mutants           how many small changes of the rules the tests notice; by
+//                                      this name only: it takes an hour
 //   npm run bench -- interaction       the built pages in a browser, on the demo shop
 import { randomInt } from 'node:crypto';
 import { mkdirSync } from 'node:fs';
@@ -92,6 +94,11 @@ if (isWanted('start')) {
 if (isWanted('properties')) {
   const drawn = { NODO_SEED: String(randomInt(2 ** 31)), NODO_RUNS: '2000' };
   tell(countedTest('properties', 'packages', drawn, 'pure'));
+}
+
+if (positionals.some((word) => word.startsWith('mutants'))) {
+  const { measureMutants } = await import('./lib/measureMutants.mjs');
+  await measureMutants(root, isWanted, tell);
 }
 
 if (isWanted('interaction')) {
