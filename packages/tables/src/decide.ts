@@ -86,9 +86,7 @@ export function refusalOfChange(
 ): Refusal | undefined {
   const changed = withChange(source, change);
   if (!changed) return refuse('not-in-the-tables', path);
-  if (valueInTables(knowledge, change) === valueOfChange(change)) {
-    return refuse('already-so', path);
-  }
+  if (valueInTables(knowledge, change) === valueOfChange(change)) return refuse('already-so', path);
   const compiled = compileKnowledge(changed);
   return compiled.ok ? undefined : refuse('tables-unsound', path, { faults: compiled.faults });
 }

@@ -8,8 +8,6 @@ export type Minutes = number & { readonly unit: 'min' };
  * @throws CoreFault `not-a-duration` when the value is negative or not finite.
  */
 export function minutes(value: number): Minutes {
-  if (!Number.isFinite(value) || value < 0) {
-    throw new CoreError('not-a-duration', { value });
-  }
+  if (!Number.isFinite(value) || value < 0) throw new CoreError('not-a-duration', { value });
   return value as Minutes;
 }

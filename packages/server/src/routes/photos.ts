@@ -54,9 +54,7 @@ export function photoRoutes(
         event.body.photo === params.photo,
     );
     const path = isOfTicket ? await pathOf(shop.id, params.photo, params.size) : undefined;
-    if (path === undefined) {
-      return { ok: false, refusal: refuse('no-such-photo', 'params.photo') };
-    }
+    if (path === undefined) return { ok: false, refusal: refuse('no-such-photo', 'params.photo') };
     const { ticket } = params;
     await audit.note({ shop: shop.id, person: person.id, what: 'photo-read', ticket });
     response.set('cache-control', A_YEAR).type('image/jpeg');

@@ -1,15 +1,6 @@
 import type { ComponentProps } from 'react';
 import { twMerge } from 'tailwind-merge';
 
-/** What may be chosen: a value, null for none of them, and what it is called. */
-export type Options<Value> = readonly (readonly [value: Value, text: string])[];
-
-export interface Chosen<Value> {
-  readonly value: NoInfer<Value> | undefined;
-  readonly options: Options<Value>;
-  readonly onChoose: (value: Value) => void;
-}
-
 /** One of a few, where the label stands elsewhere. */
 export function SelectBox<Value extends string | number | null>({
   value,
@@ -17,7 +8,12 @@ export function SelectBox<Value extends string | number | null>({
   onChoose,
   className,
   ...rest
-}: Chosen<Value> & Omit<ComponentProps<'select'>, 'children' | 'value'>) {
+}: {
+  readonly value: NoInfer<Value> | undefined;
+  /** Each with what it is called; null is none of them. */
+  readonly options: readonly (readonly [value: Value, text: string])[];
+  readonly onChoose: (value: Value) => void;
+} & Omit<ComponentProps<'select'>, 'children' | 'value'>) {
   return (
     <select
       className={twMerge('min-h-11 rounded-md border-2 border-edge bg-paper px-2', className)}

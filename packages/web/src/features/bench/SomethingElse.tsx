@@ -51,9 +51,7 @@ function Search(props: SomethingElseProps) {
 
   const leave = () => onOpenChange(false);
   if (further === 'cause') return <OwnCauseForm name={note} onDone={leave} />;
-  if (further === 'photo') {
-    return <PhotoForm about={about} words={note} onDone={leave} />;
-  }
+  if (further === 'photo') return <PhotoForm about={about} words={note} onDone={leave} />;
   return (
     <>
       <TextField label={words.find} value={wanted} autoFocus maxLength={500} onText={setWanted} />
@@ -105,11 +103,7 @@ function Search(props: SomethingElseProps) {
           </>
         )}
         {checkTitle !== undefined && (
-          <CheckBox
-            className="mt-3"
-            checked={isAboutCheck}
-            onCheck={(isSo) => setIsAboutCheck(isSo)}
-          >
+          <CheckBox className="mt-3" checked={isAboutCheck} onCheck={setIsAboutCheck}>
             {words.about(checkTitle)}
           </CheckBox>
         )}

@@ -203,9 +203,7 @@ function lookWords(
     .filter(([, answer]) => answer === 'yes')
     .map(([id]) => model.findings.get(id)?.answer ?? id);
   const title = titleOf(model, checkId);
-  if (INTERVIEWS.has(checkId)) {
-    return seen.join(', ') || m.seam.denied(deniedWords(model, answers));
-  }
+  if (INTERVIEWS.has(checkId)) return seen.join(', ') || m.seam.denied(deniedWords(model, answers));
   return `${title}: ${seen.length > 0 ? lowerFirst(seen.join(', ')) : lowerFirst(model.checks.get(checkId)?.normal ?? '')}`;
 }
 
