@@ -1,7 +1,7 @@
 // Before any story begins: within one, loading would take its own time.
 import '../../packages/client/test/loaded.ts';
 import { type Client, type Copy, createClient, type TabMessage } from '@nodo/client';
-import { memoryCopies, memoryShelf } from '../../packages/client/test/memory.ts';
+import { memoryCopies, memoryStorage } from '../../packages/client/test/memory.ts';
 import type { Line } from './network.ts';
 import type { World } from './world.ts';
 
@@ -37,14 +37,14 @@ export class Device {
       return work();
     };
     const never = new Promise<never>(() => undefined);
-    const shelf = memoryShelf(this.kept);
+    const storage = memoryStorage(this.kept);
     let begin: () => void = () => undefined;
     const client = createClient({
       build: 'simulated',
       storage: {
-        ...shelf,
-        set: (key, value) => alive(() => shelf.set(key, value)),
-        remove: (key) => alive(() => shelf.remove(key)),
+        ...storage,
+        set: (key, value) => alive(() => storage.set(key, value)),
+        remove: (key) => alive(() => storage.remove(key)),
       },
       copies: memoryCopies(this.copies),
       tabs: {

@@ -26,25 +26,25 @@ export interface OutboxState {
 const KEY_PREFIX = 'nodo.outbox.';
 
 /** What waited when this tab was opened, as it was written. */
-export function waitingOn(shelf: KeyValueStorage): readonly string[] {
-  return shelf
+export function waitingOn(storage: KeyValueStorage): readonly string[] {
+  return storage
     .keys()
     .filter((key) => key.startsWith(KEY_PREFIX))
-    .flatMap((key) => shelf.get(key) ?? []);
+    .flatMap((key) => storage.get(key) ?? []);
 }
 
 /** Writes what changed through at once: a reload or a dead battery loses nothing. */
 export function persistChanges(
-  shelf: KeyValueStorage,
+  storage: KeyValueStorage,
   before: readonly OutboxEntry[],
   after: readonly OutboxEntry[],
 ): void {
   for (const entry of after) {
-    if (!before.includes(entry)) shelf.set(KEY_PREFIX + entry.draft.id, JSON.stringify(entry));
+    if (!before.includes(entry)) storage.set(KEY_PREFIX + entry.draft.id, JSON.stringify(entry));
   }
   const left = new Set(after.map(({ draft }) => draft.id));
   for (const { draft } of before) {
-    if (!left.has(draft.id)) shelf.remove(KEY_PREFIX + draft.id);
+    if (!left.has(draft.id)) storage.remove(KEY_PREFIX + draft.id);
   }
 }
 

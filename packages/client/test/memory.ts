@@ -1,7 +1,7 @@
 import type { Copies, Copy, KeyValueStorage } from '../src/index.ts';
 
 /** A browser's local storage, in the test's hands. */
-export function memoryShelf(kept: Map<string, string>): KeyValueStorage {
+export function memoryStorage(kept: Map<string, string>): KeyValueStorage {
   return {
     keys: () => [...kept.keys()],
     get: (key) => kept.get(key) ?? null,

@@ -32,11 +32,11 @@ describe('what is entered', () => {
     const world = new World();
     const { enter, shown, entries } = await atTicket(world);
     const draft = enter('seen');
-    expect([...world.shelf.values()].join()).toContain(draft.id);
+    expect([...world.stored.values()].join()).toContain(draft.id);
     expect(sent(world)).toBe(0);
     await world.pass(0);
     expect(entries()).toEqual([]);
-    expect(world.shelf.size).toBe(0);
+    expect(world.stored.size).toBe(0);
     expect(shown()).toBe(2);
   });
 
@@ -129,22 +129,22 @@ describe('what is entered', () => {
   it('that cannot be read from the disk does not hide the rest, and stays where it is', async () => {
     const world = new World();
     const kept = { ticket: TICKET, draft: draftOf('good'), person: ODREN.id };
-    world.shelf.set('nodo.outbox.broken', '{"ticket":');
-    world.shelf.set('nodo.outbox.odd', '{"ticket":"27"}');
-    world.shelf.set('nodo.outbox.good', JSON.stringify(kept));
-    world.shelf.set('somebody else’s', 'x');
+    world.stored.set('nodo.outbox.broken', '{"ticket":');
+    world.stored.set('nodo.outbox.odd', '{"ticket":"27"}');
+    world.stored.set('nodo.outbox.good', JSON.stringify(kept));
+    world.stored.set('somebody else’s', 'x');
     const { store } = world.openTab(false);
     await world.pass(0);
     expect(store.getState().outbox).toMatchObject({ entries: [kept], unreadable: 2 });
-    expect(world.shelf.get('nodo.outbox.broken')).toBe('{"ticket":');
-    expect(world.shelf.get('nodo.outbox.odd')).toBe('{"ticket":"27"}');
+    expect(world.stored.get('nodo.outbox.broken')).toBe('{"ticket":');
+    expect(world.stored.get('nodo.outbox.odd')).toBe('{"ticket":"27"}');
   });
 
   it('of a kind that this version does not know waits in the tray, with the reason', async () => {
     const world = new World();
     const draft = { ...draftOf('from another version'), type: 'machine-polished' };
     const kept = { ticket: TICKET, draft, person: ODREN.id };
-    world.shelf.set(`nodo.outbox.${draft.id}`, JSON.stringify(kept));
+    world.stored.set(`nodo.outbox.${draft.id}`, JSON.stringify(kept));
     const { entries } = await atTicket(world);
     expect(entries()).toMatchObject([
       { draft: { id: draft.id }, refusal: { code: 'bad-input', path: 'draft.type' } },

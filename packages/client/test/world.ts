@@ -3,7 +3,7 @@ import type { RackEntry, TicketEvent } from '@nodo/ticket';
 import { afterEach, beforeAll, beforeEach, vi } from 'vitest';
 import { type Client, type Copy, createClient, type StreamEvents } from '../src/index.ts';
 import type { Ports } from '../src/ports.ts';
-import { memoryCopies, memoryShelf } from './memory.ts';
+import { memoryCopies, memoryStorage } from './memory.ts';
 
 /**
  * For each test file: the store's own timers stand still too, so that no test hangs on the speed
@@ -110,7 +110,7 @@ type Answers = (method: string, path: string, body: unknown) => [number, unknown
 
 /** A browser, its clock and its server, all in the test's hands. */
 export class World {
-  readonly shelf = new Map<string, string>();
+  readonly stored = new Map<string, string>();
   readonly copies = new Map<string, Copy>();
   /** How often a copy was written. */
   written = 0;
@@ -166,7 +166,7 @@ export class World {
     const copies = memoryCopies(this.copies);
     const ports: Ports = {
       build: 'this one',
-      storage: memoryShelf(this.shelf),
+      storage: memoryStorage(this.stored),
       copies: {
         ...copies,
         set: (path, copy) => {

@@ -36,11 +36,11 @@ export default function KnowledgeView() {
   );
 }
 
-interface Shelf {
+interface WithTables {
   readonly tables: ShopTables;
 }
 
-function ReadingOnTicket({ id, tables }: Shelf & { readonly id: string }) {
+function ReadingOnTicket({ id, tables }: WithTables & { readonly id: string }) {
   const { shown } = useShownTicket(id);
   const onTicket = useMemo(() => shown && standingOf(shown), [shown]);
   return (
@@ -64,7 +64,7 @@ function Reading({
   model,
   tables,
   onTicket,
-}: Shelf & {
+}: WithTables & {
   readonly model: FamilyModel | undefined;
   readonly onTicket: OnTicket | undefined;
 }) {
@@ -143,7 +143,7 @@ function Reading({
   );
 }
 
-function Changes({ id, tables }: Shelf & { readonly id: string }) {
+function Changes({ id, tables }: WithTables & { readonly id: string }) {
   if (id === '') return <ChangesList tables={tables} />;
   const proposal = tables.requests.proposals.find((one) => one.id === id);
   if (!proposal) return <p className="text-quiet">{m.tables.unknown}</p>;
