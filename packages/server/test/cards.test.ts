@@ -1,88 +1,25 @@
-import { randomBytes, randomUUID } from 'node:crypto';
-import { utimes } from 'node:fs/promises';
-import { Transformer } from '@napi-rs/image';
-import type { CustomerFile, Hit, MachineFile, ShopRecord, TicketFile } from '@nodo/api';
+import { randomUUID } from 'node:crypto';
+import type { CustomerFile, MachineFile, ShopRecord, TicketFile } from '@nodo/api';
 import { toDay } from '@nodo/kernel';
-import { NEW_SHOP_PROFILE, newCustomerProfile, newMachineProfile } from '@nodo/shop';
-import type { RackEntry } from '@nodo/ticket';
-import { QueryTypes } from 'sequelize';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { NEW_SHOP_PROFILE, newCustomerProfile } from '@nodo/shop';
+import { describe, expect, it } from 'vitest';
 import { writeDay, writeDayOf } from '../src/documents/parts.ts';
-import {
-  connect,
-  PostgresEventStore,
-  rebuildSummaries,
-  rebuildWords,
-  withShop,
-} from '../src/index.ts';
-import { PhotoStore } from '../src/photos/photoStore.ts';
-import { sweepPhotos } from '../src/photos/sweep.ts';
+import { connect, withShop } from '../src/index.ts';
+import { ok, record, useCounter } from './counter.ts';
 import { jpeg } from './jpeg.ts';
-import { Client, startTestServer, type TestServer } from './server.ts';
-import { draftOf, intakeDraft } from './shop.ts';
+import { Client } from './server.ts';
+import { intakeDraft } from './shop.ts';
 
-let server: TestServer;
-let lead: Client;
-let counter: Client;
-let technician: Client;
-beforeAll(async () => {
-  server = await startTestServer();
-  lead = await Client.signedIn(server.url, server.shop.people.lead);
-  counter = await Client.signedIn(server.url, server.shop.people.counter);
-  technician = await Client.signedIn(server.url, server.shop.people.technician);
-});
-afterAll(() => server.stop());
-
-async function ok<Answer>(
-  client: Client,
-  method: string,
-  path: string,
-  body?: unknown,
-): Promise<Answer> {
-  const answer = await client.call(method, path, body);
-  expect(answer, `${method} ${path}`).toMatchObject({ status: 200 });
-  return answer.body as Answer;
-}
-
-interface Taken {
-  readonly ticket: string;
-  readonly customer: string;
-  readonly machine: string;
-}
-
-/** A machine of somebody, taken in at the counter. */
-async function takenIn(
-  name: string,
-  { label = 'Teal zigzag', serial = '', phone = '', ...first }: Record<string, string> = {},
-): Promise<Taken> {
-  const taken = { ticket: randomUUID(), customer: randomUUID(), machine: randomUUID() };
-  await ok<TicketFile>(counter, 'POST', '/api/tickets', {
-    ticket: taken.ticket,
-    customer: { id: taken.customer, ...newCustomerProfile(name, phone) },
-    machine: { id: taken.machine, card: { ...newMachineProfile('drop-in', label), serial } },
-    drafts: [intakeDraft({ label, customer: taken.customer, machine: taken.machine, ...first })],
-  });
-  return taken;
-}
-
-const record = (
-  client: Client,
-  ticket: string,
-  type: Parameters<typeof draftOf>[0],
-  command: object,
-) => ok(client, 'POST', `/api/tickets/${ticket}/events`, draftOf(type, command));
-const found = (letters: string) =>
-  ok<Hit[]>(counter, 'GET', `/api/search?find=${encodeURIComponent(letters)}`);
-const rackLine = async (ticket: string): Promise<RackEntry | undefined> =>
-  (await ok<RackEntry[]>(counter, 'GET', '/api/tickets')).find((line) => line.ticket === ticket);
+const shop = useCounter();
+const { takenIn, found, rackLine } = shop;
 
 describe('a customer', () => {
   it('is changed by whoever saw the latest, and called so everywhere from then on', async () => {
     const { ticket, customer, machine } = await takenIn('Pell Umbrick');
     const card = { ...newCustomerProfile('Pell Umbrick-Ostra', '000 0777'), notes: 'Rings late' };
     const path = `/api/customers/${customer}`;
-    await ok(counter, 'POST', path, { revision: 0, card });
-    expect(await counter.call('POST', path, { revision: 0, card })).toMatchObject({
+    await ok(shop.counter, 'POST', path, { revision: 0, card });
+    expect(await shop.counter.call('POST', path, { revision: 0, card })).toMatchObject({
       status: 409,
       body: { code: 'card-moved' },
     });
@@ -96,20 +33,22 @@ describe('a customer', () => {
   it('who turns out to be a double is found as the one, and nothing of it is lost', async () => {
     const [one, other] = [await takenIn('Mueller, Ansa'), await takenIn('Ansa Müller')];
     const merge = (into: string | null) =>
-      counter.call('POST', `/api/customers/${other.customer}/merged`, { into });
+      shop.counter.call('POST', `/api/customers/${other.customer}/merged`, { into });
     expect(await merge(one.customer)).toMatchObject({ status: 200 });
-    const file = await ok<CustomerFile>(counter, 'GET', `/api/customers/${one.customer}`);
+    const file = await ok<CustomerFile>(shop.counter, 'GET', `/api/customers/${one.customer}`);
     expect(file.doubles).toMatchObject([{ id: other.customer, card: { name: 'Ansa Müller' } }]);
     expect(file.tickets.map(({ ticket }) => ticket).sort()).toEqual(
       [one.ticket, other.ticket].sort(),
     );
     expect(file.machines).toHaveLength(2);
     expect(await rackLine(other.ticket)).toMatchObject({ customerName: 'Mueller, Ansa' });
-    expect(await ok<MachineFile>(counter, 'GET', `/api/machines/${other.machine}`)).toMatchObject({
+    expect(
+      await ok<MachineFile>(shop.counter, 'GET', `/api/machines/${other.machine}`),
+    ).toMatchObject({
       customerName: 'Mueller, Ansa',
     });
     // Round in a circle, or twice: nothing to do.
-    const back = await counter.call('POST', `/api/customers/${one.customer}/merged`, {
+    const back = await shop.counter.call('POST', `/api/customers/${one.customer}/merged`, {
       into: other.customer,
     });
     expect([back.status, (await merge(one.customer)).status]).toEqual([409, 409]);
@@ -120,40 +59,45 @@ describe('a customer', () => {
   it('is erased on request: name, number, signature and link go, the repair stays', async () => {
     const { ticket, customer, machine } = await takenIn('Zelda Quorn', { phone: '000 4711' });
     const { photo } = await ok<{ photo: string }>(
-      counter,
+      shop.counter,
       'POST',
       `/api/tickets/${ticket}/photos`,
       jpeg({ width: 8, height: 6 }),
     );
-    await record(counter, ticket, 'signed', { photo, what: 'intake' });
-    const { token } = await ok<{ token: string }>(counter, 'POST', `/api/tickets/${ticket}/links`, {
-      days: 7,
-    });
-    expect(await counter.call('DELETE', `/api/customers/${customer}`)).toMatchObject({
+    await record(shop.counter, ticket, 'signed', { photo, what: 'intake' });
+    const { token } = await ok<{ token: string }>(
+      shop.counter,
+      'POST',
+      `/api/tickets/${ticket}/links`,
+      {
+        days: 7,
+      },
+    );
+    expect(await shop.counter.call('DELETE', `/api/customers/${customer}`)).toMatchObject({
       status: 403,
     });
-    await ok(lead, 'DELETE', `/api/customers/${customer}`);
+    await ok(shop.lead, 'DELETE', `/api/customers/${customer}`);
     for (const path of [
       `/api/customers/${customer}`,
       `/api/machines/${machine}`,
       `/api/tickets/${ticket}`,
       '/api/tickets',
     ]) {
-      const told = JSON.stringify((await lead.call('GET', path)).body);
+      const told = JSON.stringify((await shop.lead.call('GET', path)).body);
       expect(told).not.toContain('Quorn');
       expect(told).not.toContain('4711');
     }
     expect(await found('quorn')).toEqual([]);
     expect(await found('4711')).toEqual([]);
     expect((await found('teal')).length).toBeGreaterThan(0);
-    expect(await lead.call('GET', `/api/tickets/${ticket}/photos/${photo}`)).toMatchObject({
+    expect(await shop.lead.call('GET', `/api/tickets/${ticket}/photos/${photo}`)).toMatchObject({
       status: 404,
     });
-    expect((await lead.call('GET', `/api/shared/${token}`)).status).toBe(404);
-    expect((await ok<TicketFile>(lead, 'GET', `/api/tickets/${ticket}`)).customer).toBeNull();
+    expect((await shop.lead.call('GET', `/api/shared/${token}`)).status).toBe(404);
+    expect((await ok<TicketFile>(shop.lead, 'GET', `/api/tickets/${ticket}`)).customer).toBeNull();
     const card = newCustomerProfile('Zelda Quorn', '');
     expect(
-      await counter.call('POST', `/api/customers/${customer}`, { revision: 0, card }),
+      await shop.counter.call('POST', `/api/customers/${customer}`, { revision: 0, card }),
     ).toMatchObject({ status: 409, body: { code: 'erased' } });
   });
 });
@@ -162,28 +106,28 @@ describe('a machine', () => {
   it('keeps every card it had, and its visits with what was left open', async () => {
     const { machine, ticket, customer } = await takenIn('Osk Trenholt', { serial: 'TX-41 2207' });
     const path = `/api/machines/${machine}`;
-    const { machine: sheet } = await ok<MachineFile>(counter, 'GET', path);
+    const { machine: sheet } = await ok<MachineFile>(shop.counter, 'GET', path);
     const card = {
       ...sheet.card,
       traits: ['bobbin', 'drop-in', 'zigzag', 'plastic-case', 'magnet-case'],
       service: { 'hook-gap': { least: 0.05, most: 0.1, from: 'Service manual, page 12' } },
     };
     const change = { revision: sheet.revision, card, customer };
-    const changed = await ok<MachineFile>(technician, 'POST', path, change);
+    const changed = await ok<MachineFile>(shop.technician, 'POST', path, change);
     expect(changed.machine.card.service['hook-gap']?.from).toBe('Service manual, page 12');
     expect(changed.earlier).toMatchObject([
-      { revision: 1, by: server.shop.people.counter.person, card: { traits: null } },
+      { revision: 1, by: shop.server.shop.people.counter.person, card: { traits: null } },
     ]);
-    expect((await technician.call('POST', path, change)).status).toBe(409);
-    await record(technician, ticket, 'part-fitted', { words: 'Case', count: 1, each: 2400 });
-    await record(technician, ticket, 'measured', {
+    expect((await shop.technician.call('POST', path, change)).status).toBe(409);
+    await record(shop.technician, ticket, 'part-fitted', { words: 'Case', count: 1, each: 2400 });
+    await record(shop.technician, ticket, 'measured', {
       quantity: 'hook-gap',
       value: 0.2,
       when: 'found',
     });
     const mark = { surface: 'hook', hour: 2.5, out: 0.9, kind: 'raised', length: 1, was: null };
-    await record(technician, ticket, 'mark-found', mark);
-    const { visits, customerName } = await ok<MachineFile>(counter, 'GET', path);
+    await record(shop.technician, ticket, 'mark-found', mark);
+    const { visits, customerName } = await ok<MachineFile>(shop.counter, 'GET', path);
     expect(customerName).toBe('Osk Trenholt');
     expect(visits).toMatchObject([
       {
@@ -195,19 +139,19 @@ describe('a machine', () => {
     ]);
     const least = { ...card, service: { 'hook-gap': { least: 0.2, most: 0.1, from: 'x' } } };
     expect(
-      await technician.call('POST', path, { ...change, revision: 2, card: least }),
+      await shop.technician.call('POST', path, { ...change, revision: 2, card: least }),
     ).toMatchObject({ status: 400 });
   });
 
   it('that somebody else brings is theirs from then on', async () => {
     const { machine, ticket } = await takenIn('Wenzel Ruhland');
     const buyer = { id: randomUUID(), ...newCustomerProfile('Ottilie Krahn', '') };
-    await ok(counter, 'POST', '/api/tickets', {
+    await ok(shop.counter, 'POST', '/api/tickets', {
       ticket: randomUUID(),
       customer: buyer,
       drafts: [intakeDraft({ machine, customer: buyer.id })],
     });
-    const file = await ok<MachineFile>(counter, 'GET', `/api/machines/${machine}`);
+    const file = await ok<MachineFile>(shop.counter, 'GET', `/api/machines/${machine}`);
     expect(file).toMatchObject({ customerName: 'Ottilie Krahn', visits: [{}, {}] });
     // The visit of before stays with whoever brought it then.
     expect(await rackLine(ticket)).toMatchObject({ customerName: 'Wenzel Ruhland' });
@@ -227,16 +171,16 @@ describe('a machine', () => {
         }),
       ],
     };
-    expect(await counter.call('POST', '/api/tickets', again)).toMatchObject({
+    expect(await shop.counter.call('POST', '/api/tickets', again)).toMatchObject({
       status: 409,
       body: { code: 'ticket-open' },
     });
-    await record(counter, first.ticket, 'price-asked', { amount: 9900, words: 'Hook' });
+    await record(shop.counter, first.ticket, 'price-asked', { amount: 9900, words: 'Hook' });
     const no = { agreed: false, how: 'counter', words: '' };
-    await record(counter, first.ticket, 'price-answered', no);
-    await record(technician, first.ticket, 'ticket-closed', { unrepaired: true });
-    await ok(counter, 'POST', '/api/tickets', again);
-    await ok(counter, 'POST', '/api/tickets', again);
+    await record(shop.counter, first.ticket, 'price-answered', no);
+    await record(shop.technician, first.ticket, 'ticket-closed', { unrepaired: true });
+    await ok(shop.counter, 'POST', '/api/tickets', again);
+    await ok(shop.counter, 'POST', '/api/tickets', again);
     expect(await rackLine(first.ticket)).toMatchObject({ comebacks: 1, unrepaired: true });
     expect(await rackLine(again.ticket)).toMatchObject({
       comebackOf: first.ticket,
@@ -275,7 +219,7 @@ describe('search', () => {
 
 describe('the shop’s card', () => {
   it('is changed by a lead who saw the latest', async () => {
-    const before = await ok<ShopRecord>(counter, 'GET', '/api/shop');
+    const before = await ok<ShopRecord>(shop.counter, 'GET', '/api/shop');
     // A shop that has said nothing is where its server is, until a lead says otherwise.
     expect(before).toEqual({
       revision: 0,
@@ -284,22 +228,22 @@ describe('the shop’s card', () => {
     });
     const card = { ...NEW_SHOP_PROFILE, timeZone: 'Pacific/Auckland', hour: 5200 };
     const changed = { revision: 1, card, zoneAssumed: false };
-    expect(await ok(lead, 'POST', '/api/shop', { revision: 0, card })).toEqual(changed);
-    expect((await lead.call('POST', '/api/shop', { revision: 0, card })).status).toBe(409);
-    expect(await ok(counter, 'GET', '/api/shop')).toEqual(changed);
+    expect(await ok(shop.lead, 'POST', '/api/shop', { revision: 0, card })).toEqual(changed);
+    expect((await shop.lead.call('POST', '/api/shop', { revision: 0, card })).status).toBe(409);
+    expect(await ok(shop.counter, 'GET', '/api/shop')).toEqual(changed);
   });
 
   it('of before shops had a time zone keeps what it says, and gets the server’s', async () => {
-    const db = connect(server.database, server.database.app, 1);
+    const db = connect(shop.server.database, shop.server.database.app, 1);
     const { timeZone: _, ...stored } = { ...NEW_SHOP_PROFILE, hour: 6100 };
-    await withShop(db, server.otherShop.id, (transaction) =>
+    await withShop(db, shop.server.otherShop.id, (transaction) =>
       db.query('INSERT INTO shop_sheet (shop_id, revision, card) VALUES (:shop, 4, :card)', {
-        replacements: { shop: server.otherShop.id, card: JSON.stringify(stored) },
+        replacements: { shop: shop.server.otherShop.id, card: JSON.stringify(stored) },
         transaction,
       }),
     );
     await db.close();
-    const stranger = await Client.signedIn(server.url, server.otherShop.people.lead);
+    const stranger = await Client.signedIn(shop.server.url, shop.server.otherShop.people.lead);
     expect(await ok(stranger, 'GET', '/api/shop')).toEqual({
       revision: 4,
       card: { ...stored, timeZone: 'Europe/Vienna' },
@@ -309,7 +253,7 @@ describe('the shop’s card', () => {
 
   it('refuses a time zone that no clock knows, and says where', async () => {
     const card = { ...NEW_SHOP_PROFILE, timeZone: 'Mars/Crater' };
-    expect(await lead.call('POST', '/api/shop', { revision: 1, card })).toMatchObject({
+    expect(await shop.lead.call('POST', '/api/shop', { revision: 1, card })).toMatchObject({
       status: 400,
       body: { code: 'bad-input', path: 'card.timeZone' },
     });
@@ -327,85 +271,9 @@ describe('papers', () => {
 
   it.each(['tag-a7', 'tag-label', 'receipt', 'bill'])('%s is a PDF', async (paper) => {
     const { ticket } = await takenIn('Ōrā Ćosić 李');
-    const { headers, bytes } = await counter.read(`/api/tickets/${ticket}/papers/${paper}`);
+    const { headers, bytes } = await shop.counter.read(`/api/tickets/${ticket}/papers/${paper}`);
     expect(headers.get('content-type')).toBe('application/pdf');
     expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
     expect(bytes.length).toBeGreaterThan(3_000);
   });
-});
-
-describe('a photo in small', () => {
-  it('is made of the photo, no wider than a strip needs', async () => {
-    const { ticket } = await takenIn('Rolf Abend');
-    const picture = await Transformer.fromRgbaPixels(randomBytes(1200 * 900 * 4), 1200, 900).jpeg();
-    const path = `/api/tickets/${ticket}/photos`;
-    const { photo } = await ok<{ photo: string }>(counter, 'POST', path, picture);
-    const small = `/api/tickets/${ticket}/photos/${photo}?size=small`;
-    expect((await counter.read(small)).headers.get('content-type')).toContain('json');
-    await record(counter, ticket, 'photo-kept', { photo, words: '', check: 'needle-seat' });
-    const { headers, bytes } = await counter.read(small);
-    expect(headers.get('content-type')).toBe('image/jpeg');
-    expect(await new Transformer(bytes).metadata()).toMatchObject({ width: 320, height: 240 });
-  });
-});
-
-describe('pictures that no entry names', () => {
-  it('are swept away when they are old, and no others', async () => {
-    const { ticket } = await takenIn('Silke Morgenrot');
-    const path = `/api/tickets/${ticket}/photos`;
-    const keep = async (width: number) =>
-      (await ok<{ photo: string }>(counter, 'POST', path, jpeg({ width, height: 6 }))).photo;
-    const [forgotten, fresh, named] = [await keep(21), await keep(22), await keep(23)];
-    await record(counter, ticket, 'photo-kept', { photo: named, words: '' });
-    const photos = new PhotoStore(server.photos);
-    const now = new Date('2026-03-09T12:00:00.000Z');
-    const longAgo = new Date('2026-03-06T12:00:00.000Z');
-    for (const [photo, kept] of [
-      [forgotten, longAgo],
-      [named, longAgo],
-      [fresh, now],
-    ] as const) {
-      await utimes(photos.path(server.shop.id, photo), kept, kept);
-    }
-    const db = connect(server.database, server.database.app, 1);
-    expect(await sweepPhotos(db, photos, now)).toBe(1);
-    await db.close();
-    const there = [forgotten, fresh, named].map((photo) => photos.has(server.shop.id, photo));
-    expect(await Promise.all(there)).toEqual([false, true, true]);
-  });
-});
-
-it('every line on the Rack is the same when it is told anew from the events', async () => {
-  for (const name of ['Ansgar Holm', 'Bea Lund', 'Ceno Marr']) {
-    const { ticket } = await takenIn(name);
-    await record(technician, ticket, 'observation-noted', { words: name });
-  }
-  const db = connect(server.database, server.database.app, 2);
-  const store = new PostgresEventStore(db);
-  const before = await store.rack(server.shop.id);
-  await rebuildSummaries(store, server.shop.id);
-  expect(await store.rack(server.shop.id)).toEqual(before);
-  expect(before.length).toBeGreaterThanOrEqual(3);
-  await db.close();
-});
-
-it('everything is found again when the words are told anew', async () => {
-  const db = connect(server.database, server.database.app, 2);
-  const { customer } = await takenIn('Bertolda Windfuhr');
-  const words = () =>
-    withShop(db, server.shop.id, (transaction) =>
-      db.query('select word, kind, id from search_place order by 1, 2, 3', {
-        transaction,
-        type: QueryTypes.SELECT,
-      }),
-    );
-  const before = await words();
-  await withShop(db, server.shop.id, (transaction) =>
-    db.query('delete from search_place', { transaction }),
-  );
-  expect(await found('windfuhr')).toEqual([]);
-  await rebuildWords(db, server.shop.id);
-  expect(await words()).toEqual(before);
-  expect((await found('windfuhr')).map(({ id }) => id)).toContain(customer);
-  await db.close();
 });

@@ -5,7 +5,7 @@ import { clear, createStore, get, set } from 'idb-keyval';
 export function browserPorts(): Ports {
   return {
     build: document.querySelector<HTMLMetaElement>('meta[name="nodo-build"]')?.content ?? '',
-    storage: localShelf,
+    storage: localData,
     copies: indexedCopies(),
     tabs: browserTabs(),
     fetch: (path, init) => fetch(path, init),
@@ -32,7 +32,7 @@ function idle(): Promise<void> {
   return began;
 }
 
-const localShelf: KeyValueStorage = {
+const localData: KeyValueStorage = {
   keys: () => Object.keys(localStorage),
   get: (key) => localStorage.getItem(key),
   set: (key, value) => localStorage.setItem(key, value),
