@@ -1,4 +1,4 @@
-import { type CheckProposal, type DutyStatus, minutes } from '@nodo/core';
+import { type CauseBelief, type CheckProposal, type DutyStatus, minutes } from '@nodo/core';
 import type { CallProposal, Planned } from '@nodo/knowledge';
 import { describe, expect, it } from 'vitest';
 import {
@@ -12,16 +12,8 @@ import {
   nextPhoneStep,
   nextStep,
 } from '../src/index.ts';
-import { modelFor, Story } from './story.ts';
+import { believed, dutyIn, modelFor, Story } from './story.ts';
 
-const owed = (duty: string, state: DutyStatus['state'] = 'owed'): DutyStatus => ({
-  duty,
-  raisedBy: '',
-  raisedAt: 1,
-  state,
-  missing: { all: [], any: [] },
-});
-const belief = (cause: string, is: number) => ({ cause, was: is, is });
 const END = (outcome: 'solved' | 'bring-in' | 'stop') => ({ kind: 'end', outcome });
 
 describe('a step on the telephone, from what is known and what is proposed', () => {
@@ -50,7 +42,7 @@ describe('a step on the telephone, from what is known and what is proposed', () 
       proposals = [],
       deferred = NOTHING_DEFERRED,
     }: {
-      beliefs?: readonly ReturnType<typeof belief>[];
+      beliefs?: readonly CauseBelief[];
       duties?: readonly DutyStatus[];
       proposals?: readonly CallProposal[];
       deferred?: typeof NOTHING_DEFERRED;
@@ -96,7 +88,7 @@ describe('a step on the telephone, from what is known and what is proposed', () 
   it('puts right what is nearly sure where a customer can, and brings it in where not', () => {
     const proposals = [ask('winder', 3)];
     const sure = (cause: string, is = 7 / 8) =>
-      next(call(), { proposals, beliefs: [belief(cause, is)] });
+      next(call(), { proposals, beliefs: [believed(cause, is)] });
     expect(sure('needle-backward')).toEqual({ kind: 'advise', cause: 'needle-backward' });
     expect(sure('needle-backward', 0.87)).toEqual({ kind: 'ask', check: 'winder' });
     expect(sure('hook-timing-off')).toEqual(END('bring-in'));
@@ -132,16 +124,18 @@ describe('a step on the telephone, from what is known and what is proposed', () 
     expect(next(none, { proposals })).toEqual({ kind: 'ask', check: 'winder' });
     const cured = call(['nest']).sees('rethread-sew', ['rethread-cures']);
     expect(next(cured)).toEqual(END('solved'));
-    expect(next(cured, { duties: [owed('strike-sweep')] })).toEqual(END('bring-in'));
+    expect(next(cured, { duties: [dutyIn('owed', 'strike-sweep')] })).toEqual(END('bring-in'));
     // What the telephone leaves to the bench bars nothing, nor does what is paid.
     expect(
-      next(cured, { duties: [owed('nest-cleared'), owed('strike-sweep', 'cleared')] }),
+      next(cured, { duties: [dutyIn('owed', 'nest-cleared'), dutyIn('cleared', 'strike-sweep')] }),
     ).toEqual(END('solved'));
   });
 
   it('brings in what is barred, and after a dozen questions', () => {
     const proposals = [ask('winder', 3)];
-    expect(next(call(), { proposals, duties: [owed('strike-sweep')] })).toEqual(END('bring-in'));
+    expect(next(call(), { proposals, duties: [dutyIn('owed', 'strike-sweep')] })).toEqual(
+      END('bring-in'),
+    );
     const story = call();
     const model = modelFor(story);
     const askable = [...model.checks.values()].filter(
@@ -208,16 +202,14 @@ describe('a step at the bench, from what is known and what is proposed', () => {
 
   it('is the repair of a cause that is nearly sure, though something else is worth looking at', () => {
     const checks = [proposal('needle-facing', 2)];
-    const sure = (is: number) => next({ beliefs: [belief('needle-backward', is)] }, { checks });
+    const sure = (is: number) => next({ beliefs: [believed('needle-backward', is)] }, { checks });
     expect(sure(7 / 8)).toEqual({ kind: 'repair', cause: 'needle-backward' });
     expect(sure(0.87)).toMatchObject({ kind: 'check' });
   });
 
   it('is the cheapest check that a duty misses, an action where only one is missing, else a waiver', () => {
-    const missing = (...all: DutyStatus['missing']['all']): DutyStatus => ({
-      ...owed('strike-sweep'),
-      missing: { all, any: [] },
-    });
+    const missing = (...all: DutyStatus['missing']['all']) =>
+      dutyIn('owed', 'strike-sweep', { all, any: [] });
     const check = (id: string) => ({ kind: 'check', id, normal: false }) as const;
     const action = (id: string) => ({ kind: 'action', id }) as const;
     const low = { risk: 0 };
@@ -245,7 +237,7 @@ describe('a step at the bench, from what is known and what is proposed', () => {
       kind: 'waive',
       duty: 'strike-sweep',
     });
-    expect(next({ ...low, duties: [owed('strike-sweep', 'cleared')] })).toEqual({
+    expect(next({ ...low, duties: [dutyIn('cleared', 'strike-sweep')] })).toEqual({
       kind: 'close-ticket',
     });
   });

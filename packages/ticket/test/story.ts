@@ -1,3 +1,4 @@
+import type { CauseBelief, DutyStatus } from '@nodo/core';
 import type { Actor, Refusal } from '@nodo/kernel';
 import { SHIPPED } from '@nodo/knowledge';
 import { actor, testId } from '../../kernel/test/ids.ts';
@@ -111,4 +112,17 @@ export function modelFor(story: Story) {
   const model = modelOfTicket(story.ticket, SHIPPED);
   if (!model) throw new Error('no model');
   return model;
+}
+
+/** A duty as the assessment would have it. */
+export function dutyIn(
+  state: DutyStatus['state'],
+  duty: string,
+  missing: DutyStatus['missing'] = { all: [], any: [] },
+): DutyStatus {
+  return { duty, raisedBy: '', raisedAt: 1, state, missing };
+}
+
+export function believed(cause: string, is: number): CauseBelief {
+  return { cause, was: is, is };
 }

@@ -1,7 +1,7 @@
 import type { CauseBelief, DutyStatus } from '@nodo/core';
 import { describe, expect, it } from 'vitest';
 import { workLeftOn } from '../src/index.ts';
-import { modelFor, Story } from './story.ts';
+import { believed, dutyIn, modelFor, Story } from './story.ts';
 
 const story = new Story('drop-in', ['skip']);
 const model = modelFor(story);
@@ -11,14 +11,6 @@ const PROOF = minutesOf('standard-straight') + minutesOf('standard-zigzag');
 /** Putting it together and writing it down. */
 const CLOSING = 4;
 
-const believed = (cause: string, is: number): CauseBelief => ({ cause, was: is, is });
-const owed = (duty: string, state: DutyStatus['state'] = 'owed'): DutyStatus => ({
-  duty,
-  raisedBy: '',
-  raisedAt: 1,
-  state,
-  missing: { all: [], any: [] },
-});
 const meanOf = (
   beliefs: readonly CauseBelief[],
   duties: readonly DutyStatus[] = [],
@@ -70,17 +62,17 @@ describe('the minutes that a ticket still needs', () => {
     const sum =
       checks.reduce((all, id) => all + minutesOf(id), 0) +
       actions.reduce((all, id) => all + (model.actions.get(id)?.minutes ?? 0), 0);
-    expect(meanOf([], [owed('strike-sweep')])).toBeCloseTo(base + sum);
-    expect(meanOf([], [owed('strike-sweep', 'cleared')])).toBeCloseTo(base);
-    expect(meanOf([], [owed('strike-sweep', 'waived')])).toBeCloseTo(base);
+    expect(meanOf([], [dutyIn('owed', 'strike-sweep')])).toBeCloseTo(base + sum);
+    expect(meanOf([], [dutyIn('cleared', 'strike-sweep')])).toBeCloseTo(base);
+    expect(meanOf([], [dutyIn('waived', 'strike-sweep')])).toBeCloseTo(base);
     // Of several ways the first; of an action, its minutes.
     const [first = ''] = ways('fragments')?.clearedAny ?? [];
     const action = model.actions.get(first.replace('action:', ''));
     expect(action?.minutes).toBeGreaterThan(0);
-    expect(meanOf([], [owed('fragments')])).toBeCloseTo(base + (action?.minutes ?? 0));
+    expect(meanOf([], [dutyIn('owed', 'fragments')])).toBeCloseTo(base + (action?.minutes ?? 0));
     // What no table knows takes the usual time.
-    expect(meanOf([], [owed('no-such-duty')])).toBeCloseTo(base + 3);
-    expect(meanOf([], [owed('fragments'), owed('no-such-duty')])).toBeCloseTo(
+    expect(meanOf([], [dutyIn('owed', 'no-such-duty')])).toBeCloseTo(base + 3);
+    expect(meanOf([], [dutyIn('owed', 'fragments'), dutyIn('owed', 'no-such-duty')])).toBeCloseTo(
       base + (action?.minutes ?? 0) + 3,
     );
   });

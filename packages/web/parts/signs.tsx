@@ -1,5 +1,6 @@
 import type { Provenance } from '@nodo/knowledge';
 import { Reading } from '../src/instruments/frame/bits.tsx';
+import { m } from '../src/messages/index.ts';
 import { ProvenanceMark } from '../src/ticket/ProvenanceMark.tsx';
 import { Button } from '../src/ui/Button.tsx';
 import { ErrorBoundary } from '../src/ui/ErrorBoundary.tsx';
@@ -9,14 +10,7 @@ import { PersonMark } from '../src/ui/PersonMark.tsx';
 import { Blank, Sewing } from '../src/ui/Stitches.tsx';
 import type { PartStates } from './partStates.ts';
 
-const PROVENANCES: readonly Provenance[] = [
-  'published',
-  'common-practice',
-  'typical',
-  'derived',
-  'tuned',
-  'shop',
-];
+const PROVENANCES = Object.keys(m.bench.standings) as Provenance[];
 
 function Broken(): never {
   throw new Error('A part that breaks, to show what stands in its place.');
