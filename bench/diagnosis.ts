@@ -68,8 +68,8 @@ function plan(positives: number): Measured {
 /** Twelve causes, six findings, all seen: small enough for the other two to finish. */
 function smallNetwork() {
   const draw = seeded(6);
-  const causes = Array.from({ length: 12 }, (_, place) => ({ id: `c${place}`, prior: 0.05 }));
-  const findings = Array.from({ length: 6 }, (_, place) => ({ id: `f${place}`, leak: 0.02 }));
+  const causes = Array.from({ length: 12 }, (_, index) => ({ id: `c${index}`, prior: 0.05 }));
+  const findings = Array.from({ length: 6 }, (_, index) => ({ id: `f${index}`, leak: 0.02 }));
   const links = causes.flatMap(({ id: cause }) =>
     findings
       .filter(() => draw() < 0.6)

@@ -166,9 +166,9 @@ function draftsOf(truth: Truth, model: FamilyModel, at: number): readonly Ticket
   return [
     { ...common, id: id(1), type: 'intake-taken', command: first },
     ...['complaint', 'context'].map(
-      (check, place): TicketCommand => ({
+      (check, index): TicketCommand => ({
         ...common,
-        id: id(2 + place),
+        id: id(2 + index),
         type: 'findings-recorded',
         command: { check, answers: said(check) },
       }),

@@ -155,11 +155,11 @@ function calibration(walks: readonly Walked[], told: (walk: Walk) => ReadonlyMap
       const there = truth.causes.has(cause) ? 1 : 0;
       squares += (belief - there) ** 2;
       cases += 1;
-      const place = Math.min(9, Math.floor(belief * 10));
-      const tenth = tenths[place];
+      const index = Math.min(9, Math.floor(belief * 10));
+      const tenth = tenths[index];
       if (!tenth) continue;
       tenth.cases += 1;
-      offHere[place] = (offHere[place] ?? 0) + belief - there;
+      offHere[index] = (offHere[index] ?? 0) + belief - there;
     }
     for (const [place, tenth] of tenths.entries()) {
       const off = offHere[place] ?? 0;

@@ -56,7 +56,7 @@ describe('two server processes on one database', () => {
     const here = await signedIn(stage().url, 'halle', 'needle-halle');
     const there = here.at(beside.url);
     const ticket = await takeIn(here, 7_002);
-    const drafts = Array.from({ length: 40 }, (_, place) => noteDraft(`note ${place}`));
+    const drafts = Array.from({ length: 40 }, (_, index) => noteDraft(`note ${index}`));
     // Each goes to both at once: what a screen does whose answer was lost.
     const answers = await Promise.all(
       drafts.map((draft) =>
@@ -69,7 +69,7 @@ describe('two server processes on one database', () => {
       expect(one).toBe(other);
       return one ?? 0;
     });
-    expect(seqs.sort((a, b) => a - b)).toEqual(drafts.map((_, place) => place + 2));
+    expect(seqs.sort((a, b) => a - b)).toEqual(drafts.map((_, index) => index + 2));
     expect((await notesOf(ticket)).length).toBe(drafts.length);
   });
 

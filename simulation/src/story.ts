@@ -220,12 +220,12 @@ export class Story {
     return () => undefined;
   }
 
-  private async takesIn(ticket: string, place: number): Promise<void> {
+  private async takesIn(ticket: string, index: number): Promise<void> {
     const line = this.screens[0]?.device.line;
     if (!line) return;
     const command = {
       family: 'drop-in',
-      label: `Simulated ${place}`,
+      label: `Simulated ${index}`,
       tag: this.shop.nextTag(),
       shelf: 'A',
       words: 'It skips.',

@@ -11,14 +11,14 @@ const PINNED = [39, 3, 2, 34];
 /** The full count is the bench's (`npm run bench -- faults`). */
 const STORIES = Number(process.env.NODO_STORIES ?? 50);
 const SEEDS = [
-  ...new Set([...PINNED, ...Array.from({ length: STORIES }, (_, place) => place + 1)]),
+  ...new Set([...PINNED, ...Array.from({ length: STORIES }, (_, index) => index + 1)]),
 ];
 /** Test files that share the seeds among them, so that several run at a time. */
 const PARTS = 3;
 
 /** Tells every third story, beginning with this one. @param part from 1 to 3 */
 export function tellPart(part: number): void {
-  const seeds = SEEDS.filter((_, place) => place % PARTS === part - 1);
+  const seeds = SEEDS.filter((_, index) => index % PARTS === part - 1);
   it(`${seeds.length} seeded stories: every screen and the database agree, nothing acknowledged is missing`, async () => {
     const database = await freshDatabase();
     const told: Telling[] = [];

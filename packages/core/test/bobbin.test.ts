@@ -95,7 +95,7 @@ describe('the case screw', () => {
         fc.integer({ min: 0, max: 59 }),
         fc.array(fc.integer({ min: 1, max: 60 }), { minLength: 1, maxLength: 8 }),
         (start, sizes) => {
-          const turns = sizes.map((size, place) => clockMinutes(place % 2 === 0 ? size : -size));
+          const turns = sizes.map((size, index) => clockMinutes(index % 2 === 0 ? size : -size));
           const { back } = screwStand(start, turns);
           const all =
             back === 0 ? turns : [...turns, clockMinutes(Math.max(-120, Math.min(120, back)))];
@@ -118,9 +118,9 @@ describe('a pull on the gauge', () => {
     const draw = seeded(seed);
     // Two uniform numbers make one normal (Box and Muller 1958).
     const normal = () => Math.sqrt(-2 * Math.log(1 - draw())) * Math.cos(2 * Math.PI * draw());
-    return Array.from({ length: 200 }, (_, place) => ({
-      at: place * 20,
-      force: tension + drift * ((place - 99.5) * 0.02) + noise * normal(),
+    return Array.from({ length: 200 }, (_, index) => ({
+      at: index * 20,
+      force: tension + drift * ((index - 99.5) * 0.02) + noise * normal(),
     }));
   }
 

@@ -14,9 +14,9 @@ describe('the chance of a cure', () => {
       if (!complaint) throw new Error('no finding');
       const evidence = seen(complaint.id);
       const { states } = enumerate(network, evidence);
-      const attempts = network.causes.map(({ id }, place) => ({
+      const attempts = network.causes.map(({ id }, index) => ({
         id,
-        treats: [place],
+        treats: [index],
         minutes: minutes(1),
       }));
       const quiet = quietOf(network, [complaint.id]);
@@ -46,9 +46,9 @@ it('what brings most in a minute comes first', () => {
     ],
   );
   const { states } = enumerate(network, seen('s'));
-  const attempt = (id: string, place: number, length: number) => ({
+  const attempt = (id: string, index: number, length: number) => ({
     id,
-    treats: [place],
+    treats: [index],
     minutes: minutes(length),
   });
   const ranked = (...lengths: readonly [number, number]) =>
@@ -82,9 +82,9 @@ describe('a look before an attempt', () => {
   );
   const { states } = enumerate(network, seen('s1'));
   const quiet = quietOf(network, ['s1']);
-  const attempts = network.causes.map(({ id }, place) => ({
+  const attempts = network.causes.map(({ id }, index) => ({
     id,
-    treats: [place],
+    treats: [index],
     minutes: minutes(5),
   }));
   const look = (...findings: readonly string[]) => [
@@ -98,8 +98,8 @@ describe('a look before an attempt', () => {
   it('is worth what it betters the best attempt by, reckoned from separate posteriors', () => {
     const best = (present: readonly boolean[]): number => {
       const evidence = {
-        readings: present.map((yes, place) => ({
-          finding: ['s1', 's2'][place] ?? '',
+        readings: present.map((yes, index) => ({
+          finding: ['s1', 's2'][index] ?? '',
           epoch: 0,
           present: yes,
         })),

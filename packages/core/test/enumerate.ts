@@ -93,11 +93,11 @@ function chanceOfCure(network: Network, trial: Trial, world: World): number {
   );
   const toBlame = present.some(({ id }) => trial.treats.includes(id)) ? 1 : trial.leak;
   return trial.complaints.reduce((product, complaint) => {
-    const place = network.findingIndex.get(complaint) ?? -1;
-    let quiet = 1 - (network.findings[place]?.leak ?? 0);
+    const index = network.findingIndex.get(complaint) ?? -1;
+    let quiet = 1 - (network.findings[index]?.leak ?? 0);
     for (const { id, cause } of present) {
       if (trial.treats.includes(id)) continue;
-      quiet *= 1 - (network.shows[cause]?.find(({ finding }) => finding === place)?.strength ?? 0);
+      quiet *= 1 - (network.shows[cause]?.find(({ finding }) => finding === index)?.strength ?? 0);
     }
     return product * quiet;
   }, toBlame);
@@ -105,11 +105,11 @@ function chanceOfCure(network: Network, trial: Trial, world: World): number {
 
 function ofReadings(network: Network, evidence: Evidence, world: World): number {
   return evidence.readings.reduce((product, { finding, epoch, present }) => {
-    const place = network.findingIndex.get(finding) ?? -1;
-    let absent = 1 - (network.findings[place]?.leak ?? 0);
+    const index = network.findingIndex.get(finding) ?? -1;
+    let absent = 1 - (network.findings[index]?.leak ?? 0);
     world.forEach((goneFrom, cause) => {
       if (goneFrom <= epoch) return;
-      const link = network.shows[cause]?.find((shows) => shows.finding === place);
+      const link = network.shows[cause]?.find((shows) => shows.finding === index);
       absent *= 1 - (link?.strength ?? 0);
     });
     return product * (present ? 1 - absent : absent);

@@ -70,7 +70,7 @@ describe('weights in words', () => {
 });
 
 describe('what nothing explains', () => {
-  it.each(Array.from({ length: 30 }, (_, place) => place + 1))(
+  it.each(Array.from({ length: 30 }, (_, index) => index + 1))(
     'is what no present cause produced, by enumeration, seed %i',
     (seed) => {
       const { network, evidence } = randomCase(seed);
@@ -79,8 +79,8 @@ describe('what nothing explains', () => {
       );
       for (const reading of evidence.readings.filter(({ present }) => present)) {
         // P(leak showed it and no cause did) over P(it showed), both with all the rest.
-        const place = network.findingIndex.get(reading.finding) ?? -1;
-        const leak = network.findings[place]?.leak ?? 0;
+        const index = network.findingIndex.get(reading.finding) ?? -1;
+        const leak = network.findings[index]?.leak ?? 0;
         const rest = evidence.readings.filter((other) => other !== reading);
         const silent = enumerate(network, {
           ...evidence,

@@ -7,12 +7,12 @@ export function randomCase(seed: number): {
 } {
   const draw = seeded(seed);
   const below = (most: number): number => Math.floor(draw() * most);
-  const causes = Array.from({ length: 2 + below(5) }, (_, place) => ({
-    id: `c${place}`,
+  const causes = Array.from({ length: 2 + below(5) }, (_, index) => ({
+    id: `c${index}`,
     prior: 0.01 + 0.5 * draw(),
   }));
-  const findings = Array.from({ length: 2 + below(6) }, (_, place) => ({
-    id: `f${place}`,
+  const findings = Array.from({ length: 2 + below(6) }, (_, index) => ({
+    id: `f${index}`,
     leak: 0.0005 + 0.1 * draw(),
   }));
   const links = causes.flatMap(({ id: cause }) =>
@@ -31,8 +31,8 @@ export function randomCase(seed: number): {
           epoch: below(epochs + 1),
           present: draw() < 0.6,
         })),
-      treatments: Array.from({ length: epochs }, (_, place) => ({
-        startsEpoch: place + 1,
+      treatments: Array.from({ length: epochs }, (_, index) => ({
+        startsEpoch: index + 1,
         causes: causes.filter(() => draw() < 0.4).map(({ id }) => id),
       })),
     },
@@ -45,8 +45,8 @@ export function randomTrialCase(seed: number): ReturnType<typeof randomCase> {
   const draw = seeded(seed + 1000);
   const some = (items: readonly { readonly id: string }[]): string[] =>
     items.filter(() => draw() < 0.5).map(({ id }) => id);
-  const trials = Array.from({ length: 1 + Math.floor(draw() * 3) }, (_, place) => ({
-    finding: `t${place}`,
+  const trials = Array.from({ length: 1 + Math.floor(draw() * 3) }, (_, index) => ({
+    finding: `t${index}`,
     epoch: Math.floor(draw() * (evidence.treatments.length + 1)),
     gone: draw() < 0.5,
     treats: some(network.causes),
@@ -70,8 +70,8 @@ export function fiveFaults(): Network {
     [0, 0, 0.2, 0.9, 0.85],
   ];
   return buildNetwork(
-    prior.map((chance, place) => ({ id: `f${place + 1}`, prior: chance })),
-    leak.map((chance, place) => ({ id: `s${place + 1}`, leak: chance })),
+    prior.map((chance, index) => ({ id: `f${index + 1}`, prior: chance })),
+    leak.map((chance, index) => ({ id: `s${index + 1}`, leak: chance })),
     link.flatMap((row, finding) =>
       row.map((strength, cause) => ({
         cause: `f${cause + 1}`,

@@ -67,10 +67,10 @@ describe('outcomes', () => {
         ...evidence,
         readings: [
           ...evidence.readings,
-          ...open.map((finding, place) => ({
+          ...open.map((finding, index) => ({
             finding,
             epoch: now,
-            present: (outcome & (1 << (open.length - 1 - place))) === 0,
+            present: (outcome & (1 << (open.length - 1 - index))) === 0,
           })),
         ],
       };

@@ -21,7 +21,7 @@ const child = (
   states: yesNo,
   parents: [...parents],
   cpt: rows.map(([states, chance]) => ({
-    when: Object.fromEntries(parents.map((parent, place) => [parent, states[place] ?? ''])),
+    when: Object.fromEntries(parents.map((parent, index) => [parent, states[index] ?? ''])),
     // biome-ignore lint/suspicious/noThenProperty: the oracle's own word for a table's row
     then: { T: chance, F: 1 - chance },
   })),

@@ -17,13 +17,13 @@ const was = (given: ReturnType<typeof posterior>): number[] =>
 
 function expectClose(actual: readonly number[], expected: readonly number[], digits: number): void {
   expect(actual).toHaveLength(expected.length);
-  actual.forEach((value, place) => {
-    expect(value).toBeCloseTo(expected[place] ?? Number.NaN, digits);
+  actual.forEach((value, index) => {
+    expect(value).toBeCloseTo(expected[index] ?? Number.NaN, digits);
   });
 }
 
 describe('posterior against enumeration', () => {
-  it.each(Array.from({ length: 200 }, (_, place) => place + 1))(
+  it.each(Array.from({ length: 200 }, (_, index) => index + 1))(
     'agrees to 1e-9 on seeded network %i, epochs and treatments included',
     (seed) => {
       const { network, evidence } = randomCase(seed);
@@ -33,8 +33,8 @@ describe('posterior against enumeration', () => {
 
   it('is right with twelve positive findings and leaks of .0005', () => {
     const draw = seeded(12);
-    const causes = Array.from({ length: 12 }, (_, place) => ({ id: `c${place}`, prior: 0.001 }));
-    const findings = Array.from({ length: 12 }, (_, place) => ({ id: `f${place}`, leak: 0.0005 }));
+    const causes = Array.from({ length: 12 }, (_, index) => ({ id: `c${index}`, prior: 0.001 }));
+    const findings = Array.from({ length: 12 }, (_, index) => ({ id: `f${index}`, leak: 0.0005 }));
     const links = causes.flatMap(({ id: cause }) =>
       findings.map(({ id: finding }) => ({ cause, finding, strength: 0.05 + 0.3 * draw() })),
     );
@@ -189,7 +189,7 @@ describe('epochs', () => {
 });
 
 describe('comeback risk', () => {
-  it.each(Array.from({ length: 40 }, (_, place) => place + 1))(
+  it.each(Array.from({ length: 40 }, (_, index) => index + 1))(
     'agrees with enumeration on seeded network %i',
     (seed) => {
       const { network, evidence } = randomCase(seed);
@@ -228,8 +228,8 @@ describe('what posterior refuses', () => {
   });
 
   it('says when there are too many shared positives for one pass', () => {
-    const findings = Array.from({ length: MAX_SHARED_POSITIVES + 1 }, (_, place) => ({
-      id: `f${place}`,
+    const findings = Array.from({ length: MAX_SHARED_POSITIVES + 1 }, (_, index) => ({
+      id: `f${index}`,
       leak: 0.1,
     }));
     const causes = ['a', 'b'].map((id) => ({ id, prior: 0.1 }));

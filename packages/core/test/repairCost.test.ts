@@ -19,7 +19,7 @@ function singleFault(chances: readonly number[]): States {
 
 /** Independent faults, any number of them; none at all is left out. */
 function independentFaults(chances: readonly number[]): States {
-  const sets = Array.from({ length: (1 << chances.length) - 1 }, (_, place) => place + 1);
+  const sets = Array.from({ length: (1 << chances.length) - 1 }, (_, index) => index + 1);
   const masses = sets.map((set) =>
     chances.reduce((product, p, cause) => product * (set & (1 << cause) ? p : 1 - p), 1),
   );
@@ -42,7 +42,7 @@ const costOf = (states: States, costs: readonly number[], order: readonly number
 
 const noLinks = (causes: number) =>
   buildNetwork(
-    Array.from({ length: causes }, (_, place) => ({ id: `c${place}`, prior: 0.5 })),
+    Array.from({ length: causes }, (_, index) => ({ id: `c${index}`, prior: 0.5 })),
     [],
     [],
   );

@@ -41,8 +41,8 @@ describe('the exact order', () => {
     expect(queues.flat().sort()).toEqual([0, 1, 2, 3, 4, 5, 6, 7]);
     const told = queues.map((queue) => {
       let at = 0;
-      return queue.reduce((sum, place) => {
-        const { minutes = 0, weight = 0, due = 0 } = EIGHT[place] ?? {};
+      return queue.reduce((sum, index) => {
+        const { minutes = 0, weight = 0, due = 0 } = EIGHT[index] ?? {};
         at += minutes;
         return sum + weight * Math.max(0, at - due);
       }, 0);

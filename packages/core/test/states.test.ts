@@ -18,8 +18,8 @@ function byPresent(states: States): Map<string, number> {
 
 describe('draws from the joint distribution', () => {
   it.each([
-    ...Array.from({ length: 12 }, (_, place) => ['readings', place + 1, randomCase] as const),
-    ...Array.from({ length: 12 }, (_, place) => ['trials', place + 1, randomTrialCase] as const),
+    ...Array.from({ length: 12 }, (_, index) => ['readings', index + 1, randomCase] as const),
+    ...Array.from({ length: 12 }, (_, index) => ['trials', index + 1, randomTrialCase] as const),
   ])('have the exact chances of whole states, %s, seed %i', (_, seed, make) => {
     const { network, evidence } = make(seed);
     const exact = byPresent(enumerate(network, evidence).states);

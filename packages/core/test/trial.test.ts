@@ -4,7 +4,7 @@ import { expectAsEnumerated } from './enumerate.ts';
 import { randomTrialCase } from './networks.ts';
 
 describe('trials against enumeration of the definition', () => {
-  it.each(Array.from({ length: 120 }, (_, place) => place + 1))(
+  it.each(Array.from({ length: 120 }, (_, index) => index + 1))(
     'agrees to 1e-9 on seeded network %i, cured and not cured, in several epochs',
     (seed) => {
       const { network, evidence } = randomTrialCase(seed);

@@ -57,9 +57,9 @@ export function readQuestion(text: string): Question {
 /** The states named, and what had to be opened before them. */
 function openStates(model: FamilyModel, access: string | readonly string[]): ReadonlySet<string> {
   const named = typeof access === 'string' ? [access] : access;
-  const open = named.flatMap((id, place) => {
+  const open = named.flatMap((id, index) => {
     if (!model.access.some((state) => state.id === id)) {
-      const field = typeof access === 'string' ? 'access' : `access.${place}`;
+      const field = typeof access === 'string' ? 'access' : `access.${index}`;
       throw new QuestionFault(field, `a ${model.family.id} machine has no state "${id}"`);
     }
     return openingChain(model.access, new Set(), id).map((state) => state.id);

@@ -11,8 +11,8 @@ function familyOf(id: string): FamilyModel {
 }
 
 function strengthOf({ network }: FamilyModel, cause: string, finding: string): number {
-  const place = network.causeIndex.get(cause) ?? -1;
-  return strengthByPlace(network, place, network.findingIndex.get(finding) ?? -1);
+  const index = network.causeIndex.get(cause) ?? -1;
+  return strengthByPlace(network, index, network.findingIndex.get(finding) ?? -1);
 }
 
 /** Complaints that speak for a cause; without a strong one, its strongest. */
@@ -96,9 +96,9 @@ describe('every two causes can be told apart by some check', () => {
       cause,
       shown: shownAlone(model, cause),
     }));
-    const alike = causes.flatMap((a, place) =>
+    const alike = causes.flatMap((a, index) =>
       causes
-        .slice(place + 1)
+        .slice(index + 1)
         .filter(
           (b) =>
             ![...a.shown].some(

@@ -141,7 +141,7 @@ describe('marks joined into one likely event', () => {
       }),
       { maxLength: 9 },
     )
-    .map((marks) => marks.map((one, place) => ({ ...one, id: String(place) })));
+    .map((marks) => marks.map((one, index) => ({ ...one, id: String(index) })));
 
   it('puts a mark into one event at most, and none that there was not', () => {
     fc.assert(

@@ -113,7 +113,7 @@ async function rowsOf(shop: string): Promise<Record<string, unknown>> {
         `select * from ${table} where ${table === 'shop' ? 'id' : 'shop_id'} = '${shop}' order by ${table}::text`,
     ),
   );
-  return Object.fromEntries(tables.map((table, place) => [table, results[place]?.rows]));
+  return Object.fromEntries(tables.map((table, index) => [table, results[index]?.rows]));
 }
 
 const ROUTES = (Object.keys(ENDPOINTS) as EndpointName[]).filter(

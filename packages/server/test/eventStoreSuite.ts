@@ -168,7 +168,7 @@ export function eventStoreSuite(name: string, open: () => Promise<StoreUnderTest
       expect(results.every(({ ok }) => ok)).toBe(true);
       const events = await under.store.load(under.shop, ticket);
       expect(events.map(({ seq }) => seq)).toEqual(
-        Array.from({ length: 11 }, (_, place) => place + 1),
+        Array.from({ length: 11 }, (_, index) => index + 1),
       );
       expect(new Set(events.map(({ id }) => id))).toEqual(
         new Set([events[0]?.id, ...drafts.map(({ id }) => id)]),

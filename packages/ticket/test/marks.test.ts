@@ -166,9 +166,9 @@ describe('marks that visits left on a machine', () => {
     fc.assert(
       fc.property(anyVisits, (told) => {
         let last: string | null = null;
-        const visits = told.map((marks, place) =>
+        const visits = told.map((marks, index) =>
           visit(
-            place + 1,
+            index + 1,
             marks.map(({ mark: one, again }) => {
               const seen = { ...one, was: again ? last : null };
               last = one.id;

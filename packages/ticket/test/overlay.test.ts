@@ -42,7 +42,7 @@ describe('a ticket told on', () => {
     expect(projectTicket(before, ticket.id, events).ticket).toEqual(ticket);
     const [first, , ...rest] = events;
     const odd = projectTicket(undefined, ticket.id, first ? [first] : []);
-    const reordered = [first, ...rest].map((event, place) => ({ ...event, seq: place + 1 }));
+    const reordered = [first, ...rest].map((event, index) => ({ ...event, seq: index + 1 }));
     expect(projectTicket(odd, ticket.id, reordered as TicketEvent[]).events).toHaveLength(
       events.length - 1,
     );
@@ -85,7 +85,7 @@ describe('what waits, laid over what is confirmed', () => {
       { words: 'The cord is frayed.' },
       { words: 'It squeaks.' },
     ]);
-    expect(after.events.map(({ seq }) => seq)).toEqual(after.events.map((_, place) => place + 1));
+    expect(after.events.map(({ seq }) => seq)).toEqual(after.events.map((_, index) => index + 1));
   });
 
   it('is told by what was stored where the server decided otherwise', () => {

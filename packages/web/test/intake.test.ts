@@ -66,8 +66,8 @@ describe('the sheet of the counter', () => {
     });
     const idsOf = () => {
       const { ticket, customer, machine, drafts } = intakeOf(full, undefined);
-      const pictures = Array.from({ length: MOST_PHOTOS }, (_, place) =>
-        pictureOf(full, 'f', place),
+      const pictures = Array.from({ length: MOST_PHOTOS }, (_, index) =>
+        pictureOf(full, 'f', index),
       );
       const signed = pictureOf(full, 'f', 'signature');
       return [

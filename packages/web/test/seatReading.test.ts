@@ -123,7 +123,7 @@ describe('what is kept', () => {
   if (!model) throw new Error('no such family');
   const entries = (readings: readonly SeatReading[], target = BACK) =>
     seatEntries(
-      new Map(readings.map((reading, place) => [place + 1, reading])),
+      new Map(readings.map((reading, index) => [index + 1, reading])),
       target,
       model,
       'found',

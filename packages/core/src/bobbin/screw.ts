@@ -51,7 +51,7 @@ export function screwStand(start: number, turns: readonly ClockMinutes[]): Screw
     now: (((start + total) % 60) + 60) % 60,
     total,
     back: total === 0 ? 0 : -total,
-    overQuarter: turns.flatMap((turn, place) => (Math.abs(turn) > MOST_AT_A_TIME ? [place] : [])),
+    overQuarter: turns.flatMap((turn, index) => (Math.abs(turn) > MOST_AT_A_TIME ? [index] : [])),
     overHalf: furthest > MOST_IN_ALL,
   };
 }

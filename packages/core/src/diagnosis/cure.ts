@@ -49,17 +49,17 @@ export function rankForCure(
     Math.min(1, dot(masses, silent) / chance);
   const best = (outcome: Outcome): number =>
     attempts.reduce(
-      (most, attempt, place) =>
+      (most, attempt, index) =>
         Math.max(
           most,
-          worth * chanceIn(outcome, silences[place] as Float64Array) - attempt.minutes,
+          worth * chanceIn(outcome, silences[index] as Float64Array) - attempt.minutes,
         ),
       0,
     );
   const now = asTheyAre(network, states);
   const bestNow = best(now);
-  const tried = attempts.map(({ id, minutes }, place): CureProposal => {
-    const chance = chanceIn(now, silences[place] as Float64Array);
+  const tried = attempts.map(({ id, minutes }, index): CureProposal => {
+    const chance = chanceIn(now, silences[index] as Float64Array);
     return { id, minutes, chance, gain: asMinutes(worth * chance) };
   });
   const walk = new OutcomeWalk(network, states, now);

@@ -119,12 +119,12 @@ export function prepare(network: Network, evidence: Evidence): Prepared {
   });
 
   const treatedIn = treatmentEpochs(network, evidence.treatments);
-  const branches = network.causes.map((cause, place) => {
+  const branches = network.causes.map((cause, index) => {
     const raw = causeBranches(
       network,
-      place,
+      index,
       cause.prior,
-      treatedIn[place] ?? [],
+      treatedIn[index] ?? [],
       byFinding,
       trials,
     );

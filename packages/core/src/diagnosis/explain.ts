@@ -77,14 +77,14 @@ export function weighFindings(
   const places = causes.map((id) => network.causeIndex.get(id) ?? -1);
   const chances = (given: Evidence): number[] => {
     const { beliefs } = posterior(network, given);
-    return places.map((place) => beliefs[place]?.was ?? 0);
+    return places.map((index) => beliefs[index]?.was ?? 0);
   };
   const withAll = chances(evidence);
   const weights = new Map<string, FindingWeight[]>(causes.map((id) => [id, []]));
   for (const { answer, without } of leftOutInTurn(evidence)) {
     const left = chances(without);
-    causes.forEach((id, place) => {
-      const weight = logit(withAll[place] ?? 0) - logit(left[place] ?? 0);
+    causes.forEach((id, index) => {
+      const weight = logit(withAll[index] ?? 0) - logit(left[index] ?? 0);
       weights.get(id)?.push({ ...answer, weight });
     });
   }
@@ -110,8 +110,8 @@ export function unexplainedReadings(network: Network, evidence: Evidence): reado
   const { logEvidence } = posterior(network, evidence);
   return evidence.readings
     .flatMap((reading): Unexplained[] => {
-      const place = network.findingIndex.get(reading.finding);
-      const leak = place === undefined ? 0 : (network.findings[place]?.leak ?? 0);
+      const index = network.findingIndex.get(reading.finding);
+      const leak = index === undefined ? 0 : (network.findings[index]?.leak ?? 0);
       if (!reading.present || leak === 0) return [];
       const denied = posterior(network, {
         ...evidence,

@@ -7,8 +7,8 @@ export function sum(values: Float64Array): number {
 
 export function dot(a: Float64Array, b: Float64Array): number {
   let total = 0;
-  for (let place = 0; place < a.length; place += 1) {
-    total += (a[place] as number) * (b[place] as number);
+  for (let index = 0; index < a.length; index += 1) {
+    total += (a[index] as number) * (b[index] as number);
   }
   return total;
 }

@@ -138,8 +138,8 @@ function multiply(masses: Float64Array, chances: Float64Array, into: Float64Arra
 
 /** Turns a part into the rest of its whole; never a hair below nothing. */
 function takeFrom(whole: Float64Array, part: Float64Array): void {
-  for (let place = 0; place < part.length; place += 1) {
-    part[place] = Math.max(0, (whole[place] as number) - (part[place] as number));
+  for (let index = 0; index < part.length; index += 1) {
+    part[index] = Math.max(0, (whole[index] as number) - (part[index] as number));
   }
 }
 

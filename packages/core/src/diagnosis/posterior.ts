@@ -29,10 +29,10 @@ export function posterior(network: Network, evidence: Evidence): Posterior {
   const { total, was, is } = engine.run();
   assertPossible(total, engine);
   return {
-    beliefs: network.causes.map(({ id }, place) => ({
+    beliefs: network.causes.map(({ id }, index) => ({
       cause: id,
-      was: (was[place] ?? 0) / total,
-      is: (is[place] ?? 0) / total,
+      was: (was[index] ?? 0) / total,
+      is: (is[index] ?? 0) / total,
     })),
     logEvidence: Math.log(total) + engine.logScale,
   };

@@ -100,9 +100,9 @@ export class PosteriorEngine {
   totalWhenPresentNow(factors: readonly number[]): number {
     const weights = this.weights.slice();
     this.causes.forEach(({ first, branches }, cause) => {
-      branches.forEach(({ presentBefore }, place) => {
+      branches.forEach(({ presentBefore }, index) => {
         if (!isNow(presentBefore)) return;
-        weights[first + place] = (weights[first + place] as number) * (factors[cause] ?? 1);
+        weights[first + index] = (weights[first + index] as number) * (factors[cause] ?? 1);
       });
     });
     this.walkForward(weights);
@@ -141,8 +141,8 @@ export class PosteriorEngine {
   ): void {
     let still = 0;
     let moved = false;
-    branches.forEach(({ bits }, place) => {
-      const weight = weights[first + place] as number;
+    branches.forEach(({ bits }, index) => {
+      const weight = weights[first + index] as number;
       if (bits.length === 0) {
         still += weight;
         return;
@@ -168,8 +168,8 @@ export class PosteriorEngine {
     this.causes.forEach(({ first, branches, explains }, cause) => {
       if (explains) return;
       const all = sumOf(weights, first, branches.length);
-      branches.forEach(({ presentBefore }, place) => {
-        add(cause, presentBefore, (total * (weights[first + place] as number)) / all);
+      branches.forEach(({ presentBefore }, index) => {
+        add(cause, presentBefore, (total * (weights[first + index] as number)) / all);
       });
     });
 
@@ -183,8 +183,8 @@ export class PosteriorEngine {
       ahead = ahead.subarray(0, from.length);
       back = back.subarray(0, from.length);
       startBack(back, ahead, branches, weights, first);
-      branches.forEach(({ bits, presentBefore }, place) => {
-        const weight = weights[first + place] as number;
+      branches.forEach(({ bits, presentBefore }, index) => {
+        const weight = weights[first + index] as number;
         if (bits.length > 0) {
           add(cause, presentBefore, plain * this.pullBack(ahead, back, from, bits, weight));
         } else if (presentBefore > 0) {
@@ -257,14 +257,14 @@ function startBack(
   first: number,
 ): void {
   let still = 0;
-  branches.forEach(({ bits }, place) => {
-    if (bits.length === 0) still += weights[first + place] as number;
+  branches.forEach(({ bits }, index) => {
+    if (bits.length === 0) still += weights[first + index] as number;
   });
   for (let set = 0; set < back.length; set += 1) back[set] = still * (ahead[set] as number);
 }
 
 function sumOf(weights: Float64Array, first: number, count: number): number {
   let sum = 0;
-  for (let place = first; place < first + count; place += 1) sum += weights[place] as number;
+  for (let index = first; index < first + count; index += 1) sum += weights[index] as number;
   return sum;
 }

@@ -17,15 +17,15 @@ export function expectedRepairMinutes(
 ): number {
   const until = new Float64Array(order.length);
   let spent = 0;
-  for (let place = 0; place < order.length; place += 1) {
-    spent += minutes[order[place] as number] as number;
-    until[place] = spent;
+  for (let index = 0; index < order.length; index += 1) {
+    spent += minutes[order[index] as number] as number;
+    until[index] = spent;
   }
   // From the last repair back: a state is put right with the last of its causes.
   const counted = new Uint8Array(masses.length);
   let expected = 0;
-  for (let place = order.length - 1; place >= 0; place -= 1) {
-    const having = statesHaving(states, order[place] as number);
+  for (let index = order.length - 1; index >= 0; index -= 1) {
+    const having = statesHaving(states, order[index] as number);
     let mass = 0;
     for (let at = 0; at < having.length; at += 1) {
       const state = having[at] as number;
@@ -33,7 +33,7 @@ export function expectedRepairMinutes(
       counted[state] = 1;
       mass += masses[state] as number;
     }
-    expected += mass * (until[place] as number);
+    expected += mass * (until[index] as number);
   }
   return expected / sum(masses);
 }

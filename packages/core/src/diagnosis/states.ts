@@ -148,10 +148,10 @@ function knownSets(groups: Groups, length: number): Groups {
 function removeAll(items: number[], places: readonly number[]): void {
   let taken = 0;
   let kept = 0;
-  for (let place = 0; place < items.length; place += 1) {
-    if (places[taken] === place) taken += 1;
+  for (let index = 0; index < items.length; index += 1) {
+    if (places[taken] === index) taken += 1;
     else {
-      items[kept] = items[place] as number;
+      items[kept] = items[index] as number;
       kept += 1;
     }
   }
@@ -168,8 +168,8 @@ function join(groups: Groups, set: number, one: number): void {
 function chanceNow(weights: Float64Array, { first, branches }: CauseLayout): number {
   let now = 0;
   let all = 0;
-  branches.forEach(({ presentBefore }, place) => {
-    const weight = weights[first + place] as number;
+  branches.forEach(({ presentBefore }, index) => {
+    const weight = weights[first + index] as number;
     all += weight;
     if (isNow(presentBefore)) now += weight;
   });
@@ -228,9 +228,9 @@ class Ways {
     this.count = 0;
     this.changing = 0;
     this.unchanged = 0;
-    for (let place = 0; place < branches.length; place += 1) {
-      const { bits, presentBefore } = branches[place] as Branch;
-      const weight = weights[first + place] as number;
+    for (let index = 0; index < branches.length; index += 1) {
+      const { bits, presentBefore } = branches[index] as Branch;
+      const weight = weights[first + index] as number;
       if (bits.length === 0 && !isNow(presentBefore)) {
         this.unchanged += weight * (from[set] as number);
         continue;

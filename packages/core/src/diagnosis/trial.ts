@@ -44,7 +44,7 @@ export function trialFactors(network: Network, trial: TrialQuestion): TrialFacto
   for (const id of trial.treats) treated[placeOf(network.causeIndex, id)] = true;
   const tested = new Set(trial.complaints.map((id) => placeOf(network.findingIndex, id)));
   let quiet = 1;
-  for (const place of tested) quiet *= 1 - (network.findings[place]?.leak ?? 0);
+  for (const index of tested) quiet *= 1 - (network.findings[index]?.leak ?? 0);
   return {
     quiet,
     leak: trial.leak,

@@ -52,8 +52,8 @@ export class Worth {
     const { states, stakes } = this;
     const order = this.repairOrder({ chance: total, present });
     const found: number[] = [];
-    for (let place = 0; place < order.length; place += 1) {
-      const cause = order[place] as number;
+    for (let index = 0; index < order.length; index += 1) {
+      const cause = order[index] as number;
       if ((present[cause] as number) >= stakes.sureEnough * total) found.push(cause);
     }
     const silent = dot(masses, this.silentOnceRepaired(found)) / total;

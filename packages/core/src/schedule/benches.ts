@@ -45,16 +45,16 @@ export function bench(person: string, stretches: readonly Stretch[]): Bench {
 
 /** When so many minutes of work are done there; never, when the stretches do not hold them. */
 export function doneAt({ stretches, before }: Bench, work: number): number {
-  const place = firstThat(stretches.length, (at) => (before[at + 1] as number) >= work);
-  const stretch = stretches[place];
-  return stretch ? stretch[0] + work - (before[place] as number) : Number.POSITIVE_INFINITY;
+  const index = firstThat(stretches.length, (at) => (before[at + 1] as number) >= work);
+  const stretch = stretches[index];
+  return stretch ? stretch[0] + work - (before[index] as number) : Number.POSITIVE_INFINITY;
 }
 
 /** Minutes of work that are there until an instant. */
 export function workUntil({ stretches, before }: Bench, instant: number): number {
-  const place = firstThat(stretches.length, (at) => (stretches[at] as Stretch)[1] >= instant);
-  const stretch = stretches[place];
-  return (before[place] as number) + (stretch ? Math.max(0, instant - stretch[0]) : 0);
+  const index = firstThat(stretches.length, (at) => (stretches[at] as Stretch)[1] >= instant);
+  const stretch = stretches[index];
+  return (before[index] as number) + (stretch ? Math.max(0, instant - stretch[0]) : 0);
 }
 
 /** The first place at which something holds that holds from there on; `count` when nowhere. */

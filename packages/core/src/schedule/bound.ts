@@ -111,9 +111,9 @@ function assignedAtSight(
   rowOf: Int32Array,
 ): readonly number[] {
   byColumn.fill(Number.POSITIVE_INFINITY, 1);
-  for (let place = 0; place < costs.length; place += 1) {
-    const column = 1 + (place % size);
-    const cost = costs[place] as number;
+  for (let index = 0; index < costs.length; index += 1) {
+    const column = 1 + (index % size);
+    const cost = costs[index] as number;
     if (cost < (byColumn[column] as number)) byColumn[column] = cost;
   }
   const left: number[] = [];

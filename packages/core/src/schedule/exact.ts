@@ -52,9 +52,9 @@ export function bestSchedule(jobs: readonly Job[], benches: readonly Bench[]): S
   }
   const queues: number[][] = [];
   let left = all;
-  for (let place = benches.length - 1; place >= 0; place -= 1) {
-    const mine = place === 0 ? left : ((taken[place - 1] as Int32Array)[left] as number);
-    queues.unshift(orderOf(mine, (tables[place] as OneBench).last));
+  for (let index = benches.length - 1; index >= 0; index -= 1) {
+    const mine = index === 0 ? left : ((taken[index - 1] as Int32Array)[left] as number);
+    queues.unshift(orderOf(mine, (tables[index] as OneBench).last));
     left &= ~mine;
   }
   return { queues, cost: soFar.cost[all] as number };
@@ -72,7 +72,7 @@ function onOneBench(jobs: readonly Job[], where: Bench): OneBench {
   const cost = new Float64Array(size);
   const last = new Int8Array(size).fill(-1);
   for (let set = 1; set < size; set += 1) {
-    const inSet = jobs.filter((_, place) => set & (1 << place));
+    const inSet = jobs.filter((_, index) => set & (1 << index));
     const done = doneAt(
       where,
       inSet.reduce((sum, { minutes }) => sum + minutes, 0),
@@ -94,9 +94,9 @@ function onOneBench(jobs: readonly Job[], where: Bench): OneBench {
 function orderOf(set: number, last: Int8Array): number[] {
   const order: number[] = [];
   for (let left = set; left !== 0; ) {
-    const place = last[left] as number;
-    order.unshift(place);
-    left &= ~(1 << place);
+    const index = last[left] as number;
+    order.unshift(index);
+    left &= ~(1 << index);
   }
   return order;
 }

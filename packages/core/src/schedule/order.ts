@@ -45,8 +45,8 @@ function queueCost(
   if (!where) return 0;
   let cost = 0;
   let work = 0;
-  for (const place of queue) {
-    const { minutes, due, weight } = jobs[place] as Job;
+  for (const index of queue) {
+    const { minutes, due, weight } = jobs[index] as Job;
     work += minutes;
     if (due === undefined) continue;
     const done = doneAt(where, work);
@@ -76,13 +76,13 @@ function byUrgency(jobs: readonly Job[], benches: readonly Bench[]): Queues {
     if (now === Number.POSITIVE_INFINITY) free = load.indexOf(Math.min(...load));
     let best = -1;
     let most = Number.NEGATIVE_INFINITY;
-    for (const place of left) {
-      const { minutes, due, weight } = jobs[place] as Job;
+    for (const index of left) {
+      const { minutes, due, weight } = jobs[index] as Job;
       const slack = due === undefined ? Number.MAX_VALUE : Math.max(0, due - minutes - now);
       const urgency = (weight / minutes) * Math.exp(-slack / (LOOKAHEAD * mean));
       // Equally urgent (nothing promised): the shorter first.
       const rank = urgency > 0 ? urgency : -minutes;
-      if (rank > most) [best, most] = [place, rank];
+      if (rank > most) [best, most] = [index, rank];
     }
     left.delete(best);
     (queues[free] as number[]).push(best);
@@ -168,6 +168,6 @@ function lateOnes(
 function named(queues: Queues, jobs: readonly Job[], benches: readonly Bench[]): Order['queues'] {
   return queues.map((queue, at) => ({
     person: (benches[at] as Bench).person,
-    jobs: queue.map((place) => jobs[place] as Job),
+    jobs: queue.map((index) => jobs[index] as Job),
   }));
 }

@@ -79,7 +79,7 @@ export function promisesFor(
   const queues = addedUp(order.queues, benches);
   return dues.flatMap((due) => {
     const offers = queues.flatMap((sums) =>
-      placesWorthTrying(sums.jobs, due).map((place) => offerAt(sums, place, job, due)),
+      placesWorthTrying(sums.jobs, due).map((index) => offerAt(sums, index, job, due)),
     );
     const [best] = offers.sort(byMerit);
     return best ? [best] : [];
@@ -114,7 +114,7 @@ function sumsAt(
 /** The job in front of what stands at a place of the queue. */
 function offerAt(
   sums: Sums,
-  place: number,
+  index: number,
   { minutes, spread }: Omit<Job, 'due'>,
   due: number,
 ): PromiseOffer {
@@ -122,11 +122,11 @@ function offerAt(
   const variance = spread ** 2;
   const chance = chanceWithin(
     workUntil(where, due),
-    (means[place] as number) + minutes,
-    (variances[place] as number) + variance,
+    (means[index] as number) + minutes,
+    (variances[index] as number) + variance,
   );
   const pushedLate: { job: Job; before: number; after: number }[] = [];
-  for (let at = place; at < jobs.length; at += 1) {
+  for (let at = index; at < jobs.length; at += 1) {
     const [room, mean, scatter] = sumsAt(sums, at);
     // Most have time enough by far: no tail has to be computed.
     if (mean + minutes + FAR * Math.sqrt(scatter + variance) < room) continue;

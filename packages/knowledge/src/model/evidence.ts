@@ -77,8 +77,8 @@ const MOST_COMPUTED = 12;
 /** How many things to explain an answer adds to the reckoning. */
 function weightOf({ finding, present }: Reading, model: FamilyModel): number {
   if (model.trials.has(model.findings.get(finding)?.check ?? '')) return present ? 1 : 2;
-  const place = model.network.findingIndex.get(finding);
-  const parents = place === undefined ? 0 : (model.network.parents[place]?.length ?? 0);
+  const index = model.network.findingIndex.get(finding);
+  const parents = index === undefined ? 0 : (model.network.parents[index]?.length ?? 0);
   return present && parents > 1 ? 1 : 0;
 }
 

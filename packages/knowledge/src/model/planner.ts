@@ -71,9 +71,9 @@ export function planNext(model: FamilyModel, situation: Situation): Planned {
   const ranked = rankChecks(model.network, states, candidatesOf(model, situation), stakes);
   const checks = situation.plan === 'full-sweep' ? inSweepOrder(model, ranked) : ranked;
   const order = repairOrder(asTheyAre(model.network, states).present, 1, stakes.repairMinutes);
-  const repairs = [...order].flatMap((place) => {
-    const cause = model.network.causes[place];
-    return cause ? [{ cause: cause.id, minutes: minutes(stakes.repairMinutes[place] ?? 0) }] : [];
+  const repairs = [...order].flatMap((index) => {
+    const cause = model.network.causes[index];
+    return cause ? [{ cause: cause.id, minutes: minutes(stakes.repairMinutes[index] ?? 0) }] : [];
   });
   const byRisk = ranked.toSorted((a, b) => riskPerMinute(b) - riskPerMinute(a));
   return {

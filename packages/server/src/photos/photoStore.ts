@@ -43,7 +43,7 @@ export class PhotoStore {
     const old = await Promise.all(
       photos.map(async (photo) => (await stat(this.path(shop, photo))).mtime < instant),
     );
-    return photos.filter((_, place) => old[place]);
+    return photos.filter((_, index) => old[index]);
   }
 
   async has(shop: string, photo: string): Promise<boolean> {

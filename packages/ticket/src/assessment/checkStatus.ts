@@ -16,8 +16,8 @@ export function checkOutcome(ticket: Ticket, model: FamilyModel, checkId: string
   if (!check) return { done: false, normal: false };
   const causes = new Set(
     check.findings.flatMap(({ id }) => {
-      const place = model.network.findingIndex.get(id);
-      const parents = place === undefined ? [] : (model.network.parents[place] ?? []);
+      const index = model.network.findingIndex.get(id);
+      const parents = index === undefined ? [] : (model.network.parents[index] ?? []);
       return parents.map(({ cause }) => model.network.causes[cause]?.id);
     }),
   );

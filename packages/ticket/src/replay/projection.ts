@@ -19,7 +19,7 @@ export function projectTicket(
   events: readonly TicketEvent[],
 ): TicketProjection {
   const follows =
-    before?.ticket.id === id && before.events.every((event, place) => isSame(event, events[place]));
+    before?.ticket.id === id && before.events.every((event, index) => isSame(event, events[index]));
   const ticket = follows
     ? events.slice(before.events.length).reduce(applyTicketEvent, before.ticket)
     : foldTicket(id, events);
@@ -30,7 +30,7 @@ export function projectTicket(
 export function isSameProjection(projection: TicketProjection, other: TicketProjection): boolean {
   return (
     projection.events.length === other.events.length &&
-    projection.events.every((event, place) => isSame(event, other.events[place]))
+    projection.events.every((event, index) => isSame(event, other.events[index]))
   );
 }
 

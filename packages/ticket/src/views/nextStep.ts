@@ -136,8 +136,8 @@ function isInProof({ performedActions, answers }: Ticket, model: FamilyModel): b
 
 /** Some cause shows it. "The fault is gone" and the good known design are no fault's sign. */
 function isWrong({ network }: FamilyModel, finding: string): boolean {
-  const place = network.findingIndex.get(finding);
-  return place !== undefined && (network.parents[place] ?? []).length > 0;
+  const index = network.findingIndex.get(finding);
+  return index !== undefined && (network.parents[index] ?? []).length > 0;
 }
 
 function closing(ticket: Ticket): NextStep {

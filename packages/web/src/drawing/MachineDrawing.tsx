@@ -109,7 +109,7 @@ function Head({
       <circle cx="118" cy="108" r="4" />
       <path d="M90 168q7 12 15 0" strokeWidth="2.6" />
       <path d="M60 96L74 80" strokeWidth="4" />
-      {Array.from({ length: needles }, (_, place) => place * 12).map((shift) => (
+      {Array.from({ length: needles }, (_, index) => index * 12).map((shift) => (
         <g key={shift} transform={`translate(${-shift} 0)`}>
           <rect x="76" y="204" width="8" height="24" fill="var(--paper)" />
           <rect x="72" y="226" width="16" height="9" rx="2" fill="var(--sunk)" />

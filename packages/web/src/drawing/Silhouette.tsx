@@ -98,11 +98,11 @@ export function Silhouette({
   const outline = OUTLINES[family] ?? OUTLINES['front-loading'] ?? [];
   return (
     <svg viewBox="-2 0 124 88" className="w-full" aria-hidden="true">
-      {outline.map((path, place) => (
+      {outline.map((path, index) => (
         <path
           key={path}
           d={path}
-          fill={place < 2 ? 'var(--paper)' : 'none'}
+          fill={index < 2 ? 'var(--paper)' : 'none'}
           stroke={accent ? 'var(--hazard)' : 'var(--edge)'}
           strokeWidth="2"
           strokeLinejoin="round"

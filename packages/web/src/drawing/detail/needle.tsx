@@ -54,8 +54,8 @@ export function ClampDetail() {
   const words = m.drawing.clamp;
   return (
     <Sheet account={words.account}>
-      {[60, 170].map((x, place) => {
-        const low = place * 18;
+      {[60, 170].map((x, index) => {
+        const low = index * 18;
         return (
           <g key={x} transform={`translate(${x} 0)`}>
             <path d="M-22 14H22V70H-22Z" fill="var(--sunk)" />

@@ -49,8 +49,8 @@ export function NeedleViews({ shape, low, scarf, account }: NeedleViewsProps) {
       strokeLinecap="round"
       className="shrink-0"
     >
-      {VIEW_NAMES.map((view, place) => (
-        <g key={view} transform={`translate(${HALF * (2 * place + 1)} 0)`} data-view={view}>
+      {VIEW_NAMES.map((view, index) => (
+        <g key={view} transform={`translate(${HALF * (2 * index + 1)} 0)`} data-view={view}>
           <OneView shape={shape} view={view} low={low} scarf={scarf} />
           <text
             y={height - ABOVE + 2.8}

@@ -22,8 +22,8 @@ export function PiecesView({
   const { system } = shape;
   const drawn = { ...shape, system: { ...system, whole: whole as typeof system.whole } };
   const [eyeTop, eyeEnd] = eyeSpan(drawn);
-  const starts = pieces.map((_, place) =>
-    pieces.slice(0, place).reduce((sum, one) => sum + one, 0),
+  const starts = pieces.map((_, index) =>
+    pieces.slice(0, index).reduce((sum, one) => sum + one, 0),
   );
   const r = system.shank / 2;
   const words = instruments.needle.drawing;
@@ -51,31 +51,31 @@ export function PiecesView({
         <path d={bladeOutline(drawn, 'side', 90)} transform="rotate(-90)" />
       </g>
       <g clipPath="url(#whole-needle)" stroke="none">
-        {pieces.map((length, place) => (
+        {pieces.map((length, index) => (
           <rect
             // biome-ignore lint/suspicious/noArrayIndexKey: pieces differ by their position alone
-            key={place}
-            data-piece={place + 1}
-            x={starts[place]}
+            key={index}
+            data-piece={index + 1}
+            x={starts[index]}
             y={-1.4}
             width={length}
             height={2.8}
-            fill={FILLS[place % 2]}
+            fill={FILLS[index % 2]}
           />
         ))}
       </g>
-      {pieces.map((length, place) => (
+      {pieces.map((length, index) => (
         <text
           // biome-ignore lint/suspicious/noArrayIndexKey: as above
-          key={place}
-          x={(starts[place] ?? 0) + length / 2}
+          key={index}
+          x={(starts[index] ?? 0) + length / 2}
           y={-1.5}
           textAnchor="middle"
           fontSize="0.95"
           fill="var(--ink)"
           stroke="none"
         >
-          {place + 1}
+          {index + 1}
         </text>
       ))}
       <ellipse

@@ -80,7 +80,7 @@ function scarfEdge(
 }
 
 function path(points: readonly (readonly [number, number])[]): string {
-  return `${points.map(([x, y], place) => `${place === 0 ? 'M' : 'L'}${round(x)} ${round(y)}`).join('')}Z`;
+  return `${points.map(([x, y], index) => `${index === 0 ? 'M' : 'L'}${round(x)} ${round(y)}`).join('')}Z`;
 }
 
 const round = (value: number): number => Math.round(value * 1000) / 1000;

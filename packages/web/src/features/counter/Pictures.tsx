@@ -19,8 +19,8 @@ export function Pictures({
   const [unreadable, setUnreadable] = useState(false);
   const words = m.counter.pictures;
   const photos = pictures.filter(({ place }) => place !== 'signature');
-  const free = Array.from({ length: MOST_PHOTOS }, (_, place) => place).find(
-    (place) => !photos.some((one) => one.place === place),
+  const free = Array.from({ length: MOST_PHOTOS }, (_, index) => index).find(
+    (index) => !photos.some((one) => one.place === index),
   );
   const add = async (file: File | undefined) => {
     if (!file || free === undefined) return;

@@ -41,9 +41,9 @@ function Code({ text }: { readonly text: string }) {
   const { modules } = create(text, { errorCorrectionLevel: 'M' });
   const QUIET = 4;
   const side = modules.size + 2 * QUIET;
-  const dark = Array.from(modules.data).flatMap((bit, place) =>
+  const dark = Array.from(modules.data).flatMap((bit, index) =>
     bit
-      ? [`M${(place % modules.size) + QUIET} ${Math.floor(place / modules.size) + QUIET}h1v1h-1z`]
+      ? [`M${(index % modules.size) + QUIET} ${Math.floor(index / modules.size) + QUIET}h1v1h-1z`]
       : [],
   );
   return (

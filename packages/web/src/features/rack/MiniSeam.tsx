@@ -24,12 +24,12 @@ export function MiniSeam({ seen, done, owed, closed }: MiniSeamProps) {
       role="img"
       aria-label={`${m.rack.entries(seen, done)}${owed > 0 ? `, ${m.rack.owed(owed)}` : ''}`}
     >
-      {Array.from({ length: stitches }, (_, place) => (
+      {Array.from({ length: stitches }, (_, index) => (
         <line
           // biome-ignore lint/suspicious/noArrayIndexKey: stitches have no other name
-          key={place}
-          x1={place * STITCH + 2}
-          x2={place * STITCH + 10}
+          key={index}
+          x1={index * STITCH + 2}
+          x2={index * STITCH + 10}
           y1="7"
           y2="7"
           stroke={closed ? 'var(--below)' : 'var(--above)'}
@@ -37,11 +37,11 @@ export function MiniSeam({ seen, done, owed, closed }: MiniSeamProps) {
           strokeLinecap="round"
         />
       ))}
-      {Array.from({ length: gaps }, (_, place) => (
+      {Array.from({ length: gaps }, (_, index) => (
         <circle
           // biome-ignore lint/suspicious/noArrayIndexKey: gaps have no other name
-          key={place}
-          cx={end + place * STITCH + 6}
+          key={index}
+          cx={end + index * STITCH + 6}
           cy="7"
           r="4"
           fill="none"

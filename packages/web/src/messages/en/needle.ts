@@ -267,7 +267,7 @@ export const needle = {
     whole: 'A whole one of its kind, mm',
     piece: 'Next piece, mm',
     add: 'Lay it down',
-    takeOff: (place: number, length: string) => `${place}: ${length} mm, take it off`,
+    takeOff: (index: number, length: string) => `${index}: ${length} mm, take it off`,
     laid: (laid: string, whole: string) => `${laid} of ${whole} mm laid`,
     missing: (missing: string) => `${missing} mm are missing`,
     isWhole: 'It is whole (within half a millimetre).',

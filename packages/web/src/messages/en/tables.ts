@@ -57,7 +57,7 @@ export const tables = {
   noCaseMoves: 'No worked case comes out otherwise.',
   worse: 'worse',
   better: 'better',
-  place: (place: number) => `place ${place}`,
+  place: (index: number) => `place ${index}`,
   caution: (count: number) =>
     count === 1
       ? 'One worked case would no longer be told rightly.'

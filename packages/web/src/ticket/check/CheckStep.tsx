@@ -136,12 +136,12 @@ function Preparation({ check, onChooseCheck }: CheckStepProps) {
   if (gates.length > 0) {
     return (
       <StepList heading={words.gate}>
-        {gates.map((gate, place) => {
+        {gates.map((gate, index) => {
           const [, kind, id = ''] = /^(check|action):([a-z0-9-]+)/.exec(gate) ?? [];
           return (
             <AnswerButton
               key={gate}
-              digit={place + 1}
+              digit={index + 1}
               text={
                 kind === 'check' ? words.gateCheck(gateWords(model, gate)) : gateWords(model, gate)
               }
@@ -260,10 +260,10 @@ export function Answers({
     <div className="flex max-w-xl flex-col gap-2">
       {!oneTap && <p className="text-sm text-quiet">{words.severalSeen}</p>}
       <AnswerButton digit={1} text={check.normal} onPress={() => log(new Set())} sound low={low} />
-      {check.findings.map(({ id, answer }, place) => (
+      {check.findings.map(({ id, answer }, index) => (
         <AnswerButton
           key={id}
-          digit={place + 2}
+          digit={index + 2}
           text={answer}
           low={low}
           pressed={oneTap ? undefined : seen.has(id)}

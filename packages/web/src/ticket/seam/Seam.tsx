@@ -48,8 +48,8 @@ export const Seam = memo(function Seam() {
 
   const open = ticket.status === 'open';
   const isReachable = entries.some(({ id }) => id === focused) ? focused : entries.at(-1)?.id;
-  const mayTakeBack = (place: number): boolean => {
-    const event = events[place];
+  const mayTakeBack = (index: number): boolean => {
+    const event = events[index];
     if (!open || !event || !mayBeCorrected(event.type) || ticket.corrected.has(event.id)) {
       return false;
     }
@@ -68,15 +68,15 @@ export const Seam = memo(function Seam() {
         className="contain-layout relative overflow-x-auto border-t border-rule pt-2"
       >
         <ol className="flex w-max min-w-full px-5" aria-label={m.seam.keys} onKeyDown={moveAlong}>
-          {entries.map((entry, place) => (
+          {entries.map((entry, index) => (
             <li key={entry.id} className="w-40 shrink-0">
               <SeamStitch
                 entry={entry}
                 person={people.get(entry.person)}
-                first={place === 0}
+                first={index === 0}
                 reachable={entry.id === isReachable}
                 onFocus={setFocused}
-                onTakeBack={mayTakeBack(place) ? takeBack : undefined}
+                onTakeBack={mayTakeBack(index) ? takeBack : undefined}
               />
             </li>
           ))}

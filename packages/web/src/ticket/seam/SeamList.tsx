@@ -41,10 +41,10 @@ function Listed({
     <>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a place that scrolls must take the keys */}
       <ol className="overflow-y-auto" tabIndex={0}>
-        {latestFirst.map((entry, place) => {
+        {latestFirst.map((entry, index) => {
           const { id, photo, side, text, at, state, begins, person } = entry;
           // The one after it began a day of its own: this one is the last of its day.
-          const isDaysLast = latestFirst[place - 1]?.newDay ?? true;
+          const isDaysLast = latestFirst[index - 1]?.newDay ?? true;
           return (
             <li key={id}>
               {isDaysLast && (

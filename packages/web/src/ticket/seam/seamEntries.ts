@@ -46,7 +46,7 @@ export function seamEntries(
   const crossed = new Set(contested.flatMap(({ answers }) => answers.map(({ seq }) => seq)));
   const begins = statesBegun(ticket);
   const late = new Set(lateEntries(ticket).map(({ id }) => id));
-  return events.map((event, place) => ({
+  return events.map((event, index) => ({
     id: event.id,
     ...describe(event, model, ticket, money),
     at: event.observedAt,
@@ -60,7 +60,7 @@ export function seamEntries(
     begins: begins.get(event.seq),
     late: late.has(event.id),
     photo: event.type === 'photo-kept' ? event.body.photo : undefined,
-    newDay: isNewDay(events[place - 1], event),
+    newDay: isNewDay(events[index - 1], event),
   }));
 }
 

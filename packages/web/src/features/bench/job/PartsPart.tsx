@@ -34,9 +34,9 @@ export function PartsPart() {
               )}
             </li>
           ))}
-        {life.parts.map((part, place) => (
+        {life.parts.map((part, index) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: parts have no other name and stay in order
-          <li key={place} className="py-1">
+          <li key={index} className="py-1">
             {words.fitted(part.count, part.words, money.say(part.count * part.each))}
           </li>
         ))}

@@ -59,10 +59,10 @@ export function RepairStep({
       <div className="mt-4">
         {mayWork ? (
           <StepList heading={words.didIt}>
-            {actions.map((action, place) => (
+            {actions.map((action, index) => (
               <AnswerButton
                 key={action.id}
-                digit={place + 1}
+                digit={index + 1}
                 text={`${action.title}, ${write.minutes(action.minutes)} ${words.minutes}`}
                 onPress={() => record('action-done', { action: action.id })}
               />
@@ -183,10 +183,10 @@ export function ActionStep({
       <div className="mt-4">
         {mayWork ? (
           <StepList heading={m.bench.step.didIt}>
-            {offered.map((action, place) => (
+            {offered.map((action, index) => (
               <AnswerButton
                 key={action.id}
-                digit={place + 1}
+                digit={index + 1}
                 text={action.title}
                 onPress={() =>
                   action.needsReason

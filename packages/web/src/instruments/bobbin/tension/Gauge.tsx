@@ -112,7 +112,7 @@ function Trace({
   const y = (force: number) => TALL - Math.max(0, Math.min(TALL, force));
   const points = samples
     .slice(-SHOWN)
-    .map(({ force }, place) => `${place * 2} ${y(force).toFixed(1)}`);
+    .map(({ force }, index) => `${index * 2} ${y(force).toFixed(1)}`);
   const [low, high] = [least ?? 0, most ?? TALL];
   return (
     <svg

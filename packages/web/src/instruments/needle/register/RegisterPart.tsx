@@ -53,7 +53,7 @@ export function RegisterPart() {
           <Choices
             legend={words.heads}
             value={at}
-            options={Array.from({ length: count }, (_, place) => [place + 1, String(place + 1)])}
+            options={Array.from({ length: count }, (_, index) => [index + 1, String(index + 1)])}
             onChoose={setAt}
           />
         )}

@@ -34,7 +34,7 @@ export function HeadRow({
     <fieldset className="mb-3">
       <legend className="font-semibold">{words.needles}</legend>
       <div className="mt-1 flex flex-wrap gap-1">
-        {Array.from({ length: count }, (_, place) => place + 1).map((at) => {
+        {Array.from({ length: count }, (_, index) => index + 1).map((at) => {
           const state = stateOf(readings.get(at), target);
           return (
             <button

@@ -77,7 +77,7 @@ export function SeatPart() {
   const othersRight = () =>
     setReadings(
       new Map(
-        Array.from({ length: count }, (_, place) => place + 1).map((position) => [
+        Array.from({ length: count }, (_, index) => index + 1).map((position) => [
           position,
           readings.get(position) ?? rightReading(target),
         ]),
