@@ -117,7 +117,7 @@ function minutesLeft(family: string) {
     const { ticket } = pendingOverlay()(
       'bench',
       [],
-      draftsOf(truth, model, at).map((draft) => ({ command: draft, actor })),
+      commandsOf(truth, model, at).map((command) => ({ command, actor })),
       SHIPPED,
     );
     const told = workLeftOn(ticket, model, assess(ticket, model));
@@ -143,7 +143,7 @@ function minutesLeft(family: string) {
 }
 
 /** Taking in, and what the customer said of the machine. */
-function draftsOf(truth: Truth, model: FamilyModel, at: number): readonly TicketCommand[] {
+function commandsOf(truth: Truth, model: FamilyModel, at: number): readonly TicketCommand[] {
   const common = { epoch: 0, observedAt: '2026-03-02T10:00:00.000Z', device: 'bench' };
   const id = (digit: number) =>
     `00000000-0000-4000-8000-${String(at * 10 + digit).padStart(12, '0')}`;

@@ -64,7 +64,7 @@ export class DemoBench {
     const { id: person, role } = DEMO_PEOPLE[by];
     const actor: Actor = { person, role };
     this.count += 1;
-    const draft = newCommand(type, command, {
+    const entered = newCommand(type, command, {
       id: idOf(`${this.ticket} ${this.count}`),
       epoch: (await this.now()).epoch,
       observedAt: this.at.toISOString(),
@@ -75,7 +75,7 @@ export class DemoBench {
       {
         shop: DEMO_SHOP.id,
         ticket: this.ticket,
-        drafts: [draft],
+        commands: [entered],
         actor,
         ...known,
       },

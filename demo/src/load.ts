@@ -91,7 +91,7 @@ async function propose(store: EventStore, { now }: DemoTime): Promise<void> {
     {
       shop: DEMO_SHOP.id,
       actor: { person, role },
-      draft: {
+      command: {
         id: idOf('proposal'),
         type: 'change-proposed',
         command: {

@@ -1,7 +1,7 @@
 import { demoTicketId } from '@nodo/demo';
 import type { ElementHandle } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
-import { noteDraft, signedIn } from '../../scripts/lib/testClient.mjs';
+import { noteCommand, signedIn } from '../../scripts/lib/testClient.mjs';
 import { useStage } from './stage.ts';
 
 const { screen, stage } = useStage();
@@ -128,7 +128,7 @@ describe('at the bench', () => {
     // Made at another screen: this one hears of them as they come.
     const tavi = await signedIn(stage().url, 'tavi', 'needle-tavi');
     for (let note = (await stitches()) + 1; note < 80; note += 1) {
-      expect((await tavi.record(ticket, noteDraft(`n${note}`))).status).toBe(200);
+      expect((await tavi.record(ticket, noteCommand(`n${note}`))).status).toBe(200);
     }
     await odren.note('n80');
     await expect.poll(stitches).toBeGreaterThanOrEqual(80);

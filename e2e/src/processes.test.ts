@@ -4,7 +4,7 @@ import { ADDRESSES } from '@nodo/api';
 import { demoTicketId } from '@nodo/demo';
 import type { TicketEvent } from '@nodo/ticket';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { noteDraft, signedIn, takeIn } from '../../scripts/lib/testClient.mjs';
+import { noteCommand, signedIn, takeIn } from '../../scripts/lib/testClient.mjs';
 import { type Address, addressFor } from './address.ts';
 import { useStage } from './stage.ts';
 
@@ -43,9 +43,9 @@ describe('two server processes on one database', () => {
     const there = await signedIn(beside.url, 'tavi', 'needle-tavi');
     const ticket = await takeIn(here, 7_001);
     const [hears, alsoHears] = [await hearing(here), await hearing(there)];
-    await here.record(ticket, noteDraft('taken in at one'));
+    await here.record(ticket, noteCommand('taken in at one'));
     await expect.poll(alsoHears.said).toContain('taken in at one');
-    await there.record(ticket, noteDraft('taken in at the other'));
+    await there.record(ticket, noteCommand('taken in at the other'));
     await expect.poll(hears.said).toContain('taken in at the other');
     await there.post(ADDRESSES.lookAt.path, { ticket, check: 'winder' });
     await expect.poll(hears.said).toMatch(/"presence".*"check":"winder"/);
@@ -56,7 +56,7 @@ describe('two server processes on one database', () => {
     const here = await signedIn(stage().url, 'halle', 'needle-halle');
     const there = here.at(beside.url);
     const ticket = await takeIn(here, 7_002);
-    const drafts = Array.from({ length: 40 }, (_, index) => noteDraft(`note ${index}`));
+    const drafts = Array.from({ length: 40 }, (_, index) => noteCommand(`note ${index}`));
     // Each goes to both at once: what a screen does whose answer was lost.
     const answers = await Promise.all(
       drafts.map((draft) =>

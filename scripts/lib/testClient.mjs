@@ -75,7 +75,7 @@ function screenWith(url, cookie) {
 }
 
 /** A note as a screen would send it. @param {string} words */
-export const noteDraft = (words) => ({
+export const noteCommand = (words) => ({
   id: randomUUID(),
   type: 'observation-noted',
   command: { words },

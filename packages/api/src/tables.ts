@@ -21,7 +21,7 @@ export const listCandidates = defineEndpoint({
   answer: z.array(candidate),
 });
 
-/** Proposes, accepts or withdraws a change. Sending the same draft again answers with the stored event. */
+/** Proposes, accepts or withdraws a change. Sending the same command again answers with the stored event. */
 export const recordTableEvent = defineEndpoint({
   ...ADDRESSES.recordTableEvent,
   roles: LEADS,

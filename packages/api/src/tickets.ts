@@ -57,7 +57,7 @@ export const readTicket = defineEndpoint({
   answer: ticketFile,
 });
 
-/** Records one event. Sending the same draft again answers with the stored event. */
+/** Records one event. Sending the same command again answers with the stored event. */
 export const recordEvent = defineEndpoint({
   ...ADDRESSES.recordEvent,
   roles: EVERY_ROLE,

@@ -1,7 +1,7 @@
 import { refuse } from '@nodo/kernel';
 import { describe, expect, it } from 'vitest';
 import { enteredOn, outbox } from '../src/index.ts';
-import { draftOf, entry, frameOf, ODREN, stopTheTimers, TAVI, TICKET, World } from './world.ts';
+import { commandOf, entry, frameOf, ODREN, stopTheTimers, TAVI, TICKET, World } from './world.ts';
 
 stopTheTimers();
 
@@ -17,7 +17,7 @@ async function atTicket(world: World, leads = true) {
   if (leads) world.stream.onOpen();
   await world.pass(0);
   const enter = (words: string, person = ODREN.id) => {
-    const draft = draftOf(words);
+    const draft = commandOf(words);
     client.store.dispatch(outbox.actions.added({ ticket: TICKET, draft, person }));
     return draft;
   };
@@ -128,7 +128,7 @@ describe('what is entered', () => {
 
   it('that cannot be read from the disk does not hide the rest, and stays where it is', async () => {
     const world = new World();
-    const kept = { ticket: TICKET, draft: draftOf('good'), person: ODREN.id };
+    const kept = { ticket: TICKET, draft: commandOf('good'), person: ODREN.id };
     world.stored.set('nodo.outbox.broken', '{"ticket":');
     world.stored.set('nodo.outbox.odd', '{"ticket":"27"}');
     world.stored.set('nodo.outbox.good', JSON.stringify(kept));
@@ -142,7 +142,7 @@ describe('what is entered', () => {
 
   it('of a kind that this version does not know waits in the tray, with the reason', async () => {
     const world = new World();
-    const draft = { ...draftOf('from another version'), type: 'machine-polished' };
+    const draft = { ...commandOf('from another version'), type: 'machine-polished' };
     const kept = { ticket: TICKET, draft, person: ODREN.id };
     world.stored.set(`nodo.outbox.${draft.id}`, JSON.stringify(kept));
     const { entries } = await atTicket(world);

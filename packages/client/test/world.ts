@@ -93,7 +93,7 @@ export function frameOf(event: TicketEvent): LiveFrame {
   return { kind: 'events', ticket, events: [event], rack: rackLine(seq, { ticket }) };
 }
 
-export function draftOf(words: string) {
+export function commandOf(words: string) {
   return {
     id: crypto.randomUUID(),
     type: 'observation-noted' as const,

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { ADDRESSES, type DocumentKind, type EndpointName, pathTo } from '@nodo/api';
 import { NEW_SHOP_PROFILE, newCustomerProfile, newMachineProfile } from '@nodo/shop';
 import { jpeg } from './jpeg.ts';
-import { draftOf, intakeDraft, needleDraft, proposalDraft } from './shop.ts';
+import { commandOf, intakeCommand, needleEntry, proposalCommand } from './shop.ts';
 
 /** What calls are about. */
 export interface Named {
@@ -96,12 +96,12 @@ export function callsAbout(ids: Named): Calls {
     listTickets: () => ({ path: ADDRESSES.listTickets.path }),
     takeIn: () => ({
       path: ADDRESSES.takeIn.path,
-      body: { ticket: randomUUID(), customer: null, drafts: [intakeDraft()] },
+      body: { ticket: randomUUID(), customer: null, drafts: [intakeCommand()] },
     }),
     readTicket: () => ({ path: pathTo('readTicket', { ticket: ids.ticket }) }),
     recordEvent: () => ({
       path: pathTo('recordEvent', { ticket: ids.ticket }),
-      body: draftOf('findings-recorded', { check: 'winder', answers: { 'winder-on': 'no' } }),
+      body: commandOf('findings-recorded', { check: 'winder', answers: { 'winder-on': 'no' } }),
     }),
     keepPhoto: () => ({
       path: pathTo('keepPhoto', { ticket: ids.ticket }),
@@ -114,7 +114,7 @@ export function callsAbout(ids: Named): Calls {
     listCandidates: () => ({ path: ADDRESSES.listCandidates.path }),
     recordTableEvent: () => ({
       path: ADDRESSES.recordTableEvent.path,
-      body: proposalDraft({ kind: 'how-often', cause: 'needle-low', perMille: 61 }),
+      body: proposalCommand({ kind: 'how-often', cause: 'needle-low', perMille: 61 }),
     }),
     readPaper: () => ({
       path: pathTo('readPaper', { ticket: ids.ticket, paper: ids.paper }),
@@ -144,7 +144,7 @@ export function callsAbout(ids: Named): Calls {
     readNeedles: () => ({ path: pathTo('readNeedles', { machine: ids.machine }) }),
     registerNeedle: () => ({
       path: pathTo('registerNeedle', { machine: ids.machine }),
-      body: needleDraft(),
+      body: needleEntry(),
     }),
     changeMachine: () => ({
       path: pathTo('changeMachine', { machine: ids.machine }),

@@ -8,7 +8,7 @@ import { connect, withShop } from '../src/index.ts';
 import { ok, record, useCounter } from './counter.ts';
 import { jpeg } from './jpeg.ts';
 import { Client } from './server.ts';
-import { intakeDraft } from './shop.ts';
+import { intakeCommand } from './shop.ts';
 
 const shop = useCounter();
 const { takenIn, found, rackLine } = shop;
@@ -149,7 +149,7 @@ describe('a machine', () => {
     await ok(shop.counter, 'POST', '/api/tickets', {
       ticket: randomUUID(),
       customer: buyer,
-      drafts: [intakeDraft({ machine, customer: buyer.id })],
+      drafts: [intakeCommand({ machine, customer: buyer.id })],
     });
     const file = await ok<MachineFile>(shop.counter, 'GET', `/api/machines/${machine}`);
     expect(file).toMatchObject({ customerName: 'Ottilie Krahn', visits: [{}, {}] });
@@ -164,7 +164,7 @@ describe('a machine', () => {
       ticket: randomUUID(),
       customer: null,
       drafts: [
-        intakeDraft({
+        intakeCommand({
           customer: first.customer,
           machine: first.machine,
           comebackOf: first.ticket,

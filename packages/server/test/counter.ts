@@ -4,7 +4,7 @@ import { newCustomerProfile, newMachineProfile } from '@nodo/shop';
 import type { RackEntry } from '@nodo/ticket';
 import { afterAll, beforeAll, expect } from 'vitest';
 import { Client, startTestServer, type TestServer } from './server.ts';
-import { draftOf, intakeDraft } from './shop.ts';
+import { commandOf, intakeCommand } from './shop.ts';
 
 interface Taken {
   readonly ticket: string;
@@ -26,9 +26,9 @@ export async function ok<Answer>(
 export const record = (
   client: Client,
   ticket: string,
-  type: Parameters<typeof draftOf>[0],
+  type: Parameters<typeof commandOf>[0],
   command: object,
-) => ok(client, 'POST', `/api/tickets/${ticket}/events`, draftOf(type, command));
+) => ok(client, 'POST', `/api/tickets/${ticket}/events`, commandOf(type, command));
 
 /** A server with a shop for one test file, and what is done at its counter. */
 export function useCounter() {
@@ -67,7 +67,7 @@ export function useCounter() {
         customer: { id: taken.customer, ...newCustomerProfile(name, phone) },
         machine: { id: taken.machine, card: { ...newMachineProfile('drop-in', label), serial } },
         drafts: [
-          intakeDraft({ label, customer: taken.customer, machine: taken.machine, ...first }),
+          intakeCommand({ label, customer: taken.customer, machine: taken.machine, ...first }),
         ],
       });
       return taken;

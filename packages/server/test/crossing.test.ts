@@ -16,7 +16,7 @@ import { callsAbout, type Named, NOTHING } from './calls.ts';
 import { asSuper } from './database.ts';
 import { jpeg } from './jpeg.ts';
 import { Client, startTestServer, type TestServer } from './server.ts';
-import { draftOf, intakeDraft, needleDraft, proposalDraft } from './shop.ts';
+import { commandOf, intakeCommand, needleEntry, proposalCommand } from './shop.ts';
 
 /** Stands in every text of the one shop, so that it is found wherever it leaks to. */
 const MARK = 'quillwort';
@@ -63,16 +63,18 @@ async function filledShop(): Promise<Named> {
     ticket,
     customer,
     machine,
-    drafts: [intakeDraft({ label: MARK, words: MARK, customer: customer.id, machine: machine.id })],
+    drafts: [
+      intakeCommand({ label: MARK, words: MARK, customer: customer.id, machine: machine.id }),
+    ],
   });
   expect(taken.ticket).toBe(ticket);
   const { photo } = await post<{ photo: string }>(
     `/api/tickets/${ticket}/photos`,
     jpeg({ width: 8, height: 6 }),
   );
-  const record = (draft: object) => post(`/api/tickets/${ticket}/events`, draft);
-  await record(draftOf('photo-kept', { photo, words: MARK }));
-  await record(draftOf('observation-noted', { words: MARK }));
+  const record = (entry: object) => post(`/api/tickets/${ticket}/events`, entry);
+  await record(commandOf('photo-kept', { photo, words: MARK }));
+  await record(commandOf('observation-noted', { words: MARK }));
   const { link, token } = await post<{ link: { id: string }; token: string }>(
     `/api/tickets/${ticket}/links`,
     { days: 7 },
@@ -84,10 +86,10 @@ async function filledShop(): Promise<Named> {
   });
   await post(
     ADDRESSES.recordTableEvent.path,
-    proposalDraft({ kind: 'how-often', cause: 'needle-low', perMille: 61 }, `Counted: ${MARK}`),
+    proposalCommand({ kind: 'how-often', cause: 'needle-low', perMille: 61 }, `Counted: ${MARK}`),
   );
   const register = pathTo('registerNeedle', { machine: machine.id });
-  await post(register, needleDraft({ needle: { ...SHARP_80, system: MARK } }));
+  await post(register, needleEntry({ needle: { ...SHARP_80, system: MARK } }));
   await post(ADDRESSES.changeShop.path, { revision: 0, card: NEW_SHOP_PROFILE });
   const { screen } = (await lead.call('GET', ADDRESSES.whoAmI.path)).body as Session;
   return {
@@ -145,19 +147,19 @@ describe('a lead of another shop who knows every id of this one', () => {
   it('hears nothing of it on the stream', async () => {
     const [there, here] = [await stranger.follow(), await lead.follow()];
     await lead.call('POST', ADDRESSES.lookAt.path, { ticket: ids.ticket, check: 'winder' });
-    const noted = draftOf('observation-noted', { words: MARK });
+    const noted = commandOf('observation-noted', { words: MARK });
     await lead.call('POST', `/api/tickets/${ids.ticket}/events`, noted);
-    const proposal = proposalDraft({ kind: 'how-often', cause: 'needle-low', perMille: 62 });
+    const proposal = proposalCommand({ kind: 'how-often', cause: 'needle-low', perMille: 62 });
     await lead.call('POST', ADDRESSES.recordTableEvent.path, proposal);
     // What one's own shop hears afterwards: everything before it has been told by then.
-    const last = draftOf('observation-noted', { words: 'the last' });
+    const last = commandOf('observation-noted', { words: 'the last' });
     await lead.call('POST', `/api/tickets/${ids.ticket}/events`, last);
     await expect.poll(() => JSON.stringify(here.frames)).toContain('the last');
     const own = randomUUID();
     await stranger.call('POST', ADDRESSES.takeIn.path, {
       ticket: own,
       customer: null,
-      drafts: [intakeDraft()],
+      drafts: [intakeCommand()],
     });
     await expect.poll(() => JSON.stringify(there.frames)).toContain(own);
     expect(JSON.stringify(there.frames)).not.toContain(ids.ticket);

@@ -16,7 +16,7 @@ import {
   withShop,
 } from '../src/index.ts';
 import { asSuper, freshDatabase } from './database.ts';
-import { intakeDraft, makeShop, proposalDraft, type TestShop } from './shop.ts';
+import { intakeCommand, makeShop, proposalCommand, type TestShop } from './shop.ts';
 
 let database: DatabaseSettings;
 let app: Sequelize;
@@ -41,7 +41,7 @@ beforeAll(async () => {
     {
       shop: shop.id,
       ticket,
-      drafts: [intakeDraft()],
+      commands: [intakeCommand()],
       actor: { person: technician.person, role: 'technician' },
     },
     () => new Date(),
@@ -50,7 +50,7 @@ beforeAll(async () => {
     new PostgresEventStore(app),
     {
       shop: shop.id,
-      draft: proposalDraft({ kind: 'how-often', cause: 'needle-low', perMille: 61 }),
+      command: proposalCommand({ kind: 'how-often', cause: 'needle-low', perMille: 61 }),
       actor: { person: shop.people.lead.person, role: 'lead' },
     },
     () => new Date(),

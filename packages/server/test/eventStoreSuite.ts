@@ -5,7 +5,7 @@ import { newCustomerProfile } from '@nodo/shop';
 import type { RackEntry, TicketCommand, TicketEvent } from '@nodo/ticket';
 import { describe, expect, it } from 'vitest';
 import { type EventStore, rebuildSummaries, recordCommands } from '../src/index.ts';
-import { draftOf, intakeDraft } from './shop.ts';
+import { commandOf, intakeCommand } from './shop.ts';
 
 export interface StoreUnderTest {
   readonly store: EventStore;
@@ -29,24 +29,24 @@ export function eventStoreSuite(name: string, open: () => Promise<StoreUnderTest
   const record = async (
     under: StoreUnderTest,
     ticket: string,
-    ...drafts: readonly TicketCommand[]
-  ) => recordCommands(under.store, { shop: under.shop, ticket, drafts, actor: under.actor }, NOW);
+    ...commands: readonly TicketCommand[]
+  ) => recordCommands(under.store, { shop: under.shop, ticket, commands, actor: under.actor }, NOW);
   const taken = async (
     under: StoreUnderTest,
     ...more: readonly TicketCommand[]
   ): Promise<string> => {
     const ticket = randomUUID();
-    const recorded = await record(under, ticket, intakeDraft(), ...more);
+    const recorded = await record(under, ticket, intakeCommand(), ...more);
     if (!recorded.ok) throw new Error(JSON.stringify(recorded.refusal));
     return ticket;
   };
   const look = () =>
-    draftOf('findings-recorded', { check: 'winder', answers: { 'winder-on': 'no' } });
+    commandOf('findings-recorded', { check: 'winder', answers: { 'winder-on': 'no' } });
 
   describe(`event store: ${name}`, () => {
     it('gives back what was recorded, in order, to the last field', async () => {
       const under = await open();
-      const complaint = draftOf('findings-recorded', {
+      const complaint = commandOf('findings-recorded', {
         check: 'complaint',
         answers: { skip: 'yes', nest: 'no' },
       });
@@ -134,28 +134,28 @@ export function eventStoreSuite(name: string, open: () => Promise<StoreUnderTest
       expect(await rackLine(under, randomUUID())).toBeUndefined();
     });
 
-    it('answers a resent draft with the stored event, and stores nothing twice', async () => {
+    it('answers a resent command with the stored event, and stores nothing twice', async () => {
       const under = await open();
-      const draft = look();
-      const ticket = await taken(under, draft);
-      const again = await record(under, ticket, draft);
+      const command = look();
+      const ticket = await taken(under, command);
+      const again = await record(under, ticket, command);
       expect(again.ok && again.events).toEqual([(await under.store.load(under.shop, ticket))[1]]);
       expect(await under.store.load(under.shop, ticket)).toHaveLength(2);
     });
 
     it('refuses an id that was used for something else, here or on another ticket', async () => {
       const under = await open();
-      const draft = look();
-      const ticket = await taken(under, draft);
+      const command = look();
+      const ticket = await taken(under, command);
       const other = {
         ...look(),
-        id: draft.id,
+        id: command.id,
         command: { check: 'winder', answers: { 'winder-on': 'yes' } },
       } as TicketCommand;
       expect(await record(under, ticket, other)).toMatchObject({
         refusal: { code: 'id-used-otherwise' },
       });
-      expect(await record(under, await taken(under), draft)).toMatchObject({
+      expect(await record(under, await taken(under), command)).toMatchObject({
         refusal: { code: 'id-used-otherwise' },
       });
     });
@@ -163,37 +163,42 @@ export function eventStoreSuite(name: string, open: () => Promise<StoreUnderTest
     it('lets ten writers at once all in, without a gap and without a loss', async () => {
       const under = await open();
       const ticket = await taken(under);
-      const drafts = Array.from({ length: 10 }, look);
-      const results = await Promise.all(drafts.map((draft) => record(under, ticket, draft)));
+      const commands = Array.from({ length: 10 }, look);
+      const results = await Promise.all(commands.map((command) => record(under, ticket, command)));
       expect(results.every(({ ok }) => ok)).toBe(true);
       const events = await under.store.load(under.shop, ticket);
       expect(events.map(({ seq }) => seq)).toEqual(
         Array.from({ length: 11 }, (_, index) => index + 1),
       );
       expect(new Set(events.map(({ id }) => id))).toEqual(
-        new Set([events[0]?.id, ...drafts.map(({ id }) => id)]),
+        new Set([events[0]?.id, ...commands.map(({ id }) => id)]),
       );
     });
 
-    it('writes all drafts of a batch or none', async () => {
+    it('writes all commands of a batch or none', async () => {
       const under = await open();
       const ticket = randomUUID();
-      const bad = draftOf('findings-recorded', { check: 'no-such-check', answers: { x: 'yes' } });
-      expect(await record(under, ticket, intakeDraft(), bad)).toMatchObject({ ok: false });
+      const bad = commandOf('findings-recorded', { check: 'no-such-check', answers: { x: 'yes' } });
+      expect(await record(under, ticket, intakeCommand(), bad)).toMatchObject({ ok: false });
       expect(await under.store.load(under.shop, ticket)).toEqual([]);
     });
 
     it('hangs a tag on one machine at a time', async () => {
       const under = await open();
-      const first = intakeDraft();
+      const first = intakeCommand();
       const { tag } = first.command as { tag: number };
       const ticket = randomUUID();
       await record(under, ticket, first);
-      expect(await record(under, randomUUID(), intakeDraft({ tag }))).toMatchObject({
+      expect(await record(under, randomUUID(), intakeCommand({ tag }))).toMatchObject({
         refusal: { code: 'tag-taken', data: { tag } },
       });
-      await record(under, ticket, draftOf('ticket-closed', {}), draftOf('machine-collected', {}));
-      expect(await record(under, randomUUID(), intakeDraft({ tag }))).toMatchObject({ ok: true });
+      await record(
+        under,
+        ticket,
+        commandOf('ticket-closed', {}),
+        commandOf('machine-collected', {}),
+      );
+      expect(await record(under, randomUUID(), intakeCommand({ tag }))).toMatchObject({ ok: true });
     });
 
     it('shows on the Rack what is in the shop, by shelf and tag', async () => {
@@ -201,8 +206,8 @@ export function eventStoreSuite(name: string, open: () => Promise<StoreUnderTest
       const before = (await under.store.rack(under.shop)).length;
       const gone = await taken(
         under,
-        draftOf('ticket-closed', {}),
-        draftOf('machine-collected', {}),
+        commandOf('ticket-closed', {}),
+        commandOf('machine-collected', {}),
       );
       const there = await taken(under, look());
       const rack = await under.store.rack(under.shop);
@@ -220,10 +225,10 @@ export function eventStoreSuite(name: string, open: () => Promise<StoreUnderTest
       const under = await open();
       const customer = { id: randomUUID(), ...newCustomerProfile('Dorun O’Kelt', '000 0178') };
       const ticket = randomUUID();
-      const drafts = [intakeDraft({ customer: customer.id })];
+      const commands = [intakeCommand({ customer: customer.id })];
       await recordCommands(
         under.store,
-        { shop: under.shop, ticket, drafts, actor: under.actor, customer },
+        { shop: under.shop, ticket, commands, actor: under.actor, customer },
         NOW,
       );
       const kept = await under.store.customers(under.shop, [customer.id]);
@@ -240,12 +245,12 @@ export function eventStoreSuite(name: string, open: () => Promise<StoreUnderTest
       const gone: string[] = [];
       for (let made = 0; made < 5; made += 1) {
         const ticket = randomUUID();
-        const drafts = [
-          draftOf('call-taken', { family: 'drop-in', label: 'Far', words: '', customer: null }),
-          draftOf('call-ended', { outcome: 'solved', kept: [] }),
-          draftOf('machine-collected', {}),
+        const commands = [
+          commandOf('call-taken', { family: 'drop-in', label: 'Far', words: '', customer: null }),
+          commandOf('call-ended', { outcome: 'solved', kept: [] }),
+          commandOf('machine-collected', {}),
         ];
-        const recorded = await record(under, ticket, ...drafts);
+        const recorded = await record(under, ticket, ...commands);
         if (recorded.ok) gone.push(ticket);
       }
       const all = await under.store.collected(under.shop, undefined, 100);

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { asSuper } from './database.ts';
 import { Client, startTestServer, type TestServer } from './server.ts';
-import { draftOf, intakeDraft, proposalDraft } from './shop.ts';
+import { commandOf, intakeCommand, proposalCommand } from './shop.ts';
 
 let server: TestServer;
 let odren: Client;
@@ -18,11 +18,11 @@ afterAll(() => server.stop());
 
 const newTicket = async (): Promise<string> => {
   const ticket = randomUUID();
-  await odren.call('POST', '/api/tickets', { ticket, customer: null, drafts: [intakeDraft()] });
+  await odren.call('POST', '/api/tickets', { ticket, customer: null, drafts: [intakeCommand()] });
   return ticket;
 };
 const look = () =>
-  draftOf('findings-recorded', { check: 'winder', answers: { 'winder-on': 'no' } });
+  commandOf('findings-recorded', { check: 'winder', answers: { 'winder-on': 'no' } });
 
 /** What a stream begins with in a shop in which nobody looks at anything. */
 const NOTHING_YET = [{ kind: 'presence', who: [] }];
@@ -32,13 +32,13 @@ describe('the live stream', () => {
     const ticket = await newTicket();
     const there = await tavi.follow();
     const elsewhere = await stranger.follow();
-    const draft = look();
-    await odren.call('POST', `/api/tickets/${ticket}/events`, draft);
+    const finding = look();
+    await odren.call('POST', `/api/tickets/${ticket}/events`, finding);
     await expect.poll(() => there.frames.some(({ kind }) => kind === 'events')).toBe(true);
     const frame = there.frames.find(({ kind }) => kind === 'events');
     expect(frame).toMatchObject({
       ticket,
-      events: [{ id: draft.id, seq: 2 }],
+      events: [{ id: finding.id, seq: 2 }],
       rack: { ticket, seq: 2, seen: 1 },
     });
     expect(elsewhere.frames).toEqual(NOTHING_YET);
@@ -50,7 +50,7 @@ describe('the live stream', () => {
     const there = await odren.follow();
     const elsewhere = await stranger.follow();
     const change = { kind: 'how-often', cause: 'needle-low', perMille: 61 } as const;
-    const proposed = await tavi.call('POST', '/api/tables/events', proposalDraft(change));
+    const proposed = await tavi.call('POST', '/api/tables/events', proposalCommand(change));
     expect(proposed.status).toBe(200);
     await expect.poll(() => there.frames).toContainEqual({ kind: 'tables' });
     expect(elsewhere.frames).toEqual(NOTHING_YET);

@@ -10,7 +10,7 @@ import eventsV4 from '../../ticket/test/golden/events-v4.json' with { type: 'jso
 import eventsV7 from '../../ticket/test/golden/events-v7.json' with { type: 'json' };
 import { callsAbout, NOTHING } from './calls.ts';
 import { Client, startTestServer, type TestServer } from './server.ts';
-import { intakeDraft, needleDraft } from './shop.ts';
+import { intakeCommand, needleEntry } from './shop.ts';
 
 let server: TestServer;
 let lead: Client;
@@ -19,7 +19,7 @@ beforeAll(async () => {
   server = await startTestServer();
   lead = await Client.signedIn(server.url, server.shop.people.lead);
   ticket = randomUUID();
-  await lead.call('POST', '/api/tickets', { ticket, customer: null, drafts: [intakeDraft()] });
+  await lead.call('POST', '/api/tickets', { ticket, customer: null, drafts: [intakeCommand()] });
 });
 afterAll(() => server.stop());
 
@@ -35,7 +35,7 @@ const pick = <Item>(items: readonly Item[]): Item => {
 };
 
 /** What was stored once, as a screen would have sent it. */
-function drafted({ body, ...rest }: { readonly body: object }): Json {
+function commandIn({ body, ...rest }: { readonly body: object }): Json {
   return { ...rest, id: randomUUID(), command: body } as unknown as Json;
 }
 
@@ -120,7 +120,7 @@ const WELL_FORMED: readonly (() => {
   () => ({
     name: 'registerNeedle',
     path: pathTo('registerNeedle', { machine: somebody }),
-    body: needleDraft(),
+    body: needleEntry(),
   }),
   () => ({
     name: 'changeMachine',
@@ -141,18 +141,18 @@ const WELL_FORMED: readonly (() => {
     body: {
       ticket: randomUUID(),
       customer: { id: randomUUID(), name: 'Mrs O’Kelt', phone: '000 0178' },
-      drafts: [intakeDraft() as unknown as Json],
+      drafts: [intakeCommand() as unknown as Json],
     },
   }),
   () => ({
     name: 'recordEvent',
     path: pathTo('recordEvent', { ticket }),
-    body: drafted(pick([...eventsV2.events, ...eventsV4.events, ...eventsV7.events])),
+    body: commandIn(pick([...eventsV2.events, ...eventsV4.events, ...eventsV7.events])),
   }),
   () => ({
     name: 'recordTableEvent',
     path: ADDRESSES.recordTableEvent.path,
-    body: drafted(pick(tablesV1.events)),
+    body: commandIn(pick(tablesV1.events)),
   }),
 ];
 

@@ -6,7 +6,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { SHARP_80 } from '../../ticket/test/needles.ts';
 import { asSuper } from './database.ts';
 import { Client, startTestServer, type TestServer } from './server.ts';
-import { draftOf, intakeDraft, needleDraft } from './shop.ts';
+import { commandOf, intakeCommand, needleEntry } from './shop.ts';
 
 let server: TestServer;
 let technician: Client;
@@ -23,7 +23,7 @@ async function takenIn(): Promise<{ readonly ticket: string; readonly machine: s
     ticket,
     customer: null,
     machine: { id: machine, card: newMachineProfile('drop-in', 'Teal zigzag') },
-    drafts: [intakeDraft({ machine })],
+    drafts: [intakeCommand({ machine })],
   });
   expect(taken.status).toBe(200);
   return { ticket, machine };
@@ -39,12 +39,12 @@ const post = (machine: string, body: object) =>
   technician.call('POST', pathTo('registerNeedle', { machine }), body);
 
 function fitted(change: Partial<NeedleIn>, when = '2026-03-02T10:00:00.000Z') {
-  const { id, when: _when, ...command } = needleDraft(change);
-  return draftOf('needle-fitted', command, { id, observedAt: when });
+  const { id, when: _when, ...command } = needleEntry(change);
+  return commandOf('needle-fitted', command, { id, observedAt: when });
 }
 
-async function onTicket(ticket: string, draft: object): Promise<void> {
-  const answer = await technician.call('POST', `/api/tickets/${ticket}/events`, draft);
+async function onTicket(ticket: string, entry: object): Promise<void> {
+  const answer = await technician.call('POST', `/api/tickets/${ticket}/events`, entry);
   expect(answer).toMatchObject({ status: 200 });
 }
 
@@ -52,7 +52,7 @@ describe('the needle register', () => {
   it('tells what tickets and entries without one say, in the order of their time', async () => {
     const { ticket, machine } = await takenIn();
     await onTicket(ticket, fitted({ from: 'found', sewn: 9000 }));
-    const alone = needleDraft({ before: 'put-back', beforeSewn: 9500 });
+    const alone = needleEntry({ before: 'put-back', beforeSewn: 9500 });
     const later = { ...alone, when: '2026-03-04T10:00:00.000Z' };
     expect(await post(machine, later)).toMatchObject({ status: 200 });
     const { entries, opened } = await registerOfMachine(machine);
@@ -68,7 +68,7 @@ describe('the needle register', () => {
     await onTicket(one.ticket, fitted({ from: 'found' }, '2026-03-05T10:00:00.000Z'));
     const back = fitted({ before: 'put-back', beforeSewn: 300 }, '2026-03-05T10:01:00.000Z');
     await onTicket(one.ticket, back);
-    const again = needleDraft({ from: 'opened', opened: back.id, sewn: 300 });
+    const again = needleEntry({ from: 'opened', opened: back.id, sewn: 300 });
     const taken = { ...again, when: '2026-03-06T10:00:00.000Z' };
     const answer = await post(other.machine, taken);
     expect(answer.status).toBe(200);
@@ -82,7 +82,7 @@ describe('the needle register', () => {
 
   it('counts an entry once however often it is sent, and refuses another under its id', async () => {
     const { machine } = await takenIn();
-    const entry = needleDraft();
+    const entry = needleEntry();
     const sent = await Promise.all([post(machine, entry), post(machine, entry)]);
     expect(sent.map(({ status }) => status)).toEqual([200, 200]);
     expect(await post(machine, entry)).toMatchObject({ status: 200 });
@@ -97,23 +97,23 @@ describe('the needle register', () => {
     const { ticket, machine } = await takenIn();
     const slip = fitted({});
     await onTicket(ticket, slip);
-    await onTicket(ticket, draftOf('entry-corrected', { corrects: slip.id }));
+    await onTicket(ticket, commandOf('entry-corrected', { corrects: slip.id }));
     expect((await registerOfMachine(machine)).entries).toEqual([]);
   });
 
   it('refuses a needle of 3 mm, and a machine that it does not know', async () => {
     const { machine } = await takenIn();
-    const thick = needleDraft({ needle: { ...SHARP_80, size: 300 } });
+    const thick = needleEntry({ needle: { ...SHARP_80, size: 300 } });
     expect(await post(machine, thick)).toMatchObject({
       status: 400,
       body: { code: 'bad-input', path: expect.stringContaining('needle.size') as string },
     });
-    expect(await post(randomUUID(), needleDraft())).toMatchObject({ status: 404 });
+    expect(await post(randomUUID(), needleEntry())).toMatchObject({ status: 404 });
   });
 
   it('is never changed or taken out of the database', async () => {
     const { machine } = await takenIn();
-    await post(machine, needleDraft());
+    await post(machine, needleEntry());
     for (const statement of ['update needle_entry set at = now()', 'delete from needle_entry']) {
       await expect(asSuper(server.database.name, statement)).rejects.toThrow();
     }
@@ -135,7 +135,7 @@ it('prints the needle card with what the ticket knows', async () => {
   const taken = (await technician.call('GET', `/api/tickets/${ticket}`)).body as TicketFile;
   expect(taken.ticket).toBe(ticket);
   const before = await technician.call('GET', paper);
-  await onTicket(ticket, draftOf('work-told', work));
+  await onTicket(ticket, commandOf('work-told', work));
   await onTicket(ticket, fitted({}));
   const after = await technician.call('GET', paper);
   expect([before.status, after.status]).toEqual([200, 200]);
@@ -143,6 +143,6 @@ it('prints the needle card with what the ticket knows', async () => {
   expect(String(after.body).length).toBeGreaterThan(String(before.body).length);
   const silly = { ...work, thread: { by: 'weight', grams: -1, metres: 10 } };
   expect(
-    await technician.call('POST', `/api/tickets/${ticket}/events`, draftOf('work-told', silly)),
+    await technician.call('POST', `/api/tickets/${ticket}/events`, commandOf('work-told', silly)),
   ).toMatchObject({ status: 400 });
 });

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Account, AuditLine, Session } from '@nodo/api';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Client, startTestServer, type TestServer } from './server.ts';
-import { draftOf, intakeDraft } from './shop.ts';
+import { commandOf, intakeCommand } from './shop.ts';
 
 let server: TestServer;
 let lead: Client;
@@ -37,11 +37,11 @@ async function newcomer(role?: string) {
 }
 const newTicket = async (): Promise<string> => {
   const ticket = randomUUID();
-  await lead.call('POST', '/api/tickets', { ticket, customer: null, drafts: [intakeDraft()] });
+  await lead.call('POST', '/api/tickets', { ticket, customer: null, drafts: [intakeCommand()] });
   return ticket;
 };
 const look = (change = {}) =>
-  draftOf('findings-recorded', { check: 'winder', answers: { 'winder-on': 'no' } }, change);
+  commandOf('findings-recorded', { check: 'winder', answers: { 'winder-on': 'no' } }, change);
 
 describe('a code from the lead', () => {
   it('becomes a password once, typed as people type', async () => {
@@ -94,7 +94,7 @@ describe('rights', () => {
       client.call('POST', '/api/tickets', {
         ticket: randomUUID(),
         customer: null,
-        drafts: [intakeDraft()],
+        drafts: [intakeCommand()],
       });
     expect((await takeIn()).status).toBe(403);
     await lead.call('POST', `/api/accounts/${id}`, { role: 'counter' });
@@ -309,17 +309,17 @@ describe('a link for a customer', () => {
     await lead.call('POST', '/api/tickets', {
       ticket,
       customer,
-      drafts: [intakeDraft({ customer: customer.id, words: 'It skips.' })],
+      drafts: [intakeCommand({ customer: customer.id, words: 'It skips.' })],
     });
     await lead.call(
       'POST',
       `/api/tickets/${ticket}/events`,
-      draftOf('observation-noted', { words: 'An inside remark' }),
+      commandOf('observation-noted', { words: 'An inside remark' }),
     );
     await lead.call(
       'POST',
       `/api/tickets/${ticket}/events`,
-      draftOf('action-done', { action: 'path-dressed', note: 'Smoothed' }),
+      commandOf('action-done', { action: 'path-dressed', note: 'Smoothed' }),
     );
     const { token } = await make(ticket);
     const { status, body } = await open(token);

@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { cleanJpeg } from '../src/photos/jpeg.ts';
 import { jpeg } from './jpeg.ts';
 import { Client, startTestServer, type TestServer } from './server.ts';
-import { draftOf, intakeDraft } from './shop.ts';
+import { commandOf, intakeCommand } from './shop.ts';
 
 const GPS: readonly (readonly [number, string])[] = [
   [0xe1, 'Exif GPS 52.1 N'],
@@ -49,7 +49,7 @@ describe('photos of a ticket', () => {
     odren = await Client.signedIn(server.url, server.shop.people.technician);
     stranger = await Client.signedIn(server.url, server.otherShop.people.lead);
     ticket = randomUUID();
-    await odren.call('POST', '/api/tickets', { ticket, customer: null, drafts: [intakeDraft()] });
+    await odren.call('POST', '/api/tickets', { ticket, customer: null, drafts: [intakeCommand()] });
   });
   afterAll(() => server.stop());
 
@@ -63,7 +63,7 @@ describe('photos of a ticket', () => {
     expect((await odren.call('POST', photos(), given)).body).toMatchObject({ photo });
     // Until an entry names it, it belongs to nobody.
     expect((await odren.call('GET', `${photos()}/${photo}`)).status).toBe(404);
-    const entry = draftOf('photo-kept', { photo, words: 'The nick in the case' });
+    const entry = commandOf('photo-kept', { photo, words: 'The nick in the case' });
     expect((await odren.call('POST', `/api/tickets/${ticket}/events`, entry)).status).toBe(200);
     const read = await odren.read(`${photos()}/${photo}`);
     expect(read.headers.get('content-type')).toBe('image/jpeg');
@@ -74,7 +74,7 @@ describe('photos of a ticket', () => {
     await odren.call('POST', '/api/tickets', {
       ticket: elsewhere,
       customer: null,
-      drafts: [intakeDraft()],
+      drafts: [intakeCommand()],
     });
     const other = await odren.call('GET', `/api/tickets/${elsewhere}/photos/${photo}`);
     expect(other).toMatchObject({ status: 404, body: { code: 'no-such-photo' } });
@@ -97,7 +97,7 @@ describe('photos of a ticket', () => {
       odren.call(
         'POST',
         `/api/tickets/${ticket}/events`,
-        draftOf('photo-kept', { photo, words: '' }),
+        commandOf('photo-kept', { photo, words: '' }),
       );
     expect(await tell('0'.repeat(64))).toMatchObject({
       status: 404,
@@ -106,7 +106,7 @@ describe('photos of a ticket', () => {
     const atOnce = await odren.call('POST', '/api/tickets', {
       ticket: randomUUID(),
       customer: null,
-      drafts: [intakeDraft(), draftOf('photo-kept', { photo: '0'.repeat(64), words: '' })],
+      drafts: [intakeCommand(), commandOf('photo-kept', { photo: '0'.repeat(64), words: '' })],
     });
     expect(atOnce).toMatchObject({ status: 404, body: { code: 'no-such-photo' } });
     expect(await tell('../../secrets')).toMatchObject({

@@ -6,7 +6,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { z } from 'zod';
 import { type Calls, callsAbout, NOTHING } from './calls.ts';
 import { Client, startTestServer, type TestServer } from './server.ts';
-import { draftOf, intakeDraft } from './shop.ts';
+import { commandOf, intakeCommand } from './shop.ts';
 
 let server: TestServer;
 let ticket: string;
@@ -23,7 +23,7 @@ beforeAll(async () => {
   const taken = await clients.counter.call('POST', '/api/tickets', {
     ticket,
     customer: null,
-    drafts: [intakeDraft()],
+    drafts: [intakeCommand()],
   });
   expect(taken.status).toBe(200);
   calls = callsAbout({ ...NOTHING, ticket });
@@ -179,7 +179,7 @@ describe('requests from elsewhere', () => {
 
 describe('bad input', () => {
   const events = () => `/api/tickets/${ticket}/events`;
-  const good = () => draftOf('observation-noted', { words: 'fine' });
+  const good = () => commandOf('observation-noted', { words: 'fine' });
 
   it.each([
     ['no JSON', '{"id":', 400, ''],
@@ -189,7 +189,7 @@ describe('bad input', () => {
     ['a wrong field', { ...good(), command: { words: 7 } }, 400, 'command.words'],
     ['U+0000', { ...good(), command: { words: 'a\u0000b' } }, 400, 'command.words'],
     ['a body too large', { ...good(), command: { words: 'x'.repeat(70_000) } }, 413, ''],
-    ['a second intake', intakeDraft(), 400, 'type'],
+    ['a second intake', intakeCommand(), 400, 'type'],
   ])('%s answers with code and path, and stores nothing', async (_, body, status, path) => {
     const before = await clients.technician.call('GET', `/api/tickets/${ticket}`);
     const answer = await clients.technician.call('POST', events(), body);
@@ -214,7 +214,7 @@ describe('bad input', () => {
   });
 
   it('refuses by the rules with the contract’s code', async () => {
-    const early = draftOf('machine-opened', { state: 'plate-off' });
+    const early = commandOf('machine-opened', { state: 'plate-off' });
     expect(await clients.technician.call('POST', events(), early)).toMatchObject({
       status: 409,
       body: { code: 'gate-unmet' },
@@ -222,7 +222,7 @@ describe('bad input', () => {
   });
 
   it('takes a machine in only with the intake first and its own customer', async () => {
-    const drafts = [draftOf('observation-noted', { words: 'x' })];
+    const drafts = [commandOf('observation-noted', { words: 'x' })];
     expect(
       await clients.counter.call('POST', '/api/tickets', {
         ticket: randomUUID(),
@@ -237,7 +237,7 @@ describe('bad input', () => {
       clients.counter.call('POST', '/api/tickets', {
         ticket: randomUUID(),
         customer: null,
-        drafts: [intakeDraft(change)],
+        drafts: [intakeCommand(change)],
         ...more,
       });
     const known = { id: randomUUID(), ...newCustomerProfile('Wenna Tolk', '') };

@@ -55,8 +55,8 @@ export async function makeShop(db: Sequelize): Promise<TestShop> {
   return { id, people };
 }
 
-/** A draft as a screen would send it. */
-export function draftOf(
+/** A command as a screen would send it. */
+export function commandOf(
   type: EventType,
   command: object,
   change: Partial<TicketCommand> = {},
@@ -73,7 +73,7 @@ export function draftOf(
 }
 
 /** An entry of a machine's needle register as a screen would send it. */
-export function needleDraft(
+export function needleEntry(
   change: Partial<NeedleIn> = {},
 ): NeedleIn & { id: string; when: string } {
   return {
@@ -85,7 +85,10 @@ export function needleDraft(
 }
 
 /** A change to the tables as a lead's screen would send it. */
-export function proposalDraft(change: TableChange, reason = 'Counted over a year.'): TableCommand {
+export function proposalCommand(
+  change: TableChange,
+  reason = 'Counted over a year.',
+): TableCommand {
   return {
     id: randomUUID(),
     type: 'change-proposed',
@@ -97,9 +100,9 @@ export function proposalDraft(change: TableChange, reason = 'Counted over a year
 
 let tag = 0;
 
-export function intakeDraft(change: object = {}): TicketCommand {
+export function intakeCommand(change: object = {}): TicketCommand {
   tag += 1;
-  return draftOf('intake-taken', {
+  return commandOf('intake-taken', {
     family: 'drop-in',
     label: 'Teal zigzag',
     tag,

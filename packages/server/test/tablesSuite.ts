@@ -4,7 +4,7 @@ import type { TableCommand } from '@nodo/tables';
 import { describe, expect, it } from 'vitest';
 import { recordCommands, recordTables, versionIn } from '../src/index.ts';
 import { rackLine, type StoreUnderTest } from './eventStoreSuite.ts';
-import { draftOf, intakeDraft, proposalDraft } from './shop.ts';
+import { commandOf, intakeCommand, proposalCommand } from './shop.ts';
 
 const NOW = () => new Date('2026-03-02T10:00:01.000Z');
 const OFTEN = {
@@ -15,10 +15,10 @@ const OFTEN = {
 
 /** What every store does with the changes to a shop's tables. */
 export function tablesSuite(name: string, open: () => Promise<StoreUnderTest>): void {
-  const record = ({ store, shop, actor }: StoreUnderTest, draft: TableCommand) =>
-    recordTables(store, { shop, draft, actor: { ...actor, role: 'lead' } }, NOW);
+  const record = ({ store, shop, actor }: StoreUnderTest, command: TableCommand) =>
+    recordTables(store, { shop, command, actor: { ...actor, role: 'lead' } }, NOW);
   const acceptance = async (under: StoreUnderTest, proposal: string): Promise<TableCommand> => ({
-    ...proposalDraft(OFTEN),
+    ...proposalCommand(OFTEN),
     type: 'change-accepted',
     command: {
       proposal,
@@ -29,16 +29,16 @@ export function tablesSuite(name: string, open: () => Promise<StoreUnderTest>): 
   describe(`tables of a shop: ${name}`, () => {
     it('are kept to the last field, in order, and shown to no other shop', async () => {
       const under = await open();
-      const draft = proposalDraft(OFTEN);
-      await record(under, draft);
-      await record(under, await acceptance(under, draft.id));
+      const command = proposalCommand(OFTEN);
+      await record(under, command);
+      await record(under, await acceptance(under, command.id));
       const events = await under.store.tableEvents(under.shop);
       expect(events.map(({ seq, type }) => [seq, type])).toEqual([
         [1, 'change-proposed'],
         [2, 'change-accepted'],
       ]);
       expect(events[0]).toEqual({
-        id: draft.id,
+        id: command.id,
         seq: 1,
         type: 'change-proposed',
         version: 1,
@@ -55,21 +55,25 @@ export function tablesSuite(name: string, open: () => Promise<StoreUnderTest>): 
     it('move every open machine’s line on the Rack at once, and its ticket with its next entry', async () => {
       const under = await open();
       const ticket = randomUUID();
-      const write = (...drafts: readonly ReturnType<typeof draftOf>[]) =>
-        recordCommands(under.store, { shop: under.shop, ticket, drafts, actor: under.actor }, NOW);
+      const write = (...commands: readonly ReturnType<typeof commandOf>[]) =>
+        recordCommands(
+          under.store,
+          { shop: under.shop, ticket, commands, actor: under.actor },
+          NOW,
+        );
       const complaint = { check: 'complaint', answers: { skip: 'yes' } };
-      await write(intakeDraft(), draftOf('findings-recorded', complaint));
+      await write(intakeCommand(), commandOf('findings-recorded', complaint));
       const before = await rackLine(under, ticket);
       expect(before?.likely?.cause).not.toBe('needle-low');
 
-      const draft = proposalDraft(OFTEN);
-      await record(under, draft);
+      const command = proposalCommand(OFTEN);
+      await record(under, command);
       expect(await rackLine(under, ticket)).toEqual(before);
-      await record(under, await acceptance(under, draft.id));
+      await record(under, await acceptance(under, command.id));
       expect((await rackLine(under, ticket))?.likely?.cause).toBe('needle-low');
 
       await write(
-        draftOf('findings-recorded', { check: 'winder', answers: { 'winder-on': 'no' } }),
+        commandOf('findings-recorded', { check: 'winder', answers: { 'winder-on': 'no' } }),
       );
       const { hash } = (await versionIn(under.store, under.shop)).knowledge;
       expect((await under.store.load(under.shop, ticket)).map((event) => event.type)).toEqual([
@@ -82,40 +86,46 @@ export function tablesSuite(name: string, open: () => Promise<StoreUnderTest>): 
       expect(await under.store.version(under.shop, hash)).toBeDefined();
     });
 
-    it('answer a resent draft with the stored event, and refuse its id for anything else', async () => {
+    it('answer a resent command with the stored event, and refuse its id for anything else', async () => {
       const under = await open();
-      const draft = proposalDraft(OFTEN);
-      const stored = await record(under, draft);
-      expect(await record(under, draft)).toEqual(stored);
-      const other = { ...proposalDraft({ ...OFTEN, perMille: 3 }), id: draft.id };
+      const command = proposalCommand(OFTEN);
+      const stored = await record(under, command);
+      expect(await record(under, command)).toEqual(stored);
+      const other = { ...proposalCommand({ ...OFTEN, perMille: 3 }), id: command.id };
       expect(await record(under, other)).toMatchObject({ refusal: { code: 'id-used-otherwise' } });
       expect(await under.store.tableEvents(under.shop)).toHaveLength(1);
     });
 
     it('let several leads propose at once, without a gap and without a loss', async () => {
       const under = await open();
-      const drafts = [61, 62, 63, 64, 65].map((perMille) => proposalDraft({ ...OFTEN, perMille }));
-      const results = await Promise.all(drafts.map((draft) => record(under, draft)));
+      const commands = [61, 62, 63, 64, 65].map((perMille) =>
+        proposalCommand({ ...OFTEN, perMille }),
+      );
+      const results = await Promise.all(commands.map((command) => record(under, command)));
       expect(results.every(({ ok }) => ok)).toBe(true);
       const events = await under.store.tableEvents(under.shop);
       expect(events.map(({ seq }) => seq)).toEqual([1, 2, 3, 4, 5]);
-      expect(new Set(events.map(({ id }) => id))).toEqual(new Set(drafts.map(({ id }) => id)));
+      expect(new Set(events.map(({ id }) => id))).toEqual(new Set(commands.map(({ id }) => id)));
     });
 
     it('list the causes that no table has, the latest first, without those taken back', async () => {
       const under = await open();
       const found = (name: string) =>
-        draftOf('own-cause-found', { name, remedy: 'Take it off', explains: [] });
+        commandOf('own-cause-found', { name, remedy: 'Take it off', explains: [] });
       const [kept, gone, late] = [found('Label on spool'), found('Slip'), found('Bent spool pin')];
       const ticket = randomUUID();
-      const write = (at: string, ...drafts: readonly ReturnType<typeof draftOf>[]) =>
+      const write = (at: string, ...commands: readonly ReturnType<typeof commandOf>[]) =>
         recordCommands(
           under.store,
-          { shop: under.shop, ticket, drafts, actor: under.actor },
+          { shop: under.shop, ticket, commands, actor: under.actor },
           () => new Date(at),
         );
-      await write('2026-03-02T10:00:00Z', intakeDraft(), kept, gone);
-      await write('2026-03-02T11:00:00Z', late, draftOf('entry-corrected', { corrects: gone.id }));
+      await write('2026-03-02T10:00:00Z', intakeCommand(), kept, gone);
+      await write(
+        '2026-03-02T11:00:00Z',
+        late,
+        commandOf('entry-corrected', { corrects: gone.id }),
+      );
       const listed = await under.store.candidates(under.shop);
       expect(listed.map(({ own }) => own.name)).toEqual(['Bent spool pin', 'Label on spool']);
       expect(listed[0]).toMatchObject({ ticket, own: { remedy: 'Take it off', explains: [] } });
@@ -126,10 +136,10 @@ export function tablesSuite(name: string, open: () => Promise<StoreUnderTest>): 
       const under = await open();
       const ticket = randomUUID();
       const request = { shop: under.shop, ticket, actor: under.actor };
-      await recordCommands(under.store, { ...request, drafts: [intakeDraft()] }, NOW);
+      await recordCommands(under.store, { ...request, commands: [intakeCommand()] }, NOW);
       const early = await rackLine(under, ticket);
-      const noted = draftOf('observation-noted', { words: 'fine' });
-      await recordCommands(under.store, { ...request, drafts: [noted] }, NOW);
+      const noted = commandOf('observation-noted', { words: 'fine' });
+      await recordCommands(under.store, { ...request, commands: [noted] }, NOW);
       const late = await rackLine(under, ticket);
       if (!early) throw new Error('nothing was taken in');
       const { customerName: _, ...summary } = early;

@@ -22,18 +22,18 @@ export function versionInForce(requests: ChangeRequests): KnowledgeVersion {
 }
 
 /**
- * Whether a draft becomes the next event of the shop's tables, and which.
+ * Whether a command becomes the next event of the shop's tables, and which.
  * @param receivedAt the instant at which the server received it.
  */
 export function decideTableCommand(
   requests: ChangeRequests,
-  draft: TableCommand,
+  command: TableCommand,
   actor: Actor,
   receivedAt: string,
 ): TableVerdict {
-  const refusal = refusalOf(requests, draft, actor);
+  const refusal = refusalOf(requests, command, actor);
   if (refusal) return { ok: false, refusal };
-  const { id, observedAt, device } = draft;
+  const { id, observedAt, device } = command;
   const stored = {
     id,
     seq: requests.seq + 1,
@@ -43,27 +43,31 @@ export function decideTableCommand(
     observedAt,
     receivedAt,
   } as const;
-  if (draft.type === 'change-proposed') {
-    return { ok: true, event: { ...stored, type: draft.type, body: draft.command } };
+  if (command.type === 'change-proposed') {
+    return { ok: true, event: { ...stored, type: command.type, body: command.command } };
   }
   // Told as if it had happened, to learn what the shop would judge with.
-  const asIf = { ...stored, type: draft.type, body: { ...draft.command, to: '' } } as TableEvent;
+  const asIf = {
+    ...stored,
+    type: command.type,
+    body: { ...command.command, to: '' },
+  } as TableEvent;
   const to = versionInForce(applyTableEvent(requests, asIf)).knowledge.hash;
-  return { ok: true, event: { ...asIf, body: { ...draft.command, to } } as TableEvent };
+  return { ok: true, event: { ...asIf, body: { ...command.command, to } } as TableEvent };
 }
 
 function refusalOf(
   requests: ChangeRequests,
-  draft: TableCommand,
+  command: TableCommand,
   { role }: Actor,
 ): Refusal | undefined {
   if (role !== 'lead') return refuse('role-may-not', 'type', { role });
-  if (draft.type === 'change-proposed') {
-    return refusalOfChange(versionInForce(requests), draft.command.change, 'command.change');
+  if (command.type === 'change-proposed') {
+    return refusalOfChange(versionInForce(requests), command.command.change, 'command.change');
   }
-  const proposal = requests.proposals.find(({ id }) => id === draft.command.proposal);
+  const proposal = requests.proposals.find(({ id }) => id === command.command.proposal);
   if (!proposal) return refuse('no-such-proposal', 'command.proposal');
-  if (draft.type === 'change-withdrawn') {
+  if (command.type === 'change-withdrawn') {
     return proposal.state === 'withdrawn'
       ? refuse('proposal-decided', 'command.proposal', { state: proposal.state })
       : undefined;
@@ -72,7 +76,7 @@ function refusalOf(
     return refuse('proposal-decided', 'command.proposal', { state: proposal.state });
   }
   const present = versionInForce(requests);
-  if (draft.command.against !== present.knowledge.hash) {
+  if (command.command.against !== present.knowledge.hash) {
     return refuse('tables-moved', 'command.against');
   }
   return refusalOfChange(present, proposal.change, 'command.proposal');

@@ -36,17 +36,17 @@ class Told {
     command: TableCommand['command'],
     by: Actor = this.halle,
   ): Refusal | undefined {
-    const draft = {
+    const entered = {
       id: testId(),
       type,
       command,
       observedAt: '2026-03-02T10:00:00.000Z',
       device: 'bench 1',
     };
-    expect(tableCommand.safeParse(draft).success).toBe(true);
+    expect(tableCommand.safeParse(entered).success).toBe(true);
     const verdict = decideTableCommand(
       this.desk,
-      draft as TableCommand,
+      entered as TableCommand,
       by,
       '2026-03-02T10:00:01.000Z',
     );

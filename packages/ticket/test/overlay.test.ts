@@ -6,7 +6,7 @@ import { projectTicket } from '../src/replay/projection.ts';
 import { Story } from './story.ts';
 
 const by = actor();
-const draftOf = (words: string): TicketCommand => ({
+const commandOf = (words: string): TicketCommand => ({
   id: testId(),
   type: 'observation-noted',
   command: { words },
@@ -14,8 +14,8 @@ const draftOf = (words: string): TicketCommand => ({
   observedAt: '2026-03-02T10:00:00.000Z',
   device: 'bench 1',
 });
-const entered = (...drafts: readonly TicketCommand[]) =>
-  drafts.map((draft) => ({ command: draft, actor: by }));
+const entered = (...commands: readonly TicketCommand[]) =>
+  commands.map((command) => ({ command, actor: by }));
 const confirmedAt = (event: TicketEvent, receivedAt: string): TicketEvent => ({
   ...event,
   receivedAt,
@@ -54,7 +54,7 @@ describe('a ticket told on', () => {
 describe('what waits, laid over what is confirmed', () => {
   const story = new Story('drop-in', ['skip']);
   const { id } = story.ticket;
-  const waiting = draftOf('It squeaks.');
+  const waiting = commandOf('It squeaks.');
 
   it('is shown, marked as waiting, until it is confirmed; then the very same ticket stays', () => {
     const lay = pendingOverlay();
@@ -76,7 +76,7 @@ describe('what waits, laid over what is confirmed', () => {
     const other = pendingOverlay()(
       id,
       story.events,
-      entered(draftOf('The cord is frayed.')),
+      entered(commandOf('The cord is frayed.')),
       SHIPPED,
     );
     const after = lay(id, other.events, entered(waiting), SHIPPED);
@@ -99,7 +99,7 @@ describe('what waits, laid over what is confirmed', () => {
   });
 
   it('leaves out what the rules refuse now', () => {
-    const refused = { ...draftOf('x'), type: 'machine-closed', command: {} } as TicketCommand;
+    const refused = { ...commandOf('x'), type: 'machine-closed', command: {} } as TicketCommand;
     const laid = pendingOverlay()(id, story.events, entered(refused, waiting), SHIPPED);
     expect(laid.waiting).toEqual(new Set([waiting.id]));
   });

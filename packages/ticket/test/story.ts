@@ -38,7 +38,7 @@ export class Story {
     epoch = this.ticket.epoch,
     observedAt = '2026-03-02T10:00:00.000Z',
   ): Refusal | undefined {
-    const draft = {
+    const entered = {
       id: testId(),
       type,
       command,
@@ -46,7 +46,7 @@ export class Story {
       observedAt,
       device: 'bench 1',
     } as unknown as TicketCommand;
-    const verdict = decide(this.ticket, draft, by, SHIPPED);
+    const verdict = decide(this.ticket, entered, by, SHIPPED);
     if (!verdict.ok) return verdict.refusal;
     const event = { ...verdict.event, receivedAt: '2026-03-02T10:00:01.000Z' } as TicketEvent;
     this.ticket = applyTicketEvent(this.ticket, event);

@@ -299,7 +299,7 @@ describe('more positive findings than one exact pass takes', () => {
 describe('when the tables move on', () => {
   const FIRST = knowledgeVersionOf(firstEdition as unknown as KnowledgeSource);
   const by = actor();
-  const draft = <Type extends EventType>(type: Type, command: CommandPayload<Type>) =>
+  const commandOf = <Type extends EventType>(type: Type, command: CommandPayload<Type>) =>
     ({
       id: testId(),
       type,
@@ -314,7 +314,7 @@ describe('when the tables move on', () => {
     const receivedAt = '2026-03-02T10:00:01.000Z';
     return applyTicketEvent(ticket, { ...verdict.event, receivedAt } as TicketEvent);
   };
-  const intake = draft('intake-taken', {
+  const intake = commandOf('intake-taken', {
     family: 'drop-in',
     label: 'Teal zigzag',
     tag: 27,
@@ -330,22 +330,25 @@ describe('when the tables move on', () => {
 
   it('until an entry of its own moves it', () => {
     const old = recorded(newTicket(testId()), intake, FIRST);
-    const moved = recorded(old, draft('knowledge-adopted', {}));
+    const moved = recorded(old, commandOf('knowledge-adopted', {}));
     expect(moved.knowledge).toBe(SHIPPED.knowledge.hash);
     expect(moved.entries.at(-1)?.body).toEqual({
       from: FIRST.knowledge.hash,
       to: SHIPPED.knowledge.hash,
     });
-    const again = decide(moved, draft('knowledge-adopted', {}), by, SHIPPED);
+    const again = decide(moved, commandOf('knowledge-adopted', {}), by, SHIPPED);
     expect(!again.ok && again.refusal.code).toBe('already-so');
   });
 
   it('and never once it is closed; what was seen is accepted under any version', () => {
     const old = recorded(newTicket(testId()), intake, FIRST);
     const closed: Ticket = { ...old, status: 'closed' };
-    const verdict = decide(closed, draft('knowledge-adopted', {}), by, SHIPPED);
+    const verdict = decide(closed, commandOf('knowledge-adopted', {}), by, SHIPPED);
     expect(!verdict.ok && verdict.refusal.code).toBe('ticket-closed');
-    const seen = draft('findings-recorded', { check: 'winder', answers: { 'winder-on': 'no' } });
+    const seen = commandOf('findings-recorded', {
+      check: 'winder',
+      answers: { 'winder-on': 'no' },
+    });
     expect(decide(old, seen, by, FIRST).ok).toBe(true);
     expect(decide(old, seen, by, SHIPPED).ok).toBe(true);
   });

@@ -1,10 +1,10 @@
 import type { Provenance } from '@nodo/knowledge';
 import { Reading } from '../src/instruments/frame/bits.tsx';
 import { m } from '../src/messages/index.ts';
+import { FormError } from '../src/session/FormError.tsx';
 import { ProvenanceMark } from '../src/ticket/ProvenanceMark.tsx';
 import { Button } from '../src/ui/Button.tsx';
 import { ErrorBoundary } from '../src/ui/ErrorBoundary.tsx';
-import { FormError } from '../src/ui/FormError.tsx';
 import { Key } from '../src/ui/Key.tsx';
 import { PersonMark } from '../src/ui/PersonMark.tsx';
 import { Blank, Sewing } from '../src/ui/Stitches.tsx';
@@ -46,9 +46,7 @@ export const SIGNS: PartStates = {
   })),
   Key: [{ state: 'a key', shown: <Key>u</Key> }],
   Sewing: [{ state: 'waiting', shown: <Sewing label="Reading the tickets" /> }],
-  FormError: [
-    { state: 'refused', shown: <FormError>This tag hangs on another machine.</FormError> },
-  ],
+  FormError: [{ state: 'refused', shown: <FormError text="This tag hangs on another machine." /> }],
   Blank: [
     {
       state: 'nothing here',

@@ -1,5 +1,5 @@
 import { toDay } from '@nodo/kernel';
-import { ticketCommand as anyDraft } from '@nodo/ticket';
+import { ticketCommand as anyCommand } from '@nodo/ticket';
 import { describe, expect, it } from 'vitest';
 import { arrivalOf, callOf, intakeOf, MOST_PHOTOS, pictureOf } from '../src/shop/intake/intake.ts';
 import {
@@ -28,7 +28,7 @@ describe('the sheet of the counter', () => {
       undefined,
     );
     expect(types(drafts)).toEqual(['intake-taken', 'findings-recorded']);
-    for (const draft of drafts) expect(anyDraft.safeParse(draft).success).toBe(true);
+    for (const draft of drafts) expect(anyCommand.safeParse(draft).success).toBe(true);
     expect(drafts[0]?.command).toMatchObject({
       tag: 27,
       shelf: 'A',

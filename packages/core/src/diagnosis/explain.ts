@@ -74,10 +74,10 @@ export function weighFindings(
   evidence: Evidence,
   causes: readonly string[],
 ): ReadonlyMap<string, readonly FindingWeight[]> {
-  const places = causes.map((id) => network.causeIndex.get(id) ?? -1);
+  const indexes = causes.map((id) => network.causeIndex.get(id) ?? -1);
   const chances = (given: Evidence): number[] => {
     const { beliefs } = posterior(network, given);
-    return places.map((index) => beliefs[index]?.was ?? 0);
+    return indexes.map((index) => beliefs[index]?.was ?? 0);
   };
   const withAll = chances(evidence);
   const weights = new Map<string, FindingWeight[]>(causes.map((id) => [id, []]));

@@ -1,7 +1,7 @@
 export function sum(values: Float64Array): number {
   let total = 0;
   // By index: in the inner loop of the planner, several times as quick as an iterator.
-  for (let place = 0; place < values.length; place += 1) total += values[place] as number;
+  for (let index = 0; index < values.length; index += 1) total += values[index] as number;
   return total;
 }
 

@@ -19,13 +19,13 @@ export interface NetworkLink {
   readonly strength: number;
 }
 
-/** What a cause shows: the finding's place in {@link Network.findings} and how strongly. */
+/** What a cause shows: the finding's index in {@link Network.findings} and how strongly. */
 export interface Shows {
   readonly finding: number;
   readonly strength: number;
 }
 
-/** What shows a finding: the cause's place in {@link Network.causes} and how strongly. */
+/** What shows a finding: the cause's index in {@link Network.causes} and how strongly. */
 export interface Parent {
   readonly cause: number;
   readonly strength: number;
@@ -81,16 +81,16 @@ export function buildNetwork(
   return { causes, findings, shows, parents, causeIndex, findingIndex };
 }
 
-/** How surely a cause shows a finding by itself, both by place; 0 without a link. */
+/** How surely a cause shows a finding by itself, both by index; 0 without a link. */
 export function strengthOf(network: Network, cause: number, finding: number): number {
   return network.shows[cause]?.find((shows) => shows.finding === finding)?.strength ?? 0;
 }
 
 function indexById(items: readonly { readonly id: string }[]): Map<string, number> {
   const index = new Map<string, number>();
-  items.forEach((item, place) => {
+  items.forEach((item, position) => {
     if (index.has(item.id)) throw new CoreError('double-id', { id: item.id });
-    index.set(item.id, place);
+    index.set(item.id, position);
   });
   return index;
 }

@@ -6,43 +6,43 @@ import type { Branch, Prepared } from './evidence.ts';
  * bit that does not exist yet halves the work.
  */
 export function rareBitsLast(prepared: Prepared): Prepared {
-  const place = placesOf(prepared);
+  const position = positionsOf(prepared);
   const moved = (mask: number): number =>
-    place.reduce((sum, to, bit) => (mask & (1 << bit) ? sum | (1 << to) : sum), 0);
-  const bitLeaks = new Array<number>(place.length);
+    position.reduce((sum, to, bit) => (mask & (1 << bit) ? sum | (1 << to) : sum), 0);
+  const bitLeaks = new Array<number>(position.length);
   prepared.bitLeaks.forEach((leak, bit) => {
-    bitLeaks[place[bit] as number] = leak;
+    bitLeaks[position[bit] as number] = leak;
   });
   return {
     ...prepared,
     bitLeaks,
     required: moved(prepared.required),
     failedTrials: prepared.failedTrials.map(({ stillShown, blamed }) => ({
-      stillShown: place[stillShown] as number,
-      blamed: place[blamed] as number,
+      stillShown: position[stillShown] as number,
+      blamed: position[blamed] as number,
     })),
     branches: prepared.branches.map((own) =>
       own.map((branch) => ({
         ...branch,
-        bits: branch.bits.map(({ bit, strength }) => ({ bit: place[bit] as number, strength })),
+        bits: branch.bits.map(({ bit, strength }) => ({ bit: position[bit] as number, strength })),
       })),
     ),
   };
 }
 
-/** Per bit, its new place: from the last place down, the bit that fewest causes still need. */
-function placesOf({ bitLeaks, branches }: Prepared): readonly number[] {
-  const place = new Array<number>(bitLeaks.length);
+/** Per bit, its new position: from the last one down, the bit that fewest causes still need. */
+function positionsOf({ bitLeaks, branches }: Prepared): readonly number[] {
+  const position = new Array<number>(bitLeaks.length);
   let causes = branches.map(maskOf);
   let left = [...bitLeaks.keys()];
   for (let to = bitLeaks.length - 1; to >= 0; to -= 1) {
     const needing = (bit: number): number => causes.filter((mask) => mask & (1 << bit)).length;
     const rarest = left.reduce((best, bit) => (needing(bit) < needing(best) ? bit : best));
-    place[rarest] = to;
+    position[rarest] = to;
     left = left.filter((bit) => bit !== rarest);
     causes = causes.filter((mask) => !(mask & (1 << rarest)));
   }
-  return place;
+  return position;
 }
 
 function maskOf(own: readonly Branch[]): number {

@@ -64,6 +64,6 @@ export function comebackRisk(
 
 /** Per cause: the chance that, present, it shows none of the reported complaints. */
 export function quietOf(network: Network, complaints: readonly string[]): readonly number[] {
-  const places = complaints.flatMap((id) => network.findingIndex.get(id) ?? []);
-  return quietChances(network, new Set(places));
+  const indexes = complaints.flatMap((id) => network.findingIndex.get(id) ?? []);
+  return quietChances(network, new Set(indexes));
 }

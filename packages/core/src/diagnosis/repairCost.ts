@@ -7,7 +7,7 @@ import { type States, statesHaving } from './states.ts';
  * sum over the order of k_i x P(not every present cause is among those before i).
  * @param masses mass per state; the answer is for the states as weighed by them.
  * @param minutes k per cause: fix, opening and closing for it, and the sew-out after it.
- * @param order places of causes; one that is left out is never repaired and counts nothing.
+ * @param order indexes of causes; one that is left out is never repaired and counts nothing.
  */
 export function expectedRepairMinutes(
   states: States,
@@ -51,17 +51,17 @@ export function repairOrder(
   present: Float64Array,
   total: number,
   minutes: readonly number[],
-  from: ArrayLike<number> = placesWithMass(present),
+  from: ArrayLike<number> = indexesWithMass(present),
 ): Uint16Array {
   const order = Uint16Array.from(from);
   const index = new Float64Array(order.length);
   // By insertion: the inner loop of the planner orders nearly the same again and again.
-  for (let place = 0; place < order.length; place += 1) {
-    const cause = order[place] as number;
+  for (let position = 0; position < order.length; position += 1) {
+    const cause = order[position] as number;
     const mass = present[cause] as number;
     const odds = mass >= total ? Number.POSITIVE_INFINITY : mass / (total - mass);
     const here = odds / (minutes[cause] ?? 1);
-    let at = place;
+    let at = position;
     while (at > 0 && (index[at - 1] as number) < here) {
       index[at] = index[at - 1] as number;
       order[at] = order[at - 1] as number;
@@ -73,6 +73,6 @@ export function repairOrder(
   return order;
 }
 
-function placesWithMass(present: Float64Array): readonly number[] {
+function indexesWithMass(present: Float64Array): readonly number[] {
   return [...present.keys()].filter((cause) => (present[cause] as number) > 0);
 }

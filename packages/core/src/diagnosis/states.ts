@@ -10,14 +10,14 @@ export interface States {
   readonly starts: Uint32Array;
   /** Per state, its chance. They add up to 1. */
   readonly chances: Float64Array;
-  /** By the place of a cause, the states in which it is present; see {@link statesHaving}. */
+  /** By the index of a cause, the states in which it is present; see {@link statesHaving}. */
   readonly statesWith: readonly Uint32Array[];
   /** The chance that one draw stands for; 0 when the states are all there are. */
   readonly grain: number;
 }
 
 /**
- * @param present per state, the places of the causes that are present.
+ * @param present per state, the indexes of the causes that are present.
  * @param grain the chance that one draw stands for; 0 when the states are all there are.
  */
 export function statesOf(
@@ -144,12 +144,12 @@ function knownSets(groups: Groups, length: number): Groups {
   return known;
 }
 
-/** Takes the items at these places out, in place. Places ascend. */
-function removeAll(items: number[], places: readonly number[]): void {
+/** Takes the items at these indexes out, in place. Indexes ascend. */
+function removeAll(items: number[], indexes: readonly number[]): void {
   let taken = 0;
   let kept = 0;
   for (let index = 0; index < items.length; index += 1) {
-    if (places[taken] === index) taken += 1;
+    if (indexes[taken] === index) taken += 1;
     else {
       items[kept] = items[index] as number;
       kept += 1;

@@ -41,8 +41,8 @@ export interface TrialFactors {
 /** @throws CoreFault `unknown-id` for a cause or complaint that the network does not have. */
 export function trialFactors(network: Network, trial: TrialQuestion): TrialFactors {
   const treated = network.causes.map(() => false);
-  for (const id of trial.treats) treated[placeOf(network.causeIndex, id)] = true;
-  const tested = new Set(trial.complaints.map((id) => placeOf(network.findingIndex, id)));
+  for (const id of trial.treats) treated[indexOfId(network.causeIndex, id)] = true;
+  const tested = new Set(trial.complaints.map((id) => indexOfId(network.findingIndex, id)));
   let quiet = 1;
   for (const index of tested) quiet *= 1 - (network.findings[index]?.leak ?? 0);
   return {
@@ -63,8 +63,8 @@ export function quietChances(network: Network, findings: ReadonlySet<number>): r
   );
 }
 
-function placeOf(index: ReadonlyMap<string, number>, id: string): number {
-  const place = index.get(id);
-  if (place === undefined) throw new CoreError('unknown-id', { id });
-  return place;
+function indexOfId(index: ReadonlyMap<string, number>, id: string): number {
+  const found = index.get(id);
+  if (found === undefined) throw new CoreError('unknown-id', { id });
+  return found;
 }

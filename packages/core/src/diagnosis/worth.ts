@@ -93,7 +93,7 @@ export class Worth {
  * Per state, the chance that no complaint shows once these causes were put right, which takes
  * with the chance of {@link TREATMENT_SUCCESS}.
  * @param quiet per cause: chance that, present, it shows none of the complaints.
- * @param repaired places of the causes.
+ * @param repaired indexes of the causes.
  */
 export function silentOnceRepaired(
   states: States,

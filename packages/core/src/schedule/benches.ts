@@ -57,7 +57,7 @@ export function workUntil({ stretches, before }: Bench, instant: number): number
   return (before[index] as number) + (stretch ? Math.max(0, instant - stretch[0]) : 0);
 }
 
-/** The first place at which something holds that holds from there on; `count` when nowhere. */
+/** The first index at which something holds that holds from there on; `count` when nowhere. */
 function firstThat(count: number, holds: (at: number) => boolean): number {
   let [from, to] = [0, count];
   while (from < to) {

@@ -10,15 +10,15 @@ export function leastWeightedLateness(jobs: readonly Job[], benches: readonly Be
   const alone = jobs.map(({ minutes }) => Math.min(...benches.map((one) => doneAt(one, minutes))));
   const costs = new Float64Array(jobs.length ** 2);
   for (const [job, { due, weight }] of jobs.entries()) {
-    for (const [place, instant] of earliest.entries()) {
-      costs[job * jobs.length + place] =
+    for (const [position, instant] of earliest.entries()) {
+      costs[job * jobs.length + position] =
         weight * lateness(Math.max(instant, alone[job] as number), due);
     }
   }
   return cheapestAssignment(costs, jobs.length);
 }
 
-/** Per place, the instant at which all benches together have had time for that many jobs. */
+/** Per position, the instant at which all benches together have had time for that many jobs. */
 function earliestInstants(jobs: readonly Job[], benches: readonly Bench[]): readonly number[] {
   const ends = [...new Set(benches.flatMap(({ stretches }) => stretches.flat()))].sort(
     (a, b) => a - b,

@@ -78,12 +78,13 @@ function onOneBench(jobs: readonly Job[], where: Bench): OneBench {
       inSet.reduce((sum, { minutes }) => sum + minutes, 0),
     );
     let best = Number.POSITIVE_INFINITY;
-    for (const [place, job] of jobs.entries()) {
-      if (!(set & (1 << place))) continue;
-      const joined = (cost[set & ~(1 << place)] as number) + job.weight * lateness(done, job.due);
+    for (const [position, job] of jobs.entries()) {
+      if (!(set & (1 << position))) continue;
+      const joined =
+        (cost[set & ~(1 << position)] as number) + job.weight * lateness(done, job.due);
       if (joined < best || last[set] === -1) {
         best = joined;
-        last[set] = place;
+        last[set] = position;
       }
     }
     cost[set] = best;

@@ -36,7 +36,7 @@ export function orderByDue(jobs: readonly Job[], benches: readonly Bench[]): Ord
   };
 }
 
-/** Weighted lateness of one bench's queue; places of jobs in order. */
+/** Weighted lateness of one bench's queue; indexes of jobs in order. */
 function queueCost(
   jobs: readonly Job[],
   where: Bench | undefined,
@@ -115,21 +115,21 @@ function bettered(jobs: readonly Job[], benches: readonly Bench[], start: Queues
     return true;
   };
 
-  const betters = (at: number, index: number, to: number, place: number): boolean => {
+  const betters = (at: number, index: number, to: number, position: number): boolean => {
     const [source, target] = [queues[at] as number[], queues[to] as number[]];
     const job = source[index] as number;
     source.splice(index, 1);
-    target.splice(place, 0, job);
+    target.splice(position, 0, job);
     if (pays(at, to)) return true;
-    target.splice(place, 1);
+    target.splice(position, 1);
     source.splice(index, 0, job);
-    const other = target[place];
+    const other = target[position];
     if (other === undefined) return false;
     source[index] = other;
-    target[place] = job;
+    target[position] = job;
     if (pays(at, to)) return true;
     source[index] = job;
-    target[place] = other;
+    target[position] = other;
     return false;
   };
 
@@ -137,8 +137,8 @@ function bettered(jobs: readonly Job[], benches: readonly Bench[], start: Queues
     lateOnes(jobs, benches, queues).some(({ at, index }) =>
       queues.some((target, to) => {
         const until = at === to ? index - 1 : target.length;
-        for (let place = 0; place <= until && tries < MOST_TRIES; place += 1) {
-          if (betters(at, index, to, place)) return true;
+        for (let position = 0; position <= until && tries < MOST_TRIES; position += 1) {
+          if (betters(at, index, to, position)) return true;
         }
         return false;
       }),
@@ -157,8 +157,8 @@ function lateOnes(
 ): readonly { readonly at: number; readonly index: number }[] {
   return queues.flatMap((queue, at) => {
     let work = 0;
-    return queue.flatMap((place, index) => {
-      const { minutes, due } = jobs[place] as Job;
+    return queue.flatMap((position, index) => {
+      const { minutes, due } = jobs[position] as Job;
       work += minutes;
       return lateness(doneAt(benches[at] as Bench, work), due) > 0 ? [{ at, index }] : [];
     });

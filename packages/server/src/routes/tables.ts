@@ -23,7 +23,7 @@ export function tablesRoutes(
 
   route(app, people, ENDPOINTS.recordTableEvent, async ({ body, session: { shop, person } }) => {
     const actor = { person: person.id, role: person.role };
-    const recorded = await recordTables(store, { shop: shop.id, draft: body, actor }, now);
+    const recorded = await recordTables(store, { shop: shop.id, command: body, actor }, now);
     return recorded.ok ? { ok: true, answer: recorded.event } : recorded;
   });
 }

@@ -55,11 +55,11 @@ export function ticketRoutes(
   const record = async (
     shop: string,
     ticket: string,
-    drafts: readonly TicketCommand[],
+    commands: readonly TicketCommand[],
     actor: Actor,
     known: Pick<RecordRequest, 'customer' | 'machine'> = {},
   ): Promise<Recorded> => {
-    for (const { type, command } of drafts) {
+    for (const { type, command } of commands) {
       if (
         (type === 'photo-kept' || type === 'signed') &&
         !(await photos.has(shop, command.photo))
@@ -67,7 +67,7 @@ export function ticketRoutes(
         return { ok: false, refusal: refuse('no-such-photo', 'command.photo') };
       }
     }
-    const request = { shop, ticket, drafts, actor, ...known };
+    const request = { shop, ticket, commands, actor, ...known };
     return oneByOne(`${shop} ${ticket}`, () => recordCommands(store, request, now));
   };
   const caller = ({ person }: Caller): Actor => ({ person: person.id, role: person.role });

@@ -19,7 +19,7 @@ import type { EventStore } from './port.ts';
 export interface RecordRequest {
   readonly shop: string;
   readonly ticket: string;
-  readonly drafts: readonly TicketCommand[];
+  readonly commands: readonly TicketCommand[];
   readonly actor: Actor;
   readonly customer?: Customer;
   readonly machine?: NewMachine;
@@ -38,9 +38,9 @@ export async function versionIn(store: EventStore, shop: string): Promise<Knowle
 export const MOST_RACES = 50;
 
 /**
- * Replays the ticket, decides each draft, appends them together. A draft that is stored
+ * Replays the ticket, decides each command, appends them together. A command that is stored
  * already counts as done, so that sending again is safe.
- * @param now the instant at which the server received the drafts.
+ * @param now the instant at which the server received the commands.
  */
 export async function recordCommands(
   store: EventStore,
@@ -98,7 +98,7 @@ type Recording =
   | {
       readonly ok: true;
       readonly ticket: Ticket;
-      /** One per draft, stored before or fresh. */
+      /** One per command, stored before or fresh. */
       readonly events: readonly TicketEvent[];
       readonly fresh: readonly TicketEvent[];
     }
@@ -113,20 +113,21 @@ function project(
   let ticket = foldTicket(request.ticket, stored);
   const events: TicketEvent[] = [];
   const fresh: TicketEvent[] = [];
-  for (const draft of request.drafts) {
-    const before = stored.find(({ id }) => id === draft.id);
+  for (const command of request.commands) {
+    const before = stored.find(({ id }) => id === command.id);
     if (before) {
-      if (!isSame(before, draft)) return { ok: false, refusal: refuse('id-used-otherwise', 'id') };
+      if (!isSame(before, command))
+        return { ok: false, refusal: refuse('id-used-otherwise', 'id') };
       events.push(before);
       continue;
     }
-    for (const one of [...adoption(ticket, draft, version), draft]) {
+    for (const one of [...adoption(ticket, command, version), command]) {
       const verdict = decide(ticket, one, request.actor, version);
       if (!verdict.ok) return verdict;
       const event = { ...verdict.event, receivedAt } as TicketEvent;
       ticket = applyTicketEvent(ticket, event);
       fresh.push(event);
-      if (one === draft) events.push(event);
+      if (one === command) events.push(event);
     }
   }
   return { ok: true, ticket, events, fresh };
@@ -146,15 +147,15 @@ function adoption(
   return [{ id, type: 'knowledge-adopted', command: {}, epoch, observedAt, device }];
 }
 
-/** The stored body repeats its command, so a resent draft must be found in it. */
+/** The stored body repeats its command, so a resent command must be found in it. */
 export function isSame(
   stored: { readonly type: string; readonly body: object },
-  draft: { readonly type: string; readonly command: object },
+  command: { readonly type: string; readonly command: object },
 ): boolean {
   const body: Readonly<Record<string, unknown>> = { ...stored.body };
   return (
-    stored.type === draft.type &&
-    Object.entries(draft.command).every(
+    stored.type === command.type &&
+    Object.entries(command.command).every(
       ([field, value]) => canonicalJson(body[field]) === canonicalJson(value),
     )
   );

@@ -11,29 +11,29 @@ import { isSame, MOST_RACES, rebuildSummaries } from './record.ts';
 
 export interface TablesRequest {
   readonly shop: string;
-  readonly draft: TableCommand;
+  readonly command: TableCommand;
   readonly actor: Actor;
 }
 
 /**
- * Decides one draft about the shop's tables and appends it. A draft that is stored already
+ * Decides one command about the shop's tables and appends it. A command that is stored already
  * counts as done. When the tables moved, the summary of every open ticket is projected again.
  */
 export async function recordTables(
   store: EventStore,
-  { shop, draft, actor }: TablesRequest,
+  { shop, command, actor }: TablesRequest,
   now: () => Date,
 ): Promise<TableVerdict> {
   for (let race = 0; race < MOST_RACES; race += 1) {
     const events = await store.tableEvents(shop);
-    const before = events.find(({ id }) => id === draft.id);
+    const before = events.find(({ id }) => id === command.id);
     if (before) {
-      return isSame(before, draft)
+      return isSame(before, command)
         ? { ok: true, event: before }
         : { ok: false, refusal: refuse('id-used-otherwise', 'id') };
     }
     const requests = foldChangeRequests(events);
-    const verdict = decideTableCommand(requests, draft, actor, now().toISOString());
+    const verdict = decideTableCommand(requests, command, actor, now().toISOString());
     if (!verdict.ok) return verdict;
     if ((await store.appendTableEvent(shop, verdict.event)) !== 'appended') continue;
     if (applyTableEvent(requests, verdict.event).inForce.length !== requests.inForce.length) {

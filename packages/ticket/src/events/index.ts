@@ -176,7 +176,7 @@ export function upgraded(stored: RecordedEvent): TicketEvent {
   return { ...stored, version: kind.version, body } as TicketEvent;
 }
 
-/** A draft of one kind. */
+/** A command of one kind. */
 export function newCommand<Type extends EventType>(
   type: Type,
   command: CommandPayload<Type>,

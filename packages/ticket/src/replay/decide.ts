@@ -14,31 +14,31 @@ export type Verdict =
   | { readonly ok: false; readonly refusal: Refusal };
 
 /**
- * Whether a draft becomes the ticket's next event, and which; the same on the server and on
- * every screen. Pure: the draft brings its own id and instant.
+ * Whether a command becomes the ticket's next event, and which; the same on the server and on
+ * every screen. Pure: the command brings its own id and instant.
  */
 export function decide(
   ticket: Ticket,
-  draft: TicketCommand,
+  command: TicketCommand,
   actor: Actor,
   version: KnowledgeVersion,
 ): Verdict {
-  if (!mayRecord(actor.role, draft.type)) {
+  if (!mayRecord(actor.role, command.type)) {
     return { ok: false, refusal: refuse('role-may-not', 'type', { role: actor.role }) };
   }
-  const kind = kindOf(draft.type);
+  const kind = kindOf(command.type);
   const knowledge = version.knowledge.hash;
-  const decision = kind.decide(ticket, draft.command, {
+  const decision = kind.decide(ticket, command.command, {
     actor,
-    epoch: draft.epoch,
-    observedAt: draft.observedAt,
-    id: draft.id,
+    epoch: command.epoch,
+    observedAt: command.observedAt,
+    id: command.id,
     model: modelOfTicket(ticket, version),
     modelOf: version.modelOf,
     knowledge,
   });
   if (!decision.ok) return decision;
-  const { id, type, epoch, observedAt, device } = draft;
+  const { id, type, epoch, observedAt, device } = command;
   return {
     ok: true,
     event: {

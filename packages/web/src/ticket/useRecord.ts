@@ -37,18 +37,18 @@ export function useRecord(shown: ShownTicket): RecordEntry {
     (type, command) => {
       const { shown, session } = latest.current;
       const { ticket, events, version, changes } = shown;
-      const draft = newCommand(type, command, {
+      const entered = newCommand(type, command, {
         id: crypto.randomUUID(),
         epoch: ticket.epoch,
         observedAt: new Date().toISOString(),
         device: deviceId(),
       });
-      const verdict = decide(ticket, draft, actorOf(session), version);
+      const verdict = decide(ticket, entered, actorOf(session), version);
       if (!verdict.ok) {
         toast.error(m.refusals[verdict.refusal.code](verdict.refusal));
         return false;
       }
-      const event = { ...verdict.event, receivedAt: draft.observedAt } as TicketEvent;
+      const event = { ...verdict.event, receivedAt: entered.observedAt } as TicketEvent;
       const updated = [...events, event];
       // Several entries may follow each other before anything is rendered: each is based on the one before.
       latest.current = {
@@ -56,7 +56,9 @@ export function useRecord(shown: ShownTicket): RecordEntry {
         shown: { ...shown, ticket: applyTicketEvent(ticket, event), events: updated },
       };
       askPlanner(ticket.id, updated, changes);
-      dispatch(outbox.actions.added({ ticket: ticket.id, draft, person: session.person.id }));
+      dispatch(
+        outbox.actions.added({ ticket: ticket.id, draft: entered, person: session.person.id }),
+      );
       return true;
     },
     [dispatch],

@@ -1,12 +1,11 @@
 import { useState } from 'react';
 import { useNameScreenMutation } from '../../api/client.ts';
-import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
+import { FormError } from '../../session/FormError.tsx';
 import { deviceName, nameDevice } from '../../store/device.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
-import { FormError } from '../../ui/FormError.tsx';
 
 /** What the shop calls this screen: the lead finds it by that, and entries are signed with it. */
 export function NameScreen({ onDone }: { readonly onDone: () => void }) {
@@ -30,7 +29,7 @@ export function NameScreen({ onDone }: { readonly onDone: () => void }) {
         value={name}
         onText={setName}
       />
-      <FormError>{error ? faultWords(error) : ''}</FormError>
+      <FormError fault={error} />
       <Button look="main" type="submit" disabled={isLoading || name.trim() === ''}>
         {words.save}
       </Button>

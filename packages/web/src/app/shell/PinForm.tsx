@@ -3,7 +3,7 @@ import { useChangePersonMutation } from '../../api/client.ts';
 import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
-import { NumberField } from '../../ui/Field.tsx';
+import { TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
 
 /** The PIN of one of the screen's people, who then stands at it. */
@@ -25,8 +25,8 @@ export function PinForm({
   };
   return (
     <Form className="flex max-w-xs flex-col gap-3" onSubmit={go}>
-      <NumberField
-        whole
+      <TextField
+        inputMode="numeric"
         label={m.shell.person.pinOf(person.name)}
         type="password"
         autoComplete="off"

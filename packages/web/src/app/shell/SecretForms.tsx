@@ -1,12 +1,11 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useChangePasswordMutation, useSetPinMutation } from '../../api/client.ts';
-import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
+import { FormError } from '../../session/FormError.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
-import { FormError } from '../../ui/FormError.tsx';
 
 const words = m.shell.person;
 
@@ -87,7 +86,7 @@ function SecretForm({
         value={fresh}
         onText={setFresh}
       />
-      <FormError>{error && !busy ? faultWords(error) : ''}</FormError>
+      <FormError fault={!busy && error} />
       <Button look="main" type="submit" disabled={busy || password === '' || !pattern.test(fresh)}>
         {words.save}
       </Button>

@@ -14,13 +14,13 @@ const LIMITS = ['unspoken', 'up-to', 'ask-first'] as const;
 
 /** What may be spent, how they are reached, when it can be ready. */
 export function Agreed({
-  draft,
+  form,
   version,
   model,
   limitFault,
   set,
 }: {
-  readonly draft: IntakeForm;
+  readonly form: IntakeForm;
   readonly version: KnowledgeVersion;
   readonly model: FamilyModel;
   readonly limitFault: string | undefined;
@@ -28,8 +28,8 @@ export function Agreed({
 }) {
   const session = useSession();
   const words = m.counter.agreed;
-  const { ticket: id, family, complaint, context, traits } = draft;
-  // Only what the machine shows decides how long it takes; the rest of the sheet does not.
+  const { ticket: id, family, complaint, context, traits } = form;
+  // Only what the machine shows decides how long it takes; the rest of the form does not.
   const left = useMemo(() => {
     const asked = { ticket: id, family, complaint, context, traits };
     const bare = { ...blankForm(), ...asked, tag: '1', label: family };
@@ -48,17 +48,17 @@ export function Agreed({
               type="radio"
               name="limit"
               className="size-5 accent-own"
-              checked={draft.limit === one}
+              checked={form.limit === one}
               onChange={() => set({ limit: one })}
             />
             {words.limits[one]}
           </label>
         ))}
-        {draft.limit === 'up-to' && (
+        {form.limit === 'up-to' && (
           <NumberField
             label={words.amount}
             error={limitFault}
-            value={draft.limitAmount}
+            value={form.limitAmount}
             className="max-w-48"
             onText={(limitAmount) => set({ limitAmount })}
           />
@@ -66,7 +66,7 @@ export function Agreed({
         <SpokenSelect
           label={m.cards.customer.reach}
           className="mt-3 max-w-64"
-          how={draft.reach}
+          how={form.reach}
           onChange={(reach) => set({ reach })}
         />
       </fieldset>
@@ -75,7 +75,7 @@ export function Agreed({
         <PromisePicker
           minutes={left.mean}
           spread={left.spread}
-          promised={draft.promised?.day}
+          promised={form.promised?.day}
           onPromise={(day, despite = '') =>
             set({ promised: day === null ? null : { day, despite } })
           }

@@ -5,9 +5,9 @@ import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { useRackRead } from '../../api/useRackRead.ts';
-import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
 import { readWhole } from '../../messages/typed.ts';
+import { FormError } from '../../session/FormError.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
 import { useMoney } from '../../session/useMoney.ts';
 import { useTables } from '../../session/useTables.ts';
@@ -47,30 +47,30 @@ export default function CounterView() {
 type FieldErrors = Partial<Record<'customer' | 'label' | 'tag' | 'shelf' | 'limit', string>>;
 
 function IntakeSheet() {
-  const [draft, setDraft] = useState<IntakeForm>(() => readForm('counter'));
+  const [form, setForm] = useState<IntakeForm>(() => readForm('counter'));
   const [errors, setErrors] = useState<FieldErrors>({});
   const { rack, whenRead } = useRackRead();
   const { busy, fault, takeIn } = useTakeIn();
-  const pictures = usePictures(draft.ticket);
+  const pictures = usePictures(form.ticket);
   const navigate = useNavigate();
   const money = useMoney();
   const version = useTables().tables?.version ?? SHIPPED;
-  const model = version.modelOf(draft.family, draft.traits ?? undefined);
-  const known = useKnown(draft, setDraft);
-  useEffect(() => storeForm('counter', draft), [draft]);
+  const model = version.modelOf(form.family, form.traits ?? undefined);
+  const known = useKnown(form, setForm);
+  useEffect(() => storeForm('counter', form), [form]);
 
-  const set = (change: Partial<IntakeForm>) => setDraft((now) => ({ ...now, ...change }));
-  const limit = draft.limit === 'up-to' ? money.read(draft.limitAmount) : undefined;
+  const set = (change: Partial<IntakeForm>) => setForm((now) => ({ ...now, ...change }));
+  const limit = form.limit === 'up-to' ? money.read(form.limitAmount) : undefined;
 
   const submit = async () => {
-    const tag = draft.tag || firstFreeTag(await whenRead());
-    const faults = faultsOf({ ...draft, tag }, limit);
+    const tag = form.tag || firstFreeTag(await whenRead());
+    const faults = faultsOf({ ...form, tag }, limit);
     setErrors(faults);
     if (Object.keys(faults).length > 0) return;
-    const ticket = await takeIn({ ...draft, tag }, limit, pictures.pictures);
+    const ticket = await takeIn({ ...form, tag }, limit, pictures.pictures);
     if (ticket === undefined) return;
     pictures.set([]);
-    setDraft(blankForm());
+    setForm(blankForm());
     toast.success(m.counter.taken(Number(tag)), {
       action: { label: m.life.paper('tag-a7'), onClick: () => openPaper(ticket, 'tag-a7') },
     });
@@ -78,10 +78,10 @@ function IntakeSheet() {
   };
 
   const beginAnew = () => {
-    const before = draft;
-    setDraft(blankForm());
+    const before = form;
+    setForm(blankForm());
     toast(m.counter.cleared, {
-      action: { label: m.counter.undo, onClick: () => setDraft(before) },
+      action: { label: m.counter.undo, onClick: () => setForm(before) },
     });
   };
 
@@ -92,7 +92,7 @@ function IntakeSheet() {
     <Form onSubmit={submit} noValidate className="flex flex-1 flex-col lg:flex-row">
       <div className="min-w-0 flex-1 px-6 py-4">
         <h1 className="mb-4 text-2xl font-bold">{m.counter.title}</h1>
-        {draft.call === null ? (
+        {form.call === null ? (
           <WhichMachine
             onMachine={known.chooseMachine}
             onCustomer={known.chooseCustomer}
@@ -104,60 +104,55 @@ function IntakeSheet() {
         {known.machine && (
           <KnownMachine
             file={known.machine}
-            comebackOf={draft.comebackOf}
+            comebackOf={form.comebackOf}
             onComeback={(comebackOf) => set({ comebackOf })}
             onForget={() => set({ machineId: null, comebackOf: null, traits: null })}
           />
         )}
-        <CustomerFields draft={draft} error={errors.customer} set={set} />
-        {draft.customerId !== null && (
+        <CustomerFields form={form} error={errors.customer} set={set} />
+        {form.customerId !== null && (
           <TheirMachines
-            customer={draft.customerId}
-            chosen={draft.machineId}
+            customer={form.customerId}
+            chosen={form.machineId}
             onMachine={known.chooseMachine}
           />
         )}
-        {draft.machineId === null && draft.call === null && (
-          <FamilyChoice
-            value={draft.family}
-            onChoose={(family) => set(withFamily(draft, family))}
-          />
+        {form.machineId === null && form.call === null && (
+          <FamilyChoice value={form.family} onChoose={(family) => set(withFamily(form, family))} />
         )}
-        <MachineFields draft={draft} errors={errors} freeTag={firstFreeTag(rack)} set={set} />
+        <MachineFields form={form} errors={errors} freeTag={firstFreeTag(rack)} set={set} />
         <TextArea
           className="mt-4"
           label={m.counter.words}
           rows={2}
-          value={draft.words}
+          value={form.words}
           maxLength={2000}
-          disabled={draft.call !== null}
+          disabled={form.call !== null}
           onText={(words) => set({ words })}
         />
         <ComplaintTicks
           findings={complaint}
-          ticked={draft.complaint}
+          ticked={form.complaint}
           onChange={(ticked) => set({ complaint: ticked })}
         />
         <ContextAnswers
           findings={context}
-          answers={draft.context}
+          answers={form.context}
           onChange={(answers) => set({ context: answers })}
         />
         <Received
-          accessories={draft.accessories}
-          condition={draft.condition}
+          accessories={form.accessories}
+          condition={form.condition}
           onAccessories={(accessories) => set({ accessories })}
           onCondition={(condition) => set({ condition })}
         />
-        <Agreed draft={draft} version={version} model={model} limitFault={errors.limit} set={set} />
+        <Agreed form={form} version={version} model={model} limitFault={errors.limit} set={set} />
         <Pictures pictures={pictures.pictures} onChange={pictures.set} />
       </div>
       <aside className="flex flex-col border-rule bg-paper px-6 py-4 max-lg:border-t lg:sticky lg:top-0 lg:h-[calc(100dvh-3.5rem)] lg:w-88 lg:border-l">
-        <SoundsLike model={model} complaint={draft.complaint} context={draft.context} />
+        <SoundsLike model={model} complaint={form.complaint} context={form.context} />
         <div className="mt-auto flex flex-col gap-2 pt-4">
-          <p role="alert" className="font-semibold text-hazard">
-            {fault && !busy ? faultWords(fault) : ''}
-          </p>
+          <FormError fault={!busy && fault} />
           <Button look="main" type="submit" disabled={busy} className="min-h-14 text-lg">
             {busy ? m.counter.submitting : m.counter.submit}
           </Button>

@@ -1,6 +1,6 @@
 import { createStore, del, get, set } from 'idb-keyval';
 
-/** A picture that goes with the sheet: a photo at its place, or the signature. */
+/** A picture that goes with the form: a photo at its place, or the signature. */
 export interface Picture {
   readonly place: number | 'signature';
   readonly blob: Blob;
@@ -9,18 +9,19 @@ export interface Picture {
 const store = createStore('nodo-sheet', 'pictures');
 const KEY = 'counter';
 
-/** The pictures that were taken for the sheet which is kept on this screen. */
-export async function readPictures(sheet: string): Promise<readonly Picture[]> {
+/** The pictures that were taken for the form which is kept on this screen. */
+export async function readPictures(ticket: string): Promise<readonly Picture[]> {
   const kept = await get<{ readonly sheet: string; readonly pictures: readonly Picture[] }>(
     KEY,
     store,
   ).catch(() => undefined);
-  return kept?.sheet === sheet ? kept.pictures : [];
+  return kept?.sheet === ticket ? kept.pictures : [];
 }
 
 /** A device that keeps nothing still takes them in; they are lost only when the page is closed. */
-export async function keepPictures(sheet: string, pictures: readonly Picture[]): Promise<void> {
-  await (pictures.length === 0 ? del(KEY, store) : set(KEY, { sheet, pictures }, store)).catch(
-    () => undefined,
-  );
+export async function keepPictures(ticket: string, pictures: readonly Picture[]): Promise<void> {
+  await (pictures.length === 0
+    ? del(KEY, store)
+    : set(KEY, { sheet: ticket, pictures }, store)
+  ).catch(() => undefined);
 }

@@ -11,10 +11,10 @@ import { shopClock, shopDayOf } from '../../time/shopTime.ts';
 /** A machine that comes so soon after a repair is taken for one that comes back from it. */
 const COMEBACK_DAYS = 60;
 
-/** Fills the sheet with what the shop knows: a machine, a customer, a call. */
+/** Fills the form with what the shop knows: a machine, a customer, a call. */
 export function useKnown(
-  draft: IntakeForm,
-  setDraft: Dispatch<SetStateAction<IntakeForm>>,
+  form: IntakeForm,
+  setForm: Dispatch<SetStateAction<IntakeForm>>,
 ): {
   readonly machine: MachineFile | undefined;
   readonly chooseMachine: (machine: string) => void;
@@ -23,8 +23,8 @@ export function useKnown(
 } {
   const dispatch = useAppDispatch();
   const { endpoints } = client.api;
-  const { currentData } = useMachineQuery(draft.machineId ?? '', {
-    skip: draft.machineId === null,
+  const { currentData } = useMachineQuery(form.machineId ?? '', {
+    skip: form.machineId === null,
   });
   const once = { subscribe: false, forceRefetch: true } as const;
 
@@ -36,7 +36,7 @@ export function useKnown(
   };
   const fill = async (part: Promise<Partial<IntakeForm> | undefined>): Promise<void> => {
     const filled = await part;
-    if (filled) setDraft((now) => ({ ...now, ...filled }));
+    if (filled) setForm((now) => ({ ...now, ...filled }));
     else toast.error(m.cards.machine.failed);
   };
   const machineOf = async (id: string): Promise<Partial<IntakeForm> | undefined> => {
@@ -77,7 +77,7 @@ export function useKnown(
     };
   };
   return {
-    machine: draft.machineId === null ? undefined : currentData,
+    machine: form.machineId === null ? undefined : currentData,
     chooseMachine: (id) => void fill(machineOf(id)),
     chooseCustomer: (id) => void fill(customerOf(id)),
     chooseTicket: (id) => void fill(ticketParts(id)),

@@ -1,32 +1,32 @@
 import { useEffect, useState } from 'react';
 import { keepPictures, type Picture, readPictures } from './pictures.ts';
 
-/** The pictures of a sheet, kept on this screen like the rest of it. */
-export function usePictures(sheet: string): {
+/** The pictures of a form, kept on this screen like the rest of it. */
+export function usePictures(ticket: string): {
   readonly pictures: readonly Picture[];
   readonly set: (pictures: readonly Picture[]) => void;
 } {
   const [kept, setKept] = useState<{
-    readonly sheet: string;
+    readonly ticket: string;
     readonly pictures: readonly Picture[];
-  }>({ sheet, pictures: [] });
+  }>({ ticket, pictures: [] });
   useEffect(() => {
     const over = { is: false };
-    void readPictures(sheet).then((pictures) => {
+    void readPictures(ticket).then((pictures) => {
       if (!over.is)
         setKept((now) =>
-          now.sheet === sheet && now.pictures.length > 0 ? now : { sheet, pictures },
+          now.ticket === ticket && now.pictures.length > 0 ? now : { ticket, pictures },
         );
     });
     return () => {
       over.is = true;
     };
-  }, [sheet]);
+  }, [ticket]);
   return {
-    pictures: kept.sheet === sheet ? kept.pictures : [],
+    pictures: kept.ticket === ticket ? kept.pictures : [],
     set: (pictures) => {
-      setKept({ sheet, pictures });
-      void keepPictures(sheet, pictures);
+      setKept({ ticket, pictures });
+      void keepPictures(ticket, pictures);
     },
   };
 }

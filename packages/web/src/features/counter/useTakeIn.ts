@@ -8,7 +8,7 @@ import type { IntakeForm } from '../../shop/intake/intakeForm.ts';
 import { bytesOf } from '../../ticket/photo/drawPhoto.ts';
 import type { Picture } from './pictures.ts';
 
-/** Something of the sheet was not taken; sending it again goes on from there. */
+/** Something of the form was not taken; sending it again goes on from there. */
 class NotTaken extends Error {
   constructor(readonly fault: CallError) {
     super(fault.kind);
@@ -16,8 +16,8 @@ class NotTaken extends Error {
 }
 
 /**
- * Takes the sheet in: ticket first, then its pictures. Everything has an id of its own, so after a
- * fault the same sheet is simply sent again; what was taken already is not taken twice.
+ * Takes the form in: ticket first, then its pictures. Everything has an id of its own, so after a
+ * fault the same form is simply sent again; what was taken already is not taken twice.
  */
 export function useTakeIn() {
   const [takeIn] = useTakeInMutation();
@@ -26,23 +26,23 @@ export function useTakeIn() {
   });
 
   const send = async (
-    draft: IntakeForm,
+    form: IntakeForm,
     limit: number | undefined,
     pictures: readonly Picture[],
   ) => {
-    const { call: announced } = draft;
+    const { call: announced } = form;
     if (announced === null) {
-      const taken = await takeIn(intakeOf(draft, limit));
+      const taken = await takeIn(intakeOf(form, limit));
       if (!taken.data) throw new NotTaken(taken.error as CallError);
     } else {
-      for (const one of arrivalOf(draft, limit)) await record(announced, one);
+      for (const one of arrivalOf(form, limit)) await record(announced, one);
     }
-    const ticket = announced ?? draft.ticket;
+    const ticket = announced ?? form.ticket;
     for (const { blob, place } of pictures) {
       const { photo } = await must(
         call({ name: 'keepPhoto', params: { ticket }, body: await bytesOf(blob) }),
       );
-      await record(ticket, pictureOf(draft, photo, place));
+      await record(ticket, pictureOf(form, photo, place));
     }
     return ticket;
   };
@@ -51,13 +51,13 @@ export function useTakeIn() {
     ...state,
     /** @returns the ticket; undefined after an error, which is shown */
     takeIn: async (
-      draft: IntakeForm,
+      form: IntakeForm,
       limit: number | undefined,
       pictures: readonly Picture[],
     ): Promise<string | undefined> => {
       setState({ busy: true });
       try {
-        const ticket = await send(draft, limit, pictures);
+        const ticket = await send(form, limit, pictures);
         setState({ busy: false });
         return ticket;
       } catch (fault) {
@@ -69,8 +69,8 @@ export function useTakeIn() {
   };
 }
 
-async function record(ticket: string, draft: TicketCommand): Promise<void> {
-  await must(call({ name: 'recordEvent', params: { ticket }, body: draft }));
+async function record(ticket: string, command: TicketCommand): Promise<void> {
+  await must(call({ name: 'recordEvent', params: { ticket }, body: command }));
 }
 
 async function must<Name extends EndpointName>(

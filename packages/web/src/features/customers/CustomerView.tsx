@@ -9,15 +9,14 @@ import {
   useCustomerQuery,
   useMergeCustomerMutation,
 } from '../../api/client.ts';
-import { faultWords } from '../../messages/errors.ts';
 import { m, write } from '../../messages/index.ts';
+import { FormError } from '../../session/FormError.tsx';
 import { NotRead } from '../../session/NotRead.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
 import { SpokenSelect } from '../../shop/SpokenSelect.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TextArea, TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
-import { FormError } from '../../ui/FormError.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
 import { EraseForm } from './EraseForm.tsx';
 import { MergeForm } from './MergeForm.tsx';
@@ -159,7 +158,7 @@ function CardForm({
         maxLength={2000}
         onText={(notes) => set({ notes })}
       />
-      <FormError>{error ? faultWords(error) : ''}</FormError>
+      <FormError fault={error} />
       <Button look="main" type="submit" className="self-start" disabled={isLoading}>
         {words.save}
       </Button>

@@ -1,11 +1,10 @@
 import { useState } from 'react';
 import { useEraseCustomerMutation } from '../../api/client.ts';
-import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
+import { FormError } from '../../session/FormError.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
-import { FormError } from '../../ui/FormError.tsx';
 
 /** The one thing here that cannot be taken back: so it asks for a word to be typed. */
 export function EraseForm({ customer }: { readonly customer: string }) {
@@ -34,7 +33,7 @@ export function EraseForm({ customer }: { readonly customer: string }) {
           {words.erase}
         </Button>
       </div>
-      <FormError>{error ? faultWords(error) : ''}</FormError>
+      <FormError fault={error} />
     </Form>
   );
 }

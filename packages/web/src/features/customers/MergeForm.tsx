@@ -3,11 +3,10 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { useMergeCustomerMutation, useSearchQuery } from '../../api/client.ts';
-import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
+import { FormError } from '../../session/FormError.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
-import { FormError } from '../../ui/FormError.tsx';
 import { useSettled } from '../../ui/useSettled.ts';
 
 /** Says that this is the same person as another; that can be taken back. */
@@ -41,7 +40,7 @@ export function MergeForm({ file }: { readonly file: CustomerFile }) {
           </li>
         ))}
       </ul>
-      <FormError>{error ? faultWords(error) : ''}</FormError>
+      <FormError fault={error} />
     </section>
   );
 }

@@ -5,14 +5,13 @@ import { MOST_NEEDLES } from '@nodo/ticket';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useChangeMachineMutation } from '../../api/client.ts';
-import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
 import { instruments } from '../../messages/instruments.ts';
+import { FormError } from '../../session/FormError.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { CheckBoxes } from '../../ui/CheckBox.tsx';
 import { Select, TextArea, TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
-import { FormError } from '../../ui/FormError.tsx';
 import { ServiceValues, type TypedValue, typedValues, valuesOf } from './ServiceValues.tsx';
 
 const FAMILIES = [...SHIPPED.knowledge.families.values()];
@@ -172,7 +171,7 @@ export function MachineCardForm({
           onText={(notes) => set({ notes })}
         />
       </div>
-      <FormError>{isBad ? words.badValue : error ? faultWords(error) : ''}</FormError>
+      <FormError text={isBad ? words.badValue : ''} fault={error} />
       <Button look="main" type="submit" className="self-start" disabled={isLoading}>
         {words.save}
       </Button>

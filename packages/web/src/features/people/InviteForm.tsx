@@ -2,8 +2,8 @@ import type { HandedCode } from '@nodo/api';
 import { EVERY_ROLE, type Role } from '@nodo/kernel';
 import { useState } from 'react';
 import { useInvitePersonMutation } from '../../api/client.ts';
-import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
+import { FormError } from '../../session/FormError.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Select, TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
@@ -35,14 +35,14 @@ export function InviteForm({ onHanded }: { readonly onHanded: (handed: HandedCod
           value={given.name}
           maxLength={80}
           autoComplete="off"
-          onText={(typed) => field('name')(typed)}
+          onText={field('name')}
         />
         <TextField
           label={words.initials}
           value={initials}
           maxLength={3}
           autoComplete="off"
-          onText={(typed) => field('initials')(typed)}
+          onText={field('initials')}
         />
         <TextField
           label={words.login}
@@ -61,9 +61,7 @@ export function InviteForm({ onHanded }: { readonly onHanded: (handed: HandedCod
           options={EVERY_ROLE.map((role) => [role, m.shell.roles[role]] as const)}
         />
       </div>
-      <p role="alert" className="my-2 min-h-6 font-semibold text-hazard">
-        {error ? faultWords(error) : ''}
-      </p>
+      <FormError fault={error} />
       <Button look="main" type="submit" disabled={given.name.trim() === '' || isLoading}>
         {words.submit}
       </Button>

@@ -3,8 +3,8 @@ import { mayTakeIn } from '@nodo/ticket';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useTakeInMutation } from '../../api/client.ts';
-import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
+import { FormError } from '../../session/FormError.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
 import { useTables } from '../../session/useTables.ts';
 import { ComplaintTicks } from '../../shop/intake/Asked.tsx';
@@ -33,26 +33,26 @@ export default function PhoneView() {
 }
 
 function CallSheet() {
-  const [draft, setDraft] = useState<IntakeForm>(() => readForm('phone'));
+  const [form, setForm] = useState<IntakeForm>(() => readForm('phone'));
   const [tried, setTried] = useState(false);
   const [takeIn, { isLoading, error }] = useTakeInMutation();
   const navigate = useNavigate();
   const version = useTables().tables?.version ?? SHIPPED;
-  const model = version.modelOf(draft.family);
-  useEffect(() => storeForm('phone', draft), [draft]);
+  const model = version.modelOf(form.family);
+  useEffect(() => storeForm('phone', form), [form]);
   if (!model) return null;
 
-  const set = (change: Partial<IntakeForm>) => setDraft({ ...draft, ...change });
-  const label = draft.label.trim() || model.family.title;
-  const nameMissing = draft.customer.trim() === '' && draft.phone.trim() !== '';
-  const silent = draft.complaint.length === 0;
+  const set = (change: Partial<IntakeForm>) => setForm({ ...form, ...change });
+  const label = form.label.trim() || model.family.title;
+  const nameMissing = form.customer.trim() === '' && form.phone.trim() !== '';
+  const silent = form.complaint.length === 0;
   const begin = async () => {
     setTried(true);
     if (nameMissing || silent) return;
-    const result = await takeIn(callOf({ ...draft, label }));
+    const result = await takeIn(callOf({ ...form, label }));
     if (!result.data) return;
-    setDraft(blankForm());
-    void navigate(`/phone/${draft.ticket}`);
+    setForm(blankForm());
+    void navigate(`/phone/${form.ticket}`);
   };
 
   return (
@@ -61,40 +61,37 @@ function CallSheet() {
         <h1 className="mb-4 text-2xl font-bold">{m.phone.title}</h1>
         <div className="grid gap-x-8 gap-y-4 md:grid-cols-3">
           <NameFields
-            draft={draft}
+            form={form}
             error={tried && nameMissing ? m.counter.required : undefined}
             set={set}
           />
           <TextField
             label={m.phone.label}
-            value={draft.label}
+            value={form.label}
             placeholder={model.family.title}
             maxLength={80}
             onText={(label) => set({ label })}
           />
         </div>
-        <FamilyChoice value={draft.family} onChoose={(family) => set(withFamily(draft, family))} />
+        <FamilyChoice value={form.family} onChoose={(family) => set(withFamily(form, family))} />
         <ComplaintTicks
           findings={model.checks.get(COMPLAINT)?.findings ?? []}
-          ticked={draft.complaint}
+          ticked={form.complaint}
           onChange={(ticked) => set({ complaint: ticked })}
         />
         <TextArea
           className="mt-4"
           label={m.counter.words}
           rows={2}
-          value={draft.words}
+          value={form.words}
           maxLength={2000}
           onText={(words) => set({ words })}
         />
       </div>
       <aside className="flex flex-col border-rule bg-paper px-6 py-4 max-lg:border-t lg:sticky lg:top-0 lg:h-[calc(100dvh-3.5rem)] lg:w-88 lg:border-l">
-        <SoundsLike model={model} complaint={draft.complaint} context={{}} />
+        <SoundsLike model={model} complaint={form.complaint} context={{}} />
         <div className="mt-auto flex flex-col gap-2 pt-4">
-          <p role="alert" className="font-semibold text-hazard">
-            {error ? faultWords(error) : ''}
-            {tried && silent ? m.phone.tickOne : ''}
-          </p>
+          <FormError text={tried && silent ? m.phone.tickOne : ''} fault={error} />
           <Button look="main" type="submit" disabled={isLoading} className="min-h-14 text-lg">
             {isLoading ? m.phone.beginning : m.phone.begin}
           </Button>

@@ -3,16 +3,15 @@ import { type ShopProfile, shopProfile, workingTimeOf } from '@nodo/shop';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useChangeShopMutation, usePeopleQuery, useShopQuery } from '../../api/client.ts';
-import { faultWords } from '../../messages/errors.ts';
 import { m, readMoney, typedMoney } from '../../messages/index.ts';
 import { readNumber } from '../../messages/typed.ts';
+import { FormError } from '../../session/FormError.tsx';
 import { NotRead } from '../../session/NotRead.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { CheckBox } from '../../ui/CheckBox.tsx';
 import { NumberField, Select, TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
-import { FormError } from '../../ui/FormError.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
 import { DaysOffList } from './DaysOffList.tsx';
 import { Hours } from './Hours.tsx';
@@ -115,7 +114,7 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
           onChange={(closed) => set({ closed })}
         />
       </section>
-      <FormError>{bad || (error ? faultWords(error) : '')}</FormError>
+      <FormError text={bad} fault={error} />
       <Button look="main" type="submit" className="self-start" disabled={isLoading}>
         {words.save}
       </Button>

@@ -1,10 +1,9 @@
 import { useRedeemCodeMutation } from '../../api/client.ts';
-import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
+import { FormError } from '../../session/FormError.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
-import { FormError } from '../../ui/FormError.tsx';
 import { readForm } from './readForm.ts';
 
 /** A code from the lead becomes a password of one's own. */
@@ -32,7 +31,7 @@ export function CodeForm({ onDone }: { readonly onDone: () => void }) {
       <Button look="main" type="submit" disabled={isLoading}>
         {words.redeem}
       </Button>
-      <FormError>{error ? faultWords(error) : ''}</FormError>
+      <FormError fault={error} />
     </Form>
   );
 }

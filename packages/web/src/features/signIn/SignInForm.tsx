@@ -1,12 +1,11 @@
 import { useState } from 'react';
 import { useSignInMutation } from '../../api/client.ts';
-import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
+import { FormError } from '../../session/FormError.tsx';
 import { deviceId } from '../../store/device.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
-import { FormError } from '../../ui/FormError.tsx';
 import { readForm } from './readForm.ts';
 
 /** Name and password. */
@@ -36,7 +35,7 @@ export function SignInForm({ onDone }: { readonly onDone?: () => void }) {
       <Button look="main" type="submit" disabled={isLoading}>
         {isLoading ? words.submitting : words.submit}
       </Button>
-      <FormError>{missing ? words.missing : error ? faultWords(error) : ''}</FormError>
+      <FormError text={missing ? words.missing : ''} fault={error} />
     </Form>
   );
 }

@@ -7,23 +7,23 @@ type Set = (part: Partial<IntakeForm>) => void;
 
 /** Whose it is: somebody whom the shop knows, or a name and a number. */
 export function CustomerFields({
-  draft,
+  form,
   error,
   set,
 }: {
-  readonly draft: IntakeForm;
+  readonly form: IntakeForm;
   readonly error: string | undefined;
   readonly set: Set;
 }) {
   const words = m.counter.known;
-  if (draft.customerId !== null) {
+  if (form.customerId !== null) {
     return (
       <p className="flex flex-wrap items-center gap-4">
         <strong>
-          <bdi>{words.customer(draft.customer)}</bdi>
+          <bdi>{words.customer(form.customer)}</bdi>
         </strong>
-        <span className="text-quiet">{draft.phone}</span>
-        {draft.call === null && (
+        <span className="text-quiet">{form.phone}</span>
+        {form.call === null && (
           <Button look="quiet" onClick={() => set({ customerId: null, customer: '', phone: '' })}>
             {words.anotherCustomer}
           </Button>
@@ -33,18 +33,18 @@ export function CustomerFields({
   }
   return (
     <div className="grid gap-x-8 gap-y-4 md:grid-cols-2">
-      <NameFields draft={draft} error={error} set={set} />
+      <NameFields form={form} error={error} set={set} />
     </div>
   );
 }
 
 /** Somebody who is new here: how they are called, where they are reached. */
 export function NameFields({
-  draft,
+  form,
   error,
   set,
 }: {
-  readonly draft: { readonly customer: string; readonly phone: string };
+  readonly form: { readonly customer: string; readonly phone: string };
   readonly error: string | undefined;
   readonly set: (part: { customer: string } | { phone: string }) => void;
 }) {
@@ -53,14 +53,14 @@ export function NameFields({
       <TextField
         label={m.counter.name}
         error={error}
-        value={draft.customer}
+        value={form.customer}
         maxLength={120}
         autoComplete="off"
         onText={(customer) => set({ customer })}
       />
       <TextField
         label={m.counter.phone}
-        value={draft.phone}
+        value={form.phone}
         maxLength={40}
         inputMode="tel"
         autoComplete="off"
@@ -72,33 +72,33 @@ export function NameFields({
 
 /** How it is called, what its plate says, where it hangs. */
 export function MachineFields({
-  draft,
+  form,
   errors,
   freeTag,
   set,
 }: {
-  readonly draft: IntakeForm;
+  readonly form: IntakeForm;
   readonly errors: Partial<Record<'label' | 'tag' | 'shelf', string>>;
   readonly freeTag: string;
   readonly set: Set;
 }) {
-  const isNew = draft.machineId === null && draft.call === null;
+  const isNew = form.machineId === null && form.call === null;
   return (
     <div className="mt-3 grid gap-x-8 gap-y-4 md:grid-cols-[1fr_6rem_6rem]">
       <TextField
         label={m.counter.label}
         hint={m.counter.labelHint}
         error={errors.label}
-        value={draft.label}
+        value={form.label}
         maxLength={80}
-        disabled={draft.call !== null}
+        disabled={form.call !== null}
         onText={(label) => set({ label })}
       />
       <NumberField
         whole
         label={m.counter.tag}
         error={errors.tag}
-        value={draft.tag}
+        value={form.tag}
         placeholder={freeTag}
         maxLength={4}
         onText={(tag) => set({ tag })}
@@ -106,7 +106,7 @@ export function MachineFields({
       <TextField
         label={m.counter.shelf}
         error={errors.shelf}
-        value={draft.shelf}
+        value={form.shelf}
         maxLength={12}
         onText={(shelf) => set({ shelf })}
       />
@@ -114,13 +114,13 @@ export function MachineFields({
         <div className="grid gap-x-8 gap-y-4 sm:grid-cols-2 md:col-span-3">
           <TextField
             label={m.counter.plateModel}
-            value={draft.model}
+            value={form.model}
             maxLength={80}
             onText={(model) => set({ model })}
           />
           <TextField
             label={m.counter.serial}
-            value={draft.serial}
+            value={form.serial}
             maxLength={60}
             onText={(serial) => set({ serial })}
           />

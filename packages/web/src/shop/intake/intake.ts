@@ -5,76 +5,77 @@ import type { TicketCommand } from '@nodo/ticket';
 import { deviceId } from '../../store/device.ts';
 import type { IntakeForm } from './intakeForm.ts';
 
-export interface Sheet {
+/** What the server is asked to take in. */
+export interface Intake {
   readonly ticket: string;
   readonly customer: Customer | null;
   readonly machine: NewMachine | null;
   readonly drafts: readonly TicketCommand[];
 }
 
-/** Which digit of the sheet's id stands for what; 0 is the ticket itself. */
+/** Which digit of the form's id stands for what; 0 is the ticket itself. */
 const DIGIT = { first: 1, complaint: 2, context: 3, limit: 4, promise: 5, signed: 6, machine: 7 };
 const CUSTOMER_DIGIT = 9;
 const FIRST_PHOTO_DIGIT = 10;
-/** So many pictures a sheet has ids for. */
+/** So many pictures a form has ids for. */
 export const MOST_PHOTOS = 6;
 
 /**
- * The sheet as the server wants it. Ids come from the sheet's, so sending again is safe.
+ * The form as the server wants it. Ids come from the form's, so sending again is safe.
  * @param limit in the smallest unit, where one was agreed
  */
-export function intakeOf(draft: IntakeForm, limit: number | undefined): Sheet {
-  const sheet = sheetOf(draft, {
+export function intakeOf(form: IntakeForm, limit: number | undefined): Intake {
+  const taken = newTicketOf(form, {
     type: 'intake-taken',
     command: {
-      ...spokenOf(draft),
-      tag: Number(draft.tag),
-      shelf: draft.shelf,
-      ...receivedOf(draft),
-      comebackOf: draft.comebackOf,
+      ...spokenOf(form),
+      tag: Number(form.tag),
+      shelf: form.shelf,
+      ...receivedOf(form),
+      comebackOf: form.comebackOf,
     },
   });
-  return { ...sheet, drafts: [...sheet.drafts, ...agreedOf(draft, limit)] };
+  return { ...taken, drafts: [...taken.drafts, ...agreedOf(form, limit)] };
 }
 
 /** The same for a machine that stays where it is: somebody rang up about it. */
-export function callOf(draft: IntakeForm): Sheet {
-  return sheetOf(draft, { type: 'call-taken', command: spokenOf(draft) });
+export function callOf(form: IntakeForm): Intake {
+  return newTicketOf(form, { type: 'call-taken', command: spokenOf(form) });
 }
 
 /** A machine that was talked about on the telephone comes in: what is new since. */
-export function arrivalOf(draft: IntakeForm, limit: number | undefined): readonly TicketCommand[] {
-  const arrived = draftOf(draft, DIGIT.first, 'machine-arrived', {
-    tag: Number(draft.tag),
-    shelf: draft.shelf,
-    ...receivedOf(draft),
+export function arrivalOf(form: IntakeForm, limit: number | undefined): readonly TicketCommand[] {
+  const arrived = commandOf(form, DIGIT.first, 'machine-arrived', {
+    tag: Number(form.tag),
+    shelf: form.shelf,
+    ...receivedOf(form),
   });
-  return [arrived, ...asked(draft), ...agreedOf(draft, limit)];
+  return [arrived, ...asked(form), ...agreedOf(form, limit)];
 }
 
 /** The entry that keeps a picture; a place for each, the signature's own. */
 export function pictureOf(
-  draft: IntakeForm,
+  form: IntakeForm,
   photo: string,
   place: number | 'signature',
 ): TicketCommand {
   return place === 'signature'
-    ? draftOf(draft, DIGIT.signed, 'signed', { photo, what: 'intake' })
-    : draftOf(draft, FIRST_PHOTO_DIGIT + place, 'photo-kept', { photo, words: '' });
+    ? commandOf(form, DIGIT.signed, 'signed', { photo, what: 'intake' })
+    : commandOf(form, FIRST_PHOTO_DIGIT + place, 'photo-kept', { photo, words: '' });
 }
 
 function receivedOf({ accessories, condition }: IntakeForm) {
   return { accessories: [...accessories], condition: condition.trim() };
 }
 
-function agreedOf(draft: IntakeForm, limit: number | undefined): readonly TicketCommand[] {
-  const { promised } = draft;
-  const spoken = draft.limit !== 'unspoken';
+function agreedOf(form: IntakeForm, limit: number | undefined): readonly TicketCommand[] {
+  const { promised } = form;
+  const spoken = form.limit !== 'unspoken';
   return [
-    ...(spoken ? [draftOf(draft, DIGIT.limit, 'limit-agreed', { limit: limit ?? null })] : []),
+    ...(spoken ? [commandOf(form, DIGIT.limit, 'limit-agreed', { limit: limit ?? null })] : []),
     ...(promised
       ? [
-          draftOf(draft, DIGIT.promise, 'day-promised', {
+          commandOf(form, DIGIT.promise, 'day-promised', {
             day: promised.day,
             ...(promised.despite ? { despite: promised.despite } : {}),
           }),
@@ -99,47 +100,47 @@ function newMachineOf({ ticket, machineId, family, label, model, serial }: Intak
   return { id: derivedId(ticket, DIGIT.machine), card };
 }
 
-function spokenOf(draft: IntakeForm) {
-  const { family, label, words, traits } = draft;
+function spokenOf(form: IntakeForm) {
+  const { family, label, words, traits } = form;
   return {
     family,
     label,
     words,
-    customer: draft.customerId ?? newCustomerOf(draft)?.id ?? null,
-    machine: draft.machineId ?? newMachineOf(draft)?.id ?? null,
+    customer: form.customerId ?? newCustomerOf(form)?.id ?? null,
+    machine: form.machineId ?? newMachineOf(form)?.id ?? null,
     traits: traits && [...traits],
   };
 }
 
-function sheetOf(
-  draft: IntakeForm,
+function newTicketOf(
+  form: IntakeForm,
   first: Pick<TicketCommand & { type: 'intake-taken' | 'call-taken' }, 'type' | 'command'>,
-): Sheet {
+): Intake {
   return {
-    ticket: draft.ticket,
-    customer: newCustomerOf(draft),
-    machine: newMachineOf(draft),
-    drafts: [draftOf(draft, DIGIT.first, first.type, first.command), ...asked(draft)],
+    ticket: form.ticket,
+    customer: newCustomerOf(form),
+    machine: newMachineOf(form),
+    drafts: [commandOf(form, DIGIT.first, first.type, first.command), ...asked(form)],
   };
 }
 
 /** What was ticked and what was asked. */
-function asked(draft: IntakeForm): readonly TicketCommand[] {
+function asked(form: IntakeForm): readonly TicketCommand[] {
   const found = (digit: number, check: string, answers: object) =>
     Object.keys(answers).length > 0
-      ? [draftOf(draft, digit, 'findings-recorded', { check, answers })]
+      ? [commandOf(form, digit, 'findings-recorded', { check, answers })]
       : [];
   return [
     ...found(
       DIGIT.complaint,
       COMPLAINT,
-      Object.fromEntries(draft.complaint.map((id) => [id, 'yes'])),
+      Object.fromEntries(form.complaint.map((id) => [id, 'yes'])),
     ),
-    ...found(DIGIT.context, CONTEXT, { ...draft.context }),
+    ...found(DIGIT.context, CONTEXT, { ...form.context }),
   ];
 }
 
-function draftOf(
+function commandOf(
   { ticket }: IntakeForm,
   digit: number,
   type: TicketCommand['type'],
@@ -155,7 +156,7 @@ function draftOf(
   } as TicketCommand;
 }
 
-/** The sheet's random id with its last digit replaced. */
+/** The form's random id with its last digit replaced. */
 function derivedId(ticket: string, digit: number): string {
   const last = (Number.parseInt(ticket.slice(-1), 16) + digit) % 16;
   return ticket.slice(0, -1) + last.toString(16);

@@ -1,120 +1,72 @@
-import { type Day, day } from '@nodo/kernel';
+import { day } from '@nodo/kernel';
 import { modelOf } from '@nodo/knowledge';
-import { SPOKEN, type Spoken } from '@nodo/ticket';
+import { SPOKEN } from '@nodo/ticket';
 import { z } from 'zod';
 
-/** What is on the counter's sheet; kept on this screen until the tag hangs. */
-export interface IntakeForm {
-  readonly ticket: string;
-  readonly customer: string;
-  readonly phone: string;
-  readonly family: string;
-  readonly label: string;
-  readonly tag: string;
-  readonly shelf: string;
-  readonly words: string;
-  /** Findings that the customer reported. */
-  readonly complaint: readonly string[];
-  /** Findings of the context that were asked. */
-  readonly context: Readonly<Record<string, 'yes' | 'no'>>;
-  /** Rows that the shop has of them already. */
-  readonly customerId: string | null;
-  readonly machineId: string | null;
-  /** What the machine has otherwise than its family. */
-  readonly traits: readonly string[] | null;
-  readonly model: string;
-  readonly serial: string;
-  readonly reach: Spoken;
-  /** The ticket that it comes back from. */
-  readonly comebackOf: string | null;
-  /** The call that announced it. */
-  readonly call: string | null;
-  readonly accessories: readonly string[];
-  readonly condition: string;
-  readonly limit: 'unspoken' | 'up-to' | 'ask-first';
-  /** As it is typed. */
-  readonly limitAmount: string;
-  readonly promised: { readonly day: Day; readonly despite: string } | null;
-}
-
-/** Where the sheet of the counter and that of the telephone are kept. */
-export type SheetName = 'counter' | 'phone';
-
-const kept = z.object({
+/** The form of the counter; stored on this screen until the machine is taken in. */
+const intakeForm = z.object({
   ticket: z.uuid(),
-  customer: z.string(),
-  phone: z.string(),
-  family: z.string(),
-  label: z.string(),
-  tag: z.string(),
-  shelf: z.string(),
-  words: z.string(),
-  complaint: z.array(z.string()),
-  context: z.record(z.string(), z.enum(['yes', 'no'])),
-  // Sheets of before these were asked for have none of them.
+  customer: z.string().default(''),
+  phone: z.string().default(''),
+  family: z.string().default('drop-in'),
+  label: z.string().default(''),
+  tag: z.string().default(''),
+  shelf: z.string().default('A'),
+  words: z.string().default(''),
+  /** Findings that the customer reported. */
+  complaint: z.array(z.string()).readonly().default([]),
+  /** Findings of the context that were asked. */
+  context: z
+    .record(z.string(), z.enum(['yes', 'no']))
+    .readonly()
+    .default({}),
+  /** Rows that the shop has of them already. */
   customerId: z.uuid().nullable().default(null),
   machineId: z.uuid().nullable().default(null),
-  traits: z.array(z.string()).nullable().default(null),
+  /** What the machine has otherwise than its family. */
+  traits: z.array(z.string()).readonly().nullable().default(null),
   model: z.string().default(''),
   serial: z.string().default(''),
   reach: z.enum(SPOKEN).default('telephone'),
+  /** The ticket that it comes back from. */
   comebackOf: z.uuid().nullable().default(null),
+  /** The call that announced it. */
   call: z.uuid().nullable().default(null),
-  accessories: z.array(z.string()).default([]),
+  accessories: z.array(z.string()).readonly().default([]),
   condition: z.string().default(''),
   limit: z.enum(['unspoken', 'up-to', 'ask-first']).default('unspoken'),
+  /** As it is typed. */
   limitAmount: z.string().default(''),
-  promised: z.object({ day, despite: z.string() }).nullable().default(null),
+  promised: z.object({ day, despite: z.string() }).readonly().nullable().default(null),
 });
 
-export function blankForm(): IntakeForm {
-  return {
-    ticket: crypto.randomUUID(),
-    customer: '',
-    phone: '',
-    family: 'drop-in',
-    label: '',
-    tag: '',
-    shelf: 'A',
-    words: '',
-    complaint: [],
-    context: {},
-    customerId: null,
-    machineId: null,
-    traits: null,
-    model: '',
-    serial: '',
-    reach: 'telephone',
-    comebackOf: null,
-    call: null,
-    accessories: [],
-    condition: '',
-    limit: 'unspoken',
-    limitAmount: '',
-    promised: null,
-  };
-}
+export type IntakeForm = Readonly<z.infer<typeof intakeForm>>;
 
-export function readForm(sheet: SheetName): IntakeForm {
+/** Where the form of the counter and that of the telephone are stored. */
+export type FormName = 'counter' | 'phone';
+
+export const blankForm = (): IntakeForm => intakeForm.parse({ ticket: crypto.randomUUID() });
+
+export function readForm(name: FormName): IntakeForm {
   try {
-    return kept.parse(JSON.parse(localStorage.getItem(`nodo.${sheet}`) ?? ''));
+    return intakeForm.parse(JSON.parse(localStorage.getItem(`nodo.${name}`) ?? ''));
   } catch {
     return blankForm();
   }
 }
 
-export function storeForm(sheet: SheetName, draft: IntakeForm): void {
-  localStorage.setItem(`nodo.${sheet}`, JSON.stringify(draft));
+export function storeForm(name: FormName, form: IntakeForm): void {
+  localStorage.setItem(`nodo.${name}`, JSON.stringify(form));
 }
 
 /** Another kind of machine: keeps what was ticked and asked as far as this kind knows it. */
-export function withFamily(draft: IntakeForm, family: string): IntakeForm {
+export function withFamily(form: IntakeForm, family: string): IntakeForm {
   const known = modelOf(family)?.findings ?? new Map();
   return {
-    ...draft,
+    ...form,
     family,
     traits: null,
-    complaint: draft.complaint.filter((id) => known.has(id)),
-    context: Object.fromEntries(Object.entries(draft.context).filter(([id]) => known.has(id))),
+    complaint: form.complaint.filter((id) => known.has(id)),
+    context: Object.fromEntries(Object.entries(form.context).filter(([id]) => known.has(id))),
   };
 }

@@ -19,7 +19,7 @@ export function useOtherClock(ticket: string): () => void {
   const interruptOn = (lines: readonly RackEntry[]) => {
     for (const line of lines) {
       if (line.ticket === ticket || !line.atTheClock.includes(person)) continue;
-      const draft: TicketCommand = {
+      const command: TicketCommand = {
         id: crypto.randomUUID(),
         type: 'clock-stopped',
         command: { why: 'interrupted' },
@@ -27,7 +27,7 @@ export function useOtherClock(ticket: string): () => void {
         observedAt: new Date().toISOString(),
         device: deviceId(),
       };
-      dispatch(outbox.actions.added({ ticket: line.ticket, draft, person }));
+      dispatch(outbox.actions.added({ ticket: line.ticket, draft: command, person }));
       toast(m.life.clock.elsewhere(line.label));
     }
   };

@@ -3,9 +3,9 @@ import type { TableCommand } from '@nodo/tables';
 import { useChangeTablesMutation } from '../../../api/client.ts';
 import { deviceId } from '../../../store/device.ts';
 
-type Wanted = TableCommand extends infer Draft
-  ? Draft extends TableCommand
-    ? Pick<Draft, 'type' | 'command'>
+type Wanted = TableCommand extends infer Command
+  ? Command extends TableCommand
+    ? Pick<Command, 'type' | 'command'>
     : never
   : never;
 
