@@ -7,7 +7,7 @@ const ROOMS = {
   core: { npm: [] },
   kernel: { npm: ['zod', 'temporal-polyfill'] },
   knowledge: { rooms: ['core'], npm: ['@noble/hashes'] },
-  ticket: { rooms: ['core', 'knowledge', 'kernel'], npm: ['zod'] },
+  ticket: { rooms: ['core', 'knowledge', 'kernel'], npm: ['zod', '@noble/hashes'] },
   shop: { rooms: ['core', 'knowledge', 'kernel', 'ticket'], npm: ['zod'] },
   tables: { rooms: ['core', 'knowledge', 'kernel'], npm: ['zod'] },
   api: { rooms: ['kernel', 'ticket', 'shop', 'tables'], npm: ['zod'] },

@@ -7,6 +7,7 @@ import {
   type EventStore,
   hashPassword,
   MemoryEventStore,
+  Notices,
   PostgresEventStore,
   recordTables,
   ShopProfiles,
@@ -23,16 +24,29 @@ import { DEMO_PEOPLE, DEMO_SHOP } from './people.ts';
 import { DEMO_TICKETS, type DemoTicket } from './tickets.ts';
 import type { DemoTime } from './time.ts';
 
+/** How the demo shop was found, and how many tickets were put into it. */
+export interface Loaded {
+  readonly before: 'nothing' | 'unfinished' | 'whole';
+  readonly tickets: number;
+}
+
 /**
- * Puts the demo shop into an empty database.
- * @returns how many tickets were told; 0 when the shop was there already
+ * Puts the demo shop into a database, or what is missing of it where an earlier try was
+ * interrupted. Once whole it is marked, and never touched again.
+ * @param onTicket called after each ticket, with how many there are in all
  */
-export async function loadDemo(database: DatabaseSettings, time: DemoTime): Promise<number> {
+export async function loadDemo(
+  database: DatabaseSettings,
+  time: DemoTime,
+  onTicket: (done: number, of: number) => void = () => undefined,
+): Promise<Loaded> {
   const db = connect(database, database.app, 4);
   try {
     const models = defineModels(db);
-    const fresh = await withShop(db, DEMO_SHOP.id, async (transaction) => {
-      if (await models.shops.findOne({ where: { id: DEMO_SHOP.id }, transaction })) return false;
+    const where = { id: DEMO_SHOP.id };
+    const before = await withShop(db, DEMO_SHOP.id, async (transaction) => {
+      const shop = await models.shops.findOne({ where, transaction });
+      if (shop) return shop.filledAt ? 'whole' : 'unfinished';
       await models.shops.create(DEMO_SHOP, { transaction });
       for (const { password, ...person } of Object.values(DEMO_PEOPLE)) {
         await models.people.create(
@@ -40,10 +54,11 @@ export async function loadDemo(database: DatabaseSettings, time: DemoTime): Prom
           { transaction },
         );
       }
-      return true;
+      return 'nothing';
     });
-    if (!fresh) return 0;
+    if (before === 'whole') return { before, tickets: 0 };
     const store = new PostgresEventStore(db);
+    // Refused where somebody wrote one since.
     await new ShopProfiles(db, time.zone).change(DEMO_SHOP.id, {
       revision: 0,
       card: demoCard(time),
@@ -56,9 +71,20 @@ export async function loadDemo(database: DatabaseSettings, time: DemoTime): Prom
     const benches = [...past.values()];
     for (const ticket of DEMO_TICKETS) benches.push(await tell(memory, ticket, time));
     for (const call of DEMO_CALLS) benches.push(await tellCall(memory, call, time));
-    for (const bench of benches) await write(store, memory, bench);
-    await propose(store, time);
-    return benches.length;
+    let tickets = 0;
+    for (const [index, bench] of benches.entries()) {
+      if (await write(store, memory, bench)) tickets += 1;
+      onTicket(index + 1, benches.length);
+    }
+    const proposals = await store.tableEvents(DEMO_SHOP.id);
+    if (proposals.length === 0) await propose(store, time);
+    await withShop(db, DEMO_SHOP.id, (transaction) =>
+      models.shops.update({ filledAt: time.now }, { where, transaction }),
+    );
+    if (before === 'unfinished' && tickets > 0) {
+      await new Notices(db).add(DEMO_SHOP.id, { kind: 'demo-completed', tickets }, time.now);
+    }
+    return { before, tickets };
   } finally {
     await db.close();
   }
@@ -67,19 +93,23 @@ export async function loadDemo(database: DatabaseSettings, time: DemoTime): Prom
 /**
  * Writes a ticket that was recorded in memory, all its entries at once: one transaction for a
  * ticket instead of one for each of its entries makes the first start several times shorter.
+ * @returns false for one that is there already, or whose tag hangs on a machine of the user's
  */
 async function write(
   store: EventStore,
   memory: EventStore,
   { ticket, known }: DemoBench,
-): Promise<void> {
+): Promise<boolean> {
   const { events, rack } = await memory.newsOf(DEMO_SHOP.id, ticket, 0);
   if (!rack) throw new Error(`Demo ticket ${ticket} has no entries`);
   const { customerName: _, ...summary } = rack;
   const version = { hash: SHIPPED.knowledge.hash, content: SHIPPED.source };
   const batch = { ticket, after: 0, events, summary, version, ...known };
+  if ((await store.load(DEMO_SHOP.id, ticket)).length > 0) return false;
   const appended = await store.append(DEMO_SHOP.id, batch);
+  if (appended === 'tag-taken') return false;
   if (appended !== 'appended') throw new Error(`Demo ticket ${ticket}: ${appended}`);
+  return true;
 }
 
 /** A change of the tables that waits for the lead to look at what it would do. */

@@ -118,6 +118,9 @@ describe('what comes back after somebody else tied the knot', () => {
     await odren.sees('Closed and tied');
     await odren.page.reload();
     await odren.sees('Not accepted');
+    // Sent again by hand; it is as closed as before.
+    await odren.clickWithin('section[aria-label="Not accepted"]', 'Send again');
+    await odren.sees('Not accepted');
     await odren.clickWithin('section[aria-label="Not accepted"]', 'Put away');
     await odren.seesNot('Not accepted');
     await halle.click('Rack');

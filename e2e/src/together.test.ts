@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { Screen } from './screen.ts';
 import { useStage } from './stage.ts';
 
-const { screen, anonymous } = useStage();
+const { screen, anonymous, stage, notesOf } = useStage();
 
 const openMenu = (on: Screen) => on.page.locator('header button[aria-haspopup=menu]').click();
 const choose = async (on: Screen, item: string): Promise<void> => {
@@ -74,6 +74,75 @@ describe('one bench screen for several people', () => {
       /last entry [^,]*(?:,[^,]*)?, Odren Vask/.test(document.body.innerText),
     );
     expect(bench.complaints.filter((one) => !/40[13]|423/.test(one))).toEqual([]);
+  });
+});
+
+describe('an entry that waits while somebody else takes the screen over', () => {
+  it('goes out as its maker’s, and says who stood there', async () => {
+    const ticket = demoTicketId(31);
+    const bench = await screen('odren');
+    await setPin(bench, 'odren', '4711');
+    await joinScreen(bench, 'tavi');
+    await setPin(bench, 'tavi', '2580');
+    await choose(bench, 'Odren Vask takes over');
+    await typeInto(bench, 'PIN of Odren Vask', '4711');
+    await bench.press('Enter');
+    await bench.page.waitForSelector('[role="dialog"]', { hidden: true });
+    const letGo = await bench.holdBack(/\/events$/);
+    await bench.go(`/bench/${ticket}`);
+    await bench.stepAfter('');
+    await bench.note('made by Odren');
+    await choose(bench, 'Tavi Brennick takes over');
+    await typeInto(bench, 'PIN of Tavi Brennick', '2580');
+    await bench.press('Enter');
+    await bench.page.waitForSelector('[role="dialog"]', { hidden: true });
+    await letGo();
+    await expect.poll(() => notesOf(ticket)).toContain('made by Odren');
+    const { cluster, database } = stage();
+    const sent = await cluster.sql(
+      database,
+      `select a.login, s.login from ticket_event e
+         join person a on a.id = e.actor_id left join person s on s.id = e.sent_by
+        where e.body ->> 'words' = 'made by Odren'`,
+    );
+    expect(sent.trim()).toBe('odren|tavi');
+  });
+});
+
+describe('what the lead is told of the shop’s data', () => {
+  it('stands on the lead’s screens only, leads to the tickets, and can be put away', async () => {
+    const { cluster, database } = stage();
+    const notice = JSON.stringify({
+      kind: 'entries-unproven',
+      entries: 12,
+      tickets: [demoTicketId(27), demoTicketId(30)],
+    });
+    await cluster.sql(
+      database,
+      `insert into notice (shop_id, id, at, body) select id, gen_random_uuid(), now(), '${notice}' from shop;
+       insert into notice (shop_id, id, at, body)
+       select id, gen_random_uuid(), now(), '{"kind":"erased-words-removed","words":5}' from shop`,
+    );
+    const tavi = await screen('tavi');
+    const halle = await screen('halle');
+    await halle.sees('12 entries in a lead’s name come from such screens');
+    await halle.sees('had left 5 words of theirs in the search');
+    expect(await tavi.text()).not.toContain('come from such screens');
+    expect(await halle.audit()).toEqual([]);
+    await halle.clickWithin('section[aria-label="About the shop’s data"] li', 'Ticket 1');
+    await halle.stepAfter('');
+    expect(halle.page.url()).toContain(demoTicketId(27));
+    await halle.page.$$eval('section[aria-label="About the shop’s data"] button', ([first]) =>
+      first?.click(),
+    );
+    await expect
+      .poll(() =>
+        halle.page.$$eval('section[aria-label="About the shop’s data"] li', (all) => all.length),
+      )
+      .toBe(1);
+    await halle.page.reload();
+    await halle.sees('Put away');
+    expect(await halle.page.$$('section[aria-label="About the shop’s data"] li')).toHaveLength(1);
   });
 });
 

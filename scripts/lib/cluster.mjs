@@ -1,27 +1,23 @@
 import { spawn, spawnSync } from 'node:child_process';
-import { createHash, randomBytes } from 'node:crypto';
 import {
-  chmodSync,
   chownSync,
   existsSync,
-  lstatSync,
   mkdirSync,
   readFileSync,
   realpathSync,
   rmSync,
-  symlinkSync,
   writeFileSync,
 } from 'node:fs';
-import { dirname, join } from 'node:path';
+import { join } from 'node:path';
+import { clusterFolder, findCluster, makeCluster } from './clusterFolder.mjs';
 import { explained, SetupFault } from './fault.mjs';
-import { postgresPrograms } from './install.mjs';
+import { postgresPrograms, postgresProgramsOf } from './install.mjs';
 import { freePort } from './ports.mjs';
 import { mustRun } from './run.mjs';
+import { readSecrets } from './secrets.mjs';
 
 /** Tenths of a second that a left-over server is given to end: a minute, for a slow disk. */
 const LEFT_OVER_WAITS = 600;
-
-/** @typedef {{ super: string, owner: string, app: string, listener: string, session: string }} Secrets */
 
 /** PostgreSQL refuses to run as root; then its own account runs it. */
 function databaseAccount() {
@@ -63,45 +59,56 @@ export class Cluster {
   static attachedTo({ home, port }) {
     const cluster = new Cluster(home);
     cluster.port = port;
-    cluster.secrets = cluster.readSecrets();
+    cluster.secrets = readSecrets(home, true);
     return cluster;
   }
 
   get folder() {
-    return join(this.home, 'postgres');
+    return clusterFolder(this.home);
   }
 
-  /** Makes the cluster unless it is there. @returns {Promise<boolean>} whether it is new */
-  async create() {
+  /**
+   * Makes the cluster unless it is there.
+   * @param {{ servedBefore?: boolean }} [known] whether a shop was ever served from this folder
+   * @returns {Promise<boolean>} whether it is new
+   */
+  async create({ servedBefore = false } = {}) {
     try {
       mkdirSync(this.home, { recursive: true });
-      this.secrets = this.readSecrets();
-      if (existsSync(join(this.folder, 'PG_VERSION'))) return false;
-      this.makeFolder();
-      const passwordFile = join(realpathSync(this.folder), '..', `nodo-${process.pid}.pw`);
-      writeFileSync(passwordFile, this.secrets.super, { mode: 0o600 });
-      if (this.account.uid) chownSync(passwordFile, this.account.uid, this.account.gid);
-      try {
-        await mustRun(
-          join(this.programs, 'initdb'),
-          [
-            '-D',
-            realpathSync(this.folder),
-            '--username=nodo_super',
-            `--pwfile=${passwordFile}`,
-            '--auth=scram-sha-256',
-            '--encoding=UTF8',
-            '--locale=C.UTF-8',
-            ...(this.throwaway ? ['--no-sync'] : []),
-          ],
-          { ...this.account, cwd: '/' },
-        );
-      } finally {
-        rmSync(passwordFile, { force: true });
-      }
-      return true;
+      const isThere = await findCluster(this.home, this.account, servedBefore);
+      this.secrets = readSecrets(this.home, isThere);
+      if (!isThere) await makeCluster(this.home, this.account, (folder) => this.init(folder));
+      const version = readFileSync(join(this.folder, 'PG_VERSION'), 'utf8').trim();
+      this.programs = postgresProgramsOf(version);
+      return !isThere;
     } catch (fault) {
       throw explained(fault, this.home);
+    }
+  }
+
+  /** @param {string} folder */
+  async init(folder) {
+    const passwordFile = join(folder, '..', `nodo-${process.pid}.pw`);
+    writeFileSync(passwordFile, this.secrets?.super ?? '', { mode: 0o600 });
+    if (this.account.uid) chownSync(passwordFile, this.account.uid, this.account.gid);
+    try {
+      await mustRun(
+        join(this.programs, 'initdb'),
+        [
+          '-D',
+          folder,
+          '--username=nodo_super',
+          `--pwfile=${passwordFile}`,
+          '--auth=scram-sha-256',
+          '--encoding=UTF8',
+          '--locale=C.UTF-8',
+          '--data-checksums',
+          ...(this.throwaway ? ['--no-sync'] : []),
+        ],
+        { ...this.account, cwd: '/' },
+      );
+    } finally {
+      rmSync(passwordFile, { force: true });
     }
   }
 
@@ -178,7 +185,7 @@ export class Cluster {
    * @param {string} name
    */
   async prepareDatabase(name) {
-    const { owner, app, listener } = this.secrets ?? this.readSecrets();
+    const { owner, app, listener } = this.readSecrets();
     const roles = Object.entries({ nodo_owner: owner, nodo_app: app, nodo_listener: listener })
       .map(
         ([role, password]) => `
@@ -188,15 +195,15 @@ export class Cluster {
       .join('\n');
     await this.sql('postgres', roles);
     const there = await this.sql('postgres', `select 1 from pg_database where datname = '${name}'`);
-    if (!there.includes('1')) {
+    if (!there.includes('1'))
       await this.sql('postgres', `create database ${name} owner nodo_owner`);
-      await this.sql(
-        name,
-        `alter schema public owner to nodo_owner;
-         revoke all on schema public from public;
-         grant usage on schema public to nodo_app, nodo_listener;`,
-      );
-    }
+    // Each time: a start may have been interrupted just after the line before.
+    await this.sql(
+      name,
+      `alter schema public owner to nodo_owner;
+       revoke all on schema public from public;
+       grant usage on schema public to nodo_app, nodo_listener;`,
+    );
   }
 
   /** @param {string} name */
@@ -237,7 +244,7 @@ export class Cluster {
 
   /** @param {string} name @returns what the server's programs need to reach the database */
   settings(name) {
-    const { owner, app, listener } = this.secrets ?? this.readSecrets();
+    const { owner, app, listener } = this.readSecrets();
     return {
       host: '127.0.0.1',
       port: this.port,
@@ -248,75 +255,35 @@ export class Cluster {
     };
   }
 
-  /** @returns {Secrets} */
   readSecrets() {
-    const file = join(this.home, 'secrets.json');
-    if (existsSync(file)) return JSON.parse(readFileSync(file, 'utf8'));
-    const fresh = () => randomBytes(24).toString('hex');
-    const secrets = {
-      super: fresh(),
-      owner: fresh(),
-      app: fresh(),
-      listener: fresh(),
-      session: fresh(),
-    };
-    writeFileSync(file, JSON.stringify(secrets, null, 2), { mode: 0o600 });
-    return secrets;
-  }
-
-  /** As root the folder must be reachable for the database's own account. */
-  makeFolder() {
-    const { uid, gid } = this.account;
-    if (existsSync(this.folder)) {
-      // A half-made cluster: initdb was interrupted before it wrote its version.
-      rmSync(realpathSync(this.folder), { recursive: true });
-      if (isLink(this.folder)) rmSync(this.folder);
-    }
-    if (!uid) {
-      mkdirSync(this.folder, { mode: 0o700 });
-      return;
-    }
-    const passable = spawnSync('test', ['-x', this.home], { uid, gid, cwd: '/' }).status === 0;
-    if (passable) {
-      mkdirSync(this.folder, { mode: 0o700 });
-      chownSync(this.folder, uid, gid);
-      return;
-    }
-    // Inside root's own home, say. The data stays one link away from the project.
-    const key = createHash('sha256').update(this.home).digest('hex').slice(0, 12);
-    const elsewhere = `/var/lib/nodo/${key}/postgres`;
-    rmSync(elsewhere, { recursive: true, force: true });
-    mkdirSync(elsewhere, { recursive: true });
-    for (const folder of ['/var/lib/nodo', dirname(elsewhere)]) chmodSync(folder, 0o711);
-    chmodSync(elsewhere, 0o700);
-    chownSync(elsewhere, uid, gid);
-    symlinkSync(elsewhere, this.folder);
+    return this.secrets ?? readSecrets(this.home, true);
   }
 
   /** Ends a server that an earlier start left behind when it was killed. */
   async stopLeftOver() {
     const file = join(this.folder, 'postmaster.pid');
     if (!existsSync(file)) return;
-    const pid = Number(readFileSync(file, 'utf8').split('\n')[0]);
-    const isOurs = () => {
+    const [pid = '', lies = ''] = readFileSync(file, 'utf8').split('\n');
+    const runs = () => {
       try {
-        return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(realpathSync(this.folder));
+        return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(lies);
       } catch {
         return false;
       }
     };
-    if (pid > 1 && isOurs()) process.kill(pid, 'SIGINT');
-    for (let wait = 0; wait < LEFT_OVER_WAITS && isOurs(); wait += 1) {
+    if (lies !== realpathSync(this.folder)) {
+      if (runs()) {
+        throw new SetupFault(
+          `The database in ${this.folder} was copied from ${lies} while it ran there, so parts of it may not fit together.`,
+          'Stop Nodo there and copy once more; nothing was changed.',
+        );
+      }
+      rmSync(file);
+      return;
+    }
+    if (Number(pid) > 1 && runs()) process.kill(Number(pid), 'SIGINT');
+    for (let wait = 0; wait < LEFT_OVER_WAITS && runs(); wait += 1) {
       await new Promise((resolve) => setTimeout(resolve, 100));
     }
-  }
-}
-
-/** @param {string} path */
-function isLink(path) {
-  try {
-    return lstatSync(path).isSymbolicLink();
-  } catch {
-    return false;
   }
 }

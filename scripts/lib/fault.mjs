@@ -25,6 +25,19 @@ export function explained(fault, folder) {
       'Free at least 500 MB there and start again; nothing that was stored is lost.',
     );
   }
+  if (code === 'EROFS' || /Read-only file system/i.test(message)) {
+    return new SetupFault(
+      `The disk with ${folder} can only be read.`,
+      'Make it writable, or keep the data elsewhere: NODO_DATA=/some/folder npm start',
+    );
+  }
+  const [, newer] = /newer-data ([^\n]*)/.exec(message) ?? [];
+  if (newer) {
+    return new SetupFault(
+      `The data in ${folder} was last used by a newer Nodo (${newer}), which this one would damage.`,
+      'Start that newer one; the data is untouched.',
+    );
+  }
   if (code === 'EACCES' || code === 'EPERM') {
     return new SetupFault(
       `This user may not write in ${folder}: it belongs to somebody else.`,

@@ -56,14 +56,33 @@ export async function installDebianPackages(wanted) {
   });
 }
 
+const POSTGRES_BASE = '/usr/lib/postgresql';
+
+/** The versions of PostgreSQL that are installed, the newest first. */
+function postgresVersions() {
+  if (!existsSync(POSTGRES_BASE)) return [];
+  return readdirSync(POSTGRES_BASE)
+    .filter((version) => existsSync(join(POSTGRES_BASE, version, 'bin', 'initdb')))
+    .sort((a, b) => Number(b) - Number(a));
+}
+
 /** Folder of PostgreSQL's programs, of the newest version there is. */
 export function postgresPrograms() {
-  const base = '/usr/lib/postgresql';
-  if (!existsSync(base)) return undefined;
-  const newest = readdirSync(base)
-    .filter((version) => existsSync(join(base, version, 'bin', 'initdb')))
-    .sort((a, b) => Number(b) - Number(a))[0];
-  return newest === undefined ? undefined : join(base, newest, 'bin');
+  const [newest] = postgresVersions();
+  return newest === undefined ? undefined : join(POSTGRES_BASE, newest, 'bin');
+}
+
+/**
+ * Folder of the programs that a cluster was made by: no other version serves it.
+ * @param {string} version
+ */
+export function postgresProgramsOf(version) {
+  const versions = postgresVersions();
+  if (versions.includes(version)) return join(POSTGRES_BASE, version, 'bin');
+  throw new SetupFault(
+    `The data was made by PostgreSQL ${version}, which is not on this computer (there is ${versions.join(', ')}).`,
+    `Install it beside the other: sudo apt-get install postgresql-${version}`,
+  );
 }
 
 export const POSTGRESQL = { name: 'postgresql', present: () => postgresPrograms() !== undefined };

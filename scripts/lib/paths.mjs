@@ -8,6 +8,7 @@ export function built(root) {
   const server = join(root, 'packages', 'server', 'dist');
   return {
     server: join(server, 'server.mjs'),
+    door: join(server, 'door.mjs'),
     migrate: join(server, 'migrate.mjs'),
     demo: join(server, 'demo.mjs'),
     diagnose: join(root, 'packages', 'diagnose', 'dist', 'diagnose.cjs'),

@@ -17,6 +17,7 @@ export function serverPrograms(root) {
     absWorkingDir: root,
     entryPoints: {
       server: 'packages/server/src/main.ts',
+      door: 'packages/server/src/doorMain.ts',
       migrate: 'packages/server/src/migrate.ts',
       demo: 'demo/src/main.ts',
     },

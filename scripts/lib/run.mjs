@@ -4,20 +4,21 @@ import { spawn } from 'node:child_process';
  * Runs a program to its end and returns what it printed.
  * @param {string} program
  * @param {readonly string[]} args
- * @param {import('node:child_process').SpawnOptions & { input?: string }} [options]
+ * @param {import('node:child_process').SpawnOptions & { input?: string, onOutput?: (text: string) => void }} [options]
+ *   onOutput: called with each piece of it while it runs
  * @returns {Promise<{ code: number, output: string }>} both streams, in the order they came
  */
 export function run(program, args, options = {}) {
   return new Promise((resolve, reject) => {
-    const { input, ...rest } = options;
+    const { input, onOutput, ...rest } = options;
     const child = spawn(program, args, { ...rest, stdio: ['pipe', 'pipe', 'pipe'] });
     let output = '';
-    child.stdout?.on('data', (chunk) => {
-      output += String(chunk);
-    });
-    child.stderr?.on('data', (chunk) => {
-      output += String(chunk);
-    });
+    for (const stream of [child.stdout, child.stderr]) {
+      stream?.on('data', (chunk) => {
+        output += String(chunk);
+        onOutput?.(String(chunk));
+      });
+    }
     child.on('error', reject);
     child.on('close', (code) => resolve({ code: code ?? 1, output }));
     child.stdin?.on('error', () => undefined);

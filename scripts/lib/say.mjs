@@ -13,11 +13,12 @@ export function say(line) {
  * @template Result
  * @param {string} what
  * @param {() => Promise<Result>} work
+ * @param {() => string} [howFar]
  * @returns {Promise<Result>}
  */
-export async function during(what, work) {
+export async function during(what, work, howFar = () => '') {
   say(what);
-  const alive = setInterval(() => say(`  … still: ${what.toLowerCase()}`), 5_000);
+  const alive = setInterval(() => say(`  … still: ${what.toLowerCase()}${howFar()}`), 5_000);
   try {
     return await work();
   } finally {

@@ -1,21 +1,26 @@
-import { existsSync, mkdirSync, readFileSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join, relative, resolve } from 'node:path';
 import { buildAll } from './build.mjs';
 import { Cluster } from './cluster.mjs';
+import {
+  forgetPrepared,
+  notePrepared,
+  prepareFolder,
+  readPrepared,
+  wasPrepared,
+} from './dataFolder.mjs';
 import { explained, SetupFault } from './fault.mjs';
 import { installDebianPackages, installPackages, POSTGRESQL } from './install.mjs';
 import { logFile } from './log.mjs';
 import { built } from './paths.mjs';
 import { mustRun } from './run.mjs';
 import { during, say } from './say.mjs';
-import { keepDatabase, keepServer } from './supervise.mjs';
+import { keepDatabase, keepProgram } from './supervise.mjs';
 
 const DEFAULT_PORT = 4680;
 const DATABASE = 'nodo';
-/** What the database was last prepared by and with. */
-const PREPARED = 'prepared.json';
-const LEAST_FREE_BYTES = 200e6;
+const HIGHEST_PORT = 65_535;
 
 /**
  * @param {readonly string[]} args
@@ -29,20 +34,25 @@ export async function start(args, workshop) {
   const below = relative(root, home);
   const shownPath = below.startsWith('..') ? home : below;
   const resetDemo = args.includes('--reset-demo');
-  const port = Number(process.env.PORT ?? DEFAULT_PORT);
   let release = () => {};
   /** @type {(() => Promise<void>)[]} */
   const stops = [];
+  let stopping = false;
   const stopAll = async () => {
+    stopping = true;
     for (const stop of stops.splice(0).reverse()) await stop();
     release();
   };
-  const giveUp = () => {
-    stopAll().finally(() => process.exit(1));
-  };
   stopOnSignal(stopAll);
+  // Whoever reads along may go away; the database must not be left behind by anything else either.
+  process.stdout.on('error', () => undefined);
+  process.on('uncaughtException', (fault) => {
+    process.stderr.write(`${fault.stack ?? String(fault)}\n`);
+    stopAll().finally(() => process.exit(1));
+  });
 
   try {
+    const port = portIn(process.env.PORT);
     release = prepareFolder(home);
     await assertPortFree(port);
     await installPackages(root);
@@ -51,12 +61,12 @@ export async function start(args, workshop) {
 
     const log = logFile(join(home, 'log'), 'postgres');
     const cluster = new Cluster(home, { log });
-    if (await cluster.create()) {
-      rmSync(join(home, PREPARED), { force: true });
+    if (await cluster.create({ servedBefore: wasPrepared(home) })) {
       say(`Made a private database in ${shownPath}/postgres`);
     }
+    stops.push(() => cluster.stop());
     await cluster.start();
-    stops.push(keepDatabase(cluster, log, giveUp));
+    keepDatabase(cluster, log);
     say(`Database runs on 127.0.0.1:${cluster.port}`);
     const database = cluster.settings(DATABASE);
     const settings = {
@@ -69,7 +79,7 @@ export async function start(args, workshop) {
     };
     const environment = (value) => ({ ...process.env, NODO_SETTINGS: JSON.stringify(value) });
     if (resetDemo) {
-      rmSync(join(home, PREPARED), { force: true });
+      forgetPrepared(home);
       await cluster.dropDatabase(DATABASE);
       say('Threw the demo shop away, beginning anew');
     }
@@ -77,26 +87,34 @@ export async function start(args, workshop) {
 
     const { owner: _owner, ...withoutOwner } = database;
     const lan = args.includes('--lan') ? await lanSettings(home, port, signIns) : undefined;
-    const { stop, restart } = await keepServer(
+    const { stop, restart } = await keepProgram(
+      'server',
       programs.server,
-      environment({ ...settings, database: withoutOwner, ...(lan ? { lan } : {}) }),
+      environment({ ...settings, database: withoutOwner, ...(lan ? { lan: lan.server } : {}) }),
       logFile(join(home, 'log'), 'server'),
-      giveUp,
     );
     stops.push(stop);
+    if (lan) {
+      const doorLog = logFile(join(home, 'log'), 'door');
+      const door = await keepProgram('door', programs.door, environment(lan.door), doorLog);
+      stops.push(door.stop);
+    }
     const shown = workshop ? await workshop.serve(port, restart) : undefined;
     if (shown) stops.push(shown.stop);
     say(`Nodo serves at  http://localhost:${shown?.port ?? port}`);
     for (const { login, password, role, name } of signIns) {
       say(`  sign in as  ${login.padEnd(8)} password  ${password}   (${name}, ${role})`);
     }
-    if (lan) await tellLan(lan);
+    if (lan) await tellLan(lan.server);
     say(`Stop with Ctrl-C. Your data stays in ${shownPath}/.`);
   } catch (fault) {
+    // What fails because we were told to stop needs no word.
+    if (stopping) return;
     await stopAll();
     const told = explained(fault, home);
+    const said = told instanceof SetupFault || !(told instanceof Error) ? undefined : told.stack;
     process.stderr.write(
-      `\n${told instanceof SetupFault ? `Cannot start: ${told.message}` : `Cannot start: ${told instanceof Error ? (told.stack ?? told.message) : String(told)}`}\n`,
+      `\nCannot start: ${said ?? (told instanceof Error ? told.message : told)}\n`,
     );
     process.exit(1);
   }
@@ -106,7 +124,7 @@ export async function start(args, workshop) {
  * What the server needs to be reached from the other benches.
  * @param {string} home
  * @param {number} port
- * @param {{ login: string, password: string }[]} signIns
+ * @param {import('./dataFolder.mjs').SignIn[]} signIns
  */
 async function lanSettings(home, port, signIns) {
   // Not before the packages are there.
@@ -115,18 +133,24 @@ async function lanSettings(home, port, signIns) {
   await assertPortFree(port + 1);
   await assertPortFree(port + 2);
   const [name] = made.names;
+  const { authority, cert, key } = made;
+  const host = '0.0.0.0';
+  const [appPort, doorPort] = [port + 1, port + 2];
   return {
-    host: '0.0.0.0',
-    port: port + 1,
-    doorPort: port + 2,
-    address: `https://${name}:${port + 1}/`,
-    door: `http://${name}:${port + 2}/`,
-    ...made,
-    refused: signIns.map(({ login, password }) => ({ login, password })),
+    server: {
+      host,
+      port: appPort,
+      address: `https://${name}:${appPort}/`,
+      door: `http://${name}:${doorPort}/`,
+      cert,
+      key,
+      refused: signIns.map(({ id, password }) => ({ person: id, password })),
+    },
+    door: { host, port: doorPort, appPort, authority },
   };
 }
 
-/** @param {Awaited<ReturnType<typeof lanSettings>>} lan */
+/** @param {Awaited<ReturnType<typeof lanSettings>>['server']} lan */
 async function tellLan({ address, door }) {
   const { default: qrcode } = await import('qrcode');
   say(`Other benches reach it at  ${address}`);
@@ -142,26 +166,44 @@ async function tellLan({ address, door }) {
  * @param {ReturnType<typeof built>} programs
  * @param {Cluster} cluster
  * @param {NodeJS.ProcessEnv} env
- * @returns {Promise<{ login: string, password: string, role: string, name: string }[]>}
+ * @returns {Promise<import('./dataFolder.mjs').SignIn[]>}
  */
 async function prepareOnce(home, programs, cluster, env) {
-  const file = join(home, PREPARED);
   const build = readFileSync(programs.stamp, 'utf8');
-  if (existsSync(file)) {
-    const prepared = JSON.parse(readFileSync(file, 'utf8'));
-    if (prepared.build === build) return prepared.signIns;
-  }
+  const prepared = readPrepared(home);
+  if (prepared?.build === build) return prepared.signIns;
   await cluster.prepareDatabase(DATABASE);
   const ran = await mustRun(process.execPath, [programs.migrate], { env });
   if (Number(ran) > 0) say(`Brought the tables up to date (${ran.trim()} migrations)`);
-  const { loaded, signIns } = JSON.parse(
-    await during('Looking whether the demo shop is there', () =>
-      mustRun(process.execPath, [programs.demo], { env }),
-    ),
-  );
-  if (loaded > 0) say(`Loaded the demo shop: ${loaded} tickets`);
-  writeFileSync(file, JSON.stringify({ build, signIns }));
+  const { before, tickets, signIns } = await loadDemo(programs.demo, env);
+  if (before === 'nothing') say(`Loaded the demo shop: ${tickets} tickets`);
+  if (before === 'unfinished' && tickets > 0) {
+    say(
+      `The demo shop was left unfinished by an earlier start; added what was missing: ${tickets} tickets`,
+    );
+  }
+  notePrepared(home, { build, signIns });
   return signIns;
+}
+
+/**
+ * Runs the program that loads the demo shop, and tells how far it is.
+ * @param {string} program
+ * @param {NodeJS.ProcessEnv} env
+ * @returns {Promise<{ before: string, tickets: number, signIns: import('./dataFolder.mjs').SignIn[] }>}
+ */
+async function loadDemo(program, env) {
+  let howFar = '';
+  const onOutput = (/** @type {string} */ text) => {
+    const found = [...text.matchAll(/"done":(\d+),"of":(\d+)/g)].at(-1);
+    if (found) howFar = ` (${found[1]} of ${found[2]} machines)`;
+  };
+  const output = await during(
+    'Filling the demo shop, unless that is done',
+    () => mustRun(process.execPath, [program], { env, onOutput }),
+    () => howFar,
+  );
+  return JSON.parse(output.trim().split('\n').at(-1) ?? '');
 }
 
 /** @param {() => Promise<void>} stopAll */
@@ -186,39 +228,15 @@ function stopOnSignal(stopAll) {
   }
 }
 
-/**
- * Sees that the data folder is ours, has room, and is used by one start command at a time.
- * @param {string} home
- * @returns {() => void} how to let go of it
- */
-function prepareFolder(home) {
-  mkdirSync(home, { recursive: true });
-  const lock = join(home, 'running.pid');
-  if (existsSync(lock)) {
-    const pid = Number(readFileSync(lock, 'utf8'));
-    if (pid !== process.pid && isStartCommand(pid)) {
-      throw new SetupFault(
-        `Nodo already runs from this folder (process ${pid}).`,
-        `Stop that one first: kill ${pid}`,
-      );
-    }
-  }
-  writeFileSync(lock, String(process.pid));
-  const { bavail, bsize } = statfsSync(home);
-  if (bavail * bsize < LEAST_FREE_BYTES) {
-    rmSync(lock, { force: true });
-    throw explained({ code: 'ENOSPC' }, home);
-  }
-  return () => rmSync(lock, { force: true });
-}
-
-/** @param {number} pid */
-function isStartCommand(pid) {
-  try {
-    return /(start|dev)\.mjs/.test(readFileSync(`/proc/${pid}/cmdline`, 'utf8'));
-  } catch {
-    return false;
-  }
+/** @param {string | undefined} given */
+function portIn(given) {
+  if (given === undefined || given === '') return DEFAULT_PORT;
+  const port = Number(given);
+  if (Number.isInteger(port) && port > 0 && port <= HIGHEST_PORT) return port;
+  throw new SetupFault(
+    `PORT is “${given}”, which is no port: a number from 1 to ${HIGHEST_PORT}.`,
+    `Start on another one: PORT=${DEFAULT_PORT} npm start`,
+  );
 }
 
 /** @param {number} port */

@@ -78,6 +78,9 @@ export async function openStage(root, { durable = false, lan, copyFrom } = {}) {
   const beside = [];
   return {
     url: server.url,
+    get pid() {
+      return server.pid;
+    },
     cluster,
     database,
     settings,
@@ -166,15 +169,18 @@ function environment(settings) {
 }
 
 /**
- * A process of the server that can be killed and started again.
+ * A process of the server, or of the door, that can be killed and started again.
  * @param {string} program
- * @param {{ port: number }} settings
+ * @param {{ port: number, [name: string]: unknown }} settings what the program wants
  */
-function serverProcess(program, settings) {
+export function serverProcess(program, settings) {
   /** @type {import('node:child_process').ChildProcess | undefined} */
   let running;
   return {
     url: `http://localhost:${settings.port}`,
+    get pid() {
+      return running?.pid;
+    },
     start: () =>
       new Promise((resolve, reject) => {
         const child = spawn(process.execPath, [program], {

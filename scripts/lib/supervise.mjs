@@ -2,21 +2,26 @@ import { spawn } from 'node:child_process';
 import { say } from './say.mjs';
 
 const PAUSE_MS = 300;
-const LONGEST_PAUSE_MS = 5_000;
-const GIVE_UP_AFTER = 8;
-const WITHIN_MS = 60_000;
+const LONGEST_PAUSE_MS = 30_000;
+/** Whoever lived for so long is well again. */
+const WELL_AFTER_MS = 60_000;
 
 /** @param {number} ms */
 const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 
-/** Whether something died so often lately that starting it again is pointless. */
-function deathCounter() {
-  /** @type {number[]} */
-  let deaths = [];
+/**
+ * How long to wait before something that died is started again: longer each time that it dies
+ * soon after its start. A full disk or a lost mount may be put right after hours, so it never ends.
+ * @returns {() => number} called at each death
+ */
+export function backOff(now = Date.now) {
+  let startedAt = now();
+  let next = PAUSE_MS;
   return () => {
-    const now = Date.now();
-    deaths = [...deaths.filter((then) => now - then < WITHIN_MS), now];
-    return deaths.length > GIVE_UP_AFTER;
+    const wait = now() - startedAt > WELL_AFTER_MS ? PAUSE_MS : next;
+    startedAt = now() + wait;
+    next = Math.min(wait * 2, LONGEST_PAUSE_MS);
+    return wait;
   };
 }
 
@@ -24,48 +29,42 @@ function deathCounter() {
  * Starts the database again whenever it dies.
  * @param {import('./cluster.mjs').Cluster} cluster already started
  * @param {(line: string) => void} log
- * @param {() => void} giveUp
- * @returns {() => Promise<void>} how to stop it
  */
-export function keepDatabase(cluster, log, giveUp) {
-  const tooOften = deathCounter();
+export function keepDatabase(cluster, log) {
+  const waitMs = backOff();
   const watch = () => {
     cluster.process?.once('exit', async () => {
-      for (let pauseMs = PAUSE_MS; !cluster.stopping; pauseMs *= 2) {
-        if (tooOften()) {
-          say('The database dies again and again, giving up. See data/log/postgres.log.');
-          giveUp();
-          return;
-        }
-        say('The database died, starting it again');
+      if (cluster.stopping) return;
+      say('The database died, starting it again');
+      while (!cluster.stopping) {
+        // Its dying helpers may still hold the shared memory for a moment.
+        await pause(waitMs());
+        if (cluster.stopping) return;
         try {
           await cluster.start();
           say('The database is back');
           watch();
           return;
         } catch (fault) {
-          // Its dying helpers may still hold the shared memory for a moment.
           log(String(fault));
-          await pause(Math.min(pauseMs, LONGEST_PAUSE_MS));
         }
       }
     });
   };
   watch();
-  return () => cluster.stop();
 }
 
 /**
- * Runs the server and starts it again whenever it dies.
+ * Runs a program and starts it again whenever it dies.
+ * @param {string} name what a person calls it
  * @param {string} program
  * @param {NodeJS.ProcessEnv} env
  * @param {(line: string) => void} log
- * @param {() => void} giveUp
  * @returns {Promise<{ stop: () => Promise<void>, restart: () => void }>} given once it serves; `restart`
  *   ends it, and it comes again as if it had died
  */
-export async function keepServer(program, env, log, giveUp) {
-  const tooOften = deathCounter();
+export async function keepProgram(name, program, env, log) {
+  const waitMs = backOff();
   let stopping = false;
   let restarting = false;
   /** @type {import('node:child_process').ChildProcess} */
@@ -87,22 +86,16 @@ export async function keepServer(program, env, log, giveUp) {
       }
       child.on('message', resolve);
       child.once('exit', async (code) => {
-        reject(new Error(`The server ended (${code}): ${said.trim().split('\n').at(-1) ?? ''}`));
+        reject(new Error(`The ${name} ended (${code}): ${said.trim().split('\n').at(-1) ?? ''}`));
         if (stopping) return;
-        const wanted = restarting;
+        if (!restarting) {
+          say(`The ${name} died, starting it again`);
+          await pause(waitMs());
+        }
         restarting = false;
-        if (!wanted && tooOften()) {
-          say('The server dies again and again, giving up. See data/log/server.log.');
-          giveUp();
-          return;
-        }
-        if (!wanted) {
-          say('The server died, starting it again');
-          await pause(PAUSE_MS);
-        }
         if (stopping) return;
         launch().then(
-          () => say('The server is back'),
+          () => say(`The ${name} is back`),
           (fault) => log(String(fault)),
         );
       });

@@ -23,6 +23,7 @@ export function openWorkshop() {
   const programs = {
     ...built(root),
     server: at('server.mjs'),
+    door: at('door.mjs'),
     migrate: at('migrate.mjs'),
     demo: at('demo.mjs'),
     // No pages here: the ones that are shown come from their sources.

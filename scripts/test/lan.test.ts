@@ -1,12 +1,16 @@
 import { X509Certificate } from 'node:crypto';
 import { mkdtempSync, readFileSync, statSync } from 'node:fs';
 import { request } from 'node:https';
+import { connect, type Socket } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { connect as connectTls } from 'node:tls';
+import { DEMO_PEOPLE } from '@nodo/demo';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { type Certificates, certificatesIn } from '../lib/certificates.mjs';
+import { built } from '../lib/paths.mjs';
 import { freePort } from '../lib/ports.mjs';
-import { openStage, type RunningCluster } from '../lib/stage.mjs';
+import { openStage, type RunningCluster, serverProcess } from '../lib/stage.mjs';
 
 declare module 'vitest' {
   interface ProvidedContext {
@@ -63,6 +67,7 @@ describe('over the network', () => {
   });
   let made: Certificates;
   let stage: Awaited<ReturnType<typeof openStage>>;
+  let doorProcess: ReturnType<typeof serverProcess>;
 
   beforeAll(async () => {
     made = await certificatesIn(folder(), ['localhost', '127.0.0.1'], new Date());
@@ -70,10 +75,27 @@ describe('over the network', () => {
     ports.doorPort = await freePort();
     stage = await openStage(root, {
       copyFrom: inject('demoCopy'),
-      lan: { host: '127.0.0.1', ...ports, ...reach(), ...made, refused: [counter] },
+      lan: {
+        host: '127.0.0.1',
+        port: ports.port,
+        ...reach(),
+        cert: made.cert,
+        key: made.key,
+        refused: [{ person: DEMO_PEOPLE.mirra.id, password: counter.password }],
+      },
     });
+    doorProcess = serverProcess(built(root).door, {
+      host: '127.0.0.1',
+      port: ports.doorPort,
+      appPort: ports.port,
+      authority: made.authority,
+    });
+    await doorProcess.start();
   });
-  afterAll(() => stage.close());
+  afterAll(async () => {
+    await doorProcess.kill('SIGTERM');
+    await stage.close();
+  });
 
   const signIn = (person: { login: string; password: string }, ca?: string) =>
     new Promise<{ status: number; body: string; cookie: string }>((resolve, reject) => {
@@ -119,6 +141,21 @@ describe('over the network', () => {
     expect(answer.status).toBe(200);
   });
 
+  it('does not take it either for a name that only the database took for the same', async () => {
+    for (const login of [
+      'M\u0130RRA',
+      'm\u0130rra',
+      'MIRRA',
+      ' mirra ',
+      'm\u0131rra',
+      '\uff4dirra',
+    ]) {
+      const answer = await signIn({ login, password: counter.password }, made.authority);
+      expect(answer.status, login).not.toBe(200);
+      expect(answer.cookie, login).toBe('');
+    }
+  });
+
   it('tells the lead how other devices come to it', async () => {
     const { cookie } = await signIn(lead, made.authority);
     const answer = await fetch(`${stage.url}/api/reach`, { headers: { cookie } });
@@ -135,4 +172,53 @@ describe('over the network', () => {
     expect((await fetch(`${door}/api/session`)).status).toBe(404);
     expect((await fetch(door, { method: 'POST' })).status).toBe(405);
   });
+
+  it('goes on whatever stands in a request line', async () => {
+    const lines = [
+      'GET // HTTP/1.1',
+      'GET //[ HTTP/1.1',
+      'GET http:// HTTP/1.1',
+      'GET http://[::1 HTTP/1.1',
+      'GET /%ff%zz HTTP/1.1',
+      'GET /../../etc HTTP/1.1',
+      'GET /?a[]=%E0%A4%A HTTP/1.1',
+      'GET * HTTP/1.1',
+      'OPTIONS * HTTP/1.1',
+      'CONNECT nowhere:1 HTTP/1.1',
+      'GET / HTTP/9.9',
+      'GET',
+      `GET /${'a'.repeat(40_000)} HTTP/1.1`,
+      'GET / HTTP/1.1\r\nUpgrade: odd\r\nConnection: Upgrade',
+      'POST /api/session HTTP/1.1\r\nContent-Length: -1',
+      '\u0000\u0001\u0002',
+    ];
+    const before = [stage.pid, doorProcess.pid];
+    const here = Number(new URL(stage.url).port);
+    for (const line of [...lines, ...lines]) {
+      await said(() => connect(here, '127.0.0.1'), line);
+      await said(() => connect(ports.doorPort, '127.0.0.1'), line);
+      await said(
+        () => connectTls({ port: ports.port, host: '127.0.0.1', ca: made.authority }),
+        line,
+      );
+    }
+    expect((await fetch(`http://127.0.0.1:${ports.doorPort}/`)).status).toBe(200);
+    expect((await fetch(`${stage.url}/api/session`)).status).toBe(200);
+    expect((await signIn(lead, made.authority)).status).toBe(200);
+    expect([stage.pid, doorProcess.pid]).toEqual(before);
+  });
 });
+
+/** Says a line to a listener, and waits until the connection is over. */
+function said(open: () => Socket, line: string): Promise<void> {
+  return new Promise((resolve) => {
+    const socket = open();
+    const over = () => {
+      socket.destroy();
+      resolve();
+    };
+    socket.on('error', over).on('close', over).on('data', over);
+    socket.write(`${line}\r\nHost: localhost\r\n\r\n`);
+    socket.end();
+  });
+}

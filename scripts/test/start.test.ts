@@ -2,7 +2,9 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { DEMO_PEOPLE } from '@nodo/demo';
 import { afterAll, afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
+import { Cluster } from '../lib/cluster.mjs';
 import { explained, SetupFault } from '../lib/fault.mjs';
 import { installDebianPackages } from '../lib/install.mjs';
 import { freePort } from '../lib/ports.mjs';
@@ -141,6 +143,56 @@ describe('npm start', () => {
   });
 });
 
+describe('a first start that is interrupted', () => {
+  const home = mkdtempSync(join(tmpdir(), 'nodo-interrupted-'));
+  let port = 0;
+  beforeAll(async () => {
+    port = await freePort();
+  });
+  afterAll(() => rmSync(home, { recursive: true, force: true }));
+
+  it.each([
+    ['SIGKILL', 'Made a private database'],
+    ['SIGTERM', 'Database runs on'],
+    ['SIGKILL', 'Brought the tables up to date'],
+    ['SIGINT', 'Filling the demo shop'],
+  ] as const)('by %s at “%s” is gone on with', async (signal, step) => {
+    const start = new StartCommand(home, port);
+    await start.says(step);
+    await start.stop(signal);
+    expect(start.output).not.toContain('Nodo serves at');
+  });
+
+  it('by a kill while the demo is half filled ends with the whole shop', async () => {
+    const start = new StartCommand(home, port);
+    await start.says('Filling the demo shop');
+    const cluster = Cluster.attachedTo({
+      home,
+      port: Number(/127.0.0.1:(\d+)/.exec(start.output)?.[1]),
+    });
+    const count = (table: string) =>
+      cluster.sql('nodo', `select count(*) from ${table}`).then(Number, () => 0);
+    await expect.poll(() => count('ticket_summary')).toBeGreaterThan(5);
+    process.kill(Number(childrenOf(start, 'demo.mjs')), 'SIGKILL');
+    await start.stop('SIGKILL');
+
+    const again = new StartCommand(home, port);
+    await again.says('Nodo serves at');
+    expect(again.output).toMatch(/left unfinished by an earlier start.*: [1-5]\d tickets/);
+    const now = Cluster.attachedTo({
+      home,
+      port: Number(/127.0.0.1:(\d+)/.exec(again.output)?.[1]),
+    });
+    const rows = async (of: string) => Number(await now.sql('nodo', `select count(*) from ${of}`));
+    expect(await rows('ticket_summary')).toBe(57);
+    expect(await rows('person')).toBe(Object.keys(DEMO_PEOPLE).length);
+    expect(await rows('table_event')).toBe(1);
+    expect(await rows("notice where body ->> 'kind' = 'demo-completed'")).toBe(1);
+    expect(await rows('shop where filled_at is not null')).toBe(1);
+    await again.stop();
+  });
+});
+
 describe('on a computer that lacks something', () => {
   it('a Node that is too old is told in one line', async () => {
     const { code, output } = await run(process.execPath, [
@@ -189,7 +241,21 @@ describe('what only a person can put right, in one line with its remedy', () => 
     taken.close();
   });
 
+  it('a port that is none', async () => {
+    const start = new StartCommand(home, 0);
+    expect(await start.ended()).toBe(1);
+    expect(start.output.trim()).toBe(
+      'Cannot start: PORT is “0”, which is no port: a number from 1 to 65535. Start on another one: PORT=4680 npm start',
+    );
+  });
+
   it.each([
+    ['a disk that can only be read', { code: 'EROFS' }, /can only be read\. Make it writable/],
+    [
+      'data of a newer version',
+      { message: 'migrate failed (1):\nError: newer-data 0099-later' },
+      /used by a newer Nodo \(0099-later\).*Start that newer one; the data is untouched/,
+    ],
     ['a full disk', { code: 'ENOSPC' }, /is full\. Free at least 500 MB/],
     [
       'a full disk that the database met',

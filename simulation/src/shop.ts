@@ -170,6 +170,7 @@ export class SimulatedShop {
       {
         now: () => this.world.now(),
         zone: 'Europe/Vienna',
+        room: () => Promise.resolve(1e12),
         log: (line) => this.log.push(line),
       },
     );

@@ -316,7 +316,9 @@ export class Story {
       await this.world.wait(LOOKS_EVERY_MS);
       // The page asks again who is there while its stream is lost or it is locked.
       for (const { device } of this.screens) {
-        if (device.open.some(needsSession)) this.readsSession(device);
+        const left = leftBehind(device);
+        if (left !== undefined) await this.shop.takeOver(device.line, left);
+        if (left !== undefined || device.open.some(needsSession)) this.readsSession(device);
       }
       faults = await this.faults();
     }
@@ -364,6 +366,21 @@ export class Story {
 function needsSession({ api, store, stream }: Client): boolean {
   const session = api.endpoints.session.select()(store.getState()).data;
   return stream.state === 'lost' || !session || session.screen.locked;
+}
+
+/** Who made an entry that only goes out once they stand at the screen again. */
+function leftBehind({ open }: Device): string | undefined {
+  for (const { api, store } of open) {
+    const { data: session } = api.endpoints.session.select()(store.getState());
+    const left = store
+      .getState()
+      .outbox.entries.find(
+        ({ person, proof, refusal }) =>
+          !proof && !refusal && session && person !== session.person.id,
+      );
+    if (left) return left.person;
+  }
+  return undefined;
 }
 
 function rackOf({ api, store }: Client): readonly RackEntry[] {

@@ -21,6 +21,8 @@ export const ADDRESSES = {
   listScreens: { method: 'GET', path: '/api/screens' },
   endScreen: { method: 'DELETE', path: '/api/screens/:screen' },
   readReach: { method: 'GET', path: '/api/reach' },
+  listNotices: { method: 'GET', path: '/api/notices' },
+  putNoticeAway: { method: 'POST', path: '/api/notices/:notice/put-away' },
   readAudit: { method: 'GET', path: '/api/audit' },
   listTickets: { method: 'GET', path: '/api/tickets' },
   openTickets: { method: 'GET', path: '/api/open-tickets' },

@@ -1,11 +1,11 @@
-import { AT_THE_COUNTER, instant, LEADS, uuid } from '@nodo/kernel';
+import { AT_THE_COUNTER, counter, instant, LEADS, uuid } from '@nodo/kernel';
 import { customerProfile, machineProfile } from '@nodo/shop';
 import { mark, measure, partPut, rackEntry, setUpFound } from '@nodo/ticket';
 import { z } from 'zod';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
 
-const revision = z.number().int().nonnegative();
+const revision = counter;
 
 const machineRecord = z.object({
   id: uuid,

@@ -10,6 +10,7 @@ import { readPaper } from './documents.ts';
 import { listLinks, makeLink, readShared, revokeLink } from './links.ts';
 import { live } from './live.ts';
 import { readNeedles, registerNeedle } from './needles.ts';
+import { listNotices, putNoticeAway } from './notices.ts';
 import {
   changeAccount,
   endScreen,
@@ -60,6 +61,8 @@ export const ENDPOINTS = {
   endScreen,
   readAudit,
   readReach,
+  listNotices,
+  putNoticeAway,
   listTickets,
   openTickets,
   takeIn,

@@ -6,6 +6,7 @@ export { ENDPOINTS } from './endpoints.ts';
 export type { CustomerLink } from './links.ts';
 export { type LiveFrame, liveFrame, type Presence } from './live.ts';
 export type { NeedleFile } from './needles.ts';
+export type { Notice, NoticeRecord } from './notices.ts';
 export type {
   Account,
   Audited,

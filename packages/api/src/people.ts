@@ -1,4 +1,4 @@
-import { humanText, instant, LEADS, role, uuid } from '@nodo/kernel';
+import { cursor, humanText, instant, LEADS, role, uuid } from '@nodo/kernel';
 import { z } from 'zod';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
@@ -154,10 +154,7 @@ export const readAudit = defineEndpoint({
   ...ADDRESSES.readAudit,
   roles: LEADS,
   params: z.object({
-    before: z
-      .string()
-      .regex(/^[0-9T:.+-]+Z? [0-9a-f-]{36}$/)
-      .optional(),
+    before: cursor.optional(),
     person: uuid.optional(),
   }),
   answer: auditPage,

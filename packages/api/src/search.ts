@@ -1,4 +1,4 @@
-import { AT_THE_COUNTER, EVERY_ROLE, humanText, instant, uuid } from '@nodo/kernel';
+import { AT_THE_COUNTER, cursor, EVERY_ROLE, humanText, instant, uuid } from '@nodo/kernel';
 import { rackEntry, STAGES } from '@nodo/ticket';
 import { z } from 'zod';
 import { ADDRESSES } from './addresses.ts';
@@ -25,9 +25,6 @@ export const search = defineEndpoint({
   params: z.object({ find: humanText(80) }),
   answer: z.array(hit),
 });
-
-/** Where the next page begins; null after the last. */
-const cursor = z.string().regex(/^[0-9T:.+-]+Z? [0-9a-f-]{36}$/);
 
 /** What was fetched, the latest first. @param before the cursor of the page before. */
 export const listCollected = defineEndpoint({

@@ -18,6 +18,11 @@ const session = z.object({
   shop: z.object({ id: uuid, name: z.string() }),
   /** The person may take over a screen by PIN. */
   hasPin: z.boolean(),
+  /**
+   * Proves entries as this person's (`proofOf`), also while somebody else stands at the screen.
+   * Not while it is locked; a screen keeps it in memory only.
+   */
+  key: z.string().optional(),
   screen: z.object({
     id: uuid,
     /** Nothing of the shop is shown on it until somebody of `people` says who is there. */
@@ -120,6 +125,6 @@ export const listPeople = defineEndpoint({
 export const lookAt = defineEndpoint({
   ...ADDRESSES.lookAt,
   roles: EVERY_ROLE,
-  body: z.object({ ticket: uuid.nullable(), check: z.string().max(60).nullable() }),
+  body: z.object({ ticket: uuid.nullable(), check: humanText(60).nullable() }),
   answer: z.object({}),
 });

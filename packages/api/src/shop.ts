@@ -1,11 +1,11 @@
-import { EVERY_ROLE, LEADS } from '@nodo/kernel';
+import { counter, EVERY_ROLE, LEADS } from '@nodo/kernel';
 import { shopProfile } from '@nodo/shop';
 import { z } from 'zod';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
 
 /** A card, and how often it was changed; whoever changes it says what they had before them. */
-const shopChange = z.object({ revision: z.number().int().nonnegative(), card: shopProfile });
+const shopChange = z.object({ revision: counter, card: shopProfile });
 
 const shopRecord = shopChange.extend({
   /** Nobody has said yet which time zone the shop is in: it is the one of its server. */

@@ -45,7 +45,7 @@ export function createNodoApi({ call, stream, cache, tabs, wait }: ApiParts) {
     baseQuery: async (request: ApiRequest, { forced }) =>
       await cache.through(request, await call(request), forced === true),
     keepUnusedDataFor: 30,
-    tagTypes: ['accounts', 'screens', 'links'],
+    tagTypes: ['accounts', 'screens', 'links', 'notices'],
     endpoints: (build) => {
       /** Something that changes who stands at this screen. */
       const sessionChange = <Given>(

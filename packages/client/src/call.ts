@@ -15,7 +15,11 @@ import type { Ports } from './ports.ts';
 export type CallError =
   | { readonly kind: 'refused'; readonly refusal: Refusal }
   /** No answer, or one that a proxy or a dying server made up: try again later. */
-  | { readonly kind: 'unreachable' };
+  | {
+      readonly kind: 'unreachable';
+      /** Our own server answered that it met a fault. */
+      readonly refusal?: Refusal;
+    };
 
 export type Answer<Name extends EndpointName = EndpointName> =
   | { readonly data: AnswerOf<Name> }
@@ -41,8 +45,9 @@ export function caller(fetch: Ports['fetch'], onBuild: (build: string) => void):
       onBuild(response.headers.get(BUILD_HEADER) ?? '');
       const answer: unknown = await response.json();
       if (response.ok) return { data: answer as AnswerOf<Name> };
-      if (response.status < 500 && isRefusal(answer)) {
-        return { error: { kind: 'refused', refusal: answer } };
+      if (isRefusal(answer)) {
+        const kind = response.status < 500 ? 'refused' : 'unreachable';
+        return { error: { kind, refusal: answer } };
       }
     } catch {
       // Falls through: no network, no server, or no JSON.

@@ -1,5 +1,5 @@
 import { type AnswerOf, ENDPOINTS, type EndpointName, type LiveFrame, liveFrame } from '@nodo/api';
-import { instant, refusal, refuse, uuid } from '@nodo/kernel';
+import { instant, refusal, refuse, sha256, uuid } from '@nodo/kernel';
 import { ticketCommand, ticketEvent } from '@nodo/ticket';
 import { z } from 'zod';
 import type { OutboxEntry } from './outbox.ts';
@@ -16,6 +16,8 @@ const outboxEntry = z.object({
   ticket: uuid,
   draft: ticketCommand,
   person: uuid,
+  number: z.number().int().positive().optional(),
+  proof: sha256.optional(),
   refusal: refusal.optional(),
 });
 
@@ -31,10 +33,11 @@ const storedEntry = outboxEntry.extend({
 export function readEntry(text: string): OutboxEntry | undefined {
   const stored = jsonOf(text);
   const whole = outboxEntry.safeParse(stored);
-  if (whole.success) return whole.data;
+  // As it was written: what was proven of it is what was entered.
+  if (whole.success) return stored as OutboxEntry;
   if (!storedEntry.safeParse(stored).success) return undefined;
   const path = whole.error.issues[0]?.path.join('.') ?? '';
-  return { ...(stored as OutboxEntry), refusal: refuse('bad-input', path) };
+  return { ...(stored as OutboxEntry), unknown: true, refusal: refuse('bad-input', path) };
 }
 
 function jsonOf(text: string): unknown {
@@ -49,6 +52,8 @@ const outboxAction = z.discriminatedUnion('type', [
   z.object({ type: z.literal('outbox/added'), payload: outboxEntry }),
   z.object({ type: z.literal('outbox/removed'), payload: z.string() }),
   z.object({ type: z.literal('outbox/refused'), payload: z.object({ id: uuid, refusal }) }),
+  z.object({ type: z.literal('outbox/retried'), payload: z.string() }),
+  z.object({ type: z.literal('outbox/unproven'), payload: z.string() }),
   z.object({ type: z.literal('outbox/unreachable'), payload: z.undefined().optional() }),
 ]);
 

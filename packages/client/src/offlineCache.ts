@@ -1,4 +1,4 @@
-import { type EndpointName, type LiveFrame, pathTo } from '@nodo/api';
+import { type EndpointName, type LiveFrame, pathTo, type Session } from '@nodo/api';
 import type { Boundary } from './boundary.ts';
 import { type Answered, type Asked, type Call, pathOf } from './call.ts';
 import type { Copies, Ports } from './ports.ts';
@@ -14,6 +14,7 @@ const CACHED: ReadonlySet<EndpointName> = new Set<EndpointName>([
   'readShop',
 ]);
 const RACK = pathTo('listTickets');
+const SESSION = pathTo('whoAmI');
 
 /** A copy of yesterday would be taken for the truth. */
 const GOOD_FOR_MS = 12 * 3_600_000;
@@ -84,7 +85,9 @@ export class OfflineCache {
   }
 
   put(path: string, data: unknown): void {
-    this.queue(() => this.copies.set(path, { at: this.now(), data }));
+    // A key that lay on the device would be everybody's who stands there.
+    const copy = path === SESSION ? { ...(data as Session), key: undefined } : data;
+    this.queue(() => this.copies.set(path, { at: this.now(), data: copy }));
   }
 
   /** Takes in what the stream says; by the tab that holds it. */

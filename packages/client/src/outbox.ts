@@ -8,10 +8,19 @@ import type { KeyValueStorage } from './storage.ts';
 export interface OutboxEntry {
   readonly ticket: string;
   readonly draft: TicketCommand;
-  /** Who made it; sent only while this person is signed in on this screen. */
+  /** Who made it: it is sent while this person stands here, or belongs to the screen and it is proven. */
   readonly person: string;
+  /**
+   * Counts what this device enters, so that the order does not hang on its clock, which may be set
+   * back. Entries of an earlier version have none.
+   */
+  readonly number?: number | undefined;
+  /** Shows the server that it is this person's, whoever stands here when it is sent. */
+  readonly proof?: string | undefined;
   /** Set when the server would not have it; it waits in the tray until it is put away. */
   readonly refusal?: Refusal | undefined;
+  /** Made by another version of the page in a way that this one does not know. */
+  readonly unknown?: true | undefined;
 }
 
 export interface OutboxState {
@@ -31,6 +40,17 @@ export function waitingOn(storage: KeyValueStorage): readonly string[] {
     .keys()
     .filter((key) => key.startsWith(KEY_PREFIX))
     .flatMap((key) => storage.get(key) ?? []);
+}
+
+/** The number of the next entry: above all that wait here, whichever tab made them. */
+export function nextNumber(storage: KeyValueStorage): number {
+  return 1 + Math.max(0, ...waitingOn(storage).map(numberIn));
+}
+
+function numberIn(text: string): number {
+  // Another version may have written it; what is no entry at all has no number either.
+  const [, digits = '0'] = /"number":(\d{1,15})\b/.exec(text) ?? [];
+  return Number(digits);
 }
 
 /** Writes what changed through at once: a reload or a dead battery loses nothing. */
@@ -82,7 +102,7 @@ export const outbox = createSlice({
       state.entries = [
         ...entries.filter(({ draft }) => !known.has(draft.id)),
         ...state.entries,
-      ].sort((a, b) => (a.draft.observedAt < b.draft.observedAt ? -1 : 1));
+      ].sort(byNumber);
     },
     /** Confirmed, or put away by the person. */
     removed(state, { payload }: PayloadAction<string>) {
@@ -95,6 +115,18 @@ export const outbox = createSlice({
       );
       state.unreachable = false;
     },
+    /** The server does not take its proof: it waits until its maker stands here. */
+    unproven(state, { payload }: PayloadAction<string>) {
+      state.entries = state.entries.map((entry) =>
+        entry.draft.id === payload ? { ...entry, proof: undefined } : entry,
+      );
+    },
+    /** The person wants a refused one to be sent again. */
+    retried(state, { payload }: PayloadAction<string>) {
+      state.entries = state.entries.map((entry) =>
+        entry.draft.id === payload ? { ...entry, refusal: undefined } : entry,
+      );
+    },
     unreachable(state) {
       state.unreachable = true;
     },
@@ -103,5 +135,10 @@ export const outbox = createSlice({
 
 /** What one tab does to the outbox and the others hear of. */
 export type OutboxAction = ReturnType<
-  (typeof outbox.actions)['added' | 'removed' | 'refused' | 'unreachable']
+  (typeof outbox.actions)['added' | 'removed' | 'refused' | 'unproven' | 'retried' | 'unreachable']
 >;
+
+/** What an earlier version left goes first, by the clock, which is all that it has. */
+function byNumber(a: OutboxEntry, b: OutboxEntry): number {
+  return (a.number ?? 0) - (b.number ?? 0) || a.draft.observedAt.localeCompare(b.draft.observedAt);
+}

@@ -44,6 +44,14 @@ export function withProfiles(base: NodoApi, parts: Pick<ApiParts, 'stream' | 'ca
             ),
         }),
         changeShop: sends('changeShop'),
+        notices: build.query<AnswerOf<'listNotices'>, void>({
+          query: () => ({ name: 'listNotices' }),
+          providesTags: ['notices'],
+        }),
+        putNoticeAway: build.mutation<AnswerOf<'putNoticeAway'>, string>({
+          query: (notice) => ({ name: 'putNoticeAway', params: { notice }, body: {} }),
+          invalidatesTags: ['notices'],
+        }),
         search: build.query<AnswerOf<'search'>, string>({
           query: (find) => ({ name: 'search', params: { find } }),
           keepUnusedDataFor: 0,

@@ -9,6 +9,8 @@ import { appendInOrder } from './tickets.ts';
 
 const FIRST_PAUSE_MS = 400;
 const LONGEST_PAUSE_MS = 5_000;
+/** So often is one entry sent to a server that fails at it and at nothing else. */
+const MOST_FAULTS = 3;
 
 interface SenderParts {
   readonly store: NodoStore;
@@ -29,6 +31,8 @@ export function outboxSender({ store, api, call, stream, ports }: SenderParts): 
   let pause = FIRST_PAUSE_MS;
   /** Tickets with an entry that a newer server does not understand as this page writes it. */
   const held = new Set<string>();
+  /** How often the server failed at an entry although it was well. */
+  const faults = new Map<string, number>();
 
   const selectSession = api.endpoints.session.select();
   const nextEntry = (): OutboxEntry | undefined => {
@@ -38,8 +42,10 @@ export function outboxSender({ store, api, call, stream, ports }: SenderParts): 
     const { data: session } = selectSession(state);
     if (!session || session.screen.locked) return undefined;
     const people = new Set(session.screen.people.map(({ id }) => id));
+    const isSendable = ({ person, proof }: OutboxEntry) =>
+      person === session.person.id || (proof !== undefined && people.has(person));
     return state.outbox.entries.find(
-      (entry) => !entry.refusal && people.has(entry.person) && !held.has(entry.ticket),
+      (entry) => !entry.refusal && isSendable(entry) && !held.has(entry.ticket),
     );
   };
 
@@ -59,8 +65,9 @@ export function outboxSender({ store, api, call, stream, ports }: SenderParts): 
     ticket,
     draft,
     person,
+    proof,
   }: OutboxEntry): Promise<'answered' | 'unreachable'> => {
-    const body = { ...draft, by: person };
+    const body = { ...draft, by: person, proof };
     const result = await call({ name: 'recordEvent', params: { ticket }, body });
     if ('data' in result) {
       const event = result.data;
@@ -70,7 +77,12 @@ export function outboxSender({ store, api, call, stream, ports }: SenderParts): 
       store.dispatch(outbox.actions.removed(draft.id));
       return 'answered';
     }
-    if (result.error.kind === 'unreachable') return 'unreachable';
+    if (result.error.kind === 'unreachable') {
+      const fault = result.error.refusal;
+      if (!fault || !(await isToBlame(draft.id))) return 'unreachable';
+      store.dispatch(outbox.actions.refused({ id: draft.id, refusal: fault }));
+      return 'answered';
+    }
     const { refusal } = result.error;
     if (refusal.code === 'not-signed-in') {
       // The entry stays its maker's: it goes out when that person is back.
@@ -82,6 +94,10 @@ export function outboxSender({ store, api, call, stream, ports }: SenderParts): 
       void store.dispatch(api.endpoints.session.initiate(undefined, { forceRefetch: true }));
       return 'unreachable';
     }
+    if (refusal.code === 'maker-not-proven') {
+      store.dispatch(outbox.actions.unproven(draft.id));
+      return 'answered';
+    }
     if (refusal.code === 'bad-input' && store.getState().version.outdated) {
       // Kept as it is: the newer page may be able to send it.
       held.add(ticket);
@@ -89,6 +105,14 @@ export function outboxSender({ store, api, call, stream, ports }: SenderParts): 
     }
     store.dispatch(outbox.actions.refused({ id: draft.id, refusal }));
     return 'answered';
+  };
+
+  /** Whether an entry itself makes the server fail: it must not hold up those behind it for ever. */
+  const isToBlame = async (id: string): Promise<boolean> => {
+    // A server whose database is away fails at this too.
+    const isWell = 'data' in (await call({ name: 'whoAmI', params: {}, body: undefined }));
+    if (isWell) faults.set(id, (faults.get(id) ?? 0) + 1);
+    return (faults.get(id) ?? 0) >= MOST_FAULTS;
   };
 
   const sendWaiting = (): void => {

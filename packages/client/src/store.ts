@@ -1,7 +1,9 @@
+import { proofOf } from '@nodo/ticket';
 import { configureStore, type Middleware, type UnknownAction } from '@reduxjs/toolkit';
 import type { NodoApi } from './api.ts';
-import { type OutboxAction, outbox } from './outbox.ts';
+import { nextNumber, type OutboxAction, outbox } from './outbox.ts';
 import type { Ports, Tabs } from './ports.ts';
+import type { KeyValueStorage } from './storage.ts';
 import { version } from './version.ts';
 
 /** Set on actions from another tab, so that they are not sent back. */
@@ -25,9 +27,30 @@ export function createStore(api: NodoApi, ports: Ports) {
       // The checks walk the whole state after every action, tickets and all.
       defaults({ serializableCheck: false, immutableCheck: false }).concat(
         api.middleware,
+        signEntries(api, ports.storage),
         broadcastToTabs(ports.tabs),
       ),
   });
+}
+
+/** Gives what is entered here its number and its proof; the other tabs hear it with those. */
+function signEntries(api: NodoApi, storage: KeyValueStorage): Middleware {
+  const selectSession = api.endpoints.session.select();
+  return ({ getState }) =>
+    (next) =>
+    (action) => {
+      if (!outbox.actions.added.match(action) || action.payload.number !== undefined) {
+        return next(action);
+      }
+      const { payload } = action;
+      const { ticket, draft, person } = payload;
+      const { data: session } = selectSession(getState() as Parameters<typeof selectSession>[0]);
+      // Without a key (read while off line) it waits for its maker to stand here.
+      const key = session?.person.id === person ? session.key : undefined;
+      const proof = key === undefined ? undefined : proofOf(key, ticket, draft);
+      const number = nextNumber(storage);
+      return next({ ...action, payload: { ...payload, number, proof } });
+    };
 }
 
 /** The tabs of one browser share one outbox: what one changes, the others hear. */

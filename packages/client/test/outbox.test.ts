@@ -1,4 +1,5 @@
 import { refuse } from '@nodo/kernel';
+import { proofOf } from '@nodo/ticket';
 import { describe, expect, it } from 'vitest';
 import { enteredOn, outbox } from '../src/index.ts';
 import { commandOf, entry, frameOf, ODREN, stopTheTimers, TAVI, TICKET, World } from './world.ts';
@@ -94,26 +95,77 @@ describe('what is entered', () => {
   it('of somebody who is not signed in here waits, and others’ goes out', async () => {
     const world = new World();
     const { client, enter, entries } = await atTicket(world);
-    world.session = { ...world.session, screen: { ...world.session.screen, people: [] } };
+    const others = { ...world.session.screen, people: [{ ...TAVI, hasPin: true }] };
+    world.session = { ...world.session, person: TAVI, screen: others };
     await client.store.dispatch(
       client.api.endpoints.session.initiate(undefined, { forceRefetch: true }),
     );
     enter('left behind');
     await world.pass(60_000);
     expect(sent(world)).toBe(0);
-    world.session = {
-      ...world.session,
-      screen: { ...world.session.screen, people: [{ ...TAVI, hasPin: true }] },
-    };
     const own = enter('by another', TAVI.id);
-    await client.store.dispatch(
-      client.api.endpoints.session.initiate(undefined, { forceRefetch: true }),
-    );
     await world.pass(0);
     expect(world.events.at(-1)?.id).toBe(own.id);
     expect(entries()).toHaveLength(1);
     const { people } = world.session.screen;
     expect(enteredOn(TICKET, entries(), people)).toEqual([]);
+  });
+
+  it('is sent as its maker’s while somebody else stands there, as long as it can be shown', async () => {
+    const world = new World();
+    world.session = { ...world.session, key: 'the key of Odren' };
+    const { client, enter, entries } = await atTicket(world);
+    world.answers = () => 'no answer';
+    const made = enter('under the PIN of Odren');
+    expect(entries()[0]?.proof).toBe(proofOf('the key of Odren', TICKET, made));
+    // Neither the key nor a copy of it lies on the device.
+    await world.pass(60_000);
+    const onDevice = JSON.stringify([[...world.stored], [...world.copies]]);
+    expect(onDevice).toContain(made.id);
+    expect(onDevice).not.toContain('the key of Odren');
+    world.session = { ...world.session, person: TAVI, key: 'the key of Tavi' };
+    const bodies: object[] = [];
+    world.answers = (method, path, body) => {
+      if (method === 'POST') bodies.push(body as object);
+      return world.serve(method, path, body);
+    };
+    const again = () =>
+      client.store.dispatch(
+        client.api.endpoints.session.initiate(undefined, { forceRefetch: true }),
+      );
+    await again();
+    await world.pass(10_000);
+    expect(bodies).toMatchObject([
+      { id: made.id, by: ODREN.id, proof: proofOf('the key of Odren', TICKET, made) },
+    ]);
+    expect(entries()).toEqual([]);
+  });
+
+  it('that cannot be shown to be its maker’s waits until they stand there', async () => {
+    const world = new World();
+    world.session = { ...world.session, key: 'a key that the server has forgotten' };
+    const { client, enter, entries } = await atTicket(world);
+    world.answers = () => 'no answer';
+    const made = enter('under a key of before');
+    const stands = async (person: typeof ODREN) => {
+      world.session = { ...world.session, person };
+      await client.store.dispatch(
+        client.api.endpoints.session.initiate(undefined, { forceRefetch: true }),
+      );
+    };
+    world.answers = (method, path, body) =>
+      method === 'POST' && world.session.person.id !== ODREN.id
+        ? [403, refuse('maker-not-proven', 'by')]
+        : world.serve(method, path, body);
+    await stands(TAVI);
+    await world.pass(60_000);
+    expect(entries()).toMatchObject([{ draft: { id: made.id }, proof: undefined }]);
+    expect(entries()[0]?.refusal).toBeUndefined();
+    expect(sent(world)).toBeLessThan(12);
+    await stands(ODREN);
+    await world.pass(5_000);
+    expect(entries()).toEqual([]);
+    expect(world.events.at(-1)?.id).toBe(made.id);
   });
 
   it('is not sent from a locked screen', async () => {
@@ -124,6 +176,75 @@ describe('what is entered', () => {
     await world.pass(60_000);
     expect(sent(world)).toBe(0);
     expect(entries()).toHaveLength(1);
+  });
+
+  it('keeps its order when the clock is set back and the browser starts again', async () => {
+    const world = new World();
+    const { enter } = await atTicket(world);
+    world.answers = () => 'no answer';
+    const action = enter('the action');
+    const finding = commandOf('the finding after it');
+    // The clock of the device was set back in between.
+    const early = { ...finding, observedAt: '2026-03-02T09:00:00.000Z' };
+    const tab = world.openTab(false);
+    await world.pass(0);
+    tab.store.dispatch(outbox.actions.added({ ticket: TICKET, draft: early, person: ODREN.id }));
+    world.endTabs();
+    world.answers = (...asked) => world.serve(...asked);
+    const again = await atTicket(world);
+    // Entered before those of the last time are read: still after them.
+    const last = again.enter('entered at once');
+    await world.pass(5_000);
+    expect(again.entries()).toEqual([]);
+    expect(world.events.slice(1).map(({ id }) => id)).toEqual([action.id, early.id, last.id]);
+  });
+
+  it('of before there were numbers goes first, by its clock', async () => {
+    const world = new World();
+    const [one, two] = [commandOf('one'), commandOf('two')];
+    for (const draft of [two, one]) {
+      const kept = { ticket: TICKET, draft, person: ODREN.id };
+      world.stored.set(`nodo.outbox.${draft.id}`, JSON.stringify(kept));
+    }
+    world.answers = () => 'no answer';
+    const { enter, entries } = await atTicket(world);
+    const three = enter('three');
+    expect(entries().map(({ draft }) => draft.id)).toEqual([one.id, two.id, three.id]);
+  });
+
+  it('that the server fails at again and again does not hold up those behind it', async () => {
+    const world = new World();
+    const { enter, entries } = await atTicket(world);
+    const bad = enter('the server fails at this one');
+    const good = enter('and not at this one');
+    world.answers = (method, path, body) =>
+      (body as { id?: string } | undefined)?.id === bad.id
+        ? [503, refuse('server-fault')]
+        : world.serve(method, path, body);
+    await world.pass(10_000);
+    expect(world.events.at(-1)?.id).toBe(good.id);
+    expect(entries()).toMatchObject([{ draft: { id: bad.id }, refusal: { code: 'server-fault' } }]);
+    // Sent again by hand, once the server was mended.
+    world.answers = (...asked) => world.serve(...asked);
+    const { store } = world.openTab(false);
+    await world.pass(0);
+    store.dispatch(outbox.actions.retried(bad.id));
+    await world.pass(0);
+    expect(entries()).toEqual([]);
+    expect(world.events.at(-1)?.id).toBe(bad.id);
+  });
+
+  it('waits for a server that fails at everything', async () => {
+    const world = new World();
+    const { enter, entries } = await atTicket(world);
+    enter('while the database is away');
+    world.answers = () => [503, refuse('server-fault')];
+    await world.pass(120_000);
+    expect(entries()).toHaveLength(1);
+    expect(entries()[0]?.refusal).toBeUndefined();
+    world.answers = (...asked) => world.serve(...asked);
+    await world.pass(5_000);
+    expect(entries()).toEqual([]);
   });
 
   it('that cannot be read from the disk does not hide the rest, and stays where it is', async () => {
@@ -147,7 +268,11 @@ describe('what is entered', () => {
     world.stored.set(`nodo.outbox.${draft.id}`, JSON.stringify(kept));
     const { entries } = await atTicket(world);
     expect(entries()).toMatchObject([
-      { draft: { id: draft.id }, refusal: { code: 'bad-input', path: 'draft.type' } },
+      {
+        draft: { id: draft.id },
+        unknown: true,
+        refusal: { code: 'bad-input', path: 'draft.type' },
+      },
     ]);
     expect(sent(world)).toBe(0);
     // What is shown of the ticket is not touched by it.

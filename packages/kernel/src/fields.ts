@@ -24,15 +24,19 @@ export const tableId = z
   .regex(/^[a-z0-9]+(-[a-z0-9]+)*$/)
   .max(60);
 
-export const uuid = z.uuid();
+/** In small letters, as the database writes it: texts are compared byte by byte. */
+export const uuid = z.uuid().toLowerCase();
 
 export const role = z.enum(EVERY_ROLE);
 
 /** A SHA-256 in hex: what tables and photos are named by. */
 export const sha256 = z.string().regex(/^[0-9a-f]{64}$/);
 
+/** Years that a calendar, a clock and the database understand alike. */
+const isOfOurTime = (text: string): boolean => text >= '1900' && text < '3000';
+
 /** A day of the shop's calendar. */
-export const day = z.iso.date().brand<'Day'>();
+export const day = z.iso.date().refine(isOfOurTime).brand<'Day'>();
 
 /** A zone of the IANA time zone database, as `Europe/Berlin`. */
 export const timeZone = z.string().max(60).refine(isTimeZone, { message: 'no-time-zone' });
@@ -41,7 +45,16 @@ export const timeZone = z.string().max(60).refine(isTimeZone, { message: 'no-tim
 export const minorUnits = z.number().int().min(0).max(1_000_000_000);
 
 /** An instant in ISO 8601 with time zone. */
-export const instant = z.iso.datetime({ offset: true });
+export const instant = z.iso.datetime({ offset: true }).refine(isOfOurTime);
+
+/** From where a list goes on: the instant and the id of its last row. */
+export const cursor = z.string().refine((text) => {
+  const [at, id, ...more] = text.split(' ');
+  return more.length === 0 && instant.safeParse(at).success && uuid.safeParse(id).success;
+});
+
+/** Counts that the database keeps in four bytes: revisions, epochs. */
+export const counter = z.number().int().min(0).max(2_147_483_647);
 
 /** Minutes from one instant to another, whatever zones they are written in. */
 export function minutesBetween(from: string, until: string): number {

@@ -12,6 +12,8 @@ export {
   weekdayOf,
 } from './days.ts';
 export {
+  counter,
+  cursor,
   day,
   humanText,
   instant,

@@ -17,6 +17,7 @@ export const REFUSAL_CODES = [
   'no-such-screen',
   'no-such-link',
   'not-at-this-screen',
+  'maker-not-proven',
   'foreign-origin',
   'role-may-not',
   'no-such-route',

@@ -6,7 +6,7 @@ import connectPgSimple from 'connect-pg-simple';
 import express, { type Express, type NextFunction, type Request, type Response } from 'express';
 import session from 'express-session';
 import type { Pool } from 'pg';
-import type { Sequelize } from 'sequelize';
+import { BaseError, type Sequelize } from 'sequelize';
 import type { Auth } from './auth/auth.ts';
 import { sameOrigin } from './http/guards.ts';
 import { headers } from './http/headers.ts';
@@ -14,10 +14,12 @@ import { pages } from './http/pages.ts';
 import { sendRefusal } from './http/send.ts';
 import type { LiveHub } from './live/hub.ts';
 import type { PresenceTracker } from './live/presence.ts';
+import type { Notices } from './notices/notices.ts';
 import type { PhotoStore } from './photos/photoStore.ts';
 import { documentRoutes } from './routes/documents.ts';
 import { linkRoutes } from './routes/links.ts';
 import { liveRoutes } from './routes/live.ts';
+import { noticeRoutes } from './routes/notices.ts';
 import { peopleRoutes } from './routes/people.ts';
 import { photoRoutes } from './routes/photos.ts';
 import { type Profiles, profileRoutes } from './routes/profiles.ts';
@@ -33,6 +35,9 @@ export interface AppParts {
   readonly db: Sequelize;
   readonly cards: Profiles;
   readonly photos: PhotoStore;
+  readonly notices: Notices;
+  /** Bytes left on the disk with the shop's data. */
+  readonly room: () => Promise<number>;
   readonly hub: LiveHub;
   readonly presence: PresenceTracker;
   readonly sessionPool: Pool;
@@ -65,6 +70,7 @@ export function createApp(parts: AppParts): Express {
   const { auth, store, photos, hub, presence, now } = parts;
   sessionRoutes(app, auth);
   peopleRoutes(app, auth, parts.reach);
+  noticeRoutes(app, auth.people, parts.notices, parts.room, now);
   ticketRoutes(app, auth, store, photos, now);
   photoRoutes(app, auth, store, photos);
   linkRoutes(app, auth, parts.cards, store);
@@ -127,9 +133,28 @@ function lastResort(log: (line: string) => void) {
       response.status(status).json(refuse('bad-input', path, { status }));
       return;
     }
+    // The pattern and not the path: that may hold a customer's link.
+    const { path = '' } = (request.route ?? {}) as { path?: string };
+    const said = databaseError(fault);
+    if (said && /^(22|54)/.test(said.code)) {
+      // A value that no field has: what our own schemas let through, the database would not take.
+      log(`${request.method} ${path}: refused by the database, ${said.code} ${said.message}`);
+      sendRefusal(response, refuse('bad-input'));
+      return;
+    }
+    const told = said ? `${said.code} ${said.message}` : '';
     log(
-      `${request.method} ${request.path}: ${fault instanceof Error ? fault.stack : String(fault)}`,
+      `${request.method} ${path}: ${told} ${fault instanceof Error ? fault.stack : String(fault)}`,
     );
     sendRefusal(response, refuse('server-fault'));
   };
+}
+
+/** What PostgreSQL itself said, beneath what Sequelize makes of it. */
+function databaseError(
+  fault: unknown,
+): { readonly code: string; readonly message: string } | undefined {
+  if (!(fault instanceof BaseError)) return undefined;
+  const { parent } = fault as { parent?: { code?: string; message?: string } };
+  return parent && { code: parent.code ?? '', message: parent.message ?? '' };
 }

@@ -3,6 +3,7 @@ export { type Account, type DatabaseSettings, settings } from './config/settings
 export { connect, withShop } from './db/connect.ts';
 export { defineModels } from './db/models.ts';
 export { migrate } from './migrations/run.ts';
+export { Notices } from './notices/notices.ts';
 export { ShopProfiles } from './profiles/shopProfiles.ts';
 export { type Running, runServer } from './run.ts';
 export { rebuildWords } from './search/rebuild.ts';

@@ -5,6 +5,8 @@ import { migrate } from './migrations/run.ts';
 const { database } = settings.parse(JSON.parse(process.env.NODO_SETTINGS ?? '{}'));
 if (!database.owner) throw new Error('The migrations need the owner account.');
 const owner = connect(database, database.owner, 2);
-const ran = await migrate(owner);
-await owner.close();
-process.stdout.write(`${ran.length}\n`);
+try {
+  process.stdout.write(`${(await migrate(owner)).length}\n`);
+} finally {
+  await owner.close();
+}

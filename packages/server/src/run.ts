@@ -1,4 +1,5 @@
-import { createServer, type Server } from 'node:http';
+import { mkdir } from 'node:fs/promises';
+import { createServer } from 'node:http';
 import { BEAT_MS } from '@nodo/api';
 import pg from 'pg';
 import { createApp } from './app.ts';
@@ -10,11 +11,13 @@ import { People } from './auth/people.ts';
 import type { Settings } from './config/settings.ts';
 import { connect } from './db/connect.ts';
 import { unsafeReasons } from './db/safety.ts';
+import { bind, close } from './http/listening.ts';
 import { buildOf } from './http/pages.ts';
-import { lanServers } from './lan.ts';
+import { lanServer } from './lan.ts';
 import { LiveHub } from './live/hub.ts';
 import { listen } from './live/listen.ts';
 import { PresenceTracker } from './live/presence.ts';
+import { Notices } from './notices/notices.ts';
 import { PhotoStore } from './photos/photoStore.ts';
 import { sweepPhotos } from './photos/sweep.ts';
 import { Customers } from './profiles/customers.ts';
@@ -26,7 +29,6 @@ import { PostgresEventStore } from './store/postgres.ts';
 
 const SWEEP_MS = 5_000;
 const SWEEP_PICTURES_MS = 24 * 3_600_000;
-const LAST_ANSWERS_WITHIN_MS = 3_000;
 
 export interface Running {
   readonly port: number;
@@ -38,6 +40,8 @@ export interface ServerWorld {
   readonly now: () => Date;
   /** Its own time zone: where a shop is until somebody says otherwise. */
   readonly zone: string;
+  /** Bytes left on the disk that holds a folder. */
+  readonly room: (folder: string) => Promise<number>;
   readonly log: (line: string) => void;
 }
 
@@ -47,7 +51,7 @@ export interface ServerWorld {
  */
 export async function runServer(
   settings: Settings,
-  { now, zone, log }: ServerWorld,
+  { now, zone, room, log }: ServerWorld,
 ): Promise<Running> {
   const { database } = settings;
   const db = connect(database, database.app);
@@ -73,6 +77,7 @@ export async function runServer(
   const sweeping = setInterval(() => presence.sweep(), SWEEP_MS);
   const beating = setInterval(() => hub.pushAll({ kind: 'beat' }), BEAT_MS);
   await listening.ready;
+  await mkdir(settings.photos, { recursive: true, mode: 0o700 });
   const photos = new PhotoStore(settings.photos);
   const app = createApp({
     auth: {
@@ -81,9 +86,9 @@ export async function runServer(
       audit: new Audit(db),
       delays: new SignInDelays(db),
       links: new Links(db, now),
-      isForbidden: (login, password) =>
+      isForbidden: (person, password) =>
         (settings.lan?.refused ?? []).some(
-          (known) => known.login === login.toLowerCase() && known.password === password,
+          (known) => known.person === person && known.password === password,
         ),
     },
     store,
@@ -95,6 +100,8 @@ export async function runServer(
       sheets: new ShopProfiles(db, zone),
     },
     photos,
+    notices: new Notices(db),
+    room: () => room(settings.photos),
     hub,
     presence,
     sessionPool,
@@ -115,8 +122,8 @@ export async function runServer(
   const server = createServer(app);
   await bind(server, settings);
   const { lan } = settings;
-  const others = lan ? lanServers(lan, app) : [];
-  for (const [other, port] of others) await bind(other, { host: lan?.host ?? '', port });
+  const others = lan ? [lanServer(lan, app)] : [];
+  for (const other of others) await bind(other, lan ?? settings);
   const address = server.address();
   return {
     port: typeof address === 'object' && address ? address.port : settings.port,
@@ -125,27 +132,10 @@ export async function runServer(
       clearInterval(sweepingPictures);
       clearInterval(beating);
       hub.endAll();
-      await Promise.all([server, ...others.map(([other]) => other)].map(close));
+      await Promise.all([server, ...others].map(close));
       await listening.stop();
       await sessionPool.end();
       await db.close();
     },
   };
-}
-
-/** What was asked is still answered; who keeps a connection open beyond that is let go. */
-async function close(server: Server): Promise<void> {
-  const closed = new Promise<void>((resolve) => server.close(() => resolve()));
-  const answered = setInterval(() => server.closeIdleConnections(), 20);
-  const letGo = setTimeout(() => server.closeAllConnections(), LAST_ANSWERS_WITHIN_MS);
-  await closed;
-  clearInterval(answered);
-  clearTimeout(letGo);
-}
-
-function bind(server: Server, { host, port }: Pick<Settings, 'host' | 'port'>): Promise<void> {
-  return new Promise((resolve, reject) => {
-    server.once('error', reject);
-    server.listen(port, host, () => resolve());
-  });
 }

@@ -17,6 +17,7 @@ export interface Named {
   readonly paper: DocumentKind;
   /** What is looked for by its letters. */
   readonly find: string;
+  readonly notice: string;
 }
 
 /** What no shop has. */
@@ -31,6 +32,7 @@ export const NOTHING: Named = {
   machine: randomUUID(),
   paper: 'tag-a7',
   find: 'nothing',
+  notice: randomUUID(),
 };
 
 export type Calls = Readonly<Record<EndpointName, () => { path: string; body?: unknown }>>;
@@ -58,6 +60,11 @@ export function callsAbout(ids: Named): Calls {
     redeemCode: () => ({
       path: ADDRESSES.redeemCode.path,
       body: { login: `nobody-${randomUUID()}`, code: 'aaaa-bbbb', password: 'a fresh password' },
+    }),
+    listNotices: () => ({ path: ADDRESSES.listNotices.path }),
+    putNoticeAway: () => ({
+      path: pathTo('putNoticeAway', { notice: ids.notice }),
+      body: {},
     }),
     lookAt: () => ({ path: ADDRESSES.lookAt.path, body: { ticket: null, check: null } }),
     listAccounts: () => ({ path: ADDRESSES.listAccounts.path }),

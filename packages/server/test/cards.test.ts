@@ -6,6 +6,7 @@ import { describe, expect, it } from 'vitest';
 import { writeDay, writeDayOf } from '../src/documents/parts.ts';
 import { connect, withShop } from '../src/index.ts';
 import { ok, record, useCounter } from './counter.ts';
+import { dumped } from './database.ts';
 import { jpeg } from './jpeg.ts';
 import { Client } from './server.ts';
 import { intakeCommand } from './shop.ts';
@@ -58,6 +59,9 @@ describe('a customer', () => {
 
   it('is erased on request: name, number, signature and link go, the repair stays', async () => {
     const { ticket, customer, machine } = await takenIn('Zelda Quorn', { phone: '000 4711' });
+    const dump = async () => (await dumped(shop.server.database.name)).toLowerCase();
+    expect(await dump()).toContain('quorn');
+    expect(await dump()).toContain('0004711');
     const { photo } = await ok<{ photo: string }>(
       shop.counter,
       'POST',
@@ -87,6 +91,7 @@ describe('a customer', () => {
       expect(told).not.toContain('Quorn');
       expect(told).not.toContain('4711');
     }
+    expect(await dump()).not.toMatch(/quorn|000 ?4711|zelda/);
     expect(await found('quorn')).toEqual([]);
     expect(await found('4711')).toEqual([]);
     expect((await found('teal')).length).toBeGreaterThan(0);

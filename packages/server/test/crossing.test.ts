@@ -3,6 +3,7 @@ import {
   ADDRESSES,
   ENDPOINTS,
   type EndpointName,
+  type NoticeRecord,
   pathTo,
   type Session,
   type TicketFile,
@@ -11,7 +12,7 @@ import { NEW_SHOP_PROFILE, newCustomerProfile, newMachineProfile } from '@nodo/s
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { SHARP_80 } from '../../ticket/test/needles.ts';
-import { connect, withShop } from '../src/index.ts';
+import { connect, Notices, withShop } from '../src/index.ts';
 import { callsAbout, type Named, NOTHING } from './calls.ts';
 import { asSuper } from './database.ts';
 import { jpeg } from './jpeg.ts';
@@ -91,6 +92,12 @@ async function filledShop(): Promise<Named> {
   const register = pathTo('registerNeedle', { machine: machine.id });
   await post(register, needleEntry({ needle: { ...SHARP_80, system: MARK } }));
   await post(ADDRESSES.changeShop.path, { revision: 0, card: NEW_SHOP_PROFILE });
+  await new Notices(app).add(
+    server.shop.id,
+    { kind: 'entries-unproven', entries: 1, tickets: [ticket] },
+    new Date(),
+  );
+  const [told] = (await lead.call('GET', ADDRESSES.listNotices.path)).body as NoticeRecord[];
   const { screen } = (await lead.call('GET', ADDRESSES.whoAmI.path)).body as Session;
   return {
     ...NOTHING,
@@ -103,6 +110,7 @@ async function filledShop(): Promise<Named> {
     customer: customer.id,
     machine: machine.id,
     find: MARK,
+    notice: told?.id ?? '',
   };
 }
 

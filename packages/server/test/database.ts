@@ -33,6 +33,20 @@ export async function asSuper(
   }
 }
 
+/** Every row of every table, as a dump would hold it. */
+export async function dumped(database: string): Promise<string> {
+  const [tables] = await asSuper(
+    database,
+    `select relname from pg_class where relkind = 'r' and relnamespace = 'public'::regnamespace`,
+  );
+  const names = ((tables?.rows ?? []) as { relname: string }[]).map(({ relname }) => relname);
+  const results = await asSuper(
+    database,
+    ...names.map((name) => `select string_agg(t::text, E'\\n') as rows from ${name} t`),
+  );
+  return results.map(({ rows }) => (rows as { rows: string | null }[])[0]?.rows ?? '').join('\n');
+}
+
 /** A database of its own with the schema as the migrations make it. */
 export async function freshDatabase(): Promise<DatabaseSettings> {
   const template = inject('database');

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { ADDRESSES, ENDPOINTS, type EndpointName, pathTo } from '@nodo/api';
+import { ADDRESSES, ENDPOINTS, type EndpointName, pathTo, type TicketFile } from '@nodo/api';
 import { seeded } from '@nodo/core';
 import { refusal } from '@nodo/kernel';
 import { NEW_SHOP_PROFILE, newCustomerProfile, newMachineProfile, USUAL_TIME } from '@nodo/shop';
@@ -10,7 +10,7 @@ import eventsV4 from '../../ticket/test/golden/events-v4.json' with { type: 'jso
 import eventsV7 from '../../ticket/test/golden/events-v7.json' with { type: 'json' };
 import { callsAbout, NOTHING } from './calls.ts';
 import { Client, startTestServer, type TestServer } from './server.ts';
-import { intakeCommand, needleEntry } from './shop.ts';
+import { commandOf, intakeCommand, needleEntry } from './shop.ts';
 
 let server: TestServer;
 let lead: Client;
@@ -179,6 +179,33 @@ const JUNK: readonly (() => Json)[] = [
   () => JSON.parse('{"__proto__": {"role": "lead"}, "constructor": 1}') as Json,
 ];
 
+/** Well formed, and yet nothing that a calendar or a column holds. */
+const IMPOSSIBLE: readonly Json[] = [
+  '0000-01-01T00:00:00Z',
+  '0000-01-01',
+  '9999-12-31T23:59:59-23:59',
+  2_147_483_648,
+  Number.MAX_SAFE_INTEGER,
+];
+
+/** The body once for each text and number in it, with that one replaced. */
+function replacedIn(body: Json, value: Json): readonly Json[] {
+  const paths: (readonly string[])[] = [];
+  const visit = (node: Json, path: readonly string[]): void => {
+    if (node !== null && typeof node === 'object') {
+      for (const [key, inner] of Object.entries(node)) visit(inner, [...path, key]);
+    } else if (typeof node === typeof value) paths.push(path);
+  };
+  visit(body, []);
+  return paths.map((path) => {
+    const copy = structuredClone(body);
+    let holder = copy as Record<string, Json>;
+    for (const key of path.slice(0, -1)) holder = holder[key] as Record<string, Json>;
+    holder[path.at(-1) ?? ''] = value;
+    return copy;
+  });
+}
+
 /** The body with one place of it spoiled. */
 function spoiled(body: Json): Json {
   if (draw() < 0.05) return pick(JUNK)();
@@ -237,6 +264,77 @@ describe('malformed bodies', () => {
     expect(server.log).toEqual([]);
     // Nobody was signed out by it, and the ticket can still be read.
     expect((await lead.call('GET', `/api/tickets/${ticket}`)).status).toBe(200);
+  });
+});
+
+describe('values that are well formed and yet impossible', () => {
+  it('are refused wherever they stand, and never a fault of the server', async () => {
+    let tried = 0;
+    for (const make of WELL_FORMED) {
+      const { path, body } = make();
+      for (const value of IMPOSSIBLE) {
+        for (const given of replacedIn(body, value)) {
+          const answer = await lead.call('POST', path, JSON.stringify(given));
+          expect(answer.status, `${path} ${JSON.stringify(given)}`).toBeLessThan(500);
+          tried += 1;
+        }
+      }
+    }
+    expect(tried).toBeGreaterThan(300);
+    expect(server.log).toEqual([]);
+  });
+
+  it('are refused as cursors', async () => {
+    const id = randomUUID();
+    for (const at of [
+      '0000-01-01T00:00:00Z',
+      '2026-13-01T00:00:00Z',
+      '----',
+      '2026-01-01T99:00Z',
+    ]) {
+      for (const list of [ADDRESSES.readAudit, ADDRESSES.listCollected]) {
+        const answer = await lead.call('GET', `${list.path}?before=${at}%20${id}`);
+        expect(answer, `${list.path} ${at}`).toMatchObject({
+          status: 400,
+          body: { code: 'bad-input', path: 'params.before' },
+        });
+      }
+    }
+  });
+});
+
+describe('what is acknowledged is what is stored', () => {
+  const events = async () =>
+    ((await lead.call('GET', `/api/tickets/${ticket}`)).body as TicketFile).events;
+
+  it('names of devices without what the database cannot hold', async () => {
+    const path = `/api/tickets/${ticket}/events`;
+    const odd = { ...commandOf('observation-noted', { words: 'x' }), device: 'bench\u0000two' };
+    const before = await events();
+    expect(await lead.call('POST', path, odd)).toMatchObject({
+      status: 400,
+      body: { code: 'bad-input', path: 'device' },
+    });
+    expect(await events()).toEqual(before);
+    const kept = { ...commandOf('observation-noted', { words: 'x' }), device: ' Bänch 両 ' };
+    const answer = await lead.call('POST', path, kept);
+    expect((await events()).at(-1)).toEqual(answer.body);
+  });
+
+  it('ids in capitals as the same ids', async () => {
+    const id = randomUUID();
+    const capital = id.toUpperCase();
+    const body = { ticket: capital, customer: null, drafts: [intakeCommand()] };
+    expect(await lead.call('POST', '/api/tickets', body)).toMatchObject({
+      status: 200,
+      body: { ticket: id },
+    });
+    const rack = (await lead.call('GET', '/api/tickets')).body as { ticket: string }[];
+    expect(rack.map((line) => line.ticket)).toContain(id);
+    const noted = commandOf('observation-noted', { words: 'x' });
+    await lead.call('POST', `/api/tickets/${capital}/events`, noted);
+    const file = (await lead.call('GET', `/api/tickets/${id}`)).body as TicketFile;
+    expect(file.events).toHaveLength(2);
   });
 });
 

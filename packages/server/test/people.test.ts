@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import type { Account, AuditLine, Session } from '@nodo/api';
+import type { Account, AuditLine, Session, TicketFile } from '@nodo/api';
+import { proofOf } from '@nodo/ticket';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Client, startTestServer, type TestServer } from './server.ts';
 import { commandOf, intakeCommand } from './shop.ts';
@@ -147,11 +148,11 @@ describe('a shared screen', () => {
   async function shared() {
     const [first, second] = [await newcomer(), await newcomer()];
     const screen = new Client(server.url);
-    await signInAs(screen, first.login);
+    const signedIn = (await signInAs(screen, first.login)).body as Session;
     await pinFor(screen, '1111');
     await signInAs(screen, second.login);
     await pinFor(screen, '2222');
-    return { first, second, screen };
+    return { first: { ...first, key: signedIn.key ?? '' }, second, screen };
   }
 
   it('changes person by PIN, for those who signed in on it in full', async () => {
@@ -221,14 +222,54 @@ describe('a shared screen', () => {
     expect((await screen.call('POST', path, look())).body).toMatchObject({
       actor: { person: second.id },
     });
-    expect((await screen.call('POST', path, look({ by: first.id }))).body).toMatchObject({
+    // Made under the password of the first, sent while the second stands there.
+    const made = look();
+    const proof = proofOf(first.key, ticket, made);
+    expect((await screen.call('POST', path, { ...made, by: first.id, proof })).body).toMatchObject({
       actor: { person: first.id },
+      sentBy: second.id,
     });
     const stranger = server.shop.people.technician.person;
     expect(await screen.call('POST', path, look({ by: stranger }))).toMatchObject({
       status: 403,
       body: { code: 'not-at-this-screen', path: 'by' },
     });
+  });
+
+  it('takes nothing in the name of somebody else that they did not make', async () => {
+    const { first, second, screen } = await shared();
+    const ticket = await newTicket();
+    const path = `/api/tickets/${ticket}/events`;
+    const made = look();
+    const proof = proofOf(first.key, ticket, made);
+    const own = ((await screen.call('GET', '/api/session')).body as Session).key ?? '';
+    const forged = [
+      look({ by: first.id }),
+      // With one's own key, with the proof of another entry, on another ticket, changed.
+      { ...made, by: first.id, proof: proofOf(own, ticket, made) },
+      { ...look(), by: first.id, proof },
+      { ...made, by: first.id, proof: proofOf(first.key, await newTicket(), made) },
+      { ...made, observedAt: '2026-03-03T10:00:00.000Z', by: first.id, proof },
+    ];
+    for (const one of forged) {
+      expect(await screen.call('POST', path, one)).toMatchObject({
+        status: 403,
+        body: { code: 'maker-not-proven', path: 'by' },
+      });
+    }
+    const { events } = (await screen.call('GET', `/api/tickets/${ticket}`)).body as TicketFile;
+    expect(events.map(({ actor }) => actor.person)).not.toContain(first.id);
+    expect(own).not.toBe(first.key);
+    expect(second.id).not.toBe(first.id);
+  });
+
+  it('gives out no key while it is locked, and the same one afterwards', async () => {
+    const { second, screen } = await shared();
+    const { key } = (await screen.call('GET', '/api/session')).body as Session;
+    await screen.call('POST', '/api/session/lock', {});
+    expect((await screen.call('GET', '/api/session')).body).not.toHaveProperty('key');
+    await change(screen, second.id, '2222');
+    expect((await screen.call('GET', '/api/session')).body).toMatchObject({ key });
   });
 
   it('is ended by the lead, for everybody on it', async () => {

@@ -51,6 +51,8 @@ const TABLE: Readonly<Record<EndpointName, Readonly<Record<Role | 'nobody', numb
   endScreen: { nobody: 401, counter: 403, technician: 403, lead: 404, learner: 403 },
   readReach: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
   readAudit: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
+  listNotices: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
+  putNoticeAway: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
   listLinks: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
   makeLink: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
   revokeLink: { nobody: 401, counter: 404, technician: 404, lead: 404, learner: 403 },

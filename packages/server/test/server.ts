@@ -36,7 +36,12 @@ export async function startTestServer(): Promise<TestServer> {
       sessionSecret: 'x'.repeat(40),
       database: withoutOwner,
     },
-    { now: () => new Date(), zone: 'Europe/Vienna', log: (line) => log.push(line) },
+    {
+      now: () => new Date(),
+      zone: 'Europe/Vienna',
+      room: () => Promise.resolve(1e12),
+      log: (line) => log.push(line),
+    },
   );
   return {
     url: `http://127.0.0.1:${running.port}`,

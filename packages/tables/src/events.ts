@@ -61,7 +61,7 @@ export type TableEvent = z.infer<typeof tableEvent>;
 const commandEnvelope = z.object({
   id: uuid,
   observedAt: instant,
-  device: z.string().min(1).max(64),
+  device: humanText(64),
 });
 
 /** What a lead sends: its own id, so that sending twice is safe. */

@@ -11,6 +11,6 @@ export interface Auth {
   readonly audit: Audit;
   readonly delays: SignInDelays;
   readonly links: Links;
-  /** Whether everybody knows this sign-in: the demo's are not taken over the network. */
-  readonly isForbidden: (login: string, password: string) => boolean;
+  /** Whether everybody knows this password of a person: the demo's are not taken over the network. */
+  readonly isForbidden: (person: string, password: string) => boolean;
 }

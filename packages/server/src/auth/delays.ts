@@ -63,5 +63,5 @@ export class SignInDelays {
 
 /** Neither names nor addresses are written down. */
 function keyOf(who: string, address: string): string {
-  return createHash('sha256').update(`${who.toLowerCase()}\n${address}`).digest('hex');
+  return createHash('sha256').update(`${who}\n${address}`).digest('hex');
 }

@@ -6,6 +6,7 @@ import { withShop } from '../db/connect.ts';
 import { defineModels, type Models, type PersonRow } from '../db/models.ts';
 import { definePeopleModels, type PeopleModels, type ScreenRow } from '../db/peopleModels.ts';
 import { hashPassword, passwordFits } from './passwords.ts';
+import { newToken } from './secrets.ts';
 
 /** Who stands at which screen: all that a cookie's session keeps. */
 export interface Identity {
@@ -133,12 +134,16 @@ export class People {
         { seenAt: at },
         { where: { shopId: shop, id: screen }, transaction },
       );
-      await this.models.screenPeople.update(
-        { seenAt: at },
-        { where: { shopId: shop, screenId: screen, personId: identity.person }, transaction },
-      );
+      const member = await this.models.screenPeople.findOne({
+        where: { shopId: shop, screenId: screen, personId: identity.person },
+        transaction,
+      });
+      // Stays the same as long as the person belongs to the screen: entries wait for days.
+      const key = member?.entryKey ?? newToken();
+      await member?.update({ seenAt: at, entryKey: key }, { transaction });
       return {
         ...caller,
+        ...(caller.screen.locked ? {} : { key }),
         hasPin: people.some(({ id, hasPin }) => id === identity.person && hasPin),
         screen: { ...caller.screen, people },
       };
@@ -218,13 +223,27 @@ export class People {
     await this.announce(shop);
   }
 
-  /** Who somebody is that has signed in on this screen; undefined for anybody else. */
-  async atScreen({ shop, screen }: Identity, person: string): Promise<Actor | undefined> {
-    const found = await withShop(this.db, shop, (transaction) =>
-      this.membersOf({ shop, screen }, transaction),
-    );
-    const member = found.find(({ id }) => id === person);
-    return member && { person, role: member.role };
+  /**
+   * Whose entry it is that comes from a screen at which somebody else stands.
+   * @param isTheirs whether the entry was made with a key
+   * @returns why not: nobody of this screen, or not shown to be theirs
+   */
+  async makerAt(
+    { shop, screen }: Identity,
+    person: string,
+    isTheirs: (key: string) => boolean,
+  ): Promise<Actor | 'not-at-this-screen' | 'maker-not-proven'> {
+    const { people, member } = await withShop(this.db, shop, async (transaction) => ({
+      people: await this.membersOf({ shop, screen }, transaction),
+      member: await this.models.screenPeople.findOne({
+        where: { shopId: shop, screenId: screen, personId: person },
+        transaction,
+      }),
+    }));
+    const maker = people.find(({ id }) => id === person);
+    if (!maker) return 'not-at-this-screen';
+    const isProven = member?.entryKey && isTheirs(member.entryKey);
+    return isProven ? { person, role: maker.role } : 'maker-not-proven';
   }
 
   list(shop: string): Promise<readonly Person[]> {

@@ -1,4 +1,4 @@
-import { createHash, randomBytes } from 'node:crypto';
+import { createHash, randomBytes, timingSafeEqual } from 'node:crypto';
 
 /** Letters and digits that nobody takes for each other when they are read out. */
 const READABLE = 'abcdefghjkmnpqrstuvwxyz23456789';
@@ -20,6 +20,17 @@ export function newCode(): string {
 /** As it is compared: without the hyphens, spaces and capitals of whoever typed it. */
 export function plainCode(typed: string): string {
   return typed.toLowerCase().replaceAll(/[^a-z0-9]/g, '');
+}
+
+/** As sign-in names are compared: A to Z in small, which every language does alike. */
+export function plainLogin(typed: string): string {
+  return typed.trim().replaceAll(/[A-Z]/g, (letter) => letter.toLowerCase());
+}
+
+/** Whether two secrets are one, told in a time that says nothing of them. */
+export function isSameText(one: string | undefined, other: string): boolean {
+  const [a, b] = [Buffer.from(one ?? ''), Buffer.from(other)];
+  return a.length === b.length && timingSafeEqual(a, b);
 }
 
 /** 256 bits, as a part of an address. */

@@ -6,17 +6,14 @@ const account = z.object({ user: z.string(), password: z.string() });
 const lan = z.object({
   host: z.string(),
   port: z.number().int(),
-  /** Where a device that does not trust us yet finds the certificate. */
-  doorPort: z.number().int(),
   /** Both as other devices call them. */
   address: z.url(),
   door: z.url(),
   /** All PEM. */
   cert: z.string(),
   key: z.string(),
-  authority: z.string(),
-  /** Sign-ins that everybody knows: not taken over the network. */
-  refused: z.array(z.object({ login: z.string(), password: z.string() })),
+  /** Passwords that everybody knows, and whose they are: not taken over the network. */
+  refused: z.array(z.object({ person: z.uuid(), password: z.string() })),
 });
 export type LanSettings = z.infer<typeof lan>;
 

@@ -1,3 +1,4 @@
+import type { Notice } from '@nodo/api';
 import type { Role } from '@nodo/kernel';
 import type { KnowledgeSource } from '@nodo/knowledge';
 import type { TableEvent } from '@nodo/tables';
@@ -40,6 +41,7 @@ export function defineModels(db: Sequelize) {
       ticketId: key(),
       epoch: whole(),
       knowledge: text(),
+      sentBy: perhaps(id()),
     }),
     tableEvents: table(db, 'table_event', streamColumns()),
     summaries: table(db, 'ticket_summary', {
@@ -77,7 +79,15 @@ export function defineModels(db: Sequelize) {
       pinHash: perhaps(text()),
       lockedAt: perhaps(instant()),
     }),
-    shops: table(db, 'shop', { id: key(), name: text() }),
+    shops: table(db, 'shop', { id: key(), name: text(), filledAt: perhaps(instant()) }),
+    notices: table(db, 'notice', {
+      shopId: key(),
+      id: key(),
+      at: instant(),
+      body: document<Notice>(),
+      putAwayAt: perhaps(instant()),
+      putAwayBy: perhaps(id()),
+    }),
     versions: table(db, 'knowledge_edition', {
       shopId: key(),
       hash: inKey(text()),
@@ -100,6 +110,7 @@ export function toEvent(row: EventRow): TicketEvent {
     ticket: row.ticketId,
     epoch: row.epoch,
     knowledge: row.knowledge,
+    ...(row.sentBy ? { sentBy: row.sentBy } : {}),
   });
 }
 
@@ -109,6 +120,7 @@ export function fromEvent(shop: string, event: TicketEvent): CreationAttributes<
     ticketId: event.ticket,
     epoch: event.epoch,
     knowledge: event.knowledge,
+    sentBy: event.sentBy ?? null,
   };
 }
 

@@ -22,6 +22,8 @@ export function definePeopleModels(db: Sequelize) {
       since: instant(),
       seenAt: instant(),
       wrongPins: fromZero(whole()),
+      /** Proves entries as this person's, whoever stands there when they are sent. */
+      entryKey: perhaps(text()),
     }),
     codes: table(db, 'person_code', {
       shopId: key(),

@@ -9,6 +9,7 @@ import { m0008HandOver } from './m0008HandOver.ts';
 import { m0009Cards } from './m0009Cards.ts';
 import { m0010Search } from './m0010Search.ts';
 import { m0011Needles } from './m0011Needles.ts';
+import { m0012Mend } from './m0012Mend.ts';
 import type { Migration } from './migration.ts';
 
 /** In order; a landed one is never changed. */
@@ -24,4 +25,5 @@ export const MIGRATIONS: readonly Migration[] = [
   m0009Cards,
   m0010Search,
   m0011Needles,
+  m0012Mend,
 ];

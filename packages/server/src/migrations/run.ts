@@ -2,18 +2,35 @@ import type { Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import { MIGRATIONS } from './index.ts';
 
-/** Brings the schema up to date as the owner. Returns the names of what ran. */
+/**
+ * Brings the schema up to date as the owner. A step and the note that it ran are one transaction,
+ * so that whoever is killed in between finds either both or neither.
+ * @returns the names of what ran
+ * @throws when a newer version has been here: what it keeps is not known to this one
+ */
 export async function migrate(owner: Sequelize): Promise<readonly string[]> {
+  const noted = new SequelizeStorage({ sequelize: owner, tableName: 'migration' });
   const umzug = new Umzug({
     migrations: MIGRATIONS.map(({ name, statements }) => ({
       name,
       up: () =>
         owner.transaction(async (transaction) => {
           for (const statement of statements) await owner.query(statement, { transaction });
+          await owner.query('insert into migration (name) values ($1)', {
+            bind: [name],
+            transaction,
+          });
         }),
     })),
-    storage: new SequelizeStorage({ sequelize: owner, tableName: 'migration' }),
+    storage: {
+      executed: () => noted.executed(),
+      logMigration: () => Promise.resolve(),
+      unlogMigration: () => Promise.reject(new Error('Migrations go one way')),
+    },
     logger: undefined,
   });
+  const known = new Set(MIGRATIONS.map(({ name }) => name));
+  const unknown = (await noted.executed()).filter((name) => !known.has(name));
+  if (unknown.length > 0) throw new Error(`newer-data ${unknown.join(', ')}`);
   return (await umzug.up()).map(({ name }) => name);
 }

@@ -5,7 +5,7 @@ import type { RackEntry } from '@nodo/ticket';
 import { Op, QueryTypes, type Sequelize, type Transaction } from 'sequelize';
 import { withShop } from '../db/connect.ts';
 import { type CustomerRow, defineModels, type Models } from '../db/models.ts';
-import { placeWords } from '../search/places.ts';
+import { lockWords, placeWords, removeUnusedWords } from '../search/places.ts';
 import type { MachineRow, ProfileModels } from './models.ts';
 import { defineProfileModels } from './models.ts';
 import { notifyOfProfiles } from './notify.ts';
@@ -98,6 +98,7 @@ export class Customers {
       const where = { shopId: shop, id };
       const row = await this.models.customers.findOne({ where, transaction });
       if (!row) return undefined;
+      await lockWords(this.db, transaction);
       const doubles = await this.doublesOf(shop, [id], transaction);
       const ids = [row, ...doubles].map((one) => one.id);
       await this.models.customers.update(
@@ -111,6 +112,7 @@ export class Customers {
         { bind: [shop, ids, this.now()], transaction },
       );
       const tickets = await this.refresh(shop, ids, transaction);
+      await removeUnusedWords(this.db, shop, transaction);
       await notifyOfProfiles(this.db, shop, transaction);
       return tickets;
     });

@@ -3,6 +3,7 @@ import { type Refusal, refuse } from '@nodo/kernel';
 import type { Express, Request } from 'express';
 import type { Auth } from '../auth/auth.ts';
 import type { Identity } from '../auth/people.ts';
+import { plainLogin } from '../auth/secrets.ts';
 import { identityOf, type Result, route } from '../http/route.ts';
 
 export const SESSION_COOKIE = 'nodo.session';
@@ -25,9 +26,10 @@ export function sessionRoutes(app: Express, auth: Auth): void {
 
   route(app, people, ENDPOINTS.signIn, async ({ body, request }) => {
     const address = request.ip ?? '';
-    const wait = await delays.begin(body.login, address);
+    const login = plainLogin(body.login);
+    const wait = await delays.begin(login, address);
     if (wait > 0) return tooMany(wait);
-    const { fits, shop, person } = await people.signIn(body.login, body.password);
+    const { fits, shop, person } = await people.signIn(login, body.password);
     if (!fits || shop === undefined || person === undefined) {
       if (shop !== undefined && person !== undefined) {
         await audit.note({ shop, person, what: 'sign-in-refused' });
@@ -35,10 +37,10 @@ export function sessionRoutes(app: Express, auth: Auth): void {
       return refused(refuse('wrong-sign-in'));
     }
     // On this very computer the demo's own passwords are good.
-    if (request.secure && auth.isForbidden(body.login, body.password)) {
+    if (request.secure && auth.isForbidden(person, body.password)) {
       return refused(refuse('demo-password'));
     }
-    await delays.passed(body.login, address);
+    await delays.passed(login, address);
     const device = body.device ?? '';
     const agent = (request.get('user-agent') ?? '').slice(0, 200);
     const identity = await people.openScreen({ shop, person }, identityOf(request), device, agent);
@@ -126,11 +128,12 @@ export function sessionRoutes(app: Express, auth: Auth): void {
   };
 
   route(app, people, ENDPOINTS.redeemCode, async ({ body, request }) => {
-    const who = `code of ${body.login}`;
+    const login = plainLogin(body.login);
+    const who = `code of ${login}`;
     const address = request.ip ?? '';
     const wait = await delays.begin(who, address);
     if (wait > 0) return tooMany(wait);
-    const redeemed = await accounts.redeem(body.login, body.code, body.password);
+    const redeemed = await accounts.redeem(login, body.code, body.password);
     if (!redeemed) return refused(refuse('code-not-valid', 'code'));
     await delays.passed(who, address);
     await audit.note({ ...redeemed, what: 'password-set' });

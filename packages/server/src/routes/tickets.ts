@@ -1,9 +1,10 @@
 import { ENDPOINTS, type TicketFile } from '@nodo/api';
 import { type Actor, refuse } from '@nodo/kernel';
-import { beginsTicket, type TicketCommand } from '@nodo/ticket';
-import type { Express } from 'express';
+import { beginsTicket, proofOf, type TicketCommand } from '@nodo/ticket';
+import type { Express, Request } from 'express';
 import type { Auth } from '../auth/auth.ts';
 import type { Caller } from '../auth/people.ts';
+import { isSameText } from '../auth/secrets.ts';
 import { identityOf, route } from '../http/route.ts';
 import type { PhotoStore } from '../photos/photoStore.ts';
 import { derivedId } from '../store/derivedId.ts';
@@ -57,7 +58,7 @@ export function ticketRoutes(
     ticket: string,
     commands: readonly TicketCommand[],
     actor: Actor,
-    known: Pick<RecordRequest, 'customer' | 'machine'> = {},
+    known: Pick<RecordRequest, 'customer' | 'machine' | 'sentBy'> = {},
   ): Promise<Recorded> => {
     for (const { type, command } of commands) {
       if (
@@ -69,6 +70,13 @@ export function ticketRoutes(
     }
     const request = { shop, ticket, commands, actor, ...known };
     return oneByOne(`${shop} ${ticket}`, () => recordCommands(store, request, now));
+  };
+  /** By the very bytes that came: what is proven is what was entered, not what we read of it. */
+  const makerOf = async (request: Request, ticket: string, by: string) => {
+    const identity = identityOf(request);
+    if (!identity) return 'not-at-this-screen';
+    const { by: _by, proof, ...command } = request.body as { by: string; proof?: string };
+    return people.makerAt(identity, by, (key) => isSameText(proof, proofOf(key, ticket, command)));
   };
   const caller = ({ person }: Caller): Actor => ({ person: person.id, role: person.role });
 
@@ -128,13 +136,11 @@ export function ticketRoutes(
     if (beginsTicket(body)) return { ok: false, refusal: refuse('bad-input', 'type') };
     // An entry stays with the person who made it, whoever stands at the screen when it is sent.
     const { by = session.person.id } = body;
-    const identity = identityOf(request);
-    const actor =
-      by === session.person.id
-        ? caller(session)
-        : identity && (await people.atScreen(identity, by));
-    if (!actor) return { ok: false, refusal: refuse('not-at-this-screen', 'by') };
-    const recorded = await record(session.shop.id, params.ticket, [body], actor);
+    const maker =
+      by === session.person.id ? caller(session) : await makerOf(request, params.ticket, by);
+    if (typeof maker === 'string') return { ok: false, refusal: refuse(maker, 'by') };
+    const sentBy = session.person.id;
+    const recorded = await record(session.shop.id, params.ticket, [body], maker, { sentBy });
     if (!recorded.ok) return recorded;
     const [event] = recorded.events;
     return event

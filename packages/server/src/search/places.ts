@@ -84,3 +84,24 @@ export async function placeWords(
     },
   );
 }
+
+/**
+ * Until the transaction ends nobody else writes words: one that is removed here could be the word
+ * that they found and build on. Taken before anything else is written.
+ */
+export async function lockWords(db: Sequelize, transaction: Transaction): Promise<void> {
+  await db.query('lock table search_word in share row exclusive mode', { transaction });
+}
+
+/** Removes the words of a shop that nothing is found by any more: a name that was erased. */
+export async function removeUnusedWords(
+  db: Sequelize,
+  shop: string,
+  transaction: Transaction,
+): Promise<void> {
+  await db.query(
+    `delete from search_word w where shop_id = $1 and not exists (
+       select 1 from search_place p where p.shop_id = w.shop_id and p.word = w.word)`,
+    { bind: [shop], transaction },
+  );
+}

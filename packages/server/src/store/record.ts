@@ -21,6 +21,8 @@ export interface RecordRequest {
   readonly ticket: string;
   readonly commands: readonly TicketCommand[];
   readonly actor: Actor;
+  /** Who stood at the screen that sent it. */
+  readonly sentBy?: string;
   readonly customer?: Customer;
   readonly machine?: NewMachine;
 }
@@ -110,6 +112,8 @@ function project(
   version: KnowledgeVersion,
   receivedAt: string,
 ): Recording {
+  const { actor, sentBy } = request;
+  const sender = sentBy === undefined || sentBy === actor.person ? {} : { sentBy };
   let ticket = foldTicket(request.ticket, stored);
   const events: TicketEvent[] = [];
   const fresh: TicketEvent[] = [];
@@ -122,9 +126,9 @@ function project(
       continue;
     }
     for (const one of [...adoption(ticket, command, version), command]) {
-      const verdict = decide(ticket, one, request.actor, version);
+      const verdict = decide(ticket, one, actor, version);
       if (!verdict.ok) return verdict;
-      const event = { ...verdict.event, receivedAt } as TicketEvent;
+      const event = { ...verdict.event, ...sender, receivedAt } as TicketEvent;
       ticket = applyTicketEvent(ticket, event);
       fresh.push(event);
       if (one === command) events.push(event);

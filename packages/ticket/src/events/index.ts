@@ -1,4 +1,4 @@
-import { instant, uuid } from '@nodo/kernel';
+import { counter, humanText, instant, sha256, uuid } from '@nodo/kernel';
 import { z } from 'zod';
 import { type Envelope, envelope, type RecordedEvent } from '../state/envelope.ts';
 import { actionDone } from './actionDone.ts';
@@ -119,6 +119,8 @@ export type TicketCommand = {
     readonly device: string;
     /** Who made it, where that is not who stands at the screen when it is sent. */
     readonly by?: string | undefined;
+    /** Shows that it is theirs; see {@link proofOf}. */
+    readonly proof?: string | undefined;
   };
 }[EventType];
 
@@ -131,10 +133,11 @@ export function kindOf(type: EventType): EventKind<object, object> {
 
 const commandEnvelope = z.object({
   id: uuid,
-  epoch: z.number().int().nonnegative(),
+  epoch: counter,
   observedAt: instant,
-  device: z.string().min(1).max(64),
+  device: humanText(64),
   by: uuid.optional(),
+  proof: sha256.optional(),
 });
 
 /** One schema for each kind; the discriminator picks it, so what stands beside `type` fits it. */

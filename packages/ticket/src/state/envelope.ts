@@ -9,6 +9,8 @@ export const envelope = z.object({
   seq: z.number().int().positive(),
   version: z.number().int().positive(),
   actor: z.object({ person: uuid, role }),
+  /** Who stood at the screen when it was sent, where that was not who made it. */
+  sentBy: uuid.optional(),
   /** The screen it was entered on. */
   device: z.string().min(1).max(64),
   observedAt: instant,

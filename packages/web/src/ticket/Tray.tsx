@@ -5,7 +5,7 @@ import { m, write } from '../messages/index.ts';
 import { Button } from '../ui/Button.tsx';
 import { useTicket } from './TicketContext.tsx';
 
-/** Entries of this screen that the server would not have, with the reason; kept until put away. */
+/** Entries of this screen that the server would not have, with the reason; kept until sent or put away. */
 export function Tray() {
   const {
     ticket: { id: ticket },
@@ -22,18 +22,21 @@ export function Tray() {
     >
       <h2 className="text-sm font-semibold">{m.bench.tray.title}</h2>
       <ul>
-        {refused.map(({ draft, refusal }) => (
+        {refused.map(({ draft, refusal, unknown }) => (
           <li key={draft.id} className="flex flex-wrap items-center gap-x-4">
             <span className="font-mono text-sm">{write.clock(draft.observedAt)}</span>
             <strong>{subjectOf(model, draft.command)}</strong>
             <span>{refusal && m.refusals[refusal.code](refusal)}</span>
-            <Button
-              look="quiet"
-              className="ml-auto"
-              onClick={() => dispatch(outbox.actions.removed(draft.id))}
-            >
-              {m.bench.tray.putAway}
-            </Button>
+            <span className="ml-auto flex gap-2">
+              {!unknown && (
+                <Button look="quiet" onClick={() => dispatch(outbox.actions.retried(draft.id))}>
+                  {m.bench.tray.sendAgain}
+                </Button>
+              )}
+              <Button look="quiet" onClick={() => dispatch(outbox.actions.removed(draft.id))}>
+                {m.bench.tray.putAway}
+              </Button>
+            </span>
           </li>
         ))}
       </ul>

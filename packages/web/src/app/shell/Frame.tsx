@@ -8,6 +8,7 @@ import { useSession } from '../../session/SessionContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { AskZone } from './AskZone.tsx';
 import { LockedScreen } from './LockedScreen.tsx';
+import { Notices } from './Notices.tsx';
 import { PersonButton } from './PersonButton.tsx';
 import { useIdleLock } from './useIdleLock.ts';
 import { useTheme } from './useTheme.ts';
@@ -71,6 +72,7 @@ export function Frame({ children }: { readonly children: ReactNode }) {
       </header>
       <Reach />
       <AskZone />
+      <Notices />
       <main id="main" tabIndex={-1} className="flex min-h-0 flex-1 flex-col focus:outline-none">
         {children}
       </main>

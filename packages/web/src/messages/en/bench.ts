@@ -224,6 +224,7 @@ export const bench = {
   undo: 'Take back',
   tray: {
     title: 'Not accepted',
+    sendAgain: 'Send again',
     putAway: 'Put away',
   },
   missing: 'This ticket is not in your shop, or was never taken in.',

@@ -24,6 +24,8 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
   'no-such-link': () => 'This link does not hold: it was taken back, or its time is over.',
   'not-at-this-screen': () =>
     'Whoever made this entry is not signed in on this screen. It is kept until they are.',
+  'maker-not-proven': () =>
+    'It is not shown who made this entry. It is kept until that person stands at this screen.',
   'foreign-origin': () => 'This request did not come from Nodo’s own pages and was refused.',
   'role-may-not': () => 'Your role may not do this. Ask a technician or the lead.',
   'no-such-route': () => 'The server does not know this request. Load the page again.',

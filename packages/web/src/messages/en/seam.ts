@@ -25,6 +25,7 @@ export const seam = {
   knowledgeAdopted: 'Judged with newer tables from here',
   handedOver: (note: string) => `Handed over: ${note}`,
   late: 'arrived after the knot',
+  sentBy: (name: string) => `sent while ${name} stood at the screen`,
   ownCause: (name: string) => `Found, not in the tables: ${name}`,
   waiting: 'waiting to be sent',
   contested: 'two answers differ',

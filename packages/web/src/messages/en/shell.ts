@@ -42,6 +42,19 @@ export const shell = {
     redeem: 'Set the password',
     redeemed: 'The password is set. Sign in with it.',
   },
+  notices: {
+    title: 'About the shop’s data',
+    putAway: 'Put away',
+    ticket: (number: number) => `Ticket ${number}`,
+    demoCompleted: (tickets: number) =>
+      `A first start that was interrupted had left the demo shop unfinished; the ${tickets} tickets that were missing are there now.`,
+    erasedWordsRemoved: (count: number) =>
+      `Erasing customers had left ${count} words of theirs in the search, out of reach but stored. They are gone now. Copies of the data folder that you made before still hold them.`,
+    entriesUnproven: (count: number) =>
+      `Until this version, whoever stood at a shared screen could send an entry in the name of a lead who had signed in there. ${count} entries in a lead’s name come from such screens. Look through them:`,
+    lowSpace: (megabytes: number) =>
+      `Only ${megabytes} MB are left on the disk with the shop’s data. Make room, or entries will wait on the screens and photos will be refused.`,
+  },
   person: {
     menu: 'change person, PIN, sign out',
     atScreen: 'Signed in on this screen',

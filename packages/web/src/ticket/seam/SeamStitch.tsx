@@ -3,6 +3,7 @@ import { Popover } from 'radix-ui';
 import { memo } from 'react';
 import { shallowEqual } from 'react-redux';
 import { m, write } from '../../messages/index.ts';
+import { usePeopleById } from '../../session/usePeopleById.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Photo } from '../photo/Photo.tsx';
 import { Owed, Stitch } from './Stitch.tsx';
@@ -113,9 +114,10 @@ function Words({ entry, person }: Pick<SeamStitchProps, 'entry' | 'person'>) {
   );
 }
 
-/** What is not plain about it: taken back, waiting, contested. */
+/** What is not plain about it: taken back, waiting, contested, sent by somebody else. */
 export function Notes({ entry }: { readonly entry: SeamEntry }) {
-  const notes = notesOf(entry);
+  const sender = usePeopleById().get(entry.sentBy ?? '');
+  const notes = [...notesOf(entry), ...(sender ? [m.seam.sentBy(sender.name)] : [])];
   if (notes.length === 0) return null;
   return <span className="block text-xs font-semibold text-hazard">{notes.join(', ')}</span>;
 }

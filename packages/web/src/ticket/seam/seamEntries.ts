@@ -32,6 +32,8 @@ export interface SeamEntry {
   readonly photo: string | undefined;
   /** Seen before the knot was tied, arrived after it. */
   readonly late: boolean;
+  /** Who stood at the screen that sent it, where that was somebody else. */
+  readonly sentBy: string | undefined;
   /** The first stitch of its day. */
   readonly newDay: boolean;
 }
@@ -59,6 +61,7 @@ export function seamEntries(
         : 'kept',
     begins: begins.get(event.seq),
     late: late.has(event.id),
+    sentBy: event.sentBy,
     photo: event.type === 'photo-kept' ? event.body.photo : undefined,
     newDay: isNewDay(events[index - 1], event),
   }));
