@@ -21,5 +21,5 @@ function stylesAsFile(): Plugin {
 export default defineConfig({
   plugins: [stylesAsFile(), react(), tailwindcss()],
   worker: { format: 'es' },
-  build: { sourcemap: true, target: 'es2022' },
+  build: { target: 'es2022' },
 });

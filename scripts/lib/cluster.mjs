@@ -135,6 +135,11 @@ export class Cluster {
         'unix_socket_directories=',
         '-c',
         `max_connections=${connections}`,
+        // What people wrote stands in statements and details; the log is for faults.
+        '-c',
+        'log_min_error_statement=panic',
+        '-c',
+        'log_error_verbosity=terse',
         ...fast,
       ],
       // A session of its own: Ctrl-C is for the start command, which then stops it in order.

@@ -72,6 +72,7 @@ export async function start(args, workshop) {
     const settings = {
       host: '127.0.0.1',
       port,
+      names: (process.env.NODO_NAMES ?? '').split(/[ ,]+/).filter(Boolean),
       webRoot: programs.web,
       photos: join(home, 'photos'),
       sessionSecret: cluster.readSecrets().session,
@@ -90,7 +91,12 @@ export async function start(args, workshop) {
     const { stop, restart } = await keepProgram(
       'server',
       programs.server,
-      environment({ ...settings, database: withoutOwner, ...(lan ? { lan: lan.server } : {}) }),
+      environment({
+        ...settings,
+        names: [...settings.names, ...(lan?.names ?? [])],
+        database: withoutOwner,
+        ...(lan ? { lan: lan.server } : {}),
+      }),
       logFile(join(home, 'log'), 'server'),
     );
     stops.push(stop);
@@ -147,6 +153,7 @@ async function lanSettings(home, port, signIns) {
       refused: signIns.map(({ id, password }) => ({ person: id, password })),
     },
     door: { host, port: doorPort, appPort, authority },
+    names: made.names,
   };
 }
 

@@ -54,11 +54,12 @@ export async function prepareDemoCopy(root, cluster) {
  * @param {{
  *   durable?: boolean,
  *   lan?: import('../../packages/server/src/config/settings.ts').LanSettings,
+ *   names?: string[],
  *   copyFrom?: RunningCluster,
  * }} [options] durable: on a cluster of its own, which may be killed; copyFrom: a running cluster
  *   in which {@link prepareDemoCopy} has loaded the demo shop
  */
-export async function openStage(root, { durable = false, lan, copyFrom } = {}) {
+export async function openStage(root, { durable = false, lan, names = [], copyFrom } = {}) {
   const programs = built(root);
   const { cluster, database, remove } =
     copyFrom && !durable ? await copyWithin(copyFrom) : await ownCluster(root, durable, copyFrom);
@@ -66,6 +67,7 @@ export async function openStage(root, { durable = false, lan, copyFrom } = {}) {
   const settings = {
     host: '127.0.0.1',
     port: await freePort(),
+    names,
     webRoot: programs.web,
     photos,
     sessionSecret: cluster.readSecrets().session,

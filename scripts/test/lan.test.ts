@@ -1,5 +1,6 @@
 import { X509Certificate } from 'node:crypto';
-import { mkdtempSync, readFileSync, statSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, statSync } from 'node:fs';
+import type { IncomingHttpHeaders } from 'node:http';
 import { request } from 'node:https';
 import { connect, type Socket } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -75,6 +76,7 @@ describe('over the network', () => {
     ports.doorPort = await freePort();
     stage = await openStage(root, {
       copyFrom: inject('demoCopy'),
+      names: ['shop-pc'],
       lan: {
         host: '127.0.0.1',
         port: ports.port,
@@ -154,6 +156,48 @@ describe('over the network', () => {
       expect(answer.status, login).not.toBe(200);
       expect(answer.cookie, login).toBe('');
     }
+  });
+
+  it('is held to TLS by browsers, under names that are not this very computer’s', async () => {
+    const headersAs = (host: string) =>
+      new Promise<IncomingHttpHeaders>((resolve, reject) => {
+        const { port } = ports;
+        request(
+          {
+            host: '127.0.0.1',
+            port,
+            path: '/',
+            ca: made.authority,
+            headers: { host },
+            // Its certificate is for other names; that is not what is looked at here.
+            checkServerIdentity: () => undefined,
+          },
+          (response) => {
+            response.resume();
+            resolve(response.headers);
+          },
+        )
+          .on('error', reject)
+          .end();
+      });
+    expect((await headersAs('shop-pc'))['strict-transport-security']).toBe('max-age=2592000');
+    const own = await headersAs(`localhost:${ports.port}`);
+    // Plain http serves the same name: a browser held to TLS could not come in any more.
+    expect(own).not.toHaveProperty('strict-transport-security');
+    expect(own['permissions-policy']).toContain('camera=(self), microphone=()');
+    expect(await headersAs('another-pc')).not.toHaveProperty('set-cookie');
+  });
+
+  it('has no page for a file that there is not, and nothing of its sources', async () => {
+    for (const path of ['/assets/gone-1a2b.js', '/gone.js', '/assets/', '/index.js.map', '/.env']) {
+      const answer = await fetch(stage.url + path);
+      expect(answer.status, path).toBe(404);
+      expect(await answer.text(), path).toContain('no-such-route');
+    }
+    expect((await fetch(`${stage.url}/bench/anything`)).status).toBe(200);
+    const files = readdirSync(built(root).web, { recursive: true }).map(String);
+    expect(files.some((file) => file.endsWith('.js'))).toBe(true);
+    expect(files.filter((file) => file.endsWith('.map'))).toEqual([]);
   });
 
   it('tells the lead how other devices come to it', async () => {

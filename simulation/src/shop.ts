@@ -162,6 +162,7 @@ export class SimulatedShop {
       {
         host: '127.0.0.1',
         port: this.port,
+        names: [],
         webRoot: '/nonexistent',
         photos: this.photos,
         sessionSecret: 'x'.repeat(40),

@@ -99,6 +99,7 @@ export const readReach = defineEndpoint({
 export const AUDITED = [
   'signed-in',
   'sign-in-refused',
+  'unknown-sign-in',
   'changed-person',
   'pin-refused',
   'screen-locked',
@@ -115,6 +116,10 @@ export const AUDITED = [
   'person-reset',
   'screen-ended',
   'customer-read',
+  'machine-read',
+  'needles-read',
+  'paper-read',
+  'links-read',
   'customer-changed',
   'customer-merged',
   'customer-erased',

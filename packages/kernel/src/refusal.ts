@@ -19,6 +19,7 @@ export const REFUSAL_CODES = [
   'not-at-this-screen',
   'maker-not-proven',
   'foreign-origin',
+  'foreign-host',
   'role-may-not',
   'no-such-route',
   'no-such-ticket',

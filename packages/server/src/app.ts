@@ -8,7 +8,7 @@ import session from 'express-session';
 import type { Pool } from 'pg';
 import { BaseError, type Sequelize } from 'sequelize';
 import type { Auth } from './auth/auth.ts';
-import { sameOrigin } from './http/guards.ts';
+import { ownHost, sameOrigin } from './http/guards.ts';
 import { headers } from './http/headers.ts';
 import { pages } from './http/pages.ts';
 import { sendRefusal } from './http/send.ts';
@@ -44,6 +44,8 @@ export interface AppParts {
   readonly sessionSecret: string;
   /** Where other devices find it, if it serves them. */
   readonly reach: Reach | null;
+  /** By which it is reached besides the loopback's. */
+  readonly names: readonly string[];
   readonly webRoot: string;
   /** Which build of the pages that is; named in every answer. */
   readonly build: string;
@@ -59,6 +61,7 @@ export function createApp(parts: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(...headers());
+  app.use(ownHost(parts.names));
   app.use(sameOrigin);
   app.use(
     compression({

@@ -107,6 +107,7 @@ export async function runServer(
     sessionPool,
     sessionSecret: settings.sessionSecret,
     reach: settings.lan ? { address: settings.lan.address, door: settings.lan.door } : null,
+    names: settings.names,
     webRoot: settings.webRoot,
     build: await buildOf(settings.webRoot),
     now,

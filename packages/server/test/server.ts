@@ -31,6 +31,7 @@ export async function startTestServer(): Promise<TestServer> {
     {
       host: '127.0.0.1',
       port: 0,
+      names: [],
       webRoot: '/nonexistent',
       photos,
       sessionSecret: 'x'.repeat(40),

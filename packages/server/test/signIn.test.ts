@@ -99,8 +99,8 @@ describe('signing in', () => {
     );
     // Three are free; then one more for each wait that a slow machine lets go by.
     let free = 3;
-    for (let waited = waitAfter(free); waited * 1000 < Date.now() - started; free += 1) {
-      waited += waitAfter(free + 1);
+    for (let waited = waitAfter(free, 3); waited * 1000 < Date.now() - started; free += 1) {
+      waited += waitAfter(free + 1, 3);
     }
     expect(answers.filter(({ status }) => status === 401).length).toBeLessThanOrEqual(free);
     expect(free).toBeLessThan(answers.length);
@@ -109,7 +109,9 @@ describe('signing in', () => {
 
 describe('the wait after failures', () => {
   it('doubles from the third on, up to a quarter of an hour', () => {
-    expect([1, 2, 3, 4, 5, 10].map(waitAfter)).toEqual([0, 0, 2, 4, 8, 256]);
-    expect(waitAfter(100)).toBe(900);
+    expect([1, 2, 3, 4, 5, 10].map((failures) => waitAfter(failures, 3))).toEqual([
+      0, 0, 2, 4, 8, 256,
+    ]);
+    expect(waitAfter(100, 3)).toBe(900);
   });
 });

@@ -19,6 +19,9 @@ const READINGS: ReadonlySet<Audited> = new Set([
   'photo-read',
   'link-read',
   'customer-read',
+  'machine-read',
+  'needles-read',
+  'links-read',
   'searched',
 ]);
 /** Reading the same again so soon is one reading. */
@@ -53,6 +56,14 @@ export class Audit {
         },
       ),
     );
+  }
+
+  /** A name that nobody has was tried. It may be a shop's where there is only one. */
+  async noteUnknown(): Promise<void> {
+    const [row] = await this.db.query<{ shop: string | null }>('select sole_shop() as shop', {
+      type: QueryTypes.SELECT,
+    });
+    if (row?.shop) await this.note({ shop: row.shop, person: null, what: 'unknown-sign-in' });
   }
 
   /** A page of both streams together, the latest first. */

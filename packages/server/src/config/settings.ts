@@ -21,6 +21,8 @@ export type LanSettings = z.infer<typeof lan>;
 export const settings = z.object({
   host: z.string(),
   port: z.number().int(),
+  /** By which it is reached besides the loopback's: this computer's, a proxy's. */
+  names: z.array(z.string()).default([]),
   /** Folder with the built pages. */
   webRoot: z.string(),
   /** Folder for what is kept outside the database. */

@@ -1,6 +1,27 @@
 import { refuse } from '@nodo/kernel';
-import type { NextFunction, Request, Response } from 'express';
+import type { NextFunction, Request, RequestHandler, Response } from 'express';
 import { sendRefusal } from './send.ts';
+
+const LOOPBACK = ['localhost', '127.0.0.1', '[::1]'];
+
+/**
+ * Whether a request calls us by one of our own names. A foreign page that has its own name answered
+ * with our address (DNS rebinding) would otherwise be one of our own pages to the browser.
+ * @param names by which we are reached besides the loopback's
+ */
+export function ownHost(names: readonly string[]): RequestHandler {
+  const own = new Set([...LOOPBACK, ...names.map((name) => name.toLowerCase())]);
+  return (request, response, next) => {
+    const host = (request.get('host') ?? '').toLowerCase().replace(/:\d+$/, '');
+    if (own.has(host)) next();
+    else sendRefusal(response, refuse('foreign-host'));
+  };
+}
+
+/** Whether a host name is this computer's own, which plain http is served under as well. */
+export function isLoopback(host: string): boolean {
+  return LOOPBACK.includes(host.replace(/:\d+$/, ''));
+}
 
 /**
  * What changes something must come from our own pages. Browsers name the origin of every

@@ -1,11 +1,21 @@
 import { randomBytes } from 'node:crypto';
 import type { RequestHandler, Response } from 'express';
 import helmet from 'helmet';
+import { isLoopback } from './guards.ts';
 
 /** What the page's own style elements must carry on this response. */
 export function nonceOf(response: Response): string {
   return String(response.locals.nonce);
 }
+
+/** The camera is ours (photos, codes); nothing else of a device is anybody's. */
+const POLICY = [
+  'camera=(self)',
+  ...['microphone', 'geolocation', 'payment', 'usb', 'serial', 'bluetooth', 'midi'].map(
+    (name) => `${name}=()`,
+  ),
+].join(', ');
+const HSTS_S = 30 * 86_400;
 
 /**
  * Security headers. Scripts are our own files only; a style written into the page must carry the
@@ -15,6 +25,14 @@ export function headers(): readonly RequestHandler[] {
   return [
     (_request, response, next) => {
       response.locals.nonce = randomBytes(16).toString('base64');
+      response.set('permissions-policy', POLICY);
+      next();
+    },
+    (request, response, next) => {
+      // Holds for every port of a name: plain http on this very computer must stay reachable.
+      if (request.secure && !isLoopback(request.get('host') ?? '')) {
+        response.set('strict-transport-security', `max-age=${HSTS_S}`);
+      }
       next();
     },
     helmet({

@@ -1,8 +1,10 @@
 import { createHash } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import { refuse } from '@nodo/kernel';
 import express, { type Express, type RequestHandler } from 'express';
 import { nonceOf } from './headers.ts';
+import { sendRefusal } from './send.ts';
 
 /** Stand in the page for what is put in at each answer. */
 const NONCE_PLACE = '%NONCE%';
@@ -27,11 +29,16 @@ export function pages(app: Express, webRoot: string, build: string): void {
       .send(html.replace(NONCE_PLACE, nonceOf(response)).replace(BUILD_PLACE, build));
   };
   app.use('/assets', express.static(`${webRoot}/assets`, { immutable: true, maxAge: '1y' }));
+  const nothing: RequestHandler = (_request, response) =>
+    sendRefusal(response, refuse('no-such-route'));
+  app.use('/assets', nothing);
   // A newer one must be found at once.
   app.get('/sw.js', (_request, response) => {
     response.set('cache-control', 'no-cache').sendFile('sw.js', { root: webRoot });
   });
   app.get('/index.html', page);
   app.use(express.static(webRoot, { index: false }));
+  // A file that there is not is no page.
+  app.get(/\.[a-z0-9]+$/i, nothing);
   app.get('/{*path}', page);
 }

@@ -19,6 +19,7 @@ export const STATUS: Readonly<Record<RefusalCode, number>> = {
   'not-at-this-screen': 403,
   'maker-not-proven': 403,
   'foreign-origin': 403,
+  'foreign-host': 421,
   'role-may-not': 403,
   'no-such-route': 404,
   'no-such-ticket': 404,

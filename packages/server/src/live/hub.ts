@@ -1,7 +1,10 @@
 import type { LiveFrame } from '@nodo/api';
+import { nameless } from '../http/names.ts';
 
 /** One screen that follows its shop. */
 export interface Follower {
+  /** Customers' names are left out of what it hears. */
+  readonly nameless: boolean;
   /** @param text one or more frames, as they go over the stream. */
   send(text: string): void;
   end(): void;
@@ -17,8 +20,9 @@ const TOGETHER_MS = 40;
 
 interface Shop {
   readonly followers: Set<Follower>;
-  /** What waits to be said. */
+  /** What waits to be said; and the same without customers' names. */
   held: string;
+  heldNameless: string;
   /** Set while what is said waits for company. */
   timer: NodeJS.Timeout | undefined;
 }
@@ -28,13 +32,22 @@ export function asText(frame: LiveFrame): string {
   return `data: ${JSON.stringify(frame)}\n\n`;
 }
 
+function withoutNames(frame: LiveFrame): LiveFrame {
+  return frame.kind === 'events' ? { ...frame, rack: nameless(frame.rack) } : frame;
+}
+
 /** Who follows which shop from this process. */
 export class LiveHub {
   private readonly shops = new Map<string, Shop>();
 
   /** @returns how to stop following. */
   follow(shop: string, follower: Follower): () => void {
-    const there = this.shops.get(shop) ?? { followers: new Set(), held: '', timer: undefined };
+    const there = this.shops.get(shop) ?? {
+      followers: new Set(),
+      held: '',
+      heldNameless: '',
+      timer: undefined,
+    };
     this.shops.set(shop, there);
     there.followers.add(follower);
     return () => {
@@ -53,6 +66,7 @@ export class LiveHub {
     const there = this.shops.get(shop);
     if (!there) return;
     there.held += asText(frame);
+    there.heldNameless += asText(withoutNames(frame));
     if (!there.timer) say(there);
   }
 
@@ -76,8 +90,9 @@ export class LiveHub {
 function say(there: Shop): void {
   there.timer = undefined;
   if (there.held === '') return;
-  const text = there.held;
+  const { held, heldNameless } = there;
   there.held = '';
-  for (const follower of there.followers) follower.send(text);
+  there.heldNameless = '';
+  for (const { send, nameless } of there.followers) send(nameless ? heldNameless : held);
   there.timer = setTimeout(() => say(there), TOGETHER_MS);
 }

@@ -56,6 +56,13 @@ export const m0012Mend: Migration = {
     'revoke all on function sign_in_card(text), code_card(text) from public',
     'grant execute on function sign_in_card(text), code_card(text) to nodo_app',
 
+    // Whose audit it is when somebody tries a name that no shop has.
+    `create function sole_shop() returns uuid
+      language sql stable security definer set search_path = public, pg_temp
+      as $$ select (array_agg(id))[1] from shop having count(*) = 1 $$`,
+    'revoke all on function sole_shop() from public',
+    'grant execute on function sole_shop() to nodo_app',
+
     // Erasing left the words of a name: nothing was found by them any more, but they stood there.
     'grant delete on search_word to nodo_app',
     ...acrossShops(

@@ -14,7 +14,7 @@ import type { Profiles } from './profiles.ts';
 /** Tags, receipts and bills as PDF. */
 export function documentRoutes(
   app: Express,
-  { people }: Auth,
+  { people, audit }: Auth,
   { sheets }: Pick<Profiles, 'sheets'>,
   store: EventStore,
   photos: PhotoStore,
@@ -46,6 +46,8 @@ export function documentRoutes(
       address: `${here}/t/${params.ticket}`,
       signature: signed && (await readFile(photos.path(shop, signed.photo)).catch(() => undefined)),
     });
+    const { ticket: id } = params;
+    await audit.note({ shop, person: session.person.id, what: 'paper-read', ticket: id });
     response
       .type('application/pdf')
       .set('content-disposition', `inline; filename="${ticket.intake.tag}-${params.paper}.pdf"`)

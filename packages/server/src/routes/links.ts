@@ -18,10 +18,12 @@ export function linkRoutes(
   const { people, links, audit } = auth;
   const noLink = (path: string) => ({ ok: false, refusal: refuse('no-such-link', path) }) as const;
 
-  route(app, people, ENDPOINTS.listLinks, async ({ params, session }) => ({
-    ok: true,
-    answer: await links.list(session.shop.id, params.ticket),
-  }));
+  route(app, people, ENDPOINTS.listLinks, async ({ params: { ticket }, session }) => {
+    const shop = session.shop.id;
+    const answer = await links.list(shop, ticket);
+    await audit.note({ shop, person: session.person.id, what: 'links-read', ticket });
+    return { ok: true, answer };
+  });
 
   route(app, people, ENDPOINTS.makeLink, async ({ params, body, session }) => {
     const shop = session.shop.id;

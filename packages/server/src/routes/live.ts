@@ -1,6 +1,7 @@
 import { ENDPOINTS } from '@nodo/api';
 import type { Express } from 'express';
 import type { People } from '../auth/people.ts';
+import { mayKnowNames } from '../http/names.ts';
 import { identityOf, route } from '../http/route.ts';
 import { asText, type LiveHub } from '../live/hub.ts';
 import type { PresenceTracker } from '../live/presence.ts';
@@ -27,7 +28,8 @@ export function liveRoutes(
     const lookAgain = async (): Promise<void> => {
       const identity = identityOf(request);
       const caller = identity && (await people.caller(identity));
-      if (!caller || caller.screen.locked) end();
+      const isAsBefore = caller?.person.role === session.person.role;
+      if (!isAsBefore || caller.screen.locked) end();
     };
     const send = (text: string) => {
       response.write(text);
@@ -35,6 +37,7 @@ export function liveRoutes(
     };
     send(asText({ kind: 'presence', who: presence.in(session.shop.id) }));
     const stop = hub.follow(session.shop.id, {
+      nameless: !mayKnowNames(session.person.role),
       send,
       end,
       // Whether it may follow cannot be asked now: it is asked again at the next call.

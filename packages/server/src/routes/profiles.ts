@@ -93,18 +93,22 @@ export function profileRoutes(
     return answerCustomer(shop, params.customer);
   });
 
-  route(app, people, ENDPOINTS.readMachine, ({ params, session }) =>
-    answerMachine(session.shop.id, params.machine),
-  );
+  route(app, people, ENDPOINTS.readMachine, async ({ params, session }) => {
+    const answer = await answerMachine(session.shop.id, params.machine);
+    if (answer.ok) await note(session, 'machine-read');
+    return answer;
+  });
 
   const answerNeedles = async (shop: string, machine: string) => {
     const file = await needles.file(shop, machine);
     return file ? { ok: true as const, answer: file } : refused('no-such-machine', 'machine');
   };
 
-  route(app, people, ENDPOINTS.readNeedles, ({ params, session }) =>
-    answerNeedles(session.shop.id, params.machine),
-  );
+  route(app, people, ENDPOINTS.readNeedles, async ({ params, session }) => {
+    const answer = await answerNeedles(session.shop.id, params.machine);
+    if (answer.ok) await note(session, 'needles-read');
+    return answer;
+  });
 
   route(app, people, ENDPOINTS.registerNeedle, async ({ params, body, session }) => {
     const shop = session.shop.id;

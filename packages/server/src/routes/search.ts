@@ -2,6 +2,7 @@ import { ENDPOINTS } from '@nodo/api';
 import type { Express } from 'express';
 import type { Sequelize } from 'sequelize';
 import type { Auth } from '../auth/auth.ts';
+import { rackFor } from '../http/names.ts';
 import { route } from '../http/route.ts';
 import { search } from '../search/search.ts';
 import type { EventStore } from '../store/port.ts';
@@ -32,6 +33,6 @@ export function searchRoutes(
     const entries = await store.collected(session.shop.id, before, PAGE);
     const last = entries.at(-1);
     const next = last && entries.length === PAGE ? `${last.changedAt} ${last.ticket}` : null;
-    return { ok: true, answer: { entries: [...entries], next } };
+    return { ok: true, answer: { entries: rackFor(session.person.role, entries), next } };
   });
 }

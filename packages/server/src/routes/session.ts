@@ -33,7 +33,7 @@ export function sessionRoutes(app: Express, auth: Auth): void {
     if (!fits || shop === undefined || person === undefined) {
       if (shop !== undefined && person !== undefined) {
         await audit.note({ shop, person, what: 'sign-in-refused' });
-      }
+      } else await audit.noteUnknown();
       return refused(refuse('wrong-sign-in'));
     }
     // On this very computer the demo's own passwords are good.

@@ -5,6 +5,7 @@ import type { Express, Request } from 'express';
 import type { Auth } from '../auth/auth.ts';
 import type { Caller } from '../auth/people.ts';
 import { isSameText } from '../auth/secrets.ts';
+import { filesFor, rackFor } from '../http/names.ts';
 import { identityOf, route } from '../http/route.ts';
 import type { PhotoStore } from '../photos/photoStore.ts';
 import { derivedId } from '../store/derivedId.ts';
@@ -82,7 +83,7 @@ export function ticketRoutes(
 
   route(app, people, ENDPOINTS.listTickets, async ({ session }) => ({
     ok: true,
-    answer: [...(await store.rack(session.shop.id))],
+    answer: rackFor(session.person.role, await store.rack(session.shop.id)),
   }));
 
   route(app, people, ENDPOINTS.openTickets, async ({ params, session }) => {
@@ -90,7 +91,11 @@ export function ticketRoutes(
     const ids = await store.openAfter(shop, params.after, PAGE);
     const files = await filesOf(shop, ids);
     await audit.note({ shop, person: session.person.id, what: 'tickets-kept' });
-    return { ok: true, answer: { files, next: (ids.length === PAGE && ids.at(-1)) || null } };
+    const shown = filesFor(session.person.role, files);
+    return {
+      ok: true,
+      answer: { files: shown, next: (ids.length === PAGE && ids.at(-1)) || null },
+    };
   });
 
   route(app, people, ENDPOINTS.readTicket, async ({ params, session }) => {
@@ -99,7 +104,8 @@ export function ticketRoutes(
     const file = await fileOf(shop, ticket);
     if (!file) return { ok: false, refusal: refuse('no-such-ticket', 'params.ticket') };
     await audit.note({ shop, person: session.person.id, what: 'ticket-read', ticket });
-    return { ok: true, answer: file };
+    const [shown = file] = filesFor(session.person.role, [file]);
+    return { ok: true, answer: shown };
   });
 
   route(app, people, ENDPOINTS.takeIn, async ({ body, session }) => {

@@ -29,6 +29,11 @@ const AUDITED: Readonly<Record<Audited, string>> = {
   'link-made': 'made a link for the customer',
   'link-revoked': 'took a customer’s link back',
   'link-read': 'followed the link',
+  'links-read': 'looked at the links of a ticket',
+  'machine-read': 'opened a machine’s file',
+  'needles-read': 'looked at a machine’s needles',
+  'paper-read': 'printed a tag, receipt or bill',
+  'unknown-sign-in': 'Somebody tried a sign-in name that nobody has',
 };
 
 const ENTRIES: Readonly<Record<EventType, string>> = {

@@ -27,6 +27,8 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
   'maker-not-proven': () =>
     'It is not shown who made this entry. It is kept until that person stands at this screen.',
   'foreign-origin': () => 'This request did not come from Nodo’s own pages and was refused.',
+  'foreign-host': () =>
+    'Nodo is not reached by this name. Use the address that it says when it starts.',
   'role-may-not': () => 'Your role may not do this. Ask a technician or the lead.',
   'no-such-route': () => 'The server does not know this request. Load the page again.',
   'no-such-ticket': () => 'There is no such ticket in this shop.',
