@@ -7,10 +7,10 @@ const ROOMS = {
   core: { npm: [] },
   kernel: { npm: ['zod', 'temporal-polyfill'] },
   knowledge: { rooms: ['core'], npm: ['@noble/hashes'] },
-  ticket: { rooms: ['core', 'knowledge', 'kernel'], npm: ['zod', '@noble/hashes'] },
+  ticket: { rooms: ['core', 'knowledge', 'kernel'], npm: ['zod'] },
   shop: { rooms: ['core', 'knowledge', 'kernel', 'ticket'], npm: ['zod'] },
   tables: { rooms: ['core', 'knowledge', 'kernel'], npm: ['zod'] },
-  api: { rooms: ['kernel', 'ticket', 'shop', 'tables'], npm: ['zod'] },
+  api: { rooms: ['kernel', 'ticket', 'shop', 'tables'], npm: ['zod', '@noble/hashes'] },
   client: { rooms: ['api', 'kernel', 'ticket', 'shop', 'tables'], noNode: true },
   server: { rooms: ['core', 'knowledge', 'kernel', 'ticket', 'shop', 'tables', 'api'] },
   web: {

@@ -4,8 +4,9 @@
 //   npm run bench -- diagnosis         what begins with these letters
 //   npm run bench -- planner --machines 50
 //   npm run bench -- command           npm run diagnose, beside a node that does nothing
-//   npm run bench -- server            100 live screens, 50 findings a second, for a minute
-//   npm run bench -- server --seconds 600   longer, to see whether the memory stays flat
+//   npm run bench -- server            60 live screens, 30 findings a second, for a minute; a long
+//                                      ticket beside a short one; previews of a large picture
+//   npm run bench -- server/load --seconds 600   longer, to see whether the memory stays flat
 //   npm run bench -- faults            500 seeded stories, 20 kill -9, 2 000 malformed bodies
 //   npm run bench -- promise           200 open machines, and whether minutes left are true
 //   npm run bench -- search            a hundred thousand tickets, by a few letters
@@ -16,6 +17,7 @@
 //   npm run bench -- interaction       the built pages in a browser, on the demo shop
 import { randomInt } from 'node:crypto';
 import { mkdirSync } from 'node:fs';
+import { loadavg } from 'node:os';
 import { resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { build } from 'esbuild';
@@ -59,7 +61,11 @@ await build({
 const isWanted = (name) =>
   positionals.length === 0 || positionals.some((word) => name.startsWith(word));
 /** @param {object} result */
-const tell = (result) => process.stdout.write(`${JSON.stringify(result)}\n`);
+const tell = (result) =>
+  // What the machine did besides: speeds of a busy one say little.
+  process.stdout.write(
+    `${JSON.stringify({ ...result, load: Number(loadavg()[0]?.toFixed(1)) })}\n`,
+  );
 
 const { benches } = await import(`${outdir}/diagnosis.mjs`);
 const { shopBenches } = await import(`${outdir}/shop.mjs`);
@@ -108,11 +114,15 @@ if (isWanted('interaction')) {
   tell(await measureInteraction(root));
 }
 
-if (isWanted('server')) {
+if (['server/load', 'server/long-ticket', 'server/previews'].some(isWanted)) {
   await installDebianPackages([POSTGRESQL]);
   await buildAll(root);
   const { measureServer } = await import('./lib/measureServer.mjs');
-  tell(await measureServer(root, Number(values.seconds)));
+  if (isWanted('server/load')) tell(await measureServer(root, Number(values.seconds)));
+  const { measureLongTicket } = await import('./lib/measureLongTicket.mjs');
+  if (isWanted('server/long-ticket')) tell(await measureLongTicket(root));
+  const { measurePreviews } = await import('./lib/measurePreviews.mjs');
+  if (isWanted('server/previews')) tell(await measurePreviews(root));
 }
 
 if (isWanted('search')) {

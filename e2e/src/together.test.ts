@@ -132,6 +132,9 @@ describe('what the lead is told of the shop’s data', () => {
     await halle.clickWithin('section[aria-label="About the shop’s data"] li', 'Ticket 1');
     await halle.stepAfter('');
     expect(halle.page.url()).toContain(demoTicketId(27));
+    expect(await halle.text()).not.toContain('come from such screens');
+    await halle.click('Rack');
+    await halle.sees('come from such screens');
     await halle.page.$$eval('section[aria-label="About the shop’s data"] button', ([first]) =>
       first?.click(),
     );

@@ -1,6 +1,14 @@
 import { randomBytes } from 'node:crypto';
-import { existsSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import {
+  closeSync,
+  existsSync,
+  fsyncSync,
+  openSync,
+  readFileSync,
+  renameSync,
+  writeFileSync,
+} from 'node:fs';
+import { dirname, join } from 'node:path';
 import { SetupFault } from './fault.mjs';
 
 /** @typedef {{ super: string, owner: string, app: string, listener: string, session: string }} Secrets */
@@ -45,11 +53,15 @@ function readIfWhole(file) {
 }
 
 /**
- * Writes a file of the owner's alone so that it is there whole or not at all.
+ * Writes a file of the owner's alone so that it is on the disk whole or not at all, also when the
+ * power fails.
  * @param {string} file
  * @param {string} text
  */
 export function writeWhole(file, text) {
-  writeFileSync(`${file}.new`, text, { mode: 0o600 });
+  writeFileSync(`${file}.new`, text, { mode: 0o600, flush: true });
   renameSync(`${file}.new`, file);
+  const folder = openSync(dirname(file), 'r');
+  fsyncSync(folder);
+  closeSync(folder);
 }

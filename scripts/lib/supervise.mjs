@@ -66,6 +66,7 @@ export function keepDatabase(cluster, log) {
 export async function keepProgram(name, program, env, log) {
   const waitMs = backOff();
   let stopping = false;
+  let hasServed = false;
   let restarting = false;
   /** @type {import('node:child_process').ChildProcess} */
   let child;
@@ -87,7 +88,7 @@ export async function keepProgram(name, program, env, log) {
       child.on('message', resolve);
       child.once('exit', async (code) => {
         reject(new Error(`The ${name} ended (${code}): ${said.trim().split('\n').at(-1) ?? ''}`));
-        if (stopping) return;
+        if (stopping || !hasServed) return;
         if (!restarting) {
           say(`The ${name} died, starting it again`);
           await pause(waitMs());
@@ -101,12 +102,8 @@ export async function keepProgram(name, program, env, log) {
       });
     });
 
-  try {
-    await launch();
-  } catch (fault) {
-    stopping = true;
-    throw fault;
-  }
+  await launch();
+  hasServed = true;
   const isGone = () => child.exitCode !== null || child.signalCode !== null;
   const restart = () => {
     if (isGone()) return;

@@ -55,6 +55,33 @@ function screenWith(url, cookie) {
      * @param {object} draft
      */
     record: (ticket, draft) => post(`/api/tickets/${ticket}/events`, draft),
+    /**
+     * Keeps a picture with a ticket.
+     * @param {string} ticket
+     * @param {Uint8Array} bytes a JPEG
+     * @returns {Promise<string>} its name
+     */
+    async picture(ticket, bytes) {
+      const response = await fetch(`${url}/api/tickets/${ticket}/photos`, {
+        method: 'POST',
+        headers: { cookie, origin: url, 'content-type': 'image/jpeg' },
+        body: new Uint8Array(bytes),
+      });
+      const { photo } = /** @type {{ photo: string }} */ (await response.json());
+      const { status } = await post(`/api/tickets/${ticket}/events`, {
+        ...noteCommand(''),
+        type: 'photo-kept',
+        command: { photo, words: '' },
+      });
+      if (status !== 200) throw new Error(`the picture was refused: ${status}`);
+      return photo;
+    },
+    /** @param {string} ticket @param {string} photo @returns {Promise<number>} its bytes */
+    async preview(ticket, photo) {
+      const path = `/api/tickets/${ticket}/photos/${photo}?size=small`;
+      const response = await fetch(url + path, { headers: { cookie } });
+      return response.ok ? (await response.arrayBuffer()).byteLength : 0;
+    },
     /** @param {(frame: Frame) => void} onFrame @returns {Promise<() => void>} how to stop */
     async follow(onFrame) {
       const abort = new AbortController();

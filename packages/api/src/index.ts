@@ -16,6 +16,7 @@ export type {
   Reach,
   Screen,
 } from './people.ts';
+export { proofOf } from './proof.ts';
 export {
   type AnswerOf,
   type ApiRequest,

@@ -1,4 +1,11 @@
-import { type AnswerOf, ENDPOINTS, type EndpointName, type LiveFrame, liveFrame } from '@nodo/api';
+import {
+  type AnswerOf,
+  ENDPOINTS,
+  type EndpointName,
+  type LiveFrame,
+  liveFrame,
+  proofOf,
+} from '@nodo/api';
 import { instant, refusal, refuse, sha256, uuid } from '@nodo/kernel';
 import { ticketCommand, ticketEvent } from '@nodo/ticket';
 import { z } from 'zod';
@@ -53,6 +60,7 @@ const outboxAction = z.discriminatedUnion('type', [
   z.object({ type: z.literal('outbox/removed'), payload: z.string() }),
   z.object({ type: z.literal('outbox/refused'), payload: z.object({ id: uuid, refusal }) }),
   z.object({ type: z.literal('outbox/retried'), payload: z.string() }),
+  z.object({ type: z.literal('outbox/proven'), payload: z.object({ id: uuid, proof: sha256 }) }),
   z.object({ type: z.literal('outbox/unproven'), payload: z.string() }),
   z.object({ type: z.literal('outbox/unreachable'), payload: z.undefined().optional() }),
 ]);
@@ -82,4 +90,9 @@ export function readAnswer<Name extends EndpointName>(
   kept: unknown,
 ): AnswerOf<Name> | undefined {
   return ENDPOINTS[name].answer.safeParse(kept).data as AnswerOf<Name> | undefined;
+}
+
+/** Shows that a command is this person's; kept out of the first load like the checks. */
+export function prove(key: string, ticket: string, command: object): string {
+  return proofOf(key, ticket, command);
 }

@@ -35,7 +35,7 @@ export function createClient(ports: Ports): Client {
   const parts = { call, stream, cache, tabs, wait: ports.wait };
   const base = createNodoApi(parts);
   const api = withProfiles(base, parts);
-  const store = createStore(base, ports);
+  const store = createStore(base, ports, boundary);
   const sendWaiting = outboxSender({ store, api: base, call, stream, ports });
   let leads = false;
 

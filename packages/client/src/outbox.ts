@@ -115,6 +115,11 @@ export const outbox = createSlice({
       );
       state.unreachable = false;
     },
+    proven(state, { payload: { id, proof } }: PayloadAction<{ id: string; proof: string }>) {
+      state.entries = state.entries.map((entry) =>
+        entry.draft.id === id ? { ...entry, proof } : entry,
+      );
+    },
     /** The server does not take its proof: it waits until its maker stands here. */
     unproven(state, { payload }: PayloadAction<string>) {
       state.entries = state.entries.map((entry) =>
@@ -135,7 +140,14 @@ export const outbox = createSlice({
 
 /** What one tab does to the outbox and the others hear of. */
 export type OutboxAction = ReturnType<
-  (typeof outbox.actions)['added' | 'removed' | 'refused' | 'unproven' | 'retried' | 'unreachable']
+  (typeof outbox.actions)[
+    | 'added'
+    | 'removed'
+    | 'refused'
+    | 'proven'
+    | 'unproven'
+    | 'retried'
+    | 'unreachable']
 >;
 
 /** What an earlier version left goes first, by the clock, which is all that it has. */

@@ -90,13 +90,13 @@ export function outboxSender({ store, api, call, stream, ports }: SenderParts): 
       ports.tabs.post({ kind: 'session' });
       return 'unreachable';
     }
+    if (refusal.code === 'not-at-this-screen' && refusal.data.unproven === true) {
+      store.dispatch(outbox.actions.unproven(draft.id));
+      return 'answered';
+    }
     if (refusal.code === 'screen-locked' || refusal.code === 'not-at-this-screen') {
       void store.dispatch(api.endpoints.session.initiate(undefined, { forceRefetch: true }));
       return 'unreachable';
-    }
-    if (refusal.code === 'maker-not-proven') {
-      store.dispatch(outbox.actions.unproven(draft.id));
-      return 'answered';
     }
     if (refusal.code === 'bad-input' && store.getState().version.outdated) {
       // Kept as it is: the newer page may be able to send it.

@@ -1,6 +1,6 @@
-import { proofOf } from '@nodo/ticket';
 import { configureStore, type Middleware, type UnknownAction } from '@reduxjs/toolkit';
 import type { NodoApi } from './api.ts';
+import type { Boundary } from './boundary.ts';
 import { nextNumber, type OutboxAction, outbox } from './outbox.ts';
 import type { Ports, Tabs } from './ports.ts';
 import type { KeyValueStorage } from './storage.ts';
@@ -16,7 +16,7 @@ export function fromTab(action: OutboxAction): UnknownAction {
   return { ...action, meta: { fromTab: true } };
 }
 
-export function createStore(api: NodoApi, ports: Ports) {
+export function createStore(api: NodoApi, ports: Ports, boundary: Boundary) {
   return configureStore({
     reducer: {
       [api.reducerPath]: api.reducer,
@@ -27,16 +27,16 @@ export function createStore(api: NodoApi, ports: Ports) {
       // The checks walk the whole state after every action, tickets and all.
       defaults({ serializableCheck: false, immutableCheck: false }).concat(
         api.middleware,
-        signEntries(api, ports.storage),
+        signEntries(api, ports.storage, boundary),
         broadcastToTabs(ports.tabs),
       ),
   });
 }
 
-/** Gives what is entered here its number and its proof; the other tabs hear it with those. */
-function signEntries(api: NodoApi, storage: KeyValueStorage): Middleware {
+/** Gives what is entered here its number, then its proof; the other tabs hear of both. */
+function signEntries(api: NodoApi, storage: KeyValueStorage, boundary: Boundary): Middleware {
   const selectSession = api.endpoints.session.select();
-  return ({ getState }) =>
+  return ({ getState, dispatch }) =>
     (next) =>
     (action) => {
       if (!outbox.actions.added.match(action) || action.payload.number !== undefined) {
@@ -44,12 +44,18 @@ function signEntries(api: NodoApi, storage: KeyValueStorage): Middleware {
       }
       const { payload } = action;
       const { ticket, draft, person } = payload;
+      const done = next({ ...action, payload: { ...payload, number: nextNumber(storage) } });
       const { data: session } = selectSession(getState() as Parameters<typeof selectSession>[0]);
       // Without a key (read while off line) it waits for its maker to stand here.
       const key = session?.person.id === person ? session.key : undefined;
-      const proof = key === undefined ? undefined : proofOf(key, ticket, draft);
-      const number = nextNumber(storage);
-      return next({ ...action, payload: { ...payload, number, proof } });
+      if (key !== undefined) {
+        const shown = boundary.urgently().then(({ prove }) => {
+          dispatch(outbox.actions.proven({ id: draft.id, proof: prove(key, ticket, draft) }));
+        });
+        // Not loaded: then it waits for its maker, like one without a key.
+        shown.catch(() => undefined);
+      }
+      return done;
     };
 }
 

@@ -1,5 +1,5 @@
+import { proofOf } from '@nodo/api';
 import { refuse } from '@nodo/kernel';
-import { proofOf } from '@nodo/ticket';
 import { describe, expect, it } from 'vitest';
 import { enteredOn, outbox } from '../src/index.ts';
 import { commandOf, entry, frameOf, ODREN, stopTheTimers, TAVI, TICKET, World } from './world.ts';
@@ -117,6 +117,7 @@ describe('what is entered', () => {
     const { client, enter, entries } = await atTicket(world);
     world.answers = () => 'no answer';
     const made = enter('under the PIN of Odren');
+    await world.pass(0);
     expect(entries()[0]?.proof).toBe(proofOf('the key of Odren', TICKET, made));
     // Neither the key nor a copy of it lies on the device.
     await world.pass(60_000);
@@ -155,7 +156,7 @@ describe('what is entered', () => {
     };
     world.answers = (method, path, body) =>
       method === 'POST' && world.session.person.id !== ODREN.id
-        ? [403, refuse('maker-not-proven', 'by')]
+        ? [403, refuse('not-at-this-screen', 'by', { unproven: true })]
         : world.serve(method, path, body);
     await stands(TAVI);
     await world.pass(60_000);

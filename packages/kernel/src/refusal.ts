@@ -17,7 +17,6 @@ export const REFUSAL_CODES = [
   'no-such-screen',
   'no-such-link',
   'not-at-this-screen',
-  'maker-not-proven',
   'foreign-origin',
   'foreign-host',
   'role-may-not',

@@ -1,6 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Account, AuditLine, Session, TicketFile } from '@nodo/api';
-import { proofOf } from '@nodo/ticket';
+import { type Account, type AuditLine, proofOf, type Session, type TicketFile } from '@nodo/api';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Client, startTestServer, type TestServer } from './server.ts';
 import { commandOf, intakeCommand } from './shop.ts';
@@ -254,7 +253,7 @@ describe('a shared screen', () => {
     for (const one of forged) {
       expect(await screen.call('POST', path, one)).toMatchObject({
         status: 403,
-        body: { code: 'maker-not-proven', path: 'by' },
+        body: { code: 'not-at-this-screen', path: 'by', data: { unproven: true } },
       });
     }
     const { events } = (await screen.call('GET', `/api/tickets/${ticket}`)).body as TicketFile;

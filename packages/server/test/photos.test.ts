@@ -1,6 +1,11 @@
 import { randomUUID } from 'node:crypto';
+import { mkdtempSync, rmSync, statSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Transformer } from '@napi-rs/image';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { cleanJpeg } from '../src/photos/jpeg.ts';
+import { PhotoStore } from '../src/photos/photoStore.ts';
 import { jpeg } from './jpeg.ts';
 import { Client, startTestServer, type TestServer } from './server.ts';
 import { commandOf, intakeCommand } from './shop.ts';
@@ -114,5 +119,28 @@ describe('photos of a ticket', () => {
       body: { code: 'bad-input', path: 'command.photo' },
     });
     expect((await odren.call('GET', `${photos()}/..%2F..%2Fsecrets`)).status).toBe(400);
+  });
+});
+
+describe('a photo in small', () => {
+  it('is made once, however many ask for it at the same time', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'nodo-small-'));
+    const photos = new PhotoStore(folder);
+    const [width, height] = [1600, 1200];
+    const pixels = Buffer.alloc(width * height * 4, 0x7f);
+    const shop = randomUUID();
+    const photo = await photos.keep(
+      shop,
+      await Transformer.fromRgbaPixels(pixels, width, height).jpeg(80),
+    );
+    const asked = Array.from({ length: 6 }, () => photos.small(shop, photo));
+    const path = (await asked[0]) ?? '';
+    const made = statSync(path);
+    expect(new Set(await Promise.all(asked))).toEqual(new Set([path]));
+    // Written again it would be another file.
+    expect(statSync(path).ino).toBe(made.ino);
+    expect(statSync(path).mtimeMs).toBe(made.mtimeMs);
+    expect(await photos.small(shop, '0'.repeat(64))).toBeUndefined();
+    rmSync(folder, { recursive: true });
   });
 });

@@ -21,7 +21,6 @@ export {
 export { applyTicketEvent, foldTicket } from './replay/apply.ts';
 export { decide } from './replay/decide.ts';
 export { type PendingCommand, pendingOverlay } from './replay/overlay.ts';
-export { proofOf } from './replay/proof.ts';
 export { mayRecord, mayTakeIn, mayWorkAtBench } from './replay/rights.ts';
 export type { RecordedEvent } from './state/envelope.ts';
 export {

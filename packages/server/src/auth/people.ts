@@ -232,7 +232,7 @@ export class People {
     { shop, screen }: Identity,
     person: string,
     isTheirs: (key: string) => boolean,
-  ): Promise<Actor | 'not-at-this-screen' | 'maker-not-proven'> {
+  ): Promise<Actor | 'stranger' | 'unproven'> {
     const { people, member } = await withShop(this.db, shop, async (transaction) => ({
       people: await this.membersOf({ shop, screen }, transaction),
       member: await this.models.screenPeople.findOne({
@@ -241,9 +241,9 @@ export class People {
       }),
     }));
     const maker = people.find(({ id }) => id === person);
-    if (!maker) return 'not-at-this-screen';
+    if (!maker) return 'stranger';
     const isProven = member?.entryKey && isTheirs(member.entryKey);
-    return isProven ? { person, role: maker.role } : 'maker-not-proven';
+    return isProven ? { person, role: maker.role } : 'unproven';
   }
 
   list(shop: string): Promise<readonly Person[]> {

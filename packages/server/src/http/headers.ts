@@ -11,9 +11,7 @@ export function nonceOf(response: Response): string {
 /** The camera is ours (photos, codes); nothing else of a device is anybody's. */
 const POLICY = [
   'camera=(self)',
-  ...['microphone', 'geolocation', 'payment', 'usb', 'serial', 'bluetooth', 'midi'].map(
-    (name) => `${name}=()`,
-  ),
+  ...['microphone', 'geolocation', 'payment', 'usb', 'serial', 'midi'].map((name) => `${name}=()`),
 ].join(', ');
 const HSTS_S = 30 * 86_400;
 

@@ -17,7 +17,6 @@ export const STATUS: Readonly<Record<RefusalCode, number>> = {
   'no-such-screen': 404,
   'no-such-link': 404,
   'not-at-this-screen': 403,
-  'maker-not-proven': 403,
   'foreign-origin': 403,
   'foreign-host': 421,
   'role-may-not': 403,

@@ -2,6 +2,7 @@ import { createHash, randomUUID } from 'node:crypto';
 import { mkdir, open, readdir, readFile, rename, rm, stat } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import { Transformer } from '@napi-rs/image';
+import { inTurn } from '../store/inTurn.ts';
 
 /** Wide enough for a strip of photos on a sharp screen. */
 const SMALL_WIDTH = 320;
@@ -12,6 +13,8 @@ const SMALL_QUALITY = 72;
  * in them: the same photo sent twice is kept once.
  */
 export class PhotoStore {
+  private readonly oneByOne = inTurn();
+
   constructor(private readonly folder: string) {}
 
   /** @returns the photo's name. On the disk before it answers. */
@@ -59,11 +62,15 @@ export class PhotoStore {
    */
   async small(shop: string, photo: string): Promise<string | undefined> {
     const path = this.smallPath(shop, photo);
-    const isThere = await stat(path).then(
-      () => true,
-      () => false,
-    );
-    if (isThere) return path;
+    if (await isThere(path)) return path;
+    // One after the other: each takes the memory of all its pixels.
+    return this.oneByOne('small', () => this.makeSmall(shop, photo));
+  }
+
+  private async makeSmall(shop: string, photo: string): Promise<string | undefined> {
+    const path = this.smallPath(shop, photo);
+    // Whoever waited for the same one finds it made.
+    if (await isThere(path)) return path;
     const whole = await readFile(this.path(shop, photo)).catch(() => undefined);
     if (!whole) return undefined;
     try {
@@ -97,4 +104,11 @@ export class PhotoStore {
   path(shop: string, photo: string): string {
     return join(this.folder, shop, `${photo}.jpg`);
   }
+}
+
+function isThere(path: string): Promise<boolean> {
+  return stat(path).then(
+    () => true,
+    () => false,
+  );
 }

@@ -1,6 +1,6 @@
-import { ENDPOINTS, type TicketFile } from '@nodo/api';
+import { ENDPOINTS, proofOf, type TicketFile } from '@nodo/api';
 import { type Actor, refuse } from '@nodo/kernel';
-import { beginsTicket, proofOf, type TicketCommand } from '@nodo/ticket';
+import { beginsTicket, type TicketCommand } from '@nodo/ticket';
 import type { Express, Request } from 'express';
 import type { Auth } from '../auth/auth.ts';
 import type { Caller } from '../auth/people.ts';
@@ -11,6 +11,7 @@ import type { PhotoStore } from '../photos/photoStore.ts';
 import { derivedId } from '../store/derivedId.ts';
 import { inTurn } from '../store/inTurn.ts';
 import type { EventStore } from '../store/port.ts';
+import { RecentTickets } from '../store/recentTickets.ts';
 import { type Recorded, type RecordRequest, recordCommands } from '../store/record.ts';
 
 /** Open tickets in one answer; each is some kilobytes. */
@@ -36,6 +37,7 @@ export function ticketRoutes(
   now: () => Date,
 ): void {
   const oneByOne = inTurn();
+  const recent = new RecentTickets();
   const filesOf = async (shop: string, ids: readonly string[]): Promise<TicketFile[]> => {
     const events = await store.loadAll(shop, ids);
     const customers = await store.customers(
@@ -70,12 +72,12 @@ export function ticketRoutes(
       }
     }
     const request = { shop, ticket, commands, actor, ...known };
-    return oneByOne(`${shop} ${ticket}`, () => recordCommands(store, request, now));
+    return oneByOne(`${shop} ${ticket}`, () => recordCommands(store, request, now, recent));
   };
   /** By the very bytes that came: what is proven is what was entered, not what we read of it. */
   const makerOf = async (request: Request, ticket: string, by: string) => {
     const identity = identityOf(request);
-    if (!identity) return 'not-at-this-screen';
+    if (!identity) return 'stranger';
     const { by: _by, proof, ...command } = request.body as { by: string; proof?: string };
     return people.makerAt(identity, by, (key) => isSameText(proof, proofOf(key, ticket, command)));
   };
@@ -144,7 +146,11 @@ export function ticketRoutes(
     const { by = session.person.id } = body;
     const maker =
       by === session.person.id ? caller(session) : await makerOf(request, params.ticket, by);
-    if (typeof maker === 'string') return { ok: false, refusal: refuse(maker, 'by') };
+    if (typeof maker === 'string') {
+      // One code for both: a page of before there were proofs keeps what it cannot send.
+      const unproven = maker === 'unproven';
+      return { ok: false, refusal: refuse('not-at-this-screen', 'by', { unproven }) };
+    }
     const sentBy = session.person.id;
     const recorded = await record(session.shop.id, params.ticket, [body], maker, { sentBy });
     if (!recorded.ok) return recorded;

@@ -26,9 +26,10 @@ export class MemoryEventStore implements EventStore {
   async loadWithTables(
     shop: string,
     ticket: string,
+    after = 0,
   ): Promise<{ readonly events: readonly TicketEvent[]; readonly tables: readonly TableEvent[] }> {
     return {
-      events: await this.load(shop, ticket),
+      events: await this.load(shop, ticket, after),
       tables: await this.tableEvents(shop),
     };
   }

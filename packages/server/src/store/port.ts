@@ -53,10 +53,11 @@ export type Appended =
 export interface EventStore extends TablesStore {
   /** All events of a ticket after a place, in order; empty for an unknown ticket. */
   load(shop: string, ticket: string, after?: number): Promise<readonly TicketEvent[]>;
-  /** All events of a ticket, and those of the shop's tables, as they were at one moment. */
+  /** The events of a ticket after a place, and those of the shop's tables, as they were at one moment. */
   loadWithTables(
     shop: string,
     ticket: string,
+    after?: number,
   ): Promise<{ readonly events: readonly TicketEvent[]; readonly tables: readonly TableEvent[] }>;
   /** All events of several tickets, each ticket's in order. */
   loadAll(shop: string, tickets: readonly string[]): Promise<readonly TicketEvent[]>;

@@ -45,9 +45,10 @@ export class PostgresEventStore implements EventStore {
   loadWithTables(
     shop: string,
     ticket: string,
+    after = 0,
   ): Promise<{ readonly events: readonly TicketEvent[]; readonly tables: readonly TableEvent[] }> {
     return withShop(this.db, shop, async (transaction) => ({
-      events: await this.eventsAfter(shop, ticket, 0, transaction),
+      events: await this.eventsAfter(shop, ticket, after, transaction),
       tables: await this.tableEventsIn(shop, transaction),
     }));
   }

@@ -15,6 +15,7 @@ import {
   type TicketSummary,
 } from '@nodo/ticket';
 import type { EventStore } from './port.ts';
+import { RecentTickets } from './recentTickets.ts';
 
 export interface RecordRequest {
   readonly shop: string;
@@ -43,14 +44,19 @@ export const MOST_RACES = 50;
  * Replays the ticket, decides each command, appends them together. A command that is stored
  * already counts as done, so that sending again is safe.
  * @param now the instant at which the server received the commands.
+ * @param recent tickets that need not be replayed from the start
  */
 export async function recordCommands(
   store: EventStore,
   request: RecordRequest,
   now: () => Date,
+  recent = new RecentTickets(),
 ): Promise<Recorded> {
+  const { shop, ticket: id } = request;
   for (let race = 0; race < MOST_RACES; race += 1) {
-    const { events: stored, tables } = await store.loadWithTables(request.shop, request.ticket);
+    const before = recent.before(shop, id);
+    const { events: newer, tables } = await store.loadWithTables(shop, id, before.seq);
+    const stored = recent.after(shop, before, newer);
     const version = versionInForce(foldChangeRequests(tables));
     const { source: content, knowledge } = version;
     const recording = project(stored, request, version, now().toISOString());
@@ -62,12 +68,12 @@ export async function recordCommands(
     if (!summary) return { ok: false, refusal: refuse('not-taken-in') };
     const appended = await store.append(request.shop, {
       ticket: request.ticket,
-      after: stored.length,
+      after: stored.seq,
       events: recording.fresh,
       summary,
-      ...(request.customer && stored.length === 0 ? { customer: request.customer } : {}),
-      ...(request.machine && stored.length === 0 ? { machine: request.machine } : {}),
-      ...(stored.some((event) => event.knowledge === knowledge.hash)
+      ...(request.customer && stored.seq === 0 ? { customer: request.customer } : {}),
+      ...(request.machine && stored.seq === 0 ? { machine: request.machine } : {}),
+      ...(stored.entries.some((event) => event.knowledge === knowledge.hash)
         ? {}
         : { version: { hash: knowledge.hash, content } }),
     });
@@ -107,28 +113,30 @@ type Recording =
   | { readonly ok: false; readonly refusal: Refusal };
 
 function project(
-  stored: readonly TicketEvent[],
+  stored: Ticket,
   request: RecordRequest,
   version: KnowledgeVersion,
   receivedAt: string,
 ): Recording {
   const { actor, sentBy } = request;
   const sender = sentBy === undefined || sentBy === actor.person ? {} : { sentBy };
-  let ticket = foldTicket(request.ticket, stored);
+  let ticket = stored;
   const events: TicketEvent[] = [];
   const fresh: TicketEvent[] = [];
   for (const command of request.commands) {
-    const before = stored.find(({ id }) => id === command.id);
+    const before = stored.entries.find(({ id }) => id === command.id);
     if (before) {
       if (!isSame(before, command))
         return { ok: false, refusal: refuse('id-used-otherwise', 'id') };
-      events.push(before);
+      events.push(before as TicketEvent);
       continue;
     }
     for (const one of [...adoption(ticket, command, version), command]) {
       const verdict = decide(ticket, one, actor, version);
       if (!verdict.ok) return verdict;
-      const event = { ...verdict.event, ...sender, receivedAt } as TicketEvent;
+      // As the database will give it back.
+      const observedAt = new Date(one.observedAt).toISOString();
+      const event = { ...verdict.event, ...sender, observedAt, receivedAt } as TicketEvent;
       ticket = applyTicketEvent(ticket, event);
       fresh.push(event);
       if (one === command) events.push(event);

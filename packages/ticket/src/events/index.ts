@@ -119,7 +119,7 @@ export type TicketCommand = {
     readonly device: string;
     /** Who made it, where that is not who stands at the screen when it is sent. */
     readonly by?: string | undefined;
-    /** Shows that it is theirs; see {@link proofOf}. */
+    /** Shows that it is theirs: an HMAC by a key that only they have. */
     readonly proof?: string | undefined;
   };
 }[EventType];

@@ -1,4 +1,5 @@
 import type { Notice, NoticeRecord } from '@nodo/api';
+import { useLocation } from 'react-router';
 import { useNoticesQuery, usePutNoticeAwayMutation } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
@@ -14,15 +15,18 @@ export function Notices() {
 }
 
 function List() {
-  const { data } = useNoticesQuery(undefined, { pollingInterval: ASK_EVERY_MS });
-  if (!data || data.length === 0) return null;
+  const { data = [] } = useNoticesQuery(undefined, { pollingInterval: ASK_EVERY_MS });
+  const isAtBench = useLocation().pathname.startsWith('/bench/');
+  // At the bench the hand needs the room; what cannot wait stands there as well.
+  const shown = data.filter(({ id }) => id === null || !isAtBench);
+  if (shown.length === 0) return null;
   return (
     <section
       aria-label={m.shell.notices.title}
       className="border-b-2 border-dashed border-hazard bg-hazard-wash px-5 py-2"
     >
       <ul className="flex flex-col gap-2">
-        {data.map((record) => (
+        {shown.map((record) => (
           <Line key={record.id ?? record.notice.kind} record={record} />
         ))}
       </ul>

@@ -24,8 +24,6 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
   'no-such-link': () => 'This link does not hold: it was taken back, or its time is over.',
   'not-at-this-screen': () =>
     'Whoever made this entry is not signed in on this screen. It is kept until they are.',
-  'maker-not-proven': () =>
-    'It is not shown who made this entry. It is kept until that person stands at this screen.',
   'foreign-origin': () => 'This request did not come from Nodo’s own pages and was refused.',
   'foreign-host': () =>
     'Nodo is not reached by this name. Use the address that it says when it starts.',
