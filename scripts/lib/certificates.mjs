@@ -4,7 +4,7 @@ import { X509Certificate as NodeCertificate, randomBytes, webcrypto } from 'node
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { isIP } from 'node:net';
 import { hostname, networkInterfaces } from 'node:os';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import {
   AuthorityKeyIdentifierExtension,
   BasicConstraintsExtension,
@@ -19,6 +19,8 @@ import {
   X509Certificate,
   X509CertificateGenerator,
 } from '@peculiar/x509';
+import { SetupFault } from './fault.mjs';
+import { writeWhole } from './secrets.mjs';
 
 cryptoProvider.set(/** @type {Crypto} */ (/** @type {unknown} */ (webcrypto)));
 
@@ -55,13 +57,14 @@ export function ownNames() {
 export async function certificatesIn(home, names, now) {
   mkdirSync(home, { recursive: true, mode: 0o700 });
   const file = (/** @type {string} */ name) => join(home, name);
-  if (!existsSync(file('authority.key'))) {
+  if (!existsSync(file('authority.key')) && !existsSync(file('authority.crt'))) {
     const made = await makeAuthority(now);
-    writeFileSync(file('authority.crt'), made.cert);
-    writeFileSync(file('authority.key'), made.key, { mode: 0o600 });
+    writeWhole(file('authority.key'), made.key);
+    writeWhole(file('authority.crt'), made.cert);
   }
+  await assertWhole(file('authority.crt'), file('authority.key'));
   const authority = readFileSync(file('authority.crt'), 'utf8');
-  if (!isGood(file('server.crt'), names, authority, now)) {
+  if (!existsSync(file('server.key')) || !isGood(file('server.crt'), names, authority, now)) {
     const made = await makeServer(
       authority,
       readFileSync(file('authority.key'), 'utf8'),
@@ -80,14 +83,42 @@ export async function certificatesIn(home, names, now) {
 }
 
 /**
+ * The devices of the shop trust this authority: another one made in its place would be trusted by none.
+ * @param {string} cert
+ * @param {string} key
+ * @throws SetupFault where either is missing or damaged
+ */
+async function assertWhole(cert, key) {
+  for (const path of [cert, key]) {
+    try {
+      const text = readFileSync(path, 'utf8');
+      if (path === cert) new NodeCertificate(text);
+      else await signingKeyIn(text);
+    } catch (fault) {
+      const { code } = /** @type {{ code?: string }} */ (fault);
+      throw new SetupFault(
+        `${path} is ${code === 'ENOENT' ? 'missing' : 'damaged'}: the devices of the shop trust it.`,
+        `Put it back from a copy. To begin with another one, move ${dirname(path)} away; then each device installs the new certificate.`,
+      );
+    }
+  }
+}
+
+/** @param {string} pem */
+function signingKeyIn(pem) {
+  const key = PemConverter.decodeFirst(pem);
+  return webcrypto.subtle.importKey('pkcs8', key, KEY, false, ['sign']);
+}
+
+/**
  * @param {string} path
  * @param {string[]} names
  * @param {string} authority
  * @param {Date} now
  */
 function isGood(path, names, authority, now) {
-  if (!existsSync(path)) return false;
-  const cert = new NodeCertificate(readFileSync(path));
+  const cert = readCertificate(path);
+  if (!cert) return false;
   const left = Date.parse(cert.validTo) - now.getTime();
   const covers = names.every(
     (name) => cert.checkHost(name) !== undefined || cert.checkIP(name) !== undefined,
@@ -97,6 +128,15 @@ function isGood(path, names, authority, now) {
     left > RENEWED_BEFORE_DAYS * DAY_MS &&
     cert.checkIssued(new NodeCertificate(authority))
   );
+}
+
+/** Undefined for one that is missing or damaged: it is made anew. @param {string} path */
+function readCertificate(path) {
+  try {
+    return new NodeCertificate(readFileSync(path));
+  } catch {
+    return undefined;
+  }
 }
 
 /** @param {Date} now */
@@ -125,13 +165,7 @@ async function makeAuthority(now) {
  */
 async function makeServer(authorityPem, authorityKey, names, now) {
   const authority = new X509Certificate(authorityPem);
-  const signingKey = await webcrypto.subtle.importKey(
-    'pkcs8',
-    PemConverter.decodeFirst(authorityKey),
-    KEY,
-    false,
-    ['sign'],
-  );
+  const signingKey = await signingKeyIn(authorityKey);
   const keys = await webcrypto.subtle.generateKey(KEY, true, ['sign', 'verify']);
   const cert = await X509CertificateGenerator.create({
     serialNumber: serial(),

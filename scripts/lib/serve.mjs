@@ -117,12 +117,25 @@ export async function start(args, workshop) {
     // What fails because we were told to stop needs no word.
     if (stopping) return;
     await stopAll();
-    const told = explained(fault, home);
-    const said = told instanceof SetupFault || !(told instanceof Error) ? undefined : told.stack;
-    process.stderr.write(
-      `\nCannot start: ${said ?? (told instanceof Error ? told.message : told)}\n`,
-    );
+    tellFault(explained(fault, home), home);
     process.exit(1);
+  }
+}
+
+/**
+ * Says in a line why there is no start. What only a developer reads stands in the log.
+ * @param {unknown} fault
+ * @param {string} home
+ */
+function tellFault(fault, home) {
+  const message = fault instanceof Error ? fault.message : String(fault);
+  process.stderr.write(`\nCannot start: ${message}\n`);
+  if (fault instanceof SetupFault || !(fault instanceof Error)) return;
+  try {
+    logFile(join(home, 'log'), 'start')(`${new Date().toISOString()} ${fault.stack}`);
+    process.stderr.write(`More of it: ${join(home, 'log', 'start.log')}\n`);
+  } catch {
+    // The folder itself may be what is wrong.
   }
 }
 

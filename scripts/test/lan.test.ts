@@ -1,5 +1,13 @@
 import { X509Certificate } from 'node:crypto';
-import { mkdtempSync, readdirSync, readFileSync, statSync } from 'node:fs';
+import {
+  existsSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import type { IncomingHttpHeaders } from 'node:http';
 import { request } from 'node:https';
 import { connect, type Socket } from 'node:net';
@@ -44,6 +52,24 @@ describe('the certificates of an installation', () => {
     const again = await certificatesIn(home, ['localhost', '10.0.0.7'], NOW);
     expect(again).toEqual(first);
   });
+
+  it.each(['authority.key', 'authority.crt'])(
+    'are told, not made anew, where %s is lost or damaged: no device would trust another',
+    async (name) => {
+      const home = folder();
+      await certificatesIn(home, ['localhost'], NOW);
+      const kept = readFileSync(join(home, name), 'utf8');
+      writeFileSync(join(home, name), kept.slice(0, 90));
+      await expect(certificatesIn(home, ['localhost'], NOW)).rejects.toThrow(
+        new RegExp(`${name} is damaged.*Put it back from a copy`),
+      );
+      rmSync(join(home, name));
+      await expect(certificatesIn(home, ['localhost'], NOW)).rejects.toThrow(`${name} is missing`);
+      expect(existsSync(join(home, name))).toBe(false);
+      writeFileSync(join(home, name), kept);
+      await certificatesIn(home, ['localhost'], NOW);
+    },
+  );
 
   it('are made anew for another address and before they end; the authority stays', async () => {
     const home = folder();

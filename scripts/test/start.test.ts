@@ -143,7 +143,43 @@ describe('npm start', () => {
   });
 });
 
-describe('a first start that is interrupted', () => {
+/** What a start prints, in its order; each is printed before its step is over. */
+const STEPS = [
+  'Made a private database',
+  'Database runs on',
+  'Brought the tables up to date',
+  'Filling the demo shop',
+];
+
+describe.each(['SIGKILL', 'SIGTERM', 'SIGINT'] as const)(
+  'a first start that is interrupted by %s',
+  (signal) => {
+    const home = mkdtempSync(join(tmpdir(), 'nodo-interrupted-'));
+    afterAll(() => rmSync(home, { recursive: true, force: true }));
+
+    it('at each of its steps is gone on with, to the whole shop', async () => {
+      const port = await freePort();
+      for (const step of STEPS) {
+        const start = new StartCommand(home, port);
+        await start.says(step);
+        await start.stop(signal);
+        expect(start.output).not.toContain('Nodo serves at');
+        expect(start.output).not.toContain('Cannot start');
+      }
+      const whole = new StartCommand(home, port);
+      await whole.says('Nodo serves at');
+      expect(await ticketsIn(home, whole)).toBe(57);
+      await whole.stop();
+    });
+  },
+);
+
+const clusterOf = (home: string, { output }: StartCommand) =>
+  Cluster.attachedTo({ home, port: Number(/127.0.0.1:(\d+)/.exec(output)?.[1]) });
+const ticketsIn = async (home: string, start: StartCommand): Promise<number> =>
+  Number(await clusterOf(home, start).sql('nodo', 'select count(*) from ticket_summary'));
+
+describe('a first start that is killed', () => {
   const home = mkdtempSync(join(tmpdir(), 'nodo-interrupted-'));
   let port = 0;
   beforeAll(async () => {
@@ -151,25 +187,10 @@ describe('a first start that is interrupted', () => {
   });
   afterAll(() => rmSync(home, { recursive: true, force: true }));
 
-  it.each([
-    ['SIGKILL', 'Made a private database'],
-    ['SIGTERM', 'Database runs on'],
-    ['SIGKILL', 'Brought the tables up to date'],
-    ['SIGINT', 'Filling the demo shop'],
-  ] as const)('by %s at “%s” is gone on with', async (signal, step) => {
-    const start = new StartCommand(home, port);
-    await start.says(step);
-    await start.stop(signal);
-    expect(start.output).not.toContain('Nodo serves at');
-  });
-
-  it('by a kill while the demo is half filled ends with the whole shop', async () => {
+  it('while the demo is half filled ends with the whole shop', async () => {
     const start = new StartCommand(home, port);
     await start.says('Filling the demo shop');
-    const cluster = Cluster.attachedTo({
-      home,
-      port: Number(/127.0.0.1:(\d+)/.exec(start.output)?.[1]),
-    });
+    const cluster = clusterOf(home, start);
     const count = (table: string) =>
       cluster.sql('nodo', `select count(*) from ${table}`).then(Number, () => 0);
     await expect.poll(() => count('ticket_summary')).toBeGreaterThan(5);
@@ -179,10 +200,7 @@ describe('a first start that is interrupted', () => {
     const again = new StartCommand(home, port);
     await again.says('Nodo serves at');
     expect(again.output).toMatch(/left unfinished by an earlier start.*: [1-5]\d tickets/);
-    const now = Cluster.attachedTo({
-      home,
-      port: Number(/127.0.0.1:(\d+)/.exec(again.output)?.[1]),
-    });
+    const now = clusterOf(home, again);
     const rows = async (of: string) => Number(await now.sql('nodo', `select count(*) from ${of}`));
     expect(await rows('ticket_summary')).toBe(57);
     expect(await rows('person')).toBe(Object.keys(DEMO_PEOPLE).length);
@@ -239,6 +257,14 @@ describe('what only a person can put right, in one line with its remedy', () => 
       `Cannot start: Port ${port} is taken by another program. Start on another one: PORT=${port + 1} npm start`,
     );
     taken.close();
+  });
+
+  it('a data folder that is a file, without a trace of the program', async () => {
+    const file = join(home, 'file');
+    writeFileSync(file, '');
+    const start = new StartCommand(join(file, 'data'), await freePort());
+    expect(await start.ended()).toBe(1);
+    expect(start.output.trim()).toMatch(/^Cannot start: ENOTDIR: not a directory, [^\n]*$/);
   });
 
   it('a port that is none', async () => {

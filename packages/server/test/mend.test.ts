@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { describe, expect, inject, it } from 'vitest';
 import { connect, defineModels, migrate, Notices, withShop } from '../src/index.ts';
 import { MIGRATIONS } from '../src/migrations/index.ts';
+import { lowSpace } from '../src/notices/space.ts';
 import { asSuper } from './database.ts';
 
 const BEFORE = MIGRATIONS.slice(
@@ -29,6 +30,16 @@ async function databaseOfBefore() {
   }
   return { name, owner, app: connect(settings, settings.app, 1) };
 }
+
+describe('a disk with little room', () => {
+  it('is told as long as it lasts, and cannot be put away', () => {
+    const now = new Date('2026-03-02T10:00:00Z');
+    expect(lowSpace(999e6, now)).toEqual([
+      { id: null, at: now.toISOString(), notice: { kind: 'low-space', megabytes: 999 } },
+    ]);
+    expect(lowSpace(1e9, now)).toEqual([]);
+  });
+});
 
 describe('what earlier versions left behind', () => {
   it('is found when the tables are brought up to date, mended, and told to the lead', async () => {
