@@ -61,7 +61,10 @@ const outboxAction = z.discriminatedUnion('type', [
   z.object({ type: z.literal('outbox/refused'), payload: z.object({ id: uuid, refusal }) }),
   z.object({ type: z.literal('outbox/retried'), payload: z.string() }),
   z.object({ type: z.literal('outbox/proven'), payload: z.object({ id: uuid, proof: sha256 }) }),
-  z.object({ type: z.literal('outbox/unproven'), payload: z.string() }),
+  z.object({
+    type: z.literal('outbox/unproven'),
+    payload: z.object({ id: uuid, proof: sha256.optional() }),
+  }),
   z.object({ type: z.literal('outbox/unreachable'), payload: z.undefined().optional() }),
 ]);
 

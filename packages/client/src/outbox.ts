@@ -23,6 +23,12 @@ export interface OutboxEntry {
   readonly unknown?: true | undefined;
 }
 
+interface Unproven {
+  readonly id: string;
+  /** As it was sent. */
+  readonly proof?: string | undefined;
+}
+
 export interface OutboxState {
   readonly entries: readonly OutboxEntry[];
   /** The last try to send got no answer. */
@@ -120,10 +126,13 @@ export const outbox = createSlice({
         entry.draft.id === id ? { ...entry, proof } : entry,
       );
     },
-    /** The server does not take its proof: it waits until its maker stands here. */
-    unproven(state, { payload }: PayloadAction<string>) {
+    /**
+     * The server does not take the proof that was sent: it waits until its maker stands here. One
+     * that was sent before it was proven is sent again with its proof.
+     */
+    unproven(state, { payload: { id, proof } }: PayloadAction<Unproven>) {
       state.entries = state.entries.map((entry) =>
-        entry.draft.id === payload ? { ...entry, proof: undefined } : entry,
+        entry.draft.id === id && entry.proof === proof ? { ...entry, proof: undefined } : entry,
       );
     },
     /** The person wants a refused one to be sent again. */

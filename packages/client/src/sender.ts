@@ -91,7 +91,7 @@ export function outboxSender({ store, api, call, stream, ports }: SenderParts): 
       return 'unreachable';
     }
     if (refusal.code === 'not-at-this-screen' && refusal.data.unproven === true) {
-      store.dispatch(outbox.actions.unproven(draft.id));
+      store.dispatch(outbox.actions.unproven({ id: draft.id, proof }));
       return 'answered';
     }
     if (refusal.code === 'screen-locked' || refusal.code === 'not-at-this-screen') {

@@ -142,6 +142,21 @@ describe('what is entered', () => {
     expect(entries()).toEqual([]);
   });
 
+  it('that was on its way before it was proven is sent again with its proof', async () => {
+    const world = new World();
+    world.session = { ...world.session, key: 'the key of Odren' };
+    const { client, enter, entries } = await atTicket(world);
+    world.answers = () => 'no answer';
+    const made = enter('just before somebody else took the screen over');
+    await world.pass(0);
+    const proof = proofOf('the key of Odren', TICKET, made);
+    // What the server says of a request that was made up before the proof.
+    client.store.dispatch(outbox.actions.unproven({ id: made.id }));
+    expect(entries()).toMatchObject([{ proof }]);
+    client.store.dispatch(outbox.actions.unproven({ id: made.id, proof }));
+    expect(entries()).toMatchObject([{ proof: undefined }]);
+  });
+
   it('that cannot be shown to be its maker’s waits until they stand there', async () => {
     const world = new World();
     world.session = { ...world.session, key: 'a key that the server has forgotten' };
