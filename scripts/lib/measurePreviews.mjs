@@ -1,4 +1,4 @@
-import { randomFillSync } from 'node:crypto';
+import { randomBytes } from 'node:crypto';
 import { Transformer } from '@napi-rs/image';
 import { openStage } from './stage.mjs';
 import { signedIn, takeIn } from './testClient.mjs';
@@ -7,6 +7,8 @@ import { signedIn, takeIn } from './testClient.mjs';
 const [WIDTH, HEIGHT] = [5_472, 3_648];
 const AT_ONCE = 6;
 const LOOK_EVERY_MS = 20;
+/** Pixels of one colour, along and across. */
+const BLOCK = 16;
 
 /**
  * Six screens ask at once for the preview of a picture that nobody has asked for yet.
@@ -47,10 +49,14 @@ export async function measurePreviews(root) {
 /** Noise in blocks, so that it is neither flat nor larger than the server takes. */
 async function largePicture() {
   const pixels = Buffer.alloc(WIDTH * HEIGHT * 4);
-  const block = randomFillSync(Buffer.alloc(WIDTH * 4));
+  const line = Buffer.alloc(WIDTH * 4);
   for (let row = 0; row < HEIGHT; row += 1) {
-    if (row % 16 === 0) randomFillSync(block);
-    block.copy(pixels, row * WIDTH * 4);
+    if (row % BLOCK === 0) {
+      for (let column = 0; column < WIDTH; column += BLOCK) {
+        line.fill(randomBytes(4), column * 4, (column + BLOCK) * 4);
+      }
+    }
+    line.copy(pixels, row * WIDTH * 4);
   }
   return Transformer.fromRgbaPixels(pixels, WIDTH, HEIGHT).jpeg(60);
 }
