@@ -12,7 +12,9 @@ import { noteCommand, signedIn, takeIn } from '../lib/testClient.mjs';
 const disk = mkdtempSync(join(tmpdir(), 'nodo-disk-'));
 const isMounted =
   spawnSync('mount', ['-t', 'tmpfs', '-o', 'size=600m,mode=0711', 'tmpfs', disk]).status === 0;
-afterAll(() => {
+let start: StartCommand | undefined;
+afterAll(async () => {
+  await start?.stop();
   if (isMounted) spawnSync('umount', ['-l', disk]);
   rmSync(disk, { recursive: true, force: true });
 });
@@ -36,7 +38,7 @@ describe.runIf(isMounted)('a disk that fills up while the shop works', () => {
   it('ends nothing and loses nothing, is told to the lead before, and all goes on with room', async () => {
     const home = join(disk, 'data');
     const port = await freePort();
-    const start = new StartCommand(home, port);
+    start = new StartCommand(home, port);
     await start.says('Stop with Ctrl-C');
     const lead = await signedIn(`http://localhost:${port}`, 'halle', 'needle-halle');
     const notices = await lead.get('/api/notices');

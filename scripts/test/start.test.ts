@@ -155,21 +155,26 @@ describe.each(['SIGKILL', 'SIGTERM', 'SIGINT'] as const)(
   'a first start that is interrupted by %s',
   (signal) => {
     const home = mkdtempSync(join(tmpdir(), 'nodo-interrupted-'));
-    afterAll(() => rmSync(home, { recursive: true, force: true }));
+    const started: StartCommand[] = [];
+    afterAll(async () => {
+      for (const start of started) await start.stop();
+      rmSync(home, { recursive: true, force: true });
+    });
 
     it('at each of its steps is gone on with, to the whole shop', async () => {
       const port = await freePort();
       for (const step of STEPS) {
         const start = new StartCommand(home, port);
+        started.push(start);
         await start.says(step);
         await start.stop(signal);
         expect(start.output).not.toContain('Nodo serves at');
         expect(start.output).not.toContain('Cannot start');
       }
       const whole = new StartCommand(home, port);
+      started.push(whole);
       await whole.says('Nodo serves at');
       expect(await ticketsIn(home, whole)).toBe(57);
-      await whole.stop();
     });
   },
 );
@@ -181,14 +186,19 @@ const ticketsIn = async (home: string, start: StartCommand): Promise<number> =>
 
 describe('a first start that is killed', () => {
   const home = mkdtempSync(join(tmpdir(), 'nodo-interrupted-'));
+  const started: StartCommand[] = [];
   let port = 0;
   beforeAll(async () => {
     port = await freePort();
   });
-  afterAll(() => rmSync(home, { recursive: true, force: true }));
+  afterAll(async () => {
+    for (const start of started) await start.stop();
+    rmSync(home, { recursive: true, force: true });
+  });
 
   it('while the demo is half filled ends with the whole shop', async () => {
     const start = new StartCommand(home, port);
+    started.push(start);
     await start.says('Filling the demo shop');
     const cluster = clusterOf(home, start);
     const count = (table: string) =>
@@ -198,6 +208,7 @@ describe('a first start that is killed', () => {
     await start.stop('SIGKILL');
 
     const again = new StartCommand(home, port);
+    started.push(again);
     await again.says('Nodo serves at');
     expect(again.output).toMatch(/left unfinished by an earlier start.*: [1-5]\d tickets/);
     const now = clusterOf(home, again);
@@ -207,7 +218,6 @@ describe('a first start that is killed', () => {
     expect(await rows('table_event')).toBe(1);
     expect(await rows("notice where body ->> 'kind' = 'demo-completed'")).toBe(1);
     expect(await rows('shop where filled_at is not null')).toBe(1);
-    await again.stop();
   });
 });
 
