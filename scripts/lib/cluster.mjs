@@ -9,7 +9,7 @@ import {
   writeFileSync,
 } from 'node:fs';
 import { join } from 'node:path';
-import { clusterFolder, findCluster, makeCluster } from './clusterFolder.mjs';
+import { clusterFolder, findCluster, INITDB_PASSWORD, makeCluster } from './clusterFolder.mjs';
 import { explained, SetupFault } from './fault.mjs';
 import { postgresPrograms, postgresProgramsOf } from './install.mjs';
 import { freePort } from './ports.mjs';
@@ -88,7 +88,7 @@ export class Cluster {
 
   /** @param {string} folder */
   async init(folder) {
-    const passwordFile = join(folder, '..', `nodo-${process.pid}.pw`);
+    const passwordFile = join(folder, '..', INITDB_PASSWORD);
     writeFileSync(passwordFile, this.secrets?.super ?? '', { mode: 0o600 });
     if (this.account.uid) chownSync(passwordFile, this.account.uid, this.account.gid);
     try {

@@ -27,6 +27,9 @@ const OUTSIDE = '/var/lib/nodo';
 /** Beside a cluster that lies outside: the data folder that it belongs to. */
 const BELONGS_TO = 'belongs-to';
 
+/** Beside a cluster while it is made: its first password. */
+export const INITDB_PASSWORD = 'initdb.pw';
+
 /** @typedef {{ uid?: number, gid?: number }} Account the database's own, when root runs it */
 
 /** @param {string} home the data folder */
@@ -165,6 +168,13 @@ function removeUnfinished(making) {
       );
     }
     rmSync(lies, { recursive: true });
+    // The place outside was made for it alone.
+    if (isLink(making)) {
+      for (const note of [BELONGS_TO, INITDB_PASSWORD]) {
+        rmSync(join(dirname(lies), note), { force: true });
+      }
+      rmdirSync(dirname(lies));
+    }
   }
   rmSync(making, { force: true });
 }

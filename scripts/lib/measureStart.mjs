@@ -1,10 +1,9 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { rmSync } from 'node:fs';
 import { freePort } from './ports.mjs';
 import { spreadOf } from './spread.mjs';
 import { StartCommand } from './startCommand.mjs';
+import { testFolder } from './testFolder.mjs';
 
 const STARTS = 5;
 
@@ -13,7 +12,7 @@ const STARTS = 5;
  * pages built, and again with everything set up; beside a node that does nothing.
  */
 export async function measureStart() {
-  const home = mkdtempSync(join(tmpdir(), 'nodo-start-'));
+  const home = testFolder('start');
   try {
     const firstMs = await served(home);
     /** @type {number[]} */

@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Cluster } from './cluster.mjs';
@@ -8,6 +8,7 @@ import { built } from './paths.mjs';
 import { PATIENCE_MS } from './patience.mjs';
 import { freePort } from './ports.mjs';
 import { mustRun } from './run.mjs';
+import { testFolder } from './testFolder.mjs';
 
 const DATABASE = 'nodo';
 /** The database with the demo shop that others are copied from. */
@@ -22,9 +23,7 @@ const DATABASE_START_PAUSE_MS = 250;
  *   tests that kill it
  */
 export async function throwawayCluster({ durable = false } = {}) {
-  const home = mkdtempSync(join(tmpdir(), 'nodo-stage-'));
-  // The database's own account must be able to pass through when root runs this.
-  chmodSync(home, 0o711);
+  const home = testFolder('stage');
   const cluster = new Cluster(home, { throwaway: !durable });
   await cluster.create();
   await cluster.start();

@@ -7,6 +7,7 @@ import {
   lstatSync,
   mkdirSync,
   mkdtempSync,
+  readdirSync,
   readFileSync,
   realpathSync,
   renameSync,
@@ -79,6 +80,18 @@ describe('the database of a data folder', () => {
     const cluster = await running(home);
     expect(await cluster.sql('postgres', 'show data_checksums')).toContain('on');
     expect(existsSync(join(home, 'postgres.new'))).toBe(false);
+  });
+
+  it.runIf(isRoot)('leaves nothing behind of one that was not finished outside', async () => {
+    const home = join(folder(ROOTS_OWN), 'data');
+    mkdirSync(home);
+    const place = join('/var/lib/nodo', `unfinished-${process.pid}`);
+    mkdirSync(join(place, 'postgres/base'), { recursive: true });
+    for (const name of ['belongs-to', 'initdb.pw']) writeFileSync(join(place, name), home);
+    symlinkSync(join(place, 'postgres'), join(home, 'postgres.new'));
+    await running(home);
+    expect(existsSync(place)).toBe(false);
+    expect(readdirSync(home).sort()).toEqual(['postgres', 'secrets.json']);
   });
 
   it.runIf(isRoot)(

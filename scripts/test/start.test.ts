@@ -1,6 +1,5 @@
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
-import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { DEMO_PEOPLE } from '@nodo/demo';
 import { afterAll, afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
@@ -10,6 +9,7 @@ import { installDebianPackages } from '../lib/install.mjs';
 import { freePort } from '../lib/ports.mjs';
 import { run } from '../lib/run.mjs';
 import { StartCommand } from '../lib/startCommand.mjs';
+import { testFolder } from '../lib/testFolder.mjs';
 
 const ROOT = new URL('../..', import.meta.url).pathname;
 
@@ -51,7 +51,7 @@ describe('npm start', () => {
   let port = 0;
   let running: StartCommand;
   beforeAll(async () => {
-    home = mkdtempSync(join(tmpdir(), 'nodo-start-'));
+    home = testFolder('start');
     port = await freePort();
     running = new StartCommand(home, port);
     await running.says('Stop with Ctrl-C');
@@ -154,7 +154,7 @@ const STEPS = [
 describe.each(['SIGKILL', 'SIGTERM', 'SIGINT'] as const)(
   'a first start that is interrupted by %s',
   (signal) => {
-    const home = mkdtempSync(join(tmpdir(), 'nodo-interrupted-'));
+    const home = testFolder('interrupted');
     const started: StartCommand[] = [];
     afterAll(async () => {
       for (const start of started) await start.stop();
@@ -185,7 +185,7 @@ const ticketsIn = async (home: string, start: StartCommand): Promise<number> =>
   Number(await clusterOf(home, start).sql('nodo', 'select count(*) from ticket_summary'));
 
 describe('a first start that is killed', () => {
-  const home = mkdtempSync(join(tmpdir(), 'nodo-interrupted-'));
+  const home = testFolder('interrupted');
   const started: StartCommand[] = [];
   let port = 0;
   beforeAll(async () => {
@@ -254,7 +254,7 @@ describe('on a computer that lacks something', () => {
 });
 
 describe('what only a person can put right, in one line with its remedy', () => {
-  const home = mkdtempSync(join(tmpdir(), 'nodo-start-'));
+  const home = testFolder('start');
   afterAll(() => rmSync(home, { recursive: true, force: true }));
 
   it('a port that is taken', async () => {
