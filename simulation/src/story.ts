@@ -372,12 +372,10 @@ function needsSession({ api, store, stream }: Client): boolean {
 function leftBehind({ open }: Device): string | undefined {
   for (const { api, store } of open) {
     const { data: session } = api.endpoints.session.select()(store.getState());
-    const left = store
-      .getState()
-      .outbox.entries.find(
-        ({ person, proof, refusal }) =>
-          !proof && !refusal && session && person !== session.person.id,
-      );
+    const { entries } = store.getState().outbox;
+    const left = entries.find(
+      ({ person, proof, refusal }) => !proof && !refusal && session && person !== session.person.id,
+    );
     if (left) return left.person;
   }
   return undefined;
