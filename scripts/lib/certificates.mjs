@@ -20,7 +20,7 @@ import {
   X509CertificateGenerator,
 } from '@peculiar/x509';
 import { SetupFault } from './fault.mjs';
-import { writeWhole } from './secrets.mjs';
+import { writeWhole } from './writeWhole.mjs';
 
 cryptoProvider.set(/** @type {Crypto} */ (/** @type {unknown} */ (webcrypto)));
 

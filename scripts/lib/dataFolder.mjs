@@ -2,7 +2,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync, statfsSync, writeFileSync 
 import { join } from 'node:path';
 import { explained, SetupFault } from './fault.mjs';
 import { say } from './say.mjs';
-import { writeWhole } from './secrets.mjs';
+import { writeWhole } from './writeWhole.mjs';
 
 const LEAST_FREE_BYTES = 200e6;
 

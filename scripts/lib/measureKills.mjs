@@ -1,7 +1,6 @@
-import { randomUUID } from 'node:crypto';
 import { spreadOf } from './spread.mjs';
 import { openStage } from './stage.mjs';
-import { signedIn, takeIn } from './testClient.mjs';
+import { noteCommand, signedIn, takeIn } from './testClient.mjs';
 
 const KILLS = 20;
 const WRITERS = 8;
@@ -27,16 +26,9 @@ export async function measureKills(root) {
     let writing = true;
     const writers = tickets.map(async (ticket) => {
       while (writing) {
-        const draft = {
-          id: randomUUID(),
-          type: 'observation-noted',
-          command: { words: `entry ${acknowledged.size}` },
-          epoch: 0,
-          observedAt: new Date().toISOString(),
-          device: 'bench',
-        };
+        const note = noteCommand(`entry ${acknowledged.size}`);
         for (;;) {
-          const status = await screen.record(ticket, draft).then(
+          const status = await screen.record(ticket, note).then(
             (answer) => answer.status,
             () => 0,
           );
@@ -44,7 +36,7 @@ export async function measureKills(root) {
           if (status >= 400 && status < 500) throw new Error(`an entry was refused: ${status}`);
           await pause(30);
         }
-        acknowledged.add(draft.id);
+        acknowledged.add(note.id);
       }
     });
     /** @type {number[]} */
@@ -70,7 +62,7 @@ export async function measureKills(root) {
     await Promise.all(writers);
     const rows = await stage.cluster.sql(
       stage.database,
-      "select id from ticket_event where type = 'observation-noted' and device = 'bench'",
+      "select id from ticket_event where type = 'observation-noted' and device = 'test screen'",
     );
     const stored = rows.trim().split('\n');
     const unique = new Set(stored);

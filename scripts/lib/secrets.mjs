@@ -1,15 +1,8 @@
 import { randomBytes } from 'node:crypto';
-import {
-  closeSync,
-  existsSync,
-  fsyncSync,
-  openSync,
-  readFileSync,
-  renameSync,
-  writeFileSync,
-} from 'node:fs';
-import { dirname, join } from 'node:path';
+import { existsSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { SetupFault } from './fault.mjs';
+import { writeWhole } from './writeWhole.mjs';
 
 /** @typedef {{ super: string, owner: string, app: string, listener: string, session: string }} Secrets */
 
@@ -50,18 +43,4 @@ function readIfWhole(file) {
     }
     throw fault;
   }
-}
-
-/**
- * Writes a file of the owner's alone so that it is on the disk whole or not at all, also when the
- * power fails.
- * @param {string} file
- * @param {string} text
- */
-export function writeWhole(file, text) {
-  writeFileSync(`${file}.new`, text, { mode: 0o600, flush: true });
-  renameSync(`${file}.new`, file);
-  const folder = openSync(dirname(file), 'r');
-  fsyncSync(folder);
-  closeSync(folder);
 }

@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process';
 import { join, resolve } from 'node:path';
+import { Cluster } from './cluster.mjs';
 import { LONG_PATIENCE_MS } from './patience.mjs';
 
 const ROOT = resolve(new URL('../..', import.meta.url).pathname);
@@ -14,6 +15,7 @@ export class StartCommand {
    * @param {readonly string[]} args
    */
   constructor(home, port, ...args) {
+    this.home = home;
     this.child = spawn(process.execPath, [join(ROOT, 'scripts/start.mjs'), ...args], {
       env: { ...process.env, NODO_DATA: home, PORT: String(port) },
       stdio: ['ignore', 'pipe', 'pipe'],
@@ -37,6 +39,12 @@ export class StartCommand {
       }
       await new Promise((done) => setTimeout(done, 20));
     }
+  }
+
+  /** Its database, once it has said where that runs. */
+  get cluster() {
+    const [, port] = /127\.0\.0\.1:(\d+)/.exec(this.output) ?? [];
+    return Cluster.attachedTo({ home: this.home, port: Number(port) });
   }
 
   get isOver() {

@@ -68,11 +68,8 @@ function screenWith(url, cookie) {
         body: new Uint8Array(bytes),
       });
       const { photo } = /** @type {{ photo: string }} */ (await response.json());
-      const { status } = await post(`/api/tickets/${ticket}/events`, {
-        ...noteCommand(''),
-        type: 'photo-kept',
-        command: { photo, words: '' },
-      });
+      const kept = commandOf('photo-kept', { photo, words: '' });
+      const { status } = await post(`/api/tickets/${ticket}/events`, kept);
       if (status !== 200) throw new Error(`the picture was refused: ${status}`);
       return photo;
     },
@@ -101,15 +98,22 @@ function screenWith(url, cookie) {
   };
 }
 
-/** A note as a screen would send it. @param {string} words */
-export const noteCommand = (words) => ({
+/**
+ * A command as a screen would send it.
+ * @param {string} type
+ * @param {object} command
+ */
+const commandOf = (type, command) => ({
   id: randomUUID(),
-  type: 'observation-noted',
-  command: { words },
+  type,
+  command,
   epoch: 0,
   observedAt: new Date().toISOString(),
   device: 'test screen',
 });
+
+/** @param {string} words */
+export const noteCommand = (words) => commandOf('observation-noted', { words });
 
 /**
  * Takes a machine in.
@@ -119,23 +123,19 @@ export const noteCommand = (words) => ({
  */
 export async function takeIn(screen, tag) {
   const ticket = randomUUID();
-  const command = {
+  const intake = commandOf('intake-taken', {
     family: 'drop-in',
     label: `Bench ${tag}`,
     tag,
     shelf: 'Z',
     words: 'It skips.',
     customer: null,
-  };
-  const draft = {
-    id: randomUUID(),
-    type: 'intake-taken',
-    command,
-    epoch: 0,
-    observedAt: new Date().toISOString(),
-    device: 'bench',
-  };
-  const { status } = await screen.post('/api/tickets', { ticket, customer: null, drafts: [draft] });
+  });
+  const { status } = await screen.post('/api/tickets', {
+    ticket,
+    customer: null,
+    drafts: [intake],
+  });
   if (status !== 200) throw new Error(`taking in answered ${status}`);
   return ticket;
 }

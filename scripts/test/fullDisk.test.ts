@@ -3,7 +3,6 @@ import { appendFileSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
-import { Cluster } from '../lib/cluster.mjs';
 import { freePort } from '../lib/ports.mjs';
 import { StartCommand } from '../lib/startCommand.mjs';
 import { noteCommand, signedIn, takeIn } from '../lib/testClient.mjs';
@@ -69,11 +68,7 @@ describe.runIf(isMounted)('a disk that fills up while the shop works', () => {
     rmSync(rubbish);
     await expect.poll(() => record('with room again'), { timeout: 60_000 }).toBe(200);
     expect(start.isOver).toBe(false);
-    const cluster = Cluster.attachedTo({
-      home,
-      port: Number(/127.0.0.1:(\d+)/.exec(start.output)?.[1]),
-    });
-    const stored = await cluster.sql(
+    const stored = await start.cluster.sql(
       'nodo',
       `select body ->> 'words' from ticket_event where ticket_id = '${ticket}' and type = 'observation-noted' order by seq`,
     );

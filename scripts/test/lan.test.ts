@@ -211,6 +211,7 @@ describe('over the network', () => {
     // Plain http serves the same name: a browser held to TLS could not come in any more.
     expect(own).not.toHaveProperty('strict-transport-security');
     expect(own['permissions-policy']).toContain('camera=(self), microphone=()');
+    expect(await headersAs('LOCALHOST')).not.toHaveProperty('strict-transport-security');
     expect(await headersAs('another-pc')).not.toHaveProperty('set-cookie');
   });
 

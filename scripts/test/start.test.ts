@@ -3,7 +3,6 @@ import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { DEMO_PEOPLE } from '@nodo/demo';
 import { afterAll, afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
-import { Cluster } from '../lib/cluster.mjs';
 import { explained, SetupFault } from '../lib/fault.mjs';
 import { installDebianPackages } from '../lib/install.mjs';
 import { freePort } from '../lib/ports.mjs';
@@ -174,15 +173,11 @@ describe.each(['SIGKILL', 'SIGTERM', 'SIGINT'] as const)(
       const whole = new StartCommand(home, port);
       started.push(whole);
       await whole.says('Nodo serves at');
-      expect(await ticketsIn(home, whole)).toBe(57);
+      const tickets = await whole.cluster.sql('nodo', 'select count(*) from ticket_summary');
+      expect(Number(tickets)).toBe(57);
     });
   },
 );
-
-const clusterOf = (home: string, { output }: StartCommand) =>
-  Cluster.attachedTo({ home, port: Number(/127.0.0.1:(\d+)/.exec(output)?.[1]) });
-const ticketsIn = async (home: string, start: StartCommand): Promise<number> =>
-  Number(await clusterOf(home, start).sql('nodo', 'select count(*) from ticket_summary'));
 
 describe('a first start that is killed', () => {
   const home = testFolder('interrupted');
@@ -200,7 +195,7 @@ describe('a first start that is killed', () => {
     const start = new StartCommand(home, port);
     started.push(start);
     await start.says('Filling the demo shop');
-    const cluster = clusterOf(home, start);
+    const cluster = start.cluster;
     const count = (table: string) =>
       cluster.sql('nodo', `select count(*) from ${table}`).then(Number, () => 0);
     await expect.poll(() => count('ticket_summary')).toBeGreaterThan(5);
@@ -211,7 +206,7 @@ describe('a first start that is killed', () => {
     started.push(again);
     await again.says('Nodo serves at');
     expect(again.output).toMatch(/left unfinished by an earlier start.*: [1-5]\d tickets/);
-    const now = clusterOf(home, again);
+    const now = again.cluster;
     const rows = async (of: string) => Number(await now.sql('nodo', `select count(*) from ${of}`));
     expect(await rows('ticket_summary')).toBe(57);
     expect(await rows('person')).toBe(Object.keys(DEMO_PEOPLE).length);

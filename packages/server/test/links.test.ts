@@ -1,26 +1,25 @@
 import { randomUUID } from 'node:crypto';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { Client, startTestServer, type TestServer } from './server.ts';
+import { describe, expect, it } from 'vitest';
+import { useCounter } from './counter.ts';
+import { Client } from './server.ts';
 import { commandOf, intakeCommand } from './shop.ts';
 
-let server: TestServer;
-let lead: Client;
-beforeAll(async () => {
-  server = await startTestServer();
-  lead = await Client.signedIn(server.url, server.shop.people.lead);
-});
-afterAll(() => server.stop());
+const shop = useCounter();
 
 const newTicket = async (): Promise<string> => {
   const ticket = randomUUID();
-  await lead.call('POST', '/api/tickets', { ticket, customer: null, drafts: [intakeCommand()] });
+  await shop.lead.call('POST', '/api/tickets', {
+    ticket,
+    customer: null,
+    drafts: [intakeCommand()],
+  });
   return ticket;
 };
 
 describe('a link for a customer', () => {
-  const open = (token: string) => new Client(server.url).call('GET', `/api/shared/${token}`);
+  const open = (token: string) => new Client(shop.server.url).call('GET', `/api/shared/${token}`);
   const make = async (ticket: string) =>
-    (await lead.call('POST', `/api/tickets/${ticket}/links`, { days: 7 })).body as {
+    (await shop.lead.call('POST', `/api/tickets/${ticket}/links`, { days: 7 })).body as {
       link: { id: string };
       token: string;
     };
@@ -28,17 +27,17 @@ describe('a link for a customer', () => {
   it('shows what a customer may see, and nothing else', async () => {
     const ticket = randomUUID();
     const customer = { id: randomUUID(), name: 'Wenna Trosk', phone: '0555 0100' };
-    await lead.call('POST', '/api/tickets', {
+    await shop.lead.call('POST', '/api/tickets', {
       ticket,
       customer,
       drafts: [intakeCommand({ customer: customer.id, words: 'It skips.' })],
     });
-    await lead.call(
+    await shop.lead.call(
       'POST',
       `/api/tickets/${ticket}/events`,
       commandOf('observation-noted', { words: 'An inside remark' }),
     );
-    await lead.call(
+    await shop.lead.call(
       'POST',
       `/api/tickets/${ticket}/events`,
       commandOf('action-done', { action: 'path-dressed', note: 'Smoothed' }),
@@ -72,14 +71,14 @@ describe('a link for a customer', () => {
     // The nearest guess there is: one letter differs.
     const guess = token.slice(0, -1) + (token.endsWith('A') ? 'B' : 'A');
     expect((await open(guess)).status).toBe(404);
-    await lead.call('DELETE', `/api/tickets/${ticket}/links/${link.id}`);
+    await shop.lead.call('DELETE', `/api/tickets/${ticket}/links/${link.id}`);
     expect(await open(token)).toMatchObject({ status: 404, body: { code: 'no-such-link' } });
   });
 
   it('is of no use to another shop', async () => {
     const ticket = await newTicket();
     const { link } = await make(ticket);
-    const stranger = await Client.signedIn(server.url, server.otherShop.people.lead);
+    const stranger = await Client.signedIn(shop.server.url, shop.server.otherShop.people.lead);
     expect((await stranger.call('GET', `/api/tickets/${ticket}/links`)).body).toEqual([]);
     const revoked = await stranger.call('DELETE', `/api/tickets/${ticket}/links/${link.id}`);
     expect(revoked.status).toBe(404);

@@ -2,7 +2,7 @@ import { request } from 'node:http';
 import type { AuditPage, TicketFile } from '@nodo/api';
 import type { RackEntry } from '@nodo/ticket';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { ok, useCounter } from './counter.ts';
+import { ok, record, useCounter } from './counter.ts';
 import { asSuper } from './database.ts';
 import { Client } from './server.ts';
 
@@ -127,14 +127,7 @@ describe('a learner', () => {
         ),
       ),
     );
-    await shop.counter.call('POST', `/api/tickets/${ticket}/events`, {
-      id: crypto.randomUUID(),
-      type: 'observation-noted',
-      command: { words: 'something new' },
-      epoch: 0,
-      observedAt: '2026-03-02T10:00:00.000Z',
-      device: 'test screen',
-    });
+    await record(shop.counter, ticket, 'observation-noted', { words: 'something new' });
     await expect.poll(() => JSON.stringify(there.frames)).toContain('something new');
     await expect.poll(() => JSON.stringify(here.frames)).toContain('Quillon');
     for (const text of [told, JSON.stringify(there.frames)]) {

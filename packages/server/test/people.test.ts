@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { type Account, type AuditLine, proofOf, type Session, type TicketFile } from '@nodo/api';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { asSuper } from './database.ts';
 import { Client, startTestServer, type TestServer } from './server.ts';
 import { commandOf, intakeCommand } from './shop.ts';
 
@@ -269,6 +270,18 @@ describe('a shared screen', () => {
     expect((await screen.call('GET', '/api/session')).body).not.toHaveProperty('key');
     await change(screen, second.id, '2222');
     expect((await screen.call('GET', '/api/session')).body).toMatchObject({ key });
+  });
+
+  it('gives tabs that ask at the same time one key', async () => {
+    const { first, second, screen } = await shared();
+    await asSuper(
+      server.database.name,
+      `update screen_person set entry_key = null where person_id in ('${first.id}', '${second.id}')`,
+    );
+    const asked = await Promise.all(
+      Array.from({ length: 8 }, () => screen.call('GET', '/api/session')),
+    );
+    expect(new Set(asked.map(({ body }) => (body as Session).key)).size).toBe(1);
   });
 
   it('is ended by the lead, for everybody on it', async () => {

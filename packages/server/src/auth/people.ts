@@ -134,16 +134,20 @@ export class People {
         { seenAt: at },
         { where: { shopId: shop, id: screen }, transaction },
       );
-      const member = await this.models.screenPeople.findOne({
-        where: { shopId: shop, screenId: screen, personId: identity.person },
-        transaction,
-      });
-      // Stays the same as long as the person belongs to the screen: entries wait for days.
-      const key = member?.entryKey ?? newToken();
-      await member?.update({ seenAt: at, entryKey: key }, { transaction });
+      // Stays the same as long as the person belongs to the screen, whichever tab asks first:
+      // entries wait for days.
+      const [member] = await this.db.query<{ entry_key: string }>(
+        `update screen_person set seen_at = $4, entry_key = coalesce(entry_key, $5)
+          where shop_id = $1 and screen_id = $2 and person_id = $3 returning entry_key`,
+        {
+          bind: [shop, screen, identity.person, at, newToken()],
+          transaction,
+          type: QueryTypes.SELECT,
+        },
+      );
       return {
         ...caller,
-        ...(caller.screen.locked ? {} : { key }),
+        ...(member && !caller.screen.locked ? { key: member.entry_key } : {}),
         hasPin: people.some(({ id, hasPin }) => id === identity.person && hasPin),
         screen: { ...caller.screen, people },
       };

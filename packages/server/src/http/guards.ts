@@ -12,15 +12,19 @@ const LOOPBACK = ['localhost', '127.0.0.1', '[::1]'];
 export function ownHost(names: readonly string[]): RequestHandler {
   const own = new Set([...LOOPBACK, ...names.map((name) => name.toLowerCase())]);
   return (request, response, next) => {
-    const host = (request.get('host') ?? '').toLowerCase().replace(/:\d+$/, '');
-    if (own.has(host)) next();
+    if (own.has(hostOf(request))) next();
     else sendRefusal(response, refuse('foreign-host'));
   };
 }
 
-/** Whether a host name is this computer's own, which plain http is served under as well. */
-export function isLoopback(host: string): boolean {
-  return LOOPBACK.includes(host.replace(/:\d+$/, ''));
+/** Whether a request calls us by this computer's own name, which plain http is served under as well. */
+export function isLoopback(request: Request): boolean {
+  return LOOPBACK.includes(hostOf(request));
+}
+
+/** By what name a request calls us, in small letters, without the port. */
+function hostOf(request: Request): string {
+  return (request.get('host') ?? '').toLowerCase().replace(/:\d+$/, '');
 }
 
 /**

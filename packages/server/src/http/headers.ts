@@ -21,14 +21,11 @@ const HSTS_S = 30 * 86_400;
  */
 export function headers(): readonly RequestHandler[] {
   return [
-    (_request, response, next) => {
+    (request, response, next) => {
       response.locals.nonce = randomBytes(16).toString('base64');
       response.set('permissions-policy', POLICY);
-      next();
-    },
-    (request, response, next) => {
       // Holds for every port of a name: plain http on this very computer must stay reachable.
-      if (request.secure && !isLoopback(request.get('host') ?? '')) {
+      if (request.secure && !isLoopback(request)) {
         response.set('strict-transport-security', `max-age=${HSTS_S}`);
       }
       next();

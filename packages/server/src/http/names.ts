@@ -8,11 +8,11 @@ export function mayKnowNames(role: Role): boolean {
 }
 
 export function rackFor(role: Role, entries: readonly RackEntry[]): RackEntry[] {
-  return entries.map((entry) => (mayKnowNames(role) ? entry : nameless(entry)));
+  return mayKnowNames(role) ? [...entries] : entries.map(nameless);
 }
 
-export function filesFor(role: Role, files: readonly TicketFile[]): TicketFile[] {
-  return files.map((file) => (mayKnowNames(role) ? file : { ...file, customer: null }));
+export function fileFor(role: Role, file: TicketFile): TicketFile {
+  return mayKnowNames(role) ? file : { ...file, customer: null };
 }
 
 export function nameless(entry: RackEntry): RackEntry {

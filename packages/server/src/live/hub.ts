@@ -20,9 +20,8 @@ const TOGETHER_MS = 40;
 
 interface Shop {
   readonly followers: Set<Follower>;
-  /** What waits to be said; and the same without customers' names. */
-  held: string;
-  heldNameless: string;
+  /** What waits to be said. */
+  held: LiveFrame[];
   /** Set while what is said waits for company. */
   timer: NodeJS.Timeout | undefined;
 }
@@ -42,12 +41,7 @@ export class LiveHub {
 
   /** @returns how to stop following. */
   follow(shop: string, follower: Follower): () => void {
-    const there = this.shops.get(shop) ?? {
-      followers: new Set(),
-      held: '',
-      heldNameless: '',
-      timer: undefined,
-    };
+    const there = this.shops.get(shop) ?? { followers: new Set(), held: [], timer: undefined };
     this.shops.set(shop, there);
     there.followers.add(follower);
     return () => {
@@ -65,8 +59,7 @@ export class LiveHub {
   push(shop: string, frame: LiveFrame): void {
     const there = this.shops.get(shop);
     if (!there) return;
-    there.held += asText(frame);
-    there.heldNameless += asText(withoutNames(frame));
+    there.held.push(frame);
     if (!there.timer) say(there);
   }
 
@@ -89,10 +82,23 @@ export class LiveHub {
 
 function say(there: Shop): void {
   there.timer = undefined;
-  if (there.held === '') return;
-  const { held, heldNameless } = there;
-  there.held = '';
-  there.heldNameless = '';
-  for (const { send, nameless } of there.followers) send(nameless ? heldNameless : held);
+  if (there.held.length === 0) return;
+  const frames = there.held.splice(0);
+  const followers = [...there.followers];
+  sayTo(
+    followers.filter((one) => !one.nameless),
+    frames,
+  );
+  sayTo(
+    followers.filter((one) => one.nameless),
+    frames.map(withoutNames),
+  );
   there.timer = setTimeout(() => say(there), TOGETHER_MS);
+}
+
+/** Written out once for all of them, and not at all for nobody. */
+function sayTo(followers: readonly Follower[], frames: readonly LiveFrame[]): void {
+  if (followers.length === 0) return;
+  const text = frames.map(asText).join('');
+  for (const follower of followers) follower.send(text);
 }

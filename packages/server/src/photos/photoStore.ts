@@ -50,10 +50,7 @@ export class PhotoStore {
   }
 
   async has(shop: string, photo: string): Promise<boolean> {
-    return stat(this.path(shop, photo)).then(
-      (file) => file.isFile(),
-      () => false,
-    );
+    return isFile(this.path(shop, photo));
   }
 
   /**
@@ -62,7 +59,7 @@ export class PhotoStore {
    */
   async small(shop: string, photo: string): Promise<string | undefined> {
     const path = this.smallPath(shop, photo);
-    if (await isThere(path)) return path;
+    if (await isFile(path)) return path;
     // One after the other: each takes the memory of all its pixels.
     return this.oneByOne('small', () => this.makeSmall(shop, photo));
   }
@@ -70,7 +67,7 @@ export class PhotoStore {
   private async makeSmall(shop: string, photo: string): Promise<string | undefined> {
     const path = this.smallPath(shop, photo);
     // Whoever waited for the same one finds it made.
-    if (await isThere(path)) return path;
+    if (await isFile(path)) return path;
     const whole = await readFile(this.path(shop, photo)).catch(() => undefined);
     if (!whole) return undefined;
     try {
@@ -106,9 +103,9 @@ export class PhotoStore {
   }
 }
 
-function isThere(path: string): Promise<boolean> {
+function isFile(path: string): Promise<boolean> {
   return stat(path).then(
-    () => true,
+    (file) => file.isFile(),
     () => false,
   );
 }

@@ -5,7 +5,7 @@ import type { Express, Request } from 'express';
 import type { Auth } from '../auth/auth.ts';
 import type { Caller } from '../auth/people.ts';
 import { isSameText } from '../auth/secrets.ts';
-import { filesFor, rackFor } from '../http/names.ts';
+import { fileFor, rackFor } from '../http/names.ts';
 import { identityOf, route } from '../http/route.ts';
 import type { PhotoStore } from '../photos/photoStore.ts';
 import { derivedId } from '../store/derivedId.ts';
@@ -93,7 +93,7 @@ export function ticketRoutes(
     const ids = await store.openAfter(shop, params.after, PAGE);
     const files = await filesOf(shop, ids);
     await audit.note({ shop, person: session.person.id, what: 'tickets-kept' });
-    const shown = filesFor(session.person.role, files);
+    const shown = files.map((file) => fileFor(session.person.role, file));
     return {
       ok: true,
       answer: { files: shown, next: (ids.length === PAGE && ids.at(-1)) || null },
@@ -106,8 +106,7 @@ export function ticketRoutes(
     const file = await fileOf(shop, ticket);
     if (!file) return { ok: false, refusal: refuse('no-such-ticket', 'params.ticket') };
     await audit.note({ shop, person: session.person.id, what: 'ticket-read', ticket });
-    const [shown = file] = filesFor(session.person.role, [file]);
-    return { ok: true, answer: shown };
+    return { ok: true, answer: fileFor(session.person.role, file) };
   });
 
   route(app, people, ENDPOINTS.takeIn, async ({ body, session }) => {

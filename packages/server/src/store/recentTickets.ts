@@ -19,6 +19,8 @@ export class RecentTickets {
   /** @param events as they are stored, following on `before` */
   after(shop: string, before: Ticket, events: readonly TicketEvent[]): Ticket {
     const ticket = events.reduce(applyTicketEvent, before);
+    // One that there is not would take the place of one that there is.
+    if (ticket.seq === 0) return ticket;
     const key = keyOf(shop, ticket.id);
     // The one that was written on last is let go last.
     this.known.delete(key);
