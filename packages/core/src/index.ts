@@ -6,7 +6,8 @@ export { type StopGapReading, stopGapReading } from './bobbin/stopGap.ts';
 export { normalTail } from './chance/normal.ts';
 export { seeded } from './chance/seeded.ts';
 export { type AccessState, machineMinutes, openingChain } from './diagnosis/access.ts';
-export { type Attempt, type CureProposal, rankForCure } from './diagnosis/cure.ts';
+export { type CureProposal, rankForCure } from './diagnosis/cure.ts';
+export { drawStates } from './diagnosis/draws.ts';
 export {
   assessDuties,
   type DutyFact,
@@ -16,6 +17,8 @@ export {
 } from './diagnosis/duties.ts';
 export {
   type Evidence,
+  type HowOften,
+  type Observation,
   type Reading,
   TREATMENT_SUCCESS,
   type Treatment,
@@ -30,21 +33,39 @@ export {
   weighFindings,
   weightBand,
 } from './diagnosis/explain.ts';
-export { buildNetwork, type Network, strengthOf } from './diagnosis/network.ts';
+export { buildNetwork, type Network, strengthOf, unknownFaultOf } from './diagnosis/network.ts';
 export {
   type CheckCandidate,
   type CheckProposal,
   perMinute,
   rankChecks,
 } from './diagnosis/nextCheck.ts';
-export { asTheyAre, type Outcome, OutcomeWalk, type Question } from './diagnosis/outcomes.ts';
-export { type CauseBelief, comebackRisk, posterior, quietOf } from './diagnosis/posterior.ts';
+export {
+  asTheyAre,
+  type Outcome,
+  OutcomeWalk,
+  type Question,
+  type SightQuestion,
+} from './diagnosis/outcomes.ts';
+export { type CauseBelief, comebackRisk, posterior } from './diagnosis/posterior.ts';
 export { MAX_SHARED_POSITIVES, PosteriorEngine } from './diagnosis/posteriorEngine.ts';
-export { expectedRepairMinutes, repairOrder } from './diagnosis/repairCost.ts';
-export { drawStates, type States, statesOf } from './diagnosis/states.ts';
-export type { Trial, TrialQuestion } from './diagnosis/trial.ts';
+export { MOST_PROOF_MINUTES, type Proof, proofNeeded, RISK_LIMIT } from './diagnosis/proof.ts';
+export {
+  type Left,
+  type PlannedRemedy,
+  type Remedy,
+  RemedyOrder,
+  type Stakes,
+} from './diagnosis/remedies.ts';
+export { observationsOfSewing, type Sewing } from './diagnosis/sewing.ts';
+export { type States, statesOf } from './diagnosis/states.ts';
+export {
+  reportedSymptoms,
+  SEWING_LEAK,
+  type SewnAmount,
+  visibilityOf,
+} from './diagnosis/symptoms.ts';
 export { type Suspect, type WorkLeft, workLeft } from './diagnosis/workLeft.ts';
-export { type Stakes, Worth } from './diagnosis/worth.ts';
 export { CoreError, whereValid } from './errors/coreError.ts';
 export {
   apart,

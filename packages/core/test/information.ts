@@ -6,9 +6,9 @@ import {
   type States,
 } from '../src/index.ts';
 
-/** The causes that are present in one state, by index. */
-export function presentIn({ causes, starts }: States, state: number): Uint16Array {
-  return causes.subarray(starts[state], starts[state + 1]);
+/** Per cause, the mass of the states in which it is present. */
+export function presentMasses({ statesWith }: States, { masses }: Outcome): readonly number[] {
+  return statesWith.map((states) => states.reduce((sum, state) => sum + (masses[state] ?? 0), 0));
 }
 
 /** Everything that a check can answer, kept. */
@@ -18,8 +18,8 @@ export function outcomesOf(
   question: Question,
 ): readonly Outcome[] {
   const outcomes: Outcome[] = [];
-  new OutcomeWalk(network, states).each(question, ({ chance, masses, present }) => {
-    outcomes.push({ chance, masses: masses.slice(), present: present.slice() });
+  new OutcomeWalk(network, states).each(question, ({ chance, masses }) => {
+    outcomes.push({ chance, masses: masses.slice() });
   });
   return outcomes;
 }

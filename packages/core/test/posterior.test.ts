@@ -1,13 +1,6 @@
 import { infer } from 'bayesjs';
 import { describe, expect, it } from 'vitest';
-import {
-  buildNetwork,
-  CoreError,
-  comebackRisk,
-  MAX_SHARED_POSITIVES,
-  posterior,
-  seeded,
-} from '../src/index.ts';
+import { buildNetwork, CoreError, MAX_SHARED_POSITIVES, posterior, seeded } from '../src/index.ts';
 import { enumerate, expectAsEnumerated } from './enumerate.ts';
 import { fiveFaults, randomCase, seen } from './networks.ts';
 import { asTables } from './tables.ts';
@@ -186,26 +179,6 @@ describe('epochs', () => {
     expect(after(true)).toBeGreaterThan(0.9);
     expect(after(false)).toBeLessThan(0.01);
   });
-});
-
-describe('comeback risk', () => {
-  it.each(Array.from({ length: 40 }, (_, index) => index + 1))(
-    'agrees with enumeration on seeded network %i',
-    (seed) => {
-      const { network, evidence } = randomCase(seed);
-      const complaints = network.findings.slice(0, 2).map(({ id }) => id);
-      const silent = enumerate(network, evidence).mean((present) =>
-        present.reduce((left, there, cause) => {
-          if (!there) return left;
-          return (network.shows[cause] ?? []).reduce(
-            (quiet, { finding, strength }) => (finding < 2 ? quiet * (1 - strength) : quiet),
-            left,
-          );
-        }, 1),
-      );
-      expect(comebackRisk(network, evidence, complaints)).toBeCloseTo(1 - silent, 9);
-    },
-  );
 });
 
 describe('what posterior refuses', () => {

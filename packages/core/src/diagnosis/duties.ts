@@ -22,7 +22,8 @@ export type DutyFact =
       readonly epoch: number;
     }
   | {
-      readonly kind: 'access' | 'plan' | 'cause';
+      /** `closed`: what was off is on again. */
+      readonly kind: 'access' | 'closed' | 'plan' | 'cause';
       readonly id: string;
       readonly at: number;
       readonly epoch: number;
@@ -37,7 +38,7 @@ export type Requirement =
 /** A duty as one machine knows it: only what this machine can have is asked. */
 export interface DutyRule {
   readonly id: string;
-  /** `finding:x`, `check:x`, `action:x`, `access:x`, `plan:x`, `cause:x`, or `repair:*`. */
+  /** `finding:x`, `check:x`, `action:x`, `access:x`, `closed:x`, `plan:x`, `cause:x`, or `repair:*`. */
   readonly raisedBy: readonly string[];
   readonly clearedAll: readonly Requirement[];
   readonly clearedAny: readonly Requirement[];

@@ -1,6 +1,7 @@
-import type { Evidence, Reading } from './evidence.ts';
-import type { Network } from './network.ts';
+import type { Evidence, Observation, Reading } from './evidence.ts';
+import { type Network, unknownFaultOf } from './network.ts';
 import { posterior } from './posterior.ts';
+import { observationOfReport } from './symptoms.ts';
 
 /** Bands in which a chance is shown; the texts are the interface's. */
 export type ChanceBand = 'nearly-sure' | 'likely' | 'even' | 'possible' | 'unlikely' | 'hardly';
@@ -50,7 +51,7 @@ function logit(chance: number): number {
 function leftOutInTurn(
   evidence: Evidence,
 ): readonly { readonly answer: Reading; readonly without: Evidence }[] {
-  const { readings, trials = [] } = evidence;
+  const { readings, observations = [] } = evidence;
   const others = <Item>(items: readonly Item[], item: Item): readonly Item[] =>
     items.filter((other) => other !== item);
   return [
@@ -58,10 +59,17 @@ function leftOutInTurn(
       answer: reading,
       without: { ...evidence, readings: others(readings, reading) },
     })),
-    ...trials.map((trial) => ({
-      answer: { finding: trial.finding, epoch: trial.epoch, present: trial.gone },
-      without: { ...evidence, trials: others(trials, trial) },
-    })),
+    ...observations.flatMap((observation) => {
+      const { finding, epoch, seen } = observation;
+      return finding === undefined
+        ? []
+        : [
+            {
+              answer: { finding, epoch, present: seen },
+              without: { ...evidence, observations: others(observations, observation) },
+            },
+          ];
+    }),
   ];
 }
 
@@ -102,26 +110,49 @@ export interface Unexplained extends Reading {
 const NOT_EXPLAINED = 0.5;
 
 /**
- * The positive readings that nothing in the tables explains, the worst explained first.
- * "No present cause produced it" and "it did not show" differ only in the leak, so the chance
- * is leak / (1 - leak) x P(readings with this one denied) / P(readings).
+ * The positive readings that nothing named in the tables explains, the worst explained first. A fault
+ * that no table names never explains anything.
  */
 export function unexplainedReadings(network: Network, evidence: Evidence): readonly Unexplained[] {
   const { logEvidence } = posterior(network, evidence);
   return evidence.readings
     .flatMap((reading): Unexplained[] => {
       const index = network.findingIndex.get(reading.finding);
-      const leak = index === undefined ? 0 : (network.findings[index]?.leak ?? 0);
-      if (!reading.present || leak === 0) return [];
-      const denied = posterior(network, {
-        ...evidence,
-        readings: evidence.readings.map((other) =>
-          other === reading ? { ...other, present: false } : other,
-        ),
-      });
-      const chance = (leak / (1 - leak)) * Math.exp(denied.logEvidence - logEvidence);
+      if (!reading.present || index === undefined) return [];
+      const without = evidence.readings.filter((other) => other !== reading);
+      const report = observationOfReport(network, reading, evidence.often?.[reading.finding]);
+      const chance = report
+        ? chanceOf({ ...evidence, readings: without, observations: unexplained(report) })
+        : notProduced(reading, network.findings[index]?.leak ?? 0);
       return [{ ...reading, chance }];
     })
     .filter(({ chance }) => chance > NOT_EXPLAINED)
     .sort((a, b) => b.chance - a.chance);
+
+  function chanceOf(other: Evidence): number {
+    return Math.exp(posterior(network, other).logEvidence - logEvidence);
+  }
+
+  /** "No present cause produced it" and "it did not show" differ only in the leak. */
+  function notProduced(reading: Reading, leak: number): number {
+    if (leak === 0) return 0;
+    const readings = evidence.readings.map((other) =>
+      other === reading ? { ...other, present: false } : other,
+    );
+    return (leak / (1 - leak)) * chanceOf({ ...evidence, readings });
+  }
+
+  /** Nothing named showed it, and what has no name or will not return did. */
+  function unexplained(report: Observation): readonly Observation[] {
+    const unknown = new Set(report.symptoms.map(({ symptom }) => unknownFaultOf(symptom)));
+    const none = (left: (cause: string) => boolean) =>
+      Object.fromEntries(
+        network.causes.filter(({ id }) => left(id)).map(({ id }) => [id, 0] as const),
+      );
+    return [
+      ...(evidence.observations ?? []),
+      { ...report, seen: false, leak: 0, factors: none((id) => unknown.has(id)) },
+      { ...report, seen: true, factors: none((id) => !unknown.has(id)) },
+    ];
+  }
 }

@@ -1,8 +1,8 @@
 import { minutes as asMinutes, type Minutes } from '../units/minutes.ts';
 import type { Network } from './network.ts';
-import { asTheyAre, OutcomeWalk, type Question } from './outcomes.ts';
+import { asTheyAre, type Outcome, OutcomeWalk, type Question } from './outcomes.ts';
+import { type Left, RemedyOrder, type Stakes } from './remedies.ts';
 import type { States } from './states.ts';
-import { type Stakes, Worth } from './worth.ts';
 
 /** A check as the planner sees it. */
 export interface CheckCandidate {
@@ -16,11 +16,16 @@ export interface CheckProposal {
   readonly check: string;
   readonly minutes: Minutes;
   /**
-   * Expected minutes that it saves, its own not taken off: of repairing, and of comebacks.
-   * Never negative.
+   * Expected minutes that it saves, its own not taken off. Never negative; of draws the smaller of what
+   * their halves say, so that chance alone recommends nothing.
    */
   readonly gain: Minutes;
-  /** By how much it lowers the comeback risk on average, if what it makes sure is put right. */
+  /**
+   * What it saves beyond its minutes when it is put off until the first remedy was tried and the
+   * symptom still shows: a look that saves no more now waits for it.
+   */
+  readonly later: Minutes;
+  /** By how much it lowers, on average, the comeback risk that is left in the end. */
   readonly risk: number;
 }
 
@@ -37,26 +42,39 @@ export function rankChecks(
   candidates: readonly CheckCandidate[],
   stakes: Stakes,
 ): readonly CheckProposal[] {
-  const before = asTheyAre(network, states);
-  const worth = new Worth(states, stakes, before);
-  const now = worth.left(before);
-  const walk = new OutcomeWalk(network, states, before);
+  const order = new RemedyOrder(states, stakes);
+  const walk = new OutcomeWalk(network, states);
+  const now = asTheyAre(states);
+  const still = order.afterFirst();
+  const valueFrom = (from: Outcome, before: Left, question: Question) => {
+    let [first, second] = before.minutes;
+    let { risk } = before;
+    const visit = (outcome: Outcome): void => {
+      const share = outcome.chance / from.chance;
+      const left = order.left(outcome.masses, outcome.chance);
+      first -= share * left.minutes[0];
+      second -= share * left.minutes[1];
+      risk -= share * left.risk;
+    };
+    walk.each(question, visit, from);
+    return { gain: Math.max(0, Math.min(first, second)), risk: Math.max(0, risk) };
+  };
+  const leftNow = order.left(now.masses, now.chance);
+  const leftStill = still && order.left(still.masses, still.chance);
   return candidates
     .map(({ id, question, minutes }): CheckProposal => {
-      let repairing = 0;
-      let risky = 0;
-      walk.each(question, (outcome) => {
-        const left = worth.left(outcome);
-        repairing += outcome.chance * left.repairMinutes;
-        risky += outcome.chance * left.risk;
-      });
-      const saved = now.repairMinutes - repairing;
-      const risk = now.risk - risky;
+      const { gain, risk } = valueFrom(now, leftNow, question);
+      // Only what is worth its minutes now has anything to wait for.
+      const saved =
+        still && leftStill && gain > minutes
+          ? still.chance * (valueFrom(still, leftStill, question).gain - minutes)
+          : 0;
       return {
         check: id,
         minutes,
-        gain: asMinutes(Math.max(0, saved + stakes.comebackMinutes * risk)),
-        risk: Math.max(0, risk),
+        gain: asMinutes(gain),
+        later: asMinutes(Math.max(0, saved)),
+        risk,
       };
     })
     .sort((a, b) => perMinute(b) - perMinute(a));

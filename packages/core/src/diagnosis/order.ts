@@ -1,4 +1,4 @@
-import type { Branch, Prepared } from './evidence.ts';
+import type { Branch, Prepared, Trigger } from './branches.ts';
 
 /**
  * Renumbers the things to explain so that what few causes can explain comes last. Taken in
@@ -7,24 +7,22 @@ import type { Branch, Prepared } from './evidence.ts';
  */
 export function rareBitsLast(prepared: Prepared): Prepared {
   const position = positionsOf(prepared);
-  const moved = (mask: number): number =>
-    position.reduce((sum, to, bit) => (mask & (1 << bit) ? sum | (1 << to) : sum), 0);
   const bitLeaks = new Array<number>(position.length);
   prepared.bitLeaks.forEach((leak, bit) => {
     bitLeaks[position[bit] as number] = leak;
   });
+  const moved = <Own extends Trigger>(trigger: Own): Own => ({
+    ...trigger,
+    bits: trigger.bits.map(({ bit, chance }) => ({ bit: position[bit] as number, chance })),
+  });
   return {
     ...prepared,
     bitLeaks,
-    required: moved(prepared.required),
-    failedTrials: prepared.failedTrials.map(({ stillShown, blamed }) => ({
-      stillShown: position[stillShown] as number,
-      blamed: position[blamed] as number,
-    })),
     branches: prepared.branches.map((own) =>
       own.map((branch) => ({
         ...branch,
-        bits: branch.bits.map(({ bit, strength }) => ({ bit: position[bit] as number, strength })),
+        triggers: branch.triggers.map(moved),
+        blamed: branch.blamed.map(moved),
       })),
     ),
   };
@@ -46,7 +44,12 @@ function positionsOf({ bitLeaks, branches }: Prepared): readonly number[] {
 }
 
 function maskOf(own: readonly Branch[]): number {
-  return own.reduce((mask, { bits }) => bits.reduce((sum, { bit }) => sum | (1 << bit), mask), 0);
+  let mask = 0;
+  for (const { triggers, blamed } of own) {
+    for (const { bits } of triggers) for (const { bit } of bits) mask |= 1 << bit;
+    for (const { bits } of blamed) for (const { bit } of bits) mask |= 1 << bit;
+  }
+  return mask;
 }
 
 /** How many bits must exist before a cause can be taken: 0 when it explains nothing shared. */

@@ -1,21 +1,23 @@
 import { CoreError } from '../errors/coreError.ts';
+import type { Observation } from './evidence.ts';
 import { sum } from './masses.ts';
 import type { Network } from './network.ts';
-import { multiplyWhere, productPerState, type States, statesHaving } from './states.ts';
-import { type TrialQuestion, trialFactors } from './trial.ts';
+import { multiplyAt, type States, statesActing, statesHaving, statesWithout } from './states.ts';
 
-/** What a check answers: findings of a look, all at once, or the outcome of a trial. */
-export type Question =
-  | { readonly kind: 'look'; readonly findings: readonly string[] }
-  | { readonly kind: 'trial'; readonly trial: TrialQuestion };
+/** What is looked for in one sewing; without the answer and the place in time. */
+export type SightQuestion = Omit<Observation, 'epoch' | 'seen'>;
+
+/** What a check answers, all of it at once: findings of a look, and what shows while sewing. */
+export interface Question {
+  readonly findings: readonly string[];
+  readonly sights?: readonly SightQuestion[];
+}
 
 /** One answer that a check can give. */
 export interface Outcome {
   readonly chance: number;
   /** Per state of {@link States}: P(state and this outcome). Adds up to `chance`. */
   readonly masses: Float64Array;
-  /** Per cause: P(present and this outcome). */
-  readonly present: Float64Array;
 }
 
 /**
@@ -24,11 +26,10 @@ export interface Outcome {
  */
 const FEW_DRAWS = 2;
 
-/** Buffers for one finding of a question; overwritten at each step. */
+/** Buffers for one answer of a question; overwritten at each step. */
 interface Room {
   readonly yes: Float64Array;
   readonly masses: Float64Array;
-  readonly present: Float64Array;
 }
 
 /**
@@ -39,26 +40,30 @@ interface Room {
 export class OutcomeWalk {
   private readonly rooms: Room[] = [];
 
-  /** @param before what stands before the questions. */
   constructor(
     private readonly network: Network,
     private readonly states: States,
-    private readonly before: Outcome = asTheyAre(network, states),
   ) {}
 
   /**
    * @param visit is given outcomes that are written over after it: to keep one, copy it.
-   * @throws CoreFault `unknown-id`.
+   * @param from what stands before the question; nothing asked yet when left out.
+   * @throws CoreError `unknown-id`.
    */
-  each(question: Question, visit: (outcome: Outcome) => void): void {
-    const yes = this.yesChances(question);
+  each(
+    question: Question,
+    visit: (outcome: Outcome) => void,
+    from: Outcome = asTheyAre(this.states),
+  ): void {
+    // What is as likely in every state tells nothing of them.
+    const yes = this.yesChances(question).filter(differs);
     const follow = (outcome: Outcome, depth: number): void => {
       const chances = yes[depth];
       if (!chances) {
         visit(outcome);
         return;
       }
-      const { masses, present } = this.room(depth);
+      const { masses } = this.room(depth);
       const seen = multiply(outcome.masses, chances, masses);
       const rest = outcome.chance - seen;
       const few = FEW_DRAWS * this.states.grain;
@@ -66,63 +71,90 @@ export class OutcomeWalk {
         follow(outcome, depth + 1);
         return;
       }
-      presentMasses(this.states, masses, present);
-      follow({ chance: seen, masses, present }, depth + 1);
+      follow({ chance: seen, masses }, depth + 1);
       // What was not seen with it.
       takeFrom(outcome.masses, masses);
-      takeFrom(outcome.present, present);
-      follow({ chance: rest, masses, present }, depth + 1);
+      follow({ chance: rest, masses }, depth + 1);
     };
-    follow(this.before, 0);
+    follow(from, 0);
   }
 
-  /** Per finding (or for the trial), the chance of "yes" in each state. */
-  private yesChances(question: Question): readonly Float64Array[] {
+  /** Per answer, the chance of "yes" in each state. */
+  private yesChances({ findings, sights = [] }: Question): readonly Float64Array[] {
+    return [
+      ...findings.map((id, depth) => this.findingChances(id, this.room(depth).yes)),
+      ...sights.map((sight, index) =>
+        this.sightChances(sight, this.room(findings.length + index).yes),
+      ),
+    ];
+  }
+
+  private findingChances(id: string, no: Float64Array): Float64Array {
+    const finding = this.indexOf(id);
+    const parents = this.network.parents[finding] ?? [];
+    no.fill(1 - (this.network.findings[finding]?.leak ?? 0));
+    for (const { cause, strength } of parents) this.multiplyPresent(cause, strength, no);
+    return opposite(no);
+  }
+
+  /** Multiplies by the chance that a cause does not show by itself, whether it acts or is there quietly. */
+  private multiplyPresent(cause: number, strength: number, no: Float64Array): void {
+    const { states } = this;
+    const quiet = 1 - (states.quietChances[cause] ?? 0) * strength;
+    for (let state = 0; state < no.length; state += 1) no[state] = (no[state] as number) * quiet;
+    multiplyAt(statesHaving(states, cause), (1 - strength) / quiet, no);
+    multiplyAt(statesWithout(states, cause), 1 / quiet, no);
+  }
+
+  /** Of a reported symptom the triggers are known in each state; of another they are still to be drawn. */
+  private sightChances({ symptoms, leak, factors = {} }: SightQuestion, no: Float64Array) {
     const { network, states } = this;
-    if (question.kind === 'trial') {
-      const { quiet, leak, quietOf, treated } = trialFactors(network, question.trial);
-      const silent = productPerState(states, quietOf, quiet);
-      const innocent = productPerState(
-        states,
-        treated.map((taken) => (taken ? 0 : 1)),
-      );
-      return [silent.map((chance, state) => chance * (innocent[state] === 0 ? 1 : leak))];
-    }
-    return question.findings.map((id, depth) => {
-      const finding = network.findingIndex.get(id);
-      if (finding === undefined) throw new CoreError('unknown-id', { id });
-      const { yes } = this.room(depth);
-      yes.fill(1 - (network.findings[finding]?.leak ?? 0));
-      for (const { cause, strength } of network.parents[finding] ?? []) {
-        multiplyWhere(states, cause, 1 - strength, yes);
+    no.fill(1 - leak);
+    for (const { symptom, visibility } of symptoms) {
+      const reported = states.reported.indexOf(symptom);
+      for (const { cause, strength } of network.parents[this.indexOf(symptom)] ?? []) {
+        const shows = visibility * (factors[network.causes[cause]?.id ?? ''] ?? 1);
+        if (reported >= 0) multiplyAt(statesActing(states, reported, cause), 1 - shows, no);
+        else this.multiplyPresent(cause, strength * shows, no);
       }
-      for (let state = 0; state < yes.length; state += 1) yes[state] = 1 - (yes[state] as number);
-      return yes;
-    });
+    }
+    return opposite(no);
+  }
+
+  private indexOf(id: string): number {
+    const index = this.network.findingIndex.get(id);
+    if (index === undefined) throw new CoreError('unknown-id', { id });
+    return index;
   }
 
   private room(depth: number): Room {
-    const { before, rooms } = this;
-    const known = rooms[depth];
+    const known = this.rooms[depth];
     if (known) return known;
-    const room = {
-      yes: new Float64Array(before.masses.length),
-      masses: new Float64Array(before.masses.length),
-      present: new Float64Array(before.present.length),
-    };
-    rooms[depth] = room;
+    const { length } = this.states.chances;
+    const room = { yes: new Float64Array(length), masses: new Float64Array(length) };
+    this.rooms[depth] = room;
     return room;
   }
 }
 
 /** Nothing asked yet. */
-export function asTheyAre({ causes }: Network, states: States): Outcome {
-  const { chances } = states;
-  return {
-    chance: sum(chances),
-    masses: chances,
-    present: presentMasses(states, chances, new Float64Array(causes.length)),
-  };
+export function asTheyAre({ chances }: States): Outcome {
+  return { chance: sum(chances), masses: chances };
+}
+
+function differs(chances: Float64Array): boolean {
+  const first = chances[0] as number;
+  for (let state = 1; state < chances.length; state += 1) {
+    if (Math.abs((chances[state] as number) - first) > 1e-12) return true;
+  }
+  return false;
+}
+
+function opposite(chances: Float64Array): Float64Array {
+  for (let state = 0; state < chances.length; state += 1) {
+    chances[state] = 1 - (chances[state] as number);
+  }
+  return chances;
 }
 
 /** Writes the products into the room given. @returns their sum. */
@@ -141,15 +173,4 @@ function takeFrom(whole: Float64Array, part: Float64Array): void {
   for (let index = 0; index < part.length; index += 1) {
     part[index] = Math.max(0, (whole[index] as number) - (part[index] as number));
   }
-}
-
-/** Per cause, the mass of the states in which it is present, written into the room given. */
-function presentMasses(states: States, masses: Float64Array, into: Float64Array): Float64Array {
-  for (let cause = 0; cause < into.length; cause += 1) {
-    const having = statesHaving(states, cause);
-    let mass = 0;
-    for (let at = 0; at < having.length; at += 1) mass += masses[having[at] as number] as number;
-    into[cause] = mass;
-  }
-  return into;
 }

@@ -2,7 +2,6 @@ import { CoreError } from '../errors/coreError.ts';
 import type { Evidence } from './evidence.ts';
 import type { Network } from './network.ts';
 import { PosteriorEngine } from './posteriorEngine.ts';
-import { quietChances } from './trial.ts';
 
 export interface CauseBelief {
   readonly cause: string;
@@ -10,29 +9,35 @@ export interface CauseBelief {
   readonly was: number;
   /** Chance that it is present now, after everything that was done. */
   readonly is: number;
+  /**
+   * Chance that it is to blame now: present, with an active trigger for a reported symptom. Equal to
+   * `is` while nothing is reported.
+   */
+  readonly blame: number;
 }
 
 export interface Posterior {
   /** One per cause of the network, in its order. */
   readonly beliefs: readonly CauseBelief[];
-  /** Natural logarithm of the probability of the readings. */
+  /** Natural logarithm of the probability of the evidence. */
   readonly logEvidence: number;
 }
 
 /**
  * Exact posterior over all causes; the method is described at {@link PosteriorEngine}.
- * @throws CoreFault `too-many-positives`, `unknown-id`, or `impossible-evidence` when the
- *   readings have probability 0 in the network.
+ * @throws CoreError `too-many-positives`, `unknown-id`, or `impossible-evidence` when the
+ *   evidence has probability 0 in the network.
  */
 export function posterior(network: Network, evidence: Evidence): Posterior {
   const engine = new PosteriorEngine(network, evidence);
-  const { total, was, is } = engine.run();
+  const { total, was, is, blame } = engine.run();
   assertPossible(total, engine);
   return {
     beliefs: network.causes.map(({ id }, index) => ({
       cause: id,
       was: (was[index] ?? 0) / total,
       is: (is[index] ?? 0) / total,
+      blame: (blame[index] ?? 0) / total,
     })),
     logEvidence: Math.log(total) + engine.logScale,
   };
@@ -44,26 +49,12 @@ function assertPossible(total: number, { logScale }: PosteriorEngine): void {
 }
 
 /**
- * Chance that the reported complaints come back in one sewing session of the same work:
- * 1 - E over what is present now of the product over complaints f and present causes c of
- * (1 - strength(c, f)). Leaks are left out, they are not the machine's.
- * @param complaints ids of the findings that the customer reported.
+ * Chance that something present now, a fault that no table names among it, has an active trigger for a
+ * reported symptom: given back like this, the machine comes back. 0 while nothing is reported.
  */
-export function comebackRisk(
-  network: Network,
-  evidence: Evidence,
-  complaints: readonly string[],
-): number {
-  const quiet = quietOf(network, complaints);
+export function comebackRisk(network: Network, evidence: Evidence): number {
   const engine = new PosteriorEngine(network, evidence);
-  const base = engine.totalWhenPresentNow([]);
-  assertPossible(base, engine);
-  const silent = engine.totalWhenPresentNow(quiet);
-  return Math.min(1, Math.max(0, 1 - silent / base));
-}
-
-/** Per cause: the chance that, present, it shows none of the reported complaints. */
-export function quietOf(network: Network, complaints: readonly string[]): readonly number[] {
-  const indexes = complaints.flatMap((id) => network.findingIndex.get(id) ?? []);
-  return quietChances(network, new Set(indexes));
+  const total = engine.total();
+  assertPossible(total, engine);
+  return Math.min(1, Math.max(0, 1 - engine.silentTotal() / total));
 }

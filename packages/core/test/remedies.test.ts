@@ -1,0 +1,144 @@
+import { describe, expect, it } from 'vitest';
+import {
+  asTheyAre,
+  RemedyOrder,
+  type Stakes,
+  type States,
+  statesOf,
+  TREATMENT_SUCCESS,
+} from '../src/index.ts';
+
+/** Exactly one fault, each with its chance. */
+function singleFault(chances: readonly number[]): States {
+  return statesOf(chances.map((chance, cause) => ({ chance, present: [cause] })));
+}
+
+/** Independent faults, any number of them; none at all is left out. */
+function independentFaults(chances: readonly number[]): States {
+  const sets = Array.from({ length: (1 << chances.length) - 1 }, (_, index) => index + 1);
+  const masses = sets.map((set) =>
+    chances.reduce((product, p, cause) => product * (set & (1 << cause) ? p : 1 - p), 1),
+  );
+  const total = masses.reduce((sum, mass) => sum + mass, 0);
+  return statesOf(
+    sets.map((set, index) => ({
+      chance: (masses[index] ?? 0) / total,
+      present: [...chances.keys()].filter((cause) => set & (1 << cause)),
+    })),
+  );
+}
+
+/** States by the causes in them. */
+function given(...sources: readonly [chance: number, ...present: number[]][]): States {
+  return statesOf(sources.map(([chance, ...present]) => ({ chance, present })));
+}
+
+/** One remedy for each fault, proven by itself. */
+function oneEach(costs: readonly number[], proofMinutes = 0): Stakes {
+  return {
+    remedies: costs.map((cost, index) => ({ id: `r${index}`, treats: [index], minutes: cost })),
+    proofMinutes,
+    comebackMinutes: 60,
+    sharesProofs: false,
+  };
+}
+
+const minutesIn = (states: States, stakes: Stakes): number => {
+  const { masses, chance } = asTheyAre(states);
+  return new RemedyOrder(states, stakes).expectedMinutes(masses, chance)[0];
+};
+const orderIn = (states: States, stakes: Stakes): readonly string[] =>
+  new RemedyOrder(states, stakes).order().map(({ remedy }) => remedy.id);
+
+describe('repair by repair', () => {
+  it('costs 55.75 with one fault: Heckerman, Breese & Rommelse, CACM 38(3), 1995', () => {
+    const states = singleFault([0.35, 0.25, 0.2, 0.12, 0.08]);
+    const stakes = oneEach([40, 10, 25, 60, 5]);
+    expect(orderIn(states, stakes)).toEqual(['r1', 'r4', 'r0', 'r2', 'r3']);
+    expect(minutesIn(states, stakes)).toBeCloseTo(55.75, 10);
+  });
+
+  it('costs 19.8823 with three independent faults, as brute force over all orders has it', () => {
+    const states = independentFaults([0.28, 0.85, 0.41]);
+    const stakes = oneEach([4, 15, 6]);
+    expect(orderIn(states, stakes)).toEqual(['r1', 'r2', 'r0']);
+    expect(minutesIn(states, stakes)).toBeCloseTo(19.8823, 4);
+  });
+
+  it('tells how likely each is needed, and silences', () => {
+    const [first, second] = new RemedyOrder(
+      given([0.5, 0], [0.3, 1], [0.2]),
+      oneEach([1, 1]),
+    ).order();
+    expect(first).toMatchObject({ needed: 0.8, silences: 0.5 });
+    expect(second?.needed).toBeCloseTo(0.3, 12);
+    expect(second?.silences).toBeCloseTo(0.3, 12);
+  });
+});
+
+describe('one remedy for many causes', () => {
+  const states = singleFault([0.25, 0.25, 0.3, 0.2]);
+
+  it('comes before one for the single likeliest', () => {
+    const stakes: Stakes = {
+      ...oneEach([2, 2, 2, 2]),
+      remedies: [
+        { id: 'bar', treats: [2], minutes: 2 },
+        { id: 'new needle', treats: [0, 1], minutes: 2 },
+        { id: 'hook', treats: [3], minutes: 2 },
+      ],
+    };
+    expect(orderIn(states, stakes)).toEqual(['new needle', 'bar', 'hook']);
+  });
+
+  it('counts a third where it takes only part of what is to blame', () => {
+    const both = given([0.6, 0, 1], [0.4, 2]);
+    // Part of .6 counts .2, all of .4 counts .4.
+    expect(orderIn(both, oneEach([1, 1, 1]))[0]).toBe('r2');
+    // And part of .6 at a quarter of the minutes counts .8 a minute.
+    expect(orderIn(both, oneEach([0.25, 1, 1]))[0]).toBe('r0');
+  });
+});
+
+describe('proofs', () => {
+  const states = given([0.4, 0], [0.35, 1], [0.25, 2]);
+
+  it('are shared by remedies that together save more than their own proof costs', () => {
+    const apart = oneEach([1, 1, 1], 6);
+    const shared = { ...apart, sharesProofs: true };
+    // Apart: 7, then 7 for the .6 that go on, then 7 for .25. Shared: 3 and one proof of 6.
+    expect(minutesIn(states, apart)).toBeCloseTo(7 + 0.6 * 7 + 0.25 * 7, 12);
+    expect(minutesIn(states, shared)).toBeCloseTo(1 + 6 + 1 + 1, 12);
+  });
+
+  it('are not shared where the next remedy is dear', () => {
+    const stakes = { ...oneEach([1, 30, 30], 2), sharesProofs: true };
+    expect(minutesIn(states, stakes)).toBeCloseTo(3 + 0.6 * 32 + 0.25 * 32, 12);
+  });
+});
+
+describe('what is left to pay', () => {
+  it('is the comeback where that is cheaper than repairing, else the repair and what may fail of it', () => {
+    const stakes = oneEach([30]);
+    const left = (chance: number) => {
+      const states = given([chance, 0], [1 - chance]);
+      const { masses } = asTheyAre(states);
+      return new RemedyOrder(states, stakes).left(masses, 1);
+    };
+    expect(left(0.02).minutes[0]).toBeCloseTo(60 * 0.02, 12);
+    expect(left(0.02).risk).toBeCloseTo(0.02, 12);
+    // Nobody knows whether it is silent: the repair is made in any case.
+    expect(left(0.8).minutes[0]).toBeCloseTo(30 + 60 * 0.8 * 0.05, 12);
+    expect(left(1).minutes[0]).toBeCloseTo(30 + 60 * (1 - TREATMENT_SUCCESS), 12);
+    const dear = new RemedyOrder(given([1, 0]), oneEach([100]));
+    expect(dear.left(Float64Array.of(1), 1)).toEqual({ minutes: [60, 60], risk: 1 });
+  });
+
+  it('is nothing where nothing is to blame', () => {
+    const states = given([1]);
+    expect(new RemedyOrder(states, oneEach([3])).left(states.chances, 1)).toEqual({
+      minutes: [0, 0],
+      risk: 0,
+    });
+  });
+});
