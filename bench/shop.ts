@@ -1,15 +1,7 @@
-import { machineMinutes, seeded } from '@nodo/core';
+import { seeded } from '@nodo/core';
 import type { Actor } from '@nodo/kernel';
 import { toDay } from '@nodo/kernel';
-import {
-  decisiveChecks,
-  type FamilyModel,
-  isWorthIt,
-  modelOf,
-  planNext,
-  SHIPPED,
-  SURE_ENOUGH,
-} from '@nodo/knowledge';
+import { type FamilyModel, modelOf, SHIPPED } from '@nodo/knowledge';
 import { NEW_SHOP_PROFILE, offersFor, planShop, USUAL_TIME } from '@nodo/shop';
 import {
   assess,
@@ -18,9 +10,9 @@ import {
   type TicketSummary,
   workLeftOn,
 } from '@nodo/ticket';
+import { type Truth, walk } from '../packages/knowledge/test/walk.ts';
 import { spreadOf } from '../scripts/lib/spread.mjs';
-import { drawTruth, generatorOf, type Truth } from './planner/truth.ts';
-import { walk } from './planner/walk.ts';
+import { drawMachine, generatorOf } from './planner/truth.ts';
 
 const TICKETS = 200;
 const PEOPLE = 4;
@@ -79,32 +71,7 @@ function promise() {
 }
 
 const MACHINES = 150;
-
-/** Minutes that the walked machine took with its repairs, as the bench counts them. */
-function minutesTaken(truth: Truth, model: FamilyModel): number {
-  const { minutes, beliefs } = walk(
-    truth,
-    model,
-    (one, situation) => planNext(one, situation).checks.find(isWorthIt)?.check,
-  );
-  const proof = ['standard-straight', 'standard-zigzag'].reduce(
-    (sum, id) => sum + (model.checks.get(id)?.minutes ?? 0),
-    0,
-  );
-  const found = [...truth.causes].filter((cause) => (beliefs.get(cause) ?? 0) >= SURE_ENOUGH);
-  const places = decisiveChecks(model);
-  const repairs = found.reduce(
-    (sum, cause) =>
-      sum +
-      machineMinutes(model.access, new Set(), {
-        minutes: (model.causes.get(cause)?.fixMinutes ?? 0) + proof,
-        access: places.get(cause)?.access ?? 'closed',
-        sews: false,
-      }),
-    0,
-  );
-  return minutes + (found.length > 0 ? repairs : proof);
-}
+const LONGEST_MINUTES = 120;
 
 /** The minutes that the Rack tells of a machine just taken in, held against machines walked through. */
 function minutesLeft(family: string) {
@@ -113,15 +80,16 @@ function minutesLeft(family: string) {
   const draw = seeded(20_251);
   const actor: Actor = { person: '00000000-0000-4000-8000-000000000001', role: 'technician' };
   const rows = Array.from({ length: MACHINES }, (_, at) => {
-    const truth = drawTruth(generatorOf(family, false), draw);
+    const { truth, told: said } = drawMachine(generatorOf(family, false), draw);
     const { ticket } = pendingOverlay()(
       'bench',
       [],
-      commandsOf(truth, model, at).map((command) => ({ command, actor })),
+      commandsOf(said, truth.often, model, at).map((command) => ({ command, actor })),
       SHIPPED,
     );
     const told = workLeftOn(ticket, model, assess(ticket, model));
-    return { told, taken: minutesTaken(truth, model) };
+    const walked = walk(model, truth, { told: said, seed: at + 1, mostMinutes: LONGEST_MINUTES });
+    return { told, taken: walked.minutes };
   });
   const mean = (values: readonly number[]) =>
     Number((values.reduce((sum, one) => sum + one, 0) / values.length).toFixed(1));
@@ -143,17 +111,21 @@ function minutesLeft(family: string) {
 }
 
 /** Taking in, and what the customer said of the machine. */
-function commandsOf(truth: Truth, model: FamilyModel, at: number): readonly TicketCommand[] {
+function commandsOf(
+  told: ReadonlyMap<string, boolean>,
+  often: Truth['often'],
+  model: FamilyModel,
+  at: number,
+): readonly TicketCommand[] {
   const common = { epoch: 0, observedAt: '2026-03-02T10:00:00.000Z', device: 'bench' };
   const id = (digit: number) =>
     `00000000-0000-4000-8000-${String(at * 10 + digit).padStart(12, '0')}`;
   const said = (check: string) =>
     Object.fromEntries(
-      (model.checks.get(check)?.findings ?? []).flatMap(({ id: finding }) =>
-        truth.answers.has(finding)
-          ? [[finding, truth.answers.get(finding) ? 'yes' : 'no'] as const]
-          : [],
-      ),
+      (model.checks.get(check)?.findings ?? []).flatMap(({ id: finding }) => {
+        const present = told.get(finding);
+        return present === undefined ? [] : [[finding, present ? 'yes' : 'no'] as const];
+      }),
     );
   const first = {
     family: model.family.id,
@@ -170,7 +142,11 @@ function commandsOf(truth: Truth, model: FamilyModel, at: number): readonly Tick
         ...common,
         id: id(2 + index),
         type: 'findings-recorded',
-        command: { check, answers: said(check) },
+        command: {
+          check,
+          answers: said(check),
+          ...(check === 'complaint' ? { often } : {}),
+        },
       }),
     ),
   ];

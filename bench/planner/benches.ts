@@ -1,28 +1,15 @@
 import { availableParallelism } from 'node:os';
 import { Worker } from 'node:worker_threads';
-import type { Job, Result } from './compare.ts';
+import { type Job, type Result, WAYS } from './compare.ts';
 
 /** The families that the tables call household machines. */
 const HOUSEHOLD = ['drop-in', 'drop-in-magnet', 'front-loading'] as const;
 
-/** The ways that are compared once, on one family and fewer machines. */
-const OTHER_WAYS = ['repairs-only', 'information'] as const;
-const MACHINES_FOR_OTHER_WAYS = 150;
-
 /** Every run that `npm run bench -- planner` makes. */
 export function plannerJobs(machines: number): readonly Job[] {
-  const main = HOUSEHOLD.flatMap((family) =>
-    [false, true].flatMap((moved) =>
-      ['value', 'sweep'].map((way) => ({ family, moved, way, machines })),
-    ),
+  return HOUSEHOLD.flatMap((family) =>
+    [false, true].flatMap((moved) => WAYS.map((way) => ({ family, moved, way, machines }))),
   );
-  const others = ['value', ...OTHER_WAYS].map((way) => ({
-    family: 'drop-in',
-    moved: false,
-    way,
-    machines: Math.min(machines, MACHINES_FOR_OTHER_WAYS),
-  }));
-  return [...main, ...others];
 }
 
 /** Runs the jobs on all processors; tells each result as it comes. */

@@ -1,20 +1,21 @@
-import { buildNetwork, type Network, type Reading, seeded, strengthOf } from '@nodo/core';
+import { buildNetwork, type HowOften, type Network, seeded, strengthOf } from '@nodo/core';
 import {
+  COMPLAINT,
+  CONTEXT,
   type FamilyModel,
+  type FindingSource,
   familyModel,
-  INTERVIEWS,
   type KnowledgeSource,
-  reportedComplaints,
+  SHIPPED_SOURCE,
   storedKnowledge,
-  testableComplaints,
 } from '@nodo/knowledge';
 import firstEdition from '../../packages/knowledge/editions/first.json' with { type: 'json' };
+import type { Truth } from '../../packages/knowledge/test/walk.ts';
 
-/** A machine as it really is: what is wrong, and what each check would show. */
-export interface Truth {
-  readonly causes: ReadonlySet<string>;
-  /** Every finding of every check, trials included. */
-  readonly answers: ReadonlyMap<string, boolean>;
+/** A machine as it really is, and what its owner tells of it. */
+export interface DrawnMachine {
+  readonly truth: Truth;
+  readonly told: ReadonlyMap<string, boolean>;
 }
 
 /** Where machines are drawn from. Frozen: the model under test never supplies its own truth. */
@@ -26,7 +27,42 @@ export interface Generator {
 /** How far a strength is moved in the second generator, in shares of its log-odds. */
 const MOVED = 0.3;
 
-const FROZEN = storedKnowledge(firstEdition as unknown as KnowledgeSource);
+/** How often a symptom shows: shares of drawn machines. */
+const OFTEN: readonly (readonly [HowOften, number])[] = [
+  ['always', 0.3],
+  ['seam', 0.4],
+  ['now-and-then', 0.25],
+  ['hours', 0.05],
+];
+
+/** The first version, its complaints told as the symptoms that they are. */
+const FROZEN = storedKnowledge(withSymptoms(firstEdition as unknown as KnowledgeSource));
+
+function withSymptoms(source: KnowledgeSource): KnowledgeSource {
+  const known = new Map<string, FindingSource>(
+    SHIPPED_SOURCE.mechanisms
+      .flatMap(({ checks }) => checks)
+      .flatMap(({ findings }) => findings)
+      .map((finding) => [finding.id, finding]),
+  );
+  return {
+    ...source,
+    mechanisms: source.mechanisms.map((mechanism) => ({
+      ...mechanism,
+      checks: mechanism.checks.map((check) => ({
+        ...check,
+        findings: check.findings.map((finding) => {
+          const { symptom, observes } = known.get(finding.id) ?? {};
+          return {
+            ...finding,
+            ...(symptom === undefined ? {} : { symptom }),
+            ...(observes === undefined ? {} : { observes }),
+          };
+        }),
+      })),
+    })),
+  };
+}
 
 export function generatorOf(family: string, moved: boolean): Generator {
   const model = familyModel(FROZEN, family);
@@ -37,10 +73,11 @@ export function generatorOf(family: string, moved: boolean): Generator {
 /** Every strength 30 % up or down in log-odds, by a seeded coin. */
 function movedStrengths(network: Network): Network {
   const draw = seeded(77);
+  const named = network.causes.filter(({ unnamedFor }) => unnamedFor === undefined);
   return buildNetwork(
-    network.causes,
+    named,
     network.findings,
-    network.causes.flatMap(({ id }, cause) =>
+    named.flatMap(({ id }, cause) =>
       (network.shows[cause] ?? []).map(({ finding, strength }) => {
         const logOdds = Math.log(strength / (1 - strength)) * (1 + (draw() < 0.5 ? -MOVED : MOVED));
         return {
@@ -54,57 +91,54 @@ function movedStrengths(network: Network): Network {
 }
 
 /** Most faults that a drawn machine may have. */
-export const MOST_FAULTS = 3;
+const MOST_FAULTS = 3;
 
-/** Draws machines until one has a complaint and one to three faults. */
-export function drawTruth({ model, network }: Generator, draw: () => number): Truth {
+/**
+ * Draws machines until one has a complaint and one to three faults, faults that no table names among
+ * them. Triggers are drawn once; what shows is reported, what does not is not asked.
+ */
+export function drawMachine({ model, network }: Generator, draw: () => number): DrawnMachine {
   for (;;) {
     const present = [...network.causes.keys()].filter(
       (cause) => draw() < (network.causes[cause]?.prior ?? 0),
     );
-    const answers = new Map<string, boolean>();
-    for (const [finding, { id, leak }] of network.findings.entries()) {
-      let silent = 1 - leak;
-      for (const cause of present) silent *= 1 - strengthOf(network, cause, finding);
-      answers.set(id, draw() >= silent);
-    }
-    const complaints = reportedComplaints(model, asReadings(answers));
-    if (present.length === 0 || present.length > MOST_FAULTS || complaints.length === 0) continue;
-    const causes = new Set(present.map((cause) => network.causes[cause]?.id ?? ''));
-    const tested = testableComplaints(model, complaints).map(
-      (id) => network.findingIndex.get(id) ?? -1,
-    );
-    for (const { finding, treats, leak } of model.trials.values()) {
-      let gone = treats.some((cause) => causes.has(cause)) ? 1 : leak;
-      for (const complaint of tested) {
-        gone *= 1 - (network.findings[complaint]?.leak ?? 0);
+    const active = new Set<string>();
+    const often: Record<string, HowOften> = {};
+    const told = new Map<string, boolean>();
+    for (const { id, check, symptom } of model.findings.values()) {
+      const finding = network.findingIndex.get(id);
+      if (finding === undefined) continue;
+      if (check === COMPLAINT && symptom) {
+        const howOften = drawOften(draw);
+        const isSure = howOften === 'always' || howOften === 'seam';
+        const oneOff = isSure ? 0 : (network.findings[finding]?.leak ?? 0);
+        let shows = draw() < oneOff;
         for (const cause of present) {
-          if (treats.includes(network.causes[cause]?.id ?? '')) continue;
-          gone *= 1 - strengthOf(network, cause, complaint);
+          if (draw() >= strengthOf(network, cause, finding)) continue;
+          active.add(`${network.causes[cause]?.id ?? ''} ${id}`);
+          shows = true;
         }
+        if (!shows) continue;
+        told.set(id, true);
+        often[id] = howOften;
+      } else if (check === CONTEXT) {
+        let silent = 1 - (network.findings[finding]?.leak ?? 0);
+        for (const cause of present) silent *= 1 - strengthOf(network, cause, finding);
+        told.set(id, draw() >= silent);
       }
-      answers.set(finding, draw() < gone);
     }
-    return { causes, answers };
+    const isComplaint = Object.keys(often).length > 0;
+    if (present.length === 0 || present.length > MOST_FAULTS || !isComplaint) continue;
+    const causes = present.map((cause) => network.causes[cause]?.id ?? '');
+    return { truth: { causes, active, often, network }, told };
   }
 }
 
-function asReadings(answers: ReadonlyMap<string, boolean>): readonly Reading[] {
-  return [...answers].map(([finding, present]) => ({ finding, epoch: 0, present }));
-}
-
-/**
- * What a check of the model under test shows on this machine. A finding that the truth does
- * not know was not asked: "no" would be a lie about it.
- */
-export function answersOf(truth: Truth, model: FamilyModel, check: string): readonly Reading[] {
-  return (model.checks.get(check)?.findings ?? []).flatMap(({ id }) => {
-    const present = truth.answers.get(id);
-    return present === undefined ? [] : [{ finding: id, epoch: 0, present }];
-  });
-}
-
-/** What is known before the first check. */
-export function interviewOf(truth: Truth, model: FamilyModel): readonly Reading[] {
-  return [...INTERVIEWS].flatMap((check) => answersOf(truth, model, check));
+function drawOften(draw: () => number): HowOften {
+  let left = draw();
+  for (const [often, share] of OFTEN) {
+    left -= share;
+    if (left < 0) return often;
+  }
+  return 'seam';
 }

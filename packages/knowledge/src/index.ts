@@ -46,32 +46,72 @@ export {
 export {
   COMPLAINT,
   CONTEXT,
+  epochOf,
   evidenceOf,
+  type FamilyEvidence,
+  type GivenAnswer,
   INTERVIEWS,
+  isInProof,
+  type OftenTold,
+  observedBy,
+  oftenOf,
   reportedComplaints,
+  reportedOf,
+  SEWN_AS_FOUND,
+  silentSewing,
   testableComplaints,
   withAnswer,
   withinReach,
+  withSewings,
 } from './model/evidence.ts';
 export {
   decisiveChecks,
   type FamilyCheck,
   type FamilyModel,
   familyModel,
+  type SewingCheck,
 } from './model/familyModel.ts';
 export { type FreeingStep, freeingSteps, WANTS_FREEING } from './model/freeing.ts';
+export { gateRequirements, isPartOff, type MachineNow, type Standing } from './model/machineNow.ts';
+export { type Move, nextMove, type Progress } from './model/nextMove.ts';
 export { type OwnCause, ownCheck, ownFinding, withOwnCauses } from './model/ownCause.ts';
-export { LEFT_BY_PHONE, PHONE_WORDS, STOP_ON } from './model/phone.ts';
+export { isUnpluggedFirst, LEFT_BY_PHONE, PHONE_WORDS, STOP_ON } from './model/phone.ts';
 export {
+  accessOfActions,
+  barredBy,
   COMEBACK_MINUTES,
   checkMinutes,
   isWorthIt,
+  isWorthItFirst,
   type Planned,
+  type PlannedAction,
   planNext,
+  proofOf,
   questionOf,
+  SEARCH_MINUTES,
+  SEARCH_ON,
   type Situation,
   SURE_ENOUGH,
 } from './model/planner.ts';
+export {
+  type DutyStep,
+  type DutyWays,
+  nextBeforePower,
+  nextDuty,
+  nextLook,
+  type SymptomDebt,
+  symptomDebts,
+} from './model/settle.ts';
+export {
+  beginStory,
+  checkStanding,
+  dutiesOfStory,
+  gatesOfStory,
+  type Story,
+  type StoryStep,
+  seenCauses,
+  tellStep,
+} from './model/story.ts';
 export { type KnowledgeVersion, knowledgeVersionOf } from './model/version.ts';
 export {
   EVERYDAY_POINTS,
@@ -117,10 +157,12 @@ export type {
   CheckSource,
   DutySource,
   Family,
+  FindingSource,
   Hazard,
   Ids,
   KnowledgeSource,
   Mechanism,
+  Needs,
   Place,
   PlanPolicy,
   Raiser,
@@ -137,6 +179,7 @@ export {
   DRESSING_TOOLS,
   type DressingTool,
   dressingSteps,
+  dressingToolsFor,
   findingOf,
   LAST_GRITS,
   LOOK_AGAIN,

@@ -92,7 +92,7 @@ describe('a change of the tables', () => {
         .find(({ id }) => id === 'needle-low')?.shows;
     expect(Object.values(shows('never') ?? {}).flat()).not.toContain('skip');
     expect(shows('rare')?.rare).toEqual(['skip']);
-    expect(shows('rare')?.often).toEqual(['needle-break', 'found-bad', 'found-skips']);
+    expect(shows('rare')?.often).toEqual(['needle-break']);
   });
 
   it.each<TableChange>([

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import {
   freeingSteps,
+  isUnpluggedFirst,
   KNOWLEDGE,
   modelOf,
   PHONE_WORDS,
@@ -36,5 +37,19 @@ describe('freeing a nest or a jam', () => {
     for (const check of Object.keys(PHONE_WORDS)) {
       expect(KNOWLEDGE.checks.has(check), check).toBe(true);
     }
+  });
+});
+
+describe('by telephone', () => {
+  it('the plug is out before fingers come near needle or bobbin, and in for what is sewn', () => {
+    const checks = [...(modelOf('drop-in')?.checks.values() ?? [])].filter(
+      ({ where }) => where === 'phone',
+    );
+    const unplugged = checks.filter(isUnpluggedFirst).map(({ id }) => id);
+    expect(unplugged).toEqual(
+      expect.arrayContaining(['needle-facing', 'needle-seat', 'bobbin-tail', 'bobbin-path']),
+    );
+    for (const { id, needs } of checks) if (needs === 'sews') expect(unplugged).not.toContain(id);
+    expect(unplugged).not.toContain('power-look');
   });
 });

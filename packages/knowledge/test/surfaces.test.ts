@@ -7,6 +7,7 @@ import {
   DRESSING_TOOLS,
   DROVE_IT,
   dressingSteps,
+  dressingToolsFor,
   findingOf,
   isPlastic,
   joinStrikes,
@@ -44,6 +45,12 @@ describe('what is done about a mark (common practice, handbook)', () => {
     expect(verdictOnPart(['raised', 'raised', 'pierced'])).toBe('replace');
     expect(verdictOnPart(['depression', 'raised'])).toBe('dress');
     expect(verdictOnPart([])).toBe('leave');
+  });
+
+  it('runs a rotary tool on metal only', () => {
+    expect(dressingToolsFor('case', true)).toEqual(['hand']);
+    expect(dressingToolsFor('case', false)).toEqual(DRESSING_TOOLS);
+    expect(dressingToolsFor('plate', true)).toEqual(DRESSING_TOOLS);
   });
 
   it('never takes anything coarser than 400, goes from coarse to fine, and ends polished and wiped', () => {

@@ -15,6 +15,9 @@ export function lookAtCauses(inspection: Inspection): void {
       lookAtCause(inspection, `${mechanism.id} / ${cause.id}`, cause, definers);
     }
     for (const action of mechanism.actions) {
+      if (action.putsBack !== undefined && !inspection.accessIds.has(action.putsBack)) {
+        inspection.report('unknown-access', `${mechanism.id} / ${action.id}`, action.putsBack);
+      }
       const path = `${mechanism.id} / ${action.id}`;
       inspection.range(`${path} / minutes`, action.minutes, 0, 240);
       for (const cause of action.treats) {

@@ -1,4 +1,4 @@
-import type { CheckSource } from '../schema/schema.ts';
+import type { CheckSource, FindingSource } from '../schema/schema.ts';
 import { parseCheckCondition } from '../schema/tokens.ts';
 import type { Inspection } from './inspection.ts';
 
@@ -27,7 +27,9 @@ function lookAtCheck(inspection: Inspection, path: string, check: CheckSource): 
     inspection.report('check-without-normal', path, 'normal is empty');
   if (check.findings.length === 0)
     inspection.report('check-without-finding', path, 'findings is empty');
-  for (const access of [check.access, check.accessFrontLoading]) {
+  const off = check.notWhile === 'open' ? [] : (check.notWhile ?? []);
+  const states = [check.access, check.accessFrontLoading, ...off];
+  for (const access of [...states, ...(check.notWhileFrontLoading ?? [])]) {
     if (access !== undefined && !inspection.accessIds.has(access)) {
       inspection.report('unknown-access', path, access);
     }
@@ -37,12 +39,39 @@ function lookAtCheck(inspection: Inspection, path: string, check: CheckSource): 
       inspection.report('unknown-check', `${path} / requires`, required);
     }
   }
+  for (const action of check.sewnAsAfter ?? []) {
+    if (!inspection.actions.has(action)) {
+      inspection.report('unknown-action', `${path} / sewnAsAfter`, action);
+    }
+  }
   if (check.trialTreats) lookAtTrial(inspection, path, check, check.trialTreats);
   for (const finding of check.findings) {
     inspection.range(`${path} / ${finding.id} / leak`, finding.leak, 0.00001, 0.5);
     inspection.trait(`${path} / ${finding.id} / applies`, finding.applies);
+    lookAtSymptom(inspection, `${path} / ${finding.id}`, check, finding);
     if (finding.defines !== undefined && !inspection.causes.has(finding.defines)) {
       inspection.report('unknown-cause', `${path} / ${finding.id} / defines`, finding.defines);
+    }
+  }
+}
+
+/** A symptom has its share of the leak; what observes one sews, and no cause links to it. */
+function lookAtSymptom(
+  inspection: Inspection,
+  path: string,
+  { needs }: CheckSource,
+  { id, leak, symptom, observes }: FindingSource,
+): void {
+  if (symptom) inspection.range(`${path} / unknown`, symptom.unknown, 0.00001, leak);
+  if (observes === undefined) return;
+  const isSymptom = inspection.findings.get(observes)?.symptom !== undefined;
+  if (observes !== 'reported' && !isSymptom) {
+    inspection.report('unknown-finding', `${path} / observes`, observes);
+  }
+  if (needs !== 'sews') inspection.report('observes-unsewn', path, 'only sewing shows a symptom');
+  for (const cause of inspection.causes.values()) {
+    if (Object.values(cause.shows).some((shown) => shown.includes(id))) {
+      inspection.report('observation-linked', path, cause.id);
     }
   }
 }
@@ -78,6 +107,11 @@ export function lookAtAccess(inspection: Inspection): void {
     inspection.range(`access / ${state.id} / openMinutes`, state.openMinutes, 0, 60);
     inspection.range(`access / ${state.id} / closeMinutes`, state.closeMinutes, 0, 60);
     inspection.trait(`access / ${state.id} / applies`, state.applies);
+    for (const look of state.firstLooks ?? []) {
+      if (!inspection.checks.has(look)) {
+        inspection.report('unknown-check', `access / ${state.id} / firstLooks`, look);
+      }
+    }
     if (state.from !== undefined && !inspection.accessIds.has(state.from)) {
       inspection.report('unknown-access', `access / ${state.id} / from`, state.from);
     }

@@ -2,6 +2,9 @@ import type { DutySource } from '../schema/schema.ts';
 import { parseRequirement, splitToken } from '../schema/tokens.ts';
 import type { Inspection } from './inspection.ts';
 
+/** What a duty can hold up as a whole: checks by what they need of the machine. */
+const HELD_KINDS: ReadonlySet<string> = new Set(['sews', 'turns']);
+
 /** Duties: every token resolves, and every debt can be cleared. */
 export function lookAtDuties(inspection: Inspection): void {
   for (const duty of inspection.source.duties) {
@@ -10,6 +13,11 @@ export function lookAtDuties(inspection: Inspection): void {
     }
     for (const requirement of requirementsOf(duty))
       lookAtRequirement(inspection, duty, requirement);
+    for (const step of duty.before ?? []) {
+      const { kind, id } = splitToken(step);
+      const known = id === '*' ? HELD_KINDS.has(kind) : inspection.checks.has(id);
+      if (!known) inspection.report('unknown-token', `duties / ${duty.id} / before`, step);
+    }
     if (requirementsOf(duty).length === 0) {
       inspection.report(
         'duty-cannot-clear',
@@ -37,7 +45,7 @@ function lookAtRaiser(inspection: Inspection, duty: DutySource, token: string): 
     (kind === 'finding' && inspection.findings.has(id)) ||
     (kind === 'check' && inspection.checks.has(id)) ||
     (kind === 'action' && inspection.actions.has(id)) ||
-    (kind === 'access' && inspection.accessIds.has(id)) ||
+    ((kind === 'access' || kind === 'closed') && inspection.accessIds.has(id)) ||
     (kind === 'cause' && inspection.causes.has(id));
   if (!known) inspection.report('unknown-token', `duties / ${duty.id} / raisedBy`, token);
 }

@@ -18,6 +18,8 @@ export type KnowledgeIssueCode =
   | 'check-without-finding'
   | 'trial-unclear'
   | 'trial-linked'
+  | 'observes-unsewn'
+  | 'observation-linked'
   | 'requires-circle'
   | 'access-circle'
   | 'out-of-range'

@@ -17,8 +17,8 @@ export const bobbin = {
       applies: 'bobbin',
       shows: {
         sure: ['bobbin-other-class'],
-        often: ['jam', 'after-bobbin', 'found-bad'],
-        some: ['nest', 'loops-top', 'loops-under', 'no-pickup', 'case-stutters', 'straight-bad'],
+        often: ['jam', 'after-bobbin'],
+        some: ['nest', 'loops-top', 'loops-under', 'no-pickup', 'case-stutters'],
         few: ['rattle', 'bobbin-break', 'needle-break'],
       },
     },
@@ -33,9 +33,9 @@ export const bobbin = {
       applies: 'magnet-case',
       shows: {
         sure: ['bobbin-metal'],
-        often: ['loops-under', 'erratic', 'after-bobbin', 'found-top-under'],
+        often: ['loops-under', 'erratic', 'after-bobbin'],
         some: ['case-stutters'],
-        few: ['loops-top', 'found-bobbin-top'],
+        few: ['loops-top'],
       },
     },
     {
@@ -67,7 +67,7 @@ export const bobbin = {
         sure: ['bobbin-soft'],
         often: ['erratic', 'case-stutters'],
         some: ['loops-top', 'bobbin-break', 'after-bobbin'],
-        few: ['nest', 'found-bad'],
+        few: ['nest'],
       },
     },
     {
@@ -97,8 +97,8 @@ export const bobbin = {
       applies: 'bobbin',
       shows: {
         sure: ['off-spring', 'case-no-drag'],
-        usual: ['loops-top', 'found-bobbin-top', 'stand-lies'],
-        often: ['after-bobbin', 'found-bad'],
+        usual: ['loops-top', 'stand-lies'],
+        often: ['after-bobbin'],
         few: ['nest', 'erratic'],
       },
     },
@@ -128,7 +128,7 @@ export const bobbin = {
       applies: 'bobbin',
       shows: {
         sure: ['bobbin-out', 'no-pickup'],
-        some: ['found-skips'],
+        some: ['skip'],
       },
     },
   ],

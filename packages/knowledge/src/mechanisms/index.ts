@@ -1,6 +1,7 @@
 import { adjustment } from './adjustment.ts';
 import { bobbin } from './bobbin.ts';
 import { bobbinCase } from './bobbin-case.ts';
+import { caseTension } from './case-tension.ts';
 import { drive } from './drive.ts';
 import { hook } from './hook.ts';
 import { interview } from './interview.ts';
@@ -28,6 +29,7 @@ export const MECHANISMS = [
   needleChoice,
   bobbin,
   bobbinCase,
+  caseTension,
   hook,
   adjustment,
   plate,

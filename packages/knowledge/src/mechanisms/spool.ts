@@ -16,7 +16,7 @@ export const spool = {
       byPhone: true,
       shows: {
         sure: ['cap-small', 'cap-tight', 'cap-far'],
-        usual: ['top-break'],
+        usual: ['top-break', 'one-needle-only'],
         often: ['erratic', 'spool-catches'],
         some: ['needle-break', 'drags-up', 'needle-strike'],
         few: ['jam', 'skip'],
@@ -32,7 +32,7 @@ export const spool = {
       byPhone: true,
       shows: {
         sure: ['spool-rough'],
-        usual: ['erratic', 'spool-catches'],
+        usual: ['erratic', 'spool-catches', 'one-needle-only'],
         often: ['top-break'],
         some: ['needle-break', 'drags-up', 'needle-strike'],
         few: ['jam'],
@@ -52,6 +52,7 @@ export const spool = {
         some: ['top-break', 'spool-catches'],
         few: ['needle-break', 'drags-up'],
         rare: ['skip'],
+        usual: ['one-needle-only'],
       },
     },
     {

@@ -14,6 +14,7 @@ export const technique = {
       side: 'technique',
       fixMinutes: 0.5,
       byPhone: true,
+      shownBy: 'hands',
       shows: {
         sure: ['nest-start', 'tails-free'],
         often: ['nest', 'unthread'],
@@ -28,8 +29,9 @@ export const technique = {
       side: 'technique',
       fixMinutes: 0.2,
       byPhone: true,
+      shownBy: 'hands',
       shows: {
-        sure: ['foot-left-up'],
+        sure: ['foot-left-up', 'presser-is-up'],
         usual: ['nest', 'loops-under'],
         some: ['jam', 'no-run', 'no-feed'],
       },
@@ -42,6 +44,7 @@ export const technique = {
       side: 'technique',
       fixMinutes: 0.2,
       byPhone: true,
+      shownBy: 'hands',
       shows: {
         sure: ['starts-low'],
         usual: ['unthread', 'held'],
@@ -56,6 +59,7 @@ export const technique = {
       side: 'technique',
       fixMinutes: 2,
       byPhone: true,
+      shownBy: 'work',
       shows: {
         sure: ['fabric-rises'],
         usual: ['skip', 'free-motion'],
@@ -71,6 +75,7 @@ export const technique = {
       side: 'technique',
       fixMinutes: 0.5,
       byPhone: true,
+      shownBy: 'hands',
       shows: {
         sure: ['pulls-fabric'],
         usual: ['needle-break'],
@@ -87,6 +92,7 @@ export const technique = {
       side: 'technique',
       fixMinutes: 0.2,
       byPhone: true,
+      shownBy: 'hands',
       shows: {
         sure: ['sews-pins'],
         usual: ['needle-break'],
@@ -102,18 +108,20 @@ export const technique = {
       side: 'technique',
       fixMinutes: 0.5,
       byPhone: true,
+      shownBy: 'work',
       shows: {
         sure: ['heavy-work', 'overloaded'],
         often: ['needle-break', 'needle-strike'],
-        some: ['no-run', 'skip', 'pop', 'hums'],
+        some: ['skip', 'pop', 'hums'],
         few: ['jam', 'wheel-stiff'],
+        rare: ['no-run'],
       },
     },
     {
       id: 'design-poor',
       name: 'Embroidery design too dense or badly made',
       remedy: 'Thin the design, stabilise better',
-      perMille: 25,
+      perMille: 50,
       side: 'technique',
       fixMinutes: 5,
       byPhone: true,
@@ -131,6 +139,7 @@ export const technique = {
       title: 'Does the fabric rise with the needle',
       minutes: 1,
       access: 'closed',
+      notWhile: 'open',
       where: 'phone',
       place: 'plate',
       hazard: 'needle',
@@ -220,6 +229,19 @@ export const technique = {
         },
       ],
     },
+    {
+      id: 'presser-lever',
+      title: 'Is the presser down',
+      minutes: 0.1,
+      access: 'closed',
+      where: 'phone',
+      place: 'foot',
+      how: 'Look at the lever: many machines do nothing, or nest, with the presser up.',
+      normal: 'Down',
+      needs: 'looks',
+      sweep: 2.1,
+      findings: [{ id: 'presser-is-up', answer: 'Up', leak: 0.001, defines: 'foot-up' }],
+    },
   ],
   actions: [
     {
@@ -237,6 +259,13 @@ export const technique = {
       ],
       repair: true,
       minutes: 2,
+    },
+    {
+      id: 'presser-lowered',
+      title: 'Presser lowered, and shown',
+      treats: ['foot-up'],
+      repair: true,
+      minutes: 0.2,
     },
   ],
 } as const satisfies Mechanism;

@@ -1,13 +1,11 @@
 import {
-  type Attempt,
   type CureProposal,
   drawStates,
   minutes,
   PosteriorEngine,
-  quietOf,
+  type Remedy,
   rankForCure,
 } from '@nodo/core';
-import { reportedComplaints } from './evidence.ts';
 import type { FamilyModel } from './familyModel.ts';
 import { COMEBACK_MINUTES, candidatesOf, type Situation } from './planner.ts';
 
@@ -34,7 +32,7 @@ export function planCall(
   model: FamilyModel,
   situation: Omit<Situation, 'place' | 'plan' | 'open'>,
 ): readonly CallProposal[] {
-  const { network, trials } = model;
+  const { network, checks } = model;
   const states = drawStates(new PosteriorEngine(network, situation.evidence), situation.draws);
   const candidates = candidatesOf(model, {
     ...situation,
@@ -48,26 +46,24 @@ export function planCall(
   const places = (causes: readonly string[]): readonly number[] =>
     causes.flatMap((cause) => network.causeIndex.get(cause) ?? []);
 
-  const sewn = candidates.flatMap(({ id, minutes: cost }): readonly Attempt[] => {
-    const trial = trials.get(id);
-    return trial ? [{ id: `check ${id}`, treats: places(trial.treats), minutes: cost }] : [];
+  const treatedBy = (check: string): readonly string[] => checks.get(check)?.trialTreats ?? [];
+  const sewn = candidates.flatMap(({ id, minutes: cost }): readonly Remedy[] => {
+    const treats = places(treatedBy(id));
+    return treats.length > 0 ? [{ id: `check ${id}`, treats, minutes: cost }] : [];
   });
   const advised = [...model.causes.values()]
     .filter(({ byPhone }) => byPhone)
     .map(
-      ({ id, fixMinutes }): Attempt => ({
+      ({ id, fixMinutes }): Remedy => ({
         id: `cause ${id}`,
         treats: places([id]),
         minutes: minutes(fixMinutes + SPOKEN_MINUTES + SEWN_MINUTES),
       }),
     );
   const looks = candidates
-    .filter(({ id }) => !trials.has(id))
+    .filter(({ id }) => treatedBy(id).length === 0)
     .map((candidate) => ({ ...candidate, id: `check ${candidate.id}` }));
-  const ranked = rankForCure(network, states, [...sewn, ...advised], looks, {
-    quiet: quietOf(network, reportedComplaints(model, situation.evidence.readings)),
-    worth: CURE_MINUTES,
-  });
+  const ranked = rankForCure(network, states, [...sewn, ...advised], looks, CURE_MINUTES);
   return ranked.map((proposal): CallProposal => {
     const [kind, id = ''] = proposal.id.split(' ');
     return kind === 'check'

@@ -4,7 +4,6 @@ import {
   type DutyRule,
   type Network,
   type Requirement,
-  type TrialQuestion,
 } from '@nodo/core';
 import type { Finding, Knowledge } from '../compile/compile.ts';
 import {
@@ -17,11 +16,27 @@ import {
   STRENGTHS,
   type StrengthWord,
 } from '../schema/schema.ts';
-import { parseRequirement } from '../schema/tokens.ts';
+import { parseCheckCondition, parseRequirement } from '../schema/tokens.ts';
 
 /** A check as one family knows it: only the findings that this machine can show. */
-export interface FamilyCheck extends Omit<CheckSource, 'findings' | 'accessFrontLoading'> {
+export interface FamilyCheck
+  extends Omit<
+    CheckSource,
+    'findings' | 'accessFrontLoading' | 'notWhile' | 'notWhileFrontLoading'
+  > {
   readonly findings: readonly Finding[];
+  /** States of this machine in which a part that it asks about is off. */
+  readonly notWhile: readonly string[];
+}
+
+/** How a check sews, and what it watches. */
+export interface SewingCheck {
+  /** By finding, the symptom that it observes, or `reported` for any of those. */
+  readonly observes: ReadonlyMap<string, string>;
+  /** Its one finding is "the fault is gone". */
+  readonly isTrial: boolean;
+  /** Causes that are not in play in it. */
+  readonly exchanged: ReadonlySet<string>;
 }
 
 /** What the tables say about one family of machines. */
@@ -32,12 +47,13 @@ export interface FamilyModel {
   readonly checks: ReadonlyMap<string, FamilyCheck>;
   readonly findings: ReadonlyMap<string, Finding>;
   readonly actions: ReadonlyMap<string, ActionSource>;
-  /** Trials by check; what they are compared with comes from the ticket. */
-  readonly trials: ReadonlyMap<string, Omit<TrialQuestion, 'complaints'>>;
+  /** What is seen while sewing, by check. */
+  readonly sewing: ReadonlyMap<string, SewingCheck>;
   readonly access: readonly (AccessState & {
     readonly title: string;
     readonly means: string;
     readonly safety: string;
+    readonly firstLooks: readonly string[];
   })[];
   readonly duties: ReadonlyMap<string, DutySource>;
   /** Debts under this plan; duties that only gate a step are not among them. */
@@ -63,36 +79,32 @@ export function familyModel(
   const has = (item: { readonly applies?: string }): boolean => appliesTo(family, item.applies);
 
   const causes = new Map([...knowledge.causes].filter(([, cause]) => has(cause)));
-  const checks = new Map<string, FamilyCheck>();
-  for (const check of knowledge.checks.values()) {
-    if (!has(check)) continue;
-    const familyCheck = checkFor(family, knowledge, check);
-    if (familyCheck.findings.length > 0) checks.set(check.id, familyCheck);
-  }
+  const own = [...knowledge.checks.values()]
+    .filter(has)
+    .map((check) => checkFor(family, knowledge, check))
+    .filter(({ findings: shown }) => shown.length > 0);
+  const ids = new Set(own.map(({ id }) => id));
+  const checks = new Map<string, FamilyCheck>(
+    own.map((check) => [check.id, { ...check, requires: conditionsOf(check, knowledge, ids) }]),
+  );
   const findings = new Map(
     [...checks.values()].flatMap((check) => check.findings.map((finding) => [finding.id, finding])),
   );
-  const trials = new Map(
-    [...checks.values()].flatMap(({ id, trialTreats, findings: [finding] }) =>
-      trialTreats && finding
-        ? [
-            [
-              id,
-              {
-                finding: finding.id,
-                leak: finding.leak,
-                treats: trialTreats.filter((cause) => causes.has(cause)),
-              },
-            ],
-          ]
-        : [],
-    ),
-  );
   // An action without anything to treat here (a knife on a machine without one) is not offered.
-  const actions = new Map(
-    [...knowledge.actions].filter(
-      ([, { treats }]) => treats.length === 0 || treats.some((cause) => causes.has(cause)),
-    ),
+  const actions = new Map<string, ActionSource>(
+    [...knowledge.actions].flatMap(([id, action]) => {
+      const treats = action.treats.filter((cause) => causes.has(cause));
+      return action.treats.length === 0 || treats.length > 0
+        ? [[id, { ...action, treats }] as const]
+        : [];
+    }),
+  );
+
+  const sewing = new Map(
+    [...checks.values()].flatMap((check) => {
+      const sewn = sewingOf(check, actions, causes);
+      return sewn ? [[check.id, sewn] as const] : [];
+    }),
   );
 
   return {
@@ -101,12 +113,12 @@ export function familyModel(
     checks,
     findings,
     actions,
-    trials,
+    sewing,
     duties: knowledge.duties,
-    network: networkOf(causes, findings, trials),
+    network: networkOf(causes, findings, sewing),
     access: knowledge.access
       .filter(has)
-      .map(({ id, title, from, openMinutes, closeMinutes, means, safety }) => ({
+      .map(({ id, title, from, openMinutes, closeMinutes, means, safety, firstLooks = [] }) => ({
         id,
         title,
         from,
@@ -114,6 +126,7 @@ export function familyModel(
         closeMinutes,
         means,
         safety,
+        firstLooks: firstLooks.filter((check) => checks.has(check)),
       })),
     dutyRules: (plan) =>
       [...knowledge.duties.values()].flatMap((duty) => {
@@ -124,10 +137,13 @@ export function familyModel(
 }
 
 function checkFor(family: Family, knowledge: Knowledge, check: CheckSource): FamilyCheck {
-  const { accessFrontLoading, findings, ...rest } = check;
+  const { accessFrontLoading, findings, notWhile, notWhileFrontLoading, ...rest } = check;
   const frontLoading = family.traits.includes('front-loading');
+  const off = frontLoading ? (notWhileFrontLoading ?? notWhile) : notWhile;
+  const states = knowledge.access.filter(({ applies }) => appliesTo(family, applies));
   return {
     ...rest,
+    notWhile: off === 'open' ? states.map(({ id }) => id) : (off ?? []),
     access: frontLoading && accessFrontLoading !== undefined ? accessFrontLoading : check.access,
     findings: findings
       .filter(({ applies }) => appliesTo(family, applies))
@@ -139,24 +155,73 @@ function checkFor(family: Family, knowledge: Knowledge, check: CheckSource): Fam
   };
 }
 
-/** Causes and findings as a network; a trial stands outside of it. */
+/** What must have been looked at before a check: by its own conditions, and by the gates of duties. */
+function conditionsOf(
+  { id, requires = [] }: FamilyCheck,
+  { duties }: Knowledge,
+  known: ReadonlySet<string>,
+): readonly string[] {
+  const gates = [...duties.values()]
+    .filter(({ raisedBy }) => raisedBy.some((token) => token === `check:${id}`))
+    .flatMap(({ gate = [] }) => gate)
+    .flatMap((text) => {
+      const requirement = parseRequirement(text);
+      return requirement?.kind === 'check'
+        ? [requirement.normal ? `${requirement.id}=normal` : requirement.id]
+        : [];
+    });
+  return [...new Set([...requires, ...gates])].filter((text) =>
+    known.has(parseCheckCondition(text).id),
+  );
+}
+
+/** Undefined for a check that watches no symptom. */
+function sewingOf(
+  { findings, trialTreats, sewnAsAfter = [] }: FamilyCheck,
+  actions: ReadonlyMap<string, ActionSource>,
+  causes: ReadonlyMap<string, CauseSource>,
+): SewingCheck | undefined {
+  const observes = new Map(
+    findings.flatMap(({ id, observes: symptom }) => {
+      const watched = trialTreats ? 'reported' : symptom;
+      return watched === undefined ? [] : [[id, watched] as const];
+    }),
+  );
+  if (observes.size === 0) return undefined;
+  return {
+    observes,
+    isTrial: trialTreats !== undefined,
+    exchanged: new Set([
+      ...(trialTreats ?? []).filter((cause) => causes.has(cause)),
+      ...sewnAsAfter.flatMap((action) => actions.get(action)?.treats ?? []),
+    ]),
+  };
+}
+
+/** Causes and findings as a network. What observes a symptom while sewing is no finding of its own. */
 export function networkOf(
   causes: ReadonlyMap<string, CauseSource>,
   findings: ReadonlyMap<string, Finding>,
-  trials: FamilyModel['trials'],
+  sewing: FamilyModel['sewing'],
 ): Network {
-  const looked = [...findings.values()].filter(({ check }) => !trials.has(check));
-  const known = new Set(looked.map(({ id }) => id));
+  const known = [...findings.values()].filter(
+    ({ id, check }) => !sewing.get(check)?.observes.has(id),
+  );
+  const ids = new Set(known.map(({ id }) => id));
   const links = [...causes.values()].flatMap((cause) =>
     (Object.keys(cause.shows) as StrengthWord[]).flatMap((word) =>
       (cause.shows[word] ?? [])
-        .filter((finding) => known.has(finding))
+        .filter((finding) => ids.has(finding))
         .map((finding) => ({ cause: cause.id, finding, strength: STRENGTHS[word] })),
     ),
   );
   return buildNetwork(
     [...causes.values()].map(({ id, perMille }) => ({ id, prior: perMille / 1000 })),
-    looked.map(({ id, leak }) => ({ id, leak })),
+    known.map(({ id, leak, symptom }) =>
+      symptom
+        ? { id, leak: 1 - (1 - leak) / (1 - symptom.unknown), unknownFault: symptom.unknown }
+        : { id, leak },
+    ),
     links,
   );
 }

@@ -60,7 +60,7 @@ export function withOwnCauses(model: FamilyModel, found: readonly OwnCause[]): F
       ...model.actions,
       ...own.map((cause) => [ownRepair(cause.id), repairOf(cause)] as const),
     ]),
-    network: networkOf(causes, findings, model.trials),
+    network: networkOf(causes, findings, model.sewing),
   };
 }
 
@@ -98,6 +98,7 @@ function lookAt({ id, name }: OwnCause): FamilyCheck {
     title: name,
     minutes: MINUTES,
     access: 'closed',
+    notWhile: [],
     where: 'bench',
     place: 'talk',
     how: 'Look again where it was found.',

@@ -1,4 +1,5 @@
 import type { CheckId, FindingId } from '../ids.ts';
+import type { CheckSource, Place } from '../schema/schema.ts';
 
 /** A check as it goes over the phone. Common practice, no source. */
 export interface PhoneWords {
@@ -26,6 +27,14 @@ export const PHONE_WORDS: Readonly<Partial<Record<string, PhoneWords>>> = {
   'thread-identity': {
     say: 'Read me what stands on the spool. Twist a little of the thread between your fingers: does it stay twisted? Is it furry, thick and thin, or old?',
     listen: 'Thick, craft or quilting thread; no label; silky thread; “it was my grandmother’s”.',
+  },
+  'thread-slub-feel': {
+    say: 'Draw a metre of the top thread between finger and thumb. Do you feel knots or thick places?',
+    listen: 'Knots, slubs, “it goes thick and thin”.',
+  },
+  'presser-lever': {
+    say: 'Look at the lever behind the needle: is the presser foot down?',
+    listen: '“Oh, it is up.”',
   },
   'thread-pair': {
     say: 'Is the thread in the bobbin the same kind and thickness as the one on top?',
@@ -155,8 +164,27 @@ export const PHONE_WORDS: Readonly<Partial<Record<string, PhoneWords>>> = {
   },
 } satisfies Partial<Record<CheckId, PhoneWords>>;
 
+/** Where fingers come near needle or bobbin: the plug is out first. */
+const NEAR_NEEDLE: ReadonlySet<Place> = new Set([
+  'needle-clamp',
+  'needle',
+  'bobbin',
+  'case',
+  'hook',
+  'foot',
+  'plate',
+  'feed',
+  'discs',
+]);
+
+/** By telephone the customer pulls the plug before this; never for what is sewn. */
+export function isUnpluggedFirst({ needs, place }: Pick<CheckSource, 'needs' | 'place'>): boolean {
+  return needs === 'turns' || (needs !== 'sews' && NEAR_NEEDLE.has(place));
+}
+
 /** Found on the phone, the machine is not touched any further. Ours, no source. */
 export const STOP_ON: ReadonlySet<string> = new Set<FindingId>([
+  'smoke-tingle',
   'hums',
   'wheel-locked',
   'dead-on-proven-socket',

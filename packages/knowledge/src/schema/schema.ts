@@ -1,3 +1,4 @@
+import type { HowOften } from '@nodo/core';
 import type { MechanismProvenance } from './provenance.ts';
 
 /** How surely a cause, when present, shows a finding by itself. */
@@ -12,7 +13,7 @@ export const STRENGTHS = {
 export type StrengthWord = keyof typeof STRENGTHS;
 
 export type Side = 'set-up' | 'material' | 'technique' | 'wear' | 'fault' | 'damage' | 'adjustment';
-export type Hazard = 'needle' | 'blade' | 'electric' | 'light';
+export type Hazard = 'needle' | 'unplug' | 'eyes' | 'blade' | 'electric' | 'light';
 /** A ladder: what can be done on the phone can be done anywhere. */
 export type Where = 'phone' | 'counter' | 'bench';
 /** What the machine must be like while looking. */
@@ -62,8 +63,22 @@ export interface CauseSource<I extends Ids = Ids> {
   readonly byPhone: boolean;
   /** Trait a family must have; without one every family can have the cause. */
   readonly applies?: string;
+  /** It shows little on a scrap (the work decides), or not at all in other hands. */
+  readonly shownBy?: 'work' | 'hands';
   /** Finding ids by how surely the cause shows them. */
   readonly shows: Readonly<Partial<Record<StrengthWord, readonly I['finding'][]>>>;
+}
+
+/** What the tables say of a symptom; its `leak` is the chance that no cause of the tables shows it. */
+export interface Symptom {
+  /** Chance of a fault that no table names; the rest of the leak will not return. */
+  readonly unknown: number;
+  /** How often it shows, unless the customer says otherwise; `seam` when left out. */
+  readonly often?: HowOften;
+  /** It shows when something is tried (starts, runs, trims), not by the minute. */
+  readonly counts?: 'tries';
+  /** The machine cannot be sewn with it. */
+  readonly stops?: true;
 }
 
 export interface FindingSource<I extends Ids = Ids> {
@@ -73,11 +88,10 @@ export interface FindingSource<I extends Ids = Ids> {
   /** The finding *is* this cause: no other cause may link to it. */
   readonly defines?: I['cause'];
   readonly applies?: string;
-  /**
-   * What a complaint means for sewing a scrap: it shows too seldom there to be tested, or
-   * the machine cannot sew at all. Without it, a scrap shows it.
-   */
-  readonly inScrap?: 'seldom' | 'cannot-sew';
+  /** It is a symptom: what the machine does when it runs. */
+  readonly symptom?: Symptom;
+  /** Seen while sewing: this symptom under another name, or any of those that were reported. */
+  readonly observes?: I['finding'] | 'reported';
 }
 
 /** Done before, or done and shown nothing, or done and shown something. */
@@ -89,6 +103,9 @@ export interface CheckSource<I extends Ids = Ids> {
   readonly minutes: number;
   readonly access: string;
   readonly accessFrontLoading?: string;
+  /** States in which a part that it asks about is off; `open` when all must be on. */
+  readonly notWhile?: readonly string[] | 'open';
+  readonly notWhileFrontLoading?: readonly string[];
   readonly where: Where;
   readonly place: Place;
   readonly applies?: string;
@@ -106,6 +123,8 @@ export interface CheckSource<I extends Ids = Ids> {
    * the customer reported.
    */
   readonly trialTreats?: readonly I['cause'][];
+  /** Sewn as if these had been done: what they treat is not in play. */
+  readonly sewnAsAfter?: readonly I['action'][];
   /** Place in the full sweep. */
   readonly sweep?: number;
   /** Its findings exclude each other: one answer settles the check. */
@@ -119,6 +138,10 @@ export interface ActionSource<I extends Ids = Ids> {
   readonly treats: readonly I['cause'][];
   readonly repair: boolean;
   readonly minutes: number;
+  /** Never on suspicion: what it puts right must have been found first. */
+  readonly afterFinding?: true;
+  /** The state that it ends: the part is on again. */
+  readonly putsBack?: string;
   /** What must be at hand for it: parts and supplies, in words. */
   readonly parts?: readonly string[];
   readonly hazard?: Hazard;
@@ -159,6 +182,8 @@ export interface AccessSource {
   readonly closeMinutes: number;
   readonly means: string;
   readonly safety: string;
+  /** Checks that look how the parts sit, before they come out. */
+  readonly firstLooks?: readonly string[];
 }
 
 /** What raises a duty: a step, what it showed, or what it opened. */
@@ -168,7 +193,11 @@ export type Raiser<I extends Ids = Ids> =
   | `action:${I['action']}`
   | `cause:${I['cause']}`
   | `access:${string}`
+  | `closed:${string}`
   | 'repair:*';
+
+/** A step that a duty holds up: checks by what they need of the machine, or by name. */
+export type HeldStep<I extends Ids = Ids> = 'sews:*' | 'turns:*' | `check:${I['check']}`;
 
 type Requirement<I extends Ids> =
   | `check:${I['check']}`
@@ -186,6 +215,8 @@ export interface DutySource<I extends Ids = Ids> {
   readonly raisedBy: readonly Raiser<I>[];
   /** Raised only while the ticket follows this plan. */
   readonly underPlan?: PlanPolicy;
+  /** Not before it is cleared. */
+  readonly before?: readonly HeldStep<I>[];
   /** Must hold before the raising step. */
   readonly gate?: readonly Requirement<I>[];
   readonly clearedAll?: readonly Requirement<I>[];

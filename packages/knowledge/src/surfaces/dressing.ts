@@ -33,6 +33,16 @@ export function verdictOnPart(kinds: readonly MarkKind[]): 'leave' | 'dress' | '
 export const DRESSING_TOOLS = ['hand', 'rotary'] as const;
 export type DressingTool = (typeof DRESSING_TOOLS)[number];
 
+/** A rotary tool runs on metal only: plastic melts and its shape is gone. Common practice. */
+export function dressingToolsFor(
+  part: StruckPart,
+  isPlasticCase: boolean,
+): readonly DressingTool[] {
+  return part === 'case' && isPlasticCase
+    ? DRESSING_TOOLS.filter((tool) => tool !== 'rotary')
+    : DRESSING_TOOLS;
+}
+
 /** One step of dressing; its words are found by its id. */
 export interface DressingStep {
   readonly id: 'file' | 'point' | 'abrasive' | 'polish' | 'wipe';

@@ -11,13 +11,22 @@ export const ACCESS = [
     safety: 'Hands clear of the needle while it can move',
   },
   {
-    id: 'foot-off',
-    title: 'Needle and presser foot off',
+    id: 'needle-out',
+    title: 'Needle out',
     from: 'closed',
-    openMinutes: 0.7,
-    closeMinutes: 1,
+    openMinutes: 0.3,
+    closeMinutes: 0.4,
+    means: 'Loosen the clamp, draw the needle out; back in, up to its stop, its seat looked at',
+    safety: 'Power off and unplugged',
+  },
+  {
+    id: 'foot-off',
+    title: 'Presser foot off',
+    from: 'needle-out',
+    openMinutes: 0.4,
+    closeMinutes: 0.6,
     means:
-      'Needle out first, then the foot (or its assembly: on some heads one short screw holds both, slacken it only until the needle slides)',
+      'The needle out first, then the foot (or its assembly: on some heads one short screw holds both, slacken it only until the needle slides)',
     safety: 'Power off and unplugged',
   },
   {
@@ -48,6 +57,7 @@ export const ACCESS = [
     closeMinutes: 1,
     means: 'Lift the case out past the feed teeth',
     safety: 'Power off and unplugged',
+    firstLooks: ['case-seat'],
   },
   {
     id: 'case-out',
@@ -58,5 +68,6 @@ export const ACCESS = [
     closeMinutes: 0.6,
     means: 'Latch the case out; ring down, hook out',
     safety: 'Power off and unplugged',
+    firstLooks: ['case-seat', 'hook-seat'],
   },
 ] as const satisfies readonly AccessSource[];

@@ -1,0 +1,188 @@
+import { type CauseBelief, RISK_LIMIT } from '@nodo/core';
+import type { ActionSource, PlanPolicy } from '../schema/schema.ts';
+import { parseCheckCondition } from '../schema/tokens.ts';
+import { type FamilyEvidence, isInProof } from './evidence.ts';
+import { decisiveChecks, type FamilyCheck, type FamilyModel } from './familyModel.ts';
+import { firstOnTheWay, type MachineNow } from './machineNow.ts';
+import {
+  isWorthItFirst,
+  type Planned,
+  type PlannedAction,
+  SEARCH_ON,
+  SURE_ENOUGH,
+} from './planner.ts';
+
+/** What the planner would do. */
+export type Move =
+  | {
+      readonly kind: 'check';
+      readonly check: string;
+      /** It saves more minutes than it costs, or the sweep has come to it. */
+      readonly because: 'worth' | 'sweep';
+    }
+  /** Put this right; the cause is the likeliest to blame of those that the action treats. */
+  | { readonly kind: 'action'; readonly action: string; readonly cause: string }
+  /** Everything named was put right and it still shows: search on for what no table names. */
+  | { readonly kind: 'search-on' }
+  /** Nothing more to look for: what is owed is next, the proof among it. */
+  | { readonly kind: 'settle' };
+
+/** What is known for choosing a move. */
+export interface Progress extends MachineNow {
+  readonly plan: PlanPolicy;
+  readonly evidence: FamilyEvidence;
+  readonly beliefs: readonly CauseBelief[];
+  readonly risk: number;
+  /** Put off by whoever works there. */
+  readonly isPutOff: (what: { readonly check: string } | { readonly cause: string }) => boolean;
+  /** Causes that were seen and neither treated nor set aside since. */
+  readonly seen: ReadonlySet<string>;
+  /** Actions and checks that a gate does not let through now. */
+  readonly barred?: (step: string) => boolean;
+}
+
+/**
+ * What comes next by the plan alone. A fault that is nearly sure is put right; then the look or trial that
+ * saves most per minute; else the first action of the order. After a repair: what is worth looking at
+ * while the machine is open, and an action so short that it shares the proof; then the proof.
+ */
+export function nextMove(model: FamilyModel, planned: Planned, progress: Progress): Move {
+  const move = moveOf(model, planned, progress);
+  const check = move.kind === 'check' ? model.checks.get(move.check) : undefined;
+  // The sweep has its own order.
+  if (move.kind !== 'check' || move.because === 'sweep' || !check) return move;
+  const first = firstOnTheWay(model, check, progress).id;
+  const isOffered = planned.checks.some((offered) => offered.check === first);
+  return isOffered && !progress.isPutOff({ check: first }) ? { ...move, check: first } : move;
+}
+
+function moveOf(model: FamilyModel, planned: Planned, progress: Progress): Move {
+  const { plan, evidence, risk, isPutOff, barred } = progress;
+  const inProof = isInProof(model, evidence);
+  const offered = planned.checks.filter(({ check }) => !isPutOff({ check }));
+  const [sweep] = offered;
+  if (plan === 'full-sweep' && sweep && !inProof) {
+    return { kind: 'check', check: sweep.check, because: 'sweep' };
+  }
+  const sure = sureCause(progress);
+  const remedy = sure && remedyFor(model, sure, barred);
+  if (sure && remedy) return { kind: 'action', action: remedy, cause: sure };
+  if (risk <= RISK_LIMIT) return { kind: 'settle' };
+  const best = plan === 'full-sweep' ? undefined : offered.find(isWorthItFirst);
+  if (inProof) return inProofMove(model, planned, progress);
+  if (best) return { kind: 'check', check: best.check, because: 'worth' };
+  return firstAction(model, planned, progress)?.move ?? { kind: 'settle' };
+}
+
+/**
+ * A repair waits for its proof. Before the machine is closed and sewn: what is nearly free while it is
+ * open, and an action so short that it shares the proof.
+ */
+function inProofMove(model: FamilyModel, planned: Planned, progress: Progress): Move {
+  const { plan, risk, isPutOff } = progress;
+  const [look] = planned.whileOpen.filter((check) => !isPutOff({ check }));
+  if (look !== undefined && plan === 'per-minute') {
+    return { kind: 'check', check: look, because: 'worth' };
+  }
+  const first = firstAction(model, planned, progress);
+  return first?.move.kind === 'action' && sharesProof(planned, first.planned, risk, plan)
+    ? first.move
+    : { kind: 'settle' };
+}
+
+/** The cause to put right without looking further: seen, or nearly sure; to blame before not. */
+function sureCause({ beliefs, isPutOff, seen }: Progress): string | undefined {
+  return beliefs
+    .filter(({ cause, is }) => is >= SURE_ENOUGH || (seen.has(cause) && is >= SEEN_COUNTS))
+    .filter(({ cause }) => !isPutOff({ cause }))
+    .toSorted((a, b) => b.blame - a.blame)[0]?.cause;
+}
+
+/** A fault that was seen counts as there, unless much speaks against it. Ours, no source. */
+const SEEN_COUNTS = 0.5;
+
+/** The shortest action that treats a cause; undefined when a gate bars them all, or none is known. */
+function remedyFor(
+  model: FamilyModel,
+  cause: string,
+  barred: Progress['barred'],
+): string | undefined {
+  return [...model.actions.values()]
+    .filter(({ id, treats }) => treats.includes(cause) && !barred?.(`action:${id}`))
+    .toSorted((a, b) => a.minutes - b.minutes)[0]?.id;
+}
+
+interface FirstAction {
+  readonly planned: PlannedAction;
+  readonly move: Move;
+}
+
+/**
+ * The first action of the order that may be taken now. One that is never done on suspicion has its look
+ * proposed in its place, and is passed over once that look found nothing.
+ */
+function firstAction(
+  model: FamilyModel,
+  { actions, checks }: Pick<Planned, 'actions' | 'checks'>,
+  { beliefs, isPutOff, seen }: Progress,
+): FirstAction | undefined {
+  const offered = new Set(checks.map(({ check }) => check).filter((check) => !isPutOff({ check })));
+  const looks = decisiveChecks(model);
+  for (const planned of actions) {
+    if (planned.action === SEARCH_ON) return { planned, move: { kind: 'search-on' } };
+    const action = model.actions.get(planned.action);
+    const causes = beliefs
+      .filter(({ cause }) => action?.treats.includes(cause) && !isPutOff({ cause }))
+      .toSorted((a, b) => b.blame - a.blame);
+    const found = action?.afterFinding
+      ? causes.find(({ cause, is }) => seen.has(cause) || is >= SURE_ENOUGH)
+      : causes[0];
+    const look = found && lookInstead(action, found.cause, looks);
+    if (look !== undefined && offered.has(look)) {
+      return { planned, move: { kind: 'check', check: look, because: 'worth' } };
+    }
+    if (found) {
+      return { planned, move: { kind: 'action', action: planned.action, cause: found.cause } };
+    }
+    for (const { cause } of causes) {
+      const look = lookBefore(model, looks.get(cause), offered);
+      if (look) return { planned, move: { kind: 'check', check: look, because: 'worth' } };
+    }
+  }
+  return undefined;
+}
+
+/** Where looking takes no longer than doing, and does it for one cause alone, it is looked at. */
+function lookInstead(
+  action: ActionSource | undefined,
+  cause: string,
+  looks: ReadonlyMap<string, FamilyCheck>,
+): string | undefined {
+  const look = looks.get(cause);
+  const isOne = action?.treats.length === 1;
+  return look && isOne && look.minutes <= action.minutes ? look.id : undefined;
+}
+
+/** The check itself, or what must be looked at before it; undefined when neither is to be done. */
+function lookBefore(
+  model: FamilyModel,
+  check: FamilyCheck | undefined,
+  offered: ReadonlySet<string>,
+): string | undefined {
+  if (!check) return undefined;
+  if (offered.has(check.id)) return check.id;
+  return (check.requires ?? [])
+    .map((condition) => parseCheckCondition(condition).id)
+    .filter((id) => model.checks.has(id))
+    .find((id) => offered.has(id));
+}
+
+/** Done before the proof it costs its minutes in any case; after it, only if the symptom shows. */
+function sharesProof(
+  { proofMinutes }: Planned,
+  { minutes: cost }: PlannedAction,
+  risk: number,
+  plan: PlanPolicy,
+): boolean {
+  return plan !== 'one-at-a-time' && cost < risk * (cost + proofMinutes);
+}

@@ -1,0 +1,289 @@
+import {
+  comebackRisk,
+  type HowOften,
+  MOST_PROOF_MINUTES,
+  type Network,
+  posterior,
+  seeded,
+  visibilityOf,
+} from '@nodo/core';
+import {
+  barredBy,
+  beginStory,
+  checkMinutes,
+  checkStanding,
+  dutiesOfStory,
+  evidenceOf,
+  type FamilyModel,
+  gatesOfStory,
+  nextBeforePower,
+  nextDuty,
+  nextMove,
+  type PlanPolicy,
+  planNext,
+  SEARCH_ON,
+  SEWN_AS_FOUND,
+  type Story,
+  type StoryStep,
+  seenCauses,
+  symptomDebts,
+  tellStep,
+  withinReach,
+} from '../src/index.ts';
+import { factorsOf, sewnAmount } from '../src/model/evidence.ts';
+
+/** What is really wrong with a machine. */
+export interface Truth {
+  readonly causes: readonly string[];
+  /** Active triggers, as `cause symptom`. */
+  readonly active: ReadonlySet<string>;
+  readonly often: Readonly<Record<string, HowOften>>;
+  /** Where looks are drawn from; the model's own network when left out. */
+  readonly network?: Network;
+}
+
+export interface Walk {
+  readonly story: Story;
+  readonly steps: readonly { readonly id: string; readonly minutes: number }[];
+  readonly minutes: number;
+  readonly risk: number;
+  /** Every reported symptom was sewn away or not brought out. */
+  readonly isSettled: boolean;
+  readonly isCured: boolean;
+}
+
+interface Options {
+  readonly told: ReadonlyMap<string, boolean>;
+  readonly plan?: PlanPolicy;
+  readonly seed?: number;
+  readonly mostMinutes?: number;
+  /** Ends when every symptom is settled, whatever else is owed. */
+  readonly toTheProof?: boolean;
+  /** Stops as soon as this holds. */
+  readonly until?: (story: Story, truth: Truth) => boolean;
+  readonly draws?: number;
+}
+
+/** The cause was seen for what it is, or something treated it. */
+export function foundOrTreated(...causes: readonly string[]): NonNullable<Options['until']> {
+  return ({ model, answers, treatments }) =>
+    causes.every(
+      (cause) =>
+        treatments.some((treatment) => treatment.causes.includes(cause)) ||
+        answers.some(
+          ({ finding, present }) => present && model.findings.get(finding)?.defines === cause,
+        ),
+    );
+}
+
+/** Walks a machine through the bench by what the planner proposes, answered by the truth. */
+export function walk(model: FamilyModel, truth: Truth, options: Options): Walk {
+  const { told, plan = 'per-minute', seed = 1, mostMinutes = 120, until, draws } = options;
+  const draw = seeded(seed);
+  const answersKept = new Map<string, boolean>();
+  let present = new Set(truth.causes);
+  let story = tellStep(beginStory(model), { kind: 'found', findings: told });
+  const steps: { id: string; minutes: number }[] = [];
+  let minutes = 0;
+  let risk = 1;
+  let isSettled = false;
+
+  /** Minutes until it shows; undefined when it does not in so many. */
+  const showsAfter = (
+    symptom: string,
+    length: number,
+    factors: Readonly<Record<string, number>>,
+  ): number | undefined => {
+    const often = truth.often[symptom] ?? 'seam';
+    const short = 0.01;
+    const perMinute = -Math.log1p(-visibilityOf(sewnAmount(model, symptom, short), often)) / short;
+    const times = [...present]
+      .filter((cause) => truth.active.has(`${cause} ${symptom}`))
+      .map((cause) => -Math.log(1 - draw()) / (perMinute * (factors[cause] ?? 1)));
+    const first = Math.min(...times);
+    return first <= length ? first : undefined;
+  };
+  const look = (check: string): ReadonlyMap<string, boolean> => {
+    const own = model.checks.get(check);
+    const sewn = model.sewing.get(check);
+    const factors = factorsOf(model, check, false);
+    const reported = [...told].flatMap(([id, yes]) =>
+      yes && model.findings.get(id)?.symptom ? [id] : [],
+    );
+    return new Map(
+      (own?.findings ?? []).map(({ id }) => {
+        const watched = sewn?.observes.get(id);
+        if (watched !== undefined) {
+          const symptoms = watched === 'reported' ? reported : [watched];
+          const shows = symptoms.some(
+            (symptom) => showsAfter(symptom, own?.minutes ?? 1, factors) !== undefined,
+          );
+          return [id, sewn?.isTrial ? !shows : shows] as const;
+        }
+        const key = `${id} ${[...present].filter((cause) => shownBy(model, id).has(cause)).join()}`;
+        const kept = answersKept.get(key) ?? drawFinding(model, truth, id, present, draw);
+        answersKept.set(key, kept);
+        return [id, kept] as const;
+      }),
+    );
+  };
+  const tell = (step: StoryStep, id: string, cost: number): void => {
+    story = tellStep(story, step);
+    steps.push({ id, minutes: cost });
+    minutes += cost;
+  };
+  const doCheck = (id: string): void => {
+    const own = model.checks.get(id);
+    const cost = own ? checkMinutes(model, story.open, own) : 0;
+    tell({ kind: 'found', findings: look(id) }, id, cost);
+  };
+  const doAction = (id: string, cost: number): void => {
+    for (const gate of gatesOfStory(story, id)) {
+      if (gate.kind === 'check') doCheck(gate.id);
+      else doAction(gate.id, model.actions.get(gate.id)?.minutes ?? 0);
+    }
+    const treats = model.actions.get(id)?.treats ?? [];
+    // What was looked at there is looked at anew.
+    for (const key of [...answersKept.keys()]) {
+      const [finding = ''] = key.split(' ');
+      if (treats.some((cause) => shownBy(model, finding).has(cause))) answersKept.delete(key);
+    }
+    for (const cause of treats) {
+      if (present.has(cause) && draw() < 0.95)
+        present = new Set([...present].filter((c) => c !== cause));
+    }
+    tell({ kind: 'did', action: id }, `do ${id}`, cost);
+  };
+
+  for (let turn = 0; turn < 200 && minutes < mostMinutes; turn += 1) {
+    if (until?.(story, truth)) break;
+    const evidence = evidenceOf(
+      model,
+      withinReach(story.answers, model).kept,
+      story.treatments,
+      truth.often,
+    );
+    const { beliefs } = posterior(model.network, evidence);
+    risk = comebackRisk(model.network, evidence);
+    const duties = dutiesOfStory(story, plan);
+    const barred = barredBy(model, duties);
+    const planned = planNext(model, {
+      evidence,
+      open: story.open,
+      place: 'bench',
+      plan,
+      standing: (check) => checkStanding(story, check),
+      untold: new Set(),
+      barred,
+      ...(draws === undefined ? {} : { draws }),
+    });
+    const cost = (action: string): number =>
+      planned.actions.find((one) => one.action === action)?.minutes ??
+      model.actions.get(action)?.minutes ??
+      0;
+    const isPutOff = (check: string): boolean => {
+      const { done, normal } = checkStanding(story, check);
+      return done && !normal;
+    };
+    const now = {
+      open: story.open,
+      standing: (check: string) => checkStanding(story, check),
+    };
+    const ways = { ...now, isPutOff, barred };
+    const before = nextBeforePower(model, duties, ways);
+    if (before?.kind === 'check') {
+      doCheck(before.check);
+      continue;
+    }
+    if (before?.kind === 'action') {
+      doAction(before.actions[0] ?? '', cost(before.actions[0] ?? ''));
+      continue;
+    }
+    const move = nextMove(model, planned, {
+      ...now,
+      plan,
+      evidence,
+      beliefs,
+      risk,
+      isPutOff: () => false,
+      seen: seenCauses(story),
+      barred,
+    });
+    if (move.kind === 'check') {
+      doCheck(move.check);
+      continue;
+    }
+    if (move.kind === 'action') {
+      doAction(move.action, cost(move.action));
+      continue;
+    }
+    if (move.kind === 'search-on') {
+      // An hour of searching finds what no table names, and puts it right.
+      steps.push({ id: SEARCH_ON, minutes: 60 });
+      minutes += 60;
+      present = new Set([...present].filter((cause) => model.causes.has(cause)));
+      break;
+    }
+    const owed = symptomDebts(model, evidence, risk)
+      .filter(({ settled }) => settled === undefined)
+      .map(({ symptom }) => symptom);
+    if (owed.length > 0) {
+      const length = Math.max(1, planned.proof?.minutes ?? MOST_PROOF_MINUTES);
+      const closing =
+        checkMinutes(model, story.open, model.checks.get(SEWN_AS_FOUND) ?? fail()) - 1;
+      const times = owed.map((symptom) => showsAfter(symptom, length, {}) ?? Infinity);
+      const first = Math.min(...times);
+      // Who sees it stops.
+      const shown = first <= length ? owed.filter((_, at) => times[at] === first) : [];
+      const took = Math.max(0.1, Math.min(first, length));
+      tell(
+        { kind: 'sewn', watched: owed, shown, minutes: took },
+        `sew ${shown.length > 0 ? `${shown.join()} shows` : owed.join()}`,
+        closing + took,
+      );
+      continue;
+    }
+    const duty = options.toTheProof ? undefined : nextDuty(model, duties, ways);
+    if (duty?.kind === 'check' || duty?.kind === 'close-machine') {
+      doCheck(duty.check);
+      continue;
+    }
+    if (duty?.kind === 'action') {
+      doAction(duty.actions[0] ?? '', cost(duty.actions[0] ?? ''));
+      continue;
+    }
+    isSettled = true;
+    break;
+  }
+  const isCured = ![...present].some((cause) =>
+    [...told.keys()].some((symptom) => truth.active.has(`${cause} ${symptom}`)),
+  );
+  return { story, steps, minutes, risk, isSettled, isCured };
+}
+
+function fail(): never {
+  throw new Error('no sewing as found');
+}
+
+function shownBy({ network }: FamilyModel, finding: string): ReadonlySet<string> {
+  const index = network.findingIndex.get(finding);
+  const parents = index === undefined ? [] : (network.parents[index] ?? []);
+  return new Set(parents.flatMap(({ cause }) => network.causes[cause]?.id ?? []));
+}
+
+function drawFinding(
+  model: FamilyModel,
+  { network = model.network }: Truth,
+  id: string,
+  present: ReadonlySet<string>,
+  draw: () => number,
+): boolean {
+  const index = network.findingIndex.get(id);
+  // What the truth does not know shows just what it is the finding of.
+  if (index === undefined) return present.has(model.findings.get(id)?.defines ?? '');
+  let no = 1 - (network.findings[index]?.leak ?? 0);
+  for (const { cause, strength } of network.parents[index] ?? []) {
+    if (present.has(network.causes[cause]?.id ?? '')) no *= 1 - strength;
+  }
+  return draw() >= no;
+}
