@@ -1,5 +1,6 @@
 // What is likely and what to check next, for one machine described in a JSON file.
-//   npm run -s diagnose -- FILE.json      or - for standard input
+//   npm run -s diagnose -- FILE.json         or - for standard input
+//   npm run -s diagnose -- --tables FAMILY   the ids that a question may use
 
 import { spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';

@@ -1,22 +1,49 @@
-import { assessDuties, comebackRisk, type DutyFact, posterior } from '@nodo/core';
+import { comebackRisk, type DutyStatus, MOST_PROOF_MINUTES, posterior } from '@nodo/core';
 import {
+  barredBy,
+  checkMinutes,
+  checkStanding,
+  dutiesOfStory,
   evidenceOf,
   type FamilyModel,
+  gatesOfStory,
   isWorthIt,
+  type MachineNow,
+  type Move,
+  nextBeforePower,
+  nextDuty,
+  nextLook,
+  nextMove,
+  type Planned,
   planNext,
-  reportedComplaints,
+  SEARCH_ON,
+  SEWN_AS_FOUND,
+  type Story,
+  type SymptomDebt,
+  seenCauses,
+  symptomDebts,
   withinReach,
 } from '@nodo/knowledge';
 import type { Question } from './question.ts';
 
 /** What is printed, as it stands there. */
 export interface Answer {
-  readonly causes: readonly { readonly cause: string; readonly probability: number }[];
+  readonly causes: readonly {
+    readonly cause: string;
+    readonly probability: number;
+    readonly blame: number;
+  }[];
   readonly next: readonly {
     readonly check: string;
     readonly minutes: number;
     readonly gain: number;
   }[];
+  readonly do: {
+    readonly kind: 'check' | 'action' | 'close';
+    readonly id: string;
+    readonly minutes: number;
+  };
+  readonly proofMinutes: number | null;
   readonly duties: readonly string[];
   readonly risk: number;
   readonly milliseconds: number;
@@ -28,67 +55,109 @@ const rounded = (value: number): number => Number(value.toFixed(DIGITS));
 /** @param clock milliseconds from any beginning. */
 export function answer(question: Question, clock: () => number): Answer {
   const started = clock();
-  const { model, open, plan, place } = question;
-  const answers = [...question.findings].map(([finding, present]) => ({
-    finding,
-    epoch: 0,
-    present,
-  }));
-  const { kept } = withinReach(answers, model);
-  const evidence = evidenceOf(model, kept, []);
+  const { model, story, often, plan, place } = question;
+  const { kept } = withinReach(story.answers, model);
+  const complaints = [...model.findings.values()].filter(({ symptom }) => symptom);
+  const told = often ? Object.fromEntries(complaints.map(({ id }) => [id, often])) : {};
+  const evidence = evidenceOf(model, kept, story.treatments, told);
   const { beliefs } = posterior(model.network, evidence);
+  const risk = comebackRisk(model.network, evidence);
+  const duties = dutiesOfStory(story, plan);
+  const barred = barredBy(model, duties);
+  const now: MachineNow = {
+    open: story.open,
+    standing: (check) => checkStanding(story, check),
+  };
   const planned = planNext(model, {
     evidence,
-    open,
+    ...now,
     place,
     plan,
-    standing: (check) => standing(question, check),
     untold: new Set(),
+    barred,
   });
   const offered =
     plan === 'full-sweep' ? planned.checks : planned.checks.filter((check) => isWorthIt(check));
+  const move = nextMove(model, planned, {
+    ...now,
+    plan,
+    evidence,
+    beliefs,
+    risk,
+    isPutOff: () => false,
+    seen: seenCauses(story),
+    barred,
+  });
+  const debts = symptomDebts(model, evidence, risk);
   return {
     causes: beliefs
-      .map(({ cause, is }) => ({ cause, probability: rounded(is) }))
+      .map(({ cause, is, blame }) => ({ cause, probability: rounded(is), blame: rounded(blame) }))
       .sort((a, b) => b.probability - a.probability),
     next: offered.map(({ check, minutes, gain }) => ({
       check,
       minutes: rounded(minutes),
       gain: rounded(gain),
     })),
-    duties: assessDuties(model.dutyRules(plan), facts(question))
-      .filter(({ state }) => state === 'owed')
-      .map(({ duty }) => duty),
-    risk: rounded(comebackRisk(model.network, evidence, reportedComplaints(model, answers))),
+    do: toDo(model, story, planned, move, { duties, debts, barred, now }),
+    proofMinutes: planned.proof?.minutes ?? null,
+    duties: duties.filter(({ state }) => state === 'owed').map(({ duty }) => duty),
+    risk: rounded(risk),
     milliseconds: rounded(clock() - started),
   };
 }
 
-/** Done when every finding of the check was answered, normal when none was seen. */
-function standing({ model, findings }: Question, check: string) {
-  const asked = (model.checks.get(check)?.findings ?? []).map(({ id }) => findings.get(id));
-  const done = asked.length > 0 && asked.every((seen) => seen !== undefined);
-  return { done, normal: done && !asked.includes(true) };
-}
-
-/** Everything as if it had been found in one look. */
-function facts(question: Question): readonly DutyFact[] {
-  const { model, findings, open } = question;
-  const now = { at: 1, epoch: 0 };
-  return [
-    ...[...findings].flatMap(([id, present]): DutyFact[] =>
-      present ? [{ kind: 'finding', id, ...now }] : [],
-    ),
-    ...doneChecks(model, question).map(
-      ({ id, normal }): DutyFact => ({ kind: 'check', id, normal, ...now }),
-    ),
-    ...[...open].map((id): DutyFact => ({ kind: 'access', id, ...now })),
-  ];
-}
-
-function doneChecks(model: FamilyModel, question: Question) {
-  return [...model.checks.keys()].flatMap((id) => {
-    const { done, normal } = standing(question, id);
-    return done ? [{ id, normal }] : [];
-  });
+/** What the bench would propose: the plan's move, else what is owed, else the proof, else closing. */
+function toDo(
+  model: FamilyModel,
+  story: Story,
+  planned: Planned,
+  move: Move,
+  {
+    now,
+    ...left
+  }: {
+    readonly duties: readonly DutyStatus[];
+    readonly debts: readonly SymptomDebt[];
+    readonly barred: (step: string) => boolean;
+    readonly now: MachineNow;
+  },
+): Answer['do'] {
+  const { open } = now;
+  const check = (id: string, extra = 0): Answer['do'] => {
+    const own = model.checks.get(id);
+    const minutes = own ? checkMinutes(model, open, own) : 0;
+    return { kind: 'check', id, minutes: rounded(minutes + extra) };
+  };
+  const action = (id: string): Answer['do'] => {
+    const [gate] = gatesOfStory(story, id);
+    if (gate) return gate.kind === 'check' ? check(gate.id) : action(gate.id);
+    const minutes =
+      planned.actions.find((one) => one.action === id)?.minutes ?? model.actions.get(id)?.minutes;
+    return { kind: 'action', id, minutes: rounded(minutes ?? 0) };
+  };
+  const ways = {
+    ...now,
+    barred: left.barred,
+    isPutOff: (id: string): boolean => {
+      const { done, normal } = checkStanding(story, id);
+      return done && !normal;
+    },
+  };
+  const first = nextBeforePower(model, left.duties, ways);
+  if (first?.kind === 'check') return check(first.check);
+  if (first?.kind === 'action') return action(first.actions[0] ?? '');
+  if (move.kind === 'check') return check(move.check);
+  if (move.kind === 'action') return action(move.action);
+  if (move.kind === 'search-on') return action(SEARCH_ON);
+  const looked = nextLook(model, left.duties, ways);
+  if (looked?.kind === 'check' || looked?.kind === 'close-machine') return check(looked.check);
+  if (looked?.kind === 'action') return action(looked.actions[0] ?? '');
+  const isOwed = left.debts.some(({ settled }) => settled === undefined);
+  if (isOwed && !left.barred(`check:${SEWN_AS_FOUND}`)) {
+    return check(SEWN_AS_FOUND, Math.max(0, (planned.proof?.minutes ?? MOST_PROOF_MINUTES) - 1));
+  }
+  const duty = nextDuty(model, left.duties, ways);
+  if (duty?.kind === 'check' || duty?.kind === 'close-machine') return check(duty.check);
+  if (duty?.kind === 'action') return action(duty.actions[0] ?? '');
+  return { kind: 'close', id: duty?.duty ?? 'ticket', minutes: 0 };
 }

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { answer } from './answer.ts';
 import { QuestionFault, readQuestion } from './question.ts';
+import { tablesOf } from './tables.ts';
 
 /** The exit code for a question that cannot be answered. */
 const REFUSED = 2;
@@ -14,9 +15,15 @@ function read(file: string | undefined): string {
   }
 }
 
+function told(first: string | undefined, second: string | undefined): unknown {
+  return first === '--tables'
+    ? tablesOf(second)
+    : answer(readQuestion(read(first)), () => performance.now());
+}
+
 try {
-  const question = readQuestion(read(process.argv[2]));
-  process.stdout.write(`${JSON.stringify(answer(question, () => performance.now()))}\n`);
+  const [, , first, second] = process.argv;
+  process.stdout.write(`${JSON.stringify(told(first, second))}\n`);
 } catch (fault) {
   if (!(fault instanceof QuestionFault)) throw fault;
   process.stderr.write(`${fault.message}\n`);

@@ -1,5 +1,12 @@
 import { openingChain } from '@nodo/core';
-import { type FamilyModel, modelOf } from '@nodo/knowledge';
+import {
+  beginStory,
+  type FamilyModel,
+  modelOf,
+  type Story,
+  type StoryStep,
+  tellStep,
+} from '@nodo/knowledge';
 import { printParseErrorCode, visit } from 'jsonc-parser';
 import * as z from 'zod/mini';
 
@@ -11,9 +18,25 @@ export class QuestionFault extends Error {
   }
 }
 
+/** The story's key on the command line; not a promise's. */
+const THEN = 'then';
+const FINDINGS = z.record(z.string(), z.boolean());
+const OFTEN = z.enum(['always', 'seam', 'now-and-then', 'hours']);
+const STEP = z.union([
+  z.strictObject({ findings: FINDINGS }),
+  z.strictObject({ did: z.string() }),
+  z.strictObject({
+    sewn: z.string(),
+    seen: z.boolean(),
+    minutes: z.number().check(z.positive(), z.maximum(1440)),
+  }),
+]);
+
 const SHAPE = z.strictObject({
   machine: z.strictObject({ family: z.string() }),
-  findings: z._default(z.record(z.string(), z.boolean()), {}),
+  findings: z._default(FINDINGS, {}),
+  often: z.optional(OFTEN),
+  [THEN]: z._default(z.array(STEP), []),
   access: z._default(z.union([z.string(), z.array(z.string())]), 'closed'),
   plan: z._default(z.enum(['per-minute', 'one-at-a-time', 'full-sweep']), 'per-minute'),
   place: z._default(z.enum(['phone', 'counter', 'bench']), 'bench'),
@@ -21,9 +44,10 @@ const SHAPE = z.strictObject({
 
 export interface Question {
   readonly model: FamilyModel;
-  readonly findings: ReadonlyMap<string, boolean>;
-  /** Everything that stands open. */
-  readonly open: ReadonlySet<string>;
+  /** What was told first, and then step by step. */
+  readonly story: Story;
+  /** How often reported symptoms show; undefined when not said. */
+  readonly often: z.infer<typeof OFTEN> | undefined;
   readonly plan: z.infer<typeof SHAPE>['plan'];
   readonly place: z.infer<typeof SHAPE>['place'];
 }
@@ -37,21 +61,43 @@ export function readQuestion(text: string): Question {
     const field = [...(issue?.path ?? []), ...unknown].join('.');
     throw new QuestionFault(field || 'file', issue?.message ?? 'not understood');
   }
-  const { machine, findings, access, plan, place } = shaped.data;
+  const { machine, findings, access, plan, place, often } = shaped.data;
   const model = modelOf(machine.family);
   if (!model) throw new QuestionFault('machine.family', `no family "${machine.family}"`);
+  const steps = [
+    findingsStep(model, findings, 'findings'),
+    ...shaped.data[THEN].map((step, index) => storyStep(model, step, `${THEN}.${index}`)),
+  ];
+  const story = steps.reduce(tellStep, beginStory(model, openStates(model, access)));
+  return { model, story, often, plan, place };
+}
+
+function storyStep(model: FamilyModel, step: z.infer<typeof STEP>, field: string): StoryStep {
+  if ('findings' in step) return findingsStep(model, step.findings, `${field}.findings`);
+  if ('did' in step) {
+    if (!model.actions.has(step.did)) {
+      throw new QuestionFault(`${field}.did`, `a ${model.family.id} machine has no such action`);
+    }
+    return { kind: 'did', action: step.did };
+  }
+  const { sewn, seen, minutes } = step;
+  if (!model.findings.get(sewn)?.symptom) {
+    throw new QuestionFault(`${field}.sewn`, `a ${model.family.id} machine has no such symptom`);
+  }
+  return { kind: 'sewn', watched: [sewn], shown: seen ? [sewn] : [], minutes };
+}
+
+function findingsStep(
+  model: FamilyModel,
+  findings: Readonly<Record<string, boolean>>,
+  field: string,
+): StoryStep {
   for (const id of Object.keys(findings)) {
     if (!model.findings.has(id)) {
-      throw new QuestionFault(`findings.${id}`, `a ${machine.family} machine has no such finding`);
+      throw new QuestionFault(`${field}.${id}`, `a ${model.family.id} machine has no such finding`);
     }
   }
-  return {
-    model,
-    findings: new Map(Object.entries(findings)),
-    open: openStates(model, access),
-    plan,
-    place,
-  };
+  return { kind: 'found', findings: new Map(Object.entries(findings)) };
 }
 
 /** The states named, and what had to be opened before them. */
