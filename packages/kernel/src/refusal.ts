@@ -39,6 +39,8 @@ export const REFUSAL_CODES = [
   'reason-missing',
   'duty-not-owed',
   'duties-owed',
+  'symptoms-owed',
+  'symptom-not-owed',
   'ticket-closed',
   'ticket-open',
   'already-collected',

@@ -7,6 +7,14 @@ import { describe, expect, it } from 'vitest';
 import { type EventStore, rebuildSummaries, recordCommands } from '../src/index.ts';
 import { commandOf, intakeCommand } from './shop.ts';
 
+/** The complaint of these tickets is in words alone: a person puts it aside. */
+const putAside = () =>
+  commandOf('symptom-settled', {
+    symptom: 'words',
+    how: 'put-aside',
+    reason: 'This story is about something else.',
+  });
+
 export interface StoreUnderTest {
   readonly store: EventStore;
   readonly shop: string;
@@ -195,6 +203,7 @@ export function eventStoreSuite(name: string, open: () => Promise<StoreUnderTest
       await record(
         under,
         ticket,
+        putAside(),
         commandOf('ticket-closed', {}),
         commandOf('machine-collected', {}),
       );
@@ -206,6 +215,7 @@ export function eventStoreSuite(name: string, open: () => Promise<StoreUnderTest
       const before = (await under.store.rack(under.shop)).length;
       const gone = await taken(
         under,
+        putAside(),
         commandOf('ticket-closed', {}),
         commandOf('machine-collected', {}),
       );

@@ -3,6 +3,7 @@ export { caseSeat } from './assessment/caseSeat.ts';
 export { type CheckStatus, checkOutcome, checkStatus } from './assessment/checkStatus.ts';
 export { type ContestEffect, contestEffects } from './assessment/contests.ts';
 export { gatesUnmet } from './assessment/gates.ts';
+export { IN_WORDS, type OwedSymptom } from './assessment/symptoms.ts';
 export { modelOfTicket } from './assessment/ticketModel.ts';
 export { workLeftOn } from './assessment/workLeft.ts';
 export { mayBeCorrected } from './events/entryCorrected.ts';
@@ -57,12 +58,15 @@ export {
   newTicket,
   repairsDone,
   reportedOn,
+  SETTLED_BY_HAND,
+  type SettledByHand,
   stateEpoch,
   type Ticket,
 } from './state/ticket.ts';
 export {
   CASES,
   type CaseWhich,
+  HOW_OFTEN,
   type Measure,
   type MeasureLimit,
   measure,

@@ -9,7 +9,7 @@ function closed(): Story {
     .does('feed-raised')
     .sees('standard-zigzag')
     .sees('standard-straight')
-    .must('ticket-closed', {});
+    .closes();
 }
 
 describe('a closed ticket', () => {

@@ -5,6 +5,7 @@ import {
   decide,
   EVENT_TYPES,
   type EventType,
+  foldTicket,
   mayRecord,
   newTicket,
   type TicketCommand,
@@ -118,7 +119,7 @@ describe('gates', () => {
       data: { unmet: ['action:power-off-confirmed'] },
     });
     story.does('power-off-confirmed').must('machine-opened', { state: 'plate-off' });
-    expect([...story.ticket.open]).toEqual(['foot-off', 'plate-off']);
+    expect([...story.ticket.open]).toEqual(['needle-out', 'foot-off', 'plate-off']);
   });
 
   it('do not plug in a machine that stands open', () => {
@@ -138,19 +139,29 @@ describe('gates', () => {
       story.try('findings-recorded', { check: 'timing', answers: { 'hook-early-late': 'no' } }),
     ).toMatchObject({
       data: {
-        unmet: ['check:needle-seat=normal', 'check:needle-straight=normal', 'action:marks-noted'],
+        unmet: ['check:needle-seat=normal', 'check:needle-straight=normal'],
       },
     });
-    story.sees('needle-seat').sees('needle-straight').does('marks-noted').sees('timing');
+    story.sees('needle-seat').sees('needle-straight').sees('timing', ['hook-early-late']);
     expect(story.ticket.looks.at(-1)?.check).toBe('timing');
   });
 
+  it('move no adjustment before the way back is written down and the power is off', () => {
+    const story = new Story().sees('needle-seat').sees('needle-straight');
+    story.sees('timing', ['hook-early-late']);
+    expect(story.try('action-done', { action: 'timing-set' })).toMatchObject({
+      data: { unmet: ['action:power-off-confirmed', 'action:marks-noted'] },
+    });
+    story.does('marks-noted').does('timing-set');
+    expect(story.ticket.power).toBe('off');
+    // What is moved again is written down again.
+    expect(story.try('action-done', { action: 'timing-set' })).toMatchObject({
+      data: { unmet: ['action:marks-noted'] },
+    });
+  });
+
   it('forget a look that an action has overtaken, and no other', () => {
-    const story = new Story()
-      .opens('case-out')
-      .sees('needle-seat')
-      .sees('needle-straight')
-      .does('marks-noted');
+    const story = new Story().opens('case-out').sees('needle-seat').sees('needle-straight');
     story.does('hook-cleaned').sees('timing');
     story.does('needle-replaced');
     expect(
@@ -206,6 +217,7 @@ const NOT_FOR_THE_COUNTER: readonly EventType[] = [
   'machine-closed',
   'plan-chosen',
   'duty-waived',
+  'symptom-settled',
   'ticket-closed',
   'ticket-reopened',
   'part-awaited',
@@ -276,13 +288,10 @@ describe('closing', () => {
   });
 
   it('ties the knot with the proof, and keeps what was known', () => {
-    const story = mended()
-      .sees('standard-straight')
-      .sees('standard-zigzag')
-      .must('ticket-closed', {});
+    const story = mended().sees('standard-straight').sees('standard-zigzag').closes();
     const { closing, status } = story.ticket;
     expect(status).toBe('closed');
-    expect(closing?.snapshot.engine).toBe('noisy-or-exact/2');
+    expect(closing?.snapshot.engine).toBe('persistent-triggers/1');
     expect(closing?.snapshot.risk).toBeGreaterThan(0);
     expect(closing?.snapshot.risk).toBeLessThan(0.25);
     const cause = closing?.snapshot.causes.find((kept) => kept.cause === 'outside-tension-discs');
@@ -295,18 +304,13 @@ describe('closing', () => {
     expect(story.try('duty-waived', { duty: 'run-in', reason: 'not owed' })?.code).toBe(
       'duty-not-owed',
     );
-    story
-      .must('duty-waived', { duty: 'sew-out', reason: 'Customer sews it herself' })
-      .must('ticket-closed', {});
+    story.must('duty-waived', { duty: 'sew-out', reason: 'Customer sews it herself' }).closes();
     expect(story.ticket.closing?.snapshot.waived).toEqual(['sew-out']);
     expect(story.ticket.waivers[0]?.by).toEqual(story.odren);
   });
 
   it('takes nothing more afterwards, but can be undone with a reason', () => {
-    const story = mended()
-      .sees('standard-straight')
-      .sees('standard-zigzag')
-      .must('ticket-closed', {});
+    const story = mended().sees('standard-straight').sees('standard-zigzag').closes();
     expect(story.try('observation-noted', { words: 'late' })?.code).toBe('ticket-closed');
     story
       .must('ticket-reopened', { reason: 'It came back' })
@@ -318,11 +322,7 @@ describe('closing', () => {
     const story = mended();
     expect(story.try('machine-collected', {})?.code).toBe('ticket-open');
     expect(story.try('ticket-reopened', { reason: 'why not' })?.code).toBe('ticket-open');
-    story
-      .sees('standard-straight')
-      .sees('standard-zigzag')
-      .must('ticket-closed', {})
-      .must('machine-collected', {});
+    story.sees('standard-straight').sees('standard-zigzag').closes().must('machine-collected', {});
     expect(story.try('machine-collected', {})?.code).toBe('already-so');
   });
 });
@@ -365,5 +365,19 @@ describe('what a screen sends', () => {
     ['a negative epoch', { ...good, epoch: -1 }, 'epoch'],
   ])('is refused for %s', (_, given, path) => {
     expect(pathOf(given)).toBe(path);
+  });
+});
+
+describe('a needle that goes back in', () => {
+  it('ends the state of the needle out, and leaves the rest open', () => {
+    const story = new Story().opens('needle-out').does('needle-replaced');
+    expect([...story.ticket.open]).toEqual([]);
+    const apart = new Story().opens('plate-off').does('needle-set');
+    expect([...apart.ticket.open].sort()).toEqual(['foot-off', 'plate-off']);
+    // The same on a ticket that was read anew.
+    expect([...foldTicket(apart.ticket.id, apart.events).open].sort()).toEqual([
+      'foot-off',
+      'plate-off',
+    ]);
   });
 });

@@ -16,7 +16,8 @@ describe('a ticket under changed tables', () => {
     expect(before?.likeliest?.cause).not.toBe('needle-low');
     expect(after?.likeliest?.cause).toBe('needle-low');
     expect([undefined, check]).not.toContain(after?.check);
-    expect(after?.risk).toBeGreaterThan(before?.risk ?? 1);
+    // What shows in every seam comes back for sure as long as nothing is done.
+    expect([before?.risk, after?.risk]).toEqual([1, 1]);
   });
 
   it('is worth telling for another cause, chance, comeback or look, and for nothing less', () => {

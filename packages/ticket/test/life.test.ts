@@ -51,7 +51,7 @@ describe('where a ticket stands', () => {
     expect(line(story)?.awaited).toEqual({ part: 'Case', expected: toDay('2026-03-09') });
     story.must('part-came', { awaited: story.lastId });
     expect(stands()).toBe('on-the-bench');
-    const done = repaired().must('ticket-closed', {});
+    const done = repaired().closes();
     expect(stageOf(done.ticket)).toBe('ready');
     done.must('customer-told', { how: 'message', words: '' }).must('machine-collected', {});
     expect(stageOf(done.ticket)).toBe('collected');
@@ -62,10 +62,7 @@ describe('where a ticket stands', () => {
     const story = repaired();
     const again = testId();
     expect(story.try('came-back', { ticket: again })?.code).toBe('ticket-open');
-    story
-      .must('ticket-closed', {})
-      .must('machine-collected', {})
-      .must('came-back', { ticket: again });
+    story.closes().must('machine-collected', {}).must('came-back', { ticket: again });
     expect(story.try('came-back', { ticket: again })?.code).toBe('already-so');
     expect(line(story)?.comebacks).toBe(1);
   });
@@ -130,7 +127,7 @@ describe('what the customer was told', () => {
     story.must('day-promised', { day: toDay('2026-03-09') });
     story.must('day-promised', { day: toDay('2026-03-11') });
     expect([shown(), line(story)?.promised]).toEqual([toDay('2026-03-11'), toDay('2026-03-11')]);
-    const done = repaired().must('ticket-closed', {});
+    const done = repaired().closes();
     expect(line(done)).toMatchObject({ toldAt: null });
     const told = { how: 'telephone', words: '' } as const;
     expect(
@@ -165,6 +162,7 @@ describe('the clock', () => {
   it('stops when the knot is tied, and a clock set back undoes no work', () => {
     const story = repaired();
     story.try('clock-started', {}, story.odren, 1, at('09:00'));
+    story.proves();
     story.try('ticket-closed', {}, story.odren, 1, at('09:30'));
     expect(minutesWorked(story.ticket.life)).toBe(30);
     const other = new Story();
@@ -224,7 +222,7 @@ describe('minutes left', () => {
     const found = new Story('drop-in', ['skip']).sees('needle-facing', ['needle-wrong-way']);
     expect(left(found).mean).toBeLessThan(left(fresh).mean);
     expect(left(found).spread).toBeLessThan(left(fresh).spread);
-    const closed = repaired().must('ticket-closed', {});
+    const closed = repaired().closes();
     expect(line(closed)?.left).toEqual({ mean: 0, spread: 0 });
   });
 });

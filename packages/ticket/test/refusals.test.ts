@@ -13,10 +13,7 @@ const TAKE = { family: 'drop-in', label: 'X', words: '', customer: null };
 
 /** A closed machine that never had a fault. */
 function closed(): Story {
-  return new Story('drop-in', [])
-    .sees('standard-straight')
-    .sees('standard-zigzag')
-    .must('ticket-closed', {});
+  return new Story('drop-in', []).sees('standard-straight').sees('standard-zigzag').closes();
 }
 
 /** One refusal: what is tried where, and all that is said of it. */

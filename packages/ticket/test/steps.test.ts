@@ -157,53 +157,66 @@ describe('a step on the telephone, from what is known and what is proposed', () 
 
 describe('a step at the bench, from what is known and what is proposed', () => {
   const proposal = (check: string, gain: number, cost = 1): CheckProposal =>
-    ({ check, gain: minutes(gain), minutes: minutes(cost) }) as unknown as CheckProposal;
-  const repair = (cause: string) => ({ cause, minutes: minutes(5) });
+    ({
+      check,
+      gain: minutes(gain),
+      minutes: minutes(cost),
+      later: minutes(0),
+    }) as unknown as CheckProposal;
+  const repair = (action: string) => ({ action, minutes: minutes(5), needed: 1, silences: 0.5 });
+  const nothing: Planned = {
+    checks: [],
+    actions: [],
+    whileOpen: [],
+    lowersRisk: undefined,
+    proof: { minutes: 5, risk: 0.04 },
+    proofMinutes: minutes(2),
+  };
   const story = new Story('drop-in', ['skip']);
   const model = modelFor(story);
   const assessment: Assessment = {
     ...assess(story.ticket, model),
-    beliefs: [],
+    beliefs: [believed('needle-backward', 0.4), believed('takeup-missed', 0.2)],
     duties: [],
+    debts: [],
     risk: 0.5,
   };
   const next = (
     change: Partial<Assessment>,
-    planned: Partial<Pick<Planned, 'checks' | 'repairs'>> = {},
+    planned: Partial<Planned> = {},
     deferred = NOTHING_DEFERRED,
     on = story,
   ) =>
-    nextStep(
-      on.ticket,
-      model,
-      { ...assessment, ...change },
-      { checks: [], repairs: [], ...planned },
-      deferred,
-    );
+    nextStep(on.ticket, model, { ...assessment, ...change }, { ...nothing, ...planned }, deferred);
 
   it('is the first check worth its minutes while a comeback is likely, then the first repair', () => {
     const checks = [proposal('winder', 1), proposal('needle-facing', 2)];
-    const repairs = [repair('needle-backward'), repair('takeup-missed')];
-    expect(next({}, { checks, repairs })).toEqual({
+    const actions = [repair('needle-replaced'), repair('rethreaded')];
+    expect(next({}, { checks, actions })).toEqual({
       kind: 'check',
       check: 'needle-facing',
       because: 'worth',
     });
-    expect(next({}, { checks: [proposal('winder', 1)], repairs })).toEqual({
+    expect(next({}, { checks: [proposal('winder', 1)], actions })).toEqual({
       kind: 'repair',
       cause: 'needle-backward',
+      action: 'needle-replaced',
     });
     const later = defer(NOTHING_DEFERRED, { cause: 'needle-backward' });
-    expect(next({}, { repairs }, later)).toEqual({ kind: 'repair', cause: 'takeup-missed' });
-    // A tenth is low enough: the search is over.
-    expect(next({ risk: 0.1 }, { checks, repairs })).toEqual({ kind: 'close-ticket' });
+    expect(next({}, { actions }, later)).toEqual({
+      kind: 'repair',
+      cause: 'takeup-missed',
+      action: 'rethreaded',
+    });
+    // The shop's limit is low enough: the search is over.
+    expect(next({ risk: 0.05 }, { checks, actions })).toEqual({ kind: 'close-ticket' });
     expect(next({})).toEqual({ kind: 'close-ticket' });
   });
 
   it('is the repair of a cause that is nearly sure, though something else is worth looking at', () => {
     const checks = [proposal('needle-facing', 2)];
     const sure = (is: number) => next({ beliefs: [believed('needle-backward', is)] }, { checks });
-    expect(sure(7 / 8)).toEqual({ kind: 'repair', cause: 'needle-backward' });
+    expect(sure(7 / 8)).toMatchObject({ kind: 'repair', cause: 'needle-backward' });
     expect(sure(0.87)).toMatchObject({ kind: 'check' });
   });
 
@@ -213,7 +226,10 @@ describe('a step at the bench, from what is known and what is proposed', () => {
     const check = (id: string) => ({ kind: 'check', id, normal: false }) as const;
     const action = (id: string) => ({ kind: 'action', id }) as const;
     const low = { risk: 0 };
-    const dear = [...model.checks.values()].toSorted((a, b) => b.minutes - a.minutes)[0]?.id ?? '';
+    const dear =
+      [...model.checks.values()]
+        .filter(({ requires = [] }) => requires.length === 0)
+        .toSorted((a, b) => b.minutes - a.minutes)[0]?.id ?? '';
     expect(next({ ...low, duties: [missing(check(dear), check('needle-facing'))] })).toEqual({
       kind: 'check',
       check: 'needle-facing',
@@ -249,15 +265,19 @@ describe('what a step waits for', () => {
   const seat = 'check:needle-seat=normal';
   const straight = 'check:needle-straight=normal';
   const noted = 'action:marks-noted';
+  const off = 'action:power-off-confirmed';
 
   it('is named until it holds: a look that found nothing, an action, the power', () => {
     const story = new Story();
-    expect(unmet(story, 'check:timing')).toEqual([seat, straight, noted]);
+    expect(unmet(story, 'check:timing')).toEqual([seat, straight]);
     story.sees('needle-clamp').sees('needle-seat');
-    expect(unmet(story, 'check:timing')).toEqual([straight, noted]);
-    story.must('could-not-tell', { check: 'needle-straight' }).does('marks-noted');
     expect(unmet(story, 'check:timing')).toEqual([straight]);
-    expect(unmet(story, 'access:plate-off')).toEqual(['action:power-off-confirmed']);
+    story.must('could-not-tell', { check: 'needle-straight' });
+    expect(unmet(story, 'check:timing')).toEqual([straight]);
+    expect(unmet(story, 'action:timing-set')).toEqual([off, noted]);
+    story.does('marks-noted');
+    expect(unmet(story, 'action:timing-set')).toEqual([off]);
+    expect(unmet(story, 'access:plate-off')).toEqual([off]);
     story.does('power-off-confirmed');
     expect(unmet(story, 'access:plate-off')).toEqual([]);
     expect(unmet(story, 'check:winder')).toEqual([]);

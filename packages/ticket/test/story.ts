@@ -4,11 +4,14 @@ import { SHIPPED } from '@nodo/knowledge';
 import { actor, testId } from '../../kernel/test/ids.ts';
 import {
   applyTicketEvent,
+  assess,
   type CommandPayload,
   decide,
   type EventType,
+  gatesUnmet,
   modelOfTicket,
   newTicket,
+  POWER_OFF,
   type Ticket,
   type TicketCommand,
   type TicketEvent,
@@ -85,7 +88,29 @@ export class Story {
     );
   }
 
+  /** Sewn on the customer's own work, long enough, and nothing shows. */
+  proves(minutes = 15, by?: Actor): this {
+    const answers = Object.fromEntries(
+      findingsOf(this, 'found-sew').map((id) => [id, 'no'] as const),
+    );
+    const sewn = { check: 'found-sew', answers, sewnMinutes: minutes, onTheWork: true };
+    return this.must('findings-recorded', sewn, by);
+  }
+
+  /** Puts aside what is owed of the complaint, and closes the ticket. */
+  closes(by?: Actor): this {
+    for (const { symptom, settled } of assess(this.ticket, modelFor(this)).debts) {
+      if (settled !== undefined) continue;
+      const reason = 'This story is about something else.';
+      this.must('symptom-settled', { symptom, how: 'put-aside', reason }, by);
+    }
+    return this.must('ticket-closed', {}, by);
+  }
+
+  /** Does it, off and unplugged where that is asked for. */
   does(action: string, by?: Actor): this {
+    const gates = gatesUnmet(this.ticket, modelFor(this), `action:${action}`);
+    if (gates.includes(`action:${POWER_OFF}`)) this.must('action-done', { action: POWER_OFF }, by);
     return this.must('action-done', { action }, by);
   }
 
@@ -124,5 +149,5 @@ export function dutyIn(
 }
 
 export function believed(cause: string, is: number): CauseBelief {
-  return { cause, was: is, is };
+  return { cause, was: is, is, blame: is };
 }

@@ -155,9 +155,9 @@ describe('two people', () => {
       belief(
         new Story('drop-in', ['loops-under']).sees('pull-foot-down', seen),
         'outside-tension-discs',
-      ).is;
+      ).blame;
     expect(effect?.ifYes.cause).toBe('outside-tension-discs');
-    expect(effect?.ifYes.is).toBeCloseTo(under(['no-grip']), 12);
+    expect(effect?.ifYes.blame).toBeCloseTo(under(['no-grip']), 12);
     expect(effect?.ifNo.cause).not.toBe('outside-tension-discs');
     expect(effect?.effect).toBeCloseTo(under(['no-grip']) - under([]), 6);
   });
@@ -208,9 +208,11 @@ describe('two people', () => {
 describe('duties on a ticket', () => {
   it('a strike owes the sweep, a needle and its pieces', () => {
     expect(duties(new Story('drop-in', ['needle-break']))).toEqual({
+      'whole-needle': 'owed',
       'strike-sweep': 'owed',
       'strike-needle': 'owed',
       fragments: 'owed',
+      'hand-before-power': 'owed',
     });
   });
 
@@ -280,7 +282,7 @@ describe('more positive findings than one exact pass takes', () => {
     }
     const { leftOut, beliefs } = assess(story.ticket, modelFor(story));
     expect(leftOut).toBe(9);
-    expect(beliefs).toHaveLength(modelFor(story).causes.size);
+    expect(beliefs).toHaveLength(modelFor(story).network.causes.length);
   });
 
   it('leave out what the customer reported only when nothing else is left', () => {

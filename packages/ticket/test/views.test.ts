@@ -73,7 +73,7 @@ describe('what a customer sees', () => {
   });
 
   it('of one that is done: what was put right, by name, and what it came to', () => {
-    const story = repaired().must('ticket-closed', {});
+    const story = repaired().closes();
     story.must('bill-made', { labourMinutes: 30, rates: RATES, currency: 'EUR' });
     expect(seen(story)).toMatchObject({
       state: 'ready',
@@ -130,7 +130,7 @@ describe('a line on the Rack', () => {
       likely: {
         cause: beliefs[0]?.cause,
         name: modelFor(story).causes.get(beliefs[0]?.cause ?? '')?.name,
-        chance: beliefs[0]?.is,
+        chance: beliefs[0]?.blame,
       },
       risk,
       handOver: null,
@@ -184,7 +184,7 @@ describe('a line on the Rack', () => {
   });
 
   it('of one that is ready: since when, since when its customer knows, and what it came to', () => {
-    const story = repaired().must('ticket-closed', {});
+    const story = repaired().closes();
     expect(line(story)).toMatchObject({ status: 'closed', readyAt: RECEIVED, toldAt: null });
     story.must('bill-made', { labourMinutes: 30, rates: RATES, currency: 'EUR' });
     story.must('customer-told', { how: 'message', words: '' });
@@ -242,7 +242,7 @@ describe('what came late', () => {
   const late = (story: Story) => lateEntries(story.ticket).map(({ type }) => type);
 
   it('was seen before the closing and arrived after it, as long as it is closed', () => {
-    const story = repaired().must('ticket-closed', {});
+    const story = repaired().closes();
     expect(late(story)).toEqual([]);
     story.try('could-not-tell', { check: 'winder' }, undefined, undefined, EARLIER);
     story.try('observation-noted', { words: 'Oily.' }, undefined, undefined, EARLIER);

@@ -39,6 +39,8 @@ export const STATUS: Readonly<Record<RefusalCode, number>> = {
   'reason-missing': 422,
   'duty-not-owed': 409,
   'duties-owed': 409,
+  'symptoms-owed': 409,
+  'symptom-not-owed': 409,
   'ticket-closed': 409,
   'ticket-open': 409,
   'already-collected': 409,

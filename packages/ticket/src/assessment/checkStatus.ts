@@ -24,7 +24,10 @@ export function checkOutcome(ticket: Ticket, model: FamilyModel, checkId: string
   const overtaken = Math.max(
     0,
     ...changesOf(ticket)
-      .filter(({ treats }) => treats.some((cause) => causes.has(cause)))
+      // Whatever was done, it is sewn anew.
+      .filter(
+        ({ treats }) => model.sewing.has(checkId) || treats.some((cause) => causes.has(cause)),
+      )
       .map(({ seq }) => seq),
   );
   const latest = new Map<string, boolean>();

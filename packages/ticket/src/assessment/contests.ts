@@ -4,7 +4,7 @@ import type { Contest, ObservedEvidence } from './readings.ts';
 
 /** What a contested answer would mean, one way and the other. */
 export interface ContestEffect extends Contest {
-  /** The likeliest cause now, were the answer yes. */
+  /** What is likeliest to blame, were the answer yes. */
   readonly ifYes: CauseBelief;
   readonly ifNo: CauseBelief;
   /** By how much the answer moves the cause that it moves most; 0 to 1. */
@@ -27,7 +27,9 @@ export function contestEffects(
       const yes = under({ finding, epoch, present: true });
       const no = under({ finding, epoch, present: false });
       const [ifYes, ifNo] = [likeliest(yes), likeliest(no)];
-      const effect = Math.max(...yes.map(({ is }, cause) => Math.abs(is - (no[cause]?.is ?? 0))));
+      const effect = Math.max(
+        ...yes.map(({ blame }, cause) => Math.abs(blame - (no[cause]?.blame ?? 0))),
+      );
       return ifYes && ifNo ? [{ ...contest, ifYes, ifNo, effect }] : [];
     })
     .sort((a, b) => b.effect - a.effect)
@@ -35,5 +37,5 @@ export function contestEffects(
 }
 
 function likeliest(beliefs: readonly CauseBelief[]): CauseBelief | undefined {
-  return [...beliefs].sort((a, b) => b.is - a.is)[0];
+  return [...beliefs].sort((a, b) => b.blame - a.blame)[0];
 }

@@ -1,4 +1,4 @@
-import type { FamilyModel } from '@nodo/knowledge';
+import type { FamilyCheck, FamilyModel } from '@nodo/knowledge';
 import { stateEpoch, type Ticket } from '../state/ticket.ts';
 
 /** The last word on each finding in the present state of the machine. */
@@ -11,8 +11,11 @@ export function seenNow(ticket: Ticket): ReadonlyMap<string, boolean> {
   );
 }
 
-/** The trials that took the fault away in the present state of the machine. */
-export function curedBy(ticket: Ticket, { trials }: FamilyModel) {
+/** The trials that took the fault away in the present state of the machine, by check. */
+export function curedBy(ticket: Ticket, { checks, sewing }: FamilyModel): readonly FamilyCheck[] {
   const seen = seenNow(ticket);
-  return [...trials.values()].filter(({ finding }) => seen.get(finding) === true);
+  return [...checks.values()].filter(
+    ({ id, findings }) =>
+      sewing.get(id)?.isTrial && findings.some((finding) => seen.get(finding.id) === true),
+  );
 }

@@ -34,6 +34,7 @@ function dutyFacts(ticket: Ticket, model: FamilyModel): readonly DutyFact[] {
       }),
     ),
     ...ticket.opened.map((item): DutyFact => ({ kind: 'access', id: item.state, ...when(item) })),
+    ...ticket.closedUp.map((item): DutyFact => ({ kind: 'closed', id: item.state, ...when(item) })),
     ...ticket.waivers.map(
       (waiver): DutyFact => ({ kind: 'waived', id: waiver.duty, ...when(waiver) }),
     ),

@@ -1,4 +1,4 @@
-import { type FamilyModel, parseRequirement, type Raiser } from '@nodo/knowledge';
+import { type FamilyModel, gateRequirements, type Raiser } from '@nodo/knowledge';
 import { POWER_OFF } from '../state/namedActions.ts';
 import type { Ticket } from '../state/ticket.ts';
 import { checkOutcome } from './checkStatus.ts';
@@ -8,22 +8,22 @@ import { checkOutcome } from './checkStatus.ts';
  * @param step the raising token of the step: `access:plate-off`, `check:timing`.
  */
 export function gatesUnmet(ticket: Ticket, model: FamilyModel, step: Raiser): readonly string[] {
-  const unmet: string[] = [];
-  for (const duty of model.duties.values()) {
-    if (!duty.gate || !duty.raisedBy.includes(step)) continue;
-    for (const text of duty.gate) {
-      if (!holds(ticket, model, text, step) && !unmet.includes(text)) unmet.push(text);
-    }
-  }
-  return unmet;
+  const unmet = gateRequirements(model, step)
+    .filter(({ requirement }) => !holds(ticket, model, requirement, step))
+    .map(({ text }) => text);
+  return [...new Set(unmet)];
 }
 
-function holds(ticket: Ticket, model: FamilyModel, text: string, step: Raiser): boolean {
-  const requirement = parseRequirement(text);
-  if (!requirement) return false;
+type GateRequirement = ReturnType<typeof gateRequirements>[number]['requirement'];
+
+function holds(
+  ticket: Ticket,
+  model: FamilyModel,
+  requirement: GateRequirement,
+  step: Raiser,
+): boolean {
   switch (requirement.kind) {
     case 'check': {
-      if (!model.checks.has(requirement.id)) return true;
       const { done, normal } = checkOutcome(ticket, model, requirement.id);
       return requirement.normal ? normal : done;
     }

@@ -1,13 +1,14 @@
-import { machineMinutes, type Suspect, strengthOf, type WorkLeft, workLeft } from '@nodo/core';
+import { machineMinutes, type Suspect, type WorkLeft, workLeft } from '@nodo/core';
 import type { CheckId } from '@nodo/knowledge';
 import {
   checkMinutes,
   decisiveChecks,
   type FamilyModel,
   parseRequirement,
+  SEARCH_MINUTES,
   SURE_ENOUGH,
 } from '@nodo/knowledge';
-import { reportedOn, type Ticket } from '../state/ticket.ts';
+import type { Ticket } from '../state/ticket.ts';
 import type { Assessment } from './assess.ts';
 
 /** A cause below this chance takes nobody's time. Ours, no source. */
@@ -30,17 +31,18 @@ export function workLeftOn(
   const { open } = ticket;
   const looks = decisiveChecks(model);
   const proof = proofMinutes(model);
-  const reported = reportedOn(ticket);
   const suspects = beliefs
-    .filter(({ is }) => is >= LEAST_SUSPECTED)
-    .map(({ cause, is }): Suspect => {
+    // What was found is put right, whether or not it does harm; what was not is looked for where it does.
+    .map(({ cause, is, blame }) => ({ cause, chance: is >= SURE_ENOUGH ? is : blame }))
+    .filter(({ chance }) => chance >= LEAST_SUSPECTED)
+    .map(({ cause, chance }): Suspect => {
       const check = looks.get(cause);
-      const isKnown = is >= SURE_ENOUGH || !check;
-      const fix = model.causes.get(cause)?.fixMinutes ?? 0;
+      const isKnown = chance >= SURE_ENOUGH || !check;
+      const fix = model.causes.get(cause)?.fixMinutes ?? SEARCH_MINUTES;
       const repair = { minutes: fix + proof, access: check?.access ?? 'closed', sews: false };
       return {
-        chance: is,
-        heard: heardAs(model, cause, reported),
+        chance,
+        heard: 1,
         look: isKnown ? 0 : checkMinutes(model, open, check),
         repair: machineMinutes(model.access, open, repair),
       };
@@ -52,17 +54,6 @@ export function workLeftOn(
   const isRepaired = ticket.performedActions.some(({ repair }) => repair);
   const noneToMake = suspects.reduce((none, { chance }) => none * (1 - chance), 1);
   return workLeft(suspects, isRepaired ? owed : owed + noneToMake * proof);
-}
-
-/** Chance that a cause alone brings back any of the complaints. */
-function heardAs({ network }: FamilyModel, cause: string, complaints: readonly string[]): number {
-  const at = network.causeIndex.get(cause);
-  if (at === undefined) return 0;
-  const quiet = complaints.reduce((none, complaint) => {
-    const finding = network.findingIndex.get(complaint);
-    return finding === undefined ? none : none * (1 - strengthOf(network, at, finding));
-  }, 1);
-  return 1 - quiet;
 }
 
 /** What the whole proof sews at the end. */

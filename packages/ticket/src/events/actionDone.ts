@@ -14,6 +14,8 @@ const body = command.extend({
   /** What it treats, as the tables said when it was done. */
   treats: z.array(tableId),
   repair: z.boolean(),
+  /** The state that it ended: the part is on again. */
+  putBack: tableId.optional(),
 });
 
 const BREAKAGE: FindingId = 'needle-break';
@@ -49,13 +51,20 @@ export const actionDone = defineEvent({
       ...given,
       treats: action.treats.filter((cause) => model.causes.has(cause)),
       repair: action.repair,
+      ...(action.putsBack !== undefined && ticket.open.has(action.putsBack)
+        ? { putBack: action.putsBack }
+        : {}),
     });
   }),
-  apply(ticket, { action, treats, repair }, { seq, epoch }) {
+  apply(ticket, { action, treats, repair, putBack }, { seq, epoch }) {
     const startsEpoch = treats.length > 0 ? ticket.epoch + 1 : undefined;
     return {
       ...ticket,
       epoch: startsEpoch ?? ticket.epoch,
+      open:
+        putBack === undefined
+          ? ticket.open
+          : new Set([...ticket.open].filter((state) => state !== putBack)),
       power: action === POWER_OFF ? 'off' : action === POWER_ON ? 'on' : ticket.power,
       performedActions: [
         ...ticket.performedActions,

@@ -24,7 +24,9 @@ export const callEnded = defineEvent({
   body,
   decide: whileAway((ticket, { outcome }, { model }): Decision<z.infer<typeof body>> => {
     if (outcome !== 'solved') return accept({ outcome, kept: [], snapshot: null });
-    const kept = [...new Set(curedBy(ticket, model).flatMap(({ treats }) => treats))];
+    const kept = [
+      ...new Set(curedBy(ticket, model).flatMap(({ trialTreats = [] }) => trialTreats)),
+    ].filter((cause) => model.causes.has(cause));
     const assessment = assess(
       kept.length > 0 ? withCustomerTreatment(ticket, kept, ticket) : ticket,
       model,

@@ -1,6 +1,8 @@
 import { refuse, tableId } from '@nodo/kernel';
+import { SEWN_AS_FOUND } from '@nodo/knowledge';
 import { z } from 'zod';
 import { gatesUnmet } from '../assessment/gates.ts';
+import { HOW_OFTEN } from '../state/values.ts';
 import { accept, defineEvent, reject } from './define.ts';
 import { evenLate } from './guards.ts';
 
@@ -8,6 +10,12 @@ const command = z.object({
   check: tableId,
   /** Only what was asked: what is left out stays unasked. */
   answers: z.record(tableId, z.enum(['yes', 'no'])),
+  /** Minutes sewn, of a check that sews; as long as the check takes when left out. */
+  sewnMinutes: z.number().positive().max(1440).optional(),
+  /** Sewn on the customer's own work, as it failed. */
+  onTheWork: z.boolean().optional(),
+  /** How often what was reported shows, as far as the customer said. */
+  often: z.record(tableId, z.enum(HOW_OFTEN)).optional(),
 });
 
 const body = command.extend({
@@ -25,7 +33,10 @@ export const findingsRecorded = defineEvent({
     if (!check) return reject(refuse('not-on-this-machine', 'command.check', { id: given.check }));
 
     const own = new Set(check.findings.map(({ id }) => id));
-    const stranger = Object.keys(given.answers).find((id) => !own.has(id));
+    // Sewn as it came in, any symptom may show.
+    const isSymptom = (id: string): boolean =>
+      check.id === SEWN_AS_FOUND && model.findings.get(id)?.symptom !== undefined;
+    const stranger = Object.keys(given.answers).find((id) => !own.has(id) && !isSymptom(id));
     if (stranger !== undefined) {
       return reject(
         refuse('finding-of-another-check', `command.answers.${stranger}`, { id: stranger }),
@@ -38,12 +49,15 @@ export const findingsRecorded = defineEvent({
     }
     const unmet = gatesUnmet(ticket, model, `check:${check.id}`);
     if (unmet.length > 0) return reject(refuse('gate-unmet', 'command.check', { unmet }));
-    return accept({ ...given, complete: answers.length === own.size });
+    const isComplete = [...own].every((id) => given.answers[id] !== undefined);
+    return accept({ ...given, complete: isComplete });
   }),
-  apply(ticket, { check, answers, complete }, { seq, epoch, actor }) {
+  apply(ticket, body, { seq, epoch, actor }) {
+    const { check, answers, complete, sewnMinutes, onTheWork, often } = body;
     const given = Object.entries(answers);
     return {
       ...ticket,
+      often: { ...ticket.often, ...often },
       answers: [
         ...ticket.answers,
         ...given.map(([finding, answer]) => ({
@@ -53,6 +67,8 @@ export const findingsRecorded = defineEvent({
           epoch,
           by: actor,
           seq,
+          ...(sewnMinutes === undefined ? {} : { sewnMinutes }),
+          ...(onTheWork === undefined ? {} : { onTheWork }),
         })),
       ],
       looks: [

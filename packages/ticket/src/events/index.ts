@@ -17,6 +17,7 @@ import { dutyWaived } from './dutyWaived.ts';
 import { entryCorrected } from './entryCorrected.ts';
 import { findingsRecorded } from './findingsRecorded.ts';
 import { handedOver } from './handedOver.ts';
+import { howOftenTold } from './howOftenTold.ts';
 import { intakeTaken } from './intakeTaken.ts';
 import { knowledgeAdopted } from './knowledgeAdopted.ts';
 import { labourBooked } from './labourBooked.ts';
@@ -44,6 +45,7 @@ import { priceAsked } from './priceAsked.ts';
 import { screwTurned } from './screwTurned.ts';
 import { setUpNoted } from './setUpNoted.ts';
 import { signed } from './signed.ts';
+import { symptomSettled } from './symptomSettled.ts';
 import { ticketClosed } from './ticketClosed.ts';
 import { ticketReopened } from './ticketReopened.ts';
 import { upgradedBody } from './upgrade.ts';
@@ -66,6 +68,8 @@ const EVENT_KINDS = {
   'machine-closed': machineClosed,
   'plan-chosen': planChosen,
   'duty-waived': dutyWaived,
+  'how-often-told': howOftenTold,
+  'symptom-settled': symptomSettled,
   'entry-corrected': entryCorrected,
   'ticket-closed': ticketClosed,
   'ticket-reopened': ticketReopened,

@@ -10,5 +10,9 @@ export const machineClosed = defineEvent({
   decide: atTheBench((ticket, command) => {
     return ticket.open.size > 0 ? accept(command) : reject(refuse('already-so'));
   }),
-  apply: (ticket) => ({ ...ticket, open: new Set<string>() }),
+  apply: (ticket, _body, { seq, epoch }) => ({
+    ...ticket,
+    open: new Set<string>(),
+    closedUp: [...ticket.closedUp, ...[...ticket.open].map((state) => ({ state, epoch, seq }))],
+  }),
 });

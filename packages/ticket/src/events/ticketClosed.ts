@@ -17,7 +17,10 @@ const body = command.extend({ snapshot: closingSnapshot });
 /** Owed even by a machine that goes back unrepaired: what could hurt whoever has it next. */
 const OWED_EVEN_UNREPAIRED: ReadonlySet<string> = new Set(['fragments', 'electrical']);
 
-/** Closes the ticket. Every duty must be cleared or waived first. */
+/**
+ * Closes the ticket. Every duty must be cleared or waived first, and every reported symptom sewn away,
+ * not brought out, or settled by a person.
+ */
 export const ticketClosed = defineEvent({
   version: 1,
   command,
@@ -40,6 +43,10 @@ export const ticketClosed = defineEvent({
       });
     }
     if (owed.length > 0) return reject(refuse('duties-owed', '', { owed }));
+    const unsettled = assessment.debts.filter(({ settled }) => settled === undefined);
+    if (unsettled.length > 0) {
+      return reject(refuse('symptoms-owed', '', { owed: unsettled.map(({ symptom }) => symptom) }));
+    }
     return accept({ snapshot: snapshotOf(assessment, inState('waived')) });
   }),
   apply(ticket, { snapshot, unrepaired = false }, { seq, observedAt }) {

@@ -18,6 +18,8 @@ const MAY_RECORD: Readonly<Record<EventType, readonly Role[]>> = {
   'machine-closed': AT_THE_BENCH,
   'plan-chosen': AT_THE_BENCH,
   'duty-waived': AT_THE_BENCH,
+  'how-often-told': AT_THE_COUNTER,
+  'symptom-settled': AT_THE_BENCH,
   'entry-corrected': AT_THE_COUNTER,
   'ticket-closed': AT_THE_BENCH,
   'ticket-reopened': AT_THE_BENCH,

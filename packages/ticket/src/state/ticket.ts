@@ -1,5 +1,5 @@
 import type { Actor } from '@nodo/kernel';
-import { COMPLAINT, type OwnCause, type PlanPolicy } from '@nodo/knowledge';
+import { COMPLAINT, type OftenTold, type OwnCause, type PlanPolicy } from '@nodo/knowledge';
 import type { ClosingSnapshot } from './closingSnapshot.ts';
 import type { RecordedEvent } from './envelope.ts';
 import { type Life, NEW_LIFE } from './life.ts';
@@ -16,6 +16,13 @@ export interface Intake {
   readonly traits: readonly string[] | undefined;
 }
 
+/** A part that came off, or went on again. */
+export interface AccessChange {
+  readonly state: string;
+  readonly epoch: number;
+  readonly seq: number;
+}
+
 /** One person's answer to one finding. */
 export interface Answer {
   readonly finding: string;
@@ -23,6 +30,25 @@ export interface Answer {
   readonly present: boolean;
   readonly epoch: number;
   readonly by: Actor;
+  readonly seq: number;
+  /** Minutes sewn, of what was seen while sewing; as long as the check takes when left out. */
+  readonly sewnMinutes?: number;
+  /** Sewn on the customer's own work, as it failed. */
+  readonly onTheWork?: boolean;
+}
+
+/** Ways in which a person settles a symptom that was not sewn away. */
+export const SETTLED_BY_HAND = ['explained', 'left', 'put-aside'] as const;
+export type SettledByHand = (typeof SETTLED_BY_HAND)[number];
+
+/** What a person decided about a symptom. */
+export interface SettledSymptom {
+  /** Id of the symptom; `words` for a complaint that was told in words alone. */
+  readonly symptom: string;
+  readonly how: SettledByHand;
+  readonly reason: string;
+  readonly by: Actor;
+  readonly epoch: number;
   readonly seq: number;
 }
 
@@ -91,16 +117,17 @@ export interface Ticket {
   readonly customerTreatments: readonly CustomerTreatment[];
   /** How the telephone call ended. */
   readonly call: 'solved' | 'bring-in' | 'stop' | undefined;
-  readonly opened: readonly {
-    readonly state: string;
-    readonly epoch: number;
-    readonly seq: number;
-  }[];
+  readonly opened: readonly AccessChange[];
+  /** What was put on again. */
+  readonly closedUp: readonly AccessChange[];
   /** What is off the machine now. */
   readonly open: ReadonlySet<string>;
   /** Taken as plugged in until somebody says otherwise. */
   readonly power: 'on' | 'off';
   readonly waivers: readonly Waiver[];
+  /** How often symptoms show, as the customer says. */
+  readonly often: OftenTold;
+  readonly settledSymptoms: readonly SettledSymptom[];
   readonly closing:
     | {
         readonly snapshot: ClosingSnapshot;
@@ -133,9 +160,12 @@ export function newTicket(id: string): Ticket {
     customerTreatments: [],
     call: undefined,
     opened: [],
+    closedUp: [],
     open: new Set(),
     power: 'on',
     waivers: [],
+    often: {},
+    settledSymptoms: [],
     closing: undefined,
     life: NEW_LIFE,
   };

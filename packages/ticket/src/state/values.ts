@@ -1,3 +1,4 @@
+import type { HowOften } from '@nodo/core';
 import { humanText, minorUnits } from '@nodo/kernel';
 import { type Provenance, STRUCK_PLACES, type StruckId } from '@nodo/knowledge';
 import { z } from 'zod';
@@ -91,3 +92,11 @@ export interface ScrewLog {
   readonly start: number;
   readonly turns: readonly number[];
 }
+
+/** How often the customer sees a symptom. */
+export const HOW_OFTEN = [
+  'always',
+  'seam',
+  'now-and-then',
+  'hours',
+] as const satisfies readonly HowOften[];

@@ -27,7 +27,7 @@ export function outlookUnder(
   const assessment = assess(ticket, model);
   const [likeliest] = assessment.beliefs;
   return {
-    likeliest: likeliest && { cause: likeliest.cause, chance: likeliest.is },
+    likeliest: likeliest && { cause: likeliest.cause, chance: likeliest.blame },
     risk: assessment.risk,
     check:
       ticket.intake?.tag === undefined

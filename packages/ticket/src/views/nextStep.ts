@@ -1,16 +1,22 @@
-import type { DutyStatus } from '@nodo/core';
+import { MOST_PROOF_MINUTES } from '@nodo/core';
 import {
+  barredBy,
   type CallProposal,
-  checkMinutes,
+  type DutyStep,
+  type DutyWays,
   type FamilyModel,
-  isWorthIt,
+  nextBeforePower,
+  nextDuty,
+  nextLook,
+  nextMove,
   type Planned,
   planCall,
   planNext,
-  SURE_ENOUGH,
+  SEWN_AS_FOUND,
 } from '@nodo/knowledge';
 import type { Assessment } from '../assessment/assess.ts';
 import { checkOutcome } from '../assessment/checkStatus.ts';
+import { seenFaults } from '../assessment/symptoms.ts';
 import { stateEpoch, type Ticket } from '../state/ticket.ts';
 
 /** What the bench puts in the middle. */
@@ -18,23 +24,31 @@ export type NextStep =
   | {
       readonly kind: 'check';
       readonly check: string;
-      /** It saves more minutes than it costs, the sweep has come to it, or a duty asks it. */
-      readonly because: 'worth' | 'sweep' | 'duty';
+      /**
+       * It saves more minutes than it costs, the sweep has come to it, a duty asks it, or nothing may
+       * be turned or sewn before it.
+       */
+      readonly because: 'worth' | 'sweep' | 'duty' | 'before-power';
     }
-  | { readonly kind: 'repair'; readonly cause: string }
+  /** Sew it as it failed, so long; what must show nothing is a reported symptom. */
+  | { readonly kind: 'prove'; readonly symptoms: readonly string[]; readonly minutes: number }
+  /** Put right what is likeliest to blame; undefined: whatever action is at hand for the cause. */
+  | { readonly kind: 'repair'; readonly cause: string; readonly action: string | undefined }
+  | { readonly kind: 'search-on' }
   | { readonly kind: 'action'; readonly actions: readonly string[]; readonly duty: string }
   | { readonly kind: 'waive'; readonly duty: string }
+  /** The complaint was told in words alone. */
+  | { readonly kind: 'ask-symptoms' }
+  /** It cannot be sewn away: a person settles it. */
+  | { readonly kind: 'settle'; readonly symptom: string }
   | { readonly kind: 'close-machine' }
   | { readonly kind: 'close-ticket' };
-
-/** Below this comeback risk the search is over and the proof begins. Ours, no source. */
-const LOW_RISK = 0.1;
 
 /** What could be done next on a ticket. Heavy: belongs in a worker. */
 export function planTicket(
   ticket: Ticket,
   model: FamilyModel,
-  assessment: Pick<Assessment, 'evidence'>,
+  assessment: Pick<Assessment, 'evidence' | 'duties'>,
   draws?: number,
 ): Planned {
   return planNext(model, {
@@ -49,7 +63,7 @@ export function planTicket(
 export function planPhoneCall(
   ticket: Ticket,
   model: FamilyModel,
-  assessment: Pick<Assessment, 'evidence'>,
+  assessment: Pick<Assessment, 'evidence' | 'duties'>,
   draws?: number,
 ): readonly CallProposal[] {
   return planCall(model, situationOf(ticket, model, assessment, draws));
@@ -58,13 +72,14 @@ export function planPhoneCall(
 function situationOf(
   ticket: Ticket,
   model: FamilyModel,
-  { evidence }: Pick<Assessment, 'evidence'>,
+  { evidence, duties }: Pick<Assessment, 'evidence' | 'duties'>,
   draws: number | undefined,
 ) {
   const now = stateEpoch(ticket, ticket.epoch);
   return {
     evidence,
     ...(draws === undefined ? {} : { draws }),
+    barred: barredBy(model, duties),
     standing: (check: string) => checkOutcome(ticket, model, check),
     untold: new Set(
       ticket.unanswerable
@@ -93,82 +108,110 @@ export function defer(
 }
 
 /**
- * What comes next. In a full sweep everything is looked at first. Otherwise: the sew-out that
- * the plan asks after a change; put right what is nearly sure; while a comeback is likely and
- * no repair waits for its proof, the best check that is worth its minutes, else the first
- * repair; then the duties; then closing.
+ * What comes next. The sew-out that the plan asks after a change; what must be done before the machine
+ * is turned or sewn; then the plan's own move; then what is owed, the proof of each symptom; then
+ * closing.
  */
 export function nextStep(
   ticket: Ticket,
   model: FamilyModel,
   assessment: Assessment,
-  { checks, repairs }: Pick<Planned, 'checks' | 'repairs'>,
+  planned: Planned,
   deferred: Deferred = NOTHING_DEFERRED,
 ): NextStep {
-  const offered = checks.filter(({ check }) => !deferred.checks.has(check));
-  const [sweep] = offered;
-  if (ticket.plan === 'full-sweep' && sweep && !isInProof(ticket, model)) {
-    return { kind: 'check', check: sweep.check, because: 'sweep' };
-  }
-  const oneChange = assessment.duties.filter(
+  const { duties, evidence, beliefs, risk } = assessment;
+  const barred = barredBy(model, duties);
+  const now = {
+    open: ticket.open,
+    standing: (check: string) => checkOutcome(ticket, model, check),
+  };
+  const ways: DutyWays = {
+    ...now,
+    barred,
+    isPutOff: (check) => isNotToBeAsked(ticket, model, check, deferred),
+  };
+  const fromDuty = (
+    step: DutyStep | undefined,
+    because: 'duty' | 'before-power',
+  ): NextStep | undefined =>
+    step?.kind === 'check'
+      ? { kind: 'check', check: step.check, because }
+      : step?.kind === 'close-machine'
+        ? { kind: 'close-machine' }
+        : step;
+
+  const oneChange = duties.filter(
     ({ duty, state }) => state === 'owed' && model.duties.get(duty)?.underPlan !== undefined,
   );
-  const compare = nextDuty(ticket, model, oneChange, deferred);
-  if (compare) return compare;
+  const first =
+    fromDuty(nextBeforePower(model, duties, ways), 'before-power') ??
+    fromDuty(nextDuty(model, oneChange, ways), 'duty');
+  if (first) return first;
 
-  const sure = assessment.beliefs.find(({ cause }) => !deferred.causes.has(cause));
-  if (sure && sure.is >= SURE_ENOUGH) return { kind: 'repair', cause: sure.cause };
-  if (assessment.risk > LOW_RISK && !isInProof(ticket, model)) {
-    const best = ticket.plan === 'full-sweep' ? undefined : offered.find(isWorthIt);
-    if (best) return { kind: 'check', check: best.check, because: 'worth' };
-    const repair = repairs.find(({ cause }) => !deferred.causes.has(cause));
-    if (repair) return { kind: 'repair', cause: repair.cause };
+  const move = nextMove(model, planned, {
+    ...now,
+    plan: ticket.plan,
+    evidence,
+    beliefs,
+    risk,
+    seen: seenFaults(ticket, model),
+    barred,
+    isPutOff: (what) =>
+      'check' in what ? deferred.checks.has(what.check) : deferred.causes.has(what.cause),
+  });
+  switch (move.kind) {
+    case 'check':
+      return { kind: 'check', check: move.check, because: move.because };
+    case 'action':
+      return { kind: 'repair', cause: move.cause, action: move.action };
+    case 'search-on':
+      return move;
+    case 'settle':
+      // What is looked at first, then the proof; the sew-outs that are kept come last.
+      return (
+        fromDuty(nextLook(model, duties, ways), 'duty') ??
+        nextDebt(assessment, planned, ways) ??
+        fromDuty(nextDuty(model, duties, ways), 'duty') ??
+        closing(ticket)
+      );
   }
-  return nextDuty(ticket, model, assessment.duties, deferred) ?? closing(ticket);
 }
 
-/** A repair was made and nothing wrong was seen since: it is proven before the search goes on. */
-function isInProof({ performedActions, answers }: Ticket, model: FamilyModel): boolean {
-  const repaired = performedActions.findLast(({ repair }) => repair)?.seq ?? 0;
-  const wrong = answers.findLast(({ finding, present }) => present && isWrong(model, finding));
-  return repaired > (wrong?.seq ?? 0);
+/** Put off on this screen, or looked at in this state and not as it should be. */
+function isNotToBeAsked(
+  ticket: Ticket,
+  model: FamilyModel,
+  check: string,
+  deferred: Deferred,
+): boolean {
+  if (deferred.checks.has(check)) return true;
+  const { done, normal } = checkOutcome(ticket, model, check);
+  return done && !normal;
 }
 
-/** Some cause shows it. "The fault is gone" and the good known design are no fault's sign. */
-function isWrong({ network }: FamilyModel, finding: string): boolean {
-  const index = network.findingIndex.get(finding);
-  return index !== undefined && (network.parents[index] ?? []).length > 0;
+/** The symptoms that are still owed: asked for, sewn away together, or left to a person. */
+function nextDebt(
+  { debts }: Pick<Assessment, 'debts'>,
+  { proof }: Planned,
+  { barred, isPutOff }: DutyWays,
+): NextStep | undefined {
+  const owed = debts.filter(({ settled }) => settled === undefined);
+  const [first] = owed;
+  if (!first) return undefined;
+  if (first.kind === 'words') return { kind: 'ask-symptoms' };
+  const symptoms = owed.filter(({ kind }) => kind === 'symptom');
+  if (symptoms.length === 0) return { kind: 'settle', symptom: first.symptom };
+  if (barred(`check:${SEWN_AS_FOUND}`) || isPutOff(SEWN_AS_FOUND)) {
+    return { kind: 'settle', symptom: first.symptom };
+  }
+  // Risk is low already, but it has not been sewn: a look does not prove a repair.
+  const minutes = Math.max(LEAST_PROOF_MINUTES, proof?.minutes ?? MOST_PROOF_MINUTES);
+  return { kind: 'prove', symptoms: symptoms.map(({ symptom }) => symptom), minutes };
 }
+
+/** A proof is sewn, however sure the repair. Ours, no source. */
+const LEAST_PROOF_MINUTES = 1;
 
 function closing(ticket: Ticket): NextStep {
   return ticket.open.size > 0 ? { kind: 'close-machine' } : { kind: 'close-ticket' };
-}
-
-/** The cheapest thing that brings an owed duty nearer, given what stands open. */
-function nextDuty(
-  ticket: Ticket,
-  model: FamilyModel,
-  duties: readonly DutyStatus[],
-  deferred: Deferred,
-): NextStep | undefined {
-  const owed = duties.filter(({ state }) => state === 'owed');
-  const checks = owed
-    .flatMap(({ missing }) => [...missing.all, ...missing.any])
-    .flatMap((requirement) =>
-      requirement.kind === 'check' && !deferred.checks.has(requirement.id)
-        ? (model.checks.get(requirement.id) ?? [])
-        : [],
-    )
-    .sort((a, b) => checkMinutes(model, ticket.open, a) - checkMinutes(model, ticket.open, b));
-  for (const { duty, missing } of owed) {
-    const actions = [...missing.all, ...missing.any].filter(({ kind }) => kind === 'action');
-    const only = [...missing.all, ...missing.any].length === actions.length;
-    if (actions.length > 0 && (only || checks.length === 0)) {
-      return { kind: 'action', actions: actions.map(({ id }) => id), duty };
-    }
-  }
-  const [check] = checks;
-  if (check) return { kind: 'check', check: check.id, because: 'duty' };
-  const [first] = owed;
-  return first && { kind: 'waive', duty: first.duty };
 }

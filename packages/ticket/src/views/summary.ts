@@ -110,7 +110,7 @@ export function summaryOf(ticket: Ticket, model: FamilyModel): TicketSummary | u
       ? {
           cause: likeliest.cause,
           name: model.causes.get(likeliest.cause)?.name ?? likeliest.cause,
-          chance: likeliest.is,
+          chance: likeliest.blame,
         }
       : null,
     risk,
