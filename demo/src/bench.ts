@@ -1,3 +1,4 @@
+import { minutes } from '@nodo/core';
 import type { Actor } from '@nodo/kernel';
 import {
   type ActionId,
@@ -7,6 +8,8 @@ import {
   type FindingId,
   FLAT_SYSTEM,
   INTERVIEWS,
+  proofOf,
+  SEWN_AS_FOUND,
   SHIPPED,
 } from '@nodo/knowledge';
 import { type EventStore, type RecordRequest, recordCommands } from '@nodo/server';
@@ -15,11 +18,13 @@ import {
   type CommandPayload,
   type EventType,
   foldTicket,
+  gatesUnmet,
   modelOfTicket,
   NEEDLE_REPLACED,
   newCommand,
   nextStep,
   PIECES_FOUND,
+  POWER_OFF,
   type Ticket,
 } from '@nodo/ticket';
 import { DEMO_CARD } from './card.ts';
@@ -108,7 +113,8 @@ export class DemoBench {
     const check = model.checks.get(checkId);
     if (!check) throw new Error(`${checkId} is not on this machine`);
     const ticket = await this.now();
-    if (check.needs === 'sews' && ticket.open.size > 0) await this.closeUp(by);
+    const isOff = ticket.open.size > 0 || ticket.power === 'off';
+    if (check.needs === 'sews' && isOff) await this.closeUp(by);
     else await this.reach(by, check.access);
     this.wait(check.minutes);
     await this.record(by, 'findings-recorded', {
@@ -128,6 +134,7 @@ export class DemoBench {
     const minutes = (await this.model()).actions.get(action)?.minutes ?? 1;
     this.wait(minutes);
     if (action === PIECES_FOUND) await this.layWhole(by);
+    await this.unplugFor(by, `action:${action}`);
     await this.record(by, 'action-done', { action, ...(note === undefined ? {} : { note }) });
     if (action === NEEDLE_REPLACED) await this.fitNeedle(by);
   }
@@ -164,7 +171,7 @@ export class DemoBench {
       [...model.findings.values()].find(({ defines }) => defines === cause) ??
       [...sure, ...usual]
         .flatMap((id) => model.findings.get(id) ?? [])
-        .find(({ check }) => !INTERVIEWS.has(check) && !model.trials.has(check));
+        .find(({ check }) => !INTERVIEWS.has(check) && !model.sewing.has(check));
     const repair = [...model.actions.values()].find(
       (action) => action.repair && !action.needsReason && action.treats.includes(cause),
     );
@@ -185,18 +192,44 @@ export class DemoBench {
     });
   }
 
+  /** Sews it on the customer's own work, and nothing shows. */
+  private async sewInSilence(by: DemoLogin, sewnMinutes: number): Promise<void> {
+    const model = await this.model();
+    const { open, power } = await this.now();
+    if (open.size > 0 || power === 'off') await this.closeUp(by);
+    this.wait(sewnMinutes);
+    const findings = model.checks.get(SEWN_AS_FOUND)?.findings ?? [];
+    await this.record(by, 'findings-recorded', {
+      check: SEWN_AS_FOUND,
+      answers: Object.fromEntries(findings.map(({ id }) => [id, 'no'] as const)),
+      sewnMinutes,
+      onTheWork: true,
+    });
+  }
+
   /** Pays what is still owed, with clean results, and ties the knot. */
   async proveAndClose(by: DemoLogin): Promise<void> {
     const model = await this.model();
     for (let steps = 0; steps < 40; steps += 1) {
       const ticket = await this.now();
+      const assessment = assess(ticket, model);
       const step = nextStep(
         ticket,
         model,
-        { ...assess(ticket, model), risk: 0, beliefs: [] },
-        { checks: [], repairs: [] },
+        { ...assessment, risk: 0, beliefs: [] },
+        {
+          checks: [],
+          actions: [],
+          whileOpen: [],
+          lowersRisk: undefined,
+          proof: proofOf(model, assessment.evidence),
+          proofMinutes: minutes(0),
+        },
       );
       switch (step.kind) {
+        case 'prove':
+          await this.sewInSilence(by, step.minutes);
+          break;
         case 'check':
           await this.answer(by, step.check, []);
           break;
@@ -219,6 +252,9 @@ export class DemoBench {
           break;
         }
         case 'repair':
+        case 'settle':
+        case 'ask-symptoms':
+        case 'search-on':
           throw new Error(`${this.ticket}: the demo cannot close over ${JSON.stringify(step)}`);
       }
     }
@@ -238,8 +274,16 @@ export class DemoBench {
     await this.record(by, 'machine-opened', { state: access });
   }
 
+  /** Off and unplugged, where a step asks for it. */
+  private async unplugFor(by: DemoLogin, step: Parameters<typeof gatesUnmet>[2]): Promise<void> {
+    const unmet = gatesUnmet(await this.now(), await this.model(), step);
+    if (unmet.includes(`action:${POWER_OFF}`)) {
+      await this.record(by, 'action-done', { action: POWER_OFF });
+    }
+  }
+
   private async closeUp(by: DemoLogin): Promise<void> {
-    await this.record(by, 'machine-closed', {});
+    if ((await this.now()).open.size > 0) await this.record(by, 'machine-closed', {});
     await this.act(by, 'power-on');
   }
 }

@@ -25,9 +25,7 @@ function readings(one: Screen): Promise<Readonly<Record<string, string>>> {
 describe('the needle instrument', () => {
   it('finds a needle low and backward in five taps, it is set right and proven', async () => {
     const odren = await screen('odren');
-    await odren.go(`/bench/${demoTicketId(31)}`);
-    expect(await odren.stepAfter('')).toBe('Which way the needle faces');
-    await odren.click('Measure it with the instrument');
+    await odren.go(`/bench/${demoTicketId(31)}/needle/seat`);
     await odren.sees('How does the needle sit?');
 
     // Tap by tap, from the open instrument to what is kept.
@@ -231,7 +229,10 @@ it('a new needle that the bench was told of is named in the register, and counts
   const tavi = await screen('tavi');
   await tavi.go(`/bench/${demoTicketId(14)}`);
   await tavi.stepAfter('');
-  await tavi.clickLine('[data-answer]', 'New needle fitted');
+  await tavi.press('s');
+  await tavi.page.waitForSelector('[role="dialog"] input');
+  await tavi.page.keyboard.type('New needle fitted');
+  await tavi.clickWithin('[role="dialog"]', 'New needle fitted');
   await tavi.sees('A new one went in.');
   await tavi.click('Tell which');
   await tavi.click('Fine sharp 80/12, new');

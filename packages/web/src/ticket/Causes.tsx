@@ -5,7 +5,7 @@ import { m, write } from '../messages/index.ts';
 import type { PlanExplanation } from '../workers/planner.worker.ts';
 import { ProvenanceMark } from './ProvenanceMark.tsx';
 import { useTicket } from './TicketContext.tsx';
-import { reasonWords } from './words.ts';
+import { causeName, reasonWords } from './words.ts';
 
 const SHOWN = 4;
 const SHOWN_ALL = 20;
@@ -30,8 +30,10 @@ export const Causes = memo(function Causes({
   const { model, assessment } = useTicket();
   const [all, setAll] = useState(false);
   const words = m.bench.causes;
-  const shown = assessment.beliefs.slice(0, all ? SHOWN_ALL : SHOWN);
+  const { toBlame, alsoThere, unknown } = sortedOut(model, assessment.beliefs);
+  const shown = toBlame.slice(0, all ? SHOWN_ALL : SHOWN);
   const nothingAsked = assessment.evidence.readings.length === 0;
+  const isReported = assessment.debts.some(({ kind }) => kind === 'symptom');
 
   return (
     <section aria-labelledby="causes-title">
@@ -39,23 +41,24 @@ export const Causes = memo(function Causes({
         id="causes-title"
         className="mb-2 flex items-center gap-1 text-sm font-semibold text-quiet"
       >
-        {closed ? words.closedTitle : words.title} <ProvenanceMark standing="tuned" />
+        {closed ? words.closedTitle : isReported ? words.toBlame : words.title}{' '}
+        <ProvenanceMark standing="tuned" />
       </h2>
       {nothingAsked && <p className="mb-2 text-sm text-quiet">{words.unasked}</p>}
       <ol>
-        {shown.map(({ cause, is }) => {
+        {shown.map(({ cause, blame }) => {
           const { speaksFor, against } = reasonWords(model, explanation?.reasons.get(cause));
-          const band = m.bench.chanceWords[chanceBand(is)];
+          const band = m.bench.chanceWords[chanceBand(blame)];
           const line = (
             <>
               <span className="flex items-baseline justify-between gap-3">
                 <span className="font-semibold">{model.causes.get(cause)?.name}</span>
-                <span className="font-mono">{write.percent(is)}</span>
+                <span className="font-mono">{write.percent(blame)}</span>
               </span>
               <span aria-hidden="true" className="my-1.5 block h-1.5 rounded-full bg-sunk">
                 <span
                   className="block h-full rounded-full bg-own transition-[width] duration-300"
-                  style={{ width: `${Math.max(1, is * 100)}%` }}
+                  style={{ width: `${Math.max(1, blame * 100)}%` }}
                 />
               </span>
               <span className="block text-sm text-quiet">
@@ -85,14 +88,31 @@ export const Causes = memo(function Causes({
           );
         })}
       </ol>
-      {assessment.beliefs.length > SHOWN && (
+      {isReported && unknown > 0 && (
+        <Unknown chance={unknown} onChoose={onChoose && (() => onChoose(UNKNOWN))} />
+      )}
+      {toBlame.length > SHOWN && (
         <button
           type="button"
           onClick={() => setAll(!all)}
           className="min-h-11 px-2 text-quiet underline underline-offset-4"
         >
-          {all ? words.fewer : words.more(assessment.beliefs.length - SHOWN)}
+          {all ? words.fewer : words.more(toBlame.length - SHOWN)}
         </button>
+      )}
+      {alsoThere.length > 0 && (
+        <details className="px-2">
+          <summary className="flex min-h-11 cursor-pointer items-center text-quiet underline underline-offset-4">
+            {words.alsoThere(alsoThere.length)}
+          </summary>
+          <ul>
+            {alsoThere.map(({ cause, is }) => (
+              <li key={cause} className="flex justify-between gap-3 py-1">
+                {causeName(model, cause)} <span className="font-mono">{write.percent(is)}</span>
+              </li>
+            ))}
+          </ul>
+        </details>
       )}
       {assessment.leftOut > 0 && (
         <p className="px-2 text-sm text-quiet">{words.leftOut(assessment.leftOut)}</p>
@@ -128,8 +148,58 @@ export const Causes = memo(function Causes({
   );
 });
 
-function named(model: FamilyModel, { cause, is }: CauseBelief): readonly [string, string] {
-  return [model.causes.get(cause)?.name ?? cause, write.percent(is)];
+/** What stands for "something that no table has" where a cause is chosen. */
+export const UNKNOWN = 'unknown';
+
+/** From this chance on it is likely there, though silent. Ours, no source. */
+const LIKELY_THERE = 0.35;
+/** What is to blame with less than half the chance of being there is no part of this complaint. */
+const MOST_SILENT = 0.5;
+
+/** What is to blame, what is likely there and silent, and what no table names. */
+function sortedOut(model: FamilyModel, beliefs: readonly CauseBelief[]) {
+  const named = beliefs.filter(({ cause }) => model.causes.has(cause));
+  const isSilent = ({ is, blame }: CauseBelief): boolean =>
+    is >= LIKELY_THERE && blame < MOST_SILENT * is;
+  const quiet = beliefs
+    .filter(({ cause }) => !model.causes.has(cause))
+    .reduce((none, { blame }) => none * (1 - blame), 1);
+  return {
+    toBlame: named.filter((belief) => !isSilent(belief)),
+    alsoThere: named.filter(isSilent).sort((a, b) => b.is - a.is),
+    unknown: 1 - quiet,
+  };
+}
+
+/** The row for what no table names, with its own next step. */
+function Unknown({
+  chance,
+  onChoose,
+}: {
+  readonly chance: number;
+  readonly onChoose: (() => void) | undefined;
+}) {
+  const line = (
+    <span className="flex items-baseline justify-between gap-3">
+      <span className="font-semibold">{m.bench.causes.unknown}</span>
+      <span className="font-mono">{write.percent(chance)}</span>
+    </span>
+  );
+  return onChoose ? (
+    <button
+      type="button"
+      onClick={onChoose}
+      className="min-h-11 w-full rounded-md px-2 py-2 text-left hover:bg-sunk"
+    >
+      {line}
+    </button>
+  ) : (
+    <div className="px-2 py-2">{line}</div>
+  );
+}
+
+function named(model: FamilyModel, { cause, blame }: CauseBelief): readonly [string, string] {
+  return [causeName(model, cause), write.percent(blame)];
 }
 
 function Note({ text, children }: { readonly text: string; readonly children: React.ReactNode }) {

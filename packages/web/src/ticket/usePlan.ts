@@ -75,6 +75,6 @@ function settled(
   }
   if (plan === 'failed') return before.plan;
   const late = performance.now() - shownAt > HAND_MS;
-  const { checks, repairs, call } = before.plan;
-  return late ? { ...plan, checks, repairs, call } : plan;
+  const { checks, actions, call } = before.plan;
+  return late ? { ...plan, checks, actions, call } : plan;
 }

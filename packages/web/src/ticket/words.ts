@@ -1,6 +1,6 @@
 import type { FindingWeight, Requirement } from '@nodo/core';
-import { type FamilyModel, parseRequirement } from '@nodo/knowledge';
-import type { Ticket } from '@nodo/ticket';
+import { type FamilyModel, type Hazard, type Needs, parseRequirement } from '@nodo/knowledge';
+import { IN_WORDS, type Ticket } from '@nodo/ticket';
 import { m } from '../messages/index.ts';
 
 /** The text of a finding: what was seen, or the check's own text for nothing seen. */
@@ -62,4 +62,20 @@ export function openWords(model: FamilyModel, ticket: Ticket): string {
 
 export function lowerFirst(text: string): string {
   return text.charAt(0).toLocaleLowerCase() + text.slice(1);
+}
+
+/** The caution of a check. With the foot off the pedal nothing is sewn. */
+export function hazardWords(hazard: Hazard, needs: Needs): string {
+  return hazard === 'needle' && needs === 'sews' ? m.bench.sewingHazard : m.bench.hazards[hazard];
+}
+
+/** What a cause is called; of what no table names, that. */
+export function causeName(model: FamilyModel, cause: string): string {
+  return model.causes.get(cause)?.name ?? m.bench.causes.unknown;
+}
+
+/** What is owed is called: a symptom, a fault that was seen, or a complaint in words alone. */
+export function symptomName(model: FamilyModel, symptom: string): string {
+  if (symptom === IN_WORDS) return m.bench.step.wordsAlone;
+  return model.findings.get(symptom)?.answer ?? causeName(model, symptom);
 }

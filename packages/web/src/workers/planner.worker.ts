@@ -1,5 +1,6 @@
 import {
   type FindingWeight,
+  minutes,
   type Unexplained,
   unexplainedReadings,
   weighFindings,
@@ -48,21 +49,20 @@ const EXPLAINED = 8;
 
 const NOTHING_AT_THE_BENCH: Planned = {
   checks: [],
-  repairs: [],
+  actions: [],
   whileOpen: [],
   lowersRisk: undefined,
+  proof: undefined,
+  proofMinutes: minutes(0),
 };
-
-/** Enough to name a good next check at once, a few milliseconds after the tap. */
-const QUICK_DRAWS = 150;
 
 /** What was read last. */
 let reading: Reading | undefined;
 
 interface Reading {
-  readonly ticket: Ticket;
   readonly model: FamilyModel;
   readonly assessment: Assessment;
+  readonly proposals: Planned & Pick<TicketPlan, 'call'>;
 }
 
 const planner = {
@@ -76,16 +76,17 @@ const planner = {
     const ticket = foldTicket(id, events);
     const model = modelOfTicket(ticket, versionWith(changes));
     if (!model) throw new Error(`no tables for the family of ticket ${id}`);
-    reading = { ticket, model, assessment: assess(ticket, model) };
-    return { ...proposalsOf(reading, QUICK_DRAWS), words: undefined };
+    const assessment = assess(ticket, model);
+    reading = { model, assessment, proposals: proposalsOf(ticket, model, assessment) };
+    return { ...reading.proposals, words: undefined };
   },
 
-  /** The heavy part of the reckoning, of the ticket that was read last. */
+  /** The same with what explains it, which takes longer, of the ticket that was read last. */
   full(): TicketPlan {
     if (!reading) throw new Error('no ticket was read');
-    const { model, assessment } = reading;
+    const { model, assessment, proposals } = reading;
     return {
-      ...proposalsOf(reading),
+      ...proposals,
       words: {
         unexplained: unexplainedReadings(model.network, assessment.evidence),
         contests: contestEffects(model, assessment),
@@ -100,12 +101,13 @@ const planner = {
 };
 
 function proposalsOf(
-  { ticket, model, assessment }: Reading,
-  draws?: number,
+  ticket: Ticket,
+  model: FamilyModel,
+  assessment: Assessment,
 ): Planned & Pick<TicketPlan, 'call'> {
   return ticket.intake?.tag === undefined
-    ? { ...NOTHING_AT_THE_BENCH, call: planPhoneCall(ticket, model, assessment, draws) }
-    : { ...planTicket(ticket, model, assessment, draws), call: [] };
+    ? { ...NOTHING_AT_THE_BENCH, call: planPhoneCall(ticket, model, assessment) }
+    : { ...planTicket(ticket, model, assessment), call: [] };
 }
 
 export type Planner = typeof planner;

@@ -12,7 +12,7 @@ import { Navigate, useParams } from 'react-router';
 import { m, write } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { usePeopleById } from '../../session/usePeopleById.ts';
-import { Causes } from '../../ticket/Causes.tsx';
+import { Causes, UNKNOWN } from '../../ticket/Causes.tsx';
 import { FrozenTicket, useShown, useTicket } from '../../ticket/TicketContext.tsx';
 import { TicketGate } from '../../ticket/TicketGate.tsx';
 import { TicketShell } from '../../ticket/TicketShell.tsx';
@@ -26,7 +26,8 @@ import { MachineNow } from './MachineNow.tsx';
 import { PlanSwitch } from './PlanSwitch.tsx';
 import { ResumeStrip } from './ResumeStrip.tsx';
 import { SomethingElse } from './SomethingElse.tsx';
-import { type Choice, StepPane } from './step/StepPane.tsx';
+import type { Choice } from './step/choice.ts';
+import { StepPane } from './step/StepPane.tsx';
 import { LeftHere, Together } from './together/Together.tsx';
 import { useLasts } from './useLasts.ts';
 
@@ -68,9 +69,14 @@ function Bench() {
     [seq],
   );
 
-  const chooseCause = useCallback((cause: string) => setChoice({ kind: 'cause', cause }), []);
+  const chooseCause = useCallback(
+    (cause: string) =>
+      setChoice(cause === UNKNOWN ? { kind: 'search-on' } : { kind: 'cause', cause }),
+    [],
+  );
   const chooseCheck = useCallback((check: string) => setChoice({ kind: 'check', check }), []);
   const chooseClose = useCallback(() => setChoice({ kind: 'close' }), []);
+  const chooseDebt = useCallback((symptom: string) => setChoice({ kind: 'settle', symptom }), []);
 
   const isWaiting =
     step === undefined && !planFailed && choice === undefined && ticket.status === 'open';
@@ -136,6 +142,7 @@ function Bench() {
               mayWork={mayWork && ticket.status === 'open'}
               onChooseCheck={chooseCheck}
               onChooseClose={chooseClose}
+              onChooseDebt={chooseDebt}
               lowersRisk={plan?.lowersRisk}
               closed={ticket.status !== 'open'}
             />

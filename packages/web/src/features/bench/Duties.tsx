@@ -3,7 +3,7 @@ import type { FamilyModel } from '@nodo/knowledge';
 import { memo, useState } from 'react';
 import { m, write } from '../../messages/index.ts';
 import { useTicket } from '../../ticket/TicketContext.tsx';
-import { lowerFirst, requirementWords } from '../../ticket/words.ts';
+import { lowerFirst, requirementWords, symptomName } from '../../ticket/words.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextArea } from '../../ui/Field.tsx';
 import { Modal } from '../../ui/Modal.tsx';
@@ -13,12 +13,15 @@ export const Duties = memo(function Duties({
   mayWork,
   onChooseCheck,
   onChooseClose,
+  onChooseDebt,
   lowersRisk,
   closed,
 }: {
   readonly mayWork: boolean;
   readonly onChooseCheck: (check: string) => void;
   readonly onChooseClose: () => void;
+  /** A symptom or a fault that is still owed. */
+  readonly onChooseDebt: (symptom: string) => void;
   /** The check that lowers the comeback risk most, if any does. */
   readonly lowersRisk: string | undefined;
   /** The ticket is closed: its risk is the one of the closing snapshot. */
@@ -28,12 +31,14 @@ export const Duties = memo(function Duties({
   const [waiving, setWaiving] = useState<string>();
   const words = m.bench.duties;
   const owed = assessment.duties.filter(({ state }) => state === 'owed');
+  const unsettled = assessment.debts.filter(({ settled }) => settled === undefined);
+  const isReported = assessment.debts.some(({ kind }) => kind === 'symptom');
   return (
     <section aria-labelledby="duties-title" className="mt-5">
       <h2 id="duties-title" className="mb-2 text-sm font-semibold text-quiet">
         {words.title}
       </h2>
-      {owed.length === 0 && <p>{words.none}</p>}
+      {owed.length + unsettled.length === 0 && <p>{words.none}</p>}
       <ul className="flex flex-col gap-3">
         {owed.map((duty) => (
           <li key={duty.duty} className="border-l-3 border-dashed border-hazard pl-3">
@@ -46,10 +51,33 @@ export const Duties = memo(function Duties({
           </li>
         ))}
       </ul>
+      {unsettled.length > 0 && (
+        <div className="mt-3 border-l-3 border-dashed border-hazard pl-3">
+          <p className="text-sm text-quiet">{words.symptoms}</p>
+          <ul className="font-semibold">
+            {unsettled.map(({ symptom }) => (
+              <li key={symptom}>
+                <button
+                  type="button"
+                  disabled={!mayWork}
+                  onClick={() => onChooseDebt(symptom)}
+                  className="min-h-11 text-left underline-offset-4 enabled:underline"
+                >
+                  {symptomName(model, symptom)}
+                </button>
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
       {!closed && (
         <p className="mt-4 text-sm text-quiet">
-          {words.risk}{' '}
-          <strong className="font-mono text-base text-ink">{write.percent(assessment.risk)}</strong>
+          {isReported ? `${words.risk} ` : words.riskUnknown}
+          {isReported && (
+            <strong className="font-mono text-base text-ink">
+              {write.percent(assessment.risk)}
+            </strong>
+          )}
         </p>
       )}
       {mayWork && lowersRisk !== undefined && (
@@ -61,7 +89,7 @@ export const Duties = memo(function Duties({
           {words.lowers(lowerFirst(model.checks.get(lowersRisk)?.title ?? lowersRisk))}
         </button>
       )}
-      {mayWork && owed.length === 0 && (
+      {mayWork && owed.length + unsettled.length === 0 && (
         <Button className="mt-2" onClick={onChooseClose}>
           {words.toKnot}
         </Button>

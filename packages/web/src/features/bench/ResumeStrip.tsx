@@ -3,7 +3,7 @@ import { type NextStep, resumeOf } from '@nodo/ticket';
 import { X } from 'lucide-react';
 import { m, write } from '../../messages/index.ts';
 import { useTicket } from '../../ticket/TicketContext.tsx';
-import { lowerFirst } from '../../ticket/words.ts';
+import { causeName, lowerFirst } from '../../ticket/words.ts';
 import { Button } from '../../ui/Button.tsx';
 
 /** In two sentences: what is known and done; what is owed and comes next. */
@@ -31,8 +31,8 @@ export function ResumeStrip({
           likely:
             likeliest &&
             words.likely(
-              lowerFirst(model.causes.get(likeliest.cause)?.name ?? likeliest.cause),
-              write.percent(likeliest.is),
+              lowerFirst(causeName(model, likeliest.cause)),
+              write.percent(likeliest.blame),
             ),
           done: named(done, (id) => model.actions.get(id)?.title),
           byCustomer: named(byCustomer, (id) => model.causes.get(id)?.remedy),
@@ -59,6 +59,14 @@ function stepWords(step: NextStep, model: FamilyModel): string {
     case 'action':
     case 'waive':
       return lowerFirst(model.duties.get(step.duty)?.title ?? step.duty);
+    case 'prove':
+      return words.prove;
+    case 'search-on':
+      return words.searchOn;
+    case 'ask-symptoms':
+      return words.ask;
+    case 'settle':
+      return words.settle;
     case 'close-machine':
       return words.closeMachine;
     case 'close-ticket':

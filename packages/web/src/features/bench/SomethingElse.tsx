@@ -9,7 +9,7 @@ import { CheckBox } from '../../ui/CheckBox.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { Modal } from '../../ui/Modal.tsx';
 import { OwnCauseForm } from './OwnCauseForm.tsx';
-import type { Choice } from './step/StepPane.tsx';
+import type { Choice } from './step/choice.ts';
 
 const MOST_HITS = 7;
 

@@ -11,7 +11,7 @@ import { FormError } from '../../session/FormError.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
 import { useMoney } from '../../session/useMoney.ts';
 import { useTables } from '../../session/useTables.ts';
-import { ComplaintTicks, ContextAnswers } from '../../shop/intake/Asked.tsx';
+import { ComplaintTicks, ContextAnswers, HowOftenFields } from '../../shop/intake/Asked.tsx';
 import { FamilyChoice } from '../../shop/intake/FamilyChoice.tsx';
 import { firstFreeTag } from '../../shop/intake/firstFreeTag.ts';
 import {
@@ -134,6 +134,12 @@ function IntakeSheet() {
           findings={complaint}
           ticked={form.complaint}
           onChange={(ticked) => set({ complaint: ticked })}
+        />
+        <HowOftenFields
+          findings={complaint}
+          ticked={form.complaint}
+          often={form.often}
+          onChange={(often) => set({ often })}
         />
         <ContextAnswers
           findings={context}

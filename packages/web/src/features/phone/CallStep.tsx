@@ -1,10 +1,17 @@
-import { COMPLAINT, type FamilyCheck, type FamilyModel, PHONE_WORDS } from '@nodo/knowledge';
+import {
+  COMPLAINT,
+  decisiveChecks,
+  type FamilyCheck,
+  type FamilyModel,
+  isUnpluggedFirst,
+  PHONE_WORDS,
+} from '@nodo/knowledge';
 import type { PhoneStep } from '@nodo/ticket';
 import { m } from '../../messages/index.ts';
 import { AnswerButton } from '../../ticket/check/AnswerButton.tsx';
 import { Answers, Caution } from '../../ticket/check/CheckStep.tsx';
 import { useTicket } from '../../ticket/TicketContext.tsx';
-import { lowerFirst } from '../../ticket/words.ts';
+import { hazardWords, lowerFirst } from '../../ticket/words.ts';
 
 interface CallStepProps {
   readonly step: Exclude<PhoneStep, { kind: 'end' }>;
@@ -17,12 +24,14 @@ export function CallStep({ step, mayTalk }: CallStepProps) {
   if (step.kind === 'advise') {
     const cause = model.causes.get(step.cause);
     if (!cause) return null;
+    const look = decisiveChecks(model).get(step.cause);
     return (
       <Spoken
         heading={m.phone.advise}
         title={cause.name}
         say={m.phone.putRight(lowerFirst(cause.remedy))}
         listen={m.phone.putRightListen}
+        hazard={look && isUnpluggedFirst(look) ? m.phone.plugOut : undefined}
       >
         {mayTalk && (
           <div className="flex max-w-xl flex-col gap-2">
@@ -46,7 +55,11 @@ export function CallStep({ step, mayTalk }: CallStepProps) {
       title={check.title}
       say={words?.say ?? check.how}
       listen={words?.listen}
-      hazard={check.hazard && m.bench.hazards[check.hazard]}
+      hazard={
+        isUnpluggedFirst(check)
+          ? m.phone.plugOut
+          : check.hazard && hazardWords(check.hazard, check.needs)
+      }
     >
       {mayTalk ? <Answers key={check.id} check={check} /> : <p>{m.bench.step.noRights}</p>}
     </Spoken>

@@ -7,7 +7,7 @@ import { m } from '../../messages/index.ts';
 import { FormError } from '../../session/FormError.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
 import { useTables } from '../../session/useTables.ts';
-import { ComplaintTicks } from '../../shop/intake/Asked.tsx';
+import { ComplaintTicks, HowOftenFields } from '../../shop/intake/Asked.tsx';
 import { FamilyChoice } from '../../shop/intake/FamilyChoice.tsx';
 import { callOf } from '../../shop/intake/intake.ts';
 import {
@@ -78,6 +78,12 @@ function CallSheet() {
           findings={model.checks.get(COMPLAINT)?.findings ?? []}
           ticked={form.complaint}
           onChange={(ticked) => set({ complaint: ticked })}
+        />
+        <HowOftenFields
+          findings={model.checks.get(COMPLAINT)?.findings ?? []}
+          ticked={form.complaint}
+          often={form.often}
+          onChange={(often) => set({ often })}
         />
         <TextArea
           className="mt-4"

@@ -9,6 +9,7 @@ import { useSession } from '../../session/SessionContext.tsx';
 import { useTables } from '../../session/useTables.ts';
 import { useTicket } from '../../ticket/TicketContext.tsx';
 import { TicketGate } from '../../ticket/TicketGate.tsx';
+import { causeName } from '../../ticket/words.ts';
 import { Select } from '../../ui/Field.tsx';
 import { TextLink } from '../../ui/TextLink.tsx';
 import { InstrumentContext } from './InstrumentContext.tsx';
@@ -49,7 +50,8 @@ function Beside({ name, parts }: InstrumentProps) {
     ...known,
     onTicket: { ticket, record, mayFind, mayWork },
   };
-  const [first, second] = assessment.beliefs;
+  // An instrument tells what is there, to blame or not.
+  const [first, second] = assessment.beliefs.toSorted((a, b) => b.is - a.is);
   return (
     <Instrument bench={bench} parts={parts} root={`/bench/${ticket.id}/${name}`}>
       <span className="rounded-md bg-ink px-2.5 py-0.5 font-mono text-xl font-bold text-ground">
@@ -62,9 +64,7 @@ function Beside({ name, parts }: InstrumentProps) {
         {m.instrument.likely}:{' '}
         {[first, second]
           .flatMap((belief) =>
-            belief
-              ? [`${model.causes.get(belief.cause)?.name ?? ''} ${write.percent(belief.is)}`]
-              : [],
+            belief ? [`${causeName(model, belief.cause)} ${write.percent(belief.is)}`] : [],
           )
           .join(', ')}
       </p>

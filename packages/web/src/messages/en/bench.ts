@@ -1,4 +1,4 @@
-import type { ChanceBand, WeightBand } from '@nodo/core';
+import type { ChanceBand, HowOften, WeightBand } from '@nodo/core';
 import type { Hazard, Provenance } from '@nodo/knowledge';
 
 const chanceWords: Readonly<Record<ChanceBand, string>> = {
@@ -12,6 +12,9 @@ const chanceWords: Readonly<Record<ChanceBand, string>> = {
 
 const hazards: Readonly<Record<Hazard, string>> = {
   needle: 'Mind the needle: hand wheel only towards you, foot off the pedal.',
+  unplug:
+    'Off and unplugged first: a foot on the pedal drives the needle through a finger. Tweezers or a holder, no fingertip under the needle.',
+  eyes: 'Eye protection on: pieces and grains fly. Hand wheel only towards you, unplugged.',
   blade: 'Blades: keep the fingers away from the edge.',
   electric: 'Mains: look only. Motor, pedal and lead are for a qualified person, to local rules.',
   light: 'Do not look into the light.',
@@ -27,7 +30,17 @@ const standings: Readonly<Record<Provenance, string>> = {
   shop: 'From your own shop.',
 };
 
+const often: Readonly<Record<HowOften, string>> = {
+  always: 'always',
+  seam: 'every seam',
+  'now-and-then': 'now and then',
+  hours: 'once in hours',
+};
+
 export const bench = {
+  sewingHazard:
+    'It sews: fingers and hair clear of the needle, glasses on where a needle may break.',
+  often,
   chanceWords,
   hazards,
   standings,
@@ -36,6 +49,9 @@ export const bench = {
     closedTitle: 'What was known when it was closed',
     more: (n: number) => `${n} more`,
     fewer: 'fewer',
+    toBlame: 'What is to blame now',
+    alsoThere: (n: number) => `Also there, not this complaint (${n})`,
+    unknown: 'Something that no table has',
     because: (what: string) => `because: ${what}`,
     against: (what: string) => `against: ${what}`,
     notSeen: (what: string) => `not seen: ${what}`,
@@ -55,8 +71,11 @@ export const bench = {
       worth: 'Next check',
       sweep: 'Next in the full sweep',
       duty: 'Owed before closing',
+      'before-power': 'Before it is turned or sewn',
     },
     repair: 'Put it right',
+    shorterDone: 'Sooner done than looked for',
+    treats: (causes: string) => `It puts right at once: ${causes}.`,
     cause: 'The cause you chose',
     minutes: 'min',
     atHand: 'Have at hand',
@@ -81,6 +100,7 @@ export const bench = {
     unplugged: 'It is off and unplugged',
     opened: (what: string) => `Done: ${what}`,
     closeFirst: 'Put together first',
+    partOff: 'A part that this looks at is off: put together first',
     closed: 'It is back together',
     pluggedIn: 'Plugged in again',
     gate: 'Before this step',
@@ -92,12 +112,83 @@ export const bench = {
     speaks: 'What speaks for and against it',
     weight: (size: WeightBand, forIt: boolean) =>
       `${{ strong: 'strongly', clear: 'clearly', slight: 'a little' }[size]} ${forIt ? 'for' : 'against'}`,
+    prove: {
+      heading: 'Prove it',
+      title: (minutes: string) => `Sew it for ${minutes} minutes`,
+      watch: (symptoms: string) => `Watch for: ${symptoms}. Stop as soon as it shows.`,
+      enough: (minutes: string, risk: string) =>
+        `If nothing shows in ${minutes} minutes, the chance that it comes back is ${risk}.`,
+      notEnough: (minutes: string, risk: string) =>
+        `Even if nothing shows in ${minutes} minutes, a chance of ${risk} is left: it shows too seldom, or something that can cause it was not put right.`,
+      onTheWork: 'Sewn on the customer’s own fabric and thread',
+      onAScrap: 'On a scrap, faults of the work and of the way of sewing hardly show.',
+      start: 'Start the timer',
+      stop: 'Stop the timer',
+      sewn: 'Minutes sewn',
+      silent: (minutes: string) => `Nothing showed in ${minutes} min`,
+      shown: (symptom: string) => `It showed: ${symptom}`,
+      howOften: (symptom: string) => `How often: ${symptom}`,
+      notSaid: 'not said (taken as every seam)',
+      settle: 'It cannot be sewn away',
+    },
+    settle: {
+      heading: 'Owed to the customer',
+      title: (symptom: string) => `Not sewn away: ${symptom}`,
+      text: 'Say how it ends. Your name and the reason stay on the ticket.',
+      ways: {
+        explained: 'Explained: way of sewing or material, shown to the customer',
+        left: 'The customer leaves it so',
+        'put-aside': 'Put aside, for a reason',
+      },
+      reasons: {
+        explained: 'What was shown, and what to do differently?',
+        left: 'What did the customer decide?',
+        'put-aside': 'Why is it put aside?',
+      },
+      sew: 'Sew it first',
+    },
+    ask: {
+      heading: 'Not asked yet',
+      title: 'What does it do?',
+      text: 'The complaint stands in words alone. Tick what fits: without it nothing can be told of the chances, and the ticket does not close.',
+      log: 'Log what was ticked',
+      none: 'None of these: a service or something else',
+    },
+    searchOn: {
+      heading: 'Search on',
+      title: 'Something that no table has',
+      text: 'What the tables know was put right or ruled out, and it still shows. Take it apart further, ask a colleague, or send it on. What you find can be written down and is treated like any other cause.',
+      chance: (risk: string) => `Chance that it is something no table has: ${risk}.`,
+      found: 'Write down what it is',
+      settle: 'Leave it',
+    },
     readyTitle: 'Ready to tie the knot',
     ready: (risk: string) =>
       `Everything owed is done. Chance that the complaint comes back: ${risk}.`,
+    nothingFound: {
+      title: 'Nothing found: it was not brought out here',
+      sewn: (minutes: string, risk: string) =>
+        `Sewn for ${minutes} minutes as it came in, and it did not show. Chance that it comes back: ${risk}.`,
+      tell: 'Tell the customer: what was sewn and for how long, that nothing was repaired, and when it shows again to leave all as it stands and bring it with the piece, its thread and its fabric.',
+      differs:
+        'What is said to show in every seam and does not show here hangs on their thread, fabric or hands: sew with theirs, or watch them sew, before it goes back.',
+      charge:
+        'Charge the time of looking as it was agreed when the machine was taken in, and no repair.',
+    },
     tie: 'Tie the knot: close the ticket',
     closedTitle: 'Closed and tied',
     closedLine: (risk: string) => `Closed with a comeback chance of ${risk}.`,
+    settledLine: (symptom: string, how: string) => `${symptom}: ${how}`,
+    settled: {
+      'sewn-away': 'sewn away',
+      'not-brought-out': 'not brought out here',
+      explained: 'explained to the customer',
+      left: 'left so by the customer',
+      'put-aside': 'put aside',
+      owed: 'still owed',
+    },
+    wordsAlone: 'The complaint in words',
+    notKnown: 'Nothing was reported that could come back.',
     waivedLine: (duties: string) => `Waived: ${duties}`,
     collected: 'The customer has it back',
     reopen: 'Reopen',
@@ -168,6 +259,10 @@ export const bench = {
       `${owed ? `Owed before closing: ${owed}` : 'Nothing is owed'}; next: ${next ?? 'being reckoned'}.`,
     next: {
       repair: (cause: string) => `put right ${cause}`,
+      prove: 'sew it as it failed',
+      searchOn: 'search on',
+      ask: 'ask what it does',
+      settle: 'say how the complaint ends',
       closeMachine: 'close the machine up',
       closeTicket: 'tie the knot',
     },
@@ -206,6 +301,8 @@ export const bench = {
     waiveNote: 'Your name and the reason stay on the ticket.',
     cancel: 'Leave it owed',
     risk: 'Closed now, it comes back with a chance of',
+    riskUnknown: 'Nothing was reported yet: the chance of a comeback is not known.',
+    symptoms: 'Reported, not settled',
     lowers: (check: string) => `What lowers it most: ${check}`,
     why: (why: string) => `${why}.`,
   },

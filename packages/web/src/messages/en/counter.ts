@@ -12,6 +12,7 @@ export const counter = {
   complaint: 'Complaint',
   words: 'In the customer’s own words',
   ticks: 'What of this does the customer report?',
+  howOften: 'How often does it show?',
   ticksHint: 'Tick only what was said. What is not ticked counts as not asked.',
   context: 'When it began, what was sewn',
   contextHint: 'Leave at “not asked” what you did not ask.',

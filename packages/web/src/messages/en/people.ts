@@ -52,6 +52,8 @@ const ENTRIES: Readonly<Record<EventType, string>> = {
   'machine-closed': 'closed up',
   'plan-chosen': 'chose a plan for',
   'duty-waived': 'waived a duty on',
+  'how-often-told': 'asked how often it shows on',
+  'symptom-settled': 'settled a symptom of',
   'entry-corrected': 'took an entry back on',
   'ticket-closed': 'tied the knot on',
   'ticket-reopened': 'reopened',

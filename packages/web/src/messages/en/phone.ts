@@ -21,6 +21,7 @@ export const phone = {
   bringIn: 'Bring it in',
   stop: 'Stop, unplug',
   goOn: 'Go on asking',
+  plugOut: 'First: switch it off, pull the plug, foot away from the pedal.',
   unplug:
     'Nobody opens a cover or sews on. Motor, pedal and lead are for a qualified person, to local rules.',
   bringTitle: 'To bring along',

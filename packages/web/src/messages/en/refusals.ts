@@ -47,6 +47,9 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
   'gate-unmet': () => 'Something must be done before this step. It is shown at the step.',
   'reason-missing': () => 'This counts only with a reason. Write down why.',
   'duty-not-owed': () => 'That is not owed on this ticket any more.',
+  'symptoms-owed': () =>
+    'A reported symptom is not settled. Sew it long enough, or say how it ends, with a reason.',
+  'symptom-not-owed': () => 'That symptom is not owed on this ticket any more.',
   'duties-owed': () => 'Something is still owed. Do it, or waive it with a reason.',
   'ticket-closed': () => 'This ticket is closed. Reopen it to go on.',
   'ticket-open': () => 'This ticket is still open.',

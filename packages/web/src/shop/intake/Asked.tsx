@@ -1,6 +1,9 @@
-import type { Finding } from '@nodo/knowledge';
+import type { HowOften } from '@nodo/core';
+import type { Finding, OftenTold } from '@nodo/knowledge';
+import { HOW_OFTEN } from '@nodo/ticket';
 import { m } from '../../messages/index.ts';
 import { CheckBoxes } from '../../ui/CheckBox.tsx';
+import { Select } from '../../ui/Field.tsx';
 import { complaintGroups } from './complaintGroups.ts';
 
 /** What the customer reports: ticked is yes, unticked is not asked. */
@@ -28,6 +31,44 @@ export function ComplaintTicks({
               className="rounded px-1 leading-tight hover:bg-sunk"
             />
           </div>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+/** How often what is ticked shows: it decides how long the machine must sew in silence. */
+export function HowOftenFields({
+  findings,
+  ticked,
+  often,
+  onChange,
+}: {
+  readonly findings: readonly Finding[];
+  readonly ticked: readonly string[];
+  readonly often: OftenTold;
+  readonly onChange: (often: OftenTold) => void;
+}) {
+  const asked = findings.filter(({ id }) => ticked.includes(id));
+  if (asked.length === 0) return null;
+  return (
+    <fieldset className="mt-4">
+      <legend className="font-semibold">{m.counter.howOften}</legend>
+      <div className="mt-1 grid gap-3 sm:grid-cols-2 xl:grid-cols-3">
+        {asked.map(({ id, answer }) => (
+          <Select<HowOften | ''>
+            key={id}
+            label={answer}
+            value={often[id] ?? ''}
+            options={[
+              ['', m.counter.notAsked],
+              ...HOW_OFTEN.map((one) => [one, m.bench.often[one]] as const),
+            ]}
+            onChoose={(chosen) => {
+              const { [id]: _before, ...others } = often;
+              onChange(chosen === '' ? others : { ...others, [id]: chosen });
+            }}
+          />
         ))}
       </div>
     </fieldset>

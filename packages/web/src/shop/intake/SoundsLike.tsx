@@ -23,7 +23,10 @@ export function SoundsLike({
     ].filter(({ finding }) => model.findings.has(finding));
     const { kept } = withinReach(readings, model);
     const { beliefs } = posterior(model.network, evidenceOf(model, kept, []));
-    return [...beliefs].sort((a, b) => b.is - a.is).slice(0, SHOWN);
+    return beliefs
+      .filter(({ cause }) => model.causes.has(cause))
+      .sort((a, b) => b.blame - a.blame)
+      .slice(0, SHOWN);
   }, [model, complaint, context]);
 
   return (
@@ -33,18 +36,18 @@ export function SoundsLike({
         <p className="text-quiet">{m.counter.hearsLikeEmpty}</p>
       ) : (
         <ol className="flex flex-col gap-3">
-          {likely.map(({ cause, is }) => {
+          {likely.map(({ cause, blame }) => {
             const known = model.causes.get(cause);
             return (
               <li key={cause}>
                 <span className="flex items-baseline justify-between gap-3">
                   <span className="font-semibold">{known?.name}</span>
-                  <span className="font-mono">{write.percent(is)}</span>
+                  <span className="font-mono">{write.percent(blame)}</span>
                 </span>
                 <span aria-hidden="true" className="mt-1 block h-1.5 rounded-full bg-sunk">
                   <span
                     className="block h-full rounded-full bg-own"
-                    style={{ width: `${Math.max(1, is * 100)}%` }}
+                    style={{ width: `${Math.max(1, blame * 100)}%` }}
                   />
                 </span>
                 {known?.byPhone && <span className="text-sm text-quiet">{m.counter.byPhone}</span>}

@@ -126,15 +126,19 @@ function newTicketOf(
 
 /** What was ticked and what was asked. */
 function asked(form: IntakeForm): readonly TicketCommand[] {
-  const found = (digit: number, check: string, answers: object) =>
+  const found = (digit: number, check: string, answers: object, more: object = {}) =>
     Object.keys(answers).length > 0
-      ? [commandOf(form, digit, 'findings-recorded', { check, answers })]
+      ? [commandOf(form, digit, 'findings-recorded', { check, answers, ...more })]
       : [];
+  const often = Object.fromEntries(
+    Object.entries(form.often).filter(([symptom]) => form.complaint.includes(symptom)),
+  );
   return [
     ...found(
       DIGIT.complaint,
       COMPLAINT,
       Object.fromEntries(form.complaint.map((id) => [id, 'yes'])),
+      Object.keys(often).length > 0 ? { often } : {},
     ),
     ...found(DIGIT.context, CONTEXT, { ...form.context }),
   ];

@@ -1,6 +1,6 @@
 import { day } from '@nodo/kernel';
 import { modelOf } from '@nodo/knowledge';
-import { SPOKEN } from '@nodo/ticket';
+import { HOW_OFTEN, SPOKEN } from '@nodo/ticket';
 import { z } from 'zod';
 
 /** The form of the counter; stored on this screen until the machine is taken in. */
@@ -15,6 +15,8 @@ const intakeForm = z.object({
   words: z.string().default(''),
   /** Findings that the customer reported. */
   complaint: z.array(z.string()).readonly().default([]),
+  /** How often what is reported shows, as far as it was asked. */
+  often: z.record(z.string(), z.enum(HOW_OFTEN)).readonly().default({}),
   /** Findings of the context that were asked. */
   context: z
     .record(z.string(), z.enum(['yes', 'no']))

@@ -1,5 +1,5 @@
 import { type CheckProposal, openingChain } from '@nodo/core';
-import { checkMinutes, type FamilyCheck, isWorthIt } from '@nodo/knowledge';
+import { checkMinutes, type FamilyCheck, isPartOff, isWorthIt } from '@nodo/knowledge';
 import { gatesUnmet, POWER_OFF, POWER_ON } from '@nodo/ticket';
 import { Ruler, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
@@ -12,7 +12,7 @@ import { answersTo } from '../answersTo.ts';
 import { instrumentFor } from '../instrumentAddresses.ts';
 import { ProvenanceMark } from '../ProvenanceMark.tsx';
 import { useTicket } from '../TicketContext.tsx';
-import { gateWords, lowerFirst } from '../words.ts';
+import { gateWords, hazardWords, lowerFirst } from '../words.ts';
 import { AnswerButton } from './AnswerButton.tsx';
 import { NotedHere } from './NotedHere.tsx';
 
@@ -51,7 +51,7 @@ export function CheckStep(props: CheckStepProps) {
             </span>
           )}
         </p>
-        {check.hazard && <Caution text={m.bench.hazards[check.hazard]} />}
+        {check.hazard && <Caution text={hazardWords(check.hazard, check.needs)} />}
         <div className="mt-3">
           <Preparation {...props} />
         </div>
@@ -104,9 +104,9 @@ function WhyThis({ check }: Pick<CheckStepProps, 'check'>) {
       </summary>
       <p className="text-quiet">{m.bench.step.standsToFind}</p>
       <ul>
-        {touched.map(({ cause, is }) => (
+        {touched.map(({ cause, blame }) => (
           <li key={cause} className="flex gap-3">
-            <span className="w-14 shrink-0 text-right font-mono">{write.percent(is)}</span>
+            <span className="w-14 shrink-0 text-right font-mono">{write.percent(blame)}</span>
             {model.causes.get(cause)?.name}
           </li>
         ))}
@@ -133,27 +133,8 @@ function Preparation({ check, onChooseCheck }: CheckStepProps) {
 
   const needsHands = gates.length > 0 || toOpen.length > 0;
   if (!mayFind || (needsHands && !mayWork)) return <p>{words.noRights}</p>;
-  if (gates.length > 0) {
-    return (
-      <StepList heading={words.gate}>
-        {gates.map((gate, index) => {
-          const [, kind, id = ''] = /^(check|action):([a-z0-9-]+)/.exec(gate) ?? [];
-          return (
-            <AnswerButton
-              key={gate}
-              digit={index + 1}
-              text={
-                kind === 'check' ? words.gateCheck(gateWords(model, gate)) : gateWords(model, gate)
-              }
-              onPress={() =>
-                kind === 'check' ? onChooseCheck(id) : record('action-done', { action: id })
-              }
-            />
-          );
-        })}
-      </StepList>
-    );
-  }
+  if (gates.length > 0) return <Gates gates={gates} onChooseCheck={onChooseCheck} />;
+  if (isPartOff(check, ticket.open)) return <CloseFirst heading={words.partOff} />;
   if (toOpen.length > 0) {
     const target = toOpen.at(-1);
     if (ticket.power === 'on') {
@@ -190,13 +171,47 @@ function Preparation({ check, onChooseCheck }: CheckStepProps) {
   return <Answers key={check.id} check={check} />;
 }
 
-/** The machine must be together and plugged in before it can sew. */
-export function CloseFirst() {
+/** What must hold before a step, each with what brings it about. */
+export function Gates({
+  gates,
+  onChooseCheck,
+}: {
+  readonly gates: readonly string[];
+  readonly onChooseCheck: (check: string) => void;
+}) {
+  const { model, record } = useTicket();
+  const words = m.bench.step;
+  return (
+    <StepList heading={words.gate}>
+      {gates.map((gate, index) => {
+        const [, kind, id = ''] = /^(check|action):([a-z0-9-]+)/.exec(gate) ?? [];
+        return (
+          <AnswerButton
+            key={gate}
+            digit={index + 1}
+            text={
+              kind === 'check' ? words.gateCheck(gateWords(model, gate)) : gateWords(model, gate)
+            }
+            onPress={() =>
+              kind === 'check' ? onChooseCheck(id) : record('action-done', { action: id })
+            }
+          />
+        );
+      })}
+    </StepList>
+  );
+}
+
+/**
+ * The machine must be together and plugged in before it can sew.
+ * @param heading what it must be together for, where that is another thing than sewing
+ */
+export function CloseFirst({ heading }: { readonly heading?: string }) {
   const { ticket, record, mayWork } = useTicket();
   const words = m.bench.step;
   if (!mayWork) return <p>{words.noRights}</p>;
   return (
-    <StepList heading={words.closeFirst}>
+    <StepList heading={heading ?? words.closeFirst}>
       {ticket.open.size > 0 ? (
         <AnswerButton digit={1} text={words.closed} onPress={() => record('machine-closed', {})} />
       ) : (

@@ -10,11 +10,11 @@ import {
   type TicketEvent,
   threadLine,
 } from '@nodo/ticket';
-import { m } from '../../messages/index.ts';
+import { m, write } from '../../messages/index.ts';
 import { instruments } from '../../messages/instruments.ts';
 import { shopDayOf } from '../../time/shopTime.ts';
 import type { ShownTicket } from '../useShownTicket.ts';
-import { lowerFirst } from '../words.ts';
+import { lowerFirst, symptomName } from '../words.ts';
 
 /** One stitch of the seam. */
 export interface SeamEntry {
@@ -101,7 +101,7 @@ function describe(
     case 'machine-arrived':
       return above(m.seam.arrived);
     case 'findings-recorded':
-      return above(lookWords(model, event.body.check, event.body.answers));
+      return above(sewnWords(model, event.body));
     case 'could-not-tell':
       return above(m.seam.couldNotTell(titleOf(model, event.body.check)));
     case 'observation-noted':
@@ -130,6 +130,18 @@ function describe(
       return below(m.seam.closedUp);
     case 'plan-chosen':
       return below(m.seam.plan(m.seam.plans[event.body.plan]));
+    case 'how-often-told':
+      return above(
+        m.seam.howOften(symptomName(model, event.body.symptom), m.bench.often[event.body.often]),
+      );
+    case 'symptom-settled':
+      return below(
+        m.seam.settled(
+          symptomName(model, event.body.symptom),
+          m.bench.step.settled[event.body.how],
+          event.body.reason,
+        ),
+      );
     case 'duty-waived':
       return below(
         m.seam.waived(
@@ -195,6 +207,15 @@ function describe(
 /** What was noted, with the check that it is about. */
 function atCheck(model: FamilyModel, check: string | undefined, text: string): string {
   return check === undefined ? text : `${titleOf(model, check)}: ${text}`;
+}
+
+/** A look, or a sewing with how long it took. */
+function sewnWords(
+  model: FamilyModel,
+  body: Extract<TicketEvent, { readonly type: 'findings-recorded' }>['body'],
+): string {
+  const text = lookWords(model, body.check, body.answers);
+  return body.sewnMinutes === undefined ? text : m.seam.sewn(text, write.minutes(body.sewnMinutes));
 }
 
 function lookWords(

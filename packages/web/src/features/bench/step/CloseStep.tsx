@@ -2,28 +2,45 @@ import { useState } from 'react';
 import { m, write } from '../../../messages/index.ts';
 import { AnswerButton } from '../../../ticket/check/AnswerButton.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
-import { lowerFirst } from '../../../ticket/words.ts';
+import { lowerFirst, symptomName } from '../../../ticket/words.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { ReasonForm } from '../../../ui/ReasonForm.tsx';
 import { TextLink } from '../../../ui/TextLink.tsx';
 import type { TicketPlan } from '../../../workers/planner.worker.ts';
+import type { Choice } from './choice.ts';
 
 interface CloseStepProps {
   readonly plan: TicketPlan | undefined;
   readonly onChooseCheck: (check: string) => void;
+  readonly onChoose: (choice: Choice) => void;
 }
 
-/** No duty is owed any more: the ticket can be closed. */
-export function CloseStep({ plan, onChooseCheck }: CloseStepProps) {
+/** No duty is owed any more: the ticket can be closed once each symptom is settled. */
+export function CloseStep({ plan, onChooseCheck, onChoose }: CloseStepProps) {
   const { assessment, model, record, mayWork } = useTicket();
   const words = m.bench.step;
+  const isSettled = assessment.debts.every(({ settled }) => settled !== undefined);
+  const silent = assessment.debts.filter(({ settled }) => settled === 'not-brought-out');
+  const isNothingFound = isSettled && silent.length > 0;
+  const risk = write.percent(assessment.risk);
+  const title = isNothingFound ? words.nothingFound.title : words.readyTitle;
   return (
     <div className="max-w-2xl">
       <KnotPicture />
-      <h1 className="mt-2 text-3xl font-bold" id="step-title">
-        {words.readyTitle}
+      <h1 className="mt-2 text-3xl font-bold text-balance" id="step-title">
+        {isSettled ? title : m.bench.duties.symptoms}
       </h1>
-      <p className="mt-3 text-lg">{words.ready(write.percent(assessment.risk))}</p>
+      {isNothingFound ? (
+        <NothingFound
+          minutes={Math.min(...silent.map(({ silentMinutes }) => silentMinutes))}
+          risk={risk}
+        />
+      ) : (
+        <p className="mt-3 text-lg">
+          {assessment.debts.length > 0 ? words.ready(risk) : words.notKnown}
+        </p>
+      )}
+      <Symptoms onChoose={onChoose} />
       {plan?.lowersRisk !== undefined && (
         <button
           type="button"
@@ -37,13 +54,50 @@ export function CloseStep({ plan, onChooseCheck }: CloseStepProps) {
       )}
       <Waived />
       <div className="mt-5 flex max-w-xl flex-col">
-        {mayWork ? (
+        {mayWork && isSettled && (
           <AnswerButton digit={1} text={words.tie} onPress={() => record('ticket-closed', {})} />
-        ) : (
-          <p>{words.noRights}</p>
         )}
+        {!mayWork && <p>{words.noRights}</p>}
       </div>
     </div>
+  );
+}
+
+/** An honest ending without a repair: what was tried, what may still come, what to tell and to charge. */
+function NothingFound({ minutes, risk }: { readonly minutes: number; readonly risk: string }) {
+  const words = m.bench.step.nothingFound;
+  return (
+    <>
+      <p className="mt-3 text-lg">{words.sewn(write.minutes(minutes), risk)}</p>
+      <p className="mt-2">{words.differs}</p>
+      <p className="mt-2">{words.tell}</p>
+      <p className="mt-2">{words.charge}</p>
+    </>
+  );
+}
+
+/** Each reported symptom and how it ended; what is still owed can be sewn or settled. */
+function Symptoms({ onChoose }: Pick<CloseStepProps, 'onChoose'>) {
+  const { assessment, model } = useTicket();
+  const words = m.bench.step;
+  return (
+    <ul className="mt-2">
+      {assessment.debts.map(({ kind, symptom, settled }) => (
+        <li key={symptom} className="flex flex-wrap items-center gap-x-4">
+          {words.settledLine(symptomName(model, symptom), words.settled[settled ?? 'owed'])}
+          {settled === undefined && (
+            <>
+              {kind === 'symptom' && (
+                <Button onClick={() => onChoose({ kind: 'prove' })}>{words.settle.sew}</Button>
+              )}
+              <Button look="quiet" onClick={() => onChoose({ kind: 'settle', symptom })}>
+                {words.prove.settle}
+              </Button>
+            </>
+          )}
+        </li>
+      ))}
+    </ul>
   );
 }
 

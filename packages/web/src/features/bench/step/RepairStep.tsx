@@ -1,20 +1,23 @@
 import { type CauseBelief, type FindingWeight, weightBand } from '@nodo/core';
 import type { ActionSource } from '@nodo/knowledge';
-import { INTERVIEWS } from '@nodo/knowledge';
+import { INTERVIEWS, SURE_ENOUGH } from '@nodo/knowledge';
+import { gatesUnmet } from '@nodo/ticket';
 import { PackageOpen } from 'lucide-react';
 import { useState } from 'react';
 import { m, write } from '../../../messages/index.ts';
 import { AnswerButton } from '../../../ticket/check/AnswerButton.tsx';
-import { Caution, InstrumentLink, StepList } from '../../../ticket/check/CheckStep.tsx';
+import { Caution, Gates, InstrumentLink, StepList } from '../../../ticket/check/CheckStep.tsx';
 import { needleAddress } from '../../../ticket/instrumentAddresses.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
-import { findingWords } from '../../../ticket/words.ts';
+import { causeName, findingWords, lowerFirst } from '../../../ticket/words.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { ReasonForm } from '../../../ui/ReasonForm.tsx';
 import { TextLink } from '../../../ui/TextLink.tsx';
 
 interface RepairStepProps {
   readonly cause: string;
+  /** The action that the plan proposes; undefined for a cause that a person chose. */
+  readonly action?: string | undefined;
   readonly heading: string;
   readonly belief: CauseBelief | undefined;
   readonly weights: readonly FindingWeight[] | undefined;
@@ -26,6 +29,7 @@ interface RepairStepProps {
 /** One cause: how sure, why, and what puts it right. */
 export function RepairStep({
   cause,
+  action: proposed,
   heading,
   belief,
   weights,
@@ -34,21 +38,30 @@ export function RepairStep({
 }: RepairStepProps) {
   const { ticket, model, record, mayWork } = useTicket();
   const known = model.causes.get(cause);
-  const actions = [...model.actions.values()].filter(({ treats }) => treats.includes(cause));
+  const actions = [...model.actions.values()]
+    .filter(({ treats }) => treats.includes(cause))
+    .sort((a, b) => Number(b.id === proposed) - Number(a.id === proposed));
   const words = m.bench.step;
+  const [first] = actions;
+  const gates = first ? gatesUnmet(ticket, model, `action:${first.id}`) : [];
   if (!known) return null;
+  // On suspicion the step is what to do; once it is nearly sure, what is wrong.
+  const isSuspicion = proposed !== undefined && belief !== undefined && belief.is < SURE_ENOUGH;
   return (
     <div className="max-w-2xl">
-      <p className="text-sm font-semibold text-quiet">{heading}</p>
+      <p className="text-sm font-semibold text-quiet">
+        {isSuspicion ? words.shorterDone : heading}
+      </p>
       <h1 className="mt-1 text-3xl leading-tight font-bold text-balance" id="step-title">
-        {known.name}
+        {isSuspicion ? (model.actions.get(proposed)?.title ?? known.name) : known.name}
       </h1>
-      {belief && (
+      {isSuspicion && <Treated action={proposed} />}
+      {!isSuspicion && belief && (
         <p className="mt-2 text-quiet">
           {words.wasChance(write.percent(belief.was), write.percent(belief.is))}
         </p>
       )}
-      <p className="mt-3 text-lg leading-snug">{known.remedy}</p>
+      {!isSuspicion && <p className="mt-3 text-lg leading-snug">{known.remedy}</p>}
       {actions
         .flatMap(({ hazard }) => hazard ?? [])
         .slice(0, 1)
@@ -57,7 +70,8 @@ export function RepairStep({
         ))}
       <AtHand actions={actions} />
       <div className="mt-4">
-        {mayWork ? (
+        {mayWork && gates.length > 0 && <Gates gates={gates} onChooseCheck={onChooseCheck} />}
+        {mayWork && gates.length === 0 && (
           <StepList heading={words.didIt}>
             {actions.map((action, index) => (
               <AnswerButton
@@ -68,9 +82,8 @@ export function RepairStep({
               />
             ))}
           </StepList>
-        ) : (
-          <p>{words.noRights}</p>
         )}
+        {!mayWork && <p>{words.noRights}</p>}
       </div>
       {onLookFurther && (
         <Button className="mt-3" onClick={onLookFurther}>
@@ -84,6 +97,23 @@ export function RepairStep({
       <CauseChecks cause={cause} onChooseCheck={onChooseCheck} />
     </div>
   );
+}
+
+/** So many of the causes that an action treats are named. */
+const TREATED_SHOWN = 4;
+/** Below this chance none is. */
+const LEAST_TREATED = 0.01;
+
+/** What an action on suspicion puts right at once, with the chances that it is to blame. */
+function Treated({ action }: { readonly action: string }) {
+  const { model, assessment } = useTicket();
+  const treats = model.actions.get(action)?.treats ?? [];
+  const named = assessment.beliefs
+    .filter(({ cause, blame }) => treats.includes(cause) && blame >= LEAST_TREATED)
+    .slice(0, TREATED_SHOWN)
+    .map(({ cause, blame }) => `${lowerFirst(causeName(model, cause))} ${write.percent(blame)}`);
+  if (named.length === 0) return null;
+  return <p className="mt-2 text-lg leading-snug">{m.bench.step.treats(named.join(', '))}</p>;
 }
 
 /** Parts and supplies that the ways of putting it right need. */

@@ -1,3 +1,4 @@
+import { MOST_PROOF_MINUTES } from '@nodo/core';
 import type { NextStep } from '@nodo/ticket';
 import { memo } from 'react';
 import { m } from '../../../messages/index.ts';
@@ -12,14 +13,10 @@ import { Sewing } from '../../../ui/Stitches.tsx';
 import { useKeys } from '../../../ui/useKeys.ts';
 import type { TicketPlan } from '../../../workers/planner.worker.ts';
 import { ClosedStep, CloseStep } from './CloseStep.tsx';
+import type { Choice } from './choice.ts';
+import { ProveStep } from './ProveStep.tsx';
 import { ActionStep, RepairStep } from './RepairStep.tsx';
-
-/** What a person picked instead of the proposal. */
-export type Choice =
-  | { readonly kind: 'check'; readonly check: string }
-  | { readonly kind: 'cause'; readonly cause: string }
-  | { readonly kind: 'close' }
-  | { readonly kind: 'freeing' };
+import { AskSymptomsStep, SearchOnStep, SettleStep } from './SettleStep.tsx';
 
 interface StepPaneProps {
   readonly plan: TicketPlan | undefined;
@@ -80,10 +77,15 @@ function Step(props: StepPaneProps) {
       />
     );
   };
-  const repairStep = (cause: string, heading: string, proposed: boolean) => (
+  const repairStep = (
+    cause: string,
+    heading: string,
+    proposed?: { readonly action: string | undefined },
+  ) => (
     <RepairStep
       key={cause}
       cause={cause}
+      action={proposed?.action}
       heading={heading}
       belief={assessment.beliefs.find((belief) => belief.cause === cause)}
       weights={plan?.words?.reasons.get(cause)}
@@ -96,12 +98,36 @@ function Step(props: StepPaneProps) {
   if (choice?.kind === 'freeing') {
     return <FreeingWalk place="bench" onLeave={() => onChoose(undefined)} />;
   }
-  if (choice?.kind === 'cause') return repairStep(choice.cause, words.cause, false);
+  const settle = (symptom: string) => onChoose({ kind: 'settle', symptom });
+  const owedSymptoms = assessment.debts.flatMap(({ kind, symptom, settled }) =>
+    settled === undefined && kind === 'symptom' ? [symptom] : [],
+  );
+  const proveStep = (symptoms: readonly string[], minutes: number) => (
+    <ProveStep symptoms={symptoms} minutes={minutes} plan={plan} onSettle={settle} />
+  );
+  const searchOn = () => <SearchOnStep onWriteDown={props.onSomethingElse} onSettle={settle} />;
+
+  if (choice?.kind === 'settle') {
+    return (
+      <SettleStep
+        key={choice.symptom}
+        symptom={choice.symptom}
+        onSew={
+          owedSymptoms.includes(choice.symptom) ? () => onChoose({ kind: 'prove' }) : undefined
+        }
+      />
+    );
+  }
+  if (choice?.kind === 'prove' && owedSymptoms.length > 0) {
+    return proveStep(owedSymptoms, Math.max(1, plan?.proof?.minutes ?? MOST_PROOF_MINUTES));
+  }
+  if (choice?.kind === 'search-on') return searchOn();
+  if (choice?.kind === 'cause') return repairStep(choice.cause, words.cause);
   if (choice?.kind === 'close' || step?.kind === 'close-ticket' || step?.kind === 'close-machine') {
     return ticket.open.size > 0 ? (
       <PutTogether />
     ) : (
-      <CloseStep plan={plan} onChooseCheck={chooseCheck} />
+      <CloseStep plan={plan} onChooseCheck={chooseCheck} onChoose={onChoose} />
     );
   }
   if (!step)
@@ -109,8 +135,24 @@ function Step(props: StepPaneProps) {
   switch (step.kind) {
     case 'check':
       return checkStep(step.check, words.because[step.because]);
+    case 'prove':
+      return proveStep(step.symptoms, step.minutes);
+    case 'ask-symptoms':
+      return <AskSymptomsStep onSettle={settle} />;
+    case 'settle':
+      return (
+        <SettleStep
+          key={step.symptom}
+          symptom={step.symptom}
+          onSew={
+            owedSymptoms.includes(step.symptom) ? () => onChoose({ kind: 'prove' }) : undefined
+          }
+        />
+      );
+    case 'search-on':
+      return searchOn();
     case 'repair':
-      return repairStep(step.cause, words.repair, true);
+      return repairStep(step.cause, words.repair, step);
     case 'action':
       return <ActionStep duty={step.duty} actions={step.actions} />;
     case 'waive':

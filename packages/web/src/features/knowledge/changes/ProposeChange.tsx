@@ -202,7 +202,7 @@ function findingsFor(
   }
   const { shows } = subject.cause;
   const all = [...model.findings.values()]
-    .filter(({ check }) => !model.trials.has(check))
+    .filter(({ id, check }) => !model.sewing.get(check)?.observes.has(id))
     .map(({ id, answer, check }) => {
       const strength = strengthIn(shows, id);
       const text = m.tables.findingOf(answer, model.checks.get(check)?.title ?? check);

@@ -1,8 +1,8 @@
 import {
   COARSEST_GRIT,
-  DRESSING_TOOLS,
   type DressingTool,
   dressingSteps,
+  dressingToolsFor,
   LAST_GRITS,
   LOOK_AGAIN,
   type StruckPart,
@@ -79,6 +79,7 @@ function HowToDress({
   const [tool, setTool] = useState<DressingTool>('hand');
   const [grit, setGrit] = useState<number>(LAST_GRITS[0]);
   const words = instruments.marks.dress;
+  const isPlasticCase = bench.model.family.traits.includes('plastic-case');
   const kind = toDress.some((mark) => mark.kind === 'raised') ? 'raised' : 'scratch';
   const steps = dressingSteps(kind, part, tool, grit);
   const lastGrit = steps.findLast(({ grit }) => grit > 0);
@@ -91,7 +92,9 @@ function HowToDress({
       <Choices
         legend={words.tool}
         value={tool}
-        options={DRESSING_TOOLS.map((one) => [one, words.tools[one]] as const)}
+        options={dressingToolsFor(part, isPlasticCase).map(
+          (one) => [one, words.tools[one]] as const,
+        )}
         onChoose={setTool}
       />
       {steps.some(({ eyes }) => eyes) && <Caution text={words.eyes} />}
