@@ -119,6 +119,7 @@ try {
   ]) {
     await lead.goto(stage.url, { waitUntil: 'domcontentloaded' });
     await lead.waitForSelector('section ul a');
+    await lead.waitForSelector('[cmdk-input]');
     await lead.type('[cmdk-input]', letters ?? '');
     await lead.waitForSelector('[cmdk-item]');
     await lead.locator(`[cmdk-item] ::-p-text(${kind ?? ''})`).click();

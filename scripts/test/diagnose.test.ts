@@ -36,6 +36,8 @@ describe('npm run -s diagnose', () => {
     expect(Object.keys(JSON.parse(stdout) as object)).toEqual([
       'causes',
       'next',
+      'do',
+      'proofMinutes',
       'duties',
       'risk',
       'milliseconds',
