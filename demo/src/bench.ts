@@ -231,7 +231,7 @@ export class DemoBench {
           await this.sewInSilence(by, step.minutes);
           break;
         case 'check':
-          await this.answer(by, step.check, []);
+          await this.answer(by, step.check, goodNewsOf(model, assessment, step.check));
           break;
         case 'action':
           await this.perform(by, step.actions[0] ?? '');
@@ -286,4 +286,17 @@ export class DemoBench {
     if ((await this.now()).open.size > 0) await this.record(by, 'machine-closed', {});
     await this.act(by, 'power-on');
   }
+}
+
+/** Findings of a check that clear what is owed. */
+function goodNewsOf(
+  model: FamilyModel,
+  { duties }: ReturnType<typeof assess>,
+  check: string,
+): readonly string[] {
+  return duties
+    .filter(({ state }) => state === 'owed')
+    .flatMap(({ missing }) => [...missing.all, ...missing.any])
+    .filter(({ kind, id }) => kind === 'finding' && model.findings.get(id)?.check === check)
+    .map(({ id }) => id);
 }

@@ -7,6 +7,7 @@ import {
   evidenceOf,
   type FamilyModel,
   gatesOfStory,
+  handBeforeSewing,
   isWorthIt,
   type MachineNow,
   type Move,
@@ -63,18 +64,23 @@ export function answer(question: Question, clock: () => number): Answer {
   const { beliefs } = posterior(model.network, evidence);
   const risk = comebackRisk(model.network, evidence);
   const duties = dutiesOfStory(story, plan);
-  const barred = barredBy(model, duties);
+  const isHeld = barredBy(model, duties);
   const now: MachineNow = {
     open: story.open,
     standing: (check) => checkStanding(story, check),
   };
+  // What stands open is put together, and turned by hand, before anything is sewn.
+  const sews = [...model.checks.values()].filter(({ needs }) => needs === 'sews');
+  const afterHand = new Set(
+    handBeforeSewing(model, story.open) ? sews.map(({ id }) => `check:${id}`) : [],
+  );
   const planned = planNext(model, {
     evidence,
     ...now,
     place,
     plan,
     untold: new Set(),
-    barred,
+    barred: (step) => isHeld(step) || afterHand.has(step),
   });
   const offered =
     plan === 'full-sweep' ? planned.checks : planned.checks.filter((check) => isWorthIt(check));
@@ -86,7 +92,7 @@ export function answer(question: Question, clock: () => number): Answer {
     risk,
     isPutOff: () => false,
     seen: seenCauses(story),
-    barred,
+    barred: isHeld,
   });
   const debts = symptomDebts(model, evidence, risk);
   return {
@@ -98,7 +104,7 @@ export function answer(question: Question, clock: () => number): Answer {
       minutes: rounded(minutes),
       gain: rounded(gain),
     })),
-    do: toDo(model, story, planned, move, { duties, debts, barred, now }),
+    do: toDo(model, story, planned, move, { duties, debts, barred: isHeld, now }),
     proofMinutes: planned.proof?.minutes ?? null,
     duties: duties.filter(({ state }) => state === 'owed').map(({ duty }) => duty),
     risk: rounded(risk),
@@ -123,8 +129,10 @@ function toDo(
   },
 ): Answer['do'] {
   const { open } = now;
+  const hand = handBeforeSewing(model, open);
   const check = (id: string, extra = 0): Answer['do'] => {
     const own = model.checks.get(id);
+    if (own?.needs === 'sews' && hand) return check(hand.id);
     const minutes = own ? checkMinutes(model, open, own) : 0;
     return { kind: 'check', id, minutes: rounded(minutes + extra) };
   };

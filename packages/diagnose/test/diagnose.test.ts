@@ -189,6 +189,26 @@ describe('what is proposed on a machine in pieces', () => {
     }
   });
 
+  it.each(['drop-in', 'front-loading'])(
+    '%s: what was open is put together and turned by hand before anything is sewn',
+    (family) => {
+      const then = [{ findings: { 'hook-catches': false } }];
+      const { checks } = tablesOf(family);
+      const sews = checks.filter(({ needs }) => needs === 'sews').map(({ id }) => id);
+      for (const plan of ['per-minute', 'one-at-a-time', 'full-sweep']) {
+        const open = { machine: { family }, findings: { skip: true }, then, plan };
+        const answer = ask(open);
+        for (const id of [...answer.next.map(({ check }) => check), answer.do.id]) {
+          expect(sews).not.toContain(id);
+        }
+        const wheel = checks.find(({ id }) => id === 'wheel-feel')?.findings ?? [];
+        const free = Object.fromEntries(wheel.map(({ id }) => [id, false]));
+        const turned = ask({ ...open, then: [...then, { findings: free }] });
+        expect(turned.duties).not.toContain('hand-before-power');
+      }
+    },
+  );
+
   it('reads nothing off a needle that broke', () => {
     const then = [{ did: 'fragments-accounted' }];
     const { next } = ask({ machine, findings: { 'needle-break': true }, then });
@@ -221,6 +241,41 @@ describe('what is proposed on a machine in pieces', () => {
     expect(ask({ machine, findings: { skip: true }, then }).do.id).toBe('marks-noted');
     const noted = [...then, { did: 'marks-noted' }];
     expect(ask({ machine, findings: { skip: true }, then: noted }).do.id).toBe('timing-set');
+  });
+});
+
+describe('a machine on which all is well comes to its end', () => {
+  it.each([
+    ['overlocker', 'skip'],
+    ['round-shank', 'top-break'],
+    ['front-loading', 'needle-strike'],
+    ['drop-in', 'bobbin-break'],
+    ['mini', 'jam'],
+    ['side-needle', 'loops-top'],
+    ['straight-fast', 'pop'],
+  ])('%s: %s, with nothing sewn before the hand and nothing left owed', (family, symptom) => {
+    const { checks } = tablesOf(family);
+    const then: object[] = [];
+    let told = ask({ machine: { family }, findings: { [symptom]: true } });
+    while (told.do.kind !== 'close' && then.length < 45) {
+      const check = checks.find(({ id }) => id === told.do.id);
+      if (check?.needs === 'sews') expect(told.duties).not.toContain('hand-before-power');
+      // Nothing found, but for the one finding that is good news.
+      const seen = (check?.findings ?? []).map(
+        ({ id }) => [id, id === 'known-design-good'] as const,
+      );
+      const step =
+        told.do.kind === 'action'
+          ? { did: told.do.id }
+          : told.do.id === 'found-sew'
+            ? { sewn: symptom, seen: false, minutes: told.proofMinutes || 15 }
+            : { findings: Object.fromEntries(seen) };
+      then.push(step);
+      told = ask({ machine: { family }, findings: { [symptom]: true }, then });
+    }
+    expect(told.do).toEqual({ kind: 'close', id: 'ticket', minutes: 0 });
+    expect(told.duties).toEqual([]);
+    expect(told.risk).toBeLessThan(0.1);
   });
 });
 

@@ -96,6 +96,7 @@ export {
 export {
   type DutyStep,
   type DutyWays,
+  handBeforeSewing,
   nextBeforePower,
   nextDuty,
   nextLook,

@@ -16,6 +16,7 @@ import {
   evidenceOf,
   type FamilyModel,
   gatesOfStory,
+  handBeforeSewing,
   nextBeforePower,
   nextDuty,
   nextMove,
@@ -134,6 +135,8 @@ export function walk(model: FamilyModel, truth: Truth, options: Options): Walk {
   };
   const doCheck = (id: string): void => {
     const own = model.checks.get(id);
+    const hand = own?.needs === 'sews' ? handBeforeSewing(model, story.open) : undefined;
+    if (hand) doCheck(hand.id);
     const cost = own ? checkMinutes(model, story.open, own) : 0;
     tell({ kind: 'found', findings: look(id) }, id, cost);
   };
@@ -228,6 +231,11 @@ export function walk(model: FamilyModel, truth: Truth, options: Options): Walk {
       .filter(({ settled }) => settled === undefined)
       .map(({ symptom }) => symptom);
     if (owed.length > 0) {
+      const hand = handBeforeSewing(model, story.open);
+      if (hand) {
+        doCheck(hand.id);
+        continue;
+      }
       const length = Math.max(1, planned.proof?.minutes ?? MOST_PROOF_MINUTES);
       const closing =
         checkMinutes(model, story.open, model.checks.get(SEWN_AS_FOUND) ?? fail()) - 1;

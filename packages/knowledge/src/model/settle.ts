@@ -1,6 +1,7 @@
-import { type DutyStatus, MOST_PROOF_MINUTES, RISK_LIMIT } from '@nodo/core';
+import { type DutyStatus, MOST_PROOF_MINUTES, type Requirement, RISK_LIMIT } from '@nodo/core';
+import { parseRequirement } from '../schema/tokens.ts';
 import { epochOf, type FamilyEvidence, reportedOf, SEWN_AS_FOUND } from './evidence.ts';
-import type { FamilyModel } from './familyModel.ts';
+import type { FamilyCheck, FamilyModel } from './familyModel.ts';
 import { firstOnTheWay, isPartOff, type MachineNow } from './machineNow.ts';
 import { checkMinutes } from './planner.ts';
 
@@ -25,13 +26,15 @@ export function nextDuty(
   duties: readonly DutyStatus[],
   ways: DutyWays,
 ): DutyStep | undefined {
-  const { open, isPutOff, barred } = ways;
+  const { open, standing, isPutOff, barred } = ways;
   const owed = duties.filter(({ state }) => state === 'owed');
   const asked = owed
     .flatMap(({ duty, missing }) =>
       [...missing.all, ...missing.any].flatMap(({ kind, id }) => {
-        const check = kind === 'check' ? model.checks.get(id) : undefined;
-        return check ? [{ check: firstOnTheWay(model, check, ways), duty }] : [];
+        const check = askedCheck(model, { kind, id });
+        // Good news that was looked for and not seen is not looked for again.
+        if (!check || (kind === 'finding' && standing(check.id).done)) return [];
+        return [{ check: firstOnTheWay(model, check, ways), duty }];
       }),
     )
     .filter(({ check }) => !isPutOff(check.id) && !barred(`check:${check.id}`));
@@ -55,18 +58,26 @@ export function nextDuty(
   return left && { kind: 'waive', duty: left.duty };
 }
 
+type Asked = Pick<Requirement, 'kind' | 'id'>;
+
+/** The check that a requirement asks for, itself or for one of its findings; undefined for an action. */
+function askedCheck(model: FamilyModel, { kind, id }: Asked): FamilyCheck | undefined {
+  if (kind === 'action') return undefined;
+  return model.checks.get(kind === 'check' ? id : (model.findings.get(id)?.check ?? ''));
+}
+
 /** The same without what is sewn, and without waiving: what comes before the proof. */
 export function nextLook(
   model: FamilyModel,
   duties: readonly DutyStatus[],
   ways: DutyWays,
 ): DutyStep | undefined {
-  const sews = (check: string): boolean => model.checks.get(check)?.needs === 'sews';
+  const isLook = (requirement: Asked): boolean => askedCheck(model, requirement)?.needs !== 'sews';
   const asked = duties.map((duty) => ({
     ...duty,
     missing: {
-      all: duty.missing.all.filter(({ kind, id }) => !(kind === 'check' && sews(id))),
-      any: duty.missing.any.filter(({ kind, id }) => !(kind === 'check' && sews(id))),
+      all: duty.missing.all.filter(isLook),
+      any: duty.missing.any.filter(isLook),
     },
   }));
   const step = nextDuty(model, asked, ways);
@@ -89,6 +100,25 @@ export function nextBeforePower(
     if (step?.kind === 'check' || step?.kind === 'action') return step;
   }
   return undefined;
+}
+
+/**
+ * What is done by hand between putting together what stands open and the first stitch: the check on the
+ * closed machine that clears what the closing will raise. Undefined when nothing of the kind is open.
+ */
+export function handBeforeSewing(
+  model: FamilyModel,
+  open: ReadonlySet<string>,
+): FamilyCheck | undefined {
+  return [...model.duties.values()]
+    .filter(({ before = [] }) => before.includes('sews:*'))
+    .filter(({ raisedBy }) => [...open].some((state) => raisedBy.includes(`closed:${state}`)))
+    .flatMap(({ clearedAny = [] }) => clearedAny)
+    .flatMap((text) => {
+      const requirement = parseRequirement(text);
+      return requirement?.kind === 'check' ? (model.checks.get(requirement.id) ?? []) : [];
+    })
+    .find((check) => isPartOff(check, open));
 }
 
 /** How a reported symptom stands. */

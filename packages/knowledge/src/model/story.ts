@@ -8,7 +8,7 @@ import {
 } from '@nodo/core';
 import type { ActionId } from '../ids.ts';
 import type { PlanPolicy } from '../schema/schema.ts';
-import type { GivenAnswer } from './evidence.ts';
+import { type GivenAnswer, SEWN_AS_FOUND } from './evidence.ts';
 import type { FamilyModel } from './familyModel.ts';
 import { gateRequirements, isPartOff, type Standing } from './machineNow.ts';
 import { accessOfActions } from './planner.ts';
@@ -117,7 +117,14 @@ function tellSewing(
     sewnMinutes: minutes,
     onTheWork: true,
   }));
-  return { ...shut, answers: [...shut.answers, ...answers] };
+  const sewn: DutyFact = {
+    kind: 'check',
+    id: SEWN_AS_FOUND,
+    normal: shown.length === 0,
+    at,
+    epoch,
+  };
+  return { ...shut, answers: [...shut.answers, ...answers], facts: [...shut.facts, sewn] };
 }
 
 function openFor(story: Story, access: string | undefined): Story {
