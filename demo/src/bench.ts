@@ -242,15 +242,7 @@ export class DemoBench {
         case 'close-ticket':
           await this.record(by, 'ticket-closed', {});
           return;
-        case 'waive': {
-          // Cleared by something seen that is good news.
-          const rule = model.dutyRules(ticket.plan).find(({ id }) => id === step.duty);
-          const good = rule?.clearedAll.find(({ kind }) => kind === 'finding')?.id ?? '';
-          const check = model.findings.get(good)?.check;
-          if (check === undefined) throw new Error(`${this.ticket}: ${step.duty} stays owed`);
-          await this.answer(by, check, [good]);
-          break;
-        }
+        case 'waive':
         case 'repair':
         case 'settle':
         case 'ask-symptoms':

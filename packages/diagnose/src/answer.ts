@@ -2,14 +2,13 @@ import { comebackRisk, type DutyStatus, MOST_PROOF_MINUTES, posterior } from '@n
 import {
   barredBy,
   checkMinutes,
-  checkStanding,
+  type DutyWays,
   dutiesOfStory,
   evidenceOf,
-  type FamilyModel,
+  type FamilyCheck,
   gatesOfStory,
   handBeforeSewing,
   isWorthIt,
-  type MachineNow,
   type Move,
   nextBeforePower,
   nextDuty,
@@ -23,6 +22,7 @@ import {
   type SymptomDebt,
   seenCauses,
   symptomDebts,
+  waysOfStory,
   withinReach,
 } from '@nodo/knowledge';
 import type { Question } from './question.ts';
@@ -64,35 +64,29 @@ export function answer(question: Question, clock: () => number): Answer {
   const { beliefs } = posterior(model.network, evidence);
   const risk = comebackRisk(model.network, evidence);
   const duties = dutiesOfStory(story, plan);
-  const isHeld = barredBy(model, duties);
-  const now: MachineNow = {
-    open: story.open,
-    standing: (check) => checkStanding(story, check),
-  };
+  const ways = waysOfStory(story, barredBy(model, duties));
   // What stands open is put together, and turned by hand, before anything is sewn.
+  const hand = handBeforeSewing(model, story.open);
   const sews = [...model.checks.values()].filter(({ needs }) => needs === 'sews');
-  const afterHand = new Set(
-    handBeforeSewing(model, story.open) ? sews.map(({ id }) => `check:${id}`) : [],
-  );
+  const afterHand = new Set(hand ? sews.map(({ id }) => `check:${id}`) : []);
   const planned = planNext(model, {
+    ...ways,
     evidence,
-    ...now,
     place,
     plan,
     untold: new Set(),
-    barred: (step) => isHeld(step) || afterHand.has(step),
+    barred: (step) => ways.barred(step) || afterHand.has(step),
   });
   const offered =
     plan === 'full-sweep' ? planned.checks : planned.checks.filter((check) => isWorthIt(check));
   const move = nextMove(model, planned, {
-    ...now,
+    ...ways,
     plan,
     evidence,
     beliefs,
     risk,
     isPutOff: () => false,
     seen: seenCauses(story),
-    barred: isHeld,
   });
   const debts = symptomDebts(model, evidence, risk);
   return {
@@ -104,7 +98,7 @@ export function answer(question: Question, clock: () => number): Answer {
       minutes: rounded(minutes),
       gain: rounded(gain),
     })),
-    do: toDo(model, story, planned, move, { duties, debts, barred: isHeld, now }),
+    do: toDo(story, planned, move, { duties, debts, ways, hand }),
     proofMinutes: planned.proof?.minutes ?? null,
     duties: duties.filter(({ state }) => state === 'owed').map(({ duty }) => duty),
     risk: rounded(risk),
@@ -114,22 +108,19 @@ export function answer(question: Question, clock: () => number): Answer {
 
 /** What the bench would propose: the plan's move, else what is owed, else the proof, else closing. */
 function toDo(
-  model: FamilyModel,
   story: Story,
   planned: Planned,
   move: Move,
-  {
-    now,
-    ...left
-  }: {
+  left: {
     readonly duties: readonly DutyStatus[];
     readonly debts: readonly SymptomDebt[];
-    readonly barred: (step: string) => boolean;
-    readonly now: MachineNow;
+    readonly ways: DutyWays;
+    /** What comes by hand before anything is sewn. */
+    readonly hand: FamilyCheck | undefined;
   },
 ): Answer['do'] {
-  const { open } = now;
-  const hand = handBeforeSewing(model, open);
+  const { model, open } = story;
+  const { duties, debts, ways, hand } = left;
   const check = (id: string, extra = 0): Answer['do'] => {
     const own = model.checks.get(id);
     if (own?.needs === 'sews' && hand) return check(hand.id);
@@ -143,28 +134,22 @@ function toDo(
       planned.actions.find((one) => one.action === id)?.minutes ?? model.actions.get(id)?.minutes;
     return { kind: 'action', id, minutes: rounded(minutes ?? 0) };
   };
-  const ways = {
-    ...now,
-    barred: left.barred,
-    isPutOff: (id: string): boolean => {
-      const { done, normal } = checkStanding(story, id);
-      return done && !normal;
-    },
-  };
-  const first = nextBeforePower(model, left.duties, ways);
+  const first = nextBeforePower(model, duties, ways);
   if (first?.kind === 'check') return check(first.check);
   if (first?.kind === 'action') return action(first.actions[0] ?? '');
   if (move.kind === 'check') return check(move.check);
   if (move.kind === 'action') return action(move.action);
   if (move.kind === 'search-on') return action(SEARCH_ON);
-  const looked = nextLook(model, left.duties, ways);
+  const looked = nextLook(model, duties, ways);
   if (looked?.kind === 'check' || looked?.kind === 'close-machine') return check(looked.check);
   if (looked?.kind === 'action') return action(looked.actions[0] ?? '');
-  const isOwed = left.debts.some(({ settled }) => settled === undefined);
-  if (isOwed && !left.barred(`check:${SEWN_AS_FOUND}`)) {
-    return check(SEWN_AS_FOUND, Math.max(0, (planned.proof?.minutes ?? MOST_PROOF_MINUTES) - 1));
+  const isOwed = debts.some(({ settled }) => settled === undefined);
+  if (isOwed && !ways.barred(`check:${SEWN_AS_FOUND}`)) {
+    const own = model.checks.get(SEWN_AS_FOUND)?.minutes ?? 0;
+    const minutes = planned.proof?.minutes ?? MOST_PROOF_MINUTES;
+    return check(SEWN_AS_FOUND, Math.max(0, minutes - own));
   }
-  const duty = nextDuty(model, left.duties, ways);
+  const duty = nextDuty(model, duties, ways);
   if (duty?.kind === 'check' || duty?.kind === 'close-machine') return check(duty.check);
   if (duty?.kind === 'action') return action(duty.actions[0] ?? '');
   return { kind: 'close', id: duty?.duty ?? 'ticket', minutes: 0 };

@@ -112,6 +112,7 @@ export {
   type StoryStep,
   seenCauses,
   tellStep,
+  waysOfStory,
 } from './model/story.ts';
 export { type KnowledgeVersion, knowledgeVersionOf } from './model/version.ts';
 export {

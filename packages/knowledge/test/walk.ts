@@ -11,7 +11,6 @@ import {
   barredBy,
   beginStory,
   checkMinutes,
-  checkStanding,
   dutiesOfStory,
   evidenceOf,
   type FamilyModel,
@@ -29,6 +28,7 @@ import {
   seenCauses,
   symptomDebts,
   tellStep,
+  waysOfStory,
   withinReach,
 } from '../src/index.ts';
 import { factorsOf, sewnAmount } from '../src/model/evidence.ts';
@@ -169,30 +169,19 @@ export function walk(model: FamilyModel, truth: Truth, options: Options): Walk {
     const { beliefs } = posterior(model.network, evidence);
     risk = comebackRisk(model.network, evidence);
     const duties = dutiesOfStory(story, plan);
-    const barred = barredBy(model, duties);
+    const ways = waysOfStory(story, barredBy(model, duties));
     const planned = planNext(model, {
+      ...ways,
       evidence,
-      open: story.open,
       place: 'bench',
       plan,
-      standing: (check) => checkStanding(story, check),
       untold: new Set(),
-      barred,
       ...(draws === undefined ? {} : { draws }),
     });
     const cost = (action: string): number =>
       planned.actions.find((one) => one.action === action)?.minutes ??
       model.actions.get(action)?.minutes ??
       0;
-    const isPutOff = (check: string): boolean => {
-      const { done, normal } = checkStanding(story, check);
-      return done && !normal;
-    };
-    const now = {
-      open: story.open,
-      standing: (check: string) => checkStanding(story, check),
-    };
-    const ways = { ...now, isPutOff, barred };
     const before = nextBeforePower(model, duties, ways);
     if (before?.kind === 'check') {
       doCheck(before.check);
@@ -203,14 +192,13 @@ export function walk(model: FamilyModel, truth: Truth, options: Options): Walk {
       continue;
     }
     const move = nextMove(model, planned, {
-      ...now,
+      ...ways,
       plan,
       evidence,
       beliefs,
       risk,
       isPutOff: () => false,
       seen: seenCauses(story),
-      barred,
     });
     if (move.kind === 'check') {
       doCheck(move.check);
@@ -237,8 +225,8 @@ export function walk(model: FamilyModel, truth: Truth, options: Options): Walk {
         continue;
       }
       const length = Math.max(1, planned.proof?.minutes ?? MOST_PROOF_MINUTES);
-      const closing =
-        checkMinutes(model, story.open, model.checks.get(SEWN_AS_FOUND) ?? fail()) - 1;
+      const sewing = model.checks.get(SEWN_AS_FOUND) ?? fail();
+      const closing = checkMinutes(model, story.open, sewing) - sewing.minutes;
       const times = owed.map((symptom) => showsAfter(symptom, length, {}) ?? Infinity);
       const first = Math.min(...times);
       // Who sees it stops.

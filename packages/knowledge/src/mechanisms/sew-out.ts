@@ -1,6 +1,18 @@
 import { FIRST_VERSION } from '../schema/provenance.ts';
 import type { Mechanism } from '../schema/schema.ts';
 
+/** A standard sew-out is sewn as if these had been done. */
+const EXCHANGED = [
+  'needle-replaced',
+  'rethreaded',
+  'spool-set-right',
+  'thread-replaced',
+  'dial-set',
+  'bobbin-replaced',
+  'bobbin-set-right',
+  'customer-shown',
+] as const;
+
 export const sewOut = {
   id: 'sew-out',
   title: 'Sew-outs',
@@ -19,16 +31,7 @@ export const sewOut = {
       how: 'New fine-sharp 80/12, rethreaded, known 50-weight thread above and on a well-wound bobbin, dial at the middle mark, two plies of plain woven cotton, forward and reverse. Good here and good in zigzag: look at technique, the found needle, thread and fabric before the machine.',
       normal: 'A good stitch, forward and back',
       needs: 'sews',
-      sewnAsAfter: [
-        'needle-replaced',
-        'rethreaded',
-        'spool-set-right',
-        'thread-replaced',
-        'dial-set',
-        'bobbin-replaced',
-        'bobbin-set-right',
-        'customer-shown',
-      ],
+      sewnAsAfter: EXCHANGED,
       sweep: 47,
       findings: [
         { id: 'straight-bad', answer: 'Not a good stitch', leak: 0.03, observes: 'reported' },
@@ -48,16 +51,7 @@ export const sewOut = {
       normal: 'Even, balanced, no skips',
       needs: 'sews',
       requires: ['foot-match=normal'],
-      sewnAsAfter: [
-        'needle-replaced',
-        'rethreaded',
-        'spool-set-right',
-        'thread-replaced',
-        'dial-set',
-        'bobbin-replaced',
-        'bobbin-set-right',
-        'customer-shown',
-      ],
+      sewnAsAfter: EXCHANGED,
       sweep: 48,
       findings: [
         {

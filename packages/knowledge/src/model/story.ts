@@ -12,6 +12,7 @@ import { type GivenAnswer, SEWN_AS_FOUND } from './evidence.ts';
 import type { FamilyModel } from './familyModel.ts';
 import { gateRequirements, isPartOff, type Standing } from './machineNow.ts';
 import { accessOfActions } from './planner.ts';
+import type { DutyWays } from './settle.ts';
 
 /** One thing that happens to a machine, as a file or a bench tells it. */
 export type StoryStep =
@@ -197,6 +198,20 @@ function causesOf({ network }: FamilyModel, finding: string): readonly string[] 
   const index = network.findingIndex.get(finding);
   const parents = index === undefined ? [] : (network.parents[index] ?? []);
   return parents.flatMap(({ cause }) => network.causes[cause]?.id ?? []);
+}
+
+/** The machine of a story as the next step meets it; what was looked at and found is not asked again. */
+export function waysOfStory(story: Story, barred: DutyWays['barred']): DutyWays {
+  const standing = (check: string): Standing => checkStanding(story, check);
+  return {
+    open: story.open,
+    standing,
+    barred,
+    isPutOff: (check) => {
+      const { done, normal } = standing(check);
+      return done && !normal;
+    },
+  };
 }
 
 /** Causes whose definer was seen and that nothing treated since. */
