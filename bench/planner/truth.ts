@@ -91,7 +91,7 @@ function movedStrengths(network: Network): Network {
 }
 
 /** Most faults that a drawn machine may have. */
-const MOST_FAULTS = 3;
+const MOST_FAULTS = Number(process.env.CAP ?? 3);
 
 /**
  * Draws machines until one has a complaint and one to three faults, faults that no table names among
@@ -118,9 +118,8 @@ export function drawMachine({ model, network }: Generator, draw: () => number): 
           active.add(`${network.causes[cause]?.id ?? ''} ${id}`);
           shows = true;
         }
-        if (!shows) continue;
-        told.set(id, true);
-        often[id] = howOften;
+        told.set(id, shows);
+        if (shows) often[id] = howOften;
       } else if (check === CONTEXT) {
         let silent = 1 - (network.findings[finding]?.leak ?? 0);
         for (const cause of present) silent *= 1 - strengthOf(network, cause, finding);

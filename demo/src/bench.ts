@@ -222,6 +222,7 @@ export class DemoBench {
           actions: [],
           whileOpen: [],
           lowersRisk: undefined,
+          isWorthGoingOn: false,
           proof: proofOf(model, assessment.evidence),
           proofMinutes: minutes(0),
         },

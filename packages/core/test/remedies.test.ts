@@ -76,6 +76,45 @@ describe('repair by repair', () => {
   });
 });
 
+describe('a remedy that waits for a look', () => {
+  const states = singleFault([0.2, 0.8]);
+  const stakes: Stakes = {
+    remedies: [
+      { id: 'set', treats: [0], minutes: 20, lookMinutes: 4 },
+      { id: 'change', treats: [1], minutes: 30 },
+    ],
+    proofMinutes: 2,
+    comebackMinutes: 60,
+    sharesProofs: false,
+  };
+
+  it('is mended and proven only where the look finds something', () => {
+    // Per minute .2 / (4 + .2 x 22) = .0238 against .8 / 32 = .025: changed first, then looked at in the rest.
+    expect(orderIn(states, stakes)).toEqual(['change', 'set']);
+    expect(minutesIn(states, stakes)).toBeCloseTo(32 + 0.2 * 4 + 0.2 * 22, 12);
+  });
+
+  it('comes first where looking is short', () => {
+    const [set, change] = stakes.remedies;
+    const short: Stakes = {
+      ...stakes,
+      remedies: [{ ...set, lookMinutes: 1 }, change] as Stakes['remedies'],
+    };
+    expect(orderIn(states, short)).toEqual(['set', 'change']);
+    expect(minutesIn(states, short)).toBeCloseTo(1 + 0.2 * 22 + 0.8 * 32, 12);
+  });
+
+  it('comes before what is last, however little it promises', () => {
+    const last: Stakes = {
+      ...stakes,
+      remedies: stakes.remedies.map((remedy) =>
+        remedy.id === 'change' ? { ...remedy, isLast: true } : remedy,
+      ),
+    };
+    expect(orderIn(states, last)).toEqual(['set', 'change']);
+  });
+});
+
 describe('one remedy for many causes', () => {
   const states = singleFault([0.25, 0.25, 0.3, 0.2]);
 
@@ -131,7 +170,16 @@ describe('what is left to pay', () => {
     expect(left(0.8).minutes[0]).toBeCloseTo(30 + 60 * 0.8 * 0.05, 12);
     expect(left(1).minutes[0]).toBeCloseTo(30 + 60 * (1 - TREATMENT_SUCCESS), 12);
     const dear = new RemedyOrder(given([1, 0]), oneEach([100]));
-    expect(dear.left(Float64Array.of(1), 1)).toEqual({ minutes: [60, 60], risk: 1 });
+    expect(dear.left(Float64Array.of(1), 1)).toEqual({
+      minutes: [60, 60],
+      risk: 1,
+      isLeft: true,
+    });
+    expect(new RemedyOrder(given([1, 0]), stakes).left(Float64Array.of(1), 1).isLeft).toBe(false);
+    // What is owed besides can make leaving it the cheaper.
+    expect(new RemedyOrder(given([1, 0]), stakes).left(Float64Array.of(1), 1, 30).isLeft).toBe(
+      true,
+    );
   });
 
   it('is nothing where nothing is to blame', () => {
@@ -139,6 +187,7 @@ describe('what is left to pay', () => {
     expect(new RemedyOrder(states, oneEach([3])).left(states.chances, 1)).toEqual({
       minutes: [0, 0],
       risk: 0,
+      isLeft: true,
     });
   });
 });

@@ -34,6 +34,7 @@ export {
 export type { KnowledgeIssueCode } from './compile/issues.ts';
 export type { ActionId, CauseId, CheckId, FindingId } from './ids.ts';
 export { type CallProposal, planCall } from './model/call.ts';
+export { questionOf, type Situation } from './model/candidates.ts';
 export {
   type ChangedValue,
   strengthIn,
@@ -72,25 +73,24 @@ export {
   type SewingCheck,
 } from './model/familyModel.ts';
 export { type FreeingStep, freeingSteps, WANTS_FREEING } from './model/freeing.ts';
-export { gateRequirements, isPartOff, type MachineNow, type Standing } from './model/machineNow.ts';
+export {
+  barredBy,
+  checkMinutes,
+  gateRequirements,
+  isPartOff,
+  type MachineNow,
+  type Standing,
+} from './model/machineNow.ts';
 export { type Move, nextMove, type Progress } from './model/nextMove.ts';
 export { type OwnCause, ownCheck, ownFinding, withOwnCauses } from './model/ownCause.ts';
 export { isUnpluggedFirst, LEFT_BY_PHONE, PHONE_WORDS, STOP_ON } from './model/phone.ts';
 export {
-  accessOfActions,
-  barredBy,
-  COMEBACK_MINUTES,
-  checkMinutes,
   isWorthIt,
   isWorthItFirst,
   type Planned,
   type PlannedAction,
   planNext,
   proofOf,
-  questionOf,
-  SEARCH_MINUTES,
-  SEARCH_ON,
-  type Situation,
   SURE_ENOUGH,
 } from './model/planner.ts';
 export {
@@ -103,6 +103,7 @@ export {
   type SymptomDebt,
   symptomDebts,
 } from './model/settle.ts';
+export { accessOfActions, COMEBACK_MINUTES, SEARCH_MINUTES, SEARCH_ON } from './model/stakes.ts';
 export {
   beginStory,
   checkStanding,

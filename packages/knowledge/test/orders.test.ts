@@ -101,6 +101,47 @@ describe.each(FAMILIES)('%s: found or put right in the order of practitioners', 
   });
 });
 
+/** Thread between the discs, path, needle's eye, and the pull with the presser up and down. */
+const PATH_RIGHT = [
+  'outside-discs',
+  'off-takeup',
+  'off-guide',
+  'eye-wrong-side',
+  'no-grip',
+  'no-rise',
+  'drags-up',
+];
+
+describe.each(FAMILIES)('%s: two faults, and what lies deep', (family) => {
+  const model = familyOf(family);
+  const median = (one: Omit<Case, 'within'>): number => {
+    const { truth, told } = drawn({ ...one, within: 0 });
+    const until = foundOrTreated(...one.faults);
+    const minutes = SEEDS.map((seed) => walk(model, truth, { told, seed, until }).minutes);
+    return minutes.sort((a, b) => a - b)[2] ?? 0;
+  };
+
+  it('loops underneath, path and discs right: damage of the case within 15 minutes, one in play', () => {
+    const right = PATH_RIGHT.filter((id) => model.findings.has(id));
+    expect(
+      median({ name: '', reported: ['loops-under'], right, faults: ['case-burr'] }),
+    ).toBeLessThanOrEqual(16);
+  });
+
+  it.each(['hook-timing-off', 'needle-bar-height-off', 'hook-gap-wide'])(
+    'skips by “%s”: found before anybody searches on for what no table has',
+    (fault) => {
+      const { truth, told } = drawn({ name: '', reported: ['skip'], faults: [fault], within: 0 });
+      const until = foundOrTreated(fault);
+      for (const seed of SEEDS) {
+        const { steps, story } = walk(model, truth, { told, seed, until });
+        expect(until(story, truth), steps.map(({ id }) => id).join()).toBe(true);
+        expect(steps.map(({ id }) => id)).not.toContain('search-on');
+      }
+    },
+  );
+});
+
 describe.each(FAMILIES)('%s: hand before power', (family) => {
   const model = familyOf(family);
   it.each(['needle-strike', 'needle-break', 'jam', 'rattle'])(

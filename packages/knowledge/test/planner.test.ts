@@ -116,6 +116,25 @@ describe('what may be proposed', () => {
     expect(idsOf(plan({ yes: ['skip'], done: ['needle-clamp'] }))).toContain('needle-seat');
   });
 
+  it('in place of a check that waits for others, the first of them, with its share of what the way saves', () => {
+    const proposed = (check: string, done: readonly string[] = []) =>
+      plan({ yes: ['skip'], done }).checks.find((proposal) => proposal.check === check);
+    const foot = proposed('foot-match');
+    const zigzag = proposed('standard-zigzag', ['foot-match']);
+    // Which foot is on tells little of skips by itself; sewing zigzag, which must wait for it, tells more.
+    const wayMinutes = (foot?.minutes ?? 0) + (zigzag?.minutes ?? 0);
+    expect(foot?.minutes).toBeLessThan(wayMinutes);
+    expect((foot?.gain ?? 0) / (foot?.minutes ?? 0)).toBeCloseTo(
+      (zigzag?.gain ?? 0) / wayMinutes,
+      6,
+    );
+    expect(foot?.gain).toBeGreaterThan(
+      plan({ yes: ['skip'] }, { untold: new Set(['standard-zigzag']) }).checks.find(
+        ({ check }) => check === 'foot-match',
+      )?.gain ?? 0,
+    );
+  });
+
   it('the turn without the bobbin only once the thread was found to hang', () => {
     const turned = (hung: boolean) =>
       plan(
@@ -164,6 +183,28 @@ describe('actions', () => {
     expect(plan({ yes: ['bobbin-break'] }).actions.some(({ action }) => action === SEARCH_ON)).toBe(
       true,
     );
+  });
+
+  it('are not done twice on suspicion: a second new needle waits for a look', () => {
+    const after = planNext(model, {
+      evidence: evidenceOf(
+        model,
+        [
+          { finding: 'skip', epoch: 0, present: true },
+          { finding: 'found-skips', epoch: 1, present: true },
+        ],
+        [{ startsEpoch: 1, causes: model.actions.get('needle-replaced')?.treats ?? [] }],
+      ),
+      open: new Set(),
+      place: 'bench',
+      plan: 'per-minute',
+      standing: () => ({ done: false, normal: false }),
+      untold: new Set(),
+    });
+    const again = after.actions.find(({ action }) => action === 'needle-replaced');
+    // Its own minute, and a look whose fault it is.
+    expect(again?.minutes).toBeGreaterThan(1);
+    expect(after.actions[0]?.action).not.toBe('needle-replaced');
   });
 
   it('say how long it must then sew', () => {

@@ -252,7 +252,9 @@ export function walk(model: FamilyModel, truth: Truth, options: Options): Walk {
     break;
   }
   const isCured = ![...present].some((cause) =>
-    [...told.keys()].some((symptom) => truth.active.has(`${cause} ${symptom}`)),
+    [...told].some(
+      ([symptom, isReported]) => isReported && truth.active.has(`${cause} ${symptom}`),
+    ),
   );
   return { story, steps, minutes, risk, isSettled, isCured };
 }

@@ -169,6 +169,7 @@ describe('a step at the bench, from what is known and what is proposed', () => {
     actions: [],
     whileOpen: [],
     lowersRisk: undefined,
+    isWorthGoingOn: false,
     proof: { minutes: 5, risk: 0.04 },
     proofMinutes: minutes(2),
   };

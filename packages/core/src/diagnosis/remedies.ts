@@ -8,8 +8,18 @@ export interface Remedy {
   readonly id: string;
   /** Indexes of the causes that it treats. */
   readonly treats: readonly number[];
-  /** Its own, with the opening and closing that it newly makes necessary; without the proof. */
+  /**
+   * Its own, with the opening and closing that it newly makes necessary; without the proof. Of one that
+   * waits for a look: of mending what was found.
+   */
   readonly minutes: number;
+  /**
+   * Minutes of looking whether it is needed, opening and closing among them: they are paid when its turn
+   * comes, the mending and its proof only where something is found. Left out where it is done on suspicion.
+   */
+  readonly lookMinutes?: number;
+  /** Comes after all others, whatever it promises. */
+  readonly isLast?: boolean;
 }
 
 /** What expected minutes are weighed with. */
@@ -32,6 +42,8 @@ export interface Left {
   readonly minutes: readonly [number, number];
   /** Comeback risk after that. */
   readonly risk: number;
+  /** Giving it back as it is costs less than putting it right. */
+  readonly isLeft: boolean;
 }
 
 /** A remedy in its place of the order. */
@@ -156,8 +168,11 @@ export class RemedyOrder {
     }
   }
 
-  /** What is left to pay in the states as weighed by these masses, which add up to `chance`. */
-  left(masses: Float64Array, chance: number): Left {
+  /**
+   * What is left to pay in the states as weighed by these masses, which add up to `chance`.
+   * @param extra minutes that putting it right costs besides.
+   */
+  left(masses: Float64Array, chance: number, extra = 0): Left {
     const { comebackMinutes } = this.stakes;
     const [byFirst, bySecond] = this.expectedMinutes(masses, chance);
     let wrong = 0;
@@ -173,11 +188,11 @@ export class RemedyOrder {
     const risk = Math.min(1, wrong / chance);
     const after = Math.min(1, stays / chance);
     const leaving = comebackMinutes * risk;
-    const failing = comebackMinutes * after;
+    const failing = comebackMinutes * after + extra;
     const isLeft = leaving <= (byFirst + bySecond) / 2 + failing;
     return isLeft
-      ? { minutes: [leaving, leaving], risk }
-      : { minutes: [byFirst + failing, bySecond + failing], risk: after };
+      ? { minutes: [leaving, leaving], risk, isLeft }
+      : { minutes: [byFirst + failing, bySecond + failing], risk: after, isLeft };
   }
 
   /** The order for the states as they are. */
@@ -220,17 +235,23 @@ export class RemedyOrder {
     let spent = 0;
     for (let place = 0; place < order.length; place += 1) {
       if (left <= NEGLIGIBLE * total) break;
-      const { minutes } = remedies[order[place] as number] as Remedy;
+      const { minutes, lookMinutes } = remedies[order[place] as number] as Remedy;
+      const silenced = this.silencedAt[place] as number;
+      if (lookMinutes !== undefined) {
+        spent += (place === 0 ? total : left) * lookMinutes + silenced * (minutes + proofMinutes);
+        left -= silenced;
+        continue;
+      }
       // The first is done before anybody knows whether the machine is silent already. A later one, done
       // before the last proof, costs as often as that; done after it, only where the symptom showed.
       const isShared =
         sharesProofs && batch > 0 && batch * minutes < left * (minutes + proofMinutes);
       if (isShared) spent += batch * minutes;
       else {
-        batch = batch === 0 ? total : left;
+        batch = place === 0 ? total : left;
         spent += batch * (minutes + proofMinutes);
       }
-      left -= this.silencedAt[place] as number;
+      left -= silenced;
     }
     return spent;
   }
@@ -241,10 +262,12 @@ export class RemedyOrder {
     const { remedies, proofMinutes } = this.stakes;
     const old = OLD_DRAWS * this.states.grain;
     worth.fill(0);
+    let wrong = 0;
     for (let set = 0; set < choosing.length; set += 1) {
       const mass = (choosing[set] as number) + old * (before[set] as number);
       if (mass === 0) continue;
       const end = starts[set + 1] as number;
+      if (end > (starts[set] as number)) wrong += mass;
       for (let at = starts[set] as number; at < end; at += 1) {
         const remedy = touching[at] as number;
         worth[remedy] = (worth[remedy] as number) + mass * (counts[at] as number);
@@ -253,8 +276,11 @@ export class RemedyOrder {
     order.length = 0;
     for (let remedy = 0; remedy < worth.length; remedy += 1) {
       if (worth[remedy] === 0) continue;
-      const { minutes } = remedies[remedy] as Remedy;
-      const here = (worth[remedy] as number) / (minutes + proofMinutes);
+      const { minutes, lookMinutes, isLast } = remedies[remedy] as Remedy;
+      const mended = minutes + proofMinutes;
+      const all = worth[remedy] as number;
+      const cost = lookMinutes === undefined ? mended : lookMinutes + (all / wrong) * mended;
+      const here = isLast ? Number.MIN_VALUE : all / cost;
       worth[remedy] = here;
       let at = order.length;
       while (at > 0 && (worth[order[at - 1] as number] as number) < here) {

@@ -6,8 +6,9 @@ import {
   type Remedy,
   rankForCure,
 } from '@nodo/core';
+import { candidatesOf, type Situation } from './candidates.ts';
 import type { FamilyModel } from './familyModel.ts';
-import { COMEBACK_MINUTES, candidatesOf, type Situation } from './planner.ts';
+import { COMEBACK_MINUTES } from './stakes.ts';
 
 /** What can be said next on the telephone. */
 export type CallProposal = CureProposal &

@@ -1,4 +1,11 @@
-import { openingChain, type Requirement } from '@nodo/core';
+import {
+  type DutyStatus,
+  type Minutes,
+  machineMinutes,
+  minutes,
+  openingChain,
+  type Requirement,
+} from '@nodo/core';
 import type { Raiser } from '../schema/schema.ts';
 import { parseCheckCondition, parseRequirement } from '../schema/tokens.ts';
 import type { FamilyCheck, FamilyModel } from './familyModel.ts';
@@ -21,10 +28,74 @@ export function isPartOff({ notWhile }: FamilyCheck, open: ReadonlySet<string>):
 }
 
 /** Whether a check's condition holds. */
-export function conditionHolds(text: string, standing: MachineNow['standing']): boolean {
+function conditionHolds(text: string, standing: MachineNow['standing']): boolean {
   const { id, shown } = parseCheckCondition(text);
   const { done, normal } = standing(id);
   return done && (shown === 'anything' || (shown === 'normal') === normal);
+}
+
+/** Minutes a check costs on the machine as it stands, opening and closing included. */
+export function checkMinutes(
+  model: FamilyModel,
+  open: ReadonlySet<string>,
+  check: FamilyCheck,
+): Minutes {
+  if (check.needs !== 'sews' && isPartOff(check, open)) {
+    // Put together first, for the part that it asks about.
+    const closing = machineMinutes(model.access, open, {
+      minutes: 0,
+      access: 'closed',
+      sews: true,
+    });
+    return minutes(closing + checkMinutes(model, new Set(), check));
+  }
+  return machineMinutes(model.access, open, {
+    minutes: check.minutes,
+    access: check.access,
+    sews: check.needs === 'sews',
+  });
+}
+
+/** The steps that owed duties hold up, as `check:x`; nothing else is barred. */
+export function barredBy(
+  model: FamilyModel,
+  duties: readonly DutyStatus[],
+): (step: string) => boolean {
+  const held = new Set<string>(
+    duties
+      .filter(({ state }) => state === 'owed')
+      .flatMap(({ duty }) => model.duties.get(duty)?.before ?? []),
+  );
+  const barred = new Set<string>();
+  for (const { id, needs } of model.checks.values()) {
+    if (held.has(`check:${id}`) || held.has(`${needs}:*`)) barred.add(`check:${id}`);
+  }
+  return (step) => barred.has(step);
+}
+
+/**
+ * The checks that a check still waits for, in their order; undefined where one of them cannot be done, or
+ * was done and is not as it should be.
+ * @param canDo whether a check can be done here at all.
+ */
+export function waitedFor(
+  model: FamilyModel,
+  check: FamilyCheck,
+  standing: MachineNow['standing'],
+  canDo: (check: FamilyCheck) => boolean,
+): readonly FamilyCheck[] | undefined {
+  const waits: FamilyCheck[] = [];
+  for (const text of check.requires ?? []) {
+    if (conditionHolds(text, standing)) continue;
+    const { id, shown } = parseCheckCondition(text);
+    const before = model.checks.get(id);
+    // That something is found there cannot be planned for.
+    if (!before || shown === 'found' || standing(id).done || !canDo(before)) return undefined;
+    const way = waitedFor(model, before, standing, canDo);
+    if (!way) return undefined;
+    for (const step of [...way, before]) if (!waits.includes(step)) waits.push(step);
+  }
+  return waits;
 }
 
 /**

@@ -1,16 +1,11 @@
-import { type CauseBelief, RISK_LIMIT } from '@nodo/core';
+import { type CauseBelief, MOST_PROOF_MINUTES, RISK_LIMIT } from '@nodo/core';
 import type { ActionSource, PlanPolicy } from '../schema/schema.ts';
-import { parseCheckCondition } from '../schema/tokens.ts';
 import { type FamilyEvidence, isInProof } from './evidence.ts';
 import { decisiveChecks, type FamilyCheck, type FamilyModel } from './familyModel.ts';
 import { firstOnTheWay, type MachineNow } from './machineNow.ts';
-import {
-  isWorthItFirst,
-  type Planned,
-  type PlannedAction,
-  SEARCH_ON,
-  SURE_ENOUGH,
-} from './planner.ts';
+import { isWorthItFirst, type Planned, type PlannedAction, SURE_ENOUGH } from './planner.ts';
+import { symptomDebts } from './settle.ts';
+import { COMEBACK_MINUTES, SEARCH_ON, waitsForLook } from './stakes.ts';
 
 /** What the planner would do. */
 export type Move =
@@ -69,9 +64,15 @@ function moveOf(model: FamilyModel, planned: Planned, progress: Progress): Move 
   if (sure && remedy) return { kind: 'action', action: remedy, cause: sure };
   if (risk <= RISK_LIMIT) return { kind: 'settle' };
   const best = plan === 'full-sweep' ? undefined : offered.find(isWorthItFirst);
-  if (inProof) return inProofMove(model, planned, progress);
+  if (inProof && !isProven(model, evidence, risk)) return inProofMove(model, planned, progress);
   if (best) return { kind: 'check', check: best.check, because: 'worth' };
+  if (inProof && !planned.isWorthGoingOn) return { kind: 'settle' };
   return firstAction(model, planned, progress)?.move ?? { kind: 'settle' };
+}
+
+/** Sewn in silence as long as is ever proposed. */
+function isProven(model: FamilyModel, evidence: FamilyEvidence, risk: number): boolean {
+  return symptomDebts(model, evidence, risk).every(({ settled }) => settled !== undefined);
 }
 
 /**
@@ -79,13 +80,13 @@ function moveOf(model: FamilyModel, planned: Planned, progress: Progress): Move 
  * open, and an action so short that it shares the proof.
  */
 function inProofMove(model: FamilyModel, planned: Planned, progress: Progress): Move {
-  const { plan, risk, isPutOff } = progress;
+  const { plan, isPutOff } = progress;
   const [look] = planned.whileOpen.filter((check) => !isPutOff({ check }));
   if (look !== undefined && plan === 'per-minute') {
     return { kind: 'check', check: look, because: 'worth' };
   }
   const first = firstAction(model, planned, progress);
-  return first?.move.kind === 'action' && sharesProof(planned, first.planned, risk, plan)
+  return first?.move.kind === 'action' && sharesProof(planned, first.planned, progress)
     ? first.move
     : { kind: 'settle' };
 }
@@ -124,19 +125,23 @@ interface FirstAction {
 function firstAction(
   model: FamilyModel,
   { actions, checks }: Pick<Planned, 'actions' | 'checks'>,
-  { beliefs, isPutOff, seen }: Progress,
+  progress: Progress,
 ): FirstAction | undefined {
+  const { beliefs, evidence, isPutOff, seen } = progress;
   const offered = new Set(checks.map(({ check }) => check).filter((check) => !isPutOff({ check })));
   const looks = decisiveChecks(model);
+  const searchesOn = actions.some(({ action }) => action === SEARCH_ON);
   for (const planned of actions) {
     if (planned.action === SEARCH_ON) return { planned, move: { kind: 'search-on' } };
+    if (searchesOn && planned.silences < LEAST_TRIED * planned.needed) continue;
     const action = model.actions.get(planned.action);
     const causes = beliefs
       .filter(({ cause }) => action?.treats.includes(cause) && !isPutOff({ cause }))
       .toSorted((a, b) => b.blame - a.blame);
-    const found = action?.afterFinding
-      ? causes.find(({ cause, is }) => seen.has(cause) || is >= SURE_ENOUGH)
-      : causes[0];
+    const found =
+      action && waitsForLook(action, evidence)
+        ? causes.find(({ cause, is }) => seen.has(cause) || is >= SURE_ENOUGH)
+        : causes[0];
     const look = found && lookInstead(action, found.cause, looks);
     if (look !== undefined && offered.has(look)) {
       return { planned, move: { kind: 'check', check: look, because: 'worth' } };
@@ -145,12 +150,18 @@ function firstAction(
       return { planned, move: { kind: 'action', action: planned.action, cause: found.cause } };
     }
     for (const { cause } of causes) {
-      const look = lookBefore(model, looks.get(cause), offered);
-      if (look) return { planned, move: { kind: 'check', check: look, because: 'worth' } };
+      const decisive = looks.get(cause);
+      const first = decisive && firstOnTheWay(model, decisive, progress).id;
+      if (first !== undefined && offered.has(first)) {
+        return { planned, move: { kind: 'check', check: first, because: 'worth' } };
+      }
     }
   }
   return undefined;
 }
+
+/** What silences it less often is not tried before searching on. Ours, no source. */
+const LEAST_TRIED = 0.02;
 
 /** Where looking takes no longer than doing, and does it for one cause alone, it is looked at. */
 function lookInstead(
@@ -163,26 +174,18 @@ function lookInstead(
   return look && isOne && look.minutes <= action.minutes ? look.id : undefined;
 }
 
-/** The check itself, or what must be looked at before it; undefined when neither is to be done. */
-function lookBefore(
-  model: FamilyModel,
-  check: FamilyCheck | undefined,
-  offered: ReadonlySet<string>,
-): string | undefined {
-  if (!check) return undefined;
-  if (offered.has(check.id)) return check.id;
-  return (check.requires ?? [])
-    .map((condition) => parseCheckCondition(condition).id)
-    .filter((id) => model.checks.has(id))
-    .find((id) => offered.has(id));
-}
-
-/** Done before the proof it costs its minutes in any case; after it, only if the symptom shows. */
+/**
+ * Whether it is done before the proof. Then it costs its minutes in any case; after the proof only where the
+ * symptom showed, but then the proof is sewn again, and a proof that missed the fault is a comeback.
+ */
 function sharesProof(
-  { proofMinutes }: Planned,
-  { minutes: cost }: PlannedAction,
-  risk: number,
-  plan: PlanPolicy,
+  { proof, proofMinutes }: Planned,
+  { minutes: cost, needed, silences }: PlannedAction,
+  { plan, risk }: Progress,
 ): boolean {
-  return plan !== 'one-at-a-time' && cost < risk * (cost + proofMinutes);
+  if (plan === 'one-at-a-time' || !proof) return false;
+  const missed = Math.min(1, proof.risk / risk);
+  const again = Math.max(proofMinutes, proof.minutes ?? MOST_PROOF_MINUTES);
+  const saved = silences * ((1 - missed) * again + missed * COMEBACK_MINUTES);
+  return cost * (1 - needed * (1 - missed)) < saved;
 }

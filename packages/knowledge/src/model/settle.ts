@@ -2,8 +2,7 @@ import { type DutyStatus, MOST_PROOF_MINUTES, type Requirement, RISK_LIMIT } fro
 import { parseRequirement } from '../schema/tokens.ts';
 import { epochOf, type FamilyEvidence, reportedOf, SEWN_AS_FOUND } from './evidence.ts';
 import type { FamilyCheck, FamilyModel } from './familyModel.ts';
-import { firstOnTheWay, isPartOff, type MachineNow } from './machineNow.ts';
-import { checkMinutes } from './planner.ts';
+import { checkMinutes, firstOnTheWay, isPartOff, type MachineNow } from './machineNow.ts';
 
 /** What brings an owed duty nearer. */
 export type DutyStep =

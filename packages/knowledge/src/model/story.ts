@@ -11,8 +11,8 @@ import type { PlanPolicy } from '../schema/schema.ts';
 import { type GivenAnswer, SEWN_AS_FOUND } from './evidence.ts';
 import type { FamilyModel } from './familyModel.ts';
 import { gateRequirements, isPartOff, type Standing } from './machineNow.ts';
-import { accessOfActions } from './planner.ts';
 import type { DutyWays } from './settle.ts';
+import { accessOfActions } from './stakes.ts';
 
 /** One thing that happens to a machine, as a file or a bench tells it. */
 export type StoryStep =

@@ -52,6 +52,7 @@ const NOTHING_AT_THE_BENCH: Planned = {
   actions: [],
   whileOpen: [],
   lowersRisk: undefined,
+  isWorthGoingOn: false,
   proof: undefined,
   proofMinutes: minutes(0),
 };
