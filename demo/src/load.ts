@@ -150,7 +150,7 @@ function known(family: string, label: string, [name, phone]: readonly [string, s
   const machine = idOf(`machine ${name} ${label}`);
   const plate = MODELS[label.length % MODELS.length] ?? '';
   const serial = `${plate.slice(0, 1)}${machine.replaceAll(/[^0-9]/g, '').slice(0, 6)}`;
-  const needles = label === 'Twelve-needle head' ? 12 : 1;
+  const needles = label === 'Nine-needle head' ? 9 : 1;
   const card = { ...newMachineProfile(family, label), model: plate, serial, needles };
   return {
     customer: { id: customer, ...newCustomerProfile(name, phone) },

@@ -90,7 +90,7 @@ export const PAST_VISITS: readonly PastVisit[] = [
   visit(
     'p3',
     [54, 10],
-    ['round-shank', 'Twelve-needle head'],
+    ['round-shank', 'Nine-needle head'],
     LANE,
     ['Shreds on needle two.', 'shred'],
     ['needle-burr', 'tavi', 35],
@@ -243,11 +243,11 @@ export const PAST_VISITS: readonly PastVisit[] = [
   visit(
     'p21',
     [32, 9],
-    ['round-shank', 'Twelve-needle head'],
+    ['round-shank', 'Nine-needle head'],
     LANE,
-    ['All needles shred the metallic.', 'shred'],
-    ['needle-eye-small', 'tavi', 30],
-    { part: ['Needles, long eye', 260] },
+    ['Its thread catches on the spool rack.', 'top-break'],
+    ['spool-snag', 'tavi', 15],
+    { part: ['Thread nets, ten', 120] },
   ),
   visit(
     'p22',

@@ -138,15 +138,15 @@ export const DEMO_TICKETS: readonly DemoTicket[] = [
     tag: 8,
     shelf: 'B',
     family: 'round-shank',
-    label: 'Twelve-needle head',
+    label: 'Nine-needle head',
     customer: ['Marrow Lane Stitchery', '000 0108'],
-    words: 'Needle four shreds the thread, the others are fine.',
-    complaint: ['shred', 'top-break'],
+    words: 'Needle seven breaks its thread, the others are fine.',
+    complaint: ['top-break'],
     context: { no: ['adhesive'] },
     came: [1, 8],
     story: async (bench) => {
       await bench.look('tavi', 'one-or-all', 'one-needle-only');
-      await bench.look('tavi', 'needle-square', 'needle-off-square');
+      await bench.look('tavi', 'path-feel', 'path-rough');
     },
   },
   {

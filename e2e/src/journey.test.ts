@@ -25,7 +25,7 @@ describe('finding on the Rack', () => {
     for (let round = 0; round < 5; round += 1) {
       await odren.page.type('input[type=search]', 'twelve-needle');
       await odren.seesNot('White zigzag');
-      await odren.sees('Twelve-needle head');
+      await odren.sees('Nine-needle head');
       expect(await odren.read('input[type=search]', ({ value }) => value)).toBe('twelve-needle');
       await odren.click('Rack');
       await odren.sees('White zigzag');

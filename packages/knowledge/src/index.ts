@@ -202,3 +202,4 @@ export {
   type SurfaceId,
   surfaceOf,
 } from './surfaces/surfaces.ts';
+export { DISAGREEMENTS, type Disagreement, disagreementsAt } from './tables/schools.ts';

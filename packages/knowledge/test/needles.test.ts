@@ -41,11 +41,11 @@ describe('which needle suits', () => {
     expect(fit.sizes).toContain(80);
     expect(fit.points[0]).toBe('fine-sharp');
     expect(judgeNeedle(PROOF, fit, COTTON.thread)).toEqual({
-      'system-wrong': false,
-      'size-too-thin': false,
-      'eye-too-small': false,
-      'point-wrong': false,
-      'size-too-thick': false,
+      'system-wrong': 'suits',
+      'size-too-thin': 'suits',
+      'eye-too-small': 'suits',
+      'point-wrong': 'suits',
+      'size-too-thick': 'suits',
     });
   });
 
@@ -75,7 +75,7 @@ describe('which needle suits', () => {
     const fit = fitNeedle(work, HOUSEHOLD);
     expect(fit).toMatchObject({ eye: 'long', points: ['top-stitch', 'fine-sharp', 'universal'] });
     expect(fit.reasons.map(({ because }) => because)).toContain('thread-thicker-than-fabric-bears');
-    expect(judgeNeedle(PROOF, fit, work.thread)).toMatchObject({ 'eye-too-small': true });
+    expect(judgeNeedle(PROOF, fit, work.thread)).toMatchObject({ 'eye-too-small': 'wrong' });
   });
 
   it('says what is wrong with the needle found', () => {
@@ -83,13 +83,13 @@ describe('which needle suits', () => {
     const fit = fitNeedle({ ...work, thickness: 0.8 }, HOUSEHOLD);
     expect(fit.best).toBeGreaterThanOrEqual(100);
     expect(judgeNeedle({ ...PROOF, size: 60 }, fit, work.thread)).toMatchObject({
-      'size-too-thin': true,
+      'size-too-thin': 'wrong',
     });
     expect(judgeNeedle({ ...PROOF, system: 'other' }, fit, work.thread)).toMatchObject({
-      'system-wrong': true,
+      'system-wrong': 'wrong',
     });
     expect(judgeNeedle({ ...PROOF, system: '130-705H' }, fit, work.thread)).toMatchObject({
-      'system-wrong': false,
+      'system-wrong': 'suits',
     });
     const { found, chosen } = givesWay(60, needleSize(100));
     // Handbook: 3.90 mm against 0.51 under a newton.
@@ -122,16 +122,83 @@ describe('which needle suits', () => {
           const [coating = 'chrome'] = fit.coatings;
           const own = { system: HOUSEHOLD, size: fit.best, point, coating };
           const wrong = judgeNeedle(own, fit, work.thread);
-          expect({ ...wrong, 'eye-too-small': false }).toEqual({
-            'system-wrong': false,
-            'size-too-thin': false,
-            'eye-too-small': false,
-            'point-wrong': false,
-            'size-too-thick': false,
+          // No fabric makes a thread thinner: what the best needle cannot carry is said of it too.
+          expect({ ...wrong, 'eye-too-small': 'suits' }).toEqual({
+            'system-wrong': 'suits',
+            'size-too-thin': 'suits',
+            'eye-too-small': 'suits',
+            'point-wrong': 'suits',
+            'size-too-thick': 'suits',
           });
         },
       ),
     );
+  });
+});
+
+describe('how a needle that was found stands to the work', () => {
+  const judged = (needle: Partial<NeedleKind>, work: Partial<Work> = {}) => {
+    const whole = { ...COTTON, ...work };
+    return judgeNeedle({ ...PROOF, ...needle }, fitNeedle(whole, HOUSEHOLD), whole.thread);
+  };
+
+  // Common practice, no source: nearly every point sews a plain weave.
+  it.each(['quilting', 'denim', 'embroidery'] as const)(
+    'a %s 80 on a plain weave will do, with nothing wrong',
+    (point) => {
+      const grades = Object.values(judged({ point }));
+      expect(grades).not.toContain('wrong');
+      expect(judged({ point })['point-wrong']).toBe('will-do');
+    },
+  );
+
+  it('a fine sharp 80 suits a plain weave, and will do where universal is the school', () => {
+    expect(Object.values(judged({}))).toEqual(Array.from({ length: 5 }, () => 'suits'));
+    const universal = fitNeedle(COTTON, HOUSEHOLD, 'universal');
+    expect(judgeNeedle(PROOF, universal, COTTON.thread)['point-wrong']).toBe('suits');
+  });
+
+  it('a long eye is right for thick thread and for layers', () => {
+    expect(judged({ point: 'top-stitch', size: 90 }, { thread: of(40) })).toMatchObject({
+      'point-wrong': 'suits',
+      'eye-too-small': 'suits',
+    });
+    expect(
+      judged({ point: 'top-stitch', size: 90 }, { fabric: 'layers', layers: 3 }),
+    ).toMatchObject({
+      'point-wrong': 'suits',
+    });
+  });
+
+  it('has one tolerance: a sold size off will do, two are wrong', () => {
+    // Two plies of .3 mm bear 70 to 80.
+    const grade = (size: number) => {
+      const { 'size-too-thin': thin, 'size-too-thick': thick } = judged({ size });
+      return [thin, thick];
+    };
+    expect(grade(65)).toEqual(['will-do', 'suits']);
+    expect(grade(60)).toEqual(['wrong', 'suits']);
+    expect(grade(90)).toEqual(['suits', 'will-do']);
+    expect(grade(100)).toEqual(['suits', 'wrong']);
+    // A thread of a third of a blade of 80 and a hair more: a size up carries it.
+    const thread = { thread: mm(0.27) };
+    expect(judged({ size: 80 }, thread)['eye-too-small']).toBe('will-do');
+    expect(judged({ size: 70 }, thread)['eye-too-small']).toBe('wrong');
+  });
+
+  it('metallic wants its own eye or a long one; a usual one is wrong', () => {
+    const metallic = { threadKind: 'metallic' } as const;
+    expect(judged({ point: 'metallic' }, metallic)['point-wrong']).toBe('suits');
+    expect(judged({ point: 'top-stitch' }, metallic)['point-wrong']).toBe('suits');
+    expect(judged({ point: 'embroidery' }, metallic)['point-wrong']).toBe('will-do');
+    expect(judged({ point: 'universal' }, metallic)['point-wrong']).toBe('wrong');
+    // Transparent thread takes what the fabric takes.
+    expect(judged({}, { threadKind: 'transparent' })['point-wrong']).toBe('suits');
+  });
+
+  it('a ball on leather and leather’s blade on a knit are wrong', () => {
+    expect(judged({ point: 'ball' }, { fabric: 'leather' })['point-wrong']).toBe('wrong');
+    expect(judged({ point: 'leather' }, { fabric: 'knit' })['point-wrong']).toBe('wrong');
   });
 });
 

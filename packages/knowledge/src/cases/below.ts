@@ -211,7 +211,7 @@ export const BELOW_CASES: readonly WorkedCase[] = [
   {
     id: 'felt-between-the-teeth',
     family: 'drop-in',
-    told: 'Does not move along any more. The lever was right; felt between the teeth.',
+    told: 'Does not move along any more. The lever was right; packed lint between the teeth.',
     reported: ['no-feed', 'uneven-feed'],
     since: ['never-cleaned'],
     looked: [['feed-lever'], ['presser-look'], ['feed-lint', 'feed-packed']],

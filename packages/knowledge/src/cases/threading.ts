@@ -38,7 +38,7 @@ export const THREAD_CASES: readonly WorkedCase[] = [
   {
     id: 'lint-in-the-discs',
     family: 'front-loading',
-    told: 'Loops under, years without a cleaning. Rethreaded twice, still no grip at any number of the dial; a folded cloth brought out a felt of lint.',
+    told: 'Loops under, years without a cleaning. Rethreaded twice, still no grip at any number of the dial; a folded cloth brought out a mat of lint.',
     reported: ['loops-under'],
     since: ['never-cleaned'],
     looked: [

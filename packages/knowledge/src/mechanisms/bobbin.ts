@@ -190,7 +190,7 @@ export const bobbin = {
       where: 'phone',
       place: 'bobbin',
       applies: 'bobbin',
-      how: "Pull the tail and watch. The slot's angle is an arrow: it shows which way the bobbin should turn. Drop-in bobbins mostly unwind anticlockwise.",
+      how: 'Pull the tail and watch. The slant of the slot shows which way the bobbin should turn. Drop-in bobbins mostly unwind anticlockwise.',
       normal: 'It turns the right way',
       needs: 'looks',
       sweep: 35,

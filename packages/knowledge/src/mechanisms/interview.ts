@@ -192,6 +192,10 @@ export const interview = {
         { id: 'heavy-work', answer: 'Thick, dense or many-layered work', leak: 0.15 },
         { id: 'fine-work', answer: 'Very thin or soft fabric', leak: 0.08 },
         { id: 'adhesive', answer: 'Glue or fusible in the work', leak: 0.03 },
+        { id: 'sews-metallic', answer: 'Metallic or foil thread', leak: 0.03 },
+        { id: 'sews-transparent', answer: 'Transparent thread', leak: 0.02 },
+        { id: 'sews-rayon', answer: 'Embroidery thread, glossy', leak: 0.08 },
+        { id: 'sews-thick', answer: 'Thick or top-stitch thread', leak: 0.05 },
         { id: 'after-needle', answer: 'It began after a needle change', leak: 0.06 },
         { id: 'after-thread', answer: 'It began after changing thread', leak: 0.06 },
         {

@@ -51,8 +51,9 @@ export const needleChoice = {
       shows: {
         sure: ['eye-too-small'],
         usual: ['shred', 'top-break', 'eye-frays', 'eye-holds', 'one-needle-only'],
-        some: ['skip', 'after-thread'],
-        few: ['thread-thick'],
+        some: ['skip', 'after-thread', 'sews-metallic'],
+        few: ['thread-thick', 'sews-rayon'],
+        often: ['sews-thick'],
       },
     },
     {

@@ -71,7 +71,7 @@ export const plate = {
     {
       id: 'feed-lint',
       name: 'Lint packed between the feed teeth',
-      remedy: 'Clean between the rows',
+      remedy: 'Brush out between the rows of teeth',
       perMille: 40,
       side: 'wear',
       fixMinutes: 2,
@@ -150,7 +150,7 @@ export const plate = {
       where: 'counter',
       place: 'feed',
       tools: ['brush'],
-      how: 'Packed felt between the rows keeps the teeth from rising.',
+      how: 'Lint that has packed hard between the rows of teeth keeps them from rising.',
       normal: 'Clean',
       needs: 'looks',
       sweep: 54,

@@ -35,7 +35,7 @@ export const spool = {
         usual: ['erratic', 'spool-catches', 'one-needle-only'],
         often: ['top-break'],
         some: ['needle-break', 'drags-up', 'needle-strike'],
-        few: ['jam'],
+        few: ['jam', 'sews-transparent'],
       },
     },
     {
@@ -49,7 +49,7 @@ export const spool = {
       shows: {
         sure: ['spool-axis'],
         often: ['erratic'],
-        some: ['top-break', 'spool-catches'],
+        some: ['top-break', 'spool-catches', 'sews-metallic'],
         few: ['needle-break', 'drags-up'],
         rare: ['skip'],
         usual: ['one-needle-only'],

@@ -17,7 +17,7 @@ export const tension = {
       shows: {
         usual: ['dial-high', 'one-needle-only'],
         often: ['top-break', 'loops-top'],
-        few: ['shred', 'skip', 'needle-break'],
+        few: ['shred', 'skip', 'needle-break', 'sews-metallic', 'sews-transparent', 'sews-rayon'],
       },
     },
     {

@@ -19,7 +19,7 @@ export const thread = {
         usual: ['top-break', 'one-needle-only'],
         often: ['erratic', 'eye-frays'],
         some: ['shred', 'thread-unknown', 'after-thread'],
-        few: ['skip', 'bobbin-break', 'spool-catches'],
+        few: ['skip', 'bobbin-break', 'spool-catches', 'sews-metallic'],
         rare: ['loops-under'],
       },
     },
@@ -33,7 +33,7 @@ export const thread = {
       byPhone: true,
       shows: {
         usual: ['thread-thick', 'eye-too-small', 'eye-frays', 'eye-holds', 'one-needle-only'],
-        often: ['shred', 'top-break', 'after-thread', 'hangs-without-bobbin'],
+        often: ['shred', 'top-break', 'after-thread', 'hangs-without-bobbin', 'sews-thick'],
         some: ['skip', 'jam', 'loops-under', 'thread-unknown', 'loop-hangs'],
         few: ['nest'],
       },
@@ -48,8 +48,8 @@ export const thread = {
       byPhone: true,
       shows: {
         sure: ['thread-differs'],
-        some: ['loops-under', 'loops-top', 'top-break', 'after-thread'],
-        few: ['bobbin-break', 'dial-high'],
+        some: ['loops-under', 'loops-top', 'top-break', 'after-thread', 'sews-rayon'],
+        few: ['bobbin-break', 'dial-high', 'sews-metallic', 'sews-transparent'],
       },
     },
     {

@@ -23,7 +23,7 @@ export const FABRICS = [
 ] as const;
 export type FabricId = (typeof FABRICS)[number]['id'];
 
-export const THREAD_KINDS = ['plain', 'metallic', 'embroidery'] as const;
+export const THREAD_KINDS = ['plain', 'metallic', 'embroidery', 'transparent'] as const;
 export type ThreadKind = (typeof THREAD_KINDS)[number];
 
 export interface Work {
@@ -71,6 +71,8 @@ export interface NeedleFit {
   readonly bears: readonly NeedleSize[];
   /** Points that suit, the best first. */
   readonly points: readonly PointId[];
+  /** Points that will do. */
+  readonly pointsWillDo: readonly PointId[];
   readonly eye: 'usual' | 'long' | 'wide';
   readonly coatings: readonly CoatingId[];
   readonly reasons: readonly FitReason[];
@@ -95,15 +97,41 @@ const BY_FABRIC: Readonly<Record<FabricId, readonly PointId[]>> = {
   weave: ['fine-sharp', 'universal'],
   'fine-weave': ['fine-sharp'],
   'heavy-weave': ['denim', 'fine-sharp'],
-  layers: ['quilting', 'fine-sharp', 'universal'],
+  layers: ['quilting', 'top-stitch', 'fine-sharp', 'universal'],
   knit: ['ball', 'stretch', 'universal'],
   'stretch-knit': ['stretch'],
   leather: ['leather'],
   coated: ['non-stick', 'fine-sharp'],
 };
 
+/**
+ * Points that suit it less and sew it all the same: a plain weave is sewn by nearly every point, a knit by
+ * what does not cut its yarns. Common practice.
+ */
+const WILL_DO: Readonly<Record<FabricId, readonly PointId[]>> = {
+  weave: ['quilting', 'denim', 'embroidery', 'top-stitch', 'metallic', 'ball', 'non-stick'],
+  'fine-weave': ['universal', 'quilting', 'embroidery', 'metallic', 'non-stick'],
+  'heavy-weave': ['universal', 'top-stitch', 'quilting', 'leather'],
+  layers: ['denim', 'embroidery', 'metallic'],
+  knit: ['embroidery'],
+  'stretch-knit': ['ball'],
+  leather: ['denim'],
+  coated: ['universal', 'quilting', 'denim'],
+};
+
+/** The same by thread; a metallic that runs through a usual eye frays. Common practice. */
+const WILL_DO_FOR_THREAD: Readonly<Record<ThreadKind, readonly PointId[]>> = {
+  plain: [],
+  transparent: [],
+  metallic: ['embroidery'],
+  embroidery: ['metallic', 'quilting', 'fine-sharp', 'universal', 'ball'],
+};
+
 /** Where most of the blade's diameter would be thread, a long eye and a wide groove still carry it. */
 const LONG_EYE_SHARE = 0.42;
+
+/** From so many millimetres across a thread is a thick one: a quarter more than all-purpose. Ours, no source. */
+const THICK_THREAD = 0.24;
 
 /** From so many millimetres on a blade that runs through grows hot. Ours, no source. */
 const HEATS_FROM = 3;
@@ -159,6 +187,7 @@ export function fitNeedle(
     best,
     bears,
     points,
+    pointsWillDo: willDo(work, points),
     eye,
     coatings,
     reasons,
@@ -182,7 +211,7 @@ function closestToMiddle(sizes: readonly NeedleSize[], thread: Millimetres): Nee
 }
 
 function pointsFor(
-  { fabric, threadKind }: Work,
+  { fabric, threadKind, thread }: Work,
   eye: NeedleFit['eye'],
 ): { readonly points: readonly PointId[]; readonly reason: FitReason } {
   // What must be cut or must stretch decides before the thread does.
@@ -190,12 +219,24 @@ function pointsFor(
   if (fabric === 'leather' || fabric === 'stretch-knit') {
     return { points: byFabric, reason: { because: 'fabric', fabric } };
   }
-  if (threadKind !== 'plain') {
+  if (threadKind === 'metallic' || threadKind === 'embroidery') {
     const point = threadKind === 'metallic' ? 'metallic' : 'embroidery';
     return { points: [point, 'top-stitch'], reason: { because: 'thread-kind', kind: threadKind } };
   }
-  const points: readonly PointId[] = eye === 'long' ? ['top-stitch', ...byFabric] : byFabric;
+  const others = byFabric.filter((point) => point !== 'top-stitch');
+  const points: readonly PointId[] =
+    eye === 'long'
+      ? ['top-stitch', ...others]
+      : thread >= THICK_THREAD
+        ? [...others, 'top-stitch']
+        : byFabric;
   return { points, reason: { because: 'fabric', fabric } };
+}
+
+function willDo({ fabric, threadKind }: Work, suited: readonly PointId[]): readonly PointId[] {
+  const forThread = threadKind === 'metallic' || threadKind === 'embroidery';
+  const points = forThread ? WILL_DO_FOR_THREAD[threadKind] : WILL_DO[fabric];
+  return points.filter((point) => !suited.includes(point));
 }
 
 interface Coatings {
@@ -216,16 +257,22 @@ function coatingsFor({ fabric }: Work, under: number): Coatings {
   return { coatings: ['chrome', 'nickel', 'titanium-nitride', 'non-stick'], reasons: [] };
 }
 
-/** Findings of the check of needle against work, each with whether it was seen. */
+/** How a needle stands to a piece of work in one respect. */
+export type FitGrade = 'suits' | 'will-do' | 'wrong';
+
+/** By finding of the check of needle against work; seen is what is wrong. */
 export interface NeedleVerdict {
-  readonly 'system-wrong': boolean;
-  readonly 'size-too-thin': boolean;
-  readonly 'eye-too-small': boolean;
-  readonly 'point-wrong': boolean;
-  readonly 'size-too-thick': boolean;
+  readonly 'system-wrong': Exclude<FitGrade, 'will-do'>;
+  readonly 'size-too-thin': FitGrade;
+  readonly 'eye-too-small': FitGrade;
+  readonly 'point-wrong': FitGrade;
+  readonly 'size-too-thick': FitGrade;
 }
 
-/** How a needle that was found stands against the one that would suit. */
+/**
+ * How a needle that was found stands against the one that would suit. One tolerance for all that is
+ * measured: a needle one sold size off will do.
+ */
 export function judgeNeedle(
   needle: NeedleKind,
   fit: NeedleFit,
@@ -234,13 +281,35 @@ export function judgeNeedle(
   const size = needleSize(needle.size);
   const eye = pointOf(needle.point)?.eye ?? 'usual';
   const carries = eye === 'usual' ? GROOVE_SHARE.most : LONG_EYE_SHARE;
+  const fitsThread = (one: NeedleSize): boolean => grooveShare(thread, one) <= carries;
+  const [thinnest, thickest] = [Math.min(...fit.bears), Math.max(...fit.bears)];
+  const isThick = size > Math.max(...fit.sizes);
   return {
-    'system-wrong': folded(needle.system) !== folded(fit.system),
-    'size-too-thin': size < Math.min(...fit.bears),
-    'eye-too-small': grooveShare(thread, size) > carries,
-    'point-wrong': !fit.points.includes(needle.point),
-    'size-too-thick': size > Math.max(...fit.sizes),
+    'system-wrong': folded(needle.system) === folded(fit.system) ? 'suits' : 'wrong',
+    'size-too-thin': graded(size >= thinnest, thicker(size) >= thinnest),
+    'eye-too-small': graded(fitsThread(size), fitsThread(thicker(size))),
+    'point-wrong': graded(
+      fit.points.includes(needle.point),
+      fit.pointsWillDo.includes(needle.point),
+    ),
+    // Thicker than the thread needs, on fabric that bears it, only makes a larger hole.
+    'size-too-thick': graded(!isThick, thinner(size) <= thickest),
   };
+}
+
+function graded(suits: boolean, willDo: boolean): FitGrade {
+  if (suits) return 'suits';
+  return willDo ? 'will-do' : 'wrong';
+}
+
+/** One sold size up; the thickest stays. */
+function thicker(size: NeedleSize): NeedleSize {
+  return SOLD_SIZES.find((one) => one > size) ?? size;
+}
+
+/** One sold size down; the thinnest stays. */
+function thinner(size: NeedleSize): NeedleSize {
+  return SOLD_SIZES.findLast((one) => one < size) ?? size;
 }
 
 /** Systems are written with and without gaps. */

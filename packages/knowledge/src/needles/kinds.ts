@@ -49,7 +49,7 @@ export const NEEDLE_COATINGS = [
   coating(
     'titanium-nitride',
     'Titanium nitride',
-    'hard and long-lived, but it shatters into three to six pieces: count them',
+    'hard and long-lived, but it shatters into several pieces: count them',
   ),
   coating('non-stick', 'Non-stick', 'adhesive does not cling'),
 ] as const satisfies readonly NeedleCoating[];

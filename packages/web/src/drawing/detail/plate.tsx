@@ -35,7 +35,7 @@ export function PlateDetail({ family }: DetailProps) {
   );
 }
 
-/** The feed from the side: teeth above the plate, and felt packed between the rows. */
+/** The feed from the side: teeth above the plate, and lint packed between the rows of teeth. */
 export function FeedDetail() {
   const words = m.drawing.feed;
   return (

@@ -93,6 +93,8 @@ export const bench = {
     notNow: 'Not now',
     somethingElse: 'I saw something else',
     backToProposal: 'Back to the proposal',
+    schools: 'Practitioners differ here',
+    schoolHere: (here: string) => `Here: ${here}`,
     whyThis: 'Why this check',
     standsToFind: 'Its answers speak for or against:',
     openFirst: 'Open first',

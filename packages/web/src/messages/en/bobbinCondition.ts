@@ -18,16 +18,16 @@ export const bobbinCondition = {
   turns: {
     question: 'As its thread is drawn off it turns',
     answers: { anticlockwise: 'anticlockwise', clockwise: 'clockwise' },
-    arrow: 'The slot’s angle points',
+    arrow: 'The slot slants',
     arrows: { anticlockwise: 'anticlockwise', clockwise: 'clockwise', none: 'nowhere' },
     should: {
       card: (turn: string) => `By this machine’s card: ${turn}.`,
       usual: (turn: string) =>
         `Mostly so in a drop-in case: ${turn}. The machine’s manual decides.`,
-      slot: (turn: string) => `By the slot’s angle: ${turn}.`,
+      slot: (turn: string) => `By the slant of the slot: ${turn}.`,
     },
     shouldUnknown:
-      'Look at the slot: its angle is an arrow. Without one, the machine’s manual tells the way.',
+      'Look at the slot: its slant shows the way. Where it runs straight, the machine’s manual tells.',
     title: 'It should turn',
     wrong: 'It turns the wrong way: turn the bobbin over.',
     right: 'It turns the right way.',

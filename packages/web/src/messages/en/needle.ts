@@ -166,7 +166,12 @@ export const needle = {
       rayon: 'Rayon',
       silk: 'Silk',
     },
-    kinds: { plain: 'Plain', metallic: 'Metallic', embroidery: 'Embroidery' },
+    kinds: {
+      plain: 'Plain',
+      metallic: 'Metallic',
+      embroidery: 'Embroidery',
+      transparent: 'Transparent',
+    },
     same: 'The same thread in other units',
     diameter: 'across',
     impossible: 'That is no sewing thread: look at unit and number again.',
@@ -187,6 +192,13 @@ export const needle = {
     found: 'Against the needle found',
     foundNone: 'Tell in the register which needle is in, and it is compared here.',
     good: 'It suits.',
+    fair: 'It will do.',
+    willDo: {
+      'size-too-thin': 'A size thinner than this fabric likes.',
+      'eye-too-small': 'The thread just goes through: a size more would carry it better.',
+      'point-wrong': 'Not the point made for it, but this fabric takes it.',
+      'size-too-thick': 'A size thicker than it needs: the holes show more.',
+    },
     wrong: {
       'system-wrong': 'Wrong system: its length and shank differ. It skips, strikes or breaks.',
       'size-too-thin': 'Too thin: it gives way and strikes.',

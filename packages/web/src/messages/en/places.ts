@@ -102,9 +102,10 @@ export const drawing = {
     slots: 'feed slots',
   },
   feed: {
-    account: 'The feed from the side: teeth rise above the plate, felt packs between the rows.',
+    account:
+      'The feed from the side: teeth rise above the plate, lint packs between the rows of teeth.',
     teeth: 'teeth above the plate',
-    felt: 'felt between the rows',
+    felt: 'packed lint',
     plate: 'plate',
   },
   foot: {

@@ -15,6 +15,7 @@ import { useTicket } from '../TicketContext.tsx';
 import { gateWords, hazardWords, lowerFirst } from '../words.ts';
 import { AnswerButton } from './AnswerButton.tsx';
 import { NotedHere } from './NotedHere.tsx';
+import { Schools } from './Schools.tsx';
 
 interface CheckStepProps {
   readonly check: FamilyCheck;
@@ -58,6 +59,7 @@ export function CheckStep(props: CheckStepProps) {
         <InstrumentLink to={instrumentFor(ticket.id, check.id)} />
         <NotedHere check={check.id} />
         <WhyThis check={check} />
+        <Schools check={check.id} />
       </div>
       <div className="flex gap-x-6 gap-y-3 max-xl:items-start max-sm:flex-col xl:w-60 xl:shrink-0 xl:flex-col">
         <div className="min-w-0 leading-snug max-xl:flex-1">

@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { m, write } from '../../../messages/index.ts';
 import { AnswerButton } from '../../../ticket/check/AnswerButton.tsx';
 import { Caution, Gates, InstrumentLink, StepList } from '../../../ticket/check/CheckStep.tsx';
+import { Schools } from '../../../ticket/check/Schools.tsx';
 import { needleAddress } from '../../../ticket/instrumentAddresses.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { causeName, findingWords, lowerFirst } from '../../../ticket/words.ts';
@@ -90,6 +91,7 @@ export function RepairStep({
           {words.lookFurther}
         </Button>
       )}
+      {first && <Schools action={first.id} />}
       <Reasons weights={weights} />
       <TextLink to={`/knowledge/cause/${cause}?ticket=${ticket.id}`} className="mt-3">
         {m.knowledge.read}

@@ -37,7 +37,11 @@ export function FoundAgainst({
     );
   }
   const verdict = judgeNeedle(found, fit, thread);
-  const wrong = (Object.keys(verdict) as (keyof NeedleVerdict)[]).filter((id) => verdict[id]);
+  const respects = Object.keys(verdict) as (keyof NeedleVerdict)[];
+  const wrong = respects.filter((id) => verdict[id] === 'wrong');
+  const willDo = respects.flatMap((id) =>
+    id !== 'system-wrong' && verdict[id] === 'will-do' ? [id] : [],
+  );
   const { found: foundGives, chosen } = givesWay(found.size, fit.best);
   const say = (length: number) => write.figure(Math.round(length * 100) / 100);
   const times = stiffnessAgainst(fit.best, needleSize(found.size));
@@ -47,7 +51,9 @@ export function FoundAgainst({
     if (!check) return;
     const answers = Object.fromEntries(
       check.findings.flatMap(({ id }) =>
-        id in verdict ? [[id, verdict[id as keyof NeedleVerdict] ? 'yes' : 'no'] as const] : [],
+        id in verdict
+          ? [[id, verdict[id as keyof NeedleVerdict] === 'wrong' ? 'yes' : 'no'] as const]
+          : [],
       ),
     );
     onTicket?.record('findings-recorded', { check: MATCH, answers });
@@ -62,7 +68,14 @@ export function FoundAgainst({
             {words.wrong[id]}
           </li>
         ))}
-        {wrong.length === 0 && <li className="font-semibold text-below">{words.good}</li>}
+        {willDo.map((id) => (
+          <li key={id}>{words.willDo[id]}</li>
+        ))}
+        {wrong.length === 0 && (
+          <li className="font-semibold text-below">
+            {willDo.length === 0 ? words.good : words.fair}
+          </li>
+        )}
       </ul>
       {found.size !== fit.best && (
         <p className="mt-1 text-quiet">
