@@ -1,28 +1,22 @@
-import { comebackRisk, type DutyStatus, MOST_PROOF_MINUTES, posterior } from '@nodo/core';
+import { comebackRisk, posterior } from '@nodo/core';
 import {
   barredBy,
   checkMinutes,
-  type DutyWays,
   dutiesOfStory,
   evidenceOf,
-  type FamilyCheck,
   gatesOfStory,
   handBeforeSewing,
   isWorthIt,
-  type Move,
-  nextBeforePower,
-  nextDuty,
-  nextLook,
-  nextMove,
   type Planned,
   planNext,
   SEARCH_ON,
   SEWN_AS_FOUND,
   type Story,
-  type SymptomDebt,
   seenCauses,
   symptomDebts,
+  type WhatNow,
   waysOfStory,
+  whatNow,
   withinReach,
 } from '@nodo/knowledge';
 import type { Question } from './question.ts';
@@ -79,16 +73,14 @@ export function answer(question: Question, clock: () => number): Answer {
   });
   const offered =
     plan === 'full-sweep' ? planned.checks : planned.checks.filter((check) => isWorthIt(check));
-  const move = nextMove(model, planned, {
-    ...ways,
-    plan,
-    evidence,
-    beliefs,
-    risk,
-    isPutOff: () => false,
-    seen: seenCauses(story),
+  const owed = symptomDebts(model, evidence, risk).filter(({ settled }) => settled === undefined);
+  const step = whatNow(model, {
+    planned,
+    duties,
+    ways,
+    progress: { plan, evidence, beliefs, risk, isPutOff: () => false, seen: seenCauses(story) },
+    owed: owed.map(({ symptom }) => ({ symptom, canBeSewn: true })),
   });
-  const debts = symptomDebts(model, evidence, risk);
   return {
     causes: beliefs
       .map(({ cause, is, blame }) => ({ cause, probability: rounded(is), blame: rounded(blame) }))
@@ -98,7 +90,7 @@ export function answer(question: Question, clock: () => number): Answer {
       minutes: rounded(minutes),
       gain: rounded(gain),
     })),
-    do: toDo(story, planned, move, { duties, debts, ways, hand }),
+    do: toDo(story, planned, withGates(story, step)),
     proofMinutes: planned.proof?.minutes ?? null,
     duties: duties.filter(({ state }) => state === 'owed').map(({ duty }) => duty),
     risk: rounded(risk),
@@ -106,51 +98,51 @@ export function answer(question: Question, clock: () => number): Answer {
   };
 }
 
-/** What the bench would propose: the plan's move, else what is owed, else the proof, else closing. */
-function toDo(
-  story: Story,
-  planned: Planned,
-  move: Move,
-  left: {
-    readonly duties: readonly DutyStatus[];
-    readonly debts: readonly SymptomDebt[];
-    readonly ways: DutyWays;
-    /** What comes by hand before anything is sewn. */
-    readonly hand: FamilyCheck | undefined;
-  },
-): Answer['do'] {
-  const { model, open } = story;
-  const { duties, debts, ways, hand } = left;
-  const check = (id: string, extra = 0): Answer['do'] => {
+/** As the command tells it: a proof is sewing it as found, what only a person can settle is a closing. */
+function toDo({ model, open }: Story, planned: Planned, step: WhatNow): Answer['do'] {
+  const check = (id: string, least = 0): Answer['do'] => {
     const own = model.checks.get(id);
-    if (own?.needs === 'sews' && hand) return check(hand.id);
     const minutes = own ? checkMinutes(model, open, own) : 0;
-    return { kind: 'check', id, minutes: rounded(minutes + extra) };
+    const longer = Math.max(0, least - (own?.minutes ?? 0));
+    return { kind: 'check', id, minutes: rounded(minutes + longer) };
   };
   const action = (id: string): Answer['do'] => {
-    const [gate] = gatesOfStory(story, id);
-    if (gate) return gate.kind === 'check' ? check(gate.id) : action(gate.id);
     const minutes =
       planned.actions.find((one) => one.action === id)?.minutes ?? model.actions.get(id)?.minutes;
     return { kind: 'action', id, minutes: rounded(minutes ?? 0) };
   };
-  const first = nextBeforePower(model, duties, ways);
-  if (first?.kind === 'check') return check(first.check);
-  if (first?.kind === 'action') return action(first.actions[0] ?? '');
-  if (move.kind === 'check') return check(move.check);
-  if (move.kind === 'action') return action(move.action);
-  if (move.kind === 'search-on') return action(SEARCH_ON);
-  const looked = nextLook(model, duties, ways);
-  if (looked?.kind === 'check' || looked?.kind === 'close-machine') return check(looked.check);
-  if (looked?.kind === 'action') return action(looked.actions[0] ?? '');
-  const isOwed = debts.some(({ settled }) => settled === undefined);
-  if (isOwed && !ways.barred(`check:${SEWN_AS_FOUND}`)) {
-    const own = model.checks.get(SEWN_AS_FOUND)?.minutes ?? 0;
-    const minutes = planned.proof?.minutes ?? MOST_PROOF_MINUTES;
-    return check(SEWN_AS_FOUND, Math.max(0, minutes - own));
+  switch (step.kind) {
+    case 'check':
+    case 'close-machine':
+      return check(step.check);
+    case 'sew':
+      return check(SEWN_AS_FOUND, step.minutes);
+    case 'action':
+      return action(step.action);
+    case 'duty-action':
+      return action(step.actions[0] ?? '');
+    case 'search-on':
+      return action(SEARCH_ON);
+    case 'settle':
+      return { kind: 'close', id: step.symptom, minutes: 0 };
+    case 'waive':
+      return { kind: 'close', id: step.duty, minutes: 0 };
+    case 'close':
+      return { kind: 'close', id: 'ticket', minutes: 0 };
   }
-  const duty = nextDuty(model, duties, ways);
-  if (duty?.kind === 'check' || duty?.kind === 'close-machine') return check(duty.check);
-  if (duty?.kind === 'action') return action(duty.actions[0] ?? '');
-  return { kind: 'close', id: duty?.duty ?? 'ticket', minutes: 0 };
+}
+
+/** A gate of the action comes before it. */
+function withGates(story: Story, step: WhatNow): WhatNow {
+  const action =
+    step.kind === 'action'
+      ? step.action
+      : step.kind === 'duty-action'
+        ? step.actions[0]
+        : undefined;
+  const [gate] = action === undefined ? [] : gatesOfStory(story, action);
+  if (!gate) return step;
+  return gate.kind === 'check'
+    ? { kind: 'check', check: gate.id, because: 'before-power' }
+    : withGates(story, { kind: 'duty-action', actions: [gate.id], duty: '' });
 }

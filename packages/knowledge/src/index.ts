@@ -117,6 +117,12 @@ export {
 } from './model/story.ts';
 export { type KnowledgeVersion, knowledgeVersionOf } from './model/version.ts';
 export {
+  type OwedSymptom,
+  type WhatNow,
+  type Work as BenchWork,
+  whatNow,
+} from './model/whatNow.ts';
+export {
   EVERYDAY_POINTS,
   type EverydayPoint,
   FABRICS,

@@ -1,7 +1,6 @@
 import {
   comebackRisk,
   type HowOften,
-  MOST_PROOF_MINUTES,
   type Network,
   posterior,
   seeded,
@@ -16,9 +15,6 @@ import {
   type FamilyModel,
   gatesOfStory,
   handBeforeSewing,
-  nextBeforePower,
-  nextDuty,
-  nextMove,
   type PlanPolicy,
   planNext,
   SEARCH_ON,
@@ -29,6 +25,7 @@ import {
   symptomDebts,
   tellStep,
   waysOfStory,
+  whatNow,
   withinReach,
 } from '../src/index.ts';
 import { factorsOf, sewnAmount } from '../src/model/evidence.ts';
@@ -158,6 +155,21 @@ export function walk(model: FamilyModel, truth: Truth, options: Options): Walk {
     tell({ kind: 'did', action: id }, `do ${id}`, cost);
   };
 
+  /** As it failed; who sees it stops. */
+  const sew = (symptoms: readonly string[], length: number): void => {
+    const sewing = model.checks.get(SEWN_AS_FOUND) ?? fail();
+    const closing = checkMinutes(model, story.open, sewing) - sewing.minutes;
+    const times = symptoms.map((symptom) => showsAfter(symptom, length, {}) ?? Infinity);
+    const first = Math.min(...times);
+    const shown = first <= length ? symptoms.filter((_, at) => times[at] === first) : [];
+    const took = Math.max(0.1, Math.min(first, length));
+    tell(
+      { kind: 'sewn', watched: symptoms, shown, minutes: took },
+      `sew ${shown.length > 0 ? `${shown.join()} shows` : symptoms.join()}`,
+      closing + took,
+    );
+  };
+
   for (let turn = 0; turn < 200 && minutes < mostMinutes; turn += 1) {
     if (until?.(story, truth)) break;
     const evidence = evidenceOf(
@@ -182,74 +194,33 @@ export function walk(model: FamilyModel, truth: Truth, options: Options): Walk {
       planned.actions.find((one) => one.action === action)?.minutes ??
       model.actions.get(action)?.minutes ??
       0;
-    const before = nextBeforePower(model, duties, ways);
-    if (before?.kind === 'check') {
-      doCheck(before.check);
-      continue;
-    }
-    if (before?.kind === 'action') {
-      doAction(before.actions[0] ?? '', cost(before.actions[0] ?? ''));
-      continue;
-    }
-    const move = nextMove(model, planned, {
-      ...ways,
-      plan,
-      evidence,
-      beliefs,
-      risk,
-      isPutOff: () => false,
-      seen: seenCauses(story),
+    const owed = symptomDebts(model, evidence, risk).filter(({ settled }) => settled === undefined);
+    const step = whatNow(model, {
+      planned,
+      // To the proof only what holds up power is owed.
+      duties: options.toTheProof
+        ? duties.filter(({ duty }) => model.duties.get(duty)?.before)
+        : duties,
+      ways,
+      progress: { plan, evidence, beliefs, risk, isPutOff: () => false, seen: seenCauses(story) },
+      owed: owed.map(({ symptom }) => ({ symptom, canBeSewn: true })),
     });
-    if (move.kind === 'check') {
-      doCheck(move.check);
-      continue;
-    }
-    if (move.kind === 'action') {
-      doAction(move.action, cost(move.action));
-      continue;
-    }
-    if (move.kind === 'search-on') {
+    if (step.kind === 'check' || step.kind === 'close-machine') doCheck(step.check);
+    else if (step.kind === 'action') doAction(step.action, cost(step.action));
+    else if (step.kind === 'duty-action') {
+      const [id = ''] = step.actions;
+      doAction(id, cost(id));
+    } else if (step.kind === 'search-on') {
       // An hour of searching finds what no table names, and puts it right.
       steps.push({ id: SEARCH_ON, minutes: 60 });
       minutes += 60;
       present = new Set([...present].filter((cause) => model.causes.has(cause)));
       break;
+    } else if (step.kind === 'sew') sew(step.symptoms, step.minutes);
+    else {
+      isSettled = owed.length === 0;
+      break;
     }
-    const owed = symptomDebts(model, evidence, risk)
-      .filter(({ settled }) => settled === undefined)
-      .map(({ symptom }) => symptom);
-    if (owed.length > 0) {
-      const hand = handBeforeSewing(model, story.open);
-      if (hand) {
-        doCheck(hand.id);
-        continue;
-      }
-      const length = Math.max(1, planned.proof?.minutes ?? MOST_PROOF_MINUTES);
-      const sewing = model.checks.get(SEWN_AS_FOUND) ?? fail();
-      const closing = checkMinutes(model, story.open, sewing) - sewing.minutes;
-      const times = owed.map((symptom) => showsAfter(symptom, length, {}) ?? Infinity);
-      const first = Math.min(...times);
-      // Who sees it stops.
-      const shown = first <= length ? owed.filter((_, at) => times[at] === first) : [];
-      const took = Math.max(0.1, Math.min(first, length));
-      tell(
-        { kind: 'sewn', watched: owed, shown, minutes: took },
-        `sew ${shown.length > 0 ? `${shown.join()} shows` : owed.join()}`,
-        closing + took,
-      );
-      continue;
-    }
-    const duty = options.toTheProof ? undefined : nextDuty(model, duties, ways);
-    if (duty?.kind === 'check' || duty?.kind === 'close-machine') {
-      doCheck(duty.check);
-      continue;
-    }
-    if (duty?.kind === 'action') {
-      doAction(duty.actions[0] ?? '', cost(duty.actions[0] ?? ''));
-      continue;
-    }
-    isSettled = true;
-    break;
   }
   const isCured = ![...present].some((cause) =>
     [...told].some(

@@ -1,18 +1,11 @@
-import { MOST_PROOF_MINUTES } from '@nodo/core';
 import {
   barredBy,
   type CallProposal,
-  type DutyStep,
-  type DutyWays,
   type FamilyModel,
-  nextBeforePower,
-  nextDuty,
-  nextLook,
-  nextMove,
   type Planned,
   planCall,
   planNext,
-  SEWN_AS_FOUND,
+  whatNow,
 } from '@nodo/knowledge';
 import type { Assessment } from '../assessment/assess.ts';
 import { checkOutcome } from '../assessment/checkStatus.ts';
@@ -107,73 +100,50 @@ export function defer(
     : { checks, causes: new Set([...causes, what.cause]) };
 }
 
-/**
- * What comes next. The sew-out that the plan asks after a change; what must be done before the machine
- * is turned or sewn; then the plan's own move; then what is owed, the proof of each symptom; then
- * closing.
- */
+/** What comes next on a ticket, in the order of {@link whatNow}; a complaint in words is asked into symptoms. */
 export function nextStep(
   ticket: Ticket,
   model: FamilyModel,
-  assessment: Assessment,
+  { duties, evidence, beliefs, risk, debts }: Assessment,
   planned: Planned,
   deferred: Deferred = NOTHING_DEFERRED,
 ): NextStep {
-  const { duties, evidence, beliefs, risk } = assessment;
-  const barred = barredBy(model, duties);
-  const now = {
-    open: ticket.open,
-    standing: (check: string) => checkOutcome(ticket, model, check),
-  };
-  const ways: DutyWays = {
-    ...now,
-    barred,
-    isPutOff: (check) => isNotToBeAsked(ticket, model, check, deferred),
-  };
-  const fromDuty = (
-    step: DutyStep | undefined,
-    because: 'duty' | 'before-power',
-  ): NextStep | undefined =>
-    step?.kind === 'check'
-      ? { kind: 'check', check: step.check, because }
-      : step?.kind === 'close-machine'
-        ? { kind: 'close-machine' }
-        : step;
-
-  const oneChange = duties.filter(
-    ({ duty, state }) => state === 'owed' && model.duties.get(duty)?.underPlan !== undefined,
-  );
-  const first =
-    fromDuty(nextBeforePower(model, duties, ways), 'before-power') ??
-    fromDuty(nextDuty(model, oneChange, ways), 'duty');
-  if (first) return first;
-
-  const move = nextMove(model, planned, {
-    ...now,
-    plan: ticket.plan,
-    evidence,
-    beliefs,
-    risk,
-    seen: seenFaults(ticket, model),
-    barred,
-    isPutOff: (what) =>
-      'check' in what ? deferred.checks.has(what.check) : deferred.causes.has(what.cause),
+  const owed = debts.filter(({ settled }) => settled === undefined);
+  const step = whatNow(model, {
+    planned,
+    duties,
+    ways: {
+      open: ticket.open,
+      standing: (check: string) => checkOutcome(ticket, model, check),
+      barred: barredBy(model, duties),
+      isPutOff: (check) => isNotToBeAsked(ticket, model, check, deferred),
+    },
+    progress: {
+      plan: ticket.plan,
+      evidence,
+      beliefs,
+      risk,
+      seen: seenFaults(ticket, model),
+      isPutOff: (what) =>
+        'check' in what ? deferred.checks.has(what.check) : deferred.causes.has(what.cause),
+    },
+    owed: owed.map(({ symptom, kind }) => ({ symptom, canBeSewn: kind === 'symptom' })),
   });
-  switch (move.kind) {
-    case 'check':
-      return { kind: 'check', check: move.check, because: move.because };
+  switch (step.kind) {
     case 'action':
-      return { kind: 'repair', cause: move.cause, action: move.action };
-    case 'search-on':
-      return move;
+      return { kind: 'repair', cause: step.cause, action: step.action };
+    case 'duty-action':
+      return { kind: 'action', actions: step.actions, duty: step.duty };
+    case 'sew':
+      return { kind: 'prove', symptoms: step.symptoms, minutes: step.minutes };
     case 'settle':
-      // What is looked at first, then the proof; the sew-outs that are kept come last.
-      return (
-        fromDuty(nextLook(model, duties, ways), 'duty') ??
-        nextDebt(assessment, planned, ways) ??
-        fromDuty(nextDuty(model, duties, ways), 'duty') ??
-        closing(ticket)
-      );
+      return owed[0]?.kind === 'words' ? { kind: 'ask-symptoms' } : step;
+    case 'close-machine':
+      return { kind: 'close-machine' };
+    case 'close':
+      return ticket.open.size > 0 ? { kind: 'close-machine' } : { kind: 'close-ticket' };
+    default:
+      return step;
   }
 }
 
@@ -187,31 +157,4 @@ function isNotToBeAsked(
   if (deferred.checks.has(check)) return true;
   const { done, normal } = checkOutcome(ticket, model, check);
   return done && !normal;
-}
-
-/** The symptoms that are still owed: asked for, sewn away together, or left to a person. */
-function nextDebt(
-  { debts }: Pick<Assessment, 'debts'>,
-  { proof }: Planned,
-  { barred, isPutOff }: DutyWays,
-): NextStep | undefined {
-  const owed = debts.filter(({ settled }) => settled === undefined);
-  const [first] = owed;
-  if (!first) return undefined;
-  if (first.kind === 'words') return { kind: 'ask-symptoms' };
-  const symptoms = owed.filter(({ kind }) => kind === 'symptom');
-  if (symptoms.length === 0) return { kind: 'settle', symptom: first.symptom };
-  if (barred(`check:${SEWN_AS_FOUND}`) || isPutOff(SEWN_AS_FOUND)) {
-    return { kind: 'settle', symptom: first.symptom };
-  }
-  // Risk is low already, but it has not been sewn: a look does not prove a repair.
-  const minutes = Math.max(LEAST_PROOF_MINUTES, proof?.minutes ?? MOST_PROOF_MINUTES);
-  return { kind: 'prove', symptoms: symptoms.map(({ symptom }) => symptom), minutes };
-}
-
-/** A proof is sewn, however sure the repair. Ours, no source. */
-const LEAST_PROOF_MINUTES = 1;
-
-function closing(ticket: Ticket): NextStep {
-  return ticket.open.size > 0 ? { kind: 'close-machine' } : { kind: 'close-ticket' };
 }
