@@ -10,7 +10,8 @@ import {
   type TicketSummary,
   workLeftOn,
 } from '@nodo/ticket';
-import { type Truth, walk } from '../packages/knowledge/test/walk.ts';
+import type { Truth } from '../packages/knowledge/test/drawnMachine.ts';
+import { walk } from '../packages/knowledge/test/walk.ts';
 import { spreadOf } from '../scripts/lib/spread.mjs';
 import { drawMachine, generatorOf } from './planner/truth.ts';
 
@@ -80,7 +81,7 @@ function minutesLeft(family: string) {
   const draw = seeded(20_251);
   const actor: Actor = { person: '00000000-0000-4000-8000-000000000001', role: 'technician' };
   const rows = Array.from({ length: MACHINES }, (_, at) => {
-    const { truth, told: said } = drawMachine(generatorOf(family, false), draw);
+    const { truth, told: said } = drawMachine(generatorOf(family, 'first'), draw);
     const { ticket } = pendingOverlay()(
       'bench',
       [],

@@ -73,8 +73,8 @@ for (const { name, run } of [...benches, ...shopBenches])
   if (isWanted(name)) tell({ bench: name, ...run() });
 
 const { plannerJobs, runPlannerJobs } = await import(`${outdir}/benches.mjs`);
-/** @param {import('../bench/planner/compare.ts').Job} job */
-const named = (job) => `planner/${job.family}/${job.moved ? 'moved' : 'frozen'}/${job.way}`;
+/** @param {Pick<import('../bench/planner/compare.ts').Job, 'family' | 'from'> & { way: string }} job */
+const named = (job) => `planner/${job.family}/${job.from}/${job.way}`;
 const jobs = plannerJobs(Number(values.machines)).filter(
   (/** @type {import('../bench/planner/compare.ts').Job} */ job) => isWanted(named(job)),
 );

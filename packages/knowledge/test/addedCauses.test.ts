@@ -1,7 +1,8 @@
 import { posterior } from '@nodo/core';
 import { describe, expect, it } from 'vitest';
 import { evidenceOf, type FamilyModel, modelOf } from '../src/index.ts';
-import { foundOrTreated, type Truth, walk } from './walk.ts';
+import type { Truth } from './drawnMachine.ts';
+import { foundOrTreated, walk } from './walk.ts';
 
 function familyOf(id: string): FamilyModel {
   const model = modelOf(id);

@@ -1,7 +1,8 @@
 import type { HowOften } from '@nodo/core';
 import { describe, expect, it } from 'vitest';
 import { type FamilyModel, modelOf } from '../src/index.ts';
-import { foundOrTreated, type Truth, walk } from './walk.ts';
+import type { Truth } from './drawnMachine.ts';
+import { foundOrTreated, walk } from './walk.ts';
 
 const FAMILIES = ['drop-in', 'front-loading', 'drop-in-magnet'] as const;
 const SEEDS = [1, 2, 3, 4, 5];

@@ -1,11 +1,4 @@
-import {
-  comebackRisk,
-  type HowOften,
-  type Network,
-  posterior,
-  seeded,
-  visibilityOf,
-} from '@nodo/core';
+import { comebackRisk, posterior, seeded } from '@nodo/core';
 import {
   barredBy,
   beginStory,
@@ -28,17 +21,7 @@ import {
   whatNow,
   withinReach,
 } from '../src/index.ts';
-import { factorsOf, sewnAmount } from '../src/model/evidence.ts';
-
-/** What is really wrong with a machine. */
-export interface Truth {
-  readonly causes: readonly string[];
-  /** Active triggers, as `cause symptom`. */
-  readonly active: ReadonlySet<string>;
-  readonly often: Readonly<Record<string, HowOften>>;
-  /** Where looks are drawn from; the model's own network when left out. */
-  readonly network?: Network;
-}
+import { DrawnMachine, type Truth } from './drawnMachine.ts';
 
 export interface Walk {
   readonly story: Story;
@@ -57,6 +40,8 @@ interface Options {
   readonly mostMinutes?: number;
   /** Ends when every symptom is settled, whatever else is owed. */
   readonly toTheProof?: boolean;
+  /** What is done next; what the bench proposes when left out. */
+  readonly next?: typeof whatNow;
   /** Stops as soon as this holds. */
   readonly until?: (story: Story, truth: Truth) => boolean;
   readonly draws?: number;
@@ -76,55 +61,22 @@ export function foundOrTreated(...causes: readonly string[]): NonNullable<Option
 
 /** Walks a machine through the bench by what the planner proposes, answered by the truth. */
 export function walk(model: FamilyModel, truth: Truth, options: Options): Walk {
-  const { told, plan = 'per-minute', seed = 1, mostMinutes = 120, until, draws } = options;
-  const draw = seeded(seed);
-  const answersKept = new Map<string, boolean>();
-  let present = new Set(truth.causes);
+  const {
+    told,
+    plan = 'per-minute',
+    seed = 1,
+    mostMinutes = 120,
+    until,
+    draws,
+    next = whatNow,
+  } = options;
+  const machine = new DrawnMachine(model, truth, told, seeded(seed));
   let story = tellStep(beginStory(model), { kind: 'found', findings: told });
   const steps: { id: string; minutes: number }[] = [];
   let minutes = 0;
   let risk = 1;
   let isSettled = false;
 
-  /** Minutes until it shows; undefined when it does not in so many. */
-  const showsAfter = (
-    symptom: string,
-    length: number,
-    factors: Readonly<Record<string, number>>,
-  ): number | undefined => {
-    const often = truth.often[symptom] ?? 'seam';
-    const short = 0.01;
-    const perMinute = -Math.log1p(-visibilityOf(sewnAmount(model, symptom, short), often)) / short;
-    const times = [...present]
-      .filter((cause) => truth.active.has(`${cause} ${symptom}`))
-      .map((cause) => -Math.log(1 - draw()) / (perMinute * (factors[cause] ?? 1)));
-    const first = Math.min(...times);
-    return first <= length ? first : undefined;
-  };
-  const look = (check: string): ReadonlyMap<string, boolean> => {
-    const own = model.checks.get(check);
-    const sewn = model.sewing.get(check);
-    const factors = factorsOf(model, check, false);
-    const reported = [...told].flatMap(([id, yes]) =>
-      yes && model.findings.get(id)?.symptom ? [id] : [],
-    );
-    return new Map(
-      (own?.findings ?? []).map(({ id }) => {
-        const watched = sewn?.observes.get(id);
-        if (watched !== undefined) {
-          const symptoms = watched === 'reported' ? reported : [watched];
-          const shows = symptoms.some(
-            (symptom) => showsAfter(symptom, own?.minutes ?? 1, factors) !== undefined,
-          );
-          return [id, sewn?.isTrial ? !shows : shows] as const;
-        }
-        const key = `${id} ${[...present].filter((cause) => shownBy(model, id).has(cause)).join()}`;
-        const kept = answersKept.get(key) ?? drawFinding(model, truth, id, present, draw);
-        answersKept.set(key, kept);
-        return [id, kept] as const;
-      }),
-    );
-  };
   const tell = (step: StoryStep, id: string, cost: number): void => {
     story = tellStep(story, step);
     steps.push({ id, minutes: cost });
@@ -135,23 +87,14 @@ export function walk(model: FamilyModel, truth: Truth, options: Options): Walk {
     const hand = own?.needs === 'sews' ? handBeforeSewing(model, story.open) : undefined;
     if (hand) doCheck(hand.id);
     const cost = own ? checkMinutes(model, story.open, own) : 0;
-    tell({ kind: 'found', findings: look(id) }, id, cost);
+    tell({ kind: 'found', findings: machine.look(id) }, id, cost);
   };
   const doAction = (id: string, cost: number): void => {
     for (const gate of gatesOfStory(story, id)) {
       if (gate.kind === 'check') doCheck(gate.id);
       else doAction(gate.id, model.actions.get(gate.id)?.minutes ?? 0);
     }
-    const treats = model.actions.get(id)?.treats ?? [];
-    // What was looked at there is looked at anew.
-    for (const key of [...answersKept.keys()]) {
-      const [finding = ''] = key.split(' ');
-      if (treats.some((cause) => shownBy(model, finding).has(cause))) answersKept.delete(key);
-    }
-    for (const cause of treats) {
-      if (present.has(cause) && draw() < 0.95)
-        present = new Set([...present].filter((c) => c !== cause));
-    }
+    machine.treat(model.actions.get(id)?.treats ?? []);
     tell({ kind: 'did', action: id }, `do ${id}`, cost);
   };
 
@@ -159,7 +102,7 @@ export function walk(model: FamilyModel, truth: Truth, options: Options): Walk {
   const sew = (symptoms: readonly string[], length: number): void => {
     const sewing = model.checks.get(SEWN_AS_FOUND) ?? fail();
     const closing = checkMinutes(model, story.open, sewing) - sewing.minutes;
-    const times = symptoms.map((symptom) => showsAfter(symptom, length, {}) ?? Infinity);
+    const times = symptoms.map((symptom) => machine.showsAfter(symptom, length) ?? Infinity);
     const first = Math.min(...times);
     const shown = first <= length ? symptoms.filter((_, at) => times[at] === first) : [];
     const took = Math.max(0.1, Math.min(first, length));
@@ -195,7 +138,7 @@ export function walk(model: FamilyModel, truth: Truth, options: Options): Walk {
       model.actions.get(action)?.minutes ??
       0;
     const owed = symptomDebts(model, evidence, risk).filter(({ settled }) => settled === undefined);
-    const step = whatNow(model, {
+    const step = next(model, {
       planned,
       // To the proof only what holds up power is owed.
       duties: options.toTheProof
@@ -214,7 +157,7 @@ export function walk(model: FamilyModel, truth: Truth, options: Options): Walk {
       // An hour of searching finds what no table names, and puts it right.
       steps.push({ id: SEARCH_ON, minutes: 60 });
       minutes += 60;
-      present = new Set([...present].filter((cause) => model.causes.has(cause)));
+      machine.searchOn();
       break;
     } else if (step.kind === 'sew') sew(step.symptoms, step.minutes);
     else {
@@ -222,37 +165,9 @@ export function walk(model: FamilyModel, truth: Truth, options: Options): Walk {
       break;
     }
   }
-  const isCured = ![...present].some((cause) =>
-    [...told].some(
-      ([symptom, isReported]) => isReported && truth.active.has(`${cause} ${symptom}`),
-    ),
-  );
-  return { story, steps, minutes, risk, isSettled, isCured };
+  return { story, steps, minutes, risk, isSettled, isCured: machine.isCured() };
 }
 
 function fail(): never {
   throw new Error('no sewing as found');
-}
-
-function shownBy({ network }: FamilyModel, finding: string): ReadonlySet<string> {
-  const index = network.findingIndex.get(finding);
-  const parents = index === undefined ? [] : (network.parents[index] ?? []);
-  return new Set(parents.flatMap(({ cause }) => network.causes[cause]?.id ?? []));
-}
-
-function drawFinding(
-  model: FamilyModel,
-  { network = model.network }: Truth,
-  id: string,
-  present: ReadonlySet<string>,
-  draw: () => number,
-): boolean {
-  const index = network.findingIndex.get(id);
-  // What the truth does not know shows just what it is the finding of.
-  if (index === undefined) return present.has(model.findings.get(id)?.defines ?? '');
-  let no = 1 - (network.findings[index]?.leak ?? 0);
-  for (const { cause, strength } of network.parents[index] ?? []) {
-    if (present.has(network.causes[cause]?.id ?? '')) no *= 1 - strength;
-  }
-  return draw() >= no;
 }

@@ -40,10 +40,12 @@ export function planCall(
     place: 'phone',
     plan: 'per-minute',
     open: new Set(),
-  }).map((candidate) => ({
-    ...candidate,
-    minutes: minutes(candidate.minutes + SPOKEN_MINUTES),
-  }));
+  })
+    .filter(({ waitsFor }) => waitsFor.length === 0)
+    .map((candidate) => ({
+      ...candidate,
+      minutes: minutes(candidate.minutes + SPOKEN_MINUTES),
+    }));
   const places = (causes: readonly string[]): readonly number[] =>
     causes.flatMap((cause) => network.causeIndex.get(cause) ?? []);
 
