@@ -124,7 +124,7 @@ export function eventStoreSuite(name: string, open: () => Promise<StoreUnderTest
         'knowledge-adopted',
         'findings-recorded',
       ]);
-      expect(events[1]?.body).toEqual({ from: before, to: KNOWLEDGE.hash });
+      expect(events[1]?.body).toMatchObject({ from: before, to: KNOWLEDGE.hash });
       // Sent again, it is the same entry, and the ticket does not move twice.
       expect((await record(under, ticket, entry)).ok).toBe(true);
       expect(await under.store.load(under.shop, ticket)).toHaveLength(3);

@@ -337,9 +337,18 @@ describe('when the tables move on', () => {
     expect(moved.entries.at(-1)?.body).toEqual({
       from: FIRST.knowledge.hash,
       to: SHIPPED.knowledge.hash,
+      engine: 'persistent-triggers/1',
     });
     const again = decide(moved, commandOf('knowledge-adopted', {}), by, SHIPPED);
     expect(!again.ok && again.refusal.code).toBe('already-so');
+  });
+
+  it('reads an entry that moved one before there was a second reckoning', () => {
+    const old = recorded(newTicket(testId()), intake, FIRST);
+    const moved = recorded(old, commandOf('knowledge-adopted', {}));
+    const entry = moved.entries.at(-1);
+    const before = { ...entry, body: { from: FIRST.knowledge.hash, to: SHIPPED.knowledge.hash } };
+    expect(ticketEvent.safeParse(before).success).toBe(true);
   });
 
   it('and never once it is closed; what was seen is accepted under any version', () => {

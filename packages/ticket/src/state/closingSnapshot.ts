@@ -20,8 +20,8 @@ export const closingSnapshot = z.object({
 });
 export type ClosingSnapshot = z.infer<typeof closingSnapshot>;
 
-/** Which reckoning made a closing snapshot. */
-const ENGINE = 'persistent-triggers/1';
+/** Which reckoning an open ticket is judged by, and made a closing snapshot. */
+export const ENGINE = 'persistent-triggers/1';
 
 /** Causes below this chance are not kept. */
 const LEAST_KEPT = 0.01;
