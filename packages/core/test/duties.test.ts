@@ -9,12 +9,15 @@ const rule = (given: Partial<DutyRule>): DutyRule => ({
   clearedByRaiser: {},
   ...given,
 });
-const finding = (id: string, at: number, epoch = 0): DutyFact => ({
+const finding = (id: string, at: number, epoch = 0, runs = false): DutyFact => ({
   kind: 'finding',
   id,
+  runs,
   at,
   epoch,
 });
+/** Seen or reported of the running machine. */
+const symptom = (id: string, at: number, epoch = 0) => finding(id, at, epoch, true);
 const check = (id: string, at: number, normal: boolean, epoch = 0): DutyFact => ({
   kind: 'check',
   id,
@@ -45,10 +48,29 @@ describe('a debt', () => {
     expect(state(sweep, check('plate', 1, true))).toBe('not raised');
   });
 
-  it('is cleared only by what came after the raising', () => {
+  it('is cleared only by what came after a raising that the running machine made', () => {
     expect(
-      state(sweep, check('plate', 1, true), finding('strike', 2), check('hook', 3, true)),
+      state(sweep, check('plate', 1, true), symptom('strike', 2), check('hook', 3, true)),
     ).toBe('owed');
+  });
+
+  it('counts a look made before in the same state, where something seen at rest raised it', () => {
+    const before = check('plate', 1, true);
+    const after = check('hook', 4, true);
+    expect(state(sweep, before, finding('nick', 3), after)).toBe('cleared');
+    // Sewn, repaired, put together or treated in between, it is another state.
+    const sewn: DutyFact = { kind: 'check', id: 'sew', normal: true, runs: true, at: 2, epoch: 0 };
+    const closed: DutyFact = { kind: 'closed', id: 'plate-off', at: 2, epoch: 0 };
+    for (const between of [sewn, closed, action('repair', 2), symptom('skip', 2)]) {
+      expect(state(sweep, before, between, finding('nick', 3), after), between.id).toBe('owed');
+    }
+    expect(state(sweep, before, finding('nick', 3, 1), check('hook', 4, true, 1))).toBe('owed');
+    // Only a look: what an action clears is done after the raising.
+    const counted = rule({
+      raisedBy: ['finding:nick'],
+      clearedAll: [{ kind: 'action', id: 'counted' }],
+    });
+    expect(state(counted, action('counted', 1, 0, false), finding('nick', 2))).toBe('owed');
   });
 
   it('counts the raising check for its own line', () => {
@@ -106,7 +128,7 @@ describe('a debt', () => {
   });
 
   it('goes by when things happened, in whatever order they are told', () => {
-    const facts = [check('hook', 3, true), check('plate', 1, true), finding('strike', 2)];
+    const facts = [check('hook', 3, true), check('plate', 1, true), symptom('strike', 2)];
     expect(state(sweep, ...facts)).toBe('owed');
     expect(state(sweep, ...facts, check('plate', 4, true))).toBe('cleared');
   });

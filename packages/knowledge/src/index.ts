@@ -78,6 +78,7 @@ export {
   checkMinutes,
   gateRequirements,
   isPartOff,
+  isSeenRunning,
   type MachineNow,
   type Standing,
 } from './model/machineNow.ts';

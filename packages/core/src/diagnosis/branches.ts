@@ -5,7 +5,8 @@ import { observationOfReport, reportedSymptoms } from './symptoms.ts';
 
 /** A thing to be explained, and the chance that an active trigger explains it. */
 export interface BitChance {
-  readonly bit: number;
+  /** Its place among the things to explain; renumbered once, before anything is summed. */
+  bit: number;
   readonly chance: number;
 }
 
@@ -36,6 +37,9 @@ export interface Branch {
   /** Of a cause that is there to this day, its triggers for what was reported; they may explain nothing. */
   readonly blamed: readonly BlamedTrigger[];
 }
+
+/** A branch whose weight is still to be scaled. */
+type OpenBranch = { -readonly [Part in keyof Branch]: Branch[Part] };
 
 /** Evidence indexed for the passes of `posteriorEngine.ts`. */
 export interface Prepared {
@@ -88,15 +92,19 @@ export function prepare(network: Network, evidence: Evidence): Prepared {
   const reported = reportedSymptoms(network, evidence);
 
   const addSights = ({ symptoms, epoch, seen, leak, factors = {} }: Observation): void => {
-    const factorOf = network.causes.map(({ id }) => factors[id] ?? 1);
-    for (const id of Object.keys(factors)) indexOfId(network.causeIndex, id);
+    const factorOf = new Map(
+      Object.entries(factors).map(([id, factor]) => [indexOfId(network.causeIndex, id), factor]),
+    );
     if (!seen) logScale += Math.log1p(-leak);
     const bit = seen ? bitLeaks.push(leak) - 1 : undefined;
     for (const { symptom, visibility } of symptoms) {
       addTo(sights, indexOfId(network.findingIndex, symptom), {
         epoch,
         bit,
-        chanceOf: (cause) => visibility * (factorOf[cause] as number),
+        chanceOf:
+          factorOf.size === 0
+            ? () => visibility
+            : (cause) => visibility * (factorOf.get(cause) ?? 1),
       });
     }
   };
@@ -125,11 +133,12 @@ export function prepare(network: Network, evidence: Evidence): Prepared {
   };
   const treatedIn = treatmentEpochs(network, evidence);
   const branches = network.causes.map((cause, index) => {
-    const raw = causeBranches(network, index, cause.prior, treatedIn[index] ?? [], seen);
-    const greatest = Math.max(...raw.map((branch) => branch.weight));
-    if (greatest <= 0) return raw;
+    const ways = causeBranches(network, index, cause.prior, treatedIn[index] ?? [], seen);
+    const greatest = ways.reduce((most, { weight }) => Math.max(most, weight), 0);
+    if (greatest <= 0) return ways;
     logScale += Math.log(greatest);
-    return raw.map((branch) => ({ ...branch, weight: branch.weight / greatest }));
+    for (const way of ways) way.weight /= greatest;
+    return ways;
   });
   return { bitLeaks, branches, reported, logScale };
 }
@@ -167,8 +176,8 @@ function causeBranches(
   prior: number,
   treatedIn: readonly number[],
   seen: Seen,
-): Branch[] {
-  const branch = (chance: number, presentBefore: number): Branch =>
+): OpenBranch[] {
+  const branch = (chance: number, presentBefore: number): OpenBranch =>
     branchOf(network, cause, chance, presentBefore, seen);
   const ways = [branch(1 - prior, 0)];
   let stillThere = prior;
@@ -186,22 +195,27 @@ function branchOf(
   chance: number,
   presentBefore: number,
   seen: Seen,
-): Branch {
+): OpenBranch {
   let weight = chance;
   const triggers: Trigger[] = [];
   const blamed: BlamedTrigger[] = [];
   for (const shows of network.shows[cause] ?? []) {
     const { finding, strength } = shows;
     if (isSymptom(network, finding)) {
-      const trigger = triggerOf(cause, shows, presentBefore, seen.sights.get(finding) ?? []);
+      const sights = seen.sights.get(finding);
       const reported = seen.reportedAt.get(finding);
+      // A cause that never was there showed nothing, and what nobody watched for weighs nothing.
+      if (presentBefore === 0 || (!sights && reported === undefined)) continue;
+      const trigger = triggerOf(cause, shows, presentBefore, sights ?? []);
       if (reported !== undefined && presentBefore === Number.POSITIVE_INFINITY) {
         blamed.push({ ...trigger, reported });
       } else if (trigger.bits.length > 0) triggers.push(trigger);
       else weight *= trigger.quiet + trigger.active;
       continue;
     }
-    for (const { epoch, present, leak, bit } of seen.looks.get(finding) ?? []) {
+    const looks = seen.looks.get(finding);
+    if (!looks) continue;
+    for (const { epoch, present, leak, bit } of looks) {
       const isThere = epoch < presentBefore;
       if (!present) weight *= isThere ? 1 - strength : 1;
       else if (bit === undefined) weight *= isThere ? 1 - (1 - leak) * (1 - strength) : leak;

@@ -5,12 +5,21 @@
 
 /** One thing that happened. `at` orders them; what was logged together shares it. */
 export type DutyFact =
-  | { readonly kind: 'finding'; readonly id: string; readonly at: number; readonly epoch: number }
+  | {
+      readonly kind: 'finding';
+      readonly id: string;
+      /** It was seen while the machine ran: what was looked at before may have changed. */
+      readonly runs?: boolean;
+      readonly at: number;
+      readonly epoch: number;
+    }
   | {
       readonly kind: 'check';
       readonly id: string;
       /** Complete, and none of its findings seen. */
       readonly normal: boolean;
+      /** It ran the machine: what was seen before may have changed. */
+      readonly runs?: boolean;
       readonly at: number;
       readonly epoch: number;
     }
@@ -68,15 +77,38 @@ function meets(fact: DutyFact, requirement: Requirement): boolean {
   );
 }
 
-/** Those requirements that nothing from `since` on has met. */
+/**
+ * Those requirements that nothing from `since` on has met.
+ * @param looksAfter a check counts too when it came after that.
+ */
 function unmetRequirements(
   requirements: readonly Requirement[],
   facts: readonly DutyFact[],
-  since = 0,
+  since: number,
+  looksAfter = Number.POSITIVE_INFINITY,
 ): readonly Requirement[] {
+  const counts = (fact: DutyFact): boolean =>
+    fact.at >= since || (fact.kind === 'check' && fact.at > looksAfter);
   return requirements.filter(
-    (requirement) => !facts.some((fact) => fact.at >= since && meets(fact, requirement)),
+    (requirement) => !facts.some((fact) => counts(fact) && meets(fact, requirement)),
   );
+}
+
+/**
+ * After what the machine has stood as it did when a duty was raised: nothing was sewn, put right or put
+ * together in between. Only what a finding raises can be cleared by a look made before it.
+ */
+function lastChangeBefore({ token, at, epoch }: Raising, facts: readonly DutyFact[]): number {
+  if (!token.startsWith('finding:')) return at;
+  const changes = facts.filter(
+    (fact) =>
+      fact.at <= at &&
+      (fact.epoch !== epoch ||
+        fact.kind === 'closed' ||
+        (fact.kind === 'action' && fact.repair) ||
+        ((fact.kind === 'check' || fact.kind === 'finding') && fact.runs === true)),
+  );
+  return changes.reduce((last, fact) => Math.max(last, fact.at), Number.NEGATIVE_INFINITY);
 }
 
 /**
@@ -85,7 +117,8 @@ function unmetRequirements(
  * A duty is raised by the first of its tokens. An action raises it again every time, since
  * only what comes after the last such action can prove it. A finding raises it again only
  * in a later epoch and once it is settled: one strike seen in three places is one strike.
- * What was logged together with the raising token counts for clearing.
+ * What was logged together with the raising token counts for clearing; a look that was made before, in the
+ * same state of the machine, counts too where a finding raised it.
  */
 export function assessDuties(
   rules: readonly DutyRule[],
@@ -132,8 +165,9 @@ function settle(rule: DutyRule, raising: Raising, facts: readonly DutyFact[]): D
   const ofRaisers = [...raising.lastByToken].flatMap(([token, at]) =>
     unmetRequirements(rule.clearedByRaiser[token] ?? [], facts, at),
   );
-  const all = [...unmetRequirements(rule.clearedAll, facts, raising.at), ...ofRaisers];
-  const unmetAny = unmetRequirements(rule.clearedAny, facts, raising.at);
+  const looks = lastChangeBefore(raising, facts);
+  const all = [...unmetRequirements(rule.clearedAll, facts, raising.at, looks), ...ofRaisers];
+  const unmetAny = unmetRequirements(rule.clearedAny, facts, raising.at, looks);
   const anyMet = rule.clearedAny.length === 0 || unmetAny.length < rule.clearedAny.length;
   const asksSomething =
     rule.clearedAll.length > 0 ||

@@ -3,37 +3,32 @@ import type { Branch, Prepared, Trigger } from './branches.ts';
 /**
  * Renumbers the things to explain so that what few causes can explain comes last. Taken in
  * the order of their highest bit, most causes then come before the last bits exist, and each
- * bit that does not exist yet halves the work.
+ * bit that does not exist yet halves the work. In place: nobody else has these branches yet.
  */
-export function rareBitsLast(prepared: Prepared): Prepared {
-  const position = positionsOf(prepared);
-  const bitLeaks = new Array<number>(position.length);
-  prepared.bitLeaks.forEach((leak, bit) => {
-    bitLeaks[position[bit] as number] = leak;
+export function rareBitsLast({ bitLeaks, branches, ...rest }: Prepared): Prepared {
+  const position = positionsOf(bitLeaks.length, branches.map(maskOf));
+  const leaks = new Array<number>(position.length);
+  bitLeaks.forEach((leak, bit) => {
+    leaks[position[bit] as number] = leak;
   });
-  const moved = <Own extends Trigger>(trigger: Own): Own => ({
-    ...trigger,
-    bits: trigger.bits.map(({ bit, chance }) => ({ bit: position[bit] as number, chance })),
-  });
-  return {
-    ...prepared,
-    bitLeaks,
-    branches: prepared.branches.map((own) =>
-      own.map((branch) => ({
-        ...branch,
-        triggers: branch.triggers.map(moved),
-        blamed: branch.blamed.map(moved),
-      })),
-    ),
+  const renumber = ({ bits }: Trigger): void => {
+    for (const one of bits) one.bit = position[one.bit] as number;
   };
+  for (const own of branches) {
+    for (const { triggers, blamed } of own) {
+      triggers.forEach(renumber);
+      blamed.forEach(renumber);
+    }
+  }
+  return { ...rest, bitLeaks: leaks, branches };
 }
 
 /** Per bit, its new position: from the last one down, the bit that fewest causes still need. */
-function positionsOf({ bitLeaks, branches }: Prepared): readonly number[] {
-  const position = new Array<number>(bitLeaks.length);
-  let causes = branches.map(maskOf);
-  let left = [...bitLeaks.keys()];
-  for (let to = bitLeaks.length - 1; to >= 0; to -= 1) {
+function positionsOf(count: number, masks: readonly number[]): readonly number[] {
+  const position = new Array<number>(count);
+  let causes = masks.filter((mask) => mask !== 0);
+  let left = [...position.keys()];
+  for (let to = count - 1; to >= 0; to -= 1) {
     const needing = (bit: number): number => causes.filter((mask) => mask & (1 << bit)).length;
     const rarest = left.reduce((best, bit) => (needing(bit) < needing(best) ? bit : best));
     position[rarest] = to;

@@ -27,6 +27,12 @@ export function isPartOff({ notWhile }: FamilyCheck, open: ReadonlySet<string>):
   return notWhile.some((state) => open.has(state));
 }
 
+/** What the machine does when it runs, reported or watched; all else is looked at while it rests. */
+export function isSeenRunning({ findings, checks }: FamilyModel, id: string): boolean {
+  const finding = findings.get(id);
+  return finding?.symptom !== undefined || checks.get(finding?.check ?? '')?.needs === 'sews';
+}
+
 /** Whether a check's condition holds. */
 function conditionHolds(text: string, standing: MachineNow['standing']): boolean {
   const { id, shown } = parseCheckCondition(text);

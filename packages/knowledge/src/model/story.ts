@@ -10,7 +10,7 @@ import type { ActionId } from '../ids.ts';
 import type { PlanPolicy } from '../schema/schema.ts';
 import { type GivenAnswer, SEWN_AS_FOUND } from './evidence.ts';
 import type { FamilyModel } from './familyModel.ts';
-import { gateRequirements, isPartOff, type Standing } from './machineNow.ts';
+import { gateRequirements, isPartOff, isSeenRunning, type Standing } from './machineNow.ts';
 import type { DutyWays } from './settle.ts';
 import { accessOfActions } from './stakes.ts';
 
@@ -71,10 +71,11 @@ function tellFindings(story: Story, findings: ReadonlyMap<string, boolean>): Sto
   const told = { ...ready, answers };
   const done = checks.flatMap((id): DutyFact[] => {
     const outcome = checkStanding(told, id);
-    return outcome.done ? [{ kind: 'check', id, normal: outcome.normal, at, epoch }] : [];
+    const runs = model.checks.get(id)?.needs === 'sews';
+    return outcome.done ? [{ kind: 'check', id, normal: outcome.normal, runs, at, epoch }] : [];
   });
   const seen = [...findings].flatMap(([id, present]): DutyFact[] =>
-    present ? [{ kind: 'finding', id, at, epoch }] : [],
+    present ? [{ kind: 'finding', id, runs: isSeenRunning(model, id), at, epoch }] : [],
   );
   return { ...told, facts: [...ready.facts, ...seen, ...done] };
 }
@@ -122,6 +123,7 @@ function tellSewing(
     kind: 'check',
     id: SEWN_AS_FOUND,
     normal: shown.length === 0,
+    runs: true,
     at,
     epoch,
   };

@@ -1,5 +1,5 @@
 import { assessDuties, type DutyFact, type DutyStatus } from '@nodo/core';
-import type { FamilyModel } from '@nodo/knowledge';
+import { type FamilyModel, isSeenRunning } from '@nodo/knowledge';
 import { stateEpoch, type Ticket } from '../state/ticket.ts';
 
 /** The debts of a ticket: owed, cleared or waived. */
@@ -15,13 +15,21 @@ function dutyFacts(ticket: Ticket, model: FamilyModel): readonly DutyFact[] {
   return [
     ...ticket.answers
       .filter(({ present }) => present)
-      .map((answer): DutyFact => ({ kind: 'finding', id: answer.finding, ...when(answer) })),
+      .map(
+        (answer): DutyFact => ({
+          kind: 'finding',
+          id: answer.finding,
+          runs: isSeenRunning(model, answer.finding),
+          ...when(answer),
+        }),
+      ),
     ...ticket.looks.flatMap((look): DutyFact[] => {
       const seen = answeredBy(ticket, look.check, look.epoch, look.seq);
-      const findings = model.checks.get(look.check)?.findings ?? [];
+      const { findings = [], needs } = model.checks.get(look.check) ?? {};
       const done = findings.length > 0 && findings.every(({ id }) => seen.has(id));
       const normal = done && ![...seen.values()].includes(true);
-      return done ? [{ kind: 'check', id: look.check, normal, ...when(look) }] : [];
+      const runs = needs === 'sews';
+      return done ? [{ kind: 'check', id: look.check, normal, runs, ...when(look) }] : [];
     }),
     ...ticket.performedActions.map(
       (performed): DutyFact => ({
