@@ -1,3 +1,4 @@
+import { posterior } from '@nodo/core';
 import { describe, expect, it } from 'vitest';
 import {
   checkMinutes,
@@ -145,6 +146,24 @@ describe('what may be proposed', () => {
     expect(idsOf(turned(true))).not.toContain('turn-without-case');
     expect(idsOf(turned(false))).not.toContain('turn-without-bobbin');
     expect(idsOf(plan({ yes: ['loops-under'] }))).not.toContain('turn-without-bobbin');
+  });
+});
+
+describe('a sewn seam', () => {
+  const blame = (seen: readonly string[], cause: string): number => {
+    const given = seen.map((finding) => ({ finding, epoch: 0, present: true }));
+    const { beliefs } = posterior(model.network, evidenceOf(model, given, []));
+    return beliefs.find((belief) => belief.cause === cause)?.blame ?? 0;
+  };
+
+  it('disproves what would have kept the machine from sewing', () => {
+    const told = ['no-run', 'skip'];
+    for (const cause of ['electrical-fault', 'winder-engaged', 'clutch-loose', 'foot-up']) {
+      // It skipped at the bench: so it ran.
+      expect(blame([...told, 'found-skips'], cause), cause).toBeLessThan(0.3 * blame(told, cause));
+    }
+    const proposed = idsOf(plan({ yes: [...told, 'found-skips'] })).slice(0, 6);
+    for (const check of ['power-look', 'winder', 'clutch']) expect(proposed).not.toContain(check);
   });
 });
 

@@ -218,6 +218,14 @@ function sewingsOf(
       }
     }
   }
+  const stops = (symptom: string): boolean => model.findings.get(symptom)?.symptom?.stops === true;
+  const hasStopped = [...watched].some(([symptom, { shows }]) => shows && stops(symptom));
+  if (!hasStopped) {
+    // A seam was sewn: what keeps the machine from sewing did not show.
+    for (const id of reported.filter(stops)) {
+      if (!watched.has(id)) watched.set(id, { shows: false, finding: first.finding });
+    }
+  }
   const shown = [...watched].filter(([, { shows }]) => shows).map(([symptom]) => symptom);
   const way = {
     epoch,
