@@ -96,7 +96,7 @@ export function auditEachView(theme: 'day' | 'night'): void {
       expect(await odren.audit()).toEqual([]);
     });
 
-    it('Needle, alone, and the seat of a head of twelve', async () => {
+    it('Needle, alone, and the seat of a head of nine', async () => {
       const odren = await screen('odren', theme);
       await odren.go('/needle');
       await odren.sees('How does the needle sit?');

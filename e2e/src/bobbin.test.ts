@@ -83,6 +83,7 @@ describe('the bobbin instrument', () => {
     await halle.sees('Above its usual range');
     await halle.click('Keep it');
     await fill(halle, 'Slot points at, minutes', '10');
+    await halle.click('It is off and unplugged');
     await halle.click('−5 looser');
     await halle.sees('Way back +5 min');
     await halle.click('−5 looser');

@@ -226,9 +226,10 @@ describe('a ticket’s line on the Rack', () => {
       lastBy: null,
       owed: ['hand-before-power', 'strike-needle', 'strike-sweep'],
     });
+    // Unplugged, then changed.
     story.does('needle-replaced');
-    expect(line()).toMatchObject({ done: 1, lastBy: story.odren.person, seq: 3 });
+    expect(line()).toMatchObject({ done: 2, lastBy: story.odren.person, seq: 4 });
     story.must('entry-corrected', { corrects: story.lastId });
-    expect(line()).toMatchObject({ done: 0, lastBy: null });
+    expect(line()).toMatchObject({ done: 1, lastBy: story.odren.person });
   });
 });

@@ -11,6 +11,7 @@ import {
   NOTHING_DEFERRED,
   nextPhoneStep,
   nextStep,
+  POWER_OFF,
 } from '../src/index.ts';
 import { believed, dutyIn, modelFor, Story } from './story.ts';
 
@@ -291,11 +292,24 @@ describe('what a step waits for', () => {
     const step = gated?.raisedBy.find((token) => token.startsWith('action:'));
     if (!step) throw new Error('no such step');
     const story = new Story();
-    expect(unmet(story, step)).toEqual(['action:screw-logged']);
-    story.does('screw-logged');
+    expect(unmet(story, step)).toEqual([`action:${POWER_OFF}`, 'action:screw-logged']);
+    story.does(POWER_OFF).does('screw-logged');
     expect(unmet(story, step)).toEqual([]);
     story.does(step.slice('action:'.length));
     expect(unmet(story, step)).toEqual(['action:screw-logged']);
+  });
+});
+
+describe('a needle change', () => {
+  it('waits for the plug: a foot on the pedal drives the needle through a finger', () => {
+    const story = new Story('drop-in', ['skip']);
+    expect(story.try('action-done', { action: 'needle-replaced' })).toMatchObject({
+      code: 'gate-unmet',
+      data: { unmet: [`action:${POWER_OFF}`] },
+    });
+    story.must('action-done', { action: POWER_OFF });
+    expect(story.try('action-done', { action: 'needle-replaced' })).toBeUndefined();
+    expect(story.try('action-done', { action: 'needle-set' })).toBeUndefined();
   });
 });
 

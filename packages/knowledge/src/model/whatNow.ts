@@ -21,7 +21,10 @@ export type WhatNow =
       readonly check: string;
       readonly because: 'duty' | 'before-power';
     }
-  | Exclude<DutyStep, { readonly kind: 'check' | 'action' }>
+  /** Put together first: the check asks for parts that are off. */
+  | { readonly kind: 'close-machine'; readonly check: string }
+  /** Nothing on this machine clears it: only a person can. */
+  | { readonly kind: 'waive'; readonly duty: string }
   | { readonly kind: 'duty-action'; readonly actions: readonly string[]; readonly duty: string }
   /** Sew it as it failed, so long: the symptoms must not show. */
   | { readonly kind: 'sew'; readonly symptoms: readonly string[]; readonly minutes: number }
@@ -57,7 +60,7 @@ export function whatNow(model: FamilyModel, work: Work): WhatNow {
     step.kind === 'sew' ||
     (step.kind === 'check' && model.checks.get(step.check)?.needs === 'sews');
   const hand = sews ? handBeforeSewing(model, work.ways.open) : undefined;
-  return hand ? { kind: 'check', check: hand.id, because: 'before-power' } : step;
+  return hand ? { kind: 'close-machine', check: hand.id } : step;
 }
 
 function whatInOrder(model: FamilyModel, work: Work): WhatNow {
@@ -81,8 +84,16 @@ function whatInOrder(model: FamilyModel, work: Work): WhatNow {
 }
 
 function asked(step: DutyStep | undefined, because: 'duty' | 'before-power'): WhatNow | undefined {
-  if (step?.kind === 'check') return { kind: 'check', check: step.check, because };
-  return step?.kind === 'action' ? { ...step, kind: 'duty-action' } : step;
+  switch (step?.kind) {
+    case 'check':
+      return { kind: 'check', check: step.check, because };
+    case 'action':
+      return { ...step, kind: 'duty-action' };
+    case 'close-machine':
+      return { kind: 'close-machine', check: step.check };
+    default:
+      return step;
+  }
 }
 
 /** The symptoms that are still owed, sewn away together. */

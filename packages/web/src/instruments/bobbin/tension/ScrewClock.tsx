@@ -11,6 +11,7 @@ import { NumberField } from '../../../ui/Field.tsx';
 import { Choices, Reading } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { mayDo } from '../../frame/instrumentBench.ts';
+import { UnpluggedFirst } from '../../frame/UnpluggedFirst.tsx';
 import { SCREW_TURNED } from './keepTension.ts';
 
 const STEPS = [-SCREW_STEP, SCREW_STEP] as const;
@@ -70,11 +71,13 @@ export function ScrewClock() {
               onText={setTypedStart}
             />
           )}
-          {STEPS.map((step) => (
-            <Button key={step} disabled={!isStart} onClick={() => turn(step)}>
-              {step > 0 ? words.tighter(step) : words.looser(-step)}
-            </Button>
-          ))}
+          <UnpluggedFirst>
+            {STEPS.map((step) => (
+              <Button key={step} disabled={!isStart} onClick={() => turn(step)}>
+                {step > 0 ? words.tighter(step) : words.looser(-step)}
+              </Button>
+            ))}
+          </UnpluggedFirst>
         </div>
       )}
       <p className="text-sm leading-snug text-quiet">{words.school}</p>

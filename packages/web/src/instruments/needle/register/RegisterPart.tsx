@@ -17,6 +17,7 @@ import { Form } from '../../../ui/Form.tsx';
 import { Choices } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { mayDo } from '../../frame/instrumentBench.ts';
+import { UnpluggedFirst } from '../../frame/UnpluggedFirst.tsx';
 import { isUntold, useRegister } from './useRegister.ts';
 
 const FROM = ['found', 'new', 'opened'] as const;
@@ -172,6 +173,11 @@ function NeedleForm({
     beforeSewn: before === 'put-back' ? (counted ?? now?.sewn ?? null) : null,
   };
   const isReady = from !== 'opened' || chosen !== undefined;
+  const keep = (
+    <Button type="submit" look="main" className="self-start" disabled={!isReady || isLoading}>
+      {words.keep}
+    </Button>
+  );
   return (
     <Form
       className="flex flex-col gap-4"
@@ -179,14 +185,19 @@ function NeedleForm({
         if (isReady) void writeDown(entry);
       }}
     >
-      <Button
-        className="self-start"
-        onClick={() =>
-          void writeDown({ ...entry, needle: proof, from: 'new', opened: null, sewn: 0 })
-        }
-      >
-        {words.proof}
-      </Button>
+      {/* One tap says that it is unplugged: where the keeping waits for it, it stands there. */}
+      {(from === 'found' || onTicket?.ticket.power !== 'on') && (
+        <UnpluggedFirst>
+          <Button
+            className="self-start"
+            onClick={() =>
+              void writeDown({ ...entry, needle: proof, from: 'new', opened: null, sewn: 0 })
+            }
+          >
+            {words.proof}
+          </Button>
+        </UnpluggedFirst>
+      )}
       <Choices
         legend={words.from}
         value={from}
@@ -221,9 +232,7 @@ function NeedleForm({
         </Choices>
       )}
       {error !== undefined && <p role="alert">{faultWords(error)}</p>}
-      <Button type="submit" look="main" className="self-start" disabled={!isReady || isLoading}>
-        {words.keep}
-      </Button>
+      {from === 'found' ? keep : <UnpluggedFirst>{keep}</UnpluggedFirst>}
     </Form>
   );
 }

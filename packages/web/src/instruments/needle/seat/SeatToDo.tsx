@@ -3,6 +3,7 @@ import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { mayDo } from '../../frame/instrumentBench.ts';
+import { UnpluggedFirst } from '../../frame/UnpluggedFirst.tsx';
 import { findingsOf, type SeatReading, type SeatTarget } from './seatReading.ts';
 import { HAND_TURNED, type SeatStanding } from './seatStanding.ts';
 
@@ -68,13 +69,15 @@ export function SeatToDo({
         <li>{words.thenCheck}</li>
       </ol>
       {mayAct && (
-        <Button
-          look="main"
-          className="mt-2 min-h-12"
-          onClick={() => does(isBlocked ? 'socket-cleared' : 'needle-set')}
-        >
-          {isBlocked ? words.didClear : words.didSet}
-        </Button>
+        <UnpluggedFirst>
+          <Button
+            look="main"
+            className="mt-2 min-h-12"
+            onClick={() => does(isBlocked ? 'socket-cleared' : 'needle-set')}
+          >
+            {isBlocked ? words.didClear : words.didSet}
+          </Button>
+        </UnpluggedFirst>
       )}
     </section>
   );

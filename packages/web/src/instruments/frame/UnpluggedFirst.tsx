@@ -1,0 +1,20 @@
+import { POWER_OFF } from '@nodo/ticket';
+import type { ReactNode } from 'react';
+import { m } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { useInstrumentBench } from './InstrumentContext.tsx';
+
+/** What is only done unplugged: on a ticket whose machine has power, one tap says that it has none now. */
+export function UnpluggedFirst({ children }: { readonly children: ReactNode }) {
+  const { onTicket } = useInstrumentBench();
+  if (!onTicket || onTicket.ticket.power === 'off') return children;
+  return (
+    <Button
+      look="main"
+      className="mt-2 self-start"
+      onClick={() => onTicket.record('action-done', { action: POWER_OFF })}
+    >
+      {m.bench.step.unplugged}
+    </Button>
+  );
+}
