@@ -44,7 +44,10 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
   'finding-of-another-check': () => 'That answer belongs to another check.',
   'nothing-answered': () => 'Choose an answer first.',
   'epoch-not-reached': () => 'This screen is ahead of the ticket. It is read again now.',
-  'gate-unmet': () => 'Something must be done before this step. It is shown at the step.',
+  'gate-unmet': ({ data }) =>
+    String(data?.unmet).includes('power-off-confirmed')
+      ? 'Off and unplugged first: say so where the machine’s state stands, then this.'
+      : 'Something must be done before this step. It is shown at the step.',
   'reason-missing': () => 'This counts only with a reason. Write down why.',
   'duty-not-owed': () => 'That is not owed on this ticket any more.',
   'symptoms-owed': () =>

@@ -195,14 +195,18 @@ const PIECES_DUTY = 'fragments';
 export function ActionStep({
   duty,
   actions,
+  onChooseCheck,
 }: {
   readonly duty: string;
   readonly actions: readonly string[];
+  readonly onChooseCheck: (check: string) => void;
 }) {
   const { ticket, model, record, mayWork } = useTicket();
   const [reasoning, setReasoning] = useState<ActionSource>();
   const known = model.duties.get(duty);
   const offered: ActionSource[] = actions.flatMap((id) => model.actions.get(id) ?? []);
+  const [first] = offered;
+  const gates = first ? gatesUnmet(ticket, model, `action:${first.id}`) : [];
   return (
     <div className="max-w-2xl">
       <p className="text-sm font-semibold text-quiet">{m.bench.step.because.duty}</p>
@@ -213,7 +217,8 @@ export function ActionStep({
       {known?.hazard && <Caution text={m.bench.hazards[known.hazard]} />}
       {duty === PIECES_DUTY && <InstrumentLink to={needleAddress(ticket.id, 'broken')} />}
       <div className="mt-4">
-        {mayWork ? (
+        {mayWork && gates.length > 0 && <Gates gates={gates} onChooseCheck={onChooseCheck} />}
+        {mayWork && gates.length === 0 && (
           <StepList heading={m.bench.step.didIt}>
             {offered.map((action, index) => (
               <AnswerButton
@@ -235,9 +240,8 @@ export function ActionStep({
               />
             )}
           </StepList>
-        ) : (
-          <p>{m.bench.step.noRights}</p>
         )}
+        {!mayWork && <p>{m.bench.step.noRights}</p>}
       </div>
     </div>
   );

@@ -154,9 +154,9 @@ function Step(props: StepPaneProps) {
     case 'repair':
       return repairStep(step.cause, words.repair, step);
     case 'action':
-      return <ActionStep duty={step.duty} actions={step.actions} />;
+      return <ActionStep duty={step.duty} actions={step.actions} onChooseCheck={chooseCheck} />;
     case 'waive':
-      return <ActionStep duty={step.duty} actions={[]} />;
+      return <ActionStep duty={step.duty} actions={[]} onChooseCheck={chooseCheck} />;
   }
 }
 
