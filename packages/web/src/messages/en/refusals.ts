@@ -45,7 +45,7 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
   'nothing-answered': () => 'Choose an answer first.',
   'epoch-not-reached': () => 'This screen is ahead of the ticket. It is read again now.',
   'gate-unmet': ({ data }) =>
-    String(data?.unmet).includes('power-off-confirmed')
+    String(data.unmet).includes('power-off-confirmed')
       ? 'Off and unplugged first: say so where the machine’s state stands, then this.'
       : 'Something must be done before this step. It is shown at the step.',
   'reason-missing': () => 'This counts only with a reason. Write down why.',
