@@ -91,7 +91,8 @@ function asked(step: DutyStep | undefined, because: 'duty' | 'before-power'): Wh
       return { ...step, kind: 'duty-action' };
     case 'close-machine':
       return { kind: 'close-machine', check: step.check };
-    default:
+    case 'waive':
+    case undefined:
       return step;
   }
 }

@@ -142,7 +142,9 @@ export function nextStep(
       return { kind: 'close-machine' };
     case 'close':
       return ticket.open.size > 0 ? { kind: 'close-machine' } : { kind: 'close-ticket' };
-    default:
+    case 'check':
+    case 'search-on':
+    case 'waive':
       return step;
   }
 }
