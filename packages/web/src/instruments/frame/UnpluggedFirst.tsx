@@ -9,12 +9,11 @@ export function UnpluggedFirst({ children }: { readonly children: ReactNode }) {
   const { onTicket } = useInstrumentBench();
   if (!onTicket || onTicket.ticket.power === 'off') return children;
   return (
-    <Button
-      look="main"
-      className="mt-2 self-start"
-      onClick={() => onTicket.record('action-done', { action: POWER_OFF })}
-    >
-      {m.bench.step.unplugged}
-    </Button>
+    <p className="mt-2 flex flex-wrap items-center gap-3">
+      <strong>{m.bench.step.onlyUnplugged}</strong>
+      <Button onClick={() => onTicket.record('action-done', { action: POWER_OFF })}>
+        {m.bench.step.unplugged}
+      </Button>
+    </p>
   );
 }

@@ -100,6 +100,7 @@ export const bench = {
     openFirst: 'Open first',
     unplugFirst: 'Unplug first',
     unplugged: 'It is off and unplugged',
+    onlyUnplugged: 'A needle is changed and a screw turned only unplugged:',
     opened: (what: string) => `Done: ${what}`,
     closeFirst: 'Put together first',
     partOff: 'A part that this looks at is off: put together first',
