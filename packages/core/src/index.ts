@@ -51,6 +51,7 @@ export { type CauseBelief, comebackRisk, posterior } from './diagnosis/posterior
 export { MAX_SHARED_POSITIVES, PosteriorEngine } from './diagnosis/posteriorEngine.ts';
 export { MOST_PROOF_MINUTES, type Proof, proofNeeded, RISK_LIMIT } from './diagnosis/proof.ts';
 export {
+  LEAST_TRIED,
   type Left,
   type PlannedRemedy,
   type Remedy,

@@ -53,7 +53,8 @@ const orderIn = (states: States, stakes: Stakes): readonly string[] =>
 describe('repair by repair', () => {
   it('costs 55.75 with one fault: Heckerman, Breese & Rommelse, CACM 38(3), 1995', () => {
     const states = singleFault([0.35, 0.25, 0.2, 0.12, 0.08]);
-    const stakes = oneEach([40, 10, 25, 60, 5]);
+    // There, nothing is left unrepaired, however dear.
+    const stakes = { ...oneEach([40, 10, 25, 60, 5]), comebackMinutes: 1e6 };
     expect(orderIn(states, stakes)).toEqual(['r1', 'r4', 'r0', 'r2', 'r3']);
     expect(minutesIn(states, stakes)).toBeCloseTo(55.75, 10);
   });
@@ -112,6 +113,37 @@ describe('a remedy that waits for a look', () => {
       ),
     };
     expect(orderIn(states, last)).toEqual(['set', 'change']);
+  });
+});
+
+describe('what costs more to put right than its comebacks', () => {
+  it('is left', () => {
+    // 1 and its hundredth of 60, not of 70.
+    expect(minutesIn(singleFault([0.99, 0.01]), oneEach([1, 70]))).toBeCloseTo(1 + 0.6, 12);
+    expect(minutesIn(singleFault([0.99, 0.01]), oneEach([1, 50]))).toBeCloseTo(1 + 0.5, 12);
+  });
+
+  it('is put right all the same where it is the last resort', () => {
+    const stakes = oneEach([1, 70]);
+    const remedies = stakes.remedies.map((remedy, at) => ({ ...remedy, isLast: at === 1 }));
+    expect(minutesIn(singleFault([0.99, 0.01]), { ...stakes, remedies })).toBeCloseTo(1.7, 12);
+  });
+});
+
+describe('what stands open now', () => {
+  const [first, second] = oneEach([1, 2], 3).remedies;
+  const opened: Stakes = {
+    ...oneEach([1, 2], 3),
+    remedies: [first, { ...second, reopening: 5 }] as Stakes['remedies'],
+  };
+
+  it('is opened again after a proof', () => {
+    expect(minutesIn(singleFault([0.5, 0.5]), opened)).toBeCloseTo(1 + 3 + 0.5 * (2 + 5 + 3), 12);
+  });
+
+  it('is not, for what shares the proof', () => {
+    const shared = { ...opened, sharesProofs: true };
+    expect(minutesIn(singleFault([0.5, 0.5]), shared)).toBeCloseTo(1 + 3 + 2, 12);
   });
 });
 

@@ -1,12 +1,13 @@
 import { CoreError } from '../errors/coreError.ts';
 import { type Evidence, type Observation, TREATMENT_SUCCESS } from './evidence.ts';
-import { isSymptom, type Network, type Shows } from './network.ts';
+import type { Network, Parent } from './network.ts';
+import { rareBitsLast } from './order.ts';
 import { observationOfReport, reportedSymptoms } from './symptoms.ts';
 
 /** A thing to be explained, and the chance that an active trigger explains it. */
 export interface BitChance {
-  /** Its place among the things to explain; renumbered once, before anything is summed. */
-  bit: number;
+  /** Its place among the things to explain. */
+  readonly bit: number;
   readonly chance: number;
 }
 
@@ -38,8 +39,13 @@ export interface Branch {
   readonly blamed: readonly BlamedTrigger[];
 }
 
-/** A branch whose weight is still to be scaled. */
-type OpenBranch = { -readonly [Part in keyof Branch]: Branch[Part] };
+/** A branch that evidence is still to be written into. */
+interface OpenBranch {
+  weight: number;
+  readonly presentBefore: number;
+  readonly triggers: Trigger[];
+  readonly blamed: BlamedTrigger[];
+}
 
 /** Evidence indexed for the passes of `posteriorEngine.ts`. */
 export interface Prepared {
@@ -47,6 +53,8 @@ export interface Prepared {
   readonly bitLeaks: readonly number[];
   /** Per cause, its branches. Weights of one cause are scaled to a greatest of 1. */
   readonly branches: readonly (readonly Branch[])[];
+  /** Per cause, how many bits must exist before it can be taken: 0 when it explains nothing shared. */
+  readonly bitsNeeded: readonly number[];
   /** The reported symptoms, by the place that {@link BlamedTrigger.reported} names. */
   readonly reported: readonly string[];
   /** Natural logarithm of what scaling and constant factors took out. */
@@ -55,6 +63,7 @@ export interface Prepared {
 
 /** An ordinary finding as it was read. */
 interface Look {
+  readonly finding: number;
   readonly epoch: number;
   readonly present: boolean;
   readonly leak: number;
@@ -65,17 +74,21 @@ interface Look {
 /** An observation of one symptom. */
 interface Sight {
   readonly epoch: number;
-  /** By cause index, the chance that its active trigger shows. */
-  readonly chanceOf: (cause: number) => number;
+  /** Chance that an active trigger shows, where no factor of the cause says otherwise. */
+  readonly visibility: number;
+  /** By cause index, what that is multiplied with. */
+  readonly factors: ReadonlyMap<number, number>;
   /** Place among the things to explain; undefined when nothing was seen. */
   readonly bit: number | undefined;
 }
 
-/** What the branches of every cause are made from. */
-interface Seen {
-  readonly looks: ReadonlyMap<number, readonly Look[]>;
+/** The evidence, bits numbered as they came. */
+interface Read {
+  readonly bitLeaks: readonly number[];
+  readonly looks: readonly Look[];
+  /** By the index of a symptom. */
   readonly sights: ReadonlyMap<number, readonly Sight[]>;
-  readonly reportedAt: ReadonlyMap<number, number>;
+  readonly logScale: number;
 }
 
 /**
@@ -85,31 +98,54 @@ interface Seen {
  * @throws CoreError `unknown-id` for a finding, symptom or cause that the network does not have.
  */
 export function prepare(network: Network, evidence: Evidence): Prepared {
+  const read = readEvidence(network, evidence);
+  const reported = reportedSymptoms(network, evidence);
+  const { position, needed } = rareBitsLast(read.bitLeaks.length, causesOfBits(network, read));
+  const bitLeaks: number[] = [];
+  read.bitLeaks.forEach((leak, bit) => {
+    bitLeaks[position[bit] as number] = leak;
+  });
+  const treatedIn = treatmentEpochs(network, evidence);
+  const branches = network.causes.map(({ prior }, cause) => waysOf(prior, treatedIn.get(cause)));
+  for (const look of read.looks) writeLook(network, look, position, branches);
+  const reportedAt = new Map(reported.map((id, at) => [network.findingIndex.get(id), at]));
+  for (const [symptom, sights] of read.sights) {
+    const parents = network.parents[symptom] ?? [];
+    writeSights(parents, sights, reportedAt.get(symptom), position, branches);
+  }
+  return {
+    bitLeaks,
+    branches,
+    bitsNeeded: network.causes.map((_, cause) => needed[cause] ?? 0),
+    reported,
+    logScale: read.logScale + scaleWays(branches),
+  };
+}
+
+function readEvidence(network: Network, evidence: Evidence): Read {
   const bitLeaks: number[] = [];
   let logScale = 0;
-  const looks = new Map<number, Look[]>();
+  const looks: Look[] = [];
   const sights = new Map<number, Sight[]>();
-  const reported = reportedSymptoms(network, evidence);
 
-  const addSights = ({ symptoms, epoch, seen, leak, factors = {} }: Observation): void => {
-    const factorOf = new Map(
+  const addSights = (observation: Observation): void => {
+    const { symptoms, epoch, seen, leak, factors = {} } = observation;
+    const byCause = new Map(
       Object.entries(factors).map(([id, factor]) => [indexOfId(network.causeIndex, id), factor]),
     );
     if (!seen) logScale += Math.log1p(-leak);
     const bit = seen ? bitLeaks.push(leak) - 1 : undefined;
     for (const { symptom, visibility } of symptoms) {
-      addTo(sights, indexOfId(network.findingIndex, symptom), {
-        epoch,
-        bit,
-        chanceOf:
-          factorOf.size === 0
-            ? () => visibility
-            : (cause) => visibility * (factorOf.get(cause) ?? 1),
-      });
+      const index = indexOfId(network.findingIndex, symptom);
+      const sight: Sight = { epoch, visibility, factors: byCause, bit };
+      const known = sights.get(index);
+      if (known) known.push(sight);
+      else sights.set(index, [sight]);
     }
   };
 
   for (const reading of evidence.readings) {
+    const { epoch, present } = reading;
     const finding = indexOfId(network.findingIndex, reading.finding);
     const report = observationOfReport(network, reading, evidence.often?.[reading.finding]);
     if (report) {
@@ -119,28 +155,13 @@ export function prepare(network: Network, evidence: Evidence): Prepared {
     const leak = network.findings[finding]?.leak ?? 0;
     const parentCount = network.parents[finding]?.length ?? 0;
     let bit: number | undefined;
-    if (!reading.present) logScale += Math.log1p(-leak);
+    if (!present) logScale += Math.log1p(-leak);
     else if (parentCount === 0) logScale += Math.log(leak);
     else if (parentCount > 1) bit = bitLeaks.push(leak) - 1;
-    addTo(looks, finding, { epoch: reading.epoch, present: reading.present, leak, bit });
+    looks.push({ finding, epoch, present, leak, bit });
   }
   for (const observation of evidence.observations ?? []) addSights(observation);
-
-  const seen: Seen = {
-    looks,
-    sights,
-    reportedAt: new Map(reported.map((id, at) => [indexOfId(network.findingIndex, id), at])),
-  };
-  const treatedIn = treatmentEpochs(network, evidence);
-  const branches = network.causes.map((cause, index) => {
-    const ways = causeBranches(network, index, cause.prior, treatedIn[index] ?? [], seen);
-    const greatest = ways.reduce((most, { weight }) => Math.max(most, weight), 0);
-    if (greatest <= 0) return ways;
-    logScale += Math.log(greatest);
-    for (const way of ways) way.weight /= greatest;
-    return ways;
-  });
-  return { bitLeaks, branches, reported, logScale };
+  return { bitLeaks, looks, sights, logScale };
 }
 
 function indexOfId(index: ReadonlyMap<string, number>, id: string): number {
@@ -149,20 +170,45 @@ function indexOfId(index: ReadonlyMap<string, number>, id: string): number {
   return found;
 }
 
-function addTo<Item>(lists: Map<number, Item[]>, key: number, item: Item): void {
-  const list = lists.get(key);
-  if (list) list.push(item);
-  else lists.set(key, [item]);
-}
-
-function treatmentEpochs(network: Network, { treatments }: Evidence): number[][] {
-  const treatedIn: number[][] = network.causes.map(() => []);
-  for (const treatment of treatments) {
-    for (const id of treatment.causes) {
-      treatedIn[indexOfId(network.causeIndex, id)]?.push(treatment.startsEpoch);
+/** Per bit, the indexes of the causes that can explain it. */
+function causesOfBits(network: Network, { looks, sights }: Read): readonly (readonly number[])[] {
+  const causes: number[][] = [];
+  for (const { finding, bit } of looks) {
+    if (bit !== undefined) causes[bit] = (network.parents[finding] ?? []).map(({ cause }) => cause);
+  }
+  for (const [symptom, own] of sights) {
+    for (const sight of own) {
+      if (sight.bit === undefined) continue;
+      const known = causes[sight.bit] ?? [];
+      causes[sight.bit] = known;
+      for (const { cause } of network.parents[symptom] ?? []) {
+        if (shownBy(sight, cause) > 0) known.push(cause);
+      }
     }
   }
-  for (const epochs of treatedIn) epochs.sort((a, b) => a - b);
+  return causes;
+}
+
+/** Chance that an active trigger of this cause shows. */
+function shownBy({ visibility, factors }: Sight, cause: number): number {
+  return factors.size === 0 ? visibility : visibility * (factors.get(cause) ?? 1);
+}
+
+/** By the index of a cause, the epochs that its treatments start, ascending. */
+function treatmentEpochs(
+  network: Network,
+  { treatments }: Evidence,
+): ReadonlyMap<number, readonly number[]> {
+  const treatedIn = new Map<number, number[]>();
+  for (const { causes, startsEpoch } of treatments) {
+    for (const id of causes) {
+      const cause = indexOfId(network.causeIndex, id);
+      treatedIn.set(
+        cause,
+        [...(treatedIn.get(cause) ?? []), startsEpoch].sort((a, b) => a - b),
+      );
+    }
+  }
   return treatedIn;
 }
 
@@ -170,77 +216,108 @@ function treatmentEpochs(network: Network, { treatments }: Evidence): number[][]
  * Absent; present until one of its treatments took; present to this day. A treatment that
  * fails leaves the cause and its triggers as they were, so the ways are nested in time.
  */
-function causeBranches(
-  network: Network,
-  cause: number,
-  prior: number,
-  treatedIn: readonly number[],
-  seen: Seen,
-): OpenBranch[] {
-  const branch = (chance: number, presentBefore: number): OpenBranch =>
-    branchOf(network, cause, chance, presentBefore, seen);
-  const ways = [branch(1 - prior, 0)];
+function waysOf(prior: number, treatedIn: readonly number[] = []): OpenBranch[] {
+  const way = (weight: number, presentBefore: number): OpenBranch => ({
+    weight,
+    presentBefore,
+    triggers: [],
+    blamed: [],
+  });
+  const ways = [way(1 - prior, 0)];
   let stillThere = prior;
   for (const epoch of treatedIn) {
-    ways.push(branch(stillThere * TREATMENT_SUCCESS, epoch));
+    ways.push(way(stillThere * TREATMENT_SUCCESS, epoch));
     stillThere *= 1 - TREATMENT_SUCCESS;
   }
-  ways.push(branch(stillThere, Number.POSITIVE_INFINITY));
+  ways.push(way(stillThere, Number.POSITIVE_INFINITY));
   return ways;
 }
 
-function branchOf(
+/** Writes an ordinary finding into the branches of its parents. */
+function writeLook(
   network: Network,
-  cause: number,
-  chance: number,
-  presentBefore: number,
-  seen: Seen,
-): OpenBranch {
-  let weight = chance;
-  const triggers: Trigger[] = [];
-  const blamed: BlamedTrigger[] = [];
-  for (const shows of network.shows[cause] ?? []) {
-    const { finding, strength } = shows;
-    if (isSymptom(network, finding)) {
-      const sights = seen.sights.get(finding);
-      const reported = seen.reportedAt.get(finding);
-      // A cause that never was there showed nothing, and what nobody watched for weighs nothing.
-      if (presentBefore === 0 || (!sights && reported === undefined)) continue;
-      const trigger = triggerOf(cause, shows, presentBefore, sights ?? []);
-      if (reported !== undefined && presentBefore === Number.POSITIVE_INFINITY) {
-        blamed.push({ ...trigger, reported });
-      } else if (trigger.bits.length > 0) triggers.push(trigger);
-      else weight *= trigger.quiet + trigger.active;
-      continue;
-    }
-    const looks = seen.looks.get(finding);
-    if (!looks) continue;
-    for (const { epoch, present, leak, bit } of looks) {
-      const isThere = epoch < presentBefore;
-      if (!present) weight *= isThere ? 1 - strength : 1;
-      else if (bit === undefined) weight *= isThere ? 1 - (1 - leak) * (1 - strength) : leak;
-      else if (isThere) {
-        triggers.push({ quiet: 1 - strength, active: strength, bits: [{ bit, chance: 1 }] });
-      }
+  { finding, epoch, present, leak, bit }: Look,
+  position: readonly number[],
+  branches: readonly (readonly OpenBranch[])[],
+): void {
+  const bits = bit === undefined ? undefined : [{ bit: position[bit] as number, chance: 1 }];
+  for (const { cause, strength } of network.parents[finding] ?? []) {
+    const trigger = bits && { quiet: 1 - strength, active: strength, bits };
+    for (const way of branches[cause] ?? []) {
+      const isThere = epoch < way.presentBefore;
+      if (!present) way.weight *= isThere ? 1 - strength : 1;
+      else if (!trigger) way.weight *= isThere ? 1 - (1 - leak) * (1 - strength) : leak;
+      else if (isThere) way.triggers.push(trigger);
     }
   }
-  return { weight, presentBefore, triggers, blamed };
 }
 
-/** One trigger with all that was seen and not seen of its symptom while the cause was there. */
-function triggerOf(
-  cause: number,
-  { strength }: Shows,
-  presentBefore: number,
+/**
+ * Writes all that was seen and not seen of one symptom into the branches of its parents. A cause that
+ * never was there showed nothing.
+ */
+function writeSights(
+  parents: readonly Parent[],
   sights: readonly Sight[],
-): Trigger {
-  let active = strength;
-  const bits: BitChance[] = [];
-  for (const { epoch, chanceOf, bit } of sights) {
-    if (epoch >= presentBefore) continue;
-    const chance = chanceOf(cause);
-    if (bit === undefined) active *= 1 - chance;
-    else if (chance > 0) bits.push({ bit, chance });
+  reported: number | undefined,
+  position: readonly number[],
+  branches: readonly (readonly OpenBranch[])[],
+): void {
+  const areAlike = sights.every(({ factors }) => factors.size === 0);
+  const known = new Map<number, Shown>();
+  for (const { cause, strength } of parents) {
+    for (const way of branches[cause] ?? []) {
+      const { presentBefore } = way;
+      if (presentBefore === 0) continue;
+      let shown = areAlike ? known.get(presentBefore) : undefined;
+      if (!shown) {
+        shown = shownWhileThere(sights, cause, presentBefore, position);
+        known.set(presentBefore, shown);
+      }
+      const { bits } = shown;
+      const quiet = 1 - strength;
+      const active = strength * shown.silent;
+      if (reported !== undefined && presentBefore === Number.POSITIVE_INFINITY) {
+        way.blamed.push({ quiet, active, bits, reported });
+      } else if (bits.length > 0) way.triggers.push({ quiet, active, bits });
+      else way.weight *= quiet + active;
+    }
   }
-  return { quiet: 1 - strength, active, bits };
+}
+
+/** What an active trigger did while its cause was there. */
+interface Shown {
+  /** Chance of all the silence. */
+  readonly silent: number;
+  readonly bits: readonly BitChance[];
+}
+
+function shownWhileThere(
+  sights: readonly Sight[],
+  cause: number,
+  presentBefore: number,
+  position: readonly number[],
+): Shown {
+  let silent = 1;
+  const bits: BitChance[] = [];
+  for (const sight of sights) {
+    if (sight.epoch >= presentBefore) continue;
+    const chance = shownBy(sight, cause);
+    if (sight.bit === undefined) silent *= 1 - chance;
+    else if (chance > 0) bits.push({ bit: position[sight.bit] as number, chance });
+  }
+  return { silent, bits };
+}
+
+/** Scales the weights of each cause to a greatest of 1. @returns the logarithm of what that takes out. */
+function scaleWays(branches: readonly (readonly OpenBranch[])[]): number {
+  let log = 0;
+  for (const ways of branches) {
+    let greatest = 0;
+    for (const { weight } of ways) if (weight > greatest) greatest = weight;
+    if (greatest <= 0 || greatest === 1) continue;
+    log += Math.log(greatest);
+    for (const way of ways) way.weight /= greatest;
+  }
+  return log;
 }

@@ -1,13 +1,14 @@
 import { seeded } from '../chance/seeded.ts';
 import type { Branch, Trigger } from './branches.ts';
+import { Draws } from './drawTree.ts';
 import { type CauseLayout, isNow, type PosteriorEngine, plainMass } from './posteriorEngine.ts';
-import { type ActiveTrigger, type StateSource, type States, statesOf } from './states.ts';
+import { type States, statesOf } from './states.ts';
 
 /**
  * How many draws the planner uses; docs/method.md says what more would bring. One symptom has few sets
  * of causes that can be to blame, and more draws then cost little.
  */
-const STATES_DRAWN = { oneSymptom: 4000, few: 1000, many: 500 } as const;
+const STATES_DRAWN = { oneSymptom: 4000, few: 1000, many: 400 } as const;
 /** More than these are many. */
 const FEW_SYMPTOMS = 3;
 
@@ -16,43 +17,18 @@ function drawsFor(symptoms: number): number {
   return symptoms <= FEW_SYMPTOMS ? STATES_DRAWN.few : STATES_DRAWN.many;
 }
 
-/** Draws that have, so far back, the same set of things explained. */
-type Groups = Map<number, number[]>;
-
-/**
- * One draw as far as it is known: per acting cause its index, whether it is there now, and the mask of
- * its active triggers by place of the reported symptom. Acting causes come in the order of the walk, so
- * that draws alike are equal strings.
- */
-type DrawCode = string;
-
-/** A mask takes two characters. */
-const LOW_BITS = 15;
-const LOW = (1 << LOW_BITS) - 1;
-
-function actingCode(cause: number, isThere: boolean, active: number): DrawCode {
-  return String.fromCharCode(cause, isThere ? 1 : 0, active & LOW, active >> LOW_BITS);
-}
-
-function decode(code: DrawCode): StateSource {
-  const present: number[] = [];
-  const gone: number[] = [];
-  const active: ActiveTrigger[] = [];
-  for (let at = 0; at < code.length; at += 4) {
-    const cause = code.charCodeAt(at);
-    (code.charCodeAt(at + 1) === 1 ? present : gone).push(cause);
-    const low = code.charCodeAt(at + 2);
-    for (let mask = (code.charCodeAt(at + 3) << LOW_BITS) | low; mask !== 0; mask &= mask - 1) {
-      active.push({ cause, reported: 31 - Math.clz32(mask & -mask) });
-    }
-  }
-  return { chance: 0, present, gone, active };
-}
+/** Draws that have, so far back, the same set of things explained: of the first half and of the second. */
+type Group = readonly [number[], number[]];
+type Groups = Map<number, Group>;
 
 /**
  * Draws from the exact joint distribution of what acts now: the walk back over the causes that gives the
  * masses, taken draw by draw. A cause that does not act is there with a chance that nothing else moves
  * (see {@link States}). Draws alike are put together. The same evidence gives the same draws.
+ *
+ * Each draw has the exact chances; within a half they are spread evenly, step by step, so that what is
+ * likely is drawn about as often as it should be (systematic sampling). The halves know nothing of each
+ * other.
  */
 export function drawStates(
   engine: PosteriorEngine,
@@ -61,54 +37,58 @@ export function drawStates(
 ): States {
   engine.walkForward();
   const draw = seeded(seed);
-  const found = new Array<DrawCode>(count).fill('');
+  const found = new Draws(count);
   const quietChances = engine.causes.map(quietChance);
   engine.causes.forEach(({ branches, explains }, cause) => {
     if (!explains) drawPlain(found, cause, branches, draw);
   });
   // Everything was explained in the end: that is the evidence.
   const last = (engine.before.at(-1) as Float64Array).length - 1;
-  let groups: Groups = new Map([[last, [...found.keys()]]]);
+  const halves = found.halves.map(({ from, to }) =>
+    Array.from({ length: to - from }, (_, at) => from + at),
+  );
+  let groups: Groups = new Map([[last, halves as unknown as Group]]);
   const ways = new Ways();
   for (let step = engine.walked.length - 1; step >= 0; step -= 1) {
     const cause = engine.walked[step] as number;
     const layout = engine.causes[cause] as CauseLayout;
     const from = engine.before[step] as Float64Array;
     groups = knownSets(groups, from.length);
-    const arrivals: [set: number, one: number][] = [];
+    const arrivals: [set: number, half: number, one: number][] = [];
     const quietMass = quietMassOf(layout.branches);
     const unborn = engine.unbornFactor(step);
     const after = engine.before[step + 1] as Float64Array;
-    for (const [set, draws] of groups) {
+    for (const [set, group] of groups) {
       // Nothing of it acts in so much of the mass that led here; its ways are told apart only where it acts.
       const quiet = quietMass * (from[set] as number) * unborn;
       const acts = 1 - quiet / (after[set] as number);
       let isFound = false;
-      const leaving: number[] = [];
-      for (let at = nextHit(-1, acts, draw); at < draws.length; at = nextHit(at, acts, draw)) {
-        const one = draws[at] as number;
-        if (!isFound) ways.find(layout, from, set);
-        isFound = true;
-        const way = ways.pickActing(draw());
-        add(found, one, ways.codeOf(way, cause));
-        if (ways.before(way) === set) continue;
-        leaving.push(at);
-        arrivals.push([ways.before(way), one]);
-      }
-      removeAll(draws, leaving);
-      if (draws.length === 0) groups.delete(set);
+      group.forEach((draws, half) => {
+        const leaving: number[] = [];
+        const start = draw();
+        eachHit(draws.length, acts, draw(), (at, turn) => {
+          const one = draws[at] as number;
+          if (!isFound) ways.find(layout, from, set);
+          isFound = true;
+          const way = ways.pickActing((start + turn * GOLDEN) % 1);
+          found.add(one, cause, ways.isNow(way), ways.active(way));
+          if (ways.before(way) === set) return;
+          leaving.push(at);
+          arrivals.push([ways.before(way), half, one]);
+        });
+        removeAll(draws, leaving);
+      });
+      if (group.every(({ length }) => length === 0)) groups.delete(set);
     }
-    for (const [set, one] of arrivals) join(groups, set, one);
+    for (const [set, half, one] of arrivals) join(groups, set, half, one);
   }
   if (engine.reported.length > 0) return collect(found, engine.reported, quietChances);
   // Nothing is reported: whatever is there counts, and is drawn.
-  const acting = found.map(decode);
   quietChances.forEach((chance, cause) => {
-    for (let one = nextHit(-1, chance, draw); one < count; one = nextHit(one, chance, draw)) {
-      const { present = [], gone = [] } = acting[one] ?? {};
-      if (!present.includes(cause) && !gone.includes(cause)) {
-        add(found, one, actingCode(cause, true, 0));
-      }
+    for (const { from, to } of found.halves) {
+      eachHit(to - from, chance, draw(), (at) => {
+        if (!found.has(from + at, cause)) found.add(from + at, cause, true, 0);
+      });
     }
   });
   return collect(found, [], []);
@@ -126,10 +106,6 @@ function quietMassIn({ weight, triggers, blamed }: Branch): number {
   return mass;
 }
 
-function add(found: DrawCode[], one: number, code: DrawCode): void {
-  found[one] = (found[one] ?? '') + code;
-}
-
 /** Chance that a cause is there to this day, of the ways in which none of its triggers is active. */
 function quietChance({ branches }: CauseLayout): number {
   const all = quietMassOf(branches);
@@ -139,7 +115,7 @@ function quietChance({ branches }: CauseLayout): number {
 
 /** A cause that explains nothing acts only where a symptom that it was not seen to show is reported. */
 function drawPlain(
-  found: DrawCode[],
+  found: Draws,
   cause: number,
   branches: readonly Branch[],
   draw: () => number,
@@ -149,25 +125,27 @@ function drawPlain(
   if (!now || now.blamed.length === 0 || all === 0) return;
   const { blamed } = now;
   const acts = (plainMass(now, false) - plainMass(now, true)) / all;
-  for (let one = nextHit(-1, acts, draw); one < found.length; one = nextHit(one, acts, draw)) {
-    let active = 0;
-    while (active === 0) {
-      for (const { quiet, active: mass, reported } of blamed) {
-        if (draw() * (quiet + mass) < mass) active |= 1 << reported;
+  for (const { from, to } of found.halves) {
+    eachHit(to - from, acts, draw(), (at) => {
+      let active = 0;
+      while (active === 0) {
+        for (const { quiet, active: mass, reported } of blamed) {
+          if (draw() * (quiet + mass) < mass) active |= 1 << reported;
+        }
       }
-    }
-    add(found, one, actingCode(cause, true, active));
+      found.add(from + at, cause, true, active);
+    });
   }
 }
 
 /** Walking back past the birth of a thing: it is known no more, its leak had explained it. */
 function knownSets(groups: Groups, length: number): Groups {
   const known: Groups = new Map();
-  for (const [set, draws] of groups) {
+  for (const [set, group] of groups) {
     const kept = set & (length - 1);
     const there = known.get(kept);
-    if (there) for (const one of draws) there.push(one);
-    else known.set(kept, draws);
+    if (!there) known.set(kept, group);
+    else for (const half of [0, 1] as const) for (const one of group[half]) there[half].push(one);
   }
   return known;
 }
@@ -186,18 +164,33 @@ function removeAll(items: number[], indexes: readonly number[]): void {
   items.length = kept;
 }
 
-function join(groups: Groups, set: number, one: number): void {
-  const group = groups.get(set);
-  if (group) group.push(one);
-  else groups.set(set, [one]);
+function join(groups: Groups, set: number, half: number, one: number): void {
+  const group = groups.get(set) ?? [[], []];
+  group[half]?.push(one);
+  groups.set(set, group);
 }
 
-/** The next draw in which something of this chance happens: the misses between are geometric. */
-function nextHit(last: number, chance: number, draw: () => number): number {
-  if (chance >= 1) return last + 1;
-  if (chance <= 0) return Number.POSITIVE_INFINITY;
-  return last + 1 + Math.floor(Math.log(1 - draw()) / Math.log1p(-chance));
+/**
+ * The places among `length` at which something of this chance happens: each with that chance, evenly
+ * spread, as many as nearly as can be.
+ * @param start from 0 (included) to 1 (excluded), at random.
+ */
+function eachHit(
+  length: number,
+  chance: number,
+  start: number,
+  visit: (at: number, turn: number) => void,
+): void {
+  if (chance <= 0) return;
+  for (let turn = 0; ; turn += 1) {
+    const at = Math.floor((start + turn) / chance);
+    if (at >= length) return;
+    visit(at, turn);
+  }
 }
+
+/** Multiples of it, less their whole part, fill 0 to 1 evenly however many there are. */
+const GOLDEN = (Math.sqrt(5) - 1) / 2;
 
 /** Marks a trigger of an ordinary finding as active. */
 const ORDINARY = 1 << 30;
@@ -213,7 +206,7 @@ class Ways {
   private readonly masses: number[] = [];
   private readonly now: boolean[] = [];
   /** Mask of the active triggers, by place of the reported symptom. */
-  private readonly active: number[] = [];
+  private readonly masks: number[] = [];
   private count = 0;
   private acting = 0;
 
@@ -232,7 +225,7 @@ class Ways {
   private put(set: number, mass: number, active: number): void {
     this.sets[this.count] = set;
     this.masses[this.count] = mass;
-    this.active[this.count] = active;
+    this.masks[this.count] = active;
     this.count += 1;
   }
 
@@ -242,7 +235,7 @@ class Ways {
     for (let way = start; way < end; way += 1) {
       const mass = this.masses[way] as number;
       const first = this.count;
-      this.put(this.sets[way] as number, mass * active, (this.active[way] as number) | flag);
+      this.put(this.sets[way] as number, mass * active, (this.masks[way] as number) | flag);
       for (const { bit, chance } of bits) this.explain(first, bit, chance);
       this.masses[way] = mass * quiet;
     }
@@ -255,7 +248,7 @@ class Ways {
     for (let way = first; way < end; way += 1) {
       const mass = this.masses[way] as number;
       const at = this.sets[way] as number;
-      if (at & mask) this.put(at & ~mask, mass * chance, this.active[way] as number);
+      if (at & mask) this.put(at & ~mask, mass * chance, this.masks[way] as number);
       else this.masses[way] = mass * (1 - chance);
     }
   }
@@ -263,7 +256,7 @@ class Ways {
   private weigh(start: number, from: Float64Array, now: boolean): void {
     for (let way = start; way < this.count; way += 1) {
       const before = from[this.sets[way] as number] as number;
-      const mass = this.active[way] === 0 ? 0 : (this.masses[way] as number) * before;
+      const mass = this.masks[way] === 0 ? 0 : (this.masses[way] as number) * before;
       this.masses[way] = mass;
       this.now[way] = now;
       this.acting += mass;
@@ -288,30 +281,27 @@ class Ways {
     return this.sets[way] as number;
   }
 
-  codeOf(way: number, cause: number): DrawCode {
-    return actingCode(cause, this.now[way] as boolean, (this.active[way] as number) & ~ORDINARY);
+  isNow(way: number): boolean {
+    return this.now[way] as boolean;
+  }
+
+  /** Mask of its active triggers, by place of the reported symptom. */
+  active(way: number): number {
+    return (this.masks[way] as number) & ~ORDINARY;
   }
 }
 
 function collect(
-  found: readonly DrawCode[],
+  found: Draws,
   reported: readonly string[],
   quietChances: readonly number[],
 ): States {
-  const counts = new Map<DrawCode, { count: number; first: number }>();
-  found.forEach((code, one) => {
-    const known = counts.get(code);
-    if (known) {
-      known.count += 1;
-      known.first += one % 2;
-    } else counts.set(code, { count: 1, first: one % 2 });
-  });
+  const grain = 1 / found.count;
   return statesOf(
-    [...counts].map(([code, { count, first }]) => ({
-      ...decode(code),
-      chance: count / found.length,
-      firstHalf: first / count,
-    })),
-    { reported, quietChances, grain: 1 / found.length },
+    found.alike().map(({ count, first, acting }) => {
+      const { present, gone, active } = acting;
+      return { present, gone, active, chance: count * grain, firstHalf: first / count };
+    }),
+    { reported, quietChances, grain },
   );
 }

@@ -1,8 +1,7 @@
 import { minutes as asMinutes, type Minutes } from '../units/minutes.ts';
 import type { Network } from './network.ts';
 import { asTheyAre, type Outcome, OutcomeWalk, type Question } from './outcomes.ts';
-import { type Left, RemedyOrder, type Stakes } from './remedies.ts';
-import type { States } from './states.ts';
+import type { Left, RemedyOrder } from './remedies.ts';
 
 /** A check as the planner sees it. */
 export interface CheckCandidate {
@@ -38,11 +37,10 @@ const LEAST_MINUTES = 0.1;
  */
 export function rankChecks(
   network: Network,
-  states: States,
+  order: RemedyOrder,
   candidates: readonly CheckCandidate[],
-  stakes: Stakes,
 ): readonly CheckProposal[] {
-  const order = new RemedyOrder(states, stakes);
+  const { states } = order;
   const walk = new OutcomeWalk(network, states);
   const now = asTheyAre(states);
   const still = order.afterFirst();
@@ -50,8 +48,9 @@ export function rankChecks(
     let [first, second] = before.minutes;
     let { risk } = before;
     const visit = (outcome: Outcome): void => {
+      // A question that tells nothing leaves things as they are.
+      const left = outcome === from ? before : order.left(outcome.masses, outcome.chance);
       const share = outcome.chance / from.chance;
-      const left = order.left(outcome.masses, outcome.chance);
       first -= share * left.minutes[0];
       second -= share * left.minutes[1];
       risk -= share * left.risk;
@@ -65,15 +64,16 @@ export function rankChecks(
     .map(({ id, question, minutes }): CheckProposal => {
       const { gain, risk } = valueFrom(now, leftNow, question);
       // Only what is worth its minutes now has anything to wait for.
-      const saved =
+      const stillGain =
         still && leftStill && gain > minutes
-          ? still.chance * (valueFrom(still, leftStill, question).gain - minutes)
+          ? still.chance * valueFrom(still, leftStill, question).gain
           : 0;
       return {
         check: id,
         minutes,
-        gain: asMinutes(gain),
-        later: asMinutes(Math.max(0, saved)),
+        // What is known now is known then too.
+        gain: asMinutes(Math.max(gain, stillGain)),
+        later: asMinutes(Math.max(0, stillGain - (still?.chance ?? 0) * minutes)),
         risk,
       };
     })

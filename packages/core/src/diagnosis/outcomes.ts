@@ -1,7 +1,7 @@
 import { CoreError } from '../errors/coreError.ts';
 import type { Observation } from './evidence.ts';
 import { sum } from './masses.ts';
-import type { Network } from './network.ts';
+import type { Network, Parent } from './network.ts';
 import { multiplyAt, type States, statesActing, statesHaving, statesWithout } from './states.ts';
 
 /** What is looked for in one sewing; without the answer and the place in time. */
@@ -93,17 +93,31 @@ export class OutcomeWalk {
     const finding = this.indexOf(id);
     const parents = this.network.parents[finding] ?? [];
     no.fill(1 - (this.network.findings[finding]?.leak ?? 0));
-    for (const { cause, strength } of parents) this.multiplyPresent(cause, strength, no);
+    this.multiplyPresent(parents, () => 1, no);
     return opposite(no);
   }
 
-  /** Multiplies by the chance that a cause does not show by itself, whether it acts or is there quietly. */
-  private multiplyPresent(cause: number, strength: number, no: Float64Array): void {
+  /**
+   * Multiplies by the chance that none of these causes shows it, whether it acts or is there quietly.
+   * @param shows of a cause, the chance that what it would show is seen.
+   */
+  private multiplyPresent(
+    parents: readonly Parent[],
+    shows: (cause: number) => number,
+    no: Float64Array,
+  ): void {
     const { states } = this;
-    const quiet = 1 - (states.quietChances[cause] ?? 0) * strength;
-    for (let state = 0; state < no.length; state += 1) no[state] = (no[state] as number) * quiet;
-    multiplyAt(statesHaving(states, cause), (1 - strength) / quiet, no);
-    multiplyAt(statesWithout(states, cause), 1 / quiet, no);
+    let allQuiet = 1;
+    for (const { cause, strength } of parents) {
+      const shown = strength * shows(cause);
+      if (shown === 0) continue;
+      const quiet = 1 - (states.quietChances[cause] ?? 0) * shown;
+      allQuiet *= quiet;
+      multiplyAt(statesHaving(states, cause), (1 - shown) / quiet, no);
+      multiplyAt(statesWithout(states, cause), 1 / quiet, no);
+    }
+    if (allQuiet === 1) return;
+    for (let state = 0; state < no.length; state += 1) no[state] = (no[state] as number) * allQuiet;
   }
 
   /** Of a reported symptom the triggers are known in each state; of another they are still to be drawn. */
@@ -111,11 +125,15 @@ export class OutcomeWalk {
     const { network, states } = this;
     no.fill(1 - leak);
     for (const { symptom, visibility } of symptoms) {
+      const shows = (cause: number): number =>
+        visibility * (factors[network.causes[cause]?.id ?? ''] ?? 1);
+      const parents = network.parents[this.indexOf(symptom)] ?? [];
       const reported = states.reported.indexOf(symptom);
-      for (const { cause, strength } of network.parents[this.indexOf(symptom)] ?? []) {
-        const shows = visibility * (factors[network.causes[cause]?.id ?? ''] ?? 1);
-        if (reported >= 0) multiplyAt(statesActing(states, reported, cause), 1 - shows, no);
-        else this.multiplyPresent(cause, strength * shows, no);
+      if (reported < 0) this.multiplyPresent(parents, shows, no);
+      else {
+        for (const { cause } of parents) {
+          multiplyAt(statesActing(states, reported, cause), 1 - shows(cause), no);
+        }
       }
     }
     return opposite(no);

@@ -3,7 +3,6 @@ import { type Branch, prepare, type Trigger } from './branches.ts';
 import type { Evidence } from './evidence.ts';
 import { dot } from './masses.ts';
 import type { Network } from './network.ts';
-import { bitsNeeded, rareBitsLast } from './order.ts';
 import { activeMass, addTo, contract, extend, pullTrigger, pushTrigger } from './sets.ts';
 
 /**
@@ -60,11 +59,10 @@ export class PosteriorEngine {
         most: MAX_SHARED_POSITIVES,
       });
     }
-    const { bitLeaks, branches, reported, logScale } = rareBitsLast(prepared);
+    const { bitLeaks, branches, bitsNeeded: needed, reported, logScale } = prepared;
     this.logScale = logScale;
     this.bitLeaks = bitLeaks;
     this.reported = reported;
-    const needed = branches.map(bitsNeeded);
     this.causes = branches.map((own, cause) => ({
       branches: own,
       explains: (needed[cause] as number) > 0,

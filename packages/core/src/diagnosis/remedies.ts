@@ -1,7 +1,9 @@
 import { TREATMENT_SUCCESS } from './evidence.ts';
 import { sum } from './masses.ts';
 import type { Outcome } from './outcomes.ts';
-import { blameMasses, type States } from './states.ts';
+import { RemedySets } from './remedySets.ts';
+import { addTo } from './sets.ts';
+import { addByBlame, blameMasses, type States } from './states.ts';
 
 /** Something that puts causes right. */
 export interface Remedy {
@@ -18,6 +20,8 @@ export interface Remedy {
    * comes, the mending and its proof only where something is found. Left out where it is done on suspicion.
    */
   readonly lookMinutes?: number;
+  /** What it costs more once the machine was closed and sewn: opening again what stands open now. */
+  readonly reopening?: number;
   /** Comes after all others, whatever it promises. */
   readonly isLast?: boolean;
 }
@@ -55,10 +59,10 @@ export interface PlannedRemedy {
   readonly silences: number;
 }
 
-/** A remedy that takes only part of what is to blame counts so much of one that takes all. */
-const PART_COUNTS = 1 / 3;
 /** What is left over when the order ends; nobody plans further. */
 const NEGLIGIBLE = 1e-3;
+/** What silences it less often, of the times that its turn comes, is not tried. Ours, no source. */
+export const LEAST_TRIED = 0.02;
 /** Ours, no source: few draws would order what hardly ever happens by chance. */
 const OLD_DRAWS = 40;
 
@@ -69,64 +73,42 @@ const OLD_DRAWS = 40;
  * what many states of knowledge share.
  */
 export class RemedyOrder {
-  /** Per set, the place where its remedies begin in {@link touching}; one more at the end. */
-  private readonly starts: Uint32Array;
-  /** Remedies that take something of a set, set after set. */
-  private readonly touching: Uint16Array;
-  /** What that counts: 1 for all of it, a third for part. */
-  private readonly counts: Float64Array;
+  private readonly sets: RemedySets;
   /** Per set, the chance that something in it stays although all of it was treated. */
   private readonly fails: Float64Array;
   private readonly first: Float64Array;
   private readonly second: Float64Array;
   private readonly before: Float64Array;
+  /** Per remedy, what the few draws of before add to its worth; and what is wrong in them at all. */
+  private readonly oldWorth: Float64Array;
+  private readonly oldWrong: number;
   private readonly worth: Float64Array;
-  private readonly placeOf: Uint16Array;
-  /** Mass that is silenced at each place of the order. */
-  private readonly silencedAt: Float64Array;
+  /** Per remedy, minutes of mending and proving. */
+  private readonly mended: Float64Array;
+  /** All remedies, as the last choice left them: the next one is nearly in order already. */
+  private readonly turn: Uint16Array;
   private readonly ordered: number[] = [];
 
   constructor(
-    private readonly states: States,
+    readonly states: States,
     private readonly stakes: Stakes,
   ) {
     const { blameSets } = states;
-    const { remedies } = stakes;
-    const treating: number[][] = [];
-    remedies.forEach(({ treats }, remedy) => {
-      for (const cause of treats) treating[cause] = [...(treating[cause] ?? []), remedy];
-    });
-    const starts = [0];
-    const touching: number[] = [];
-    const counts: number[] = [];
-    const taken = new Uint16Array(remedies.length);
-    for (const causes of blameSets) {
-      const from = touching.length;
-      for (const cause of causes) {
-        for (const remedy of treating[cause] ?? []) {
-          if (taken[remedy] === 0) touching.push(remedy);
-          taken[remedy] = (taken[remedy] as number) + 1;
-        }
-      }
-      for (let at = from; at < touching.length; at += 1) {
-        const remedy = touching[at] as number;
-        counts.push(taken[remedy] === causes.length ? 1 : PART_COUNTS);
-        taken[remedy] = 0;
-      }
-      starts.push(touching.length);
-    }
-    this.starts = Uint32Array.from(starts);
-    this.touching = Uint16Array.from(touching);
-    this.counts = Float64Array.from(counts);
+    const { remedies, proofMinutes } = stakes;
+    this.sets = new RemedySets(blameSets, remedies);
     this.fails = Float64Array.from(blameSets, ({ length }) => 1 - TREATMENT_SUCCESS ** length);
     this.before = blameMasses(states, states.chances);
     this.first = new Float64Array(blameSets.length);
     this.second = states.firstHalf ? new Float64Array(blameSets.length) : this.first;
     this.worth = new Float64Array(remedies.length);
-    let last = treating.length;
-    for (const causes of blameSets) last = Math.max(last, causes.at(-1) ?? 0);
-    this.placeOf = new Uint16Array(last + 1);
-    this.silencedAt = new Float64Array(remedies.length + 1);
+    this.oldWorth = new Float64Array(remedies.length);
+    const old = OLD_DRAWS * states.grain;
+    this.oldWrong = old * this.sets.addWorth(this.before, this.oldWorth);
+    this.oldWorth.forEach((worth, remedy) => {
+      this.oldWorth[remedy] = old * worth;
+    });
+    this.mended = Float64Array.from(remedies, ({ minutes }) => minutes + proofMinutes);
+    this.turn = Uint16Array.from(remedies.keys());
   }
 
   /** Expected minutes until the symptom is silent, remedy after remedy: by each half of the draws. */
@@ -152,10 +134,7 @@ export class RemedyOrder {
     const { blameOf, firstHalf } = this.states;
     first.fill(0);
     if (!firstHalf) {
-      for (let state = 0; state < masses.length; state += 1) {
-        const set = blameOf[state] as number;
-        first[set] = (first[set] as number) + (masses[state] as number);
-      }
+      addByBlame(this.states, masses, first);
       return;
     }
     second.fill(0);
@@ -173,17 +152,18 @@ export class RemedyOrder {
    * @param extra minutes that putting it right costs besides.
    */
   left(masses: Float64Array, chance: number, extra = 0): Left {
-    const { comebackMinutes } = this.stakes;
     const [byFirst, bySecond] = this.expectedMinutes(masses, chance);
+    const { first, second, fails } = this;
+    if (first !== second) addTo(first, second, 1);
+    const { comebackMinutes } = this.stakes;
     let wrong = 0;
     let stays = 0;
-    const { blameOf } = this.states;
-    for (let state = 0; state < masses.length; state += 1) {
-      const fails = this.fails[blameOf[state] as number] as number;
-      if (fails === 0) continue;
-      const mass = masses[state] as number;
+    for (let set = 0; set < fails.length; set += 1) {
+      const failing = fails[set] as number;
+      if (failing === 0) continue;
+      const mass = first[set] as number;
       wrong += mass;
-      stays += mass * fails;
+      stays += mass * failing;
     }
     const risk = Math.min(1, wrong / chance);
     const after = Math.min(1, stays / chance);
@@ -199,20 +179,20 @@ export class RemedyOrder {
   order(): readonly PlannedRemedy[] {
     const { remedies } = this.stakes;
     const order = this.choose(this.before);
-    let left = this.placeMasses(this.before, order);
+    let left = this.sets.silence(this.before);
     return order.flatMap((remedy, place) => {
       const needed = left;
-      const silences = this.silencedAt[place] as number;
+      const silences = this.sets.silencedAt[place] as number;
       left -= silences;
       return needed > NEGLIGIBLE ? [{ remedy: remedies[remedy] as Remedy, needed, silences }] : [];
     });
   }
 
-  /** The states in which the first remedy of the order does not silence the symptom. */
+  /** The states in which the first remedy of the order that is worth trying does not silence the symptom. */
   afterFirst(): Outcome | undefined {
-    const [first] = this.choose(this.before);
-    if (first === undefined) return undefined;
-    const treats = new Set((this.stakes.remedies[first] as Remedy).treats);
+    const first = this.order().find(({ needed, silences }) => silences >= LEAST_TRIED * needed);
+    if (!first) return undefined;
+    const treats = new Set(first.remedy.treats);
     const { blameSets, blameOf, chances } = this.states;
     const stays = blameSets.map((causes) => causes.some((cause) => !treats.has(cause)));
     const masses = chances.map((chance, state) => (stays[blameOf[state] as number] ? chance : 0));
@@ -226,108 +206,82 @@ export class RemedyOrder {
    * @returns expected minutes, not divided by the mass.
    */
   private minutesBy(choosing: Float64Array, paying: Float64Array): number {
-    const { remedies, proofMinutes, sharesProofs } = this.stakes;
+    const { remedies, proofMinutes, comebackMinutes, sharesProofs } = this.stakes;
     const order = this.choose(choosing);
-    let left = this.placeMasses(paying, order);
+    let left = this.sets.silence(paying);
     let total = 0;
     for (let set = 0; set < paying.length; set += 1) total += paying[set] as number;
     let batch = 0;
     let spent = 0;
+    let isBegun = false;
     for (let place = 0; place < order.length; place += 1) {
       if (left <= NEGLIGIBLE * total) break;
-      const { minutes, lookMinutes } = remedies[order[place] as number] as Remedy;
-      const silenced = this.silencedAt[place] as number;
-      if (lookMinutes !== undefined) {
-        spent += (place === 0 ? total : left) * lookMinutes + silenced * (minutes + proofMinutes);
-        left -= silenced;
-        continue;
-      }
+      const remedy = remedies[order[place] as number] as Remedy;
+      const { minutes, lookMinutes } = remedy;
+      // What comes after a proof finds the machine closed.
+      const again = batch > 0 ? (remedy.reopening ?? 0) : 0;
+      const silenced = this.sets.silencedAt[place] as number;
+      const here = isBegun ? left : total;
+      const waits = lookMinutes !== undefined;
       // The first is done before anybody knows whether the machine is silent already. A later one, done
       // before the last proof, costs as often as that; done after it, only where the symptom showed.
-      const isShared =
-        sharesProofs && batch > 0 && batch * minutes < left * (minutes + proofMinutes);
-      if (isShared) spent += batch * minutes;
+      const proven = here * (minutes + again + proofMinutes);
+      const isShared = !waits && sharesProofs && batch > 0 && batch * minutes < proven;
+      const cost = waits
+        ? here * (lookMinutes + again) + silenced * (minutes + proofMinutes)
+        : isShared
+          ? batch * minutes
+          : proven;
+      const leaving = silenced * comebackMinutes;
+      // So rare that its comebacks cost less.
+      if (leaving < cost && !remedy.isLast) spent += leaving;
       else {
-        batch = place === 0 ? total : left;
-        spent += batch * (minutes + proofMinutes);
+        spent += cost;
+        isBegun = true;
+        if (!waits && !isShared) batch = here;
       }
       left -= silenced;
     }
     return spent;
   }
 
-  /** Remedies by worth; sets {@link placeOf} each cause to the place of the first that treats it. */
+  /** Remedies by worth, without those that treat nothing which is left. */
   private choose(choosing: Float64Array): readonly number[] {
-    const { worth, starts, touching, counts, before, placeOf, ordered: order } = this;
-    const { remedies, proofMinutes } = this.stakes;
-    const old = OLD_DRAWS * this.states.grain;
-    worth.fill(0);
-    let wrong = 0;
-    for (let set = 0; set < choosing.length; set += 1) {
-      const mass = (choosing[set] as number) + old * (before[set] as number);
-      if (mass === 0) continue;
-      const end = starts[set + 1] as number;
-      if (end > (starts[set] as number)) wrong += mass;
-      for (let at = starts[set] as number; at < end; at += 1) {
-        const remedy = touching[at] as number;
-        worth[remedy] = (worth[remedy] as number) + mass * (counts[at] as number);
-      }
-    }
-    order.length = 0;
+    const { worth, mended, turn, ordered } = this;
+    const { remedies } = this.stakes;
+    worth.set(this.oldWorth);
+    const wrong = this.oldWrong + this.sets.addWorth(choosing, worth);
+    let count = 0;
     for (let remedy = 0; remedy < worth.length; remedy += 1) {
-      if (worth[remedy] === 0) continue;
-      const { minutes, lookMinutes, isLast } = remedies[remedy] as Remedy;
-      const mended = minutes + proofMinutes;
       const all = worth[remedy] as number;
-      const cost = lookMinutes === undefined ? mended : lookMinutes + (all / wrong) * mended;
-      const here = isLast ? Number.MIN_VALUE : all / cost;
-      worth[remedy] = here;
-      let at = order.length;
-      while (at > 0 && (worth[order[at - 1] as number] as number) < here) {
-        order[at] = order[at - 1] as number;
-        at -= 1;
-      }
-      order[at] = remedy;
+      if (all === 0) continue;
+      count += 1;
+      const { lookMinutes, isLast } = remedies[remedy] as Remedy;
+      const own = mended[remedy] as number;
+      const cost = lookMinutes === undefined ? own : lookMinutes + (all / wrong) * own;
+      worth[remedy] = isLast ? Number.MIN_VALUE : all / cost;
     }
-    placeOf.fill(NEVER);
-    let place = 0;
-    for (const remedy of order) {
-      let isNeeded = false;
-      for (const cause of (remedies[remedy] as Remedy).treats) {
-        if (placeOf[cause] !== NEVER) continue;
-        placeOf[cause] = place;
-        isNeeded = true;
-      }
-      if (!isNeeded) continue;
-      order[place] = remedy;
-      place += 1;
-    }
-    order.length = place;
-    return order;
-  }
-
-  /** Fills {@link silencedAt}: a set is silent with the last of its causes. @returns what is wrong at all. */
-  private placeMasses(masses: Float64Array, order: readonly number[]): number {
-    const { placeOf, silencedAt } = this;
-    const { blameSets } = this.states;
-    silencedAt.fill(0);
-    let wrong = 0;
-    for (let set = 0; set < masses.length; set += 1) {
-      const causes = blameSets[set] as readonly number[];
-      if (causes.length === 0) continue;
-      let last = 0;
-      for (let at = 0; at < causes.length; at += 1) {
-        const place = placeOf[causes[at] as number] as number;
-        if (place > last) last = place;
-      }
-      const mass = masses[set] as number;
-      wrong += mass;
-      const place = Math.min(last, order.length);
-      silencedAt[place] = (silencedAt[place] as number) + mass;
-    }
-    return wrong;
+    sortByWorth(turn, worth);
+    ordered.length = 0;
+    for (let at = 0; at < count; at += 1) ordered.push(turn[at] as number);
+    this.sets.place(ordered, remedies);
+    return ordered;
   }
 }
 
-/** The place of a cause that no remedy treats. */
-const NEVER = 0xffff;
+/** In place, the greatest worth first and equal ones by index; by insertion, for what is nearly sorted. */
+function sortByWorth(turn: Uint16Array, worth: Float64Array): void {
+  for (let next = 1; next < turn.length; next += 1) {
+    const remedy = turn[next] as number;
+    const own = worth[remedy] as number;
+    let at = next;
+    while (at > 0) {
+      const other = turn[at - 1] as number;
+      const its = worth[other] as number;
+      if (its > own || (its === own && other < remedy)) break;
+      turn[at] = other;
+      at -= 1;
+    }
+    turn[at] = remedy;
+  }
+}

@@ -136,11 +136,16 @@ export function multiplyAt(states: Uint32Array, factor: number, products: Float6
 }
 
 /** Per set of {@link States.blameSets}, the mass of the states that have it. */
-export function blameMasses({ blameSets, blameOf }: States, masses: Float64Array): Float64Array {
-  const sums = new Float64Array(blameSets.length);
+export function blameMasses(states: States, masses: Float64Array): Float64Array {
+  const sums = new Float64Array(states.blameSets.length);
+  addByBlame(states, masses, sums);
+  return sums;
+}
+
+/** Adds the masses of states to their sets. */
+export function addByBlame({ blameOf }: States, masses: Float64Array, sums: Float64Array): void {
   for (let state = 0; state < masses.length; state += 1) {
     const set = blameOf[state] as number;
     sums[set] = (sums[set] as number) + (masses[state] as number);
   }
-  return sums;
 }
