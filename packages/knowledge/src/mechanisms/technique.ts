@@ -258,6 +258,15 @@ export const technique = {
         'design-poor',
       ],
       repair: true,
+      // Nobody is shown another way of sewing on suspicion.
+      afterFinding: true,
+      minutes: 2,
+    },
+    {
+      id: 'work-prepared',
+      title: 'Work held firm, thinner, or another design; shown to the customer',
+      treats: ['flagging', 'too-thick', 'design-poor'],
+      repair: true,
       minutes: 2,
     },
     {

@@ -100,7 +100,7 @@ function wayMinutes(
  */
 export function firstSteps(
   model: FamilyModel,
-  { open }: Situation,
+  { open }: Pick<Situation, 'open'>,
   ranked: readonly CheckProposal[],
   candidates: readonly Candidate[],
 ): readonly CheckProposal[] {

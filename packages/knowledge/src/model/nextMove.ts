@@ -1,8 +1,8 @@
-import { type CauseBelief, MOST_PROOF_MINUTES, RISK_LIMIT } from '@nodo/core';
+import { type CauseBelief, LEAST_TRIED, MOST_PROOF_MINUTES } from '@nodo/core';
 import type { ActionSource, PlanPolicy } from '../schema/schema.ts';
 import { type FamilyEvidence, isInProof } from './evidence.ts';
 import { decisiveChecks, type FamilyCheck, type FamilyModel } from './familyModel.ts';
-import { firstOnTheWay, type MachineNow } from './machineNow.ts';
+import { firstOnTheWay, isPartOff, type MachineNow } from './machineNow.ts';
 import { isWorthItFirst, type Planned, type PlannedAction, SURE_ENOUGH } from './planner.ts';
 import { symptomDebts } from './settle.ts';
 import { COMEBACK_MINUTES, SEARCH_ON, waitsForLook } from './stakes.ts';
@@ -62,12 +62,15 @@ function moveOf(model: FamilyModel, planned: Planned, progress: Progress): Move 
   const sure = sureCause(progress);
   const remedy = sure && remedyFor(model, sure, barred);
   if (sure && remedy) return { kind: 'action', action: remedy, cause: sure };
-  if (risk <= RISK_LIMIT) return { kind: 'settle' };
+  if (risk <= model.riskLimit) return { kind: 'settle' };
   const best = plan === 'full-sweep' ? undefined : offered.find(isWorthItFirst);
   if (inProof && !isProven(model, evidence, risk)) return inProofMove(model, planned, progress);
-  if (best) return { kind: 'check', check: best.check, because: 'worth' };
+  const first = firstAction(model, planned, progress);
+  // Told by a look of its own that is shorter still, the first action does not wait for another.
+  const isShorter = best !== undefined && (first?.lookMinutes ?? Infinity) < best.minutes;
+  if (best && !isShorter) return { kind: 'check', check: best.check, because: 'worth' };
   if (inProof && !planned.isWorthGoingOn) return { kind: 'settle' };
-  return firstAction(model, planned, progress)?.move ?? { kind: 'settle' };
+  return first?.move ?? { kind: 'settle' };
 }
 
 /** Sewn in silence as long as is ever proposed. */
@@ -115,6 +118,8 @@ function remedyFor(
 
 interface FirstAction {
   readonly planned: PlannedAction;
+  /** Of the look that stands in its place. */
+  readonly lookMinutes?: number;
   readonly move: Move;
 }
 
@@ -127,41 +132,48 @@ function firstAction(
   { actions, checks }: Pick<Planned, 'actions' | 'checks'>,
   progress: Progress,
 ): FirstAction | undefined {
-  const { beliefs, evidence, isPutOff, seen } = progress;
+  const { beliefs, isPutOff, seen, open, standing, barred } = progress;
   const offered = new Set(checks.map(({ check }) => check).filter((check) => !isPutOff({ check })));
   const looks = decisiveChecks(model);
   const searchesOn = actions.some(({ action }) => action === SEARCH_ON);
+  const checkMove = (check: string): Move => ({ kind: 'check', check, because: 'worth' });
+  // A look that asks for a part which is off, if it is all that is left.
+  let afterClosing: string | undefined;
   for (const planned of actions) {
-    if (planned.action === SEARCH_ON) return { planned, move: { kind: 'search-on' } };
+    if (planned.action === SEARCH_ON) {
+      const move = afterClosing === undefined ? SEARCH : checkMove(afterClosing);
+      return { planned, move };
+    }
     if (searchesOn && planned.silences < LEAST_TRIED * planned.needed) continue;
     const action = model.actions.get(planned.action);
     const causes = beliefs
       .filter(({ cause }) => action?.treats.includes(cause) && !isPutOff({ cause }))
       .toSorted((a, b) => b.blame - a.blame);
     const found =
-      action && waitsForLook(action, evidence)
+      action && waitsForLook(action, looks, progress)
         ? causes.find(({ cause, is }) => seen.has(cause) || is >= SURE_ENOUGH)
         : causes[0];
     const look = found && lookInstead(action, found.cause, looks);
-    if (look !== undefined && offered.has(look)) {
-      return { planned, move: { kind: 'check', check: look, because: 'worth' } };
+    const instead = checks.find(({ check }) => check === look);
+    if (look !== undefined && instead && offered.has(look)) {
+      return { planned, lookMinutes: instead.minutes, move: checkMove(look) };
     }
     if (found) {
       return { planned, move: { kind: 'action', action: planned.action, cause: found.cause } };
     }
     for (const { cause } of causes) {
       const decisive = looks.get(cause);
-      const first = decisive && firstOnTheWay(model, decisive, progress).id;
-      if (first !== undefined && offered.has(first)) {
-        return { planned, move: { kind: 'check', check: first, because: 'worth' } };
-      }
+      const first = decisive && firstOnTheWay(model, decisive, progress);
+      if (!first || isPutOff({ check: first.id })) continue;
+      if (offered.has(first.id)) return { planned, move: checkMove(first.id) };
+      const canCome = isPartOff(first, open) && !standing(first.id).done;
+      if (canCome && !barred?.(`check:${first.id}`)) afterClosing ??= first.id;
     }
   }
   return undefined;
 }
 
-/** What silences it less often is not tried before searching on. Ours, no source. */
-const LEAST_TRIED = 0.02;
+const SEARCH: Move = { kind: 'search-on' };
 
 /** Where looking takes no longer than doing, and does it for one cause alone, it is looked at. */
 function lookInstead(

@@ -66,14 +66,14 @@ export function planNext(model: FamilyModel, situation: Situation): Planned {
   const states = drawStates(engine, situation.draws);
   const stakes = stakesOf(model, situation);
   const candidates = candidatesOf(model, situation);
+  const order = new RemedyOrder(states, stakes);
   const ranked = firstSteps(
     model,
     situation,
-    rankChecks(model.network, states, candidates, stakes),
+    rankChecks(model.network, order, candidates),
     candidates,
   );
   const checks = situation.plan === 'full-sweep' ? inSweepOrder(model, ranked) : ranked;
-  const order = new RemedyOrder(states, stakes);
   const now = asTheyAre(states);
   const actions = order.order().map(
     ({ remedy, needed, silences }): PlannedAction => ({
@@ -104,11 +104,7 @@ export function planNext(model: FamilyModel, situation: Situation): Planned {
 }
 
 /** How long it must sew as it failed; undefined when nothing is reported. */
-export function proofOf(
-  model: FamilyModel,
-  evidence: FamilyEvidence,
-  limit?: number,
-): Proof | undefined {
+export function proofOf(model: FamilyModel, evidence: FamilyEvidence): Proof | undefined {
   const symptoms = reportedOf(model, evidence);
   if (symptoms.length === 0) return undefined;
   const epoch = epochOf(evidence);
@@ -117,7 +113,7 @@ export function proofOf(
     model.network,
     (length) =>
       withSewings(model, evidence, silentSewing(model, symptoms, { ...way, minutes: length })),
-    limit,
+    model.riskLimit,
   );
 }
 
@@ -145,11 +141,11 @@ export function isWorthIt({ gain, minutes: cost }: CheckProposal): boolean {
 
 /** Whether it is worth it before the first action: done after that, it would save less. */
 export function isWorthItFirst(proposal: CheckProposal): boolean {
-  return isWorthIt(proposal) && proposal.gain - proposal.minutes > LATER_COUNTS * proposal.later;
+  return isWorthIt(proposal) && proposal.gain - proposal.minutes > CHANCE * proposal.later;
 }
 
-/** What may be saved later counts a little less than what is saved now. Ours, no source. */
-const LATER_COUNTS = 0.9;
+/** Both are drawn: what differs by less is chance. Ours, no source. */
+const CHANCE = 1.02;
 
 /** A check that lowers the risk by less is not named for it. Ours, no source. */
 const LEAST_RISK_LOWERED = 0.01;

@@ -2,7 +2,7 @@ import { type Minutes, machineMinutes, type Remedy, type Stakes } from '@nodo/co
 import type { CheckId } from '../ids.ts';
 import type { ActionSource } from '../schema/schema.ts';
 import type { Situation } from './candidates.ts';
-import { type FamilyEvidence, SEWN_AS_FOUND } from './evidence.ts';
+import { SEWN_AS_FOUND } from './evidence.ts';
 import { decisiveChecks, type FamilyCheck, type FamilyModel } from './familyModel.ts';
 
 /**
@@ -18,31 +18,34 @@ export const SEARCH_MINUTES = 60;
 /** Id of the remedy that stands for it. */
 export const SEARCH_ON = 'search-on';
 
+/** Nothing stands open. */
+const CLOSED: ReadonlySet<string> = new Set();
+
 /** What minutes are weighed with on the machine as it stands. */
 export function stakesOf(model: FamilyModel, situation: Situation): Stakes {
-  const { open, plan, barred, standing, evidence } = situation;
+  const { open, plan, barred, standing } = situation;
   const access = accessOfActions(model);
   const looks = decisiveChecks(model);
   const { network } = model;
   const places = (causes: readonly string[]): readonly number[] =>
     causes.flatMap((cause) => network.causeIndex.get(cause) ?? []);
   const unnamed = network.causes.flatMap(({ id, unnamedFor }) => (unnamedFor ? [id] : []));
-  const inReach = (own: number, access: string): Minutes =>
-    machineMinutes(model.access, open, { minutes: own, access, sews: false });
+  const minutesAt = (from: ReadonlySet<string>, own: number, access: string): Minutes =>
+    machineMinutes(model.access, from, { minutes: own, access, sews: false });
+  const inReach = (own: number, access: string): Minutes => minutesAt(open, own, access);
   const remedies = [...model.actions.values()]
     .filter(({ id, treats }) => treats.length > 0 && !barred?.(`action:${id}`))
     .map((action): Remedy => {
       const { id, minutes: own } = action;
-      const treats = places(action.treats);
       const where = access.get(id) ?? 'closed';
-      return waitsForLook(action, evidence)
-        ? {
-            id,
-            treats,
-            minutes: own,
-            lookMinutes: inReach(lookOwed(action.treats, looks, standing), where),
-          }
-        : { id, treats, minutes: inReach(own, where) };
+      const reopening = Math.max(0, minutesAt(CLOSED, 0, where) - inReach(0, where));
+      if (!waitsForLook(action, looks, situation)) {
+        return { id, treats: places(action.treats), minutes: inReach(own, where), reopening };
+      }
+      // What no look tells is never found, and not put right by it.
+      const found = action.treats.filter((cause) => looks.has(cause));
+      const lookMinutes = inReach(lookOwed(found, looks, standing), where);
+      return { id, treats: places(found), minutes: own, lookMinutes, reopening };
     });
   return {
     remedies: [
@@ -55,30 +58,41 @@ export function stakesOf(model: FamilyModel, situation: Situation): Stakes {
   };
 }
 
+/** By cause, the check that tells it. */
+type Looks = ReadonlyMap<string, FamilyCheck>;
+
 /**
- * Not done on suspicion: what is only done once its fault was seen, and what was done already. A second
- * new needle cures nothing that the first did not, unless a look says that it does not sit right.
+ * Not done on suspicion: what is only done once its fault was seen, what was done already, and what was
+ * looked at and found right. A second new needle cures nothing that the first did not, unless a look says
+ * that it does not sit right; a presser that is down is not lowered.
  */
 export function waitsForLook(
   { afterFinding, treats }: ActionSource,
-  { treatments }: Pick<FamilyEvidence, 'treatments'>,
+  looks: Looks,
+  { evidence, standing }: Pick<Situation, 'evidence' | 'standing'>,
 ): boolean {
+  const isTold = (cause: string): boolean => {
+    const look = looks.get(cause);
+    return look !== undefined && standing(look.id).done;
+  };
   return (
     afterFinding === true ||
-    treats.every((cause) => treatments.some(({ causes }) => causes.includes(cause)))
+    treats.every(isTold) ||
+    treats.every((cause) => evidence.treatments.some(({ causes }) => causes.includes(cause)))
   );
 }
 
-/** Minutes of the looks that tell whether it is needed, without those that were made. */
+/** Minutes of the looks that tell whether it is needed: those that found nothing must be made again. */
 function lookOwed(
   causes: readonly string[],
-  looks: ReadonlyMap<string, FamilyCheck>,
+  looks: Looks,
   standing: Situation['standing'],
 ): number {
   const decisive = new Set(causes.flatMap((cause) => looks.get(cause) ?? []));
   return [...decisive]
-    .filter(({ id }) => !standing(id).done)
-    .reduce((sum, { minutes: cost }) => sum + cost, 0);
+    .map(({ id, minutes: cost }) => ({ ...standing(id), cost }))
+    .filter(({ done, normal }) => !done || normal)
+    .reduce((sum, { cost }) => sum + cost, 0);
 }
 
 /** By action, where the hand must get to: the nearest place at which a cause that it treats is seen. */

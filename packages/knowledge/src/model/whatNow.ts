@@ -1,6 +1,7 @@
 import { type DutyStatus, MOST_PROOF_MINUTES } from '@nodo/core';
 import { SEWN_AS_FOUND } from './evidence.ts';
 import type { FamilyModel } from './familyModel.ts';
+import { isPartOff } from './machineNow.ts';
 import { type Move, nextMove, type Progress } from './nextMove.ts';
 import type { Planned } from './planner.ts';
 import {
@@ -56,9 +57,9 @@ export interface Work {
  */
 export function whatNow(model: FamilyModel, work: Work): WhatNow {
   const step = whatInOrder(model, work);
-  const sews =
-    step.kind === 'sew' ||
-    (step.kind === 'check' && model.checks.get(step.check)?.needs === 'sews');
+  const check = step.kind === 'check' ? model.checks.get(step.check) : undefined;
+  if (check && isPartOff(check, work.ways.open)) return { kind: 'close-machine', check: check.id };
+  const sews = step.kind === 'sew' || check?.needs === 'sews';
   const hand = sews ? handBeforeSewing(model, work.ways.open) : undefined;
   return hand ? { kind: 'close-machine', check: hand.id } : step;
 }
