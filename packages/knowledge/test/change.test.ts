@@ -67,6 +67,7 @@ const EACH: readonly (readonly [
     ({ knowledge }) => knowledge.checks.get('needle-seat')?.how,
     'Look through the hole of the clamp.',
   ],
+  [{ kind: 'risk-limit', limit: 0.1 }, ({ knowledge }) => knowledge.riskLimit, 0.1],
   [
     NEW_CAUSE,
     ({ knowledge }) => knowledge.causes.get('own-label-on-spool')?.shows,

@@ -22,6 +22,7 @@ export const tableChange: z.ZodType<TableChange> = z.discriminatedUnion('kind', 
   z.object({ kind: z.literal('by-itself'), finding: tableId, chance: z.number() }),
   z.object({ kind: z.literal('check-minutes'), check: tableId, minutes: z.number() }),
   z.object({ kind: z.literal('how'), check: tableId, text: WORDS }),
+  z.object({ kind: z.literal('risk-limit'), limit: z.number() }),
   z.object({
     kind: z.literal('new-cause'),
     own: ownCause,

@@ -1,3 +1,4 @@
+import { RISK_LIMIT } from '@nodo/core';
 import type {
   AccessSource,
   ActionSource,
@@ -32,11 +33,19 @@ export interface Knowledge {
   readonly findings: ReadonlyMap<string, Finding>;
   readonly actions: ReadonlyMap<string, ActionSource>;
   readonly duties: ReadonlyMap<string, DutySource>;
+  /** The comeback risk with which a machine is given back. */
+  readonly riskLimit: number;
 }
 
 export type Compiled =
   | { readonly ok: true; readonly knowledge: Knowledge }
   | { readonly ok: false; readonly faults: readonly KnowledgeIssue[] };
+
+/**
+ * A shop that gives machines back with one chance in five of coming back has no limit; one in a hundred
+ * is less than the model can tell. Ours, no source.
+ */
+const RISK_LIMITS = [0.01, 0.2] as const;
 
 /** Proves the tables sound. Reports every fault at once, never only the first. */
 export function compileKnowledge(source: KnowledgeSource): Compiled {
@@ -45,6 +54,8 @@ export function compileKnowledge(source: KnowledgeSource): Compiled {
   lookAtChecks(inspection);
   lookAtAccess(inspection);
   lookAtDuties(inspection);
+  const { riskLimit } = source;
+  if (riskLimit !== undefined) inspection.range('riskLimit', riskLimit, ...RISK_LIMITS);
   if (inspection.faults.length > 0) return { ok: false, faults: inspection.faults };
   return { ok: true, knowledge: laidOut(inspection) };
 }
@@ -74,5 +85,6 @@ function laidOut(inspection: Inspection): Knowledge {
     findings: inspection.findings,
     actions: inspection.actions,
     duties: inspection.duties,
+    riskLimit: source.riskLimit ?? RISK_LIMIT,
   };
 }

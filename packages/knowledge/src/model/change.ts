@@ -32,6 +32,8 @@ export type TableChange =
   | { readonly kind: 'check-minutes'; readonly check: string; readonly minutes: number }
   /** How a check is done, in words. */
   | { readonly kind: 'how'; readonly check: string; readonly text: string }
+  /** The comeback risk with which the shop gives a machine back; 0 to 1. */
+  | { readonly kind: 'risk-limit'; readonly limit: number }
   /** A cause found on machines of this shop that the tables do not have yet. */
   | { readonly kind: 'new-cause'; readonly own: OwnCause; readonly perMille: number };
 
@@ -60,6 +62,8 @@ export function withChange(
       return withCheck(source, change.check, () => ({ minutes: change.minutes }));
     case 'how':
       return withCheck(source, change.check, () => ({ how: change.text }));
+    case 'risk-limit':
+      return { ...source, riskLimit: change.limit };
     case 'new-cause':
       return withNewCause(source, change.own, change.perMille);
   }
@@ -91,12 +95,19 @@ export function valueOfChange(change: TableChange): ChangedValue {
       return change.strength;
     case 'by-itself':
       return change.chance;
+    case 'risk-limit':
+      return change.limit;
   }
 }
 
 /** What stands in the place of a change; undefined for what the tables do not have. */
 export function valueInTables(
-  { causes, checks, findings }: Pick<Knowledge, 'causes' | 'checks' | 'findings'>,
+  {
+    causes,
+    checks,
+    findings,
+    riskLimit,
+  }: Pick<Knowledge, 'causes' | 'checks' | 'findings' | 'riskLimit'>,
   change: TableChange,
 ): ChangedValue | undefined {
   switch (change.kind) {
@@ -118,6 +129,8 @@ export function valueInTables(
       return checks.get(change.check)?.minutes;
     case 'how':
       return checks.get(change.check)?.how;
+    case 'risk-limit':
+      return riskLimit;
   }
 }
 

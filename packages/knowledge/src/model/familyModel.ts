@@ -56,6 +56,8 @@ export interface FamilyModel {
     readonly firstLooks: readonly string[];
   })[];
   readonly duties: ReadonlyMap<string, DutySource>;
+  /** The comeback risk with which a machine is given back. */
+  readonly riskLimit: number;
   /** Debts under this plan; duties that only gate a step are not among them. */
   dutyRules(plan: PlanPolicy): readonly DutyRule[];
 }
@@ -115,6 +117,7 @@ export function familyModel(
     actions,
     sewing,
     duties: knowledge.duties,
+    riskLimit: knowledge.riskLimit,
     network: networkOf(causes, findings, sewing),
     access: knowledge.access
       .filter(has)

@@ -1,4 +1,4 @@
-import { type DutyStatus, MOST_PROOF_MINUTES, type Requirement, RISK_LIMIT } from '@nodo/core';
+import { type DutyStatus, MOST_PROOF_MINUTES, type Requirement } from '@nodo/core';
 import { parseRequirement } from '../schema/tokens.ts';
 import { epochOf, type FamilyEvidence, reportedOf, SEWN_AS_FOUND } from './evidence.ts';
 import type { FamilyCheck, FamilyModel } from './familyModel.ts';
@@ -138,7 +138,6 @@ export function symptomDebts(
   model: FamilyModel,
   evidence: FamilyEvidence,
   risk: number,
-  limit = RISK_LIMIT,
 ): readonly SymptomDebt[] {
   const now = epochOf(evidence);
   return reportedOf(model, evidence).map((symptom): SymptomDebt => {
@@ -157,7 +156,9 @@ export function symptomDebts(
         epoch === now && (shown === 'some' ? watched.includes(symptom) : shown.includes(symptom)),
     );
     const isLongEnough =
-      silentMinutes > 0 && !shows && (risk <= limit || silentMinutes >= MOST_PROOF_MINUTES);
+      silentMinutes > 0 &&
+      !shows &&
+      (risk <= model.riskLimit || silentMinutes >= MOST_PROOF_MINUTES);
     const settled = now > 0 ? ('sewn-away' as const) : ('not-brought-out' as const);
     return { symptom, silentMinutes, settled: isLongEnough ? settled : undefined };
   });

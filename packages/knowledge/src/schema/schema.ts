@@ -238,4 +238,6 @@ export interface KnowledgeSource<I extends Ids = Ids> {
   readonly access: readonly AccessSource[];
   readonly mechanisms: readonly Mechanism<I>[];
   readonly duties: readonly DutySource<I>[];
+  /** The comeback risk with which a machine is given back, where the shop says it; 0 to 1. */
+  readonly riskLimit?: number;
 }

@@ -8,6 +8,7 @@ const kinds: Readonly<Record<TableChange['kind'], string>> = {
   'by-itself': 'Chance that a finding is seen without a cause, in percent',
   'check-minutes': 'Minutes that it takes',
   how: 'How it is done, in words',
+  'risk-limit': 'Comeback risk with which a machine is given back, in percent',
   'new-cause': 'A new cause',
 };
 
@@ -16,8 +17,12 @@ export const tables = {
     open === 0 ? 'Changes of this shop' : `Changes of this shop (${open} open)`,
   title: 'Changes of this shop',
   lead: 'What this shop tells otherwise than the tables came. A lead proposes a change with a reason, sees what it would do, and accepts it; every open ticket is judged with it from then on.',
-  none: 'Nothing was changed. To propose a change, read the cause or the check that it is about.',
+  none: 'Nothing was changed. To propose another change, read the cause or the check that it is about.',
   noneForYou: 'Nothing was changed in the tables here.',
+  limitTitle: 'When a machine is given back',
+  limitNote: (risk: string) =>
+    `Proven, when the risk that it comes back with its complaint is ${risk} or less. How long it is sewn for that follows from it.`,
+  limitChange: 'Propose another limit',
   states: { open: 'Proposed', accepted: 'In force', withdrawn: 'Taken back' },
   changedHere: 'Changed here',
   propose: 'Propose a change',

@@ -1,4 +1,4 @@
-import { type HowOften, RISK_LIMIT } from '@nodo/core';
+import type { HowOften } from '@nodo/core';
 import { SEWN_AS_FOUND } from '@nodo/knowledge';
 import { HOW_OFTEN } from '@nodo/ticket';
 import { Timer } from 'lucide-react';
@@ -38,7 +38,7 @@ export function ProveStep({ symptoms, minutes, plan, onSettle }: ProveStepProps)
       <p className="mt-2 text-lg leading-snug">{words.watch(list)}</p>
       {risk !== undefined && (
         <p className="mt-1 text-quiet">
-          {risk <= RISK_LIMIT
+          {risk <= model.riskLimit
             ? words.enough(length, write.percent(risk))
             : words.notEnough(length, write.percent(risk))}
         </p>

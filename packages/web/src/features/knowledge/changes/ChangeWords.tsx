@@ -14,6 +14,8 @@ export function subjectOf(change: TableChange, { knowledge }: KnowledgeVersion):
   switch (change.kind) {
     case 'new-cause':
       return m.tables.newCause(change.own.name);
+    case 'risk-limit':
+      return m.tables.limitTitle;
     case 'by-itself':
       return findings.get(change.finding)?.answer ?? change.finding;
     case 'check-minutes':
@@ -44,6 +46,7 @@ function valueWords(change: TableChange, value: ChangedValue): string {
     case 'check-minutes':
       return m.tables.minutes(write.minutes(Number(value)));
     case 'by-itself':
+    case 'risk-limit':
       return write.fine(Number(value));
     case 'shows':
       return value === 'never' ? m.tables.never : m.knowledge.strengths[value as StrengthWord];

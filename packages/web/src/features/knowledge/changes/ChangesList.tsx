@@ -7,6 +7,7 @@ import { TextLink } from '../../../ui/TextLink.tsx';
 import { Candidates } from './Candidates.tsx';
 import { FromTo, subjectOf, whichOf } from './ChangeWords.tsx';
 import { HandWords } from './HandWords.tsx';
+import { RiskLimit } from './RiskLimit.tsx';
 
 const STATES = ['open', 'accepted', 'withdrawn'] as const;
 
@@ -20,6 +21,7 @@ export function ChangesList({ tables }: { readonly tables: ShopTables }) {
     <div className="max-w-3xl">
       <h2 className="text-3xl font-bold text-balance">{words.title}</h2>
       <p className="mt-1 text-quiet">{words.lead}</p>
+      <RiskLimit version={tables.version} isLead={isLead} />
       {proposals.length === 0 && (
         <p className="mt-4 text-lg">{isLead ? words.none : words.noneForYou}</p>
       )}

@@ -13,7 +13,7 @@ import { refusalOfChange } from '@nodo/tables';
 import { type ReactNode, useId, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { m } from '../../../messages/index.ts';
-import { readNumber } from '../../../messages/typed.ts';
+import { readNumber, readPercent, typedPercent } from '../../../messages/typed.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { NumberField, Select, TextArea } from '../../../ui/Field.tsx';
 import { Form } from '../../../ui/Form.tsx';
@@ -213,12 +213,10 @@ function findingsFor(
   return [...all.filter(({ now }) => now), ...all.filter(({ now }) => !now)];
 }
 
-const PERCENT = 100;
-
 /** What stands now, as it is typed: a chance in percent, a number with a point. */
 function shown(kind: Kind, present: number | string | undefined): string {
   if (kind !== 'by-itself') return String(present ?? '');
-  return String(Number((Number(present) * PERCENT).toPrecision(6)));
+  return typedPercent(Number(present));
 }
 
 /** The change as it was typed; undefined where a number is none. */
@@ -229,6 +227,7 @@ function changeOf(
   typed: string,
 ): TableChange | undefined {
   const number = readNumber(typed);
+  const chance = readPercent(typed);
   const about =
     subject.kind === 'cause' ? { cause: subject.cause.id } : { check: subject.check.id };
   switch (kind) {
@@ -242,7 +241,7 @@ function changeOf(
         ? undefined
         : ({ kind, ...about, minutes: number } as TableChange);
     case 'by-itself':
-      return number === undefined ? undefined : { kind, finding, chance: number / PERCENT };
+      return chance === undefined ? undefined : { kind, finding, chance };
     case 'shows':
       return { kind, ...about, finding, strength: typed } as TableChange;
     case 'remedy':

@@ -1,0 +1,89 @@
+import type { KnowledgeVersion, TableChange } from '@nodo/knowledge';
+import { refusalOfChange } from '@nodo/tables';
+import { useId, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { m, write } from '../../../messages/index.ts';
+import { readPercent, typedPercent } from '../../../messages/typed.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { NumberField } from '../../../ui/Field.tsx';
+import { Form } from '../../../ui/Form.tsx';
+import { ProposalEnd } from './ProposalEnd.tsx';
+import { useChangeTables } from './useChangeTables.ts';
+
+interface RiskLimitProps {
+  readonly version: KnowledgeVersion;
+  readonly isLead: boolean;
+}
+
+/** The comeback risk with which this shop gives a machine back; a lead proposes another. */
+export function RiskLimit({ version, isLead }: RiskLimitProps) {
+  const [isOpen, setOpen] = useState(false);
+  const words = m.tables;
+  return (
+    <section className="mt-5">
+      <h3 className="font-bold">{words.limitTitle}</h3>
+      <p>{words.limitNote(write.fine(version.knowledge.riskLimit))}</p>
+      {isLead && !isOpen && (
+        <Button className="mt-2" onClick={() => setOpen(true)}>
+          {words.limitChange}
+        </Button>
+      )}
+      {isLead && isOpen && <LimitForm version={version} />}
+    </section>
+  );
+}
+
+function LimitForm({ version }: Pick<RiskLimitProps, 'version'>) {
+  const words = m.tables;
+  const [typed, setTyped] = useState(() => typedPercent(version.knowledge.riskLimit));
+  const [reason, setReason] = useState('');
+  const [error, setError] = useState<string>();
+  const { change: send, isSending, fault } = useChangeTables();
+  const navigate = useNavigate();
+  const title = useId();
+  const submit = async () => {
+    const limit = readPercent(typed);
+    if (limit === undefined) {
+      setError(words.number);
+      return;
+    }
+    const change: TableChange = { kind: 'risk-limit', limit };
+    const refusal = refusalOfChange(version, change, '');
+    if (refusal) {
+      setError(m.refusals[refusal.code](refusal));
+      return;
+    }
+    const id = await send({ type: 'change-proposed', command: { change, reason: reason.trim() } });
+    if (id !== undefined) void navigate(`/knowledge/changes/${id}`);
+  };
+  return (
+    <Form
+      noValidate
+      aria-labelledby={title}
+      className="mt-2 flex max-w-xl flex-col gap-3"
+      onSubmit={submit}
+    >
+      <h4 id={title} className="font-semibold">
+        {words.limitChange}
+      </h4>
+      <NumberField
+        label={words.kinds['risk-limit']}
+        className="max-w-60"
+        autoFocus
+        value={typed}
+        error={error}
+        onText={(text) => {
+          setTyped(text);
+          setError(undefined);
+        }}
+      />
+      <ProposalEnd
+        reason={reason}
+        onReason={setReason}
+        isReady
+        isSending={isSending}
+        fault={fault}
+      />
+    </Form>
+  );
+}
