@@ -1,4 +1,4 @@
-import { WANTS_FREEING } from '@nodo/knowledge';
+import { barredBy, type FamilyModel, SEWN_AS_FOUND, WANTS_FREEING } from '@nodo/knowledge';
 import {
   type Assessment,
   defer,
@@ -65,7 +65,7 @@ function Bench() {
   const { seq } = ticket;
   // biome-ignore lint/correctness/useExhaustiveDependencies: the next entry is the reason
   useEffect(
-    () => setChoice((held) => (keepsChoice(held, events.at(-1)) ? held : undefined)),
+    () => setChoice((held) => (keepsChoice(held, events.at(-1), model) ? held : undefined)),
     [seq],
   );
 
@@ -76,7 +76,13 @@ function Bench() {
   );
   const chooseCheck = useCallback((check: string) => setChoice({ kind: 'check', check }), []);
   const chooseClose = useCallback(() => setChoice({ kind: 'close' }), []);
-  const chooseDebt = useCallback((symptom: string) => setChoice({ kind: 'settle', symptom }), []);
+  const chooseDebt = useCallback(
+    (symptom: string) =>
+      setChoice(
+        canSew(symptom, model, assessment) ? { kind: 'prove' } : { kind: 'settle', symptom },
+      ),
+    [model, assessment],
+  );
 
   const isWaiting =
     step === undefined && !planFailed && choice === undefined && ticket.status === 'open';
@@ -170,12 +176,26 @@ function wantsFreeing({ answers, status }: Ticket, { duties }: Assessment): bool
   return status === 'open' && caught && !cleared;
 }
 
+/** A symptom that can be sewn now: nothing is owed before power. */
+function canSew(symptom: string, model: FamilyModel, { debts, duties }: Assessment): boolean {
+  const isSymptom = debts.some((debt) => debt.kind === 'symptom' && debt.symptom === symptom);
+  return isSymptom && !barredBy(model, duties)(`check:${SEWN_AS_FOUND}`);
+}
+
 /** Preparing a chosen step (unplugging, opening, a gate) does not take the choice away. */
-function keepsChoice(choice: Choice | undefined, last: ShownTicket['events'][number] | undefined) {
+function keepsChoice(
+  choice: Choice | undefined,
+  last: ShownTicket['events'][number] | undefined,
+  model: FamilyModel,
+): boolean {
   if (!choice || !last) return false;
   if (choice.kind === 'freeing') return true;
   if (last.type === 'machine-opened' || last.type === 'machine-closed') return true;
-  return last.type === 'action-done' && !last.body.repair && choice.kind !== 'cause';
+  if (last.type !== 'action-done') return false;
+  const { action, repair } = last.body;
+  if (choice.kind === 'action') return choice.action !== action;
+  if (choice.kind !== 'cause') return !repair;
+  return model.actions.get(action)?.treats.includes(choice.cause) !== true;
 }
 
 function BenchHeader({ children }: { readonly children: ReactNode }) {

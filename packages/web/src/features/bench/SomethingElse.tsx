@@ -1,4 +1,5 @@
 import type { FamilyModel } from '@nodo/knowledge';
+import { gatesUnmet } from '@nodo/ticket';
 import { Camera } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { m } from '../../messages/index.ts';
@@ -37,7 +38,10 @@ export function SomethingElse(props: SomethingElseProps) {
 }
 
 function Search(props: SomethingElseProps) {
-  const { model, record, mayWork } = useTicket();
+  const { ticket, model, record, mayWork } = useTicket();
+  const canBeDone = (action: string): boolean =>
+    model.actions.get(action)?.needsReason !== true &&
+    gatesUnmet(ticket, model, `action:${action}`).length === 0;
   const { onChoose, onOpenChange } = props;
   const [wanted, setWanted] = useState('');
   const [further, setFurther] = useState<'cause' | 'photo'>();
@@ -68,7 +72,13 @@ function Search(props: SomethingElseProps) {
           <Hits
             title={words.actions}
             hits={hits.actions}
-            onPick={(action) => done(record('action-done', { action }))}
+            onPick={(action) => {
+              if (canBeDone(action)) done(record('action-done', { action }));
+              else {
+                onChoose({ kind: 'action', action });
+                onOpenChange(false);
+              }
+            }}
           />
         )}
         <Hits

@@ -67,6 +67,7 @@ export const bench = {
   },
   step: {
     chosen: 'The check you chose',
+    chosenAction: 'What you chose to do',
     because: {
       worth: 'Next check',
       sweep: 'Next in the full sweep',

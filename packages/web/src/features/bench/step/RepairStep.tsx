@@ -201,12 +201,8 @@ export function ActionStep({
   readonly actions: readonly string[];
   readonly onChooseCheck: (check: string) => void;
 }) {
-  const { ticket, model, record, mayWork } = useTicket();
-  const [reasoning, setReasoning] = useState<ActionSource>();
+  const { ticket, model } = useTicket();
   const known = model.duties.get(duty);
-  const offered: ActionSource[] = actions.flatMap((id) => model.actions.get(id) ?? []);
-  const [first] = offered;
-  const gates = first ? gatesUnmet(ticket, model, `action:${first.id}`) : [];
   return (
     <div className="max-w-2xl">
       <p className="text-sm font-semibold text-quiet">{m.bench.step.because.duty}</p>
@@ -216,33 +212,74 @@ export function ActionStep({
       <p className="mt-3 text-lg leading-snug">{known && m.bench.duties.why(known.why)}</p>
       {known?.hazard && <Caution text={m.bench.hazards[known.hazard]} />}
       {duty === PIECES_DUTY && <InstrumentLink to={needleAddress(ticket.id, 'broken')} />}
-      <div className="mt-4">
-        {mayWork && gates.length > 0 && <Gates gates={gates} onChooseCheck={onChooseCheck} />}
-        {mayWork && gates.length === 0 && (
-          <StepList heading={m.bench.step.didIt}>
-            {offered.map((action, index) => (
-              <AnswerButton
-                key={action.id}
-                digit={index + 1}
-                text={action.title}
-                onPress={() =>
-                  action.needsReason
-                    ? setReasoning(action)
-                    : record('action-done', { action: action.id })
-                }
-              />
-            ))}
-            {reasoning && (
-              <ReasonForm
-                label={m.bench.duties.waiveWhy}
-                submit={reasoning.title}
-                onSubmit={(note) => record('action-done', { action: reasoning.id, note })}
-              />
-            )}
-          </StepList>
-        )}
-        {!mayWork && <p>{m.bench.step.noRights}</p>}
-      </div>
+      <ToDo actions={actions} onChooseCheck={onChooseCheck} />
+    </div>
+  );
+}
+
+/** An action that a person chose, with what must hold before it. */
+export function ChosenActionStep({
+  action,
+  onChooseCheck,
+}: {
+  readonly action: string;
+  readonly onChooseCheck: (check: string) => void;
+}) {
+  const { model } = useTicket();
+  const known = model.actions.get(action);
+  return (
+    <div className="max-w-2xl">
+      <p className="text-sm font-semibold text-quiet">{m.bench.step.chosenAction}</p>
+      <h1 className="mt-1 text-3xl leading-tight font-bold text-balance" id="step-title">
+        {known?.title}
+      </h1>
+      {known?.hazard && <Caution text={m.bench.hazards[known.hazard]} />}
+      <ToDo actions={[action]} onChooseCheck={onChooseCheck} />
+      <Schools action={action} />
+    </div>
+  );
+}
+
+/** The gates of an action while they are shut, then what was done. */
+function ToDo({
+  actions,
+  onChooseCheck,
+}: {
+  readonly actions: readonly string[];
+  readonly onChooseCheck: (check: string) => void;
+}) {
+  const { ticket, model, record, mayWork } = useTicket();
+  const [reasoning, setReasoning] = useState<ActionSource>();
+  const offered: ActionSource[] = actions.flatMap((id) => model.actions.get(id) ?? []);
+  const [first] = offered;
+  const gates = first ? gatesUnmet(ticket, model, `action:${first.id}`) : [];
+  return (
+    <div className="mt-4">
+      {mayWork && gates.length > 0 && <Gates gates={gates} onChooseCheck={onChooseCheck} />}
+      {mayWork && gates.length === 0 && (
+        <StepList heading={m.bench.step.didIt}>
+          {offered.map((action, index) => (
+            <AnswerButton
+              key={action.id}
+              digit={index + 1}
+              text={action.title}
+              onPress={() =>
+                action.needsReason
+                  ? setReasoning(action)
+                  : record('action-done', { action: action.id })
+              }
+            />
+          ))}
+          {reasoning && (
+            <ReasonForm
+              label={m.bench.duties.waiveWhy}
+              submit={reasoning.title}
+              onSubmit={(note) => record('action-done', { action: reasoning.id, note })}
+            />
+          )}
+        </StepList>
+      )}
+      {!mayWork && <p>{m.bench.step.noRights}</p>}
     </div>
   );
 }

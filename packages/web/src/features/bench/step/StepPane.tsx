@@ -15,7 +15,7 @@ import type { TicketPlan } from '../../../workers/planner.worker.ts';
 import { ClosedStep, CloseStep } from './CloseStep.tsx';
 import type { Choice } from './choice.ts';
 import { ProveStep } from './ProveStep.tsx';
-import { ActionStep, RepairStep } from './RepairStep.tsx';
+import { ActionStep, ChosenActionStep, RepairStep } from './RepairStep.tsx';
 import { AskSymptomsStep, SearchOnStep, SettleStep } from './SettleStep.tsx';
 
 interface StepPaneProps {
@@ -123,6 +123,11 @@ function Step(props: StepPaneProps) {
   }
   if (choice?.kind === 'search-on') return searchOn();
   if (choice?.kind === 'cause') return repairStep(choice.cause, words.cause);
+  if (choice?.kind === 'action') {
+    return (
+      <ChosenActionStep key={choice.action} action={choice.action} onChooseCheck={chooseCheck} />
+    );
+  }
   if (choice?.kind === 'close' || step?.kind === 'close-ticket' || step?.kind === 'close-machine') {
     return ticket.open.size > 0 ? (
       <PutTogether />
