@@ -105,6 +105,37 @@ describe('a change of the tables', () => {
     expect([...halle.complaints, ...other.complaints]).toEqual([]);
   });
 
+  it('can be the risk with which a machine is given back', async () => {
+    const halle = await screen('halle');
+    await halle.go('/knowledge/changes');
+    await halle.sees('comes back with its complaint is 5% or less');
+    await halle.click('Propose another limit');
+    const number = await halle.page.waitForSelector('article input[inputmode="decimal"]');
+    const type = async (percent: string) => {
+      await number?.click({ count: 3 });
+      await number?.type(percent);
+    };
+    await type('40');
+    await halle.page.type('article textarea', 'Most of ours live around the corner.');
+    await halle.click('Propose it');
+    await halle.sees('Between 1% and 20%.');
+    await type('10');
+    await halle.click('Propose it');
+    await halle.sees('On open tickets', LONG_PATIENCE_MS);
+    await halle.click('Accept: judge with it from now on');
+    await halle.sees('In force');
+
+    const odren = await screen('odren');
+    await odren.go('/knowledge/changes');
+    await odren.sees('comes back with its complaint is 10% or less');
+    expect(await odren.text()).not.toContain('Propose another limit');
+    await halle.click('Take the change back');
+    await halle.page.type('article input[maxlength="500"]', 'Only tried.');
+    await halle.press('Enter');
+    await halle.sees('taken back by');
+    expect([...halle.complaints, ...odren.complaints]).toEqual([]);
+  });
+
   it('can be a cause that somebody found and no table has', async () => {
     const odren = await screen('odren');
     await odren.go(`/bench/${demoTicketId(25)}`);

@@ -29,6 +29,7 @@ export {
   compileKnowledge,
   type Finding,
   type Knowledge,
+  RISK_LIMITS,
   storedKnowledge,
 } from './compile/compile.ts';
 export type { KnowledgeIssueCode } from './compile/issues.ts';

@@ -45,7 +45,7 @@ export type Compiled =
  * A shop that gives machines back with one chance in five of coming back has no limit; one in a hundred
  * is less than the model can tell. Ours, no source.
  */
-const RISK_LIMITS = [0.01, 0.2] as const;
+export const RISK_LIMITS = [0.01, 0.2] as const;
 
 /** Proves the tables sound. Reports every fault at once, never only the first. */
 export function compileKnowledge(source: KnowledgeSource): Compiled {

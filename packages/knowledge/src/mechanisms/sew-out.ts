@@ -11,6 +11,7 @@ const EXCHANGED = [
   'bobbin-replaced',
   'bobbin-set-right',
   'customer-shown',
+  'work-prepared',
 ] as const;
 
 export const sewOut = {

@@ -251,11 +251,8 @@ export const technique = {
         'tails-loose',
         'foot-up',
         'needle-too-low-at-threading',
-        'flagging',
         'pulls-fabric',
         'sews-over-pins',
-        'too-thick',
-        'design-poor',
       ],
       repair: true,
       // Nobody is shown another way of sewing on suspicion.

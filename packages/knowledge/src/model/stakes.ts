@@ -42,10 +42,12 @@ export function stakesOf(model: FamilyModel, situation: Situation): Stakes {
       if (!waitsForLook(action, looks, situation)) {
         return { id, treats: places(action.treats), minutes: inReach(own, where), reopening };
       }
-      // What no look tells is never found, and not put right by it.
-      const found = action.treats.filter((cause) => looks.has(cause));
-      const lookMinutes = inReach(lookOwed(found, looks, standing), where);
-      return { id, treats: places(found), minutes: own, lookMinutes, reopening };
+      // What no look tells is known once everything else is ruled out.
+      if (!action.treats.some((cause) => looks.has(cause))) {
+        return { id, treats: places(action.treats), minutes: inReach(own, where), isLast: true };
+      }
+      const lookMinutes = inReach(lookOwed(action.treats, looks, standing), where);
+      return { id, treats: places(action.treats), minutes: own, lookMinutes, reopening };
     });
   return {
     remedies: [

@@ -21,8 +21,9 @@ export const tables = {
   noneForYou: 'Nothing was changed in the tables here.',
   limitTitle: 'When a machine is given back',
   limitNote: (risk: string) =>
-    `Proven, when the risk that it comes back with its complaint is ${risk} or less. How long it is sewn for that follows from it.`,
+    `Proven, when the risk that it comes back with its complaint is ${risk} or less. How long it must be sewn follows from that.`,
   limitChange: 'Propose another limit',
+  limitRange: (least: string, most: string) => `Between ${least} and ${most}.`,
   states: { open: 'Proposed', accepted: 'In force', withdrawn: 'Taken back' },
   changedHere: 'Changed here',
   propose: 'Propose a change',

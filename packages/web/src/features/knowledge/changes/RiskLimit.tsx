@@ -1,4 +1,4 @@
-import type { KnowledgeVersion, TableChange } from '@nodo/knowledge';
+import { type KnowledgeVersion, RISK_LIMITS, type TableChange } from '@nodo/knowledge';
 import { refusalOfChange } from '@nodo/tables';
 import { useId, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -45,6 +45,11 @@ function LimitForm({ version }: Pick<RiskLimitProps, 'version'>) {
     const limit = readPercent(typed);
     if (limit === undefined) {
       setError(words.number);
+      return;
+    }
+    const [least, most] = RISK_LIMITS;
+    if (limit < least || limit > most) {
+      setError(words.limitRange(write.fine(least), write.fine(most)));
       return;
     }
     const change: TableChange = { kind: 'risk-limit', limit };
