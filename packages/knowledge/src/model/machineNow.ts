@@ -22,6 +22,9 @@ export interface MachineNow {
   readonly standing: (check: string) => Standing;
 }
 
+/** Nothing stands open. */
+export const CLOSED: ReadonlySet<string> = new Set();
+
 /** A part that the check asks about is off the machine. */
 export function isPartOff({ notWhile }: FamilyCheck, open: ReadonlySet<string>): boolean {
   return notWhile.some((state) => open.has(state));
@@ -53,7 +56,7 @@ export function checkMinutes(
       access: 'closed',
       sews: true,
     });
-    return minutes(closing + checkMinutes(model, new Set(), check));
+    return minutes(closing + checkMinutes(model, CLOSED, check));
   }
   return machineMinutes(model.access, open, {
     minutes: check.minutes,

@@ -2,8 +2,14 @@ import { type CauseBelief, LEAST_TRIED, MOST_PROOF_MINUTES } from '@nodo/core';
 import type { ActionSource, PlanPolicy } from '../schema/schema.ts';
 import { type FamilyEvidence, isInProof } from './evidence.ts';
 import { decisiveChecks, type FamilyCheck, type FamilyModel } from './familyModel.ts';
-import { firstOnTheWay, isPartOff, type MachineNow } from './machineNow.ts';
-import { isWorthItFirst, type Planned, type PlannedAction, SURE_ENOUGH } from './planner.ts';
+import { CLOSED, checkMinutes, firstOnTheWay, isPartOff, type MachineNow } from './machineNow.ts';
+import {
+  isNearlyFree,
+  isWorthItFirst,
+  type Planned,
+  type PlannedAction,
+  SURE_ENOUGH,
+} from './planner.ts';
 import { symptomDebts } from './settle.ts';
 import { COMEBACK_MINUTES, SEARCH_ON, waitsForLook } from './stakes.ts';
 
@@ -89,9 +95,29 @@ function inProofMove(model: FamilyModel, planned: Planned, progress: Progress): 
     return { kind: 'check', check: look, because: 'worth' };
   }
   const first = firstAction(model, planned, progress);
-  return first?.move.kind === 'action' && sharesProof(planned, first.planned, progress)
-    ? first.move
-    : { kind: 'settle' };
+  if (!first || plan === 'one-at-a-time') return { kind: 'settle' };
+  const isNow =
+    first.move.kind === 'check'
+      ? sparesOpening(model, first.move.check, planned, first.planned, progress)
+      : first.move.kind === 'action' && sharesProof(planned, first.planned, progress);
+  return isNow ? first.move : { kind: 'settle' };
+}
+
+/**
+ * Whether the look of the first action is made before the machine is closed for the proof: after that it
+ * costs the opening again, as often as the symptom still shows.
+ */
+function sparesOpening(
+  model: FamilyModel,
+  id: string,
+  { checks }: Planned,
+  { needed }: PlannedAction,
+  { open }: Progress,
+): boolean {
+  const check = model.checks.get(id);
+  const now = checks.find((proposal) => proposal.check === id)?.minutes;
+  if (!check || now === undefined || !isNearlyFree(model, open, check, now)) return false;
+  return now < needed * checkMinutes(model, CLOSED, check);
 }
 
 /** The cause to put right without looking further: seen, or nearly sure; to blame before not. */
@@ -193,9 +219,9 @@ function lookInstead(
 function sharesProof(
   { proof, proofMinutes }: Planned,
   { minutes: cost, needed, silences }: PlannedAction,
-  { plan, risk }: Progress,
+  { risk }: Progress,
 ): boolean {
-  if (plan === 'one-at-a-time' || !proof) return false;
+  if (!proof) return false;
   const missed = Math.min(1, proof.risk / risk);
   const again = Math.max(proofMinutes, proof.minutes ?? MOST_PROOF_MINUTES);
   const saved = silences * ((1 - missed) * again + missed * COMEBACK_MINUTES);

@@ -24,8 +24,8 @@ import {
   silentSewing,
   withSewings,
 } from './evidence.ts';
-import type { FamilyModel } from './familyModel.ts';
-import { checkMinutes } from './machineNow.ts';
+import type { FamilyCheck, FamilyModel } from './familyModel.ts';
+import { CLOSED, checkMinutes } from './machineNow.ts';
 import { stakesOf } from './stakes.ts';
 
 /** Seven to one: a cause this sure is put right before anything is looked at. Ours, no source. */
@@ -62,6 +62,7 @@ export interface Planned {
 
 /** Everything the plan can offer. Heavy: belongs in a worker. */
 export function planNext(model: FamilyModel, situation: Situation): Planned {
+  const { open } = situation;
   const engine = new PosteriorEngine(model.network, situation.evidence);
   const states = drawStates(engine, situation.draws);
   const stakes = stakesOf(model, situation);
@@ -90,12 +91,15 @@ export function planNext(model: FamilyModel, situation: Situation): Planned {
     checks,
     actions,
     whileOpen: ranked
-      .filter((proposal) => isNearlyFree(model, situation, proposal))
+      .filter((proposal) => {
+        const check = model.checks.get(proposal.check);
+        return check && isWorthIt(proposal) && isNearlyFree(model, open, check, proposal.minutes);
+      })
       .map(({ check }) => check),
     lowersRisk: byRisk.find(({ risk }) => risk >= LEAST_RISK_LOWERED)?.check,
     isWorthGoingOn: !order.left(now.masses, now.chance, extra).isLeft,
     proof: proofOf(model, situation.evidence),
-    proofMinutes: machineMinutes(model.access, situation.open, {
+    proofMinutes: machineMinutes(model.access, open, {
       minutes: stakes.proofMinutes,
       access: 'closed',
       sews: true,
@@ -162,11 +166,15 @@ function inSweepOrder(
   return proposals.filter((proposal) => place(proposal) > 0).sort((a, b) => place(a) - place(b));
 }
 
-/** Behind something that stands open, worth it now, and twice as dear once it is closed again. */
-function isNearlyFree(model: FamilyModel, { open }: Situation, proposal: CheckProposal): boolean {
-  const check = model.checks.get(proposal.check);
-  if (!check || check.needs === 'sews' || !isWorthIt(proposal)) return false;
-  const behind = openingChain(model.access, new Set(), check.access);
+/** Behind something that stands open, and twice as dear once it is closed again. @param now its minutes. */
+export function isNearlyFree(
+  model: FamilyModel,
+  open: ReadonlySet<string>,
+  check: FamilyCheck,
+  now: Minutes,
+): boolean {
+  if (check.needs === 'sews') return false;
+  const behind = openingChain(model.access, CLOSED, check.access);
   if (!behind.some((state) => open.has(state.id))) return false;
-  return proposal.minutes * 2 <= checkMinutes(model, new Set(), check);
+  return now * 2 <= checkMinutes(model, CLOSED, check);
 }

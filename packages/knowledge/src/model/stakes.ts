@@ -4,6 +4,7 @@ import type { ActionSource } from '../schema/schema.ts';
 import type { Situation } from './candidates.ts';
 import { SEWN_AS_FOUND } from './evidence.ts';
 import { decisiveChecks, type FamilyCheck, type FamilyModel } from './familyModel.ts';
+import { CLOSED } from './machineNow.ts';
 
 /**
  * What a machine that comes back costs: taking it in again, telling the customer, doing the
@@ -17,9 +18,6 @@ export const COMEBACK_MINUTES = 60;
 export const SEARCH_MINUTES = 60;
 /** Id of the remedy that stands for it. */
 export const SEARCH_ON = 'search-on';
-
-/** Nothing stands open. */
-const CLOSED: ReadonlySet<string> = new Set();
 
 /** What minutes are weighed with on the machine as it stands. */
 export function stakesOf(model: FamilyModel, situation: Situation): Stakes {
@@ -101,7 +99,7 @@ function lookOwed(
 export function accessOfActions(model: FamilyModel): ReadonlyMap<string, string> {
   const places = decisiveChecks(model);
   const cost = (access: string): number =>
-    machineMinutes(model.access, new Set(), { minutes: 0, access, sews: false });
+    machineMinutes(model.access, CLOSED, { minutes: 0, access, sews: false });
   return new Map(
     [...model.actions.values()].map(({ id, treats }) => {
       const reached = treats.flatMap((cause) => places.get(cause)?.access ?? []);
