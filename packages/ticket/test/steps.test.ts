@@ -164,7 +164,13 @@ describe('a step at the bench, from what is known and what is proposed', () => {
       minutes: minutes(cost),
       later: minutes(0),
     }) as unknown as CheckProposal;
-  const repair = (action: string) => ({ action, minutes: minutes(5), needed: 1, silences: 0.5 });
+  const repair = (action: string) => ({
+    action,
+    minutes: minutes(5),
+    needed: 1,
+    silences: 0.5,
+    reopening: 0,
+  });
   const nothing: Planned = {
     checks: [],
     actions: [],

@@ -60,6 +60,8 @@ export interface FamilyModel {
   readonly riskLimit: number;
   /** Debts under this plan; duties that only gate a step are not among them. */
   dutyRules(plan: PlanPolicy): readonly DutyRule[];
+  /** By action, minutes of what it owes before the next stitch: looks, and turning by hand. */
+  readonly owedAfter: ReadonlyMap<string, number>;
 }
 
 function appliesTo(family: Family, applies: string | undefined): boolean {
@@ -109,6 +111,11 @@ export function familyModel(
     }),
   );
 
+  const dutyRules = (plan: PlanPolicy): readonly DutyRule[] =>
+    [...knowledge.duties.values()].flatMap(
+      (duty) => dutyRule(duty, family, plan, { checks, actions, findings }) ?? [],
+    );
+
   return {
     family,
     causes,
@@ -131,11 +138,8 @@ export function familyModel(
         safety,
         firstLooks: firstLooks.filter((check) => checks.has(check)),
       })),
-    dutyRules: (plan) =>
-      [...knowledge.duties.values()].flatMap((duty) => {
-        const rule = dutyRule(duty, family, plan, { checks, actions, findings });
-        return rule ? [rule] : [];
-      }),
+    dutyRules,
+    owedAfter: owedMinutes(dutyRules('per-minute'), checks, actions),
   };
 }
 
@@ -265,6 +269,28 @@ function dutyRule(
       Object.entries(duty.clearedByRaiser ?? {}).map(([token, texts]) => [token, here(texts)]),
     ),
   };
+}
+
+/** What a repair of any kind owes (the sew-outs) is owed alike, and not among it. */
+function owedMinutes(
+  rules: readonly DutyRule[],
+  checks: FamilyModel['checks'],
+  actions: FamilyModel['actions'],
+): ReadonlyMap<string, number> {
+  const minutesOf = ({ kind, id }: Requirement): number => {
+    if (kind === 'action') return actions.get(id)?.minutes ?? 0;
+    const check = kind === 'check' ? checks.get(id) : undefined;
+    return check && check.needs !== 'sews' ? check.minutes : 0;
+  };
+  const owed = new Map<string, number>();
+  for (const { raisedBy, clearedAll } of rules) {
+    const cost = clearedAll.reduce((sum, requirement) => sum + minutesOf(requirement), 0);
+    for (const token of raisedBy) {
+      const [kind, id = ''] = token.split(':');
+      if (kind === 'action') owed.set(id, (owed.get(id) ?? 0) + cost);
+    }
+  }
+  return owed;
 }
 
 /** By cause the check whose finding it is: there it is seen, and there it is put right. */

@@ -1,15 +1,9 @@
-import { type CauseBelief, LEAST_TRIED, MOST_PROOF_MINUTES } from '@nodo/core';
+import { type CauseBelief, LEAST_TRIED } from '@nodo/core';
 import type { ActionSource, PlanPolicy } from '../schema/schema.ts';
 import { type FamilyEvidence, isInProof } from './evidence.ts';
 import { decisiveChecks, type FamilyCheck, type FamilyModel } from './familyModel.ts';
 import { CLOSED, checkMinutes, firstOnTheWay, isPartOff, type MachineNow } from './machineNow.ts';
-import {
-  isNearlyFree,
-  isWorthItFirst,
-  type Planned,
-  type PlannedAction,
-  SURE_ENOUGH,
-} from './planner.ts';
+import { isWorthItFirst, type Planned, type PlannedAction, SURE_ENOUGH } from './planner.ts';
 import { symptomDebts } from './settle.ts';
 import { COMEBACK_MINUTES, SEARCH_ON, waitsForLook } from './stakes.ts';
 
@@ -96,28 +90,7 @@ function inProofMove(model: FamilyModel, planned: Planned, progress: Progress): 
   }
   const first = firstAction(model, planned, progress);
   if (!first || plan === 'one-at-a-time') return { kind: 'settle' };
-  const isNow =
-    first.move.kind === 'check'
-      ? sparesOpening(model, first.move.check, planned, first.planned, progress)
-      : first.move.kind === 'action' && sharesProof(planned, first.planned, progress);
-  return isNow ? first.move : { kind: 'settle' };
-}
-
-/**
- * Whether the look of the first action is made before the machine is closed for the proof: after that it
- * costs the opening again, as often as the symptom still shows.
- */
-function sparesOpening(
-  model: FamilyModel,
-  id: string,
-  { checks }: Planned,
-  { needed }: PlannedAction,
-  { open }: Progress,
-): boolean {
-  const check = model.checks.get(id);
-  const now = checks.find((proposal) => proposal.check === id)?.minutes;
-  if (!check || now === undefined || !isNearlyFree(model, open, check, now)) return false;
-  return now < needed * checkMinutes(model, CLOSED, check);
+  return sharesProof(model, planned, first, progress) ? first.move : { kind: 'settle' };
 }
 
 /** The cause to put right without looking further: seen, or nearly sure; to blame before not. */
@@ -191,7 +164,12 @@ function firstAction(
       const decisive = looks.get(cause);
       const first = decisive && firstOnTheWay(model, decisive, progress);
       if (!first || isPutOff({ check: first.id })) continue;
-      if (offered.has(first.id)) return { planned, move: checkMove(first.id) };
+      const proposal = checks.find(({ check }) => check === first.id);
+      if (proposal && offered.has(first.id)) {
+        const isShort = action?.afterFinding !== true;
+        const lookMinutes = isShort ? { lookMinutes: proposal.minutes } : {};
+        return { planned, ...lookMinutes, move: checkMove(first.id) };
+      }
       const canCome = isPartOff(first, open) && !standing(first.id).done;
       if (canCome && !barred?.(`check:${first.id}`)) afterClosing ??= first.id;
     }
@@ -213,17 +191,40 @@ function lookInstead(
 }
 
 /**
- * Whether it is done before the proof. Then it costs its minutes in any case; after the proof only where the
- * symptom showed, but then the proof is sewn again, and a proof that missed the fault is a comeback.
+ * Whether it is done, or looked at, before the proof. Then it costs its minutes in any case; after the proof
+ * only where the symptom showed, but then what was closed is opened again, the proof was sewn in vain, and a
+ * proof that missed the fault is a comeback.
  */
 function sharesProof(
-  { proof, proofMinutes }: Planned,
-  { minutes: cost, needed, silences }: PlannedAction,
+  model: FamilyModel,
+  { proof, proofMinutes, checks }: Planned,
+  { move, planned }: FirstAction,
   { risk }: Progress,
 ): boolean {
-  if (!proof) return false;
+  const costs = minutesNowAndLater(model, move, planned, checks);
+  if (!proof || !costs) return false;
+  const [now, later] = costs;
+  const { needed, silences } = planned;
   const missed = Math.min(1, proof.risk / risk);
-  const again = Math.max(proofMinutes, proof.minutes ?? MOST_PROOF_MINUTES);
-  const saved = silences * ((1 - missed) * again + missed * COMEBACK_MINUTES);
-  return cost * (1 - needed * (1 - missed)) < saved;
+  // A look finds after the proof what it finds now: of it only the failing proof is spared.
+  const spared = move.kind === 'action' ? COMEBACK_MINUTES : 0;
+  const saved = silences * ((1 - missed) * proofMinutes + missed * spared);
+  return now - needed * (1 - missed) * later < saved;
+}
+
+/** Minutes of a move on the machine as it stands, and once it was closed; undefined for what is neither. */
+function minutesNowAndLater(
+  model: FamilyModel,
+  move: Move,
+  { minutes: cost, reopening }: PlannedAction,
+  checks: Planned['checks'],
+): readonly [number, number] | undefined {
+  if (move.kind === 'action') {
+    const now = cost + (model.owedAfter.get(move.action) ?? 0);
+    return [now, now + reopening];
+  }
+  const look = move.kind === 'check' ? model.checks.get(move.check) : undefined;
+  const now = checks.find(({ check }) => check === look?.id)?.minutes;
+  if (!look || look.needs === 'sews' || now === undefined) return undefined;
+  return [now, checkMinutes(model, CLOSED, look)];
 }

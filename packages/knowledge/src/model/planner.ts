@@ -34,8 +34,10 @@ export const SURE_ENOUGH = 7 / 8;
 export interface PlannedAction {
   /** Id of the action, or {@link SEARCH_ON}. */
   readonly action: string;
-  /** Its own, with the opening and closing that it newly makes necessary; without the proof. */
+  /** Its own, with the opening and closing that it newly makes necessary; without what it owes. */
   readonly minutes: Minutes;
+  /** What it costs more once the machine was closed and sewn. */
+  readonly reopening: number;
   /** Chance that the symptom is still there when its turn comes. */
   readonly needed: number;
   /** Chance that it silences it then. */
@@ -79,7 +81,10 @@ export function planNext(model: FamilyModel, situation: Situation): Planned {
   const actions = order.order().map(
     ({ remedy, needed, silences }): PlannedAction => ({
       action: remedy.id,
-      minutes: minutes((remedy.lookMinutes ?? 0) + remedy.minutes),
+      minutes: minutes(
+        (remedy.lookMinutes ?? 0) + remedy.minutes - (model.owedAfter.get(remedy.id) ?? 0),
+      ),
+      reopening: remedy.reopening ?? 0,
       needed,
       silences,
     }),
@@ -167,7 +172,7 @@ function inSweepOrder(
 }
 
 /** Behind something that stands open, and twice as dear once it is closed again. @param now its minutes. */
-export function isNearlyFree(
+function isNearlyFree(
   model: FamilyModel,
   open: ReadonlySet<string>,
   check: FamilyCheck,

@@ -34,7 +34,8 @@ export function stakesOf(model: FamilyModel, situation: Situation): Stakes {
   const remedies = [...model.actions.values()]
     .filter(({ id, treats }) => treats.length > 0 && !barred?.(`action:${id}`))
     .map((action): Remedy => {
-      const { id, minutes: own } = action;
+      const { id } = action;
+      const own = action.minutes + (model.owedAfter.get(id) ?? 0);
       const where = access.get(id) ?? 'closed';
       const reopening = Math.max(0, minutesAt(CLOSED, 0, where) - inReach(0, where));
       if (!waitsForLook(action, looks, situation)) {
@@ -62,12 +63,13 @@ export function stakesOf(model: FamilyModel, situation: Situation): Stakes {
 type Looks = ReadonlyMap<string, FamilyCheck>;
 
 /**
- * Not done on suspicion: what is only done once its fault was seen, what was done already, and what was
- * looked at and found right. A second new needle cures nothing that the first did not, unless a look says
- * that it does not sit right; a presser that is down is not lowered.
+ * Not done on suspicion: what is only done once its fault was seen, what was done already, what was looked
+ * at and found right, and what takes longer than all the looks that tell it. A second new needle cures
+ * nothing that the first did not, unless a look says that it does not sit right; a presser that is down is
+ * not lowered; nobody fits another foot before looking at the one that is on.
  */
 export function waitsForLook(
-  { afterFinding, treats }: ActionSource,
+  { afterFinding, treats, minutes: own }: ActionSource,
   looks: Looks,
   { evidence, standing }: Pick<Situation, 'evidence' | 'standing'>,
 ): boolean {
@@ -78,6 +80,7 @@ export function waitsForLook(
   return (
     afterFinding === true ||
     treats.every(isTold) ||
+    (treats.every((cause) => looks.has(cause)) && lookOwed(treats, looks, standing) < own) ||
     treats.every((cause) => evidence.treatments.some(({ causes }) => causes.includes(cause)))
   );
 }
