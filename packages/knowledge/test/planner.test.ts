@@ -261,6 +261,20 @@ describe('while something is open', () => {
     const plate = model.checks.get('plate-surface');
     expect(plate && checkMinutes(model, off, plate)).toBe(0.7);
   });
+
+  it('does not name what was just put right: sewing proves that', () => {
+    const open = new Set(['needle-out', 'foot-off', 'plate-off', 'case-out']);
+    const given = (treated: string) => ({
+      open,
+      evidence: evidenceOf(
+        model,
+        [{ finding: 'loops-under', epoch: 0, present: true }],
+        [{ startsEpoch: 1, causes: model.actions.get(treated)?.treats ?? [] }],
+      ),
+    });
+    expect(plan({}, given('rethreaded')).whileOpen).toContain('hook-surface');
+    expect(plan({}, given('hook-dressed')).whileOpen).not.toContain('hook-surface');
+  });
 });
 
 describe('worth it', () => {

@@ -3,7 +3,13 @@ import type { ActionSource, PlanPolicy } from '../schema/schema.ts';
 import { type FamilyEvidence, isInProof } from './evidence.ts';
 import { decisiveChecks, type FamilyCheck, type FamilyModel } from './familyModel.ts';
 import { CLOSED, checkMinutes, firstOnTheWay, isPartOff, type MachineNow } from './machineNow.ts';
-import { isWorthItFirst, type Planned, type PlannedAction, SURE_ENOUGH } from './planner.ts';
+import {
+  isMended,
+  isWorthItFirst,
+  type Planned,
+  type PlannedAction,
+  SURE_ENOUGH,
+} from './planner.ts';
 import { symptomDebts } from './settle.ts';
 import { COMEBACK_MINUTES, SEARCH_ON, waitsForLook } from './stakes.ts';
 
@@ -90,6 +96,8 @@ function inProofMove(model: FamilyModel, planned: Planned, progress: Progress): 
   }
   const first = firstAction(model, planned, progress);
   if (!first || plan === 'one-at-a-time') return { kind: 'settle' };
+  const its = first.move.kind === 'check' ? model.checks.get(first.move.check) : undefined;
+  if (its && isMended(its, progress.evidence)) return { kind: 'settle' };
   return sharesProof(model, planned, first, progress) ? first.move : { kind: 'settle' };
 }
 

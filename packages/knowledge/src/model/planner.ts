@@ -64,8 +64,8 @@ export interface Planned {
 
 /** Everything the plan can offer. Heavy: belongs in a worker. */
 export function planNext(model: FamilyModel, situation: Situation): Planned {
-  const { open } = situation;
-  const engine = new PosteriorEngine(model.network, situation.evidence);
+  const { open, evidence } = situation;
+  const engine = new PosteriorEngine(model.network, evidence);
   const states = drawStates(engine, situation.draws);
   const stakes = stakesOf(model, situation);
   const candidates = candidatesOf(model, situation);
@@ -89,7 +89,7 @@ export function planNext(model: FamilyModel, situation: Situation): Planned {
       silences,
     }),
   );
-  const proofAgain = proofAgainMinutes(model, situation.evidence, actions[0]);
+  const proofAgain = proofAgainMinutes(model, evidence, actions[0]);
   const extra = PROOF_AGAIN_COUNTS * Math.max(0, proofAgain - stakes.proofMinutes);
   const byRisk = ranked.toSorted((a, b) => riskPerMinute(b) - riskPerMinute(a));
   return {
@@ -98,12 +98,13 @@ export function planNext(model: FamilyModel, situation: Situation): Planned {
     whileOpen: ranked
       .filter((proposal) => {
         const check = model.checks.get(proposal.check);
-        return check && isWorthIt(proposal) && isNearlyFree(model, open, check, proposal.minutes);
+        if (!check || !isWorthIt(proposal)) return false;
+        return isNearlyFree(model, open, check, proposal.minutes) && !isMended(check, evidence);
       })
       .map(({ check }) => check),
     lowersRisk: byRisk.find(({ risk }) => risk >= LEAST_RISK_LOWERED)?.check,
     isWorthGoingOn: !order.left(now.masses, now.chance, extra).isLeft,
-    proof: proofOf(model, situation.evidence),
+    proof: proofOf(model, evidence),
     proofMinutes: machineMinutes(model.access, open, {
       minutes: stakes.proofMinutes,
       access: 'closed',
@@ -169,6 +170,19 @@ function inSweepOrder(
 ): readonly CheckProposal[] {
   const place = ({ check }: CheckProposal): number => model.checks.get(check)?.sweep ?? 0;
   return proposals.filter((proposal) => place(proposal) > 0).sort((a, b) => place(a) - place(b));
+}
+
+/** All that it tells was put right since the last sewing: that proves it, not looking at it again. */
+export function isMended(
+  { findings }: FamilyCheck,
+  { treatments, sewings }: FamilyEvidence,
+): boolean {
+  const told = findings.flatMap(({ defines }) => defines ?? []);
+  const sewnIn = Math.max(-1, ...sewings.map(({ epoch }) => epoch));
+  const mended = new Set(
+    treatments.flatMap(({ startsEpoch, causes }) => (startsEpoch > sewnIn ? causes : [])),
+  );
+  return told.length > 0 && told.every((cause) => mended.has(cause));
 }
 
 /** Behind something that stands open, and twice as dear once it is closed again. @param now its minutes. */
