@@ -1,5 +1,11 @@
 import type { ActiveTrigger, StateSource } from './states.ts';
 
+/** Which draws make a half; `to` is not among them. */
+export interface Half {
+  readonly from: number;
+  readonly to: number;
+}
+
 /** Draws that are alike. */
 export interface AlikeDraws {
   readonly count: number;
@@ -13,8 +19,7 @@ export interface AlikeDraws {
  * place of one tree: nothing is written down twice, and nothing compared.
  */
 export class Draws {
-  /** The draws of each half, `to` not among them. */
-  readonly halves: readonly { readonly from: number; readonly to: number }[];
+  readonly halves: readonly [Half, Half];
   /** Per draw, its place. */
   private readonly places: Uint32Array;
   /** Of a place: from which it was come to, and by which cause, there now or gone, with what active. */
@@ -79,7 +84,7 @@ export class Draws {
   /** Alike draws put together, in the order in which the first of each was drawn. */
   alike(): readonly AlikeDraws[] {
     const counts = new Map<number, { count: number; first: number }>();
-    const middle = this.halves[0]?.to ?? 0;
+    const [{ to: middle }] = this.halves;
     this.places.forEach((place, one) => {
       const first = one < middle ? 1 : 0;
       const known = counts.get(place);

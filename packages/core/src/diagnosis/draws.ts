@@ -1,6 +1,6 @@
 import { seeded } from '../chance/seeded.ts';
 import type { Branch, Trigger } from './branches.ts';
-import { Draws } from './drawTree.ts';
+import { Draws, type Half } from './drawTree.ts';
 import { type CauseLayout, isNow, type PosteriorEngine, plainMass } from './posteriorEngine.ts';
 import { type States, statesOf } from './states.ts';
 
@@ -44,10 +44,8 @@ export function drawStates(
   });
   // Everything was explained in the end: that is the evidence.
   const last = (engine.before.at(-1) as Float64Array).length - 1;
-  const halves = found.halves.map(({ from, to }) =>
-    Array.from({ length: to - from }, (_, at) => from + at),
-  );
-  let groups: Groups = new Map([[last, halves as unknown as Group]]);
+  const [first, second] = found.halves;
+  let groups: Groups = new Map([[last, [drawsOf(first), drawsOf(second)]]]);
   const ways = new Ways();
   for (let step = engine.walked.length - 1; step >= 0; step -= 1) {
     const cause = engine.walked[step] as number;
@@ -92,6 +90,10 @@ export function drawStates(
     }
   });
   return collect(found, [], []);
+}
+
+function drawsOf({ from, to }: Half): number[] {
+  return Array.from({ length: to - from }, (_, at) => from + at);
 }
 
 /** The mass, over all branches, in which none of the triggers is active. */
