@@ -52,6 +52,22 @@ describe('draws from the joint distribution', () => {
     },
   );
 
+  it('are spread evenly: over all stories, a third of the squared error of independent ones at most', () => {
+    const count = 1000;
+    let error = 0;
+    let independent = 0;
+    for (const [, seed, make] of CASES) {
+      const { network, evidence } = make(seed);
+      const exact = byActive(enumerate(network, evidence).states);
+      const drawn = byActive(drawStates(new PosteriorEngine(network, evidence), count));
+      for (const [state, chance] of exact) {
+        error += ((drawn.get(state) ?? 0) - chance) ** 2;
+        independent += (chance * (1 - chance)) / count;
+      }
+    }
+    expect(error).toBeLessThan(independent / 3);
+  });
+
   it.each(CASES)('have the exact chances of what is present, %s, seed %i', (_, seed, make) => {
     const { network, evidence } = make(seed);
     const { is }: Enumerated = enumerate(network, evidence);
