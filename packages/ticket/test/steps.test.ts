@@ -170,6 +170,7 @@ describe('a step at the bench, from what is known and what is proposed', () => {
     needed: 1,
     silences: 0.5,
     reopening: 0,
+    lookMinutes: undefined,
   });
   const nothing: Planned = {
     checks: [],

@@ -11,6 +11,7 @@ import {
   type Proof,
   perMinute,
   proofNeeded,
+  type Remedy,
   RemedyOrder,
   rankChecks,
 } from '@nodo/core';
@@ -26,7 +27,7 @@ import {
 } from './evidence.ts';
 import type { FamilyCheck, FamilyModel } from './familyModel.ts';
 import { CLOSED, checkMinutes } from './machineNow.ts';
-import { stakesOf } from './stakes.ts';
+import { accessOfActions, stakesOf } from './stakes.ts';
 
 /** Seven to one: a cause this sure is put right before anything is looked at. Ours, no source. */
 export const SURE_ENOUGH = 7 / 8;
@@ -36,6 +37,8 @@ export interface PlannedAction {
   readonly action: string;
   /** Its own, with the opening and closing that it newly makes necessary; without what it owes. */
   readonly minutes: Minutes;
+  /** Of the looks that it waits for, where it is not done on suspicion. */
+  readonly lookMinutes: number | undefined;
   /** What it costs more once the machine was closed and sewn. */
   readonly reopening: number;
   /** Chance that the symptom is still there when its turn comes. */
@@ -78,12 +81,12 @@ export function planNext(model: FamilyModel, situation: Situation): Planned {
   );
   const checks = situation.plan === 'full-sweep' ? inSweepOrder(model, ranked) : ranked;
   const now = asTheyAre(states);
+  const access = accessOfActions(model);
   const actions = order.order().map(
     ({ remedy, needed, silences }): PlannedAction => ({
       action: remedy.id,
-      minutes: minutes(
-        (remedy.lookMinutes ?? 0) + remedy.minutes - (model.owedAfter.get(remedy.id) ?? 0),
-      ),
+      minutes: actionMinutes(model, open, access, remedy),
+      lookMinutes: remedy.lookMinutes,
       reopening: remedy.reopening ?? 0,
       needed,
       silences,
@@ -111,6 +114,18 @@ export function planNext(model: FamilyModel, situation: Situation): Planned {
       sews: true,
     }),
   };
+}
+
+function actionMinutes(
+  model: FamilyModel,
+  open: ReadonlySet<string>,
+  access: ReadonlyMap<string, string>,
+  { id, minutes: whole }: Remedy,
+): Minutes {
+  const own = model.actions.get(id)?.minutes;
+  if (own === undefined) return minutes(whole);
+  const where = access.get(id) ?? 'closed';
+  return machineMinutes(model.access, open, { minutes: own, access: where, sews: false });
 }
 
 /** How long it must sew as it failed; undefined when nothing is reported. */
