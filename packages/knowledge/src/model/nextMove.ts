@@ -11,7 +11,7 @@ import {
   SURE_ENOUGH,
 } from './planner.ts';
 import { symptomDebts } from './settle.ts';
-import { COMEBACK_MINUTES, SEARCH_ON, waitsForLook } from './stakes.ts';
+import { COMEBACK_MINUTES, SEARCH_ON, waitsForLook, wasDone } from './stakes.ts';
 
 /** What the planner would do. */
 export type Move =
@@ -139,7 +139,7 @@ function firstAction(
   { actions, checks }: Pick<Planned, 'actions' | 'checks'>,
   progress: Progress,
 ): FirstAction | undefined {
-  const { beliefs, isPutOff, seen, open, standing, barred } = progress;
+  const { beliefs, evidence, isPutOff, seen, open, standing, barred } = progress;
   const offered = new Set(checks.map(({ check }) => check).filter((check) => !isPutOff({ check })));
   const looks = decisiveChecks(model);
   const searchesOn = actions.some(({ action }) => action === SEARCH_ON);
@@ -174,7 +174,7 @@ function firstAction(
       if (!first || isPutOff({ check: first.id })) continue;
       const proposal = checks.find(({ check }) => check === first.id);
       if (proposal && offered.has(first.id)) {
-        const isShort = action?.afterFinding !== true;
+        const isShort = action && !action.afterFinding && !wasDone(action.treats, evidence);
         const lookMinutes = isShort ? { lookMinutes: proposal.minutes } : {};
         return { planned, ...lookMinutes, move: checkMove(first.id) };
       }

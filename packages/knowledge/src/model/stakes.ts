@@ -2,7 +2,7 @@ import { type Minutes, machineMinutes, type Remedy, type Stakes } from '@nodo/co
 import type { CheckId } from '../ids.ts';
 import type { ActionSource } from '../schema/schema.ts';
 import type { Situation } from './candidates.ts';
-import { SEWN_AS_FOUND } from './evidence.ts';
+import { type FamilyEvidence, SEWN_AS_FOUND } from './evidence.ts';
 import { decisiveChecks, type FamilyCheck, type FamilyModel } from './familyModel.ts';
 import { CLOSED } from './machineNow.ts';
 
@@ -81,8 +81,16 @@ export function waitsForLook(
     afterFinding === true ||
     treats.every(isTold) ||
     (treats.every((cause) => looks.has(cause)) && lookOwed(treats, looks, standing) < own) ||
-    treats.every((cause) => evidence.treatments.some(({ causes }) => causes.includes(cause)))
+    wasDone(treats, evidence)
   );
+}
+
+/** Everything that it treats was treated already. */
+export function wasDone(
+  treats: readonly string[],
+  { treatments }: Pick<FamilyEvidence, 'treatments'>,
+): boolean {
+  return treats.every((cause) => treatments.some(({ causes }) => causes.includes(cause)));
 }
 
 /** Minutes of the looks that tell whether it is needed: those that found nothing must be made again. */
