@@ -8,7 +8,7 @@ import { type States, statesOf } from './states.ts';
  * How many draws the planner uses; docs/method.md says what more would bring. One symptom has few sets
  * of causes that can be to blame, and more draws then cost little.
  */
-const STATES_DRAWN = { oneSymptom: 4000, few: 900, many: 400 } as const;
+const STATES_DRAWN = { oneSymptom: 2800, few: 900, many: 400 } as const;
 /** More than these are many. */
 const FEW_SYMPTOMS = 3;
 

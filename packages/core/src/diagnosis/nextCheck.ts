@@ -60,25 +60,31 @@ export function rankChecks(
   };
   const leftNow = order.left(now.masses, now.chance);
   const leftStill = still && order.left(still.masses, still.chance);
-  return candidates
-    .map(({ id, question, minutes }): CheckProposal => {
+  const ranked = candidates
+    .map(({ id, question, minutes }) => {
       const { gain, risk } = valueFrom(now, leftNow, question);
+      return { check: id, question, minutes, gain: asMinutes(gain), risk };
+    })
+    .sort((a, b) => perMinute(b) - perMinute(a));
+  return ranked
+    .map(({ question, ...proposal }, place): CheckProposal => {
+      const { gain, minutes } = proposal;
       // Only what is worth its minutes now has anything to wait for.
-      const stillGain =
-        still && leftStill && gain > minutes
-          ? still.chance * valueFrom(still, leftStill, question).gain
-          : 0;
+      if (!still || !leftStill || gain <= minutes) return { ...proposal, later: asMinutes(0) };
+      if (place >= WEIGHED_AGAINST_WAITING) return { ...proposal, later: gain };
+      const stillGain = still.chance * valueFrom(still, leftStill, question).gain;
       return {
-        check: id,
-        minutes,
+        ...proposal,
         // What is known now is known then too.
         gain: asMinutes(Math.max(gain, stillGain)),
-        later: asMinutes(Math.max(0, stillGain - (still?.chance ?? 0) * minutes)),
-        risk,
+        later: asMinutes(Math.max(0, stillGain - still.chance * minutes)),
       };
     })
     .sort((a, b) => perMinute(b) - perMinute(a));
 }
+
+/** So many of the best are weighed against waiting; the others wait. Ours, no source. */
+const WEIGHED_AGAINST_WAITING = 12;
 
 /** Minutes saved per minute of checking. */
 export function perMinute({ gain, minutes }: Pick<CheckProposal, 'gain' | 'minutes'>): number {
