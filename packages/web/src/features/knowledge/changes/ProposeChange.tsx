@@ -9,16 +9,14 @@ import {
   type TableChange,
   valueInTables,
 } from '@nodo/knowledge';
-import { refusalOfChange } from '@nodo/tables';
 import { type ReactNode, useId, useState } from 'react';
-import { useNavigate } from 'react-router';
 import { m } from '../../../messages/index.ts';
 import { readNumber, readPercent, typedPercent } from '../../../messages/typed.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { NumberField, Select, TextArea } from '../../../ui/Field.tsx';
 import { Form } from '../../../ui/Form.tsx';
 import { ProposalEnd } from './ProposalEnd.tsx';
-import { useChangeTables } from './useChangeTables.ts';
+import { useProposal } from './useProposal.ts';
 
 export type Subject =
   | { readonly kind: 'cause'; readonly cause: CauseSource }
@@ -53,10 +51,7 @@ function ProposalForm({ subject, model, version }: ProposeChangeProps) {
   const [kind, setKind] = useState<Kind>(subject.kind === 'cause' ? 'how-often' : 'check-minutes');
   const [finding, setFinding] = useState(() => findingsFor(subject, model)[0]?.id ?? '');
   const [typed, setTyped] = useState<string>();
-  const [reason, setReason] = useState('');
-  const [error, setError] = useState<string>();
-  const { change: send, isSending, fault } = useChangeTables();
-  const navigate = useNavigate();
+  const { error, setError, propose, end } = useProposal(version);
   const title = useId();
 
   const place = changeOf(subject, kind, finding, '0');
@@ -72,13 +67,7 @@ function ProposalForm({ subject, model, version }: ProposeChangeProps) {
       setError(words.number);
       return;
     }
-    const refusal = refusalOfChange(version, change, '');
-    if (refusal) {
-      setError(m.refusals[refusal.code](refusal));
-      return;
-    }
-    const id = await send({ type: 'change-proposed', command: { change, reason: reason.trim() } });
-    if (id !== undefined) void navigate(`/knowledge/changes/${id}`);
+    await propose(change);
   };
 
   return (
@@ -124,13 +113,7 @@ function ProposalForm({ subject, model, version }: ProposeChangeProps) {
         error={error}
         onChange={(next) => touched(() => setTyped(next))}
       />
-      <ProposalEnd
-        reason={reason}
-        onReason={setReason}
-        isReady
-        isSending={isSending}
-        fault={fault}
-      />
+      <ProposalEnd {...end} isReady />
     </Form>
   );
 }

@@ -1,14 +1,12 @@
-import { type KnowledgeVersion, RISK_LIMITS, type TableChange } from '@nodo/knowledge';
-import { refusalOfChange } from '@nodo/tables';
+import { type KnowledgeVersion, RISK_LIMITS } from '@nodo/knowledge';
 import { useId, useState } from 'react';
-import { useNavigate } from 'react-router';
 import { m, write } from '../../../messages/index.ts';
 import { readPercent, typedPercent } from '../../../messages/typed.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { NumberField } from '../../../ui/Field.tsx';
 import { Form } from '../../../ui/Form.tsx';
 import { ProposalEnd } from './ProposalEnd.tsx';
-import { useChangeTables } from './useChangeTables.ts';
+import { useProposal } from './useProposal.ts';
 
 interface RiskLimitProps {
   readonly version: KnowledgeVersion;
@@ -36,10 +34,7 @@ export function RiskLimit({ version, isLead }: RiskLimitProps) {
 function LimitForm({ version }: Pick<RiskLimitProps, 'version'>) {
   const words = m.tables;
   const [typed, setTyped] = useState(() => typedPercent(version.knowledge.riskLimit));
-  const [reason, setReason] = useState('');
-  const [error, setError] = useState<string>();
-  const { change: send, isSending, fault } = useChangeTables();
-  const navigate = useNavigate();
+  const { error, setError, propose, end } = useProposal(version);
   const title = useId();
   const submit = async () => {
     const limit = readPercent(typed);
@@ -52,14 +47,7 @@ function LimitForm({ version }: Pick<RiskLimitProps, 'version'>) {
       setError(words.limitRange(write.fine(least), write.fine(most)));
       return;
     }
-    const change: TableChange = { kind: 'risk-limit', limit };
-    const refusal = refusalOfChange(version, change, '');
-    if (refusal) {
-      setError(m.refusals[refusal.code](refusal));
-      return;
-    }
-    const id = await send({ type: 'change-proposed', command: { change, reason: reason.trim() } });
-    if (id !== undefined) void navigate(`/knowledge/changes/${id}`);
+    await propose({ kind: 'risk-limit', limit });
   };
   return (
     <Form
@@ -82,13 +70,7 @@ function LimitForm({ version }: Pick<RiskLimitProps, 'version'>) {
           setError(undefined);
         }}
       />
-      <ProposalEnd
-        reason={reason}
-        onReason={setReason}
-        isReady
-        isSending={isSending}
-        fault={fault}
-      />
+      <ProposalEnd {...end} isReady />
     </Form>
   );
 }
