@@ -67,7 +67,6 @@ export {
   withSewings,
 } from './model/evidence.ts';
 export {
-  decisiveChecks,
   type FamilyCheck,
   type FamilyModel,
   familyModel,
@@ -105,7 +104,7 @@ export {
   type SymptomDebt,
   symptomDebts,
 } from './model/settle.ts';
-export { accessOfActions, COMEBACK_MINUTES, SEARCH_MINUTES, SEARCH_ON } from './model/stakes.ts';
+export { COMEBACK_MINUTES, SEARCH_MINUTES, SEARCH_ON } from './model/stakes.ts';
 export {
   beginStory,
   checkStanding,

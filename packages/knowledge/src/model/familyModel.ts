@@ -2,6 +2,7 @@ import {
   type AccessState,
   buildNetwork,
   type DutyRule,
+  machineMinutes,
   type Network,
   type Requirement,
 } from '@nodo/core';
@@ -60,6 +61,10 @@ export interface FamilyModel {
   readonly riskLimit: number;
   /** Debts under this plan; duties that only gate a step are not among them. */
   dutyRules(plan: PlanPolicy): readonly DutyRule[];
+  /** By cause the check whose finding it is: there it is seen, and there it is put right. */
+  readonly decisive: ReadonlyMap<string, FamilyCheck>;
+  /** By action, where the hand must get to: the nearest place at which a cause that it treats is seen. */
+  readonly actionAccess: ReadonlyMap<string, string>;
   /** By action, minutes of what it owes before the next stitch: looks, and turning by hand. */
   readonly owedAfter: ReadonlyMap<string, number>;
 }
@@ -116,6 +121,20 @@ export function familyModel(
       (duty) => dutyRule(duty, family, plan, { checks, actions, findings }) ?? [],
     );
 
+  const access = knowledge.access
+    .filter(has)
+    .map(({ id, title, from, openMinutes, closeMinutes, means, safety, firstLooks = [] }) => ({
+      id,
+      title,
+      from,
+      openMinutes,
+      closeMinutes,
+      means,
+      safety,
+      firstLooks: firstLooks.filter((check) => checks.has(check)),
+    }));
+  const decisive = decisiveChecks(findings, checks);
+
   return {
     family,
     causes,
@@ -126,18 +145,9 @@ export function familyModel(
     duties: knowledge.duties,
     riskLimit: knowledge.riskLimit,
     network: networkOf(causes, findings, sewing),
-    access: knowledge.access
-      .filter(has)
-      .map(({ id, title, from, openMinutes, closeMinutes, means, safety, firstLooks = [] }) => ({
-        id,
-        title,
-        from,
-        openMinutes,
-        closeMinutes,
-        means,
-        safety,
-        firstLooks: firstLooks.filter((check) => checks.has(check)),
-      })),
+    access,
+    decisive,
+    actionAccess: accessOfActions(actions, decisive, access),
     dutyRules,
     owedAfter: owedMinutes(dutyRules('per-minute'), checks, actions),
   };
@@ -293,12 +303,29 @@ function owedMinutes(
   return owed;
 }
 
-/** By cause the check whose finding it is: there it is seen, and there it is put right. */
-export function decisiveChecks(model: FamilyModel): ReadonlyMap<string, FamilyCheck> {
+function decisiveChecks(
+  findings: FamilyModel['findings'],
+  checks: FamilyModel['checks'],
+): ReadonlyMap<string, FamilyCheck> {
   return new Map(
-    [...model.findings.values()].flatMap(({ defines, check }) => {
-      const telling = model.checks.get(check);
+    [...findings.values()].flatMap(({ defines, check }) => {
+      const telling = checks.get(check);
       return defines === undefined || !telling ? [] : [[defines, telling] as const];
+    }),
+  );
+}
+
+function accessOfActions(
+  actions: FamilyModel['actions'],
+  decisive: FamilyModel['decisive'],
+  states: FamilyModel['access'],
+): ReadonlyMap<string, string> {
+  const cost = (access: string): number =>
+    machineMinutes(states, new Set(), { minutes: 0, access, sews: false });
+  return new Map(
+    [...actions.values()].map(({ id, treats }) => {
+      const reached = treats.flatMap((cause) => decisive.get(cause)?.access ?? []);
+      return [id, reached.sort((a, b) => cost(a) - cost(b))[0] ?? 'closed'];
     }),
   );
 }

@@ -1,7 +1,7 @@
 import { type CauseBelief, LEAST_TRIED } from '@nodo/core';
 import type { ActionSource, PlanPolicy } from '../schema/schema.ts';
 import { type FamilyEvidence, isInProof } from './evidence.ts';
-import { decisiveChecks, type FamilyCheck, type FamilyModel } from './familyModel.ts';
+import type { FamilyCheck, FamilyModel } from './familyModel.ts';
 import { CLOSED, checkMinutes, firstOnTheWay, isPartOff, type MachineNow } from './machineNow.ts';
 import {
   isMended,
@@ -140,8 +140,12 @@ function firstAction(
   progress: Progress,
 ): FirstAction | undefined {
   const { beliefs, evidence, isPutOff, seen, open, standing, barred } = progress;
-  const offered = new Set(checks.map(({ check }) => check).filter((check) => !isPutOff({ check })));
-  const looks = decisiveChecks(model);
+  const offered = new Map(
+    checks.flatMap(({ check, minutes }) =>
+      isPutOff({ check }) ? [] : [[check, minutes] as const],
+    ),
+  );
+  const looks = model.decisive;
   const searchesOn = actions.some(({ action }) => action === SEARCH_ON);
   const checkMove = (check: string): Move => ({ kind: 'check', check, because: 'worth' });
   // A look that asks for a part which is off, if it is all that is left.
@@ -161,10 +165,8 @@ function firstAction(
         ? causes.find(({ cause, is }) => seen.has(cause) || is >= SURE_ENOUGH)
         : causes[0];
     const look = found && lookInstead(action, found.cause, looks);
-    const instead = checks.find(({ check }) => check === look);
-    if (look !== undefined && instead && offered.has(look)) {
-      return { planned, lookMinutes: instead.minutes, move: checkMove(look) };
-    }
+    const lookMinutes = look === undefined ? undefined : offered.get(look);
+    if (look && lookMinutes !== undefined) return { planned, lookMinutes, move: checkMove(look) };
     if (found) {
       return { planned, move: { kind: 'action', action: planned.action, cause: found.cause } };
     }
@@ -172,11 +174,10 @@ function firstAction(
       const decisive = looks.get(cause);
       const first = decisive && firstOnTheWay(model, decisive, progress);
       if (!first || isPutOff({ check: first.id })) continue;
-      const proposal = checks.find(({ check }) => check === first.id);
-      if (proposal && offered.has(first.id)) {
+      const its = offered.get(first.id);
+      if (its !== undefined) {
         const isShort = action && !action.afterFinding && !wasDone(action.treats, evidence);
-        const lookMinutes = isShort ? { lookMinutes: proposal.minutes } : {};
-        return { planned, ...lookMinutes, move: checkMove(first.id) };
+        return { planned, ...(isShort && { lookMinutes: its }), move: checkMove(first.id) };
       }
       const canCome = isPartOff(first, open) && !standing(first.id).done;
       if (canCome && !barred?.(`check:${first.id}`)) afterClosing ??= first.id;

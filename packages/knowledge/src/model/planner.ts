@@ -27,7 +27,7 @@ import {
 } from './evidence.ts';
 import type { FamilyCheck, FamilyModel } from './familyModel.ts';
 import { CLOSED, checkMinutes } from './machineNow.ts';
-import { accessOfActions, stakesOf } from './stakes.ts';
+import { stakesOf } from './stakes.ts';
 
 /** Seven to one: a cause this sure is put right before anything is looked at. Ours, no source. */
 export const SURE_ENOUGH = 7 / 8;
@@ -81,11 +81,10 @@ export function planNext(model: FamilyModel, situation: Situation): Planned {
   );
   const checks = situation.plan === 'full-sweep' ? inSweepOrder(model, ranked) : ranked;
   const now = asTheyAre(states);
-  const access = accessOfActions(model);
   const actions = order.order().map(
     ({ remedy, needed, silences }): PlannedAction => ({
       action: remedy.id,
-      minutes: actionMinutes(model, open, access, remedy),
+      minutes: actionMinutes(model, open, remedy),
       lookMinutes: remedy.lookMinutes,
       reopening: remedy.reopening ?? 0,
       needed,
@@ -119,13 +118,12 @@ export function planNext(model: FamilyModel, situation: Situation): Planned {
 function actionMinutes(
   model: FamilyModel,
   open: ReadonlySet<string>,
-  access: ReadonlyMap<string, string>,
   { id, minutes: whole }: Remedy,
 ): Minutes {
   const own = model.actions.get(id)?.minutes;
   if (own === undefined) return minutes(whole);
-  const where = access.get(id) ?? 'closed';
-  return machineMinutes(model.access, open, { minutes: own, access: where, sews: false });
+  const access = model.actionAccess.get(id) ?? 'closed';
+  return machineMinutes(model.access, open, { minutes: own, access, sews: false });
 }
 
 /** How long it must sew as it failed; undefined when nothing is reported. */

@@ -3,7 +3,7 @@ import type { CheckId } from '../ids.ts';
 import type { ActionSource } from '../schema/schema.ts';
 import type { Situation } from './candidates.ts';
 import { type FamilyEvidence, SEWN_AS_FOUND } from './evidence.ts';
-import { decisiveChecks, type FamilyCheck, type FamilyModel } from './familyModel.ts';
+import type { FamilyCheck, FamilyModel } from './familyModel.ts';
 import { CLOSED } from './machineNow.ts';
 
 /**
@@ -22,8 +22,7 @@ export const SEARCH_ON = 'search-on';
 /** What minutes are weighed with on the machine as it stands. */
 export function stakesOf(model: FamilyModel, situation: Situation): Stakes {
   const { open, plan, barred, standing } = situation;
-  const access = accessOfActions(model);
-  const looks = decisiveChecks(model);
+  const { decisive: looks, actionAccess } = model;
   const { network } = model;
   const places = (causes: readonly string[]): readonly number[] =>
     causes.flatMap((cause) => network.causeIndex.get(cause) ?? []);
@@ -36,7 +35,7 @@ export function stakesOf(model: FamilyModel, situation: Situation): Stakes {
     .map((action): Remedy => {
       const { id } = action;
       const own = action.minutes + (model.owedAfter.get(id) ?? 0);
-      const where = access.get(id) ?? 'closed';
+      const where = actionAccess.get(id) ?? 'closed';
       const reopening = Math.max(0, minutesAt(CLOSED, 0, where) - inReach(0, where));
       if (!waitsForLook(action, looks, situation)) {
         return { id, treats: places(action.treats), minutes: inReach(own, where), reopening };
@@ -104,19 +103,6 @@ function lookOwed(
     .map(({ id, minutes: cost }) => ({ ...standing(id), cost }))
     .filter(({ done, normal }) => !done || normal)
     .reduce((sum, { cost }) => sum + cost, 0);
-}
-
-/** By action, where the hand must get to: the nearest place at which a cause that it treats is seen. */
-export function accessOfActions(model: FamilyModel): ReadonlyMap<string, string> {
-  const places = decisiveChecks(model);
-  const cost = (access: string): number =>
-    machineMinutes(model.access, CLOSED, { minutes: 0, access, sews: false });
-  return new Map(
-    [...model.actions.values()].map(({ id, treats }) => {
-      const reached = treats.flatMap((cause) => places.get(cause)?.access ?? []);
-      return [id, reached.sort((a, b) => cost(a) - cost(b))[0] ?? 'closed'];
-    }),
-  );
 }
 
 /** The sew-out after a repair: the standard one where the family has it. */

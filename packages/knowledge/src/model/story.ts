@@ -12,7 +12,6 @@ import { type GivenAnswer, SEWN_AS_FOUND } from './evidence.ts';
 import type { FamilyModel } from './familyModel.ts';
 import { gateRequirements, isPartOff, isSeenRunning, type Standing } from './machineNow.ts';
 import type { DutyWays } from './settle.ts';
-import { accessOfActions } from './stakes.ts';
 
 /** One thing that happens to a machine, as a file or a bench tells it. */
 export type StoryStep =
@@ -83,7 +82,7 @@ function tellFindings(story: Story, findings: ReadonlyMap<string, boolean>): Sto
 function tellAction(story: Story, id: string): Story {
   const { model } = story;
   const action = model.actions.get(id);
-  const opened = openFor(story, accessOfActions(model).get(id));
+  const opened = openFor(story, model.actionAccess.get(id));
   const treats = action?.treats ?? [];
   const epoch = treats.length > 0 ? story.epoch + 1 : story.epoch;
   const fact: DutyFact = {

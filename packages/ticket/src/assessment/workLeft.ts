@@ -2,7 +2,6 @@ import { machineMinutes, type Suspect, type WorkLeft, workLeft } from '@nodo/cor
 import type { CheckId } from '@nodo/knowledge';
 import {
   checkMinutes,
-  decisiveChecks,
   type FamilyModel,
   parseRequirement,
   SEARCH_MINUTES,
@@ -29,7 +28,7 @@ export function workLeftOn(
 ): WorkLeft {
   if (ticket.status !== 'open') return { mean: 0, spread: 0 };
   const { open } = ticket;
-  const looks = decisiveChecks(model);
+  const looks = model.decisive;
   const proof = proofMinutes(model);
   const suspects = beliefs
     // What was found is put right, whether or not it does harm; what was not is looked for where it does.

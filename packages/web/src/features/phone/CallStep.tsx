@@ -1,6 +1,5 @@
 import {
   COMPLAINT,
-  decisiveChecks,
   type FamilyCheck,
   type FamilyModel,
   isUnpluggedFirst,
@@ -24,7 +23,7 @@ export function CallStep({ step, mayTalk }: CallStepProps) {
   if (step.kind === 'advise') {
     const cause = model.causes.get(step.cause);
     if (!cause) return null;
-    const look = decisiveChecks(model).get(step.cause);
+    const look = model.decisive.get(step.cause);
     return (
       <Spoken
         heading={m.phone.advise}
