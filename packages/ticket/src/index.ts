@@ -22,6 +22,7 @@ export {
 export { applyTicketEvent, foldTicket } from './replay/apply.ts';
 export { decide } from './replay/decide.ts';
 export { type PendingCommand, pendingOverlay } from './replay/overlay.ts';
+export { changesPlan } from './replay/planning.ts';
 export { mayRecord, mayTakeIn, mayWorkAtBench } from './replay/rights.ts';
 export type { RecordedEvent } from './state/envelope.ts';
 export {
@@ -62,6 +63,8 @@ export {
   type SettledByHand,
   stateEpoch,
   type Ticket,
+  WHY_NOT_TOLD,
+  type WhyNotTold,
 } from './state/ticket.ts';
 export {
   CASES,
@@ -85,6 +88,7 @@ export {
 export { type CustomerView, customerView, viewForCustomer } from './views/customerView.ts';
 export { type HandOver, handOverOf } from './views/handOver.ts';
 export { outlookShift, outlookUnder, type TicketOutlook } from './views/knowledgeEffect.ts';
+export { lastAct } from './views/lastAct.ts';
 export { lateEntries } from './views/late.ts';
 export { nextPhoneStep, type PhoneStep } from './views/nextOnThePhone.ts';
 export {

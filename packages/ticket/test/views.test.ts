@@ -227,6 +227,7 @@ describe('what somebody must know who takes it over', () => {
     expect(owed).toContain('strike-sweep');
     expect(resumeOf(story.ticket, assessment)).toEqual({
       reported: ['skip', 'needle-strike'],
+      denied: [],
       looks: 1,
       likeliest: assessment.beliefs[0],
       // Unplugging puts nothing right.

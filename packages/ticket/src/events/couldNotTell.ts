@@ -1,9 +1,10 @@
 import { refuse, tableId } from '@nodo/kernel';
 import { z } from 'zod';
+import { WHY_NOT_TOLD } from '../state/ticket.ts';
 import { accept, defineEvent, reject } from './define.ts';
 import { evenLate } from './guards.ts';
 
-const body = z.object({ check: tableId });
+const body = z.object({ check: tableId, why: z.enum(WHY_NOT_TOLD).optional() });
 
 /** The check was tried and gave no answer; it is not proposed again in this epoch. */
 export const couldNotTell = defineEvent({
@@ -16,7 +17,7 @@ export const couldNotTell = defineEvent({
     }
     return accept(command);
   }),
-  apply(ticket, { check }, { epoch }) {
-    return { ...ticket, unanswerable: [...ticket.unanswerable, { check, epoch }] };
+  apply(ticket, { check, why }, { epoch, seq }) {
+    return { ...ticket, unanswerable: [...ticket.unanswerable, { check, why, epoch, seq }] };
   },
 });

@@ -41,6 +41,18 @@ export interface Answer {
 export const SETTLED_BY_HAND = ['explained', 'left', 'put-aside'] as const;
 export type SettledByHand = (typeof SETTLED_BY_HAND)[number];
 
+/** Why a check gave no answer. */
+export const WHY_NOT_TOLD = ['no-tool', 'part-away', 'not-sure'] as const;
+export type WhyNotTold = (typeof WHY_NOT_TOLD)[number];
+
+/** A check that was tried and gave no answer. */
+export interface NotTold {
+  readonly check: string;
+  readonly why: WhyNotTold | undefined;
+  readonly epoch: number;
+  readonly seq: number;
+}
+
 /** What a person decided about a symptom. */
 export interface SettledSymptom {
   /** Id of the symptom; `words` for a complaint that was told in words alone. */
@@ -109,8 +121,8 @@ export interface Ticket {
   readonly voidEpochs: readonly number[];
   readonly answers: readonly Answer[];
   readonly looks: readonly Look[];
-  /** Checks that gave no answer, by epoch. */
-  readonly unanswerable: readonly { readonly check: string; readonly epoch: number }[];
+  /** Checks that gave no answer, with the reason where one was given. */
+  readonly unanswerable: readonly NotTold[];
   /** Causes that the tables do not have, found on this machine. */
   readonly ownCauses: readonly OwnCause[];
   readonly performedActions: readonly PerformedAction[];

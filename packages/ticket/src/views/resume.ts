@@ -7,6 +7,8 @@ import { reportedOn, type Ticket } from '../state/ticket.ts';
 export interface Resume {
   /** Complaints that the customer reported, in the order of reporting. */
   readonly reported: readonly string[];
+  /** What was asked at the counter or by telephone, and denied. */
+  readonly denied: readonly string[];
   /** Looks that still count, the questions at the counter left out. */
   readonly looks: number;
   readonly likeliest: CauseBelief | undefined;
@@ -25,6 +27,7 @@ export function resumeOf(
   const { looks, performedActions, customerTreatments } = ticket;
   return {
     reported: reportedOn(ticket),
+    denied: deniedOn(ticket),
     looks: looks.filter(({ check }) => !INTERVIEWS.has(check)).length,
     likeliest: beliefs[0],
     done: [
@@ -35,4 +38,13 @@ export function resumeOf(
     byCustomer: [...new Set(customerTreatments.flatMap(({ treats }) => treats))],
     owed: duties.filter(({ state }) => state === 'owed').map(({ duty }) => duty),
   };
+}
+
+/** Findings of the interviews whose latest answer is no. */
+function deniedOn({ answers }: Ticket): readonly string[] {
+  const latest = new Map<string, boolean>();
+  for (const { check, finding, present } of answers) {
+    if (INTERVIEWS.has(check)) latest.set(finding, present);
+  }
+  return [...latest].filter(([, present]) => !present).map(([finding]) => finding);
 }
