@@ -75,7 +75,7 @@ try {
   await counter.goto(`${stage.url}/counter`, { waitUntil: 'domcontentloaded' });
   await counter.waitForSelector('input[type=checkbox]');
   await counter.type('::-p-aria([name="Name"])', 'Mrs Ilvane-Ostrander');
-  await counter.type('::-p-aria([name="What do you call it?"])', 'Violet zigzag');
+  await counter.type('::-p-aria([name="Short description"])', 'Violet zigzag');
   await counter.type('::-p-aria([name="In the customer’s own words"])', 'It knots up below.');
   for (const tick of ['Thread bunches up under the fabric', 'Loops of top thread underneath']) {
     await counter.locator(`::-p-aria([name="${tick}"])`).click();

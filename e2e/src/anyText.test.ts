@@ -15,9 +15,10 @@ describe('text in any script', () => {
     await mirra.click('Take in a machine');
     await mirra.sees('What kind is it?');
     await mirra.page.type('::-p-aria([name="Name"])', NAME);
-    await mirra.page.type('::-p-aria([name="What do you call it?"])', LABEL);
+    await mirra.page.type('::-p-aria([name="Short description"])', LABEL);
     await mirra.page.type('::-p-aria([name="In the customer’s own words"])', WORDS);
-    await mirra.click('Hang the tag');
+    await mirra.click('Save ticket');
+    await mirra.click('Open this ticket');
     await mirra.sees(`“${WORDS}”`);
 
     const odren = await screen('odren');
@@ -40,7 +41,8 @@ describe('text in any script', () => {
     expect(directionOf('الخيط')).toBe('rtl');
     expect(directionOf('Żółta')).toBe('ltr');
 
-    await odren.page.locator('button[aria-label="Link for the customer"]').click();
+    await odren.click('Job sheet');
+    await odren.clickWithin('[role="dialog"]', 'Link for the customer');
     await odren.click('Make a link');
     const field = await odren.page.waitForSelector('[role="dialog"] input[readonly]');
     const customer = await anonymous();

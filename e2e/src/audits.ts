@@ -14,13 +14,16 @@ export function auditEachView(theme: 'day' | 'night'): void {
       expect(await someone.audit()).toEqual([]);
     });
 
-    it('Rack, full and searched to nothing', async () => {
+    it('Rack, full and with no machine that fits; the tools', async () => {
       const odren = await screen('odren', theme);
       await odren.go('/');
       await odren.sees('Teal zigzag');
       expect(await odren.audit()).toEqual([]);
-      await odren.page.type('input[type=search]', 'no such machine');
+      await odren.go('/?shelf=Z');
       await odren.sees('No machine fits');
+      expect(await odren.audit()).toEqual([]);
+      await odren.go('/tools');
+      await odren.sees('Thread left');
       expect(await odren.audit()).toEqual([]);
     });
 
@@ -30,7 +33,7 @@ export function auditEachView(theme: 'day' | 'night'): void {
       await mirra.sees('What kind is it?');
       expect(await mirra.audit()).toEqual([]);
       await mirra.click('Stitches are skipped');
-      await mirra.click('Hang the tag');
+      await mirra.click('Save ticket');
       await mirra.sees('Needed here.');
       expect(await mirra.audit()).toEqual([]);
     });
@@ -49,9 +52,9 @@ export function auditEachView(theme: 'day' | 'night'): void {
 
     it.each([
       ['Customer', `/customers/${DEMO_CUSTOMER.customer}`, 'The same person as'],
-      ['Machine', `/machines/${DEMO_CUSTOMER.machine}`, 'Save the card'],
+      ['Machine', `/machines/${DEMO_CUSTOMER.machine}`, 'Save machine'],
       ['Shop', '/shop', 'Working time'],
-      ['Fetched machines', '/collected', 'Dove zigzag'],
+      ['Collected machines', '/collected', 'Dove zigzag'],
     ])('%s', async (_, path, shown) => {
       const halle = await screen('halle', theme);
       await halle.go(path);
@@ -87,6 +90,8 @@ export function auditEachView(theme: 'day' | 'night'): void {
       const odren = await screen('odren', theme);
       await odren.go(`/bench/${demoTicketId(27)}/bobbin/marks?on=plate-top`);
       await odren.sees('left as it was');
+      expect(await odren.audit()).toEqual([]);
+      await odren.click('It is off and unplugged');
       await odren.page.focus('button[aria-label^="Put a mark"]');
       for (const key of ['ArrowRight', ...Array.from({ length: 4 }, () => 'ArrowRight')]) {
         await odren.press(key);
@@ -122,10 +127,10 @@ export function auditEachView(theme: 'day' | 'night'): void {
       await odren.press('Escape');
     });
 
-    it('Telephone: the sheet, a question, the end', async () => {
+    it('Phone call: the sheet, a question, the end', async () => {
       const mirra = await screen('mirra', theme);
       await mirra.go('/phone');
-      await mirra.sees('Somebody rings up');
+      await mirra.sees('Begin the questions');
       expect(await mirra.audit()).toEqual([]);
       await mirra.click('Stitches are skipped');
       await mirra.click('Begin the questions');
@@ -164,7 +169,7 @@ export function auditEachView(theme: 'day' | 'night'): void {
       const odren = await screen('odren', theme);
       await odren.go(`/bench/${demoTicketId(14)}`);
       await odren.stepAfter('');
-      await odren.click('Read as a list');
+      await odren.readHistory();
       await odren.sees('All entries, the latest first');
       expect(await odren.audit()).toEqual([]);
       await odren.press('Escape');
@@ -199,10 +204,11 @@ export function auditEachView(theme: 'day' | 'night'): void {
       await tavi.go(`/bench/${demoTicketId(9)}`);
       await tavi.stepAfter('');
       for (const [opener, seen] of [
-        ['Hand over', 'Leave it to somebody'],
+        ['Hand over', 'Hand over'],
         ['Link for the customer', 'A page for the customer'],
       ] as const) {
-        await tavi.page.locator(`button[aria-label="${opener}"]`).click();
+        await tavi.click('Job sheet');
+        await tavi.clickWithin('[role="dialog"]', opener);
         await tavi.sees(seen);
         expect(await tavi.audit()).toEqual([]);
         await tavi.press('Escape');
@@ -238,7 +244,7 @@ export function auditEachView(theme: 'day' | 'night'): void {
       await odren.page.keyboard.type('lint');
       await odren.sees('Lint in the hook race');
       expect(await odren.audit()).toEqual([]);
-      await odren.click('Keep a photo with the ticket');
+      await odren.click('Add a photo');
       await odren.sees('Choose or take a photo');
       expect(await odren.audit()).toEqual([]);
       await odren.go('/bench/00000000-0000-4000-8000-000000000000');

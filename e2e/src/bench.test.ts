@@ -7,17 +7,18 @@ import { useStage } from './stage.ts';
 const { screen, stage } = useStage();
 
 describe('at the bench', () => {
-  it('two sentences tell where a ticket stands, and go when put away', async () => {
+  it('two sentences tell where a ticket stands, behind its name', async () => {
     const tavi = await screen('tavi');
     await tavi.go(`/bench/${demoTicketId(14)}`);
     await tavi.stepAfter('');
-    await tavi.seesNot('being reckoned');
+    await tavi.page.click('[data-facts]');
+    await tavi.seesNot('being calculated');
     const told = await tavi.read('[data-resume]', ({ textContent }) => textContent);
     expect(told).toMatch(
-      /^Reported: .+ looks? so far, most likely .+ \(.+%\); .+\. Owed before closing: .+; next: .+\.$/,
+      /^Reported: .+ checks? done, most likely .+ \(.+%\); .+\. Still to do: .+; next: .+\.$/,
     );
     expect(told.split(/\. /)).toHaveLength(2);
-    await tavi.click('Put away');
+    await tavi.press('Escape');
     expect(await tavi.page.$('[data-resume]')).toBeNull();
   });
 
@@ -28,20 +29,21 @@ describe('at the bench', () => {
     await odren.press('s');
     await odren.page.keyboard.type('Felt washer lost');
     await odren.clickWithin('[role="dialog"]', 'It is a cause of its own');
-    await odren.page.type('::-p-aria([name="What puts it right"])', 'Washer put back');
-    await odren.click('Found: take it into the reckoning');
+    await odren.page.type('::-p-aria([name="The repair"])', 'Washer put back');
+    await odren.click('Add this cause');
     await odren.sees('Found, not in the tables: Felt washer lost');
     for (let steps = 0; steps < 45; steps += 1) {
-      if ((await odren.text()).includes('Closed and tied')) break;
+      if ((await odren.text()).includes('Ticket closed')) break;
       const before = await odren.question();
-      const tying = before.includes('Tie the knot');
+      const tying = before.includes('Close ticket');
       // Whatever else is proposed is put off: the proof of this one is what counts here.
       await odren.press('1');
-      if (tying) await odren.sees('Closed and tied');
+      if (tying) await odren.sees('Ticket closed');
       else await odren.questionAfter(before);
     }
-    await odren.sees('Closed and tied');
-    await odren.sees('What was known when it was closed');
+    await odren.sees('Ticket closed');
+    await odren.sees('Causes when it was closed');
+    await odren.readHistory();
     await odren.sees('Washer put back');
     expect(odren.complaints).toEqual([]);
   });
@@ -65,13 +67,14 @@ describe('at the bench', () => {
     expect(halle.complaints).toEqual([]);
   });
 
-  it('the seam is walked by keys, and an earlier entry taken back there', async () => {
+  it('the seam is walked by keys, and an earlier entry undone there', async () => {
     const odren = await screen('odren');
     await odren.go(`/bench/${demoTicketId(31)}`);
     const before = await odren.question();
     await odren.stepAfter('');
     await odren.press('1');
     await odren.questionAfter(before);
+    await odren.press('h');
     await odren.page.focus('[data-stitch][tabindex="0"]');
     await odren.press('Home');
     const first = await odren.page.evaluate(() => document.activeElement?.textContent ?? '');
@@ -80,8 +83,8 @@ describe('at the bench', () => {
     const last = await odren.page.evaluate(() => document.activeElement?.textContent ?? '');
     expect(last).toContain('by Odren Vask');
     await odren.press('Enter');
-    await odren.click('Take this entry back');
-    await odren.sees('taken back');
+    await odren.click('Undo this entry');
+    await odren.sees('Undone:');
     expect(odren.complaints).toEqual([]);
   });
 
@@ -92,19 +95,20 @@ describe('at the bench', () => {
     await odren.press('s');
     await odren.page.waitForSelector('[role="dialog"] input');
     await odren.page.keyboard.type('The nick in the case');
-    await odren.click('Keep a photo with the ticket');
+    await odren.click('Add a photo');
     const file = await odren.page.waitForSelector('[role="dialog"] input[type=file]');
     const pictures = new URL('../../docs/screenshots/', import.meta.url).pathname;
     await (file as ElementHandle<HTMLInputElement>).uploadFile(`${pictures}../../README.md`);
     await odren.sees('This browser cannot read that file as a picture.');
     await (file as ElementHandle<HTMLInputElement>).uploadFile(`${pictures}sign-in.png`);
     await odren.sees('Another photo instead');
-    await odren.click('Keep it');
+    await odren.click('Save');
     await odren.sees('Photo: The nick in the case');
 
     const halle = await screen('halle');
     await halle.go(`/bench/${demoTicketId(30)}`);
     await halle.stepAfter('');
+    await halle.press('h');
     await halle.clickWithin('ol', 'Photo: The nick in the case');
     await halle.page.waitForFunction(
       () =>
@@ -120,6 +124,7 @@ describe('at the bench', () => {
     const odren = await screen('odren');
     await odren.go(`/bench/${ticket}`);
     await odren.stepAfter('');
+    await odren.press('h');
     const stitches = () => odren.page.$$eval('[data-stitch]', (all) => all.length);
     // Made at another screen: this one hears of them as they come.
     const tavi = await signedIn(stage().url, 'tavi', 'needle-tavi');
@@ -129,7 +134,7 @@ describe('at the bench', () => {
     await odren.note('n80');
     await expect.poll(stitches).toBeGreaterThanOrEqual(80);
     expect(await odren.page.$$eval('[data-stitch][tabindex="0"]', (all) => all.length)).toBe(1);
-    await odren.click('Read as a list');
+    await odren.readHistory();
     await odren.sees('“n80”');
     await odren.sees('“n79”');
     expect(
@@ -163,8 +168,9 @@ describe('at the bench', () => {
       await tavi.press(key);
     }
     await tavi.seesNot('Freeing a nest');
+    await tavi.sees('Nothing left to do');
+    await tavi.readHistory();
     await tavi.sees('Opened:');
-    await tavi.sees('Nothing is owed');
     expect(tavi.complaints).toEqual([]);
   });
 

@@ -35,7 +35,7 @@ describe('the bobbin instrument', () => {
     // To scale, but for the line's own width.
     expect(Math.abs(drawn.width - 8.9)).toBeLessThan(0.6);
     expect(Math.abs(drawn.height - 20.6)).toBeLessThan(0.6);
-    await odren.click('Keep it');
+    await odren.click('Save');
     await odren.sees('Likely now: Bobbin of another class 9');
     expect(odren.complaints).toEqual([]);
   });
@@ -53,7 +53,7 @@ describe('the bobbin instrument', () => {
     await tavi.seesNot('It is not like the machine’s own');
     await fill(tavi, 'Own one’s hole, mm', '6');
     await tavi.sees('It is not like the machine’s own');
-    await tavi.click('Keep it');
+    await tavi.click('Save');
     await tavi.sees('Likely now: Bobbin of another class 9');
     expect(tavi.complaints).toEqual([]);
   });
@@ -74,6 +74,7 @@ describe('the bobbin instrument', () => {
     const halle = await screen('halle');
     await halle.go(`/bench/${demoTicketId(30)}/bobbin/tension`);
     await halle.sees('20 to 30 gf');
+    await halle.click('It is off and unplugged');
     await fill(halle, 'Case with bobbin, g', '18');
     await fill(halle, 'Slid then, mm', '0');
     await halle.sees('It hangs still: at least 18 gf');
@@ -81,9 +82,8 @@ describe('the bobbin instrument', () => {
     // 18 g x (1 + 25/15) = 48 gf: worked by hand.
     await halle.sees('48 gf');
     await halle.sees('Above its usual range');
-    await halle.click('Keep it');
+    await halle.click('Save');
     await fill(halle, 'Slot points at, minutes', '10');
-    await halle.click('It is off and unplugged');
     await halle.click('−5 looser');
     await halle.sees('Way back +5 min');
     await halle.click('−5 looser');
@@ -92,10 +92,10 @@ describe('the bobbin instrument', () => {
     // The handbook's own case: 29.3 gf by energy.
     await halle.sees('29.3 gf');
     await halle.sees('Within its usual range.');
-    await halle.click('Keep it');
+    await halle.click('Save');
     await halle.click('Back to the bench');
     await halle.stepAfter('');
-    await halle.click('Read as a list');
+    await halle.readHistory();
     for (const told of [
       'Bobbin tension 48 gf, outside 20 to 30, as found',
       'Case screw looser by 5 min',
@@ -114,7 +114,7 @@ describe('the bobbin instrument', () => {
     await odren.click('Draw the thread off');
     await odren.sees('Within its usual range.');
     await odren.click('Stop');
-    await odren.sees('A stand-in’s reading is not kept.');
+    await odren.sees('A stand-in’s reading is not saved.');
     expect(odren.complaints).toEqual([]);
   });
 
@@ -142,7 +142,7 @@ describe('the bobbin instrument', () => {
     await choose(odren, 'drawn off it turns', 'clockwise');
     await odren.sees('It turns the wrong way: turn the bobbin over.');
     await choose(odren, 'The thread lies', 'under the spring, with drag');
-    await odren.click('Keep what was seen');
+    await odren.click('Save what was seen');
     await odren.sees('Likely now: Bobbin wound soft or uneven 9');
     // What was put right is to be looked at again; what was sound and not touched stays sound.
     await odren.click('A sound, firmly wound bobbin is in');
@@ -157,7 +157,7 @@ describe('the bobbin instrument', () => {
     ] as const) {
       await choose(odren, question, answer);
     }
-    await odren.click('Keep what was seen');
+    await odren.click('Save what was seen');
     await odren.sees('The bobbin is sound.');
     expect(odren.complaints).toEqual([]);
   });
@@ -166,6 +166,7 @@ describe('the bobbin instrument', () => {
     const tavi = await screen('tavi');
     await tavi.go(`/bench/${demoTicketId(25)}/bobbin/case`);
     await tavi.sees('Where does the thread hang?');
+    await tavi.click('It is off and unplugged');
     await choose(tavi, 'With bobbin and case', 'it hangs');
     await choose(tavi, 'Without the bobbin', 'it hangs');
     await choose(tavi, 'Without bobbin and case', 'it hangs');
@@ -178,11 +179,11 @@ describe('the bobbin instrument', () => {
     await choose(tavi, 'Without bobbin and case', 'it passes');
     await tavi.sees('The case or its stop holds it.');
     await tavi.page.select('::-p-aria([name="Where it hangs, by the clock"])', '4');
-    await tavi.click('Keep the turns');
+    await tavi.click('Save the turns');
     await tavi.sees('Raised burr on the bobbin case 4');
     await tavi.click('Back to the bench');
     await tavi.stepAfter('');
-    await tavi.click('Read as a list');
+    await tavi.readHistory();
     for (const told of [
       'Turn by hand and watch the thread go round: thread hangs up on its way round',
       'Turn again without the bobbin: it hangs as before',
@@ -197,6 +198,7 @@ describe('the bobbin instrument', () => {
   it('holds the stop’s gap against the thread, and keeps no gap of a case out of its seat', async () => {
     const odren = await screen('odren');
     await odren.go(`/bench/${demoTicketId(6)}/bobbin/case`);
+    await odren.click('It is off and unplugged');
     await fill(odren, 'Slips through, mm', '0,15');
     await fill(odren, 'Does not, mm', '0.3');
     await odren.sees('These feelers are too far apart to tell.');
@@ -208,14 +210,14 @@ describe('the bobbin instrument', () => {
     await odren.sees('Not even all-purpose thread slips');
     const mayKeep = () =>
       odren.page.$$eval('button', (all) =>
-        all.some((one) => one.innerText === 'Keep the gap' && !one.disabled),
+        all.some((one) => one.innerText === 'Save the gap' && !one.disabled),
       );
     expect(await mayKeep()).toBe(false);
     await odren.sees('Seat the case first');
     await choose(odren, 'The case', 'lies against its stop');
-    await odren.click('Keep the seat');
+    await odren.click('Save the seat');
     await odren.seesNot('Seat the case first');
-    await odren.click('Keep the gap');
+    await odren.click('Save the gap');
     await odren.sees('No thread gap at the case stop or bracket 8');
     expect(odren.complaints).toEqual([]);
   });
@@ -251,8 +253,8 @@ describe('the map of marks', () => {
     await halle.sees('raised, at 1 o’clock, 2 mm (dressed by hand, down to 800 grit)');
     expect(await halle.page.$$eval('[data-earlier]', (all) => all.length)).toBe(1);
     // What is off the machine is true for whoever takes over.
-    await halle.sees('Open first:');
     await halle.click('It is off and unplugged');
+    await halle.sees('Open first:');
     await halle.clickWithin('main', 'Done: ');
     await halle.seesNot('Open first:');
     await lay(halle, 11.5, 0.8, 'raised', '1');
@@ -296,7 +298,7 @@ describe('the map of marks', () => {
     await halle.sees('Case: smooth, proven.');
     await halle.click('Back to the bench');
     await halle.stepAfter('');
-    await halle.click('Read as a list');
+    await halle.readHistory();
     for (const told of [
       'Case, inside: pierced at 1 o’clock, 1 mm',
       'Mark dressed by hand, down to 600 grit',
@@ -315,14 +317,16 @@ describe('the map of marks', () => {
     await mirra.sees('It is Teal zigzag.');
     await mirra.sees('It is Mrs Ilvane.');
     await mirra.click('Needles break');
-    await mirra.click('Hang the tag');
-    await mirra.sees('Owed before closing');
+    await mirra.click('Save ticket');
+    await mirra.click('Open this ticket');
+    await mirra.sees('Still to do');
     const next = new URL(mirra.page.url()).pathname.split('/').at(-1) ?? '';
     expect(next).not.toBe(ticket);
     await halle.go(`/bench/${next}/bobbin/marks?on=plate-top`);
     await halle.sees('What did the needle mark?');
     await halle.sees('depression, at 9 o’clock, inwards, 1 mm (left as it was)');
     expect(await halle.page.$$eval('[data-earlier]', (all) => all.length)).toBe(2);
+    await halle.click('It is off and unplugged');
     await lay(halle, 5, 0.4, 'raised', '1');
     expect(await halle.page.$$eval('[data-mark]:not([data-earlier])', (all) => all.length)).toBe(1);
     await halle.click('Case, inside not looked at');
@@ -332,9 +336,10 @@ describe('the map of marks', () => {
     expect([...halle.complaints, ...mirra.complaints]).toEqual([]);
   });
 
-  it('is laid by keys alone, taken back, and kept off line', async () => {
+  it('is laid by keys alone, undone, and kept off line', async () => {
     const odren = await screen('odren');
     await odren.go(`/bench/${demoTicketId(30)}/bobbin/marks?on=hook`);
+    await odren.click('It is off and unplugged');
     await odren.sees('None so far.');
     await odren.page.focus('button[aria-label^="Put a mark"]');
     for (const key of ['ArrowUp', 'ArrowRight', 'ArrowRight', 'ArrowRight', 'ArrowRight']) {
@@ -351,7 +356,7 @@ describe('the map of marks', () => {
     expect((long * 36) / 92).toBeCloseTo(8, 3);
     await stage().startServer();
     await odren.seesNot('No connection.');
-    await odren.click('Take back 1');
+    await odren.click('Undo 1');
     await odren.sees('None so far.');
     expect(odren.complaints.filter((said) => !said.includes('net::ERR'))).toEqual([]);
   });

@@ -60,15 +60,15 @@ describe('a walk-in', () => {
     await mirra.sees('Has it been here?');
     await mirra.page.type(field('Name'), 'Aurelia Funk');
     await mirra.page.type(field('Phone'), '000 0771');
-    await mirra.page.type(field('What do you call it?'), 'Scarlet zigzag');
+    await mirra.page.type(field('Short description'), 'Scarlet zigzag');
     await mirra.page.type(field('Serial'), 'TR-99 120');
     await mirra.click('Stitches are skipped');
     await mirra.click('Foot control');
     await mirra.page.type(field('How it looks from outside'), 'Lid cracked at the hinge');
     await mirra.click('Up to an amount');
     await mirra.page.type(field('Amount, tax included'), '45,50');
-    await mirra.page.waitForSelector('section[aria-label="What can I promise?"] li button');
-    await mirra.clickWithin('section[aria-label="What can I promise?"]', 'Promise');
+    await mirra.page.waitForSelector('section[aria-label="Promise a day"] li button');
+    await mirra.clickWithin('section[aria-label="Promise a day"]', 'Promise');
     const upload = await mirra.page.$('input[type=file]');
     await upload?.uploadFile(PICTURE);
     await mirra.page.waitForSelector('img[alt="Photo 1"]');
@@ -89,7 +89,8 @@ describe('a walk-in', () => {
     await mirra.go('/counter');
     await mirra.page.waitForSelector('img[alt="Photo 1"]');
     await mirra.page.waitForSelector('img[alt="The signature"]');
-    await mirra.click('Hang the tag');
+    await mirra.click('Save ticket');
+    await mirra.click('Open this ticket');
     await mirra.sees('Scarlet zigzag');
     await mirra.sees('Customer signed');
     const ticket = new URL(mirra.page.url()).pathname.split('/').at(-1) ?? '';
@@ -126,12 +127,13 @@ describe('a walk-in', () => {
     await mirra.clickWithin('section[aria-label="Is it known?"]', 'Tangerine zigzag');
     await mirra.sees('It is Corvin Ashdale.');
     // The machine was chosen; the call itself is chosen by its line among the tickets.
-    await mirra.click('Begin anew');
+    await mirra.click('Clear form');
     await mirra.page.type(field('Has it been here?'), 'corvin ashdale');
     await mirra.clickWithin('section[aria-label="Is it known?"]', 'not in the shop');
-    await mirra.sees('They rang up about it.');
+    await mirra.sees('They called about it.');
     await mirra.click('Power lead');
-    await mirra.click('Hang the tag');
+    await mirra.click('Save ticket');
+    await mirra.click('Open this ticket');
     await mirra.page.waitForFunction(() => location.pathname.startsWith('/bench/'));
     await mirra.stepAfter('');
     await mirra.sees('Came into the shop');
@@ -152,8 +154,9 @@ describe('a walk-in', () => {
     await mirra.sees('Not looked at then');
     await mirra.sees('It is Jasper Holtquist.');
     await mirra.click('Thread bunches up under the fabric');
-    await mirra.click('Hang the tag');
+    await mirra.click('Save ticket');
     await letCome();
+    await mirra.click('Open this ticket');
     await mirra.page.waitForFunction(() => location.pathname.startsWith('/bench/'));
     await mirra.sees('Olive zigzag');
     await mirra.go('/?stands=comeback');
@@ -188,8 +191,8 @@ describe('a promise', () => {
       all.some((one) => one.innerText === 'Promise it all the same' && one.disabled),
     );
     expect(isShut).toBe(true);
-    await mirra.page.waitForSelector('section[aria-label="What can I promise?"] li button');
-    await mirra.clickWithin('section[aria-label="What can I promise?"]', 'Promise');
+    await mirra.page.waitForSelector('section[aria-label="Promise a day"] li button');
+    await mirra.clickWithin('section[aria-label="Promise a day"]', 'Promise');
     await mirra.page.waitForFunction(() =>
       document.querySelector('[data-promised]')?.textContent.startsWith('Promised: '),
     );
@@ -204,20 +207,20 @@ describe('the clock', () => {
     const letCome = await odren.holdBack(/^\/api\/tickets$/);
     await odren.go(`/bench/${demoTicketId(25)}`);
     await odren.stepAfter('');
-    await odren.clickWithin('main', 'Start the clock');
-    await odren.sees('Interrupt ·');
+    await odren.click('Start the clock');
+    await odren.sees('running');
     await letCome();
     // The demo had it running on the overlocker.
     await odren.sees('Your clock ran on Blue overlocker.');
     await odren.go(`/bench/${demoTicketId(20)}`);
     await odren.stepAfter('');
-    await odren.clickWithin('main', 'Start the clock');
+    await odren.click('Start the clock');
     await odren.sees('Your clock ran on Sage quilter.');
-    await odren.clickWithin('main', 'Interrupt ·');
+    await odren.click('Pause · 0 min, running');
     await odren.sees('Start the clock');
     await odren.go(`/bench/${demoTicketId(25)}`);
     await odren.stepAfter('');
-    await odren.sees('Interrupted');
+    await odren.sees('Clock paused');
     // What the screen shows already may still be on its way to the shop.
     const running = () =>
       stage().cluster.sql(
@@ -233,7 +236,7 @@ describe('the price', () => {
   it('refused by the customer: the machine goes back as it is, and the bill says so', async () => {
     const odren = await sharedScreen('odren');
     await jobSheet(odren, demoTicketId(33));
-    await odren.sees('To be asked: €118.00');
+    await odren.sees('Ask customer: €118.00');
     await odren.clickWithin('[role="dialog"]', 'They said no');
     await odren.sees('They said no to the price.');
     const minutes = await odren.page.waitForSelector(field('Minutes to charge'));
@@ -243,9 +246,9 @@ describe('the price', () => {
     // Nothing was agreed to: nothing can be charged.
     await odren.sees('That is more than the customer agreed to.');
     await odren.clickWithin('[role="dialog"]', 'Give it back unrepaired');
-    await odren.sees('They know it is ready');
+    await odren.sees('Customer informed');
     await odren.press('Escape');
-    await odren.sees('Closed and tied');
+    await odren.sees('Ticket closed');
     await odren.click('The customer has it back');
     await odren.go('/collected');
     await odren.sees('given back unrepaired');
@@ -334,7 +337,7 @@ describe('customers', () => {
   });
 });
 
-describe('a machine’s card', () => {
+describe('a machine’s record', () => {
   it('takes its manual’s values with their page, and goes back to an earlier card', async () => {
     const odren = await sharedScreen('odren');
     await odren.go('/');
@@ -342,16 +345,16 @@ describe('a machine’s card', () => {
     await odren.searches('sage quilt');
     await odren.page.waitForSelector('[cmdk-item]');
     await odren.clickLine('[cmdk-item]', 'machine');
-    await odren.sees('Save the card');
+    await odren.sees('Save machine');
     await odren.page.select('select[aria-label="Add a value"]', 'hook-gap');
     await odren.page.type(field('Hook to scarf gap, least'), '0,05');
     await odren.page.type(field('Hook to scarf gap, most'), '0.1');
-    await odren.click('Save the card');
+    await odren.click('Save machine');
     await odren.sees('where it is written');
     await odren.page.type(field('Hook to scarf gap, Manual, page'), 'Manual, page 31');
-    await odren.click('Save the card');
-    await odren.sees('The card is saved.');
-    await odren.sees('Earlier cards');
+    await odren.click('Save machine');
+    await odren.sees('The machine is saved.');
+    await odren.sees('Earlier records');
     await odren.click('Bring back');
     await odren.page.waitForFunction(
       () => document.querySelector('[aria-label="Hook to scarf gap, least"]') === null,

@@ -29,7 +29,7 @@ describe('the tables', () => {
     await odren.stepAfter('');
     await odren.clickWithin('section[aria-labelledby="causes-title"]', 'Needle in the wrong way');
     await odren.click('Read about it');
-    await odren.sees('On ticket 31: was present');
+    await odren.sees('On ticket 31: chance that it is there now');
     await odren.click('Back to the ticket');
     await odren.stepAfter('');
     expect(odren.complaints).toEqual([]);

@@ -8,7 +8,7 @@ const VIEWS = [
   ['Rack', '/'],
   ['Counter', '/counter'],
   ['Bench', `/bench/${demoTicketId(14)}`],
-  ['Telephone', '/phone'],
+  ['Phone call', '/phone'],
   ['Knowledge', '/knowledge/check/needle-facing'],
 ] as const;
 
@@ -17,7 +17,7 @@ const LEADS_VIEWS = [
   ['Customer', `/customers/${DEMO_CUSTOMER.customer}`],
   ['Machine', `/machines/${DEMO_CUSTOMER.machine}`],
   ['Shop', '/shop'],
-  ['Fetched machines', '/collected'],
+  ['Collected machines', '/collected'],
 ] as const;
 
 describe('at 200 % zoom', () => {
@@ -45,10 +45,11 @@ describe('long words', () => {
     await mirra.go('/counter');
     await mirra.sees('What kind is it?');
     await mirra.paste('::-p-aria([name="Name"])', `Mrs ${LONG}`);
-    await mirra.paste('::-p-aria([name="What do you call it?"])', LONG);
+    await mirra.paste('::-p-aria([name="Short description"])', LONG);
     await mirra.paste('::-p-aria([name="In the customer’s own words"])', LONG.repeat(3));
     await mirra.click('Stitches are skipped');
-    await mirra.click('Hang the tag');
+    await mirra.click('Save ticket');
+    await mirra.click('Open this ticket');
     await mirra.sees(`“${LONG.repeat(3)}”`);
     const bench = new URL(mirra.page.url()).pathname;
     const odren = await screen('odren');
@@ -57,7 +58,7 @@ describe('long words', () => {
     await odren.press('s');
     await odren.page.waitForSelector('[role="dialog"] input');
     await odren.page.keyboard.sendCharacter(LONG.repeat(2));
-    await odren.clickWithin('[role="dialog"]', 'Write it down');
+    await odren.clickWithin('[role="dialog"]', 'Save');
     await odren.sees(`“${LONG.repeat(2)}”`);
     for (const width of [1280, 640, 390]) {
       await odren.page.setViewport({ width, height: 800 });

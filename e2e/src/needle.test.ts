@@ -23,18 +23,19 @@ function readings(one: Screen): Promise<Readonly<Record<string, string>>> {
 }
 
 describe('the needle instrument', () => {
-  it('finds a needle low and backward in five taps, it is set right and proven', async () => {
+  it('finds a needle low and backward in six taps, it is set right and proven', async () => {
     const odren = await screen('odren');
     await odren.go(`/bench/${demoTicketId(31)}/needle/seat`);
     await odren.sees('How does the needle sit?');
 
     // Tap by tap, from the open instrument to what is kept.
     const taps = [
+      () => odren.click('It is off and unplugged'),
       () => choose(odren, 'by its own guide', 'back'),
       () => choose(odren, CLAMP, 'Tight'),
       () => choose(odren, HEIGHT, '1.5'),
       () => choose(odren, FACES, 'front'),
-      () => odren.click('Keep as found'),
+      () => odren.click('Save as found'),
     ];
     expect(taps.length).toBeLessThanOrEqual(6);
     for (const tap of taps) await tap();
@@ -43,8 +44,7 @@ describe('the needle instrument', () => {
     await odren.sees('Needle in the wrong way round 98');
     await odren.sees('turn the scarf to the back, push up to the stop');
 
-    await odren.click('It is off and unplugged');
-    await odren.click('Needle set anew');
+    await odren.click('Needle set again');
     await odren.sees('And now, as it is set?');
     for (const [question, answer] of [
       [CLAMP, 'Tight'],
@@ -54,13 +54,13 @@ describe('the needle instrument', () => {
       await choose(odren, question, answer);
     }
     expect((await readings(odren))['Loop towards the hook']).toBe('1.31 mm');
-    await odren.click('Keep as set');
+    await odren.click('Save as set');
     await odren.sees('It sits right.');
     await odren.click('Turned by hand a few full turns');
     await odren.seesNot('Turned by hand a few full turns');
     await odren.click('Back to the bench');
     await odren.stepAfter('');
-    await odren.click('Read as a list');
+    await odren.readHistory();
     for (const told of [
       'Needle below its stop 1.5 mm, outside 0 to 0.2, as found',
       'Needle below its stop 0 mm, within 0 to 0.2, as set',
@@ -77,7 +77,7 @@ describe('the needle instrument', () => {
     const tavi = await screen('tavi');
     await tavi.go(`/bench/${demoTicketId(14)}`);
     await tavi.stepAfter('');
-    await tavi.sees('owed All pieces of the old needle');
+    await tavi.sees('to do All pieces of the old needle');
     await tavi.go(`/bench/${demoTicketId(14)}/needle/broken`);
     await tavi.sees('5.9 mm are missing');
     await tavi.sees('between the feed teeth, plate off');
@@ -102,13 +102,13 @@ describe('the needle instrument', () => {
     await tavi.sees('It is whole');
     expect(await filled()).toBeCloseTo(38.6, 6);
     await tavi.click('All pieces found');
-    await tavi.sees('Accounted for.');
+    await tavi.sees('All pieces are accounted for.');
     await tavi.go(`/bench/${demoTicketId(14)}`);
     await tavi.stepAfter('');
-    await tavi.click('Read as a list');
-    await tavi.sees('4 pieces of the needle laid, whole');
+    await tavi.readHistory();
+    await tavi.sees('4 pieces of the needle measured, whole');
     await tavi.sees('All pieces of the broken needle found');
-    await tavi.seesNot('owed All pieces of the old needle');
+    await tavi.seesNot('to do All pieces of the old needle');
     expect(tavi.complaints).toEqual([]);
   });
 
@@ -132,7 +132,7 @@ describe('the needle instrument', () => {
     await halle.clickLine('summary', 'The same thread in other units');
     // ISO 1144, ISO 2947: 40 tex are 360 denier, Nm 25, Ne 14.76.
     for (const unit of ['360', '14.8']) await halle.sees(unit);
-    await halle.click('Keep for this ticket');
+    await halle.click('Save on this ticket');
     await halle.sees('Needle card for the customer');
     const paper = await halle.page.evaluate(async () => {
       const link = [...document.querySelectorAll('a')].find(({ textContent }) =>
@@ -149,17 +149,17 @@ describe('the needle instrument', () => {
     await halle.page.waitForSelector('nav a[aria-current=page]');
     await halle.sees('Likely now');
     await halle.sees('One moment');
-    expect(await halle.text()).not.toContain('Write it down');
+    expect(await halle.text()).not.toContain('Save');
     await letCome();
     // An earlier visit left one in it; the needle found now is another.
     await halle.sees('Needle in it: 130/705 H, 80/12, Fine sharp');
     await choose(halle, 'Comes from', 'Found in it');
     await halle.page.select('::-p-aria([name="Size"])', '60');
-    await halle.click('Write it down');
+    await halle.click('Save');
     await halle.sees('Needle in it: 130/705 H, 60/8');
     await halle.go(`/bench/${demoTicketId(27)}/needle/fit`);
     await halle.sees('Too thin: it gives way and strikes.');
-    await halle.click('Keep as a finding');
+    await halle.click('Save as a finding');
     await halle.sees('Needle too thin for the fabric');
     expect(halle.complaints).toEqual([]);
   });
@@ -168,6 +168,7 @@ describe('the needle instrument', () => {
     const tavi = await screen('tavi');
     await tavi.go(`/bench/${demoTicketId(8)}/needle/seat`);
     await tavi.sees('Needles of this head');
+    await tavi.click('It is off and unplugged');
     await tavi.click('Needle 7: not looked at');
     await tavi.page.$eval('input[type=range]', (slider) => {
       const box = slider;
@@ -184,18 +185,17 @@ describe('the needle instrument', () => {
     expect(states.filter((label) => label?.includes('sits wrong'))).toEqual([
       'Needle 7: sits wrong',
     ]);
-    await tavi.click('Keep as found');
-    await tavi.click('It is off and unplugged');
-    await tavi.click('Needle set anew');
+    await tavi.click('Save as found');
+    await tavi.click('Needle set again');
     await tavi.sees('And now, as it is set?');
     await tavi.click('Needle 7: not looked at');
     await tavi.click('Else it sits right');
     await tavi.click('The other 8 sit right');
-    await tavi.click('Keep as set');
+    await tavi.click('Save as set');
     await tavi.sees('It sits right.');
     await tavi.go(`/bench/${demoTicketId(8)}`);
     await tavi.stepAfter('');
-    await tavi.click('Read as a list');
+    await tavi.readHistory();
     await tavi.sees('Needle 7: Needle angle -9 °, outside -5 to 5, as found');
     await tavi.seesNot('Needle 3: Needle angle');
     expect(tavi.complaints).toEqual([]);
@@ -209,7 +209,7 @@ describe('the needle instrument', () => {
     await odren.sees('Needle in it: 130/705 H, 80/12, Fine sharp');
     await choose(odren, 'The one before', 'Put back, opened');
     await odren.page.select('::-p-aria([name="Point"])', 'denim');
-    await odren.click('Write it down');
+    await odren.click('Save');
     await odren.sees('Needle in it: 130/705 H, 80/12, Denim');
     await odren.sees('Opened needles in the shop');
     const other = await odren.page.evaluate(async () => {
@@ -221,7 +221,7 @@ describe('the needle instrument', () => {
     });
     await odren.go(`/needle/register?machine=${other}`);
     await choose(odren, 'Comes from', 'Opened before, put back');
-    await odren.click('Write it down');
+    await odren.click('Save');
     await odren.sees('Needle in it: 130/705 H, 80/12, Fine sharp');
     await odren.seesNot('Opened needles in the shop');
     expect(odren.complaints).toEqual([]);
@@ -237,14 +237,14 @@ it('a new needle that the bench was told of is named in the register, and counts
   await tavi.page.keyboard.type('New needle fitted');
   await tavi.clickWithin('[role="dialog"]', 'New needle fitted');
   await tavi.sees('A new one went in.');
-  await tavi.click('Tell which');
+  await tavi.click('Enter needle');
   await tavi.click('Fine sharp 80/12, new');
   await tavi.sees('Needle in it: 130/705 H, 80/12, Fine sharp');
   await tavi.click('Back to the bench');
   await tavi.stepAfter('');
   await tavi.seesNot('A new one went in.');
-  await tavi.click('Read as a list');
-  await tavi.sees('Needle put in: 130/705 H, 80/12');
+  await tavi.readHistory();
+  await tavi.sees('Needle fitted: 130/705 H, 80/12');
   const { cluster, database } = stage();
   const replaced = () =>
     cluster.sql(
@@ -292,6 +292,6 @@ it('tells a learner why nothing is kept, and shows the readings all the same', a
   await learner.sees('Findings are entered by those who work at the bench.');
   await choose(learner, FACES, 'front');
   await learner.sees('Backward: the loop stands on the other side');
-  await learner.seesNot('Keep as found');
+  await learner.seesNot('Save as found');
   expect(learner.complaints).toEqual([]);
 });

@@ -72,7 +72,7 @@ describe('a sign-in that ended', () => {
     await odren.press('s');
     await odren.page.waitForSelector('[role="dialog"] input');
     await odren.page.keyboard.type('entered after it ended');
-    await odren.clickWithin('[role="dialog"]', 'Write it down');
+    await odren.clickWithin('[role="dialog"]', 'Save');
     await odren.sees('Who is at the bench?');
     await odren.page.type('input[name=login]', 'odren');
     await odren.page.type('input[name=password]', 'needle-odren');
@@ -85,7 +85,7 @@ describe('a sign-in that ended', () => {
 
 describe('leaving the page', () => {
   it('keeps the counter’s sheet as it was', async () => {
-    const label = '::-p-aria([name="What do you call it?"])';
+    const label = '::-p-aria([name="Short description"])';
     const tick = '::-p-aria([name="Top thread breaks"])';
     const mirra = await screen('mirra');
     await mirra.go('/counter');
@@ -94,19 +94,19 @@ describe('leaving the page', () => {
     await mirra.click('Top thread breaks');
     await mirra.go('/');
     await mirra.go('/counter');
-    await mirra.sees('What it sounds like');
+    await mirra.sees('Likely causes');
     const inputOf = (selector: string, field: 'value' | 'checked') =>
       mirra.page.$eval(selector, (input, name) => (input as HTMLInputElement)[name], field);
     expect(await inputOf(label, 'value')).toBe('Half written');
     expect(await inputOf(tick, 'checked')).toBe(true);
 
-    // Another kind of machine keeps what it knows; a blank sheet can be taken back.
+    // Another kind of machine keeps what it knows; a blank sheet can be undone.
     await mirra.page.locator('::-p-text(Household front-loading zigzag)').click();
     expect(await inputOf(tick, 'checked')).toBe(true);
-    await mirra.click('Begin anew');
-    await mirra.sees('The sheet is blank again.');
+    await mirra.click('Clear form');
+    await mirra.sees('The form is empty.');
     expect(await inputOf(label, 'value')).toBe('');
-    await mirra.click('Bring it back');
+    await mirra.click('Undo');
     await mirra.page.waitForFunction(() =>
       [...document.querySelectorAll('input')].some(({ value }) => value === 'Half written'),
     );

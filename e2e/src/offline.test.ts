@@ -112,22 +112,22 @@ describe('what comes back after somebody else tied the knot', () => {
     await halle.workToTheKnot();
     line.mend();
     await halle.sees('“seen in the cellar”');
-    await halle.sees('arrived after the knot');
+    await halle.sees('arrived after closing');
     // The work is not lost either: it waits with the reason, to be put away by hand.
     await odren.sees('Not accepted');
     const tray = await odren.read('section[aria-label="Not accepted"]', (box) => box.innerText);
     expect(tray).toContain('Rethreaded, presser up');
     // The refusal can be here before the stream tells of the knot.
-    await odren.sees('Closed and tied');
+    await odren.sees('Ticket closed');
     await odren.page.reload();
     await odren.sees('Not accepted');
     // Sent again by hand; it is as closed as before.
     await odren.clickWithin('section[aria-label="Not accepted"]', 'Send again');
     await odren.sees('Not accepted');
-    await odren.clickWithin('section[aria-label="Not accepted"]', 'Put away');
+    await odren.clickWithin('section[aria-label="Not accepted"]', 'Dismiss');
     await odren.seesNot('Not accepted');
     await halle.click('Rack');
-    await halle.sees('Arrived after the knot');
+    await halle.sees('Arrived after closing');
     expect(await notesOf(ticket)).toEqual(['seen in the cellar']);
     line.close();
   });

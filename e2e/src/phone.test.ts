@@ -7,8 +7,8 @@ describe('on the telephone', () => {
   it('a wrongly threaded machine is cured, and the ticket says how', async () => {
     const mirra = await screen('mirra');
     const odren = await screen('odren');
-    await mirra.click('Telephone');
-    await mirra.sees('Somebody rings up');
+    await mirra.click('Phone call');
+    await mirra.sees('Phone call');
     await mirra.page.type('::-p-aria([name="Name"])', 'Tilda Marrowby');
     await mirra.click('Begin the questions');
     await mirra.sees('Tick at least one thing');
@@ -46,11 +46,12 @@ describe('on the telephone', () => {
     await mirra.press('1');
     await mirra.sees('Expected in the shop');
     await mirra.page.type('::-p-aria([name="Tag"])', '77');
-    await mirra.click('It has come in: hang the tag');
+    await mirra.click('It has come in: save the ticket');
     await mirra.page.waitForFunction(() => location.pathname.startsWith('/bench/'));
     await mirra.sees('77');
     await mirra.sees('Came into the shop');
-    await mirra.sees('Rang up');
+    await mirra.readHistory();
+    await mirra.sees('seen Phone call');
     expect(mirra.complaints).toEqual([]);
   });
 

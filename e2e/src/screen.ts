@@ -140,7 +140,7 @@ export class Screen {
     return this.step();
   }
 
-  /** The step with its answers, as one text; empty while the next is being reckoned. */
+  /** The step with its answers, as one text; empty while the next is being calculated. */
   question(): Promise<string> {
     return this.page.evaluate(() => {
       const title = document.querySelector('#step-title')?.textContent ?? '';
@@ -239,7 +239,6 @@ export class Screen {
 
   /** Begins a search with the slash key, wherever one is, and types these letters. */
   async searches(letters: string): Promise<void> {
-    await this.page.waitForSelector('[cmdk-input]');
     await expect
       .poll(async () => {
         await this.press('/');
@@ -254,9 +253,17 @@ export class Screen {
     await this.press('s');
     await this.page.waitForSelector('[role="dialog"] input');
     await this.page.keyboard.type(words);
-    await this.clickWithin('[role="dialog"]', 'Write it down');
+    await this.clickWithin('[role="dialog"]', 'Save');
     await this.page.waitForSelector('[role="dialog"]', { hidden: true });
     await this.sees(`“${words}”`);
+  }
+
+  /** Opens the ticket's history, all entries as a list. */
+  async readHistory(): Promise<void> {
+    const isOpen = (await this.text()).includes('Read as a list');
+    if (!isOpen) await this.press('h');
+    await this.click('Read as a list');
+    await this.sees('All entries, the latest first');
   }
 
   /** Takes the first way on, step after step, until the ticket is closed. */
@@ -265,9 +272,9 @@ export class Screen {
       await this.page.waitForFunction(
         () =>
           document.querySelector('[data-answer="1"]') !== null ||
-          document.body.innerText.includes('Closed and tied'),
+          document.body.innerText.includes('Ticket closed'),
       );
-      if ((await this.text()).includes('Closed and tied')) return;
+      if ((await this.text()).includes('Ticket closed')) return;
       const before = await this.question();
       await this.press('1');
       await this.questionAfter(before);

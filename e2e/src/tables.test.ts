@@ -22,7 +22,7 @@ async function proposes(halle: Screen, perMille: string): Promise<void> {
 }
 
 describe('a change of the tables', () => {
-  it('is proposed with a reason, weighed, accepted, judged with everywhere, and taken back', async () => {
+  it('is proposed with a reason, weighed, accepted, judged with everywhere, and undone', async () => {
     const odren = await screen('odren');
     await odren.go(`/bench/${demoTicketId(31)}`);
     await odren.stepAfter('');
@@ -42,7 +42,7 @@ describe('a change of the tables', () => {
     await halle.sees('On open tickets', LONG_PATIENCE_MS);
     await halle.sees('Ivory compact');
     expect(await likeliest(odren)).toBe(before);
-    await halle.click('Accept: judge with it from now on');
+    await halle.click('Accept: use it from now on');
     await halle.sees('The tables of this shop were changed.');
     await halle.sees('In force');
 
@@ -69,10 +69,10 @@ describe('a change of the tables', () => {
     await tavi.sees('accepted by Halle Quandry');
     expect(await tavi.text()).not.toContain('Propose a change');
 
-    await halle.click('Take the change back');
+    await halle.click('Withdraw the change');
     await halle.page.type('article input[maxlength="500"]', 'The year was an odd one.');
     await halle.press('Enter');
-    await halle.sees('taken back by Halle Quandry');
+    await halle.sees('withdrawn by Halle Quandry');
     await odren.page.waitForFunction(
       (words) =>
         document.querySelector<HTMLElement>('section[aria-labelledby="causes-title"] li')
@@ -92,16 +92,16 @@ describe('a change of the tables', () => {
     const other = await screen('halle');
     await proposes(other, '44');
     await other.sees('On open tickets', LONG_PATIENCE_MS);
-    await other.click('Accept: judge with it from now on');
+    await other.click('Accept: use it from now on');
     await other.sees('In force');
     // The page of the first is reckoned anew by itself, from what holds now.
     await halle.sees('so far 44 in 1000 tickets');
-    await halle.sees('The effect is being reckoned');
+    await halle.sees('Calculating the effect');
     await halle.sees('On open tickets', LONG_PATIENCE_MS);
-    await other.click('Take the change back');
+    await other.click('Withdraw the change');
     await other.page.type('article input[maxlength="500"]', 'Only tried.');
     await other.press('Enter');
-    await other.sees('taken back by');
+    await other.sees('withdrawn by');
     expect([...halle.complaints, ...other.complaints]).toEqual([]);
   });
 
@@ -122,17 +122,17 @@ describe('a change of the tables', () => {
     await type('10');
     await halle.click('Propose it');
     await halle.sees('On open tickets', LONG_PATIENCE_MS);
-    await halle.click('Accept: judge with it from now on');
+    await halle.click('Accept: use it from now on');
     await halle.sees('In force');
 
     const odren = await screen('odren');
     await odren.go('/knowledge/changes');
     await odren.sees('comes back with its complaint is 10% or less');
     expect(await odren.text()).not.toContain('Propose another limit');
-    await halle.click('Take the change back');
+    await halle.click('Withdraw the change');
     await halle.page.type('article input[maxlength="500"]', 'Only tried.');
     await halle.press('Enter');
-    await halle.sees('taken back by');
+    await halle.sees('withdrawn by');
     expect([...halle.complaints, ...odren.complaints]).toEqual([]);
   });
 
@@ -144,8 +144,8 @@ describe('a change of the tables', () => {
     await odren.page.waitForSelector('[role="dialog"] input');
     await odren.page.keyboard.type('Label over the spool end');
     await odren.clickWithin('[role="dialog"]', 'It is a cause of its own');
-    await odren.page.type('::-p-aria([name="What puts it right"])', 'Take the label off');
-    await odren.click('Found: take it into the reckoning');
+    await odren.page.type('::-p-aria([name="The repair"])', 'Take the label off');
+    await odren.click('Add this cause');
     await odren.sees('Label over the spool end');
 
     const halle = await screen('halle');
@@ -156,7 +156,7 @@ describe('a change of the tables', () => {
     await halle.click('Propose it');
     await halle.sees('New cause: Label over the spool end');
     await halle.sees('On open tickets', LONG_PATIENCE_MS);
-    await halle.click('Accept: judge with it from now on');
+    await halle.click('Accept: use it from now on');
     await halle.sees('In force');
     await halle.page.type('::-p-aria([name="A few letters: cause, check, finding"])', 'label over');
     await halle.clickWithin('nav[aria-label="Knowledge"]', 'Label over the spool end');

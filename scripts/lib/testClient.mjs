@@ -103,7 +103,7 @@ function screenWith(url, cookie) {
  * @param {string} type
  * @param {object} command
  */
-const commandOf = (type, command) => ({
+export const commandOf = (type, command) => ({
   id: randomUUID(),
   type,
   command,
@@ -119,12 +119,13 @@ export const noteCommand = (words) => commandOf('observation-noted', { words });
  * Takes a machine in.
  * @param {Awaited<ReturnType<typeof signedIn>>} screen
  * @param {number} tag
+ * @param {string} [family]
  * @returns {Promise<string>} the ticket
  */
-export async function takeIn(screen, tag) {
+export async function takeIn(screen, tag, family = 'drop-in') {
   const ticket = randomUUID();
   const intake = commandOf('intake-taken', {
-    family: 'drop-in',
+    family,
     label: `Bench ${tag}`,
     tag,
     shelf: 'Z',

@@ -101,7 +101,7 @@ export const BOXES: PartStates = {
     },
     {
       state: 'one of many, long words',
-      shown: <AnswerButton digit={12} text={LONG} low onPress={nothing} />,
+      shown: <AnswerButton digit={12} text={LONG} onPress={nothing} />,
     },
   ],
   Choices: [

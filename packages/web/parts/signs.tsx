@@ -46,7 +46,7 @@ export const SIGNS: PartStates = {
   })),
   Key: [{ state: 'a key', shown: <Key>u</Key> }],
   Sewing: [{ state: 'waiting', shown: <Sewing label="Reading the tickets" /> }],
-  FormError: [{ state: 'refused', shown: <FormError text="This tag hangs on another machine." /> }],
+  FormError: [{ state: 'refused', shown: <FormError text="This tag is on another machine." /> }],
   Blank: [
     {
       state: 'nothing here',

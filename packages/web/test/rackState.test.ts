@@ -2,6 +2,7 @@ import { type Day, toDay } from '@nodo/kernel';
 import { NEW_SHOP_PROFILE } from '@nodo/shop';
 import type { RackEntry } from '@nodo/ticket';
 import { describe, expect, it } from 'vitest';
+import { groupsOf, reasonsOf } from '../src/features/rack/reasons.ts';
 import { dueState, fitsFilter } from '../src/features/rack/state.ts';
 
 const TODAY = toDay('2026-03-09');
@@ -77,16 +78,10 @@ describe('what the calendar says of a machine', () => {
 });
 
 describe('what of the Rack is shown', () => {
-  const ALL = { find: '', who: '', stands: '', shelf: '' };
+  const ALL = { who: '', stands: '', shelf: '' };
   const QUIET = { overdue: false, stuck: false, uncollected: false };
   const shows = (filter: Partial<typeof ALL>, state = QUIET, change: Partial<RackEntry> = {}) =>
     fitsFilter(line(change), { ...ALL, ...filter }, state, new Map());
-
-  it('is found by tag, machine or customer, in any case of letters', () => {
-    for (const find of ['27', 'TEAL', 'ilvane', ' zigzag ']) expect(shows({ find })).toBe(true);
-    expect(shows({ find: 'coral' })).toBe(false);
-    expect(shows({ find: 'null' }, QUIET, { customerName: null })).toBe(false);
-  });
 
   it('is chosen by shelf, by who works on it, and by how it stands', () => {
     expect([shows({ shelf: 'A' }), shows({ shelf: 'B' })]).toEqual([true, false]);
@@ -97,5 +92,54 @@ describe('what of the Rack is shown', () => {
     // It came back from this one; this one is not it.
     expect(shows({ stands: 'comeback' }, QUIET, { comebacks: 1 })).toBe(false);
     expect([shows({ stands: 'on-the-bench' }), shows({ stands: 'ready' })]).toEqual([true, false]);
+  });
+});
+
+describe('what needs attention', () => {
+  const QUIET = { overdue: false, stuck: false, uncollected: false };
+  const open: Partial<RackEntry> = {
+    owed: [],
+    handOver: null,
+    late: 0,
+    contested: 0,
+    seen: 3,
+    done: 1,
+  };
+
+  it('is a machine with all its reasons, the most urgent first', () => {
+    const both = line({ ...open, standing: 'ask-customer' });
+    expect(reasonsOf(both, { ...QUIET, stuck: true, overdue: true })).toEqual([
+      'overdue',
+      'ask',
+      'stuck',
+    ]);
+    expect(reasonsOf(line(open), QUIET)).toEqual([]);
+  });
+
+  it('stands once, under its most urgent reason, the longest in the shop first', () => {
+    const of = (ticket: string, takenInAt: string, change: Partial<RackEntry> = {}) =>
+      line({ ...open, ticket, takenInAt, ...change });
+    const rack = [
+      of('young', '2026-03-08T08:00:00.000Z', { contested: 1 }),
+      of('old', '2026-03-01T08:00:00.000Z', { contested: 1, owed: ['strike-sweep'] }),
+      of('ready', '2026-03-01T08:00:00.000Z', { status: 'closed' }),
+      of('in good hands', '2026-03-01T08:00:00.000Z'),
+    ];
+    const states = new Map(rack.map(({ ticket }) => [ticket, QUIET]));
+    expect(
+      groupsOf(rack, states).map(({ reason, entries }) => [
+        reason,
+        entries.map((one) => [one.line.ticket, one.also]),
+      ]),
+    ).toEqual([
+      [
+        'differing',
+        [
+          ['old', ['owing']],
+          ['young', []],
+        ],
+      ],
+      ['ready', [['ready', []]]],
+    ]);
   });
 });

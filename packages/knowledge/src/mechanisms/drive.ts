@@ -331,7 +331,7 @@ export const drive = {
     },
     {
       id: 'drive-repaired',
-      title: 'Gear or safety clutch put right, by the service manual',
+      title: 'Gear or safety clutch repaired, by the service manual',
       treats: ['drive-slipping'],
       afterFinding: true,
       repair: true,

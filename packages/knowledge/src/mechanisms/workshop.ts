@@ -34,7 +34,7 @@ export const workshop = {
     },
     {
       id: 'fragments-waived',
-      title: 'Missing piece waived, with name and reason',
+      title: 'Missing piece set aside, with name and reason',
       treats: [],
       repair: false,
       minutes: 0.5,
@@ -58,7 +58,7 @@ export const workshop = {
     },
     {
       id: 'screw-logged',
-      title: 'Start position and turns written down',
+      title: 'Start position and turns noted',
       treats: [],
       repair: false,
       minutes: 0.3,

@@ -74,7 +74,7 @@ export const DUTIES: readonly DutySource<ShippedIds>[] = [
       'check:eye-draw',
     ],
     text: 'The needle that broke is replaced before anything is read off a needle',
-    why: 'What is left of it tells nothing of how it sat',
+    why: 'The rest of it tells nothing of how it sat',
   },
   {
     id: 'strike-needle',
@@ -185,7 +185,7 @@ export const DUTIES: readonly DutySource<ShippedIds>[] = [
     title: 'Note where the screw stood',
     raisedBy: ['action:case-screw-turned'],
     gate: ['action:power-off-confirmed', 'action:screw-logged'],
-    text: 'Start position and every turn written down; no single turn over a quarter, no total over a half without a second opinion (backing the spring off to clean it: count the turns out and in again)',
+    text: 'Start position and every turn noted; no single turn over a quarter, no total over a half without a second opinion (backing the spring off to clean it: count the turns out and in again)',
     why: 'The way back must be known',
   },
   {

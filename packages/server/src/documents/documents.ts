@@ -76,7 +76,7 @@ function drawReceipt(page: Page, subject: Subject): void {
   top = fact(
     page,
     'Please',
-    `Fetch it within ${card.uncollectedDays} days of our telling you. Bring this paper along.`,
+    `Please collect it within ${card.uncollectedDays} days after we call. Bring this paper along.`,
     top,
   );
   if (signature) {
@@ -117,7 +117,7 @@ function drawBill(page: Page, subject: Subject): void {
         [count === 1 ? words : `${count} × ${words}`, count * each] as const,
     ),
     [`Work, ${bill.labourMinutes} minutes`, bill.labour],
-    [`${bill.rates.taxIncluded ? 'In it tax' : 'Tax'} ${bill.rates.taxPerMille / 10} %`, bill.tax],
+    [`${bill.rates.taxIncluded ? 'Incl. tax' : 'Tax'} ${bill.rates.taxPerMille / 10} %`, bill.tax],
     ['To pay', bill.total, true],
   ];
   for (const [words, amount, bold = false] of sums) {

@@ -27,6 +27,7 @@ const ShopView = lazy(() => import('../features/shopProfile/ShopView.tsx'));
 const CollectedView = lazy(() => import('../features/collected/CollectedView.tsx'));
 const NeedleView = lazy(() => import('../instruments/needle/NeedleView.tsx'));
 const BobbinView = lazy(() => import('../instruments/bobbin/BobbinView.tsx'));
+const ToolsView = lazy(() => import('../features/tools/ToolsView.tsx'));
 const SharedView = lazy(() => import('../features/customerLink/SharedView.tsx'));
 const BenchView = lazy(() => import('../features/bench/BenchView.tsx'));
 
@@ -81,6 +82,7 @@ function Shop() {
                 <Route path="/bench/:ticket/needle/:part?" element={<NeedleView />} />
                 <Route path="/bench/:ticket/bobbin/:part?" element={<BobbinView />} />
                 <Route path="/bobbin/:part?" element={<BobbinView />} />
+                <Route path="/tools" element={<ToolsView />} />
                 <Route path="/needle/:part?" element={<NeedleView />} />
                 <Route path="/knowledge/:kind?/:id?" element={<KnowledgeView />} />
                 <Route path="/t/:ticket" element={<Tagged />} />

@@ -32,6 +32,28 @@ const SPOTS: Readonly<Record<Exclude<Place, 'talk'>, Spot>> = {
   power: { x: 290, y: 322, r: 22, label: 'left' },
 };
 
+type DrawnPlace = Exclude<Place, 'talk'>;
+
+/** Every place that the drawing can light up. */
+export const DRAWN_PLACES = Object.keys(SPOTS) as readonly DrawnPlace[];
+
+export function isDrawnPlace(text: string): text is DrawnPlace {
+  return text in SPOTS;
+}
+
+/** The drawing's box: left, top, width, height. */
+export const MACHINE_BOX = [-6, -6, 340, 372] as const;
+
+/** The place that a tap means: the smallest one in reach of it, else the one whose ring is nearest. */
+export function placeNearest(x: number, y: number): DrawnPlace {
+  const away = (place: DrawnPlace) => {
+    const spot = SPOTS[place];
+    const outside = Math.hypot(x - spot.x, y - spot.y) - spot.r;
+    return outside > 0 ? 1_000 + outside : Math.hypot(x - spot.x, y - spot.y) + spot.r;
+  };
+  return DRAWN_PLACES.reduce((best, place) => (away(place) < away(best) ? place : best));
+}
+
 interface MachineDrawingProps {
   readonly family: Family;
   readonly place: Place;
@@ -52,7 +74,7 @@ export function MachineDrawing({ family, place, presserDown, small = false }: Ma
   const pulls = place === 'discs';
   return (
     <svg
-      viewBox="-6 -6 340 372"
+      viewBox={MACHINE_BOX.join(' ')}
       role="img"
       aria-label={account}
       className={`shrink-0 self-start ${small ? 'w-32' : 'w-44 sm:w-52 xl:w-60'}`}

@@ -1,65 +1,86 @@
-import type { ReactNode } from 'react';
-import { Seam } from './seam/Seam.tsx';
+import { type ReactNode, useEffect, useRef } from 'react';
+import { useKeys } from '../ui/useKeys.ts';
+import { HistoryLine, HistoryList } from './seam/HistoryLine.tsx';
+import { useUndo } from './seam/Undo.tsx';
+import { type Pane, ThumbBar } from './ThumbBar.tsx';
 import { Tray } from './Tray.tsx';
 
 interface TicketShellProps {
-  readonly header: ReactNode;
-  /** Between the header and the work: what somebody should know first. */
+  /** The bar over it. */
+  readonly bar: ReactNode;
+  /** Between the bar and the work: what somebody should know first. */
   readonly notices?: ReactNode;
-  /** Beside the step where there is room for two sides, below it on a small screen. */
+  /** Beside the step where there is room for two sides; on a small screen a pane of its own. */
   readonly left?: ReactNode;
   readonly right: ReactNode;
+  /** What a small screen calls what stands at the right. */
+  readonly rightPane?: Pane;
+  /** On a small screen a pane of its own; on a wide one it stands in the bar. */
+  readonly tools?: ReactNode;
   /** The one thing to do next. */
   readonly step: ReactNode;
   /** The step was answered: it is out of reach until the next takes its place. */
   readonly held?: boolean;
+  /** What a tap asked to see; when it changes, the step comes into view. */
+  readonly chosen: unknown;
+  /** The pane that a small screen shows. */
+  readonly pane: Pane;
+  readonly onPane: (pane: Pane) => void;
 }
 
-const SIDE = 'contain-layout border-rule p-4 max-lg:border-t lg:overflow-y-auto';
+const SIDE = 'contain-layout overflow-y-auto border-rule p-4 max-lg:bg-ground';
 
-/** A view of one ticket at work: header, refused entries, the step between its sides, the seam. */
-export function TicketShell({ header, notices, left, right, step, held }: TicketShellProps) {
+/** A view of one ticket at work: the step between its sides, the history in one line below. */
+export function TicketShell(props: TicketShellProps) {
+  const { bar, notices, left, right, tools, step, held, chosen, pane, onPane } = props;
+  const { rightPane = 'to-do' } = props;
+  const showStep = useRef(onPane);
+  useEffect(() => {
+    showStep.current = onPane;
+  });
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the choice is the reason
+  useEffect(() => showStep.current('step'), [chosen]);
+
+  const panes: Pane[] = ['step'];
+  if (left) panes.push('causes');
+  panes.push(rightPane);
+  if (tools) panes.push('tools');
+
+  const undo = useUndo();
+  useKeys(undo ? { u: undo } : {});
+  const shownOnly = (name: Pane) => (pane === name ? '' : 'max-lg:hidden');
   return (
-    <div className="flex flex-1 flex-col lg:h-[calc(100dvh-3.4rem)] lg:min-h-[38rem] lg:flex-none">
-      {header}
+    <div className="flex min-h-0 flex-1 flex-col">
+      {bar}
       <Tray />
       {notices}
       <div
-        className={`grid min-h-0 flex-1 grid-cols-1 ${
+        className={`flex min-h-0 flex-1 flex-col lg:grid lg:grid-rows-[minmax(0,1fr)] ${
           left
-            ? 'lg:grid-cols-[17.5rem_minmax(0,1fr)_17.5rem]'
+            ? 'lg:grid-cols-[16.5rem_minmax(0,1fr)_16.5rem]'
             : 'lg:grid-cols-[minmax(0,1fr)_20rem]'
         }`}
       >
-        {left && <div className={`${SIDE} max-lg:order-2 lg:border-r`}>{left}</div>}
+        {left && (
+          <div className={`${SIDE} max-lg:flex-1 lg:border-r ${shownOnly('causes')}`}>{left}</div>
+        )}
         <section
           aria-labelledby="step-title"
           inert={held}
-          className="contain-layout flex flex-col bg-paper px-6 pt-4 max-lg:order-1 lg:min-h-0 lg:overflow-hidden"
+          className={`flex min-h-0 flex-1 flex-col bg-paper contain-layout ${shownOnly('step')}`}
         >
           {step}
         </section>
-        <div className={`${SIDE} max-lg:order-3 lg:border-l`}>{right}</div>
+        <div className={`${SIDE} max-lg:flex-1 lg:border-l ${shownOnly(rightPane)}`}>
+          {right}
+          <p className="mt-4 border-t border-rule pt-2 lg:hidden">
+            <HistoryList />
+          </p>
+        </div>
+        {tools && <div className={`${SIDE} flex-1 lg:hidden ${shownOnly('tools')}`}>{tools}</div>}
       </div>
-      <Seam />
+      <HistoryLine />
+      <ThumbBar pane={pane} onPane={onPane} panes={panes} />
     </div>
-  );
-}
-
-/** A step, and below it what is always one tap away. */
-export function StepBody({
-  children,
-  waysOut,
-}: {
-  readonly children: ReactNode;
-  readonly waysOut: ReactNode;
-}) {
-  return (
-    <>
-      <div className="flex-1 lg:-mx-6 lg:min-h-0 lg:overflow-y-auto lg:px-6 lg:pb-3">
-        {children}
-      </div>
-      {waysOut}
-    </>
   );
 }

@@ -1,5 +1,5 @@
 import type { TableChange } from '@nodo/knowledge';
-import type { TicketEvent } from '@nodo/ticket';
+import { changesPlan, type TicketEvent } from '@nodo/ticket';
 import { type Remote, wrap } from 'comlink';
 import type { Planner, TicketPlan } from '../workers/planner.worker.ts';
 
@@ -21,13 +21,16 @@ interface Asked {
 
 let asked: Asked | undefined;
 
-/** The same key, the same plan. */
+/** The same key, the same plan: entries that concern the job alone change nothing of it. */
 export function keyOf(
   ticket: string,
   events: readonly TicketEvent[],
   changes: readonly TableChange[],
 ): string {
-  const ids = events.map(({ id }) => id.slice(0, 8)).join('');
+  const ids = events
+    .filter(changesPlan)
+    .map(({ id }) => id.slice(0, 8))
+    .join('');
   return `${ticket} ${ids} ${JSON.stringify(changes)}`;
 }
 

@@ -13,6 +13,7 @@ import { useAppDispatch } from '../api/client.ts';
 import { m } from '../messages/index.ts';
 import { useSession } from '../session/SessionContext.tsx';
 import { deviceId } from '../store/device.ts';
+import { actInstant } from './actInstant.ts';
 import { askPlanner } from './planner.ts';
 import { actorOf, type ShownTicket } from './useShownTicket.ts';
 
@@ -40,7 +41,7 @@ export function useRecord(shown: ShownTicket): RecordEntry {
       const entered = newCommand(type, command, {
         id: crypto.randomUUID(),
         epoch: ticket.epoch,
-        observedAt: new Date().toISOString(),
+        observedAt: actInstant(),
         device: deviceId(),
       });
       const verdict = decide(ticket, entered, actorOf(session), version);

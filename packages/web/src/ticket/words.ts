@@ -79,3 +79,17 @@ export function symptomName(model: FamilyModel, symptom: string): string {
   if (symptom === IN_WORDS) return m.bench.step.wordsAlone;
   return model.findings.get(symptom)?.answer ?? causeName(model, symptom);
 }
+
+/** So much of a long text is read at a glance. Ours, no source. */
+const AT_A_GLANCE = 150;
+
+/** The first sentences of a text, as many as a glance takes in; at least one. */
+export function inShort(text: string): string {
+  const sentences = text.split(/(?<=[.!?])\s+/);
+  let short = sentences[0] ?? '';
+  for (const sentence of sentences.slice(1)) {
+    if (short.length + sentence.length >= AT_A_GLANCE) break;
+    short += ` ${sentence}`;
+  }
+  return short;
+}

@@ -4,6 +4,7 @@ import {
   type Unexplained,
   unexplainedReadings,
   weighFindings,
+  weightBand,
 } from '@nodo/core';
 import {
   type CallProposal,
@@ -86,20 +87,39 @@ const planner = {
   full(): TicketPlan {
     if (!reading) throw new Error('no ticket was read');
     const { model, assessment, proposals } = reading;
+    const reasons = weighFindings(
+      model.network,
+      assessment.evidence,
+      assessment.beliefs.slice(0, EXPLAINED).map(({ cause }) => cause),
+    );
     return {
       ...proposals,
       words: {
-        unexplained: unexplainedReadings(model.network, assessment.evidence),
-        contests: contestEffects(model, assessment),
-        reasons: weighFindings(
-          model.network,
-          assessment.evidence,
-          assessment.beliefs.slice(0, EXPLAINED).map(({ cause }) => cause),
+        unexplained: unexplainedReadings(model.network, assessment.evidence).filter(
+          (reading) => !carries(reasons, reading),
         ),
+        contests: contestEffects(model, assessment),
+        reasons,
       },
     };
   },
 };
+
+/** Whether a likely cause rests on it: then it is explained, however small the chance of that cause. */
+function carries(
+  reasons: PlanExplanation['reasons'],
+  { finding, epoch }: Pick<Unexplained, 'finding' | 'epoch'>,
+): boolean {
+  return [...reasons.values()].some((weights) =>
+    weights.some(
+      (one) =>
+        one.finding === finding &&
+        one.epoch === epoch &&
+        one.weight > 0 &&
+        weightBand(one.weight) !== undefined,
+    ),
+  );
+}
 
 function proposalsOf(
   ticket: Ticket,

@@ -1,105 +1,118 @@
-import { Moon, Sun } from 'lucide-react';
-import { lazy, type ReactNode, Suspense } from 'react';
-import { Link, NavLink } from 'react-router';
+import { Search } from 'lucide-react';
+import { lazy, type ReactNode, Suspense, useLayoutEffect, useState } from 'react';
+import { useLocation } from 'react-router';
 import { useAppSelector, useTablesQuery } from '../../api/client.ts';
 import { useStreamState } from '../../api/useStreamState.ts';
 import { m } from '../../messages/index.ts';
+import { BarSlot } from '../../session/BarSlot.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { useKeys } from '../../ui/useKeys.ts';
+import { AskPin } from './AskPin.tsx';
 import { AskZone } from './AskZone.tsx';
-import { LockedScreen } from './LockedScreen.tsx';
 import { Notices } from './Notices.tsx';
 import { PersonButton } from './PersonButton.tsx';
+import { ShopBar } from './ShopBar.tsx';
 import { useIdleLock } from './useIdleLock.ts';
-import { useTheme } from './useTheme.ts';
 
 const FindBox = lazy(() => import('../../features/find/FindBox.tsx'));
+const LockedScreen = lazy(() => import('./LockedScreen.tsx'));
 
 /** What stands round every view: where one is, who one is, whether the shop is in reach. */
 export function Frame({ children }: { readonly children: ReactNode }) {
   const session = useSession();
   // Every view judges with them: read once, kept as long as somebody is signed in.
   useTablesQuery();
-  const { theme, toggle } = useTheme();
   useIdleLock();
   const { locked } = session.screen;
+  useHidden(locked);
+
+  const isAtTicket = useIsAtTicket();
+  const [isFinding, setFinding] = useState(false);
+  useKeys(isAtTicket && !isFinding ? { '/': () => setFinding(true) } : {});
+  const [slot, setSlot] = useState<HTMLElement | null>(null);
 
   return (
-    <div data-thread={session.person.thread} className="flex min-h-dvh flex-col">
-      {locked && <LockedScreen />}
+    <div
+      data-thread={session.person.thread}
+      className={`flex min-h-dvh flex-col ${isAtTicket ? 'tall:h-dvh' : ''}`}
+    >
+      {locked && (
+        <Suspense>
+          <LockedScreen />
+        </Suspense>
+      )}
       <a
         href="#main"
         className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-paper focus:p-3"
       >
         {m.shell.skipToMain}
       </a>
-      <header className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule px-5 py-1">
-        <Link to="/" className="py-2 text-xl font-bold tracking-tight">
-          {m.shell.product}
-        </Link>
-        <nav
-          aria-label={m.shell.mainNav}
-          className="order-last flex w-full flex-wrap items-center gap-x-1 md:order-none md:w-auto"
-        >
-          <FrameLink to="/">{m.shell.toRack}</FrameLink>
-          <FrameLink to="/counter">{m.shell.takeIn}</FrameLink>
-          <FrameLink to="/phone">{m.phone.nav}</FrameLink>
-          <FrameLink to="/needle" within>
-            {m.instrument.needle}
-          </FrameLink>
-          <FrameLink to="/bobbin" within>
-            {m.instrument.bobbin}
-          </FrameLink>
-          <FrameLink to="/knowledge">{m.knowledge.nav}</FrameLink>
-          {session.person.role === 'lead' && <FrameLink to="/people">{m.people.nav}</FrameLink>}
-          {session.person.role === 'lead' && <FrameLink to="/shop">{m.cards.shop.nav}</FrameLink>}
-        </nav>
-        <Suspense fallback={<span className="min-h-11 flex-1" />}>
-          <FindBox />
-        </Suspense>
-        <p className="ml-auto hidden text-quiet 2xl:block">{session.shop.name}</p>
-        <span className="ml-auto flex items-center gap-x-2">
+      <header
+        className={`flex items-center border-b border-rule ${
+          isAtTicket ? 'h-13 gap-x-3 px-3 sm:px-4 lg:h-15' : 'flex-wrap gap-x-4 gap-y-1 px-5 py-1'
+        }`}
+      >
+        {isAtTicket ? (
+          <>
+            <div
+              ref={setSlot}
+              className={
+                isFinding ? 'hidden' : 'flex min-w-0 flex-1 items-center gap-x-3 lg:gap-x-4'
+              }
+            />
+            {isFinding ? (
+              <Suspense>
+                <FindBox onLeave={() => setFinding(false)} />
+              </Suspense>
+            ) : (
+              <Button
+                look="quiet"
+                className="max-lg:hidden"
+                aria-label={m.life.find.label}
+                title={m.life.find.label}
+                onClick={() => setFinding(true)}
+              >
+                <Search aria-hidden size={20} />
+              </Button>
+            )}
+          </>
+        ) : (
+          <ShopBar />
+        )}
+        <span className="ml-auto flex items-center">
           <PersonButton />
-          <Button
-            look="quiet"
-            onClick={toggle}
-            aria-label={theme === 'day' ? m.shell.nightBench : m.shell.dayBench}
-            title={theme === 'day' ? m.shell.nightBench : m.shell.dayBench}
-          >
-            {theme === 'day' ? <Moon aria-hidden size={20} /> : <Sun aria-hidden size={20} />}
-          </Button>
         </span>
       </header>
       <Reach />
       <AskZone />
+      {!isAtTicket && <AskPin />}
       <Notices />
       <main id="main" tabIndex={-1} className="flex min-h-0 flex-1 flex-col focus:outline-none">
-        {children}
+        <BarSlot value={slot}>{children}</BarSlot>
       </main>
     </div>
   );
 }
 
-function FrameLink({
-  to,
-  within = false,
-  children,
-}: {
-  readonly to: string;
-  /** Also on the pages below it. */
-  readonly within?: boolean;
-  readonly children: string;
-}) {
-  return (
-    <NavLink
-      to={to}
-      end={!within}
-      className="inline-flex min-h-11 items-center whitespace-nowrap border-b-3 border-transparent px-3 text-quiet hover:text-ink aria-[current=page]:border-own aria-[current=page]:font-semibold aria-[current=page]:text-ink"
-    >
-      {children}
-    </NavLink>
-  );
+/** Hides whatever stands on the page, at once and sheets included, before the lock itself is there (styles.css). */
+function useHidden(locked: boolean): void {
+  useLayoutEffect(() => {
+    if (!locked) return undefined;
+    document.documentElement.dataset.locked = '';
+    return () => {
+      delete document.documentElement.dataset.locked;
+    };
+  }, [locked]);
 }
+
+/** Whether the view is about one ticket: its bar takes the place of the shop's. */
+function useIsAtTicket(): boolean {
+  const { pathname, search } = useLocation();
+  return AT_TICKET.test(pathname) || new URLSearchParams(search).has('ticket');
+}
+
+const AT_TICKET = /^\/(bench|phone)\/./;
 
 /** Says when the shop is out of reach or newer than this page, and what waits here meanwhile. */
 function Reach() {

@@ -1,5 +1,5 @@
 import { Dialog } from 'radix-ui';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { SignInForm } from '../../features/signIn/SignInForm.tsx';
 import { m } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
@@ -11,19 +11,13 @@ import { PinForm } from './PinForm.tsx';
  * Over everything, open sheets too, while nobody is at the screen. What was entered stays
  * behind it and cannot be seen (styles.css hides whatever is not part of this overlay).
  */
-export function LockedScreen() {
+export default function LockedScreen() {
   const session = useSession();
   const withPin = session.screen.people.filter(({ hasPin }) => hasPin);
   const first = withPin.find(({ id }) => id === session.person.id) ?? withPin[0];
   const [chosen, setChosen] = useState(first);
   const [byPassword, setByPassword] = useState(first === undefined);
   const words = m.shell.locked;
-  useEffect(() => {
-    document.documentElement.dataset.locked = '';
-    return () => {
-      delete document.documentElement.dataset.locked;
-    };
-  }, []);
   return (
     <Dialog.Root open>
       <Dialog.Portal>

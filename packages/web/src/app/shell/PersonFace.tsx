@@ -12,7 +12,7 @@ export function PersonFace({ person }: Pick<Session, 'person'>) {
     <>
       <PersonMark person={person} />
       <span className="sr-only">{m.shell.person.menu}</span>
-      <span aria-hidden="true" className="hidden text-sm lg:inline">
+      <span aria-hidden="true" className="hidden text-sm 2xl:inline">
         <bdi>{person.name}</bdi>
         <span className="block text-xs text-quiet">{m.shell.roles[person.role]}</span>
       </span>

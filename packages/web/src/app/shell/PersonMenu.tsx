@@ -1,4 +1,5 @@
 import type { Session } from '@nodo/api';
+import { Moon, Sun } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { type ReactNode, useState } from 'react';
 import { useLockScreenMutation, useSignOutMutation } from '../../api/client.ts';
@@ -12,6 +13,7 @@ import { FACE_BUTTON, PersonFace } from './PersonFace.tsx';
 import { PinForm } from './PinForm.tsx';
 import { ChangePassword, SetPin } from './SecretForms.tsx';
 import { LOCK_AFTER_MINUTES, useLockAfter } from './useIdleLock.ts';
+import { useTheme } from './useTheme.ts';
 
 type Sheet =
   | { readonly kind: 'take-over'; readonly person: Session['person'] }
@@ -24,6 +26,7 @@ export default function PersonMenu() {
   const [sheet, setSheet] = useState<Sheet>();
   const [lock] = useLockScreenMutation();
   const [signOut] = useSignOutMutation();
+  const { theme, toggle } = useTheme();
   const [lockAfter, setLockAfter] = useLockAfter();
   const words = m.shell.person;
   const others = screen.people.filter(({ id, hasPin }) => id !== person.id && hasPin);
@@ -52,6 +55,16 @@ export default function PersonMenu() {
           ))}
           <Item onSelect={() => setSheet({ kind: 'another' })}>{words.another}</Item>
           <Line />
+          <DropdownMenu.Item
+            onSelect={(event) => {
+              event.preventDefault();
+              toggle();
+            }}
+            className={ITEM}
+          >
+            {theme === 'day' ? <Moon aria-hidden size={20} /> : <Sun aria-hidden size={20} />}
+            {theme === 'day' ? m.shell.nightBench : m.shell.dayBench}
+          </DropdownMenu.Item>
           <Item onSelect={() => setSheet({ kind: 'pin' })}>{words.setPin}</Item>
           <Item onSelect={() => setSheet({ kind: 'password' })}>{words.changePassword}</Item>
           <Line />
@@ -116,6 +129,9 @@ function titleOf(sheet: Sheet): string {
   }
 }
 
+const ITEM =
+  'flex min-h-11 cursor-default items-center gap-3 rounded-md px-3 py-1 data-[highlighted]:bg-sunk';
+
 function Item({
   onSelect,
   children,
@@ -124,10 +140,7 @@ function Item({
   readonly children: ReactNode;
 }) {
   return (
-    <DropdownMenu.Item
-      onSelect={onSelect}
-      className="flex min-h-11 cursor-default items-center gap-3 rounded-md px-3 py-1 data-[highlighted]:bg-sunk"
-    >
+    <DropdownMenu.Item onSelect={onSelect} className={ITEM}>
       {children}
     </DropdownMenu.Item>
   );

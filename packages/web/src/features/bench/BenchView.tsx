@@ -1,35 +1,37 @@
 import { barredBy, type FamilyModel, SEWN_AS_FOUND, WANTS_FREEING } from '@nodo/knowledge';
 import {
   type Assessment,
-  defer,
-  mayRecord,
-  NOTHING_DEFERRED,
+  changesPlan,
   nextStep,
   type Ticket,
+  type TicketEvent,
 } from '@nodo/ticket';
-import { type ReactNode, useCallback, useEffect, useMemo, useState } from 'react';
-import { Navigate, useParams } from 'react-router';
-import { m, write } from '../../messages/index.ts';
-import { useSession } from '../../session/SessionContext.tsx';
-import { usePeopleById } from '../../session/usePeopleById.ts';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { Navigate, useParams, useSearchParams } from 'react-router';
+import { m } from '../../messages/index.ts';
 import { Causes, UNKNOWN } from '../../ticket/Causes.tsx';
+import { LatestLocalAct } from '../../ticket/seam/Undo.tsx';
+import type { Pane } from '../../ticket/ThumbBar.tsx';
+import { TicketBar, ToolLinks } from '../../ticket/TicketBar.tsx';
 import { FrozenTicket, useShown, useTicket } from '../../ticket/TicketContext.tsx';
 import { TicketGate } from '../../ticket/TicketGate.tsx';
 import { TicketShell } from '../../ticket/TicketShell.tsx';
 import { usePlan } from '../../ticket/usePlan.ts';
 import { usePresence } from '../../ticket/usePresence.ts';
-import type { ShownTicket } from '../../ticket/useShownTicket.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Duties } from './Duties.tsx';
 import { JobBar } from './job/JobBar.tsx';
 import { MachineNow } from './MachineNow.tsx';
 import { PlanSwitch } from './PlanSwitch.tsx';
-import { ResumeStrip } from './ResumeStrip.tsx';
+import { PutOffList } from './PutOffList.tsx';
+import { SoFar } from './SoFar.tsx';
 import { SomethingElse } from './SomethingElse.tsx';
 import type { Choice } from './step/choice.ts';
 import { StepPane } from './step/StepPane.tsx';
-import { LeftHere, Together } from './together/Together.tsx';
+import { AlsoHere, LeftHere } from './together/Together.tsx';
+import { useDeferred } from './useDeferred.ts';
 import { useLasts } from './useLasts.ts';
+import { isCovering, isOwn, usePinnedStep } from './usePinnedStep.ts';
 
 /** One ticket at work. */
 export default function BenchView() {
@@ -50,24 +52,39 @@ function InTheShop() {
 function Bench() {
   const { ticket, model, assessment, mayWork } = useTicket();
   const { events } = useShown();
-  const { role } = useSession().person;
   const { plan, planFailed } = usePlan();
-  const [deferred, setDeferred] = useState(NOTHING_DEFERRED);
-  const step = useMemo(
+  const { deferred, latest, count, putOff, takeUp } = useDeferred();
+  const proposed = useMemo(
     () => plan && nextStep(ticket, model, assessment, plan, deferred),
     [ticket, model, assessment, plan, deferred],
   );
-  const [resumed, setResumed] = useState(false);
+  const { step, release } = usePinnedStep(proposed, count);
+  const [pane, setPane] = useState<Pane>('step');
   const [choice, setChoice] = useState<Choice>();
   const [elseOpen, setElseOpen] = useState(false);
 
-  // What was chosen has been answered, here or on another screen: back to the proposal.
-  const { seq } = ticket;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the next entry is the reason
-  useEffect(
-    () => setChoice((held) => (keepsChoice(held, events.at(-1), model) ? held : undefined)),
-    [seq],
-  );
+  // What was chosen was answered at this screen, or a strike covers it: back to the proposal.
+  const handled = useRef(events.length);
+  useEffect(() => {
+    const fresh = events.slice(handled.current);
+    handled.current = events.length;
+    setChoice((held) =>
+      fresh.every((event) =>
+        isOwn(event) ? keepsChoice(held, event, model) : !isCovering(event, assessment, model),
+      )
+        ? held
+        : undefined,
+    );
+  }, [events, assessment, model]);
+
+  // An address can ask for a check: it is chosen as if it had been tapped here.
+  const [query, setQuery] = useSearchParams();
+  const asked = query.get('check');
+  useEffect(() => {
+    if (asked === null) return;
+    if (model.checks.has(asked)) setChoice({ kind: 'check', check: asked });
+    setQuery({}, { replace: true });
+  }, [asked, model, setQuery]);
 
   const chooseCause = useCallback(
     (cause: string) =>
@@ -94,22 +111,28 @@ function Bench() {
   usePresence(ticket.id, lookedAt?.check ?? null);
 
   return (
-    <>
+    <LatestLocalAct value={latest}>
       <TicketShell
-        header={
-          <BenchHeader>
+        bar={
+          <TicketBar
+            told={<SoFar step={step} />}
+            narrow={<ToDoCount onShow={() => setPane('to-do')} />}
+          >
             <JobBar />
-            <Together mayRecord={mayRecord(role, 'handed-over')} />
-          </BenchHeader>
+            <AlsoHere />
+          </TicketBar>
         }
-        notices={
-          <>
-            <LeftHere />
-            {!resumed && ticket.status === 'open' && (
-              <ResumeStrip step={step} onPutAway={() => setResumed(true)} />
-            )}
-          </>
+        chosen={choice}
+        pane={pane}
+        onPane={setPane}
+        tools={
+          <div className="flex flex-col gap-5">
+            <ToolLinks ticket={ticket.id} large />
+            <JobBar />
+            <AlsoHere />
+          </div>
         }
+        notices={<LeftHere />}
         left={
           <Causes
             words={plan?.words}
@@ -128,10 +151,11 @@ function Bench() {
               choice={choice}
               onChoose={setChoice}
               onDefer={(what) => {
-                setDeferred(defer(deferred, what));
+                putOff(what);
                 setChoice(undefined);
               }}
               onSomethingElse={() => setElseOpen(true)}
+              onRelease={release}
               isHeld={isHeld}
             />
           </FrozenTicket>
@@ -152,6 +176,13 @@ function Bench() {
               lowersRisk={plan?.lowersRisk}
               closed={ticket.status !== 'open'}
             />
+            <PutOffList
+              deferred={deferred.checks}
+              onTakeUp={(check) => {
+                takeUp(check);
+                chooseCheck(check);
+              }}
+            />
             <PlanSwitch />
           </>
         }
@@ -162,7 +193,21 @@ function Bench() {
         onChoose={setChoice}
         check={lookedAt?.check}
       />
-    </>
+    </LatestLocalAct>
+  );
+}
+
+/** How much is still to do, on a small screen; a tap shows it. */
+function ToDoCount({ onShow }: { readonly onShow: () => void }) {
+  const { ticket, assessment } = useTicket();
+  const owed =
+    assessment.duties.filter(({ state }) => state === 'owed').length +
+    assessment.debts.filter(({ settled }) => settled === undefined).length;
+  if (owed === 0 || ticket.status !== 'open') return null;
+  return (
+    <Button look="quiet" onClick={onShow}>
+      {m.bench.bar.toDo(owed)}
+    </Button>
   );
 }
 
@@ -183,12 +228,9 @@ function canSew(symptom: string, model: FamilyModel, { debts, duties }: Assessme
 }
 
 /** Preparing a chosen step (unplugging, opening, a gate) does not take the choice away. */
-function keepsChoice(
-  choice: Choice | undefined,
-  last: ShownTicket['events'][number] | undefined,
-  model: FamilyModel,
-): boolean {
-  if (!choice || !last) return false;
+function keepsChoice(choice: Choice | undefined, last: TicketEvent, model: FamilyModel): boolean {
+  if (!choice) return false;
+  if (!changesPlan(last)) return true;
   if (choice.kind === 'freeing') return true;
   if (last.type === 'machine-opened' || last.type === 'machine-closed') return true;
   if (last.type !== 'action-done') return false;
@@ -196,43 +238,4 @@ function keepsChoice(
   if (choice.kind === 'action') return choice.action !== action;
   if (choice.kind !== 'cause') return !repair;
   return model.actions.get(action)?.treats.includes(choice.cause) !== true;
-}
-
-function BenchHeader({ children }: { readonly children: ReactNode }) {
-  const { ticket, events, customer } = useShown();
-  const people = usePeopleById();
-  const last = events.at(-1);
-  const lastBy = last && people.get(last.actor.person);
-  const { intake } = ticket;
-  if (!intake) return null;
-  return (
-    <div className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-rule px-5 py-2">
-      <span className="flex items-center gap-2 rounded-md bg-ink px-3 py-1 font-mono text-2xl font-bold text-ground">
-        <span aria-hidden="true" className="size-2 rounded-full bg-ground" />
-        {intake.tag}
-      </span>
-      <p className="min-w-0 text-lg leading-tight font-bold break-words">
-        <bdi>{intake.label}</bdi>
-        <span className="block text-sm font-normal text-quiet">
-          <bdi>{customer?.name}</bdi>
-          {customer?.phone && `, ${customer.phone}`}
-        </span>
-      </p>
-      {intake.words && (
-        <blockquote
-          className="line-clamp-2 max-w-xl min-w-0 flex-1 border-l-3 border-own pl-3 text-quiet"
-          title={intake.words}
-        >
-          <span className="sr-only">{m.bench.machine.words}: </span>
-          <bdi>“{intake.words}”</bdi>
-        </blockquote>
-      )}
-      {last && lastBy && (
-        <p className="ml-auto text-sm text-quiet">
-          {m.bench.lastEntry(lastBy.name, write.moment(last.observedAt))}
-        </p>
-      )}
-      {children}
-    </div>
-  );
 }

@@ -39,7 +39,7 @@ export const Duties = memo(function Duties({
         {words.title}
       </h2>
       {owed.length + unsettled.length === 0 && <p>{words.none}</p>}
-      <ul className="flex flex-col gap-3">
+      <ul className="flex flex-col gap-1">
         {owed.map((duty) => (
           <li key={duty.duty} className="border-l-3 border-dashed border-hazard pl-3">
             <Duty
@@ -120,37 +120,36 @@ function Duty({
 }) {
   const known = model.duties.get(duty.duty);
   const { all, any } = duty.missing;
+  const missing = [...all, ...any];
   const link = 'min-h-11 text-left underline underline-offset-4';
+  const check = missing.find(({ kind }) => kind === 'check')?.id;
+  const needed = missing.map((requirement) => lowerFirst(requirementWords(model, requirement)));
   return (
     <>
-      <p className="font-semibold" title={known?.text}>
-        {known?.title}
-      </p>
-      <p className="text-sm text-quiet">
-        {any.length > 0 ? m.bench.duties.oneOf : m.bench.duties.left}
-      </p>
-      <ul className="flex flex-wrap gap-x-4 text-sm">
-        {[...all, ...any].map((requirement) => (
-          <li key={`${requirement.kind} ${requirement.id}`}>
-            {requirement.kind === 'check' ? (
-              <button type="button" className={link} onClick={() => onChooseCheck(requirement.id)}>
-                {lowerFirst(requirementWords(model, requirement))}
-              </button>
-            ) : (
-              <span className="inline-flex min-h-11 items-center">
-                {lowerFirst(requirementWords(model, requirement))}
-              </span>
-            )}
-          </li>
-        ))}
+      {check === undefined ? (
+        <p className="flex min-h-11 items-center font-semibold" title={known?.text}>
+          {known?.title}
+        </p>
+      ) : (
+        <button
+          type="button"
+          className={`${link} leading-tight font-semibold`}
+          title={known?.text}
+          onClick={() => onChooseCheck(check)}
+        >
+          {known?.title}
+        </button>
+      )}
+      <div className="flex items-start justify-between gap-2 text-sm leading-snug text-quiet">
+        <p className="-mt-1 pb-1">
+          {any.length > 0 ? m.bench.duties.oneOf(needed) : needed.join(', ')}
+        </p>
         {onWaive && (
-          <li className="ml-auto">
-            <button type="button" onClick={onWaive} className={`${link} text-quiet`}>
-              {m.bench.duties.waive}
-            </button>
-          </li>
+          <button type="button" onClick={onWaive} className={`${link} -mt-3 shrink-0`}>
+            {m.bench.duties.waive}
+          </button>
         )}
-      </ul>
+      </div>
     </>
   );
 }

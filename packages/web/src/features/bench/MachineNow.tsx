@@ -2,6 +2,7 @@ import { checkMinutes } from '@nodo/knowledge';
 import { POWER_OFF, POWER_ON } from '@nodo/ticket';
 import { Plug, Unplug, Wrench } from 'lucide-react';
 import { memo } from 'react';
+import { BobbinNow } from '../../instruments/bobbin/BobbinNow.tsx';
 import { NeedleNow } from '../../instruments/needle/register/NeedleNow.tsx';
 import { m, write } from '../../messages/index.ts';
 import { useTicket } from '../../ticket/TicketContext.tsx';
@@ -48,6 +49,7 @@ export const MachineNow = memo(function MachineNow({
         </div>
       )}
       <NeedleNow ticket={ticket} />
+      <BobbinNow ticket={ticket} model={model} />
       {mayWork && ticket.status === 'open' && (
         <WhileOpen plan={plan} onChooseCheck={onChooseCheck} />
       )}

@@ -1,8 +1,6 @@
-import { type DocumentKind, pathTo } from '@nodo/api';
 import { COMPLAINT, CONTEXT, SHIPPED } from '@nodo/knowledge';
 import { mayTakeIn } from '@nodo/ticket';
-import { useEffect, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { useRackRead } from '../../api/useRackRead.ts';
 import { m } from '../../messages/index.ts';
@@ -31,6 +29,8 @@ import { Agreed } from './Agreed.tsx';
 import { KnownMachine } from './KnownMachine.tsx';
 import { Pictures } from './Pictures.tsx';
 import { Received } from './Received.tsx';
+import { type JustTaken, TakenIn } from './TakenIn.tsx';
+import { Tried } from './Tried.tsx';
 import { useKnown } from './useKnown.ts';
 import { usePictures } from './usePictures.ts';
 import { useTakeIn } from './useTakeIn.ts';
@@ -52,7 +52,16 @@ function IntakeSheet() {
   const { rack, whenRead } = useRackRead();
   const { busy, fault, takeIn } = useTakeIn();
   const pictures = usePictures(form.ticket);
-  const navigate = useNavigate();
+  const [taken, setTaken] = useState<JustTaken>();
+  const [faulty, setFaulty] = useState(0);
+  const sheet = useRef<HTMLDivElement>(null);
+  // To the first field that is not as it must be.
+  useEffect(() => {
+    if (faulty === 0) return;
+    const field = sheet.current?.querySelector<HTMLElement>('[aria-invalid="true"]');
+    field?.scrollIntoView({ block: 'center' });
+    field?.focus({ preventScroll: true });
+  }, [faulty]);
   const money = useMoney();
   const version = useTables().tables?.version ?? SHIPPED;
   const model = version.modelOf(form.family, form.traits ?? undefined);
@@ -66,15 +75,16 @@ function IntakeSheet() {
     const tag = form.tag || firstFreeTag(await whenRead());
     const faults = faultsOf({ ...form, tag }, limit);
     setErrors(faults);
-    if (Object.keys(faults).length > 0) return;
+    if (Object.keys(faults).length > 0) {
+      setFaulty((times) => times + 1);
+      return;
+    }
     const ticket = await takeIn({ ...form, tag }, limit, pictures.pictures);
     if (ticket === undefined) return;
     pictures.set([]);
     setForm(blankForm());
-    toast.success(m.counter.taken(Number(tag)), {
-      action: { label: m.life.paper('tag-a7'), onClick: () => openPaper(ticket, 'tag-a7') },
-    });
-    void navigate(`/bench/${ticket}`);
+    setTaken({ ticket, tag: Number(tag), label: form.label });
+    window.scrollTo({ top: 0 });
   };
 
   const beginAnew = () => {
@@ -85,12 +95,13 @@ function IntakeSheet() {
     });
   };
 
+  if (taken) return <TakenIn taken={taken} onNext={() => setTaken(undefined)} />;
   if (!model) return null;
   const complaint = model.checks.get(COMPLAINT)?.findings ?? [];
   const context = model.checks.get(CONTEXT)?.findings ?? [];
   return (
     <Form onSubmit={submit} noValidate className="flex flex-1 flex-col lg:flex-row">
-      <div className="min-w-0 flex-1 px-6 py-4">
+      <div ref={sheet} className="min-w-0 flex-1 px-6 py-4">
         <h1 className="mb-4 text-2xl font-bold">{m.counter.title}</h1>
         {form.call === null ? (
           <WhichMachine
@@ -146,6 +157,12 @@ function IntakeSheet() {
           answers={form.context}
           onChange={(answers) => set({ context: answers })}
         />
+        <Tried
+          tried={form.tried}
+          words={form.triedWords}
+          onTried={(tried) => set({ tried })}
+          onWords={(triedWords) => set({ triedWords })}
+        />
         <Received
           accessories={form.accessories}
           condition={form.condition}
@@ -170,10 +187,6 @@ function IntakeSheet() {
       </aside>
     </Form>
   );
-}
-
-function openPaper(ticket: string, paper: DocumentKind): void {
-  window.open(pathTo('readPaper', { ticket, paper }), '_blank', 'noreferrer');
 }
 
 function faultsOf(

@@ -9,6 +9,7 @@ import {
   useCustomerQuery,
   useMergeCustomerMutation,
 } from '../../api/client.ts';
+import { Silhouette } from '../../drawing/Silhouette.tsx';
 import { m, write } from '../../messages/index.ts';
 import { FormError } from '../../session/FormError.tsx';
 import { NotRead } from '../../session/NotRead.tsx';
@@ -52,11 +53,16 @@ export default function CustomerView() {
             <li key={machine} className="border-b border-rule last:border-0">
               <Link
                 to={`/machines/${machine}`}
-                className="flex min-h-11 items-baseline gap-2 py-2 hover:underline"
+                className="flex min-h-11 items-center gap-4 py-2 hover:underline"
               >
-                <bdi className="font-semibold">{card.label}</bdi>
-                <span className="text-quiet">
-                  {[card.model, card.serial].filter(Boolean).join(', ')}
+                <span className="w-28 shrink-0">
+                  <Silhouette family={card.family} accent={false} />
+                </span>
+                <span className="min-w-0 break-words">
+                  <bdi className="block font-semibold">{card.label}</bdi>
+                  <span className="text-quiet">
+                    {[card.model, card.serial].filter(Boolean).join(', ')}
+                  </span>
                 </span>
               </Link>
             </li>

@@ -18,12 +18,17 @@ import { useSettled } from '../../ui/useSettled.ts';
 const ScanDialog = lazy(() => import('./ScanDialog.tsx'));
 
 /** Finds tickets, machines and customers by a few letters, from every view; takes scanned tags. */
-export default function FindBox() {
+export default function FindBox(props: FindBoxProps) {
   const session = useSession();
-  return mayTakeIn(session.person.role) ? <Find /> : null;
+  return mayTakeIn(session.person.role) ? <Find {...props} /> : null;
 }
 
-function Find() {
+interface FindBoxProps {
+  /** Where it was opened for one search: called once that is over. */
+  readonly onLeave?: () => void;
+}
+
+function Find({ onLeave }: FindBoxProps) {
   const [typed, setTyped] = useState('');
   const [open, setOpen] = useState(false);
   const [scanning, setScanning] = useState(false);
@@ -44,6 +49,7 @@ function Find() {
     setOpen(false);
     setAwaited(false);
     box.current?.blur();
+    onLeave?.();
     void navigate(path);
   };
   const isAnswered = isSettled && !answer.isFetching;
@@ -62,12 +68,16 @@ function Find() {
         label={words.label}
         className="relative min-w-0 flex-1"
         onBlur={({ currentTarget, relatedTarget }) => {
-          if (!currentTarget.contains(relatedTarget)) setOpen(false);
+          if (currentTarget.contains(relatedTarget)) return;
+          setOpen(false);
+          if (typed === '') onLeave?.();
         }}
         onKeyDown={(event) => {
           const ticket = ticketOnTag(typed);
-          if (event.key === 'Escape') setTyped('');
-          else if (event.key === 'Enter' && ticket !== undefined) {
+          if (event.key === 'Escape') {
+            setTyped('');
+            onLeave?.();
+          } else if (event.key === 'Enter' && ticket !== undefined) {
             // A scanner that types: the address and then Enter.
             event.preventDefault();
             goTo(`/t/${ticket}`);
@@ -80,6 +90,7 @@ function Find() {
         <Search aria-hidden size={18} className="absolute top-3.5 left-3 text-quiet" />
         <Command.Input
           ref={box}
+          autoFocus={onLeave !== undefined}
           value={typed}
           maxLength={200}
           dir="auto"

@@ -48,7 +48,7 @@ export function CauseArticle({
       {onTicket && belief && (
         <p className="mt-3 border-l-3 border-own pl-3">
           <strong>{words.onTicket(String(onTicket.ticket.intake?.tag ?? ''))}:</strong>{' '}
-          {words.chance(write.percent(belief.was), write.percent(belief.is))}
+          {words.chance(write.percent(belief.is))}
         </p>
       )}
       <ChangedHere isAbout={isAbout} />

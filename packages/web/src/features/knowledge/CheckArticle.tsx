@@ -10,8 +10,9 @@ import {
 import { checkOutcome } from '@nodo/ticket';
 import { CheckDrawing } from '../../drawing/CheckDrawing.tsx';
 import { m, write } from '../../messages/index.ts';
-import { Caution } from '../../ticket/check/CheckStep.tsx';
+import { Caution } from '../../ticket/check/Caution.tsx';
 import { ProvenanceMark } from '../../ticket/ProvenanceMark.tsx';
+import { TextLink } from '../../ui/TextLink.tsx';
 import { ChangedHere } from './changes/ChangedHere.tsx';
 import { useStandings } from './changes/useStandings.ts';
 import type { OnTicket } from './onTicket.ts';
@@ -59,7 +60,12 @@ export function CheckArticle({
             <strong>{words.onTicket(String(onTicket.ticket.intake?.tag ?? ''))}:</strong>{' '}
             {checkOutcome(onTicket.ticket, model, check.id).done
               ? words.answered
-              : words.notAnswered}
+              : words.notAnswered}{' '}
+            {onTicket.ticket.intake?.tag !== undefined && onTicket.ticket.status === 'open' && (
+              <TextLink to={`/bench/${onTicket.ticket.id}?check=${check.id}`}>
+                {words.doCheck}
+              </TextLink>
+            )}
           </p>
         )}
         <ChangedHere isAbout={isAbout} />

@@ -1,12 +1,12 @@
 import type { FamilyModel } from '@nodo/knowledge';
-import { assess, modelOfTicket } from '@nodo/ticket';
-import { useMemo } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { m } from '../../messages/index.ts';
 import { NotRead } from '../../session/NotRead.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
 import { type ShopTables, useTables } from '../../session/useTables.ts';
-import { type ShownTicket, useShownTicket } from '../../ticket/useShownTicket.ts';
+import { TicketBar } from '../../ticket/TicketBar.tsx';
+import { useTicket } from '../../ticket/TicketContext.tsx';
+import { TicketGate } from '../../ticket/TicketGate.tsx';
 import { Select } from '../../ui/Field.tsx';
 import { TextLink } from '../../ui/TextLink.tsx';
 import { CauseArticle } from './CauseArticle.tsx';
@@ -16,6 +16,7 @@ import { ChangesList } from './changes/ChangesList.tsx';
 import { ProposalPage } from './changes/ProposalPage.tsx';
 import { ProposeChange } from './changes/ProposeChange.tsx';
 import type { OnTicket } from './onTicket.ts';
+import { WhereItHurts } from './WhereItHurts.tsx';
 
 const FIRST_FAMILY = 'drop-in';
 
@@ -32,7 +33,10 @@ export default function KnowledgeView() {
       onTicket={undefined}
     />
   ) : (
-    <ReadingOnTicket id={ticket} tables={tables} />
+    <TicketGate id={ticket}>
+      <TicketBar />
+      <ReadingOnTicket tables={tables} />
+    </TicketGate>
   );
 }
 
@@ -40,24 +44,9 @@ interface WithTables {
   readonly tables: ShopTables;
 }
 
-function ReadingOnTicket({ id, tables }: WithTables & { readonly id: string }) {
-  const { shown } = useShownTicket(id);
-  const onTicket = useMemo(() => shown && standingOf(shown), [shown]);
-  return (
-    <Reading
-      model={onTicket?.model ?? tables.version.modelOf(FIRST_FAMILY)}
-      tables={tables}
-      onTicket={onTicket}
-    />
-  );
-}
-
-function standingOf({
-  ticket,
-  version,
-}: ShownTicket): (OnTicket & { model: FamilyModel }) | undefined {
-  const model = modelOfTicket(ticket, version);
-  return model && { ticket, model, assessment: assess(ticket, model) };
+function ReadingOnTicket({ tables }: WithTables) {
+  const onTicket = useTicket();
+  return <Reading model={onTicket.model} tables={tables} onTicket={onTicket} />;
 }
 
 function Reading({
@@ -80,12 +69,12 @@ function Reading({
   const mayPropose =
     session.person.role === 'lead' && (inTables.causes.has(id) || inTables.checks.has(id));
   return (
-    <div className="grid min-h-0 flex-1 grid-cols-1 lg:flex-none lg:h-[calc(100dvh-3.4rem)] lg:grid-rows-[minmax(0,1fr)] lg:grid-cols-[20rem_minmax(0,1fr)]">
+    <div
+      className={`grid min-h-0 flex-1 grid-cols-1 max-lg:overflow-y-auto lg:grid-rows-[minmax(0,1fr)] lg:grid-cols-[20rem_minmax(0,1fr)] ${onTicket ? '' : 'lg:h-[calc(100dvh-3.4rem)] lg:flex-none'}`}
+    >
       <div className="flex min-h-0 flex-col border-rule p-4 lg:border-r">
         <h1 className="text-2xl font-bold">{words.title}</h1>
-        {onTicket ? (
-          <TextLink to={`/bench/${onTicket.ticket.id}`}>{words.toTicket}</TextLink>
-        ) : (
+        {!onTicket && (
           <Select
             className="mt-2"
             label={words.family}
@@ -135,8 +124,10 @@ function Reading({
               />
             )}
           </>
+        ) : kind === undefined ? (
+          <WhereItHurts model={model} />
         ) : (
-          <p className="text-quiet">{kind === undefined ? words.empty : words.unknown}</p>
+          <p className="text-quiet">{words.unknown}</p>
         )}
       </article>
     </div>

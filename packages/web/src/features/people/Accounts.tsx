@@ -4,6 +4,7 @@ import { toast } from 'sonner';
 import { useChangeAccountMutation, useResetAccountMutation } from '../../api/client.ts';
 import { faultWords } from '../../messages/errors.ts';
 import { m, write } from '../../messages/index.ts';
+import { people } from '../../messages/people.ts';
 import { Button } from '../../ui/Button.tsx';
 import { PersonMark } from '../../ui/PersonMark.tsx';
 import { SelectBox } from '../../ui/SelectBox.tsx';
@@ -43,7 +44,7 @@ function AccountLine({
 }) {
   const [change, { isLoading: changing }] = useChangeAccountMutation();
   const [reset, { isLoading: resetting }] = useResetAccountMutation();
-  const words = m.people;
+  const words = people;
   const { id: person, name, role, locked } = account;
   const busy = changing || resetting;
   const apply = async (wanted: { role?: Role; locked?: boolean }) => {
@@ -99,7 +100,7 @@ function AccountLine({
 }
 
 function stateWords({ locked, hasPassword, hasPin, codeUntil, seenAt }: Account): string {
-  const { state } = m.people;
+  const { state } = people;
   const notes = [
     locked && state.locked,
     codeUntil !== null && state.waiting(write.day(codeUntil)),

@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useAuditInfiniteQuery } from '../../api/client.ts';
 import { faultWords } from '../../messages/errors.ts';
-import { m, write } from '../../messages/index.ts';
+import { write } from '../../messages/index.ts';
+import { people } from '../../messages/people.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Select } from '../../ui/Field.tsx';
 
@@ -15,7 +16,7 @@ export function AuditList({ accounts }: { readonly accounts: readonly Account[] 
   const { data, error, hasNextPage, isFetching, fetchNextPage } = useAuditInfiniteQuery(
     person === EVERYBODY ? undefined : person,
   );
-  const words = m.people.audit;
+  const words = people.audit;
   const names = new Map(accounts.map(({ id, name }) => [id, name]));
   const lines = data?.pages.flatMap((page) => page.lines) ?? [];
   return (
@@ -63,7 +64,7 @@ function Line({
   readonly line: AuditLine;
   readonly names: ReadonlyMap<string, string>;
 }) {
-  const words = m.people.audit;
+  const words = people.audit;
   return (
     <>
       <time dateTime={at} className="block font-mono text-sm text-quiet">

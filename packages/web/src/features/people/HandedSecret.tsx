@@ -1,5 +1,6 @@
 import type { HandedCode } from '@nodo/api';
-import { m, write } from '../../messages/index.ts';
+import { write } from '../../messages/index.ts';
+import { people } from '../../messages/people.ts';
 import { Button } from '../../ui/Button.tsx';
 
 /** A code to be handed over, for as long as it can be seen. */
@@ -10,7 +11,7 @@ export function HandedSecret({
   readonly handed: HandedCode;
   readonly onDone: () => void;
 }) {
-  const words = m.people.code;
+  const words = people.code;
   return (
     <section
       aria-label={words.title(account.name)}

@@ -3,6 +3,7 @@ import { EVERY_ROLE, type Role } from '@nodo/kernel';
 import { useState } from 'react';
 import { useInvitePersonMutation } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
+import { people } from '../../messages/people.ts';
 import { FormError } from '../../session/FormError.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Select, TextField } from '../../ui/Field.tsx';
@@ -14,7 +15,7 @@ const NOBODY = { name: '', initials: '', login: '', role: 'technician' as Role }
 export function InviteForm({ onHanded }: { readonly onHanded: (handed: HandedCode) => void }) {
   const [given, setGiven] = useState(NOBODY);
   const [invite, { isLoading, error }] = useInvitePersonMutation();
-  const words = m.people.invite;
+  const words = people.invite;
   const suggested = suggestFor(given.name);
   const initials = given.initials || suggested.initials;
   const login = given.login || suggested.login;
@@ -55,7 +56,7 @@ export function InviteForm({ onHanded }: { readonly onHanded: (handed: HandedCod
         />
         <Select
           label={words.role}
-          hint={m.people.roleHint[given.role]}
+          hint={people.roleHint[given.role]}
           value={given.role}
           onChoose={(role) => setGiven({ ...given, role })}
           options={EVERY_ROLE.map((role) => [role, m.shell.roles[role]] as const)}

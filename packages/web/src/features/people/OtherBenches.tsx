@@ -1,11 +1,11 @@
 import { create } from 'qrcode';
 import { useReachQuery } from '../../api/client.ts';
-import { m } from '../../messages/index.ts';
+import { people } from '../../messages/people.ts';
 
 /** How another device of the shop comes to this Nodo. */
 export function OtherBenches() {
   const { data: reach } = useReachQuery();
-  const words = m.people.benches;
+  const words = people.benches;
   if (reach === undefined) return null;
   return (
     <section className="mt-8 max-w-3xl">
@@ -49,7 +49,7 @@ function Code({ text }: { readonly text: string }) {
   return (
     <svg
       role="img"
-      aria-label={m.people.benches.codeFor(text)}
+      aria-label={people.benches.codeFor(text)}
       viewBox={`0 0 ${side} ${side}`}
       className="size-44 shrink-0"
       shapeRendering="crispEdges"

@@ -2,7 +2,8 @@ import type { Account, Screen } from '@nodo/api';
 import { toast } from 'sonner';
 import { useEndScreenMutation, useScreensQuery } from '../../api/client.ts';
 import { faultWords } from '../../messages/errors.ts';
-import { m, write } from '../../messages/index.ts';
+import { write } from '../../messages/index.ts';
+import { people } from '../../messages/people.ts';
 import { isNamed } from '../../store/device.ts';
 import { Button } from '../../ui/Button.tsx';
 
@@ -16,7 +17,7 @@ export function Screens({
 }) {
   const { data: screens, error } = useScreensQuery();
   const [end] = useEndScreenMutation();
-  const words = m.people.screens;
+  const words = people.screens;
   const names = new Map(accounts.map(({ id, name }) => [id, name]));
   const stop = async (screen: string) => {
     const { error: refused } = await end({ screen });
@@ -53,7 +54,7 @@ export function Screens({
 }
 
 function screenWords({ device, agent, seenAt, locked }: Screen): string {
-  const words = m.people.screens;
+  const words = people.screens;
   const system = /\(([^;)]+)/.exec(agent)?.[1];
   return [
     isNamed(device) ? device : words.unnamed,

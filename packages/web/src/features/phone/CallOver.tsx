@@ -3,7 +3,7 @@ import { useRackRead } from '../../api/useRackRead.ts';
 import { m } from '../../messages/index.ts';
 import { firstFreeTag } from '../../shop/intake/firstFreeTag.ts';
 import { AnswerButton } from '../../ticket/check/AnswerButton.tsx';
-import { Caution } from '../../ticket/check/CheckStep.tsx';
+import { Caution } from '../../ticket/check/Caution.tsx';
 import { useTicket } from '../../ticket/TicketContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { NumberField, TextField } from '../../ui/Field.tsx';
@@ -36,7 +36,7 @@ export function CallOver({
           <Lines title={m.phone.worseTitle} lines={m.phone.worse} />
         </div>
       )}
-      <div className="mt-5 flex max-w-xl flex-col gap-2">
+      <div className="mt-5 flex flex-col gap-2">
         {mayTalk && (
           <AnswerButton
             digit={1}

@@ -8,7 +8,8 @@ import {
 import type { PhoneStep } from '@nodo/ticket';
 import { m } from '../../messages/index.ts';
 import { AnswerButton } from '../../ticket/check/AnswerButton.tsx';
-import { Answers, Caution } from '../../ticket/check/CheckStep.tsx';
+import { Answers } from '../../ticket/check/Answers.tsx';
+import { Caution } from '../../ticket/check/Caution.tsx';
 import { useTicket } from '../../ticket/TicketContext.tsx';
 import { hazardWords, lowerFirst } from '../../ticket/words.ts';
 
@@ -33,7 +34,7 @@ export function CallStep({ step, mayTalk }: CallStepProps) {
         hazard={look && isUnpluggedFirst(look) ? m.phone.plugOut : undefined}
       >
         {mayTalk && (
-          <div className="flex max-w-xl flex-col gap-2">
+          <div className="flex flex-col gap-2">
             <AnswerButton
               digit={1}
               text={m.phone.did}

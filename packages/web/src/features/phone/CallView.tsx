@@ -7,9 +7,12 @@ import { useSession } from '../../session/SessionContext.tsx';
 import { Causes } from '../../ticket/Causes.tsx';
 import { FreeingWalk } from '../../ticket/check/FreeingWalk.tsx';
 import { WaysOut } from '../../ticket/check/WaysOut.tsx';
-import { useShown, useTicket } from '../../ticket/TicketContext.tsx';
+import { StepBody } from '../../ticket/StepBody.tsx';
+import type { Pane } from '../../ticket/ThumbBar.tsx';
+import { TicketBar } from '../../ticket/TicketBar.tsx';
+import { useTicket } from '../../ticket/TicketContext.tsx';
 import { TicketGate } from '../../ticket/TicketGate.tsx';
-import { StepBody, TicketShell } from '../../ticket/TicketShell.tsx';
+import { TicketShell } from '../../ticket/TicketShell.tsx';
 import { usePlan } from '../../ticket/usePlan.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Key } from '../../ui/Key.tsx';
@@ -30,12 +33,12 @@ export default function CallView() {
 
 function Call() {
   const { ticket, model, assessment, record } = useTicket();
-  const { customer } = useShown();
   const { role } = useSession().person;
   const { plan, planFailed } = usePlan();
   const [deferred, setDeferred] = useState(NOTHING_DEFERRED);
   const [ending, setEnding] = useState<'bring-in' | 'stop'>();
   const [freeing, setFreeing] = useState(false);
+  const [pane, setPane] = useState<Pane>('step');
   const step = useMemo<PhoneStep | undefined>(
     () => plan && nextPhoneStep(ticket, model, assessment, plan.call, deferred),
     [ticket, model, assessment, plan, deferred],
@@ -50,23 +53,13 @@ function Call() {
   );
   return (
     <TicketShell
-      header={
-        <header className="flex flex-wrap items-baseline gap-x-5 border-b border-rule px-5 py-2">
-          <p className="text-lg font-bold">
-            <bdi>{ticket.intake?.label}</bdi>
-          </p>
-          <p className="text-quiet">
-            {[customer?.name, customer?.phone].filter(Boolean).join(', ')}
-          </p>
-          {ticket.intake?.words && (
-            <p className="text-quiet">
-              <bdi>“{ticket.intake.words}”</bdi>
-            </p>
-          )}
-        </header>
-      }
+      bar={<TicketBar />}
+      chosen={freeing || ending}
+      pane={pane}
+      onPane={setPane}
       step={
         <StepBody
+          name={`${freeing} ${JSON.stringify(shownStep ?? null)}`}
           waysOut={
             mayTalk &&
             !freeing &&
@@ -111,6 +104,7 @@ function Call() {
           )}
         </StepBody>
       }
+      rightPane="causes"
       right={
         <Causes words={plan?.words} chosen={undefined} closed={ticket.closing !== undefined} />
       }

@@ -41,6 +41,7 @@ export function DayThreads({
         {words.title}
         <span className="ml-2 text-sm font-normal text-quiet">{orderWords(plan)}</span>
       </h2>
+      <p className="text-sm text-quiet">{words.legend}</p>
       {benches.map((bench) => {
         const person = people.get(bench);
         const queue = workable.filter((one) => one.person === bench);
@@ -114,7 +115,7 @@ function Piece({
         <span aria-hidden="true" className="flex items-baseline gap-1 font-mono text-sm font-bold">
           {line.tag}
           <span className="font-sans font-normal text-quiet">
-            {write.minutes(Math.round(minutes))}
+            {words.minutes(write.minutes(Math.round(minutes)))}
           </span>
         </span>
         <svg width={width} height="16" viewBox={`0 0 ${width} 16`} aria-hidden="true">

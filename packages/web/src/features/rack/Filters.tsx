@@ -6,7 +6,7 @@ import { type RackFilter, STANDS } from './state.ts';
 
 type Option = readonly [value: string, text: string];
 
-/** What of the Rack is shown: by letters, by who, by standing, by shelf. */
+/** What of the Rack is shown: by who, by standing, by shelf. */
 export function Filters({
   rack,
   people,
@@ -42,14 +42,6 @@ export function Filters({
         value={filter.shelf}
         onChoose={(shelf) => set({ shelf })}
         options={[['', words.allShelves], ...shelves.map((shelf): Option => [shelf, shelf])]}
-      />
-      <input
-        type="search"
-        value={filter.find}
-        onChange={({ target }) => set({ find: target.value })}
-        placeholder={m.rack.find}
-        aria-label={m.rack.find}
-        className="min-h-11 w-56 rounded-md border-2 border-edge bg-paper px-2"
       />
     </div>
   );

@@ -40,7 +40,7 @@ export function RackView() {
   const inShop = rack.filter(({ tag }) => tag !== null);
   const ready = inShop.filter(({ status }) => status === 'closed').length;
   const isFiltered = Object.values(filter).some((part) => part !== '');
-  const reset = () => set({ find: '', who: '', stands: '', shelf: '' });
+  const reset = () => set({ who: '', stands: '', shelf: '' });
 
   return (
     <div className="flex flex-1 flex-col lg:flex-row">
@@ -80,8 +80,10 @@ export function RackView() {
 
 const NOTHING_DUE = { overdue: false, stuck: false, uncollected: false };
 
-function filterWords({ find, stands }: RackFilter): string {
-  return [find, stands && m.rack.stands[stands as Stands]].filter(Boolean).join(', ');
+function filterWords({ stands, shelf }: RackFilter): string {
+  return [stands && m.rack.stands[stands as Stands], shelf && m.rack.shelf(shelf)]
+    .filter(Boolean)
+    .join(', ');
 }
 
 function Shelves({

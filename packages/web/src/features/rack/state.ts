@@ -28,7 +28,6 @@ export function dueState(line: RackEntry, card: ShopProfile, today: Day): DueSta
 
 /** What of the Rack is shown; all of it stands in the address. */
 export interface RackFilter {
-  readonly find: string;
   readonly who: string;
   readonly stands: string;
   readonly shelf: string;
@@ -50,13 +49,10 @@ export type Stands = (typeof STANDS)[number];
 
 export function fitsFilter(
   line: RackEntry,
-  { find, who, stands, shelf }: RackFilter,
+  { who, stands, shelf }: RackFilter,
   state: DueState,
   workOf: ReadonlyMap<string, string>,
 ): boolean {
-  const words = find.trim().toLocaleLowerCase();
-  const texts = [String(line.tag ?? ''), line.label, line.customerName ?? ''];
-  if (words !== '' && !texts.some((text) => text.toLocaleLowerCase().includes(words))) return false;
   if (who !== '' && line.lastBy !== who && workOf.get(line.ticket) !== who) return false;
   if (shelf !== '' && line.shelf !== shelf) return false;
   return stands === '' || standsSo(line, stands as Stands, state);

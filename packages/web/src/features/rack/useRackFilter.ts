@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { NavigationType, useNavigationType, useSearchParams } from 'react-router';
 import type { RackFilter } from './state.ts';
 
-const NAMES = ['find', 'who', 'stands', 'shelf'] as const;
+const NAMES = ['who', 'stands', 'shelf'] as const;
 
 /**
  * What of the Rack is shown, with the address bar following, so that a view can be sent to a
@@ -16,7 +16,6 @@ export function useRackFilter(): {
   const [search, setSearch] = useSearchParams();
   const asked = (name: keyof RackFilter) => search.get(name) ?? '';
   const inAddress: RackFilter = {
-    find: asked('find'),
     who: asked('who'),
     stands: asked('stands'),
     shelf: asked('shelf'),

@@ -8,6 +8,7 @@ import { readNumber } from '../../messages/typed.ts';
 import { FormError } from '../../session/FormError.tsx';
 import { NotRead } from '../../session/NotRead.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
+import { ShopTabs } from '../../shop/ShopTabs.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { CheckBox } from '../../ui/CheckBox.tsx';
 import { NumberField, Select, TextField } from '../../ui/Field.tsx';
@@ -56,6 +57,7 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
 
   return (
     <Form noValidate className="flex max-w-5xl flex-col gap-8 px-6 py-4" onSubmit={save}>
+      <ShopTabs />
       <h1 className="text-2xl font-bold">{words.title}</h1>
       <fieldset>
         <legend className="mb-2 text-lg font-bold">{words.place}</legend>

@@ -7,19 +7,23 @@ import { useMachineQuery } from '../../api/client.ts';
 import { m, write } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { useTables } from '../../session/useTables.ts';
+import { TicketBar } from '../../ticket/TicketBar.tsx';
 import { useTicket } from '../../ticket/TicketContext.tsx';
 import { TicketGate } from '../../ticket/TicketGate.tsx';
 import { causeName } from '../../ticket/words.ts';
 import { Select } from '../../ui/Field.tsx';
 import { TextLink } from '../../ui/TextLink.tsx';
 import { InstrumentContext } from './InstrumentContext.tsx';
-import { type InstrumentBench, mayKeep } from './instrumentBench.ts';
+import { type InstrumentBench, mayDo, mayKeep } from './instrumentBench.ts';
+import { PlugGate } from './PlugGate.tsx';
 
 /** One part of an instrument: its name in the address, what it is called, what it shows. */
 export interface InstrumentPart {
   readonly id: string;
   readonly title: string;
   readonly Shown: ComponentType;
+  /** Hands go where the needle moves: only unplugged. */
+  readonly unplugged?: true;
 }
 
 interface InstrumentProps {
@@ -54,12 +58,7 @@ function Beside({ name, parts }: InstrumentProps) {
   const [first, second] = assessment.beliefs.toSorted((a, b) => b.is - a.is);
   return (
     <Instrument bench={bench} parts={parts} root={`/bench/${ticket.id}/${name}`}>
-      <span className="rounded-md bg-ink px-2.5 py-0.5 font-mono text-xl font-bold text-ground">
-        {ticket.intake?.tag}
-      </span>
-      <p className="min-w-0 font-bold break-words">
-        <bdi>{ticket.intake?.label}</bdi>
-      </p>
+      <TicketBar />
       <p className="text-sm text-quiet" aria-live="polite">
         {m.instrument.likely}:{' '}
         {[first, second]
@@ -73,7 +72,7 @@ function Beside({ name, parts }: InstrumentProps) {
           {ticket.status === 'open' ? m.bench.step.noRights : m.instrument.closed}
         </p>
       )}
-      <TextLink to={`/bench/${ticket.id}`} className="ml-auto gap-2">
+      <TextLink to={`/bench/${ticket.id}`} className="gap-2">
         <ArrowLeft aria-hidden size={20} />
         {m.instrument.back}
       </TextLink>
@@ -144,30 +143,45 @@ function Instrument({
 }) {
   const { part: asked } = useParams();
   const part = parts.find(({ id }) => id === asked) ?? parts[0];
+  const [isToldAfterwards, setToldAfterwards] = useState(false);
+  const isGated =
+    part?.unplugged === true &&
+    !isToldAfterwards &&
+    mayDo(bench) &&
+    bench.onTicket?.ticket.power === 'on';
   return (
-    <div className="flex flex-1 flex-col">
-      <div className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-rule px-5 py-1.5">
-        {children}
+    <div className="tall:min-h-0 flex flex-1 flex-col overflow-y-auto">
+      <div className="flex flex-wrap items-center gap-x-5 gap-y-1 px-4 pt-1">
+        <nav aria-label={m.instrument.partsNav} className="flex flex-wrap gap-x-1">
+          {parts.map(({ id, title }) => (
+            <Link
+              key={id}
+              to={`${root}/${id}${query}`}
+              aria-current={id === part?.id ? 'page' : undefined}
+              className="inline-flex min-h-11 items-center border-b-3 border-transparent px-3 text-quiet hover:text-ink aria-[current=page]:border-own aria-[current=page]:font-semibold aria-[current=page]:text-ink"
+            >
+              {title}
+            </Link>
+          ))}
+        </nav>
+        <div className="ml-auto flex flex-wrap items-center gap-x-5 gap-y-1">{children}</div>
       </div>
-      <nav aria-label={m.instrument.partsNav} className="flex flex-wrap gap-x-1 px-4 pt-2">
-        {parts.map(({ id, title }) => (
-          <Link
-            key={id}
-            to={`${root}/${id}${query}`}
-            aria-current={id === part?.id ? 'page' : undefined}
-            className="inline-flex min-h-11 items-center border-b-3 border-transparent px-3 text-quiet hover:text-ink aria-[current=page]:border-own aria-[current=page]:font-semibold aria-[current=page]:text-ink"
-          >
-            {title}
-          </Link>
-        ))}
-      </nav>
+      {isGated && <PlugGate bench={bench} onAfterwards={() => setToldAfterwards(true)} />}
       <div className="flex-1 bg-paper px-5 pt-3 pb-6">
         {part && (
-          <InstrumentContext value={bench}>
+          <InstrumentContext value={isGated ? locked(bench) : bench}>
             <part.Shown key={`${bench.model.family.id} ${bench.machine ?? ''}`} />
           </InstrumentContext>
         )}
       </div>
     </div>
   );
+}
+
+/** The same bench, on which nothing can be kept for now. */
+function locked(bench: InstrumentBench): InstrumentBench {
+  return {
+    ...bench,
+    onTicket: bench.onTicket && { ...bench.onTicket, mayFind: false, mayWork: false },
+  };
 }

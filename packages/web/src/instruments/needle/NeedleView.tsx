@@ -1,10 +1,10 @@
-import { instruments } from '../../messages/instruments.ts';
 import { BeingRead } from '../../session/NotRead.tsx';
 import { useInstrumentBench } from '../frame/InstrumentContext.tsx';
 import { type InstrumentPart, InstrumentView } from '../frame/InstrumentView.tsx';
 import { BrokenPart } from './broken/BrokenPart.tsx';
 import { ConditionPart } from './condition/ConditionPart.tsx';
 import { FitPart } from './fit/FitPart.tsx';
+import { NEEDLE_PARTS } from './needleParts.ts';
 import { RegisterPart } from './register/RegisterPart.tsx';
 import { useRegister } from './register/useRegister.ts';
 import { SeatPart } from './seat/SeatPart.tsx';
@@ -20,15 +20,20 @@ function onceRead(Part: InstrumentPart['Shown']): InstrumentPart['Shown'] {
   };
 }
 
-const { parts } = instruments.needle;
-const PARTS: readonly InstrumentPart[] = [
-  { id: 'seat', title: parts.seat, Shown: SeatPart },
-  { id: 'condition', title: parts.condition, Shown: ConditionPart },
-  { id: 'fit', title: parts.fit, Shown: FitPart },
-  { id: 'wear', title: parts.wear, Shown: onceRead(WearPart) },
-  { id: 'broken', title: parts.broken, Shown: BrokenPart },
-  { id: 'register', title: parts.register, Shown: onceRead(RegisterPart) },
-];
+type PartId = (typeof NEEDLE_PARTS)[number]['id'];
+
+const SHOWN: Readonly<Record<PartId, Pick<InstrumentPart, 'Shown' | 'unplugged'>>> = {
+  seat: { Shown: SeatPart, unplugged: true },
+  condition: { Shown: ConditionPart, unplugged: true },
+  fit: { Shown: FitPart },
+  wear: { Shown: onceRead(WearPart) },
+  broken: { Shown: BrokenPart, unplugged: true },
+  register: { Shown: onceRead(RegisterPart) },
+};
+const PARTS: readonly InstrumentPart[] = NEEDLE_PARTS.map((part) => ({
+  ...part,
+  ...SHOWN[part.id],
+}));
 
 /** The needle instrument: beside a ticket, or alone. */
 export default function NeedleView() {

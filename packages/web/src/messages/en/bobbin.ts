@@ -1,12 +1,23 @@
 /** The bobbin instrument. */
 export const bobbin = {
   parts: {
-    which: 'Which one',
+    which: 'Type',
     condition: 'Condition',
     case: 'Case and gap',
     marks: 'Marks',
     tension: 'Tension',
-    left: 'What is left',
+    left: 'Thread left',
+  },
+  now: {
+    title: 'Bobbin and case',
+    states: {
+      'not-yet': 'not checked',
+      partly: 'partly checked',
+      sound: 'checked, right',
+      found: 'something found',
+    },
+    turned: 'The case screw was turned:',
+    measure: 'Measure',
   },
   none: 'This kind of machine has no bobbin.',
   which: {
@@ -28,6 +39,8 @@ export const bobbin = {
     materials: { plastic: 'plastic', metal: 'metal' },
     takes: 'This machine takes',
     unknown: 'not known',
+    toMeasure:
+      'A bobbin from the side and from above: the width over both flanges, the greatest width across, the hole.',
     measureFirst: 'Measure it, and its class stands here.',
     is: (title: string) => `It is a ${title} bobbin.`,
     isNone: 'It is none of the classes known here. Compare it with the machine’s own.',
@@ -35,13 +48,13 @@ export const bobbin = {
     wrong: (title: string) =>
       `This machine takes ${title}. They look alike and do not interchange.`,
     notAlike: (title: string) => `This machine takes ${title}.`,
-    takesUnknown: 'Write into the machine’s card which class it takes, and it is compared here.',
+    takesUnknown: 'Write into the machine’s record which class it takes, and it is compared here.',
     alike: 'Looks like it',
     off: (across: string, width: string | undefined) =>
       `${across} mm across${width === undefined ? '' : `, ${width} mm in width`}`,
     metal:
       'Metal in a magnet case: the magnet brakes it. The bobbin side holds more, so the knot moves down and the top thread shows underneath, now and then. Plastic belongs there.',
-    keep: 'Keep it',
+    keep: 'Save',
     drawing: (title: string) =>
       `The measured bobbin over ${title}, to scale, from the side and from above.`,
     measured: 'measured',
@@ -97,6 +110,7 @@ export const bobbin = {
       question: 'How does it feel?',
       answers: { even: 'Even', none: 'No drag', stutters: 'It stutters' },
     },
+    again: 'The screw was turned since the last measurement. Measure again.',
     tension: 'Bobbin tension',
     between: (least: string, most: string) =>
       `between ${least} and ${most} gf, with every reading off the worst way`,
@@ -105,8 +119,8 @@ export const bobbin = {
     low: 'Below its usual range: bobbin thread comes to the top.',
     first:
       'Before the screw: right way round, under its spring, no lint under it. The screw is the last thing to turn.',
-    keep: 'Keep it',
-    keepStandIn: 'A stand-in’s reading is not kept.',
+    keep: 'Save',
+    keepStandIn: 'A stand-in’s reading is not saved.',
   },
   screw: {
     title: 'The case screw, on a clock',
@@ -121,7 +135,7 @@ export const bobbin = {
     back: 'Way back',
     minutes: (value: number) => `${value > 0 ? '+' : ''}${value} min`,
     school:
-      'Some turn 5 minutes (30 degrees) at a time, some anything under a quarter; some never touch the original case and keep a second one. Nodo: 5 at a time, a quarter at most, always written down. Clockwise tightens (typical: try it).',
+      'Some turn 5 minutes (30 degrees) at a time, some anything under a quarter; some never touch the original case and keep a second one. Nodo: 5 at a time, a quarter at most, always noted. Clockwise tightens (typical: try it).',
     overQuarter: 'More than a quarter turn at once.',
     overHalf: 'More than half a turn from where it was: get a second opinion, look elsewhere.',
     clock: (start: number, now: number) =>

@@ -21,7 +21,7 @@ export const bobbinCondition = {
     arrow: 'The slot slants',
     arrows: { anticlockwise: 'anticlockwise', clockwise: 'clockwise', none: 'nowhere' },
     should: {
-      card: (turn: string) => `By this machine’s card: ${turn}.`,
+      card: (turn: string) => `By this machine’s record: ${turn}.`,
       usual: (turn: string) =>
         `Mostly so in a drop-in case: ${turn}. The machine’s manual decides.`,
       slot: (turn: string) => `By the slant of the slot: ${turn}.`,
@@ -59,7 +59,7 @@ export const bobbinCondition = {
     smooth: 'nothing: smooth',
     rough: 'Discard it: a nicked or bent bobbin is not dressed.',
   },
-  keep: 'Keep what was seen',
+  keep: 'Save what was seen',
   standings: {
     'not-yet': '',
     sound: 'on the ticket: sound',
@@ -79,7 +79,7 @@ export const bobbinCondition = {
     answers: { stays: 'stays', gone: 'is gone' },
     stays: 'The same with all of them: look at their undersides, then at case and hook.',
     gone: 'It was the bobbin. Leave the sound one in, and say so.',
-    keep: 'Keep the trial',
+    keep: 'Save the trial',
   },
 } as const;
 
@@ -93,7 +93,7 @@ export const bobbinCase = {
     lintFirst: 'Lint beneath keeps a case from seating: clean the race first.',
     question: 'The case',
     answers: { seated: 'lies against its stop', off: 'does not' },
-    keep: 'Keep the seat',
+    keep: 'Save the seat',
     done: 'Case seated',
     underPlate:
       'Part of a drop-in case’s stop may sit under the plate. With the plate off this is a look, no proof: look again with the plate on.',
@@ -135,7 +135,7 @@ export const bobbinCase = {
       'These feelers are too far apart to tell. Take a finer pair, or try with the thread itself.',
     right: 'Both slip.',
     bracket: 'Setting the bracket is the last resort: a little at a time, marks noted first.',
-    keep: 'Keep the gap',
+    keep: 'Save the gap',
   },
   hang: {
     title: 'Where does the thread hang?',
@@ -158,6 +158,6 @@ export const bobbinCase = {
       hook: 'Hook or race hold it.',
     },
     lookAt: 'Look at',
-    keep: 'Keep the turns',
+    keep: 'Save the turns',
   },
 } as const;

@@ -5,6 +5,6 @@ export const freeing = {
   free: 'It came free',
   stuck: 'It does not come',
   stuckOnPhone: 'It does not come: it is brought in as it is',
-  leave: 'Leave the walk',
+  leave: 'Stop here',
   manual: 'The service manual of this machine stands above these words.',
 } as const;

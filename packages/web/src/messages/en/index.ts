@@ -5,7 +5,6 @@ import { freeing } from './freeing.ts';
 import { instrument } from './instrument.ts';
 import { knowledge } from './knowledge.ts';
 import { life } from './life.ts';
-import { people } from './people.ts';
 import { phone } from './phone.ts';
 import { drawing, places } from './places.ts';
 import { rack } from './rack.ts';
@@ -28,7 +27,6 @@ export const en = {
   places,
   drawing,
   tables,
-  people,
   links,
   shared,
   together,

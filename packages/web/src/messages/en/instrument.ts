@@ -2,7 +2,16 @@
 export const instrument = {
   needle: 'Needle',
   bobbin: 'Bobbin',
+  tools: {
+    title: 'Tools',
+    lead: 'Opened here, a tool shows its readings and keeps none. From a ticket it works on that machine, and what it reads is saved there.',
+  },
   open: 'Measure it with the instrument',
+  gate: {
+    title: 'Unplug first',
+    text: 'The machine is plugged in. Off and unplugged before hands go in; then what is measured can be saved.',
+    afterwards: 'It was unplugged when this was done',
+  },
   partsNav: 'What to measure',
   back: 'Back to the bench',
   closed: 'This ticket is closed: readings are shown, not kept.',

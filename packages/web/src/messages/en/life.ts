@@ -13,10 +13,10 @@ const STANDING: Readonly<Record<Stage, string>> = {
   away: 'not in the shop',
   'taken-in': 'waits its turn',
   'on-the-bench': 'on the bench',
-  'ask-customer': 'customer to be asked',
+  'ask-customer': 'ask customer',
   'part-awaited': 'waits for a part',
   ready: 'ready',
-  collected: 'fetched',
+  collected: 'collected',
 };
 
 const QUANTITY: Readonly<Record<Quantity, string>> = {
@@ -124,7 +124,7 @@ function entry(event: LifeEvent, money: (minor: number) => string): string {
         ? 'Nothing to be spent without asking'
         : `Up to ${money(event.body.limit)} without asking`;
     case 'price-asked':
-      return `To be asked: ${money(event.body.amount)} for ${event.body.words}`;
+      return `Ask customer: ${money(event.body.amount)} for ${event.body.words}`;
     case 'price-answered':
       return `Customer said ${event.body.agreed ? 'yes' : 'no'} ${SPOKEN[event.body.how]}${
         event.body.words ? `: “${event.body.words}”` : ''
@@ -132,19 +132,19 @@ function entry(event: LifeEvent, money: (minor: number) => string): string {
     case 'part-awaited':
       return `Ordered: ${event.body.part}`;
     case 'part-came':
-      return 'The part is here';
+      return 'The part arrived';
     case 'part-fitted':
-      return `Put in: ${event.body.count === 1 ? '' : `${event.body.count} × `}${event.body.words}`;
+      return `Fitted: ${event.body.count === 1 ? '' : `${event.body.count} × `}${event.body.words}`;
     case 'clock-started':
-      return 'Began work';
+      return 'Clock started';
     case 'clock-stopped':
-      return event.body.why === 'interrupted' ? 'Interrupted' : 'Left work for now';
+      return event.body.why === 'interrupted' ? 'Clock paused' : 'Clock stopped';
     case 'labour-booked':
       return `${event.body.minutes} min without the clock: ${event.body.words}`;
     case 'day-promised':
-      return event.body.day === null ? 'Promise taken back' : `Promised for ${event.body.day}`;
+      return event.body.day === null ? 'Promise withdrawn' : `Promised for ${event.body.day}`;
     case 'set-up-noted':
-      return 'Set-up as found written down';
+      return 'Set-up as found';
     case 'measured':
       return measuredLine(event.body);
     case 'signed':
@@ -152,7 +152,7 @@ function entry(event: LifeEvent, money: (minor: number) => string): string {
     case 'bill-made':
       return `Bill: ${money(event.body.total)}`;
     case 'customer-told':
-      return `Told that it is ready, ${SPOKEN[event.body.how]}`;
+      return `Customer informed, ${SPOKEN[event.body.how]}`;
     case 'came-back':
       return 'The machine came back';
     case 'machine-known':
@@ -174,30 +174,30 @@ export const life = {
   reason: (reason: OrderReason) => REASON[reason],
   clock: {
     start: 'Start the clock',
-    resume: 'Go on',
+    resume: 'Go on working',
     running: (minutes: string) => `${minutes} min, running`,
     worked: (minutes: string) => `${minutes} min worked`,
-    interrupt: 'Interrupt',
+    interrupt: 'Pause',
     stop: 'Stop for now',
-    elsewhere: (label: string) => `Your clock ran on ${label}. It was interrupted there.`,
+    elsewhere: (label: string) => `Your clock ran on ${label}. It was paused there.`,
   },
   sheet: {
     open: 'Job sheet',
     title: 'Job sheet: price, parts, promise, papers',
     close: 'Close',
-    money: 'Money',
+    money: 'Price and bill',
     time: 'Time',
     things: 'Parts',
     asFound: 'As found',
     papers: 'Papers',
     agreed: (amount: string) => `Agreed: up to ${amount}`,
     askFirst: 'Agreed: nothing without asking',
-    noLimit: 'No limit was spoken of',
+    noLimit: 'No limit was discussed',
     askTitle: 'Ask the customer',
-    amount: 'What it would come to',
+    amount: 'Estimate',
     forWhat: 'For what, in words they can be told',
-    ask: 'To be asked',
-    asked: (amount: string, words: string) => `To be asked: ${amount} for ${words}.`,
+    ask: 'Ask customer',
+    asked: (amount: string, words: string) => `Ask customer: ${amount} for ${words}.`,
     saidYes: 'They said yes',
     saidNo: 'They said no',
     how: 'How they were asked',
@@ -205,70 +205,70 @@ export const life = {
     declined: 'They said no to the price.',
     unrepaired: 'Give it back unrepaired',
     unrepairedNote:
-      'What is owed stays open and is told on the bill. Pieces of a needle and the mains must be settled all the same.',
+      'What is still to do stays open and is written on the bill. Pieces of a needle and the mains must be settled all the same.',
     awaitTitle: 'Order a part',
     part: 'Part',
     expected: 'Expected on',
-    order: 'Wait for it',
+    order: 'Part ordered',
     awaited: (part: string, day: string) => (day ? `${part}, expected ${day}` : part),
-    came: 'It is here',
-    fitTitle: 'Part put in',
+    came: 'It arrived',
+    fitTitle: 'Part fitted',
     count: 'How many',
     each: 'Price of one',
-    fit: 'Write it down',
+    fit: 'Save',
     fitted: (count: number, words: string, sum: string) =>
       `${count === 1 ? '' : `${count} × `}${words}: ${sum}`,
     bookTitle: 'Work without the clock',
     minutes: 'Minutes',
     what: 'What was done',
-    book: 'Write it down',
+    book: 'Save',
     billTitle: 'Bill',
     charged: 'Minutes to charge',
     bill: 'Make the bill',
-    billed: (total: string, tax: string) => `${total}, in it ${tax} tax`,
-    billedPlus: (total: string, tax: string) => `${total}, with ${tax} tax`,
+    billed: (total: string, tax: string) => `${total}, incl. ${tax} tax`,
+    billedPlus: (total: string, tax: string) => `${total}, plus ${tax} tax`,
     needle: 'Needle',
     thread: 'Thread',
     bobbin: 'Bobbin',
     dial: 'Dial',
     screw: 'Case screw',
-    keepSetUp: 'Write it down',
+    keepSetUp: 'Save',
     measureTitle: 'Measured',
     quantity: 'What',
     value: 'Value',
     found: 'as found',
     set: 'as set',
-    measure: 'Write it down',
+    measure: 'Save',
     within: (least: string, most: string, from: string) => `${least} to ${most} (${from})`,
     outside: 'outside of it',
     inside: 'within it',
     usual: 'usual, from memory; the machine’s manual stands above it',
-    noValue: 'The machine’s card has no value for it.',
+    noValue: 'The machine’s record has no value for it.',
     shelf: 'Stands on shelf',
     move: 'Move it',
-    told: (moment: string) => `Told ${moment}`,
-    tell: 'They know it is ready',
+    told: (moment: string) => `Customer informed ${moment}`,
+    tell: 'Customer informed',
     customer: 'Customer',
     machine: 'Machine',
-    otherwise: 'Its card says otherwise than this ticket.',
-    byCard: 'Judge it by its card',
+    otherwise: 'The machine’s record differs from this ticket.',
+    byCard: 'Use the machine’s record',
     noRights: 'Only the bench and the counter write here.',
   },
   promise: {
-    title: 'What can I promise?',
+    title: 'Promise a day',
     lead: (minutes: string, spread: string) =>
-      `Reckoned with ${minutes} min of work, give or take ${spread}, behind what is promised already.`,
-    reckoning: 'Reckoning',
+      `Calculated with ${minutes} min of work, give or take ${spread}, after what is promised already.`,
+    reckoning: 'Calculating',
     nobody: 'Nobody works at the benches. A lead sets the hours under Shop.',
     day: 'Another day',
     sure: (chance: string, name: string) => `${chance} sure, ${name}`,
     promise: (day: string) => `Promise ${day}`,
     promised: (day: string) => `Promised: ${day}`,
     none: 'Nothing is promised.',
-    takeBack: 'Take the promise back',
+    takeBack: 'Withdraw the promise',
     refused: (day: string) => `${day} cannot be promised:`,
     past: 'it is past',
-    tooFar: 'it is too far ahead to be reckoned',
+    tooFar: 'it is too far ahead to calculate',
     off: (name: string, words: string) => (words ? `${name} is off (${words})` : `${name} is off`),
     shopClosed: (words: string) => (words ? `the shop is closed (${words})` : 'the shop is closed'),
     noShift: (name: string) => `${name} does not work that day`,

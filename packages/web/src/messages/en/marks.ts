@@ -81,7 +81,7 @@ export const marks = {
     ]
       .filter(Boolean)
       .join('; '),
-  takeBack: 'Take back',
+  takeBack: 'Undo',
   wholeLooked: {
     foot: 'The whole foot is looked at',
     plate: 'Both sides of the plate are looked at',
@@ -152,12 +152,13 @@ export const marks = {
     gone: (count: number) =>
       `On a part replaced since: ${count === 1 ? '1 mark' : `${count} marks`}`,
     none: 'No marks from earlier visits.',
-    'no-such-card': 'This ticket’s machine has no card yet, so nothing of earlier visits is known.',
+    'no-such-card':
+      'This ticket’s machine has no record yet, so nothing of earlier visits is known.',
     'no-rights': 'Earlier visits name the owner: your role may not read them.',
-    'not-read': 'Earlier visits cannot be read just now. What is laid now is kept.',
+    'not-read': 'Earlier visits cannot be read just now. What is put on it now is saved.',
   },
-  atTheBench: 'Marks are laid on the map by who works at the bench.',
-  alone: 'Opened alone nothing is laid on the map. Open it from a ticket.',
+  atTheBench: 'Marks are put on the map by who works at the bench.',
+  alone: 'Opened alone, nothing is put on the map. Open it from a ticket.',
   seam: {
     found: ({
       kind,

@@ -20,7 +20,7 @@ export const needle = {
   nowIn: 'Needle in it',
   unknown: 'Which needle is in is not known.',
   changed: 'A new one went in.',
-  tell: 'Tell which',
+  tell: 'Enter needle',
   nowLine: (needle: string, by: string, when: string) => `${needle} (${by}, ${when})`,
   drawing: {
     views: { front: 'front', back: 'back', side: 'right side' },
@@ -34,7 +34,7 @@ export const needle = {
     loop: (towards: string, at: string) =>
       `Needle, loop and hook from the side: ${towards} mm of loop where the hook passes, ${at} mm above the eye.`,
     pieces: (count: number, laid: string, whole: string) =>
-      `${count} pieces laid end to end: ${laid} of ${whole} mm.`,
+      `${count} pieces end to end: ${laid} of ${whole} mm.`,
   },
   seat: {
     heading: 'How does the needle sit?',
@@ -66,8 +66,8 @@ export const needle = {
     target: (degrees: string) => `Target ${degrees}°`,
     plus: 'scarf to the operator’s left is plus',
     restRight: 'Else it sits right',
-    keep: 'Keep as found',
-    keepSet: 'Keep as set',
+    keep: 'Save as found',
+    keepSet: 'Save as set',
     keepAlone: 'Another needle',
     notAll: 'Answer each line first.',
     taps: (count: number) => `${count} taps`,
@@ -82,7 +82,7 @@ export const needle = {
         `Nip the screw, turn by a second needle through the eye until the pointer shows ${target}°, tighten, read again.`,
     },
     didClear: 'Socket cleared',
-    didSet: 'Needle set anew',
+    didSet: 'Needle set again',
     thenCheck: 'Then look again: height, scarf, clamp; turn a few times by hand.',
     turned: 'Turned by hand a few full turns',
     proven: 'It sits right.',
@@ -110,18 +110,18 @@ export const needle = {
       bent: 'Bent: the gap to the hook is no longer what it was set to.',
     },
     model:
-      'A model of the loop: lift, gap and scatter are typical values unless the machine’s card gives them.',
+      'A model of the loop: lift, gap and scatter are typical values unless the machine’s record gives them.',
   },
   seam: {
     found: (needle: string, at: number) =>
       `${at > 1 ? `Needle ${at}: ` : 'Needle found: '}${needle}`,
     fitted: (needle: string, at: number) =>
-      `${at > 1 ? `Needle ${at} put in: ` : 'Needle put in: '}${needle}`,
+      `${at > 1 ? `Needle ${at} fitted: ` : 'Needle fitted: '}${needle}`,
     work: (fabric: string, thread: string) => `Sews ${fabric} with ${thread}`,
     pieces: (count: number, missing: number) =>
       missing > 0.5
-        ? `${count} pieces of the needle laid, ${missing} mm missing`
-        : `${count} pieces of the needle laid, whole`,
+        ? `${count} pieces of the needle measured, ${missing} mm missing`
+        : `${count} pieces of the needle measured, whole`,
   },
   condition: {
     heading: 'What has it been through?',
@@ -135,7 +135,7 @@ export const needle = {
     heat: 'Long runs at full speed',
     yes: 'Yes',
     no: 'No',
-    keep: 'Keep what was seen',
+    keep: 'Save what was seen',
     means: {
       bent: 'Bent. The gap to the hook changes by the bend. Replace it and find out what bent it: pulling, a strike, heat.',
       catches: 'A burr at point or eye cuts thread and fabric. It is finished.',
@@ -182,7 +182,7 @@ export const needle = {
     layers: 'Layers',
     thickness: 'One layer, pressed, mm',
     crossing: 'Seams cross',
-    keep: 'Keep for this ticket',
+    keep: 'Save on this ticket',
     suits: 'Take',
     or: ' or ',
     point: 'Point',
@@ -210,7 +210,7 @@ export const needle = {
     givesWay: (found: string, chosen: string) =>
       `Under a newton at the tip it gives way ${found} mm, the one to take ${chosen} mm.`,
     stiffer: (times: string) => `That is ${times} times as stiff as the one found.`,
-    keepVerdict: 'Keep as a finding',
+    keepVerdict: 'Save as a finding',
     sayThread:
       'Say which thread it is, by label, width or weight: the needle to take stands here then.',
     everyday: 'For everyday work, where either suits',
@@ -258,7 +258,7 @@ export const needle = {
     bobbin: 'Metres on a bobbin',
     projects: 'Projects with it',
     sayAmount:
-      'Say how much it sewed, in whatever is known: it is reckoned into the others, and each way of counting says when it is due.',
+      'Say how much it sewed, in whatever is known: it is converted into the others, and each way of counting says when it is due.',
     same: 'That is',
     schools: 'When it is due',
     due: 'due now',
@@ -269,8 +269,8 @@ export const needle = {
     struck: 'It struck or jammed: its life ended then, whatever it had sewn.',
     passes: (count: string) =>
       `Each point of the thread passes the eye about ${count} times before it is sewn in.`,
-    by: 'Judge by',
-    keep: 'Keep the count',
+    by: 'Count by',
+    keep: 'Save the count',
     overdue: 'Past its limit',
     within: 'Within its limit',
   },
@@ -278,25 +278,25 @@ export const needle = {
     heading: 'Is the whole needle here?',
     whole: 'A whole one of its kind, mm',
     piece: 'Next piece, mm',
-    add: 'Lay it down',
+    add: 'Add piece',
     takeOff: (index: number, length: string) => `${index}: ${length} mm, take it off`,
-    laid: (laid: string, whole: string) => `${laid} of ${whole} mm laid`,
+    laid: (laid: string, whole: string) => `${laid} of ${whole} mm found`,
     missing: (missing: string) => `${missing} mm are missing`,
     isWhole: 'It is whole (within half a millimetre).',
     tooMuch: 'More than one needle: a piece of another, or measured twice.',
     struck: 'What did it strike?',
     lookIn: 'Look for the rest',
-    keep: 'Keep what is laid',
+    keep: 'Save the pieces',
     accounted: 'All pieces found',
-    waive: 'Go on without the rest',
+    waive: 'Close without it',
     waiveWhy: 'Why, and where the rest must be',
     caution:
       'Eye protection. Pieces are sharp: tweezers and a magnet, no fingers. Hand wheel only towards you, unplugged.',
     coated: 'Hard-coated needles shatter into three to six pieces; others usually break in two.',
     cannotClose:
-      'The ticket stays open until the needle is whole or somebody answers for the rest by name.',
+      'The ticket stays open until the needle is whole or somebody says, with name, why the rest is missing.',
     impossible: 'No piece is that long.',
-    cleared: 'Accounted for.',
+    cleared: 'All pieces are accounted for.',
   },
   register: {
     heading: 'Which needle is in it?',
@@ -319,7 +319,7 @@ export const needle = {
       broken: 'Broken',
     },
     beforeUnknown: 'Nobody knows which it was: throw it away.',
-    keep: 'Write it down',
+    keep: 'Save',
     proof: 'Fine sharp 80/12, new',
     history: 'Before',
     line: (needle: string, sewn: string) => `${needle}, ${sewn}`,
@@ -327,9 +327,9 @@ export const needle = {
     sewnNone: 'stitches not known',
     openedTitle: 'Opened needles in the shop',
     used: (count: number) => `${count} used up on this machine`,
-    nothing: 'Nobody has written down a needle for this machine yet.',
+    nothing: 'No needle is saved for this machine yet.',
     noMachine: 'Choose a machine by its page or a ticket to read its register.',
     failed: 'The register could not be read. What this ticket says is shown.',
-    kept: 'Written down.',
+    kept: 'Saved.',
   },
 } as const;

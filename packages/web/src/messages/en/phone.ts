@@ -1,15 +1,15 @@
 export const phone = {
-  title: 'Somebody rings up',
-  nav: 'Telephone',
-  label: 'What do they call it?',
+  title: 'Phone call',
+  nav: 'Phone call',
+  label: 'Short description',
   begin: 'Begin the questions',
   beginning: 'One moment',
   tickOne: 'Tick at least one thing that the customer reports.',
   kept: 'Kept on this screen until the questions begin. From then on it is a ticket.',
-  reckoning: 'Reckoning what silences it soonest',
+  reckoning: 'Calculating the next question',
   ask: 'Say',
   askAgain: 'Say, after the change',
-  advise: 'Tell how to put it right',
+  advise: 'Tell them how to fix it',
   listen: 'Listen for',
   putRight: (remedy: string) =>
     `Switch it off first. Then: ${remedy}. Then switch on and sew a scrap, and tell me when it is done.`,
@@ -39,13 +39,13 @@ export const phone = {
     'Do not oil it, do not turn any screw',
     'Needle up, foot down on a scrap, for the way',
   ],
-  arrived: 'It has come in: hang the tag',
+  arrived: 'It has come in: save the ticket',
   manual: (family: string) =>
     `${family}: where the owner’s manual says otherwise, the manual holds.`,
   over: {
     solved: {
       title: 'It is gone',
-      say: 'Good. Sew on for a while with this thread and fabric. Should it come back, ring again, and we go on from here.',
+      say: 'Good. Sew on for a while with this thread and fabric. Should it come back, call again, and we go on from here.',
       end: 'Solved by phone: end the call',
       done: 'Solved by phone',
     },

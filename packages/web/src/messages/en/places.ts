@@ -28,6 +28,8 @@ export const drawing = {
   account: (family: string, place: string) => `${family}, seen from the front. Lit: ${place}.`,
   plain: (family: string) => `${family}, seen from the front.`,
   drawHere: 'draw here',
+  tap: 'Tap the machine where it hurts',
+  places: 'Places on the machine',
   needle: {
     account: (round: boolean, faces: string) =>
       `The needle from the front, the side and the back. Groove in front, scarf at the back above the eye; ${round ? 'round shank without a flat' : 'flat at the back of the shank'}. On this machine: ${faces}.`,

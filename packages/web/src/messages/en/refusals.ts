@@ -21,7 +21,7 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
   'last-lead': () => 'The shop would be without a lead. Make somebody else a lead first.',
   'no-such-person': () => 'There is no such person in this shop.',
   'no-such-screen': () => 'Nobody is signed in on that screen any more.',
-  'no-such-link': () => 'This link does not hold: it was taken back, or its time is over.',
+  'no-such-link': () => 'This link does not hold: it was withdrawn, or its time is over.',
   'not-at-this-screen': () =>
     'Whoever made this entry is not signed in on this screen. It is kept until they are.',
   'foreign-origin': () => 'This request did not come from Nodo’s own pages and was refused.',
@@ -35,9 +35,8 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
   'not-taken-in': () => 'This machine has not been taken in yet.',
   'already-taken-in': () => 'This ticket exists already.',
   'in-the-shop': () => 'The machine is in the shop: that is work for the bench.',
-  'not-in-the-shop': () => 'The machine is not in the shop yet. Hang a tag on it first.',
-  'tag-taken': ({ data }) =>
-    `Tag ${Number(data.tag)} hangs on another machine. Take another number.`,
+  'not-in-the-shop': () => 'The machine is not in the shop yet. Take it in first.',
+  'tag-taken': ({ data }) => `Tag ${Number(data.tag)} is on another machine. Take another number.`,
   'unknown-family': () => 'This kind of machine is not in the tables.',
   'not-on-this-machine': () => 'This machine does not have that.',
   'findings-exclude-each-other': () => 'These answers exclude each other. Choose one.',
@@ -48,12 +47,12 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
     String(data.unmet).includes('power-off-confirmed')
       ? 'Off and unplugged first: say so where the machine’s state stands, then this.'
       : 'Something must be done before this step. It is shown at the step.',
-  'reason-missing': () => 'This counts only with a reason. Write down why.',
-  'duty-not-owed': () => 'That is not owed on this ticket any more.',
+  'reason-missing': () => 'This counts only with a reason. Say why.',
+  'duty-not-owed': () => 'That is not to do on this ticket any more.',
   'symptoms-owed': () =>
     'A reported symptom is not settled. Sew it long enough, or say how it ends, with a reason.',
-  'symptom-not-owed': () => 'That symptom is not owed on this ticket any more.',
-  'duties-owed': () => 'Something is still owed. Do it, or waive it with a reason.',
+  'symptom-not-owed': () => 'That symptom is settled already on this ticket.',
+  'duties-owed': () => 'Something is still to do. Do it, or set it aside with a reason.',
   'ticket-closed': () => 'This ticket is closed. Reopen it to go on.',
   'ticket-open': () => 'This ticket is still open.',
   'already-collected': () => 'The customer has this machine already.',
@@ -68,16 +67,16 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
   'not-to-be-dressed': () =>
     'That mark is not one to dress: a depression is left, what is pierced is replaced.',
   'pieces-missing': () =>
-    'The pieces laid do not make a whole needle yet. Lay them down first, or answer for the rest.',
+    'The pieces do not make a whole needle yet. Add them first, or say why the rest is missing.',
   'no-such-needle': () => 'That opened needle is not there any more: somebody took it.',
   'over-the-limit': () => 'That is more than the customer agreed to. Ask them first.',
   'no-such-customer': () => 'There is no such customer in this shop.',
   'no-such-machine': () => 'There is no such machine in this shop.',
   'card-moved': () =>
     'Somebody else changed this meanwhile. Yours is kept here: look at theirs, then save again.',
-  erased: () => 'This person was erased. Nothing more is written down about them.',
-  'nothing-to-correct': () => 'That entry cannot be taken back.',
-  'already-corrected': () => 'That entry was taken back already.',
+  erased: () => 'This person was erased. Nothing more is saved about them.',
+  'nothing-to-correct': () => 'That entry cannot be undone.',
+  'already-corrected': () => 'That entry was undone already.',
   'already-so': () => 'It is so already.',
   'not-in-the-tables': () => 'The tables do not have that any more. Read them again.',
   'tables-unsound': ({ data }) => {

@@ -3,6 +3,9 @@ export const shell = {
   skipToMain: 'Skip to the work',
   mainNav: 'Main',
   toRack: 'Rack',
+  people: 'People',
+  tools: 'Tools',
+  shopPages: 'Shop and people',
   takeIn: 'Take in a machine',
   nightBench: 'Night bench',
   dayBench: 'Day bench',
@@ -44,7 +47,7 @@ export const shell = {
   },
   notices: {
     title: 'About the shop’s data',
-    putAway: 'Put away',
+    putAway: 'Dismiss',
     ticket: (number: number) => `Ticket ${number}`,
     demoCompleted: (tickets: number) =>
       `A first start that was interrupted had left the demo shop unfinished; the ${tickets} tickets that were missing are there now.`,
@@ -65,6 +68,8 @@ export const shell = {
     unlock: 'Unlock',
     needsLine: 'Changing person needs the connection.',
     setPin: 'Set my PIN',
+    askPin:
+      'This screen locks by itself. With a PIN, four digits open it again instead of your password.',
     setPinLead: 'Four to eight digits, good only on screens on which you signed in by password.',
     password: 'Your password',
     save: 'Save',

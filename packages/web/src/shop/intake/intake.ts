@@ -2,6 +2,7 @@ import type { Customer, NewMachine } from '@nodo/api';
 import { COMPLAINT, CONTEXT } from '@nodo/knowledge';
 import { newCustomerProfile, newMachineProfile } from '@nodo/shop';
 import type { TicketCommand } from '@nodo/ticket';
+import { m } from '../../messages/index.ts';
 import { deviceId } from '../../store/device.ts';
 import type { IntakeForm } from './intakeForm.ts';
 
@@ -14,7 +15,16 @@ export interface Intake {
 }
 
 /** Which digit of the form's id stands for what; 0 is the ticket itself. */
-const DIGIT = { first: 1, complaint: 2, context: 3, limit: 4, promise: 5, signed: 6, machine: 7 };
+const DIGIT = {
+  first: 1,
+  complaint: 2,
+  context: 3,
+  limit: 4,
+  promise: 5,
+  signed: 6,
+  machine: 7,
+  tried: 8,
+};
 const CUSTOMER_DIGIT = 9;
 const FIRST_PHOTO_DIGIT = 10;
 /** So many pictures a form has ids for. */
@@ -35,7 +45,7 @@ export function intakeOf(form: IntakeForm, limit: number | undefined): Intake {
       comebackOf: form.comebackOf,
     },
   });
-  return { ...taken, drafts: [...taken.drafts, ...agreedOf(form, limit)] };
+  return { ...taken, drafts: [...taken.drafts, ...triedOf(form), ...agreedOf(form, limit)] };
 }
 
 /** The same for a machine that stays where it is: somebody rang up about it. */
@@ -50,7 +60,7 @@ export function arrivalOf(form: IntakeForm, limit: number | undefined): readonly
     shelf: form.shelf,
     ...receivedOf(form),
   });
-  return [arrived, ...asked(form), ...agreedOf(form, limit)];
+  return [arrived, ...asked(form), ...triedOf(form), ...agreedOf(form, limit)];
 }
 
 /** The entry that keeps a picture; a place for each, the signature's own. */
@@ -62,6 +72,15 @@ export function pictureOf(
   return place === 'signature'
     ? commandOf(form, DIGIT.signed, 'signed', { photo, what: 'intake' })
     : commandOf(form, FIRST_PHOTO_DIGIT + place, 'photo-kept', { photo, words: '' });
+}
+
+/** What the customer tried already, as a note on the ticket. */
+function triedOf(form: IntakeForm): readonly TicketCommand[] {
+  const tried = [...form.tried, form.triedWords.trim()].filter(Boolean).join(', ');
+  if (tried === '') return [];
+  return [
+    commandOf(form, DIGIT.tried, 'observation-noted', { words: m.counter.tried.noted(tried) }),
+  ];
 }
 
 function receivedOf({ accessories, condition }: IntakeForm) {

@@ -34,6 +34,9 @@ const intakeForm = z.object({
   comebackOf: z.uuid().nullable().default(null),
   /** The call that announced it. */
   call: z.uuid().nullable().default(null),
+  /** What the customer tried already, ticked and in words. */
+  tried: z.array(z.string()).readonly().default([]),
+  triedWords: z.string().default(''),
   accessories: z.array(z.string()).readonly().default([]),
   condition: z.string().default(''),
   limit: z.enum(['unspoken', 'up-to', 'ask-first']).default('unspoken'),

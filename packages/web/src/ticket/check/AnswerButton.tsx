@@ -12,8 +12,7 @@ interface AnswerButtonProps {
   readonly pressed?: boolean | undefined;
   /** The answer "nothing wrong here". */
   readonly sound?: boolean;
-  /** Where there are many answers. */
-  readonly low?: boolean;
+  readonly className?: string;
 }
 
 /** A big answer with its digit key. */
@@ -23,7 +22,7 @@ export function AnswerButton({
   onPress,
   pressed,
   sound = false,
-  low = false,
+  className = '',
 }: AnswerButtonProps) {
   useStepKeys(digit <= LAST_KEY ? { [String(digit)]: onPress } : {});
   return (
@@ -32,7 +31,7 @@ export function AnswerButton({
       data-answer={digit}
       aria-pressed={pressed}
       onClick={onPress}
-      className={`flex items-center gap-3.5 rounded-lg border-2 border-ink bg-paper px-3 text-left leading-tight font-semibold ${low ? 'min-h-11 py-0.5' : 'min-h-13 py-1.5 text-lg'} hover:bg-sunk active:bg-own active:text-paper aria-pressed:border-own aria-pressed:bg-sunk`}
+      className={`flex items-center gap-3.5 rounded-lg border-2 border-ink bg-paper px-3 text-left leading-tight font-semibold min-h-12 py-1 text-lg hover:bg-sunk active:bg-own active:text-paper aria-pressed:border-own aria-pressed:bg-sunk ${className}`}
     >
       <span
         aria-hidden="true"

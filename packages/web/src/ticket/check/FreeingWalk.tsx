@@ -2,13 +2,15 @@ import { openingChain } from '@nodo/core';
 import { type FamilyModel, type FreeingStep, freeingSteps } from '@nodo/knowledge';
 import type { Ticket } from '@nodo/ticket';
 import { useState } from 'react';
-import { PlaceDrawing } from '../../drawing/PlaceDrawing.tsx';
+import { PlaceBeside, PlaceDrawing } from '../../drawing/PlaceDrawing.tsx';
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { useTicket } from '../TicketContext.tsx';
 import type { RecordEntry } from '../useRecord.ts';
 import { AnswerButton } from './AnswerButton.tsx';
-import { Answers, Caution } from './CheckStep.tsx';
+import { Answers } from './Answers.tsx';
+import { Caution } from './Caution.tsx';
+import { StepHead } from './StepHead.tsx';
 
 /** Step by step out of a nest or a jam, the caution at its step, each entry made on the way. */
 export function FreeingWalk({
@@ -39,45 +41,41 @@ export function FreeingWalk({
   };
   const stuck = () => (onStuck ? onStuck() : go(at + 1));
 
+  const drawn = { family: model.family, place: step.place, presserDown: false };
   return (
-    <div className="flex flex-col gap-x-8 gap-y-4 xl:flex-row">
-      <div className="min-w-0 flex-1">
-        <p className="text-sm font-semibold text-quiet">{words.heading(at + 1, steps.length)}</p>
-        <h1 id="step-title" className="mt-0.5 text-3xl leading-tight font-bold text-balance">
-          {step.title}
-        </h1>
-        <p
-          className={
-            place === 'phone' ? 'mt-2 border-l-4 border-own pl-4 text-2xl' : 'mt-2 text-lg'
-          }
-        >
-          {place === 'phone' ? step.say : step.how}
-        </p>
-        {step.hazard && <Caution text={m.bench.hazards[step.hazard]} />}
-        <div className="mt-4 flex max-w-xl flex-col gap-2">
-          {step.asksWhetherFree ? (
-            <>
-              <AnswerButton digit={1} text={words.free} onPress={free} sound />
-              <AnswerButton
-                digit={2}
-                text={onStuck ? words.stuckOnPhone : words.stuck}
-                onPress={stuck}
-              />
-            </>
-          ) : asked ? (
-            <Answers key={asked.id} check={asked} onLogged={() => go(at + 1)} />
-          ) : (
-            <AnswerButton digit={1} text={words.done} onPress={done} />
-          )}
-        </div>
-        <p className="mt-3 text-sm text-quiet">{words.manual}</p>
-        {place === 'phone' && (
-          <Button look="quiet" className="mt-1" onClick={onLeave}>
-            {words.leave}
-          </Button>
+    <div>
+      <StepHead
+        key={step.id}
+        heading={words.heading(at + 1, steps.length)}
+        title={step.title}
+        how={place === 'phone' ? undefined : step.how}
+        picture={<PlaceDrawing {...drawn} />}
+        beside={<PlaceBeside {...drawn} />}
+      />
+      {place === 'phone' && <p className="mt-2 border-l-4 border-own pl-4 text-2xl">{step.say}</p>}
+      {step.hazard && <Caution text={m.bench.hazards[step.hazard]} />}
+      <div className="mt-3 flex flex-col gap-2">
+        {step.asksWhetherFree ? (
+          <>
+            <AnswerButton digit={1} text={words.free} onPress={free} sound />
+            <AnswerButton
+              digit={2}
+              text={onStuck ? words.stuckOnPhone : words.stuck}
+              onPress={stuck}
+            />
+          </>
+        ) : asked ? (
+          <Answers key={asked.id} check={asked} onLogged={() => go(at + 1)} />
+        ) : (
+          <AnswerButton digit={1} text={words.done} onPress={done} />
         )}
       </div>
-      <PlaceDrawing family={model.family} place={step.place} presserDown={false} />
+      <p className="mt-3 text-sm text-quiet">{words.manual}</p>
+      {place === 'phone' && (
+        <Button look="quiet" className="mt-1" onClick={onLeave}>
+          {words.leave}
+        </Button>
+      )}
     </div>
   );
 }

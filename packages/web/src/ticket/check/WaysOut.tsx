@@ -6,12 +6,15 @@ import { useStepKeys } from '../../ui/useKeys.ts';
 
 /** Always one tap away from a step: cannot tell, not now, and what else the view offers. */
 export function WaysOut({
+  cannotTell,
   onCannotTell,
   onNotNow,
   children,
 }: {
-  /** Undefined for a step that asks nothing. */
-  readonly onCannotTell: (() => void) | undefined;
+  /** How the view asks why something cannot be told. */
+  readonly cannotTell?: ReactNode;
+  /** Where nobody is asked why; undefined for a step that asks nothing. */
+  readonly onCannotTell?: (() => void) | undefined;
   /** Undefined for a step that cannot be put off. */
   readonly onNotNow: (() => void) | undefined;
   readonly children: ReactNode;
@@ -21,7 +24,8 @@ export function WaysOut({
     ...(onNotNow ? { n: onNotNow } : {}),
   });
   return (
-    <div className="sticky bottom-0 flex max-lg:mt-4 lg:static flex-wrap items-center gap-x-2 border-t border-rule bg-paper py-1.5">
+    <>
+      {cannotTell}
       {onCannotTell && (
         <Button look="quiet" onClick={onCannotTell}>
           <Key>0</Key> {m.bench.step.cannotTell}
@@ -33,6 +37,6 @@ export function WaysOut({
         </Button>
       )}
       {children}
-    </div>
+    </>
   );
 }

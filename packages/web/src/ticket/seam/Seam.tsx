@@ -1,31 +1,22 @@
 import { mayBeCorrected } from '@nodo/ticket';
-import { type KeyboardEvent, memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { m, write } from '../../messages/index.ts';
+import { type KeyboardEvent, memo, useCallback, useEffect, useRef, useState } from 'react';
+import { m } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
-import { useMoney } from '../../session/useMoney.ts';
 import { usePeopleById } from '../../session/usePeopleById.ts';
 import { useShown, useTicket } from '../TicketContext.tsx';
-import { SeamList } from './SeamList.tsx';
 import { OwedStitch, SeamStitch } from './SeamStitch.tsx';
 import { LooseEnds } from './Stitch.tsx';
-import { seamEntries } from './seamEntries.ts';
-import { TakeBack } from './TakeBack.tsx';
+import type { SeamEntry } from './seamEntries.ts';
 
 /**
  * The ticket as a seam in section: the top thread carries what was seen, the bobbin thread
  * what was done, they lock at each entry; a debt is a skipped stitch, closing ties the knot.
  */
-export const Seam = memo(function Seam() {
+export const Seam = memo(function Seam({ entries }: { readonly entries: readonly SeamEntry[] }) {
   const { model, assessment, record } = useTicket();
-  const shown = useShown();
+  const { ticket, events } = useShown();
   const people = usePeopleById();
   const session = useSession();
-  const { ticket, events } = shown;
-  const { currency } = useMoney();
-  const entries = useMemo(
-    () => seamEntries(shown, model, assessment, (minor) => write.money(minor, currency)),
-    [shown, model, assessment, currency],
-  );
   const owed = assessment.duties.filter(({ state }) => state === 'owed');
   const scroller = useRef<HTMLElement>(null);
   const [focused, setFocused] = useState<string>();
@@ -57,46 +48,40 @@ export const Seam = memo(function Seam() {
   };
 
   return (
-    <div className="relative">
-      <div className="absolute top-px right-2 z-10 flex">
-        <SeamList entries={entries} people={people} />
-        <TakeBack />
-      </div>
-      <section
-        ref={scroller}
-        aria-label={m.seam.title}
-        className="contain-layout relative overflow-x-auto border-t border-rule pt-2"
-      >
-        <ol className="flex w-max min-w-full px-5" aria-label={m.seam.keys} onKeyDown={moveAlong}>
-          {entries.map((entry, index) => (
-            <li key={entry.id} className="w-40 shrink-0">
-              <SeamStitch
-                entry={entry}
-                person={people.get(entry.person)}
-                first={index === 0}
-                reachable={entry.id === isReachable}
-                onFocus={setFocused}
-                onTakeBack={mayTakeBack(index) ? takeBack : undefined}
-              />
+    <section
+      ref={scroller}
+      aria-label={m.seam.title}
+      className="contain-layout relative overflow-x-auto pt-2"
+    >
+      <ol className="flex w-max min-w-full px-5" aria-label={m.seam.keys} onKeyDown={moveAlong}>
+        {entries.map((entry, index) => (
+          <li key={entry.id} className="w-40 shrink-0">
+            <SeamStitch
+              entry={entry}
+              person={people.get(entry.person)}
+              first={index === 0}
+              reachable={entry.id === isReachable}
+              onFocus={setFocused}
+              onTakeBack={mayTakeBack(index) ? takeBack : undefined}
+            />
+          </li>
+        ))}
+        {open &&
+          owed.map(({ duty }) => (
+            <li key={duty} className="w-40 shrink-0">
+              <OwedStitch text={model.duties.get(duty)?.title ?? duty} />
             </li>
           ))}
-          {open &&
-            owed.map(({ duty }) => (
-              <li key={duty} className="w-40 shrink-0">
-                <OwedStitch text={model.duties.get(duty)?.title ?? duty} />
-              </li>
-            ))}
-          {open && (
-            <li className="min-w-44 flex-1">
-              <div className="flex h-18 flex-col justify-end pb-1 pl-3">
-                <p className="font-semibold">{m.seam.nextStitch}</p>
-              </div>
-              <LooseEnds />
-            </li>
-          )}
-        </ol>
-      </section>
-    </div>
+        {open && (
+          <li className="min-w-44 flex-1">
+            <div className="flex h-18 flex-col justify-end pb-1 pl-3">
+              <p className="font-semibold">{m.seam.nextStitch}</p>
+            </div>
+            <LooseEnds />
+          </li>
+        )}
+      </ol>
+    </section>
   );
 });
 

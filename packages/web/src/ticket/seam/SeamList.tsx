@@ -11,15 +11,18 @@ import type { SeamEntry } from './seamEntries.ts';
 export function SeamList({
   entries,
   people,
+  label = m.seam.list,
 }: {
   readonly entries: readonly SeamEntry[];
   readonly people: ReadonlyMap<string, Person>;
+  /** What its button says. */
+  readonly label?: string;
 }) {
   const [open, setOpen] = useState(false);
   return (
     <>
-      <Button look="quiet" className="bg-ground text-sm" onClick={() => setOpen(true)}>
-        {m.seam.list}
+      <Button look="quiet" className="text-sm" onClick={() => setOpen(true)}>
+        {label}
       </Button>
       <Modal open={open} onOpenChange={setOpen} title={m.seam.listTitle} closeLabel={m.seam.close}>
         <Listed entries={entries} people={people} />

@@ -44,13 +44,14 @@ export function seamEntries(
   model: FamilyModel,
   { contested }: Assessment,
   money: (minor: number) => string,
+  nameOf: (person: string) => string | undefined,
 ): readonly SeamEntry[] {
   const crossed = new Set(contested.flatMap(({ answers }) => answers.map(({ seq }) => seq)));
   const begins = statesBegun(ticket);
   const late = new Set(lateEntries(ticket).map(({ id }) => id));
   return events.map((event, index) => ({
     id: event.id,
-    ...describe(event, model, ticket, money),
+    ...describe(event, model, ticket, money, nameOf),
     at: event.observedAt,
     person: event.actor.person,
     mark: event.type === 'ticket-closed' ? 'knot' : crossed.has(event.seq) ? 'crossed' : 'stitch',
@@ -84,6 +85,7 @@ function describe(
   model: FamilyModel,
   ticket: Ticket,
   money: (minor: number) => string,
+  nameOf: (person: string) => string | undefined,
 ): Pick<SeamEntry, 'side' | 'text'> {
   const above = (text: string) => ({ side: 'above', text }) as const;
   const below = (text: string) => ({ side: 'below', text }) as const;
@@ -151,7 +153,14 @@ function describe(
       );
     case 'entry-corrected': {
       const earlier = ticket.entries.find(({ id }) => id === event.body.corrects);
-      return earlier?.type === 'action-done' ? below(m.seam.correction) : above(m.seam.correction);
+      if (!earlier) return above(m.seam.correction('', undefined));
+      const told = describe(earlier as TicketEvent, model, ticket, money, nameOf);
+      const isOwn = earlier.actor.person === event.actor.person;
+      const text = m.seam.correction(
+        lowerFirst(told.text),
+        isOwn ? undefined : nameOf(earlier.actor.person),
+      );
+      return { side: told.side, text };
     }
     case 'ticket-closed':
       return below(m.seam.knot);

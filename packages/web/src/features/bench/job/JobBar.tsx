@@ -5,36 +5,40 @@ import { m, write } from '../../../messages/index.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
+import { SendSheet, type SentOn } from '../together/Together.tsx';
 import { useOtherClock } from './useOtherClock.ts';
 
 const JobSheet = lazy(() => import('./JobSheet.tsx'));
 
 const LOOK_AT_CLOCK_MS = 15_000;
 
-/** The clock of whoever stands here, where the ticket stands, and the way to its job sheet. */
+/** The clock of whoever stands here, what holds the ticket up, and the way to all else of it. */
 export function JobBar() {
   const { ticket } = useTicket();
   const session = useSession();
-  const [open, setOpen] = useState(false);
+  const [sheet, setSheet] = useState<'job' | SentOn>();
   const standing = stageOf(ticket);
   const { role } = session.person;
   const isHeldUp = standing === 'ask-customer' || standing === 'part-awaited';
   return (
-    <div className="flex flex-wrap items-center gap-2">
+    <div className="flex items-center gap-2 max-lg:flex-wrap">
       {isHeldUp && (
-        <span className="rounded border-2 border-hazard px-2 py-1 text-sm font-semibold text-hazard">
+        <span className="rounded border-2 border-dashed border-ink px-2 py-1 text-sm leading-tight font-semibold">
           {m.life.standing(standing)}
         </span>
       )}
       {ticket.status === 'open' && mayRecord(role, 'clock-started') && <Clock />}
-      <Button onClick={() => setOpen(true)} className="px-3">
+      <Button onClick={() => setSheet('job')} className="px-3">
         <ClipboardList aria-hidden size={20} />
         {m.life.sheet.open}
       </Button>
-      {open && (
+      {sheet === 'job' && (
         <Suspense>
-          <JobSheet onClose={() => setOpen(false)} />
+          <JobSheet onClose={() => setSheet(undefined)} onSendOn={setSheet} />
         </Suspense>
+      )}
+      {(sheet === 'hand-over' || sheet === 'links') && (
+        <SendSheet sheet={sheet} onDone={() => setSheet(undefined)} />
       )}
     </div>
   );
@@ -55,9 +59,16 @@ function Clock() {
   };
   if (!isRunning) {
     return (
-      <Button onClick={start} className="px-3">
+      <Button
+        onClick={start}
+        className="px-3"
+        title={worked > 0 ? words.resume : words.start}
+        aria-label={
+          worked > 0 ? `${words.resume} · ${words.worked(write.minutes(worked))}` : undefined
+        }
+      >
         <Play aria-hidden size={18} />
-        {worked > 0 ? `${words.resume} · ${words.worked(write.minutes(worked))}` : words.start}
+        {worked > 0 ? words.worked(write.minutes(worked)) : words.start}
       </Button>
     );
   }
@@ -66,9 +77,10 @@ function Clock() {
       onClick={() => record('clock-stopped', { why: 'interrupted' })}
       className="border-own px-3"
       title={words.interrupt}
+      aria-label={`${words.interrupt} · ${words.running(write.minutes(worked))}`}
     >
       <Pause aria-hidden size={18} />
-      {`${words.interrupt} · ${words.running(write.minutes(worked))}`}
+      {words.running(write.minutes(worked))}
     </Button>
   );
 }

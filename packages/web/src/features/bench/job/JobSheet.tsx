@@ -1,5 +1,5 @@
 import { DOCUMENT_KINDS, pathTo } from '@nodo/api';
-import { mayTakeIn, workLeftOn } from '@nodo/ticket';
+import { mayRecord, mayTakeIn, workLeftOn } from '@nodo/ticket';
 import type { ReactNode } from 'react';
 import { m } from '../../../messages/index.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
@@ -7,13 +7,20 @@ import { PromisePicker } from '../../../shop/promise/PromisePicker.tsx';
 import { useShown, useTicket } from '../../../ticket/TicketContext.tsx';
 import { Modal } from '../../../ui/Modal.tsx';
 import { TextLink } from '../../../ui/TextLink.tsx';
+import { SendOn, type SentOn } from '../together/Together.tsx';
 import { FoundPart } from './FoundPart.tsx';
 import { MoneyPart } from './MoneyPart.tsx';
 import { PartsPart } from './PartsPart.tsx';
 import { TimePart } from './TimePart.tsx';
 
 /** Everything of a ticket that is not the diagnosis: price, parts, time, promise, papers. */
-export default function JobSheet({ onClose }: { readonly onClose: () => void }) {
+export default function JobSheet({
+  onClose,
+  onSendOn,
+}: {
+  readonly onClose: () => void;
+  readonly onSendOn: (sheet: SentOn) => void;
+}) {
   const { ticket, model, assessment, record } = useTicket();
   const { customer } = useShown();
   const { role } = useSession().person;
@@ -42,6 +49,7 @@ export default function JobSheet({ onClose }: { readonly onClose: () => void }) 
             )}
           </p>
         )}
+        {mayRecord(role, 'handed-over') && <SendOn onChoose={onSendOn} />}
         {!mayTakeIn(role) ? (
           <p>{words.noRights}</p>
         ) : (

@@ -6,7 +6,9 @@ import { useEffect, useState } from 'react';
 import { m, write } from '../../../messages/index.ts';
 import { readNumber } from '../../../messages/typed.ts';
 import { AnswerButton } from '../../../ticket/check/AnswerButton.tsx';
-import { Caution, CloseFirst } from '../../../ticket/check/CheckStep.tsx';
+import { Caution } from '../../../ticket/check/Caution.tsx';
+import { CloseFirst } from '../../../ticket/check/CheckStep.tsx';
+import { StepHead } from '../../../ticket/check/StepHead.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { lowerFirst, symptomName } from '../../../ticket/words.ts';
 import { Button } from '../../../ui/Button.tsx';
@@ -30,19 +32,21 @@ export function ProveStep({ symptoms, minutes, plan, onSettle }: ProveStepProps)
   const list = symptoms.map((symptom) => lowerFirst(symptomName(model, symptom))).join('; ');
   const isTogether = ticket.open.size === 0 && ticket.power === 'on';
   return (
-    <div className="max-w-2xl">
-      <p className="text-sm font-semibold text-quiet">{words.heading}</p>
-      <h1 className="mt-0.5 text-3xl leading-tight font-bold text-balance" id="step-title">
-        {words.title(length)}
-      </h1>
-      <p className="mt-2 text-lg leading-snug">{words.watch(list)}</p>
-      {risk !== undefined && (
-        <p className="mt-1 text-quiet">
-          {risk <= model.riskLimit
-            ? words.enough(length, write.percent(risk))
-            : words.notEnough(length, write.percent(risk))}
-        </p>
-      )}
+    <div>
+      <StepHead
+        heading={words.heading}
+        title={words.title(length)}
+        how={words.watch(list)}
+        more={
+          risk !== undefined && (
+            <p className="mt-1 leading-snug text-quiet">
+              {risk <= model.riskLimit
+                ? words.enough(length, write.percent(risk))
+                : words.notEnough(length, write.percent(risk))}
+            </p>
+          )
+        }
+      />
       <Caution text={m.bench.sewingHazard} />
       <div className="mt-3">
         {!mayFind && <p>{m.bench.step.noRights}</p>}
@@ -98,7 +102,7 @@ function Sewn({ symptoms, minutes }: Pick<ProveStepProps, 'symptoms' | 'minutes'
         {words.onTheWork}
       </CheckBox>
       {!onTheWork && <p className="text-sm text-quiet">{words.onAScrap}</p>}
-      <div className="mt-2 flex max-w-xl flex-col gap-2">
+      <div className="mt-2 flex flex-col gap-2">
         <AnswerButton
           digit={1}
           sound

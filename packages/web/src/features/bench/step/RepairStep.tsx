@@ -6,8 +6,10 @@ import { PackageOpen } from 'lucide-react';
 import { useState } from 'react';
 import { m, write } from '../../../messages/index.ts';
 import { AnswerButton } from '../../../ticket/check/AnswerButton.tsx';
-import { Caution, Gates, InstrumentLink, StepList } from '../../../ticket/check/CheckStep.tsx';
+import { Caution } from '../../../ticket/check/Caution.tsx';
+import { Gates, InstrumentLink, StepList } from '../../../ticket/check/CheckStep.tsx';
 import { Schools } from '../../../ticket/check/Schools.tsx';
+import { StepHead } from '../../../ticket/check/StepHead.tsx';
 import { needleAddress } from '../../../ticket/instrumentAddresses.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { causeName, findingWords, lowerFirst } from '../../../ticket/words.ts';
@@ -49,20 +51,14 @@ export function RepairStep({
   // On suspicion the step is what to do; once it is nearly sure, what is wrong.
   const isSuspicion = proposed !== undefined && belief !== undefined && belief.is < SURE_ENOUGH;
   return (
-    <div className="max-w-2xl">
-      <p className="text-sm font-semibold text-quiet">
-        {isSuspicion ? words.shorterDone : heading}
-      </p>
-      <h1 className="mt-1 text-3xl leading-tight font-bold text-balance" id="step-title">
-        {isSuspicion ? (model.actions.get(proposed)?.title ?? known.name) : known.name}
-      </h1>
+    <div>
+      <StepHead
+        heading={isSuspicion ? words.shorterDone : heading}
+        title={isSuspicion ? (model.actions.get(proposed)?.title ?? known.name) : known.name}
+        facts={!isSuspicion && belief && <span>{words.isThere(write.percent(belief.is))}</span>}
+        how={isSuspicion ? undefined : known.remedy}
+      />
       {isSuspicion && <Treated action={proposed} />}
-      {!isSuspicion && belief && (
-        <p className="mt-2 text-quiet">
-          {words.wasChance(write.percent(belief.was), write.percent(belief.is))}
-        </p>
-      )}
-      {!isSuspicion && <p className="mt-3 text-lg leading-snug">{known.remedy}</p>}
       {actions
         .flatMap(({ hazard }) => hazard ?? [])
         .slice(0, 1)
@@ -115,7 +111,7 @@ function Treated({ action }: { readonly action: string }) {
     .slice(0, TREATED_SHOWN)
     .map(({ cause, blame }) => `${lowerFirst(causeName(model, cause))} ${write.percent(blame)}`);
   if (named.length === 0) return null;
-  return <p className="mt-2 text-lg leading-snug">{m.bench.step.treats(named.join(', '))}</p>;
+  return <p className="mt-1.5 leading-snug">{m.bench.step.treats(named.join(', '))}</p>;
 }
 
 /** Parts and supplies that the ways of putting it right need. */
@@ -204,14 +200,14 @@ export function ActionStep({
   const { ticket, model } = useTicket();
   const known = model.duties.get(duty);
   return (
-    <div className="max-w-2xl">
-      <p className="text-sm font-semibold text-quiet">{m.bench.step.because.duty}</p>
-      <h1 className="mt-1 text-3xl leading-tight font-bold text-balance" id="step-title">
-        {known?.text}
-      </h1>
-      <p className="mt-3 text-lg leading-snug">{known && m.bench.duties.why(known.why)}</p>
+    <div>
+      <StepHead
+        heading={m.bench.step.because.duty}
+        title={known?.title ?? duty}
+        facts={duty === PIECES_DUTY && <InstrumentLink to={needleAddress(ticket.id, 'broken')} />}
+        how={known && `${known.text}. ${m.bench.duties.why(known.why)}`}
+      />
       {known?.hazard && <Caution text={m.bench.hazards[known.hazard]} />}
-      {duty === PIECES_DUTY && <InstrumentLink to={needleAddress(ticket.id, 'broken')} />}
       <ToDo actions={actions} onChooseCheck={onChooseCheck} />
     </div>
   );
@@ -228,11 +224,8 @@ export function ChosenActionStep({
   const { model } = useTicket();
   const known = model.actions.get(action);
   return (
-    <div className="max-w-2xl">
-      <p className="text-sm font-semibold text-quiet">{m.bench.step.chosenAction}</p>
-      <h1 className="mt-1 text-3xl leading-tight font-bold text-balance" id="step-title">
-        {known?.title}
-      </h1>
+    <div>
+      <StepHead heading={m.bench.step.chosenAction} title={known?.title ?? action} />
       {known?.hazard && <Caution text={m.bench.hazards[known.hazard]} />}
       <ToDo actions={[action]} onChooseCheck={onChooseCheck} />
       <Schools action={action} />

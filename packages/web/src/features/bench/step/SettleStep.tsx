@@ -5,6 +5,7 @@ import { m, write } from '../../../messages/index.ts';
 import { ComplaintTicks } from '../../../shop/intake/Asked.tsx';
 import { answersTo } from '../../../ticket/answersTo.ts';
 import { AnswerButton } from '../../../ticket/check/AnswerButton.tsx';
+import { StepHead } from '../../../ticket/check/StepHead.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { lowerFirst, symptomName } from '../../../ticket/words.ts';
 import { Button } from '../../../ui/Button.tsx';
@@ -23,14 +24,14 @@ export function SettleStep({
   const [how, setHow] = useState<SettledByHand>();
   const words = m.bench.step.settle;
   return (
-    <div className="max-w-2xl">
-      <p className="text-sm font-semibold text-quiet">{words.heading}</p>
-      <h1 className="mt-0.5 text-3xl leading-tight font-bold text-balance" id="step-title">
-        {words.title(lowerFirst(symptomName(model, symptom)))}
-      </h1>
-      <p className="mt-2 text-lg leading-snug">{words.text}</p>
+    <div>
+      <StepHead
+        heading={words.heading}
+        title={words.title(lowerFirst(symptomName(model, symptom)))}
+        how={words.text}
+      />
       {mayWork ? (
-        <div className="mt-3 flex max-w-xl flex-col gap-2">
+        <div className="mt-3 flex flex-col gap-2">
           {SETTLED_BY_HAND.map((way, index) => (
             <AnswerButton
               key={way}
@@ -70,14 +71,12 @@ export function AskSymptomsStep({ onSettle }: { readonly onSettle: (symptom: str
   if (!complaint) return null;
   return (
     <div>
-      <p className="text-sm font-semibold text-quiet">{words.heading}</p>
-      <h1 className="mt-0.5 text-3xl leading-tight font-bold text-balance" id="step-title">
-        {words.title}
-      </h1>
-      <p className="mt-2 max-w-2xl text-lg leading-snug">
-        {ticket.intake?.words && <bdi>“{ticket.intake.words}” </bdi>}
-        {words.text}
-      </p>
+      <StepHead heading={words.heading} title={words.title} how={words.text} />
+      {ticket.intake?.words && (
+        <p className="mt-1.5 leading-snug">
+          <bdi>“{ticket.intake.words}”</bdi>
+        </p>
+      )}
       {mayFind ? (
         <>
           <ComplaintTicks findings={complaint.findings} ticked={ticked} onChange={setTicked} />
@@ -132,13 +131,13 @@ export function SearchOnStep({
     .reduce((none, { blame }) => none * (1 - blame), 1);
   const owed = assessment.debts.find(({ settled }) => settled === undefined);
   return (
-    <div className="max-w-2xl">
-      <p className="text-sm font-semibold text-quiet">{words.heading}</p>
-      <h1 className="mt-0.5 text-3xl leading-tight font-bold text-balance" id="step-title">
-        {words.title}
-      </h1>
-      <p className="mt-2 text-quiet">{words.chance(write.percent(1 - unknown))}</p>
-      <p className="mt-3 text-lg leading-snug">{words.text}</p>
+    <div>
+      <StepHead
+        heading={words.heading}
+        title={words.title}
+        facts={words.chance(write.percent(1 - unknown))}
+        how={words.text}
+      />
       <div className="mt-4 flex flex-wrap gap-3">
         <Button look="main" onClick={onWriteDown}>
           {words.found}

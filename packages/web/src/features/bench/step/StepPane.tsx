@@ -5,13 +5,15 @@ import { m } from '../../../messages/index.ts';
 import { CheckStep, CloseFirst } from '../../../ticket/check/CheckStep.tsx';
 import { FreeingWalk } from '../../../ticket/check/FreeingWalk.tsx';
 import { WaysOut } from '../../../ticket/check/WaysOut.tsx';
+import { WhyThis } from '../../../ticket/check/WhyThis.tsx';
+import { StepBody } from '../../../ticket/StepBody.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
-import { StepBody } from '../../../ticket/TicketShell.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { Key } from '../../../ui/Key.tsx';
 import { Sewing } from '../../../ui/Stitches.tsx';
 import { useKeys } from '../../../ui/useKeys.ts';
 import type { TicketPlan } from '../../../workers/planner.worker.ts';
+import { CannotTell } from './CannotTell.tsx';
 import { ClosedStep, CloseStep } from './CloseStep.tsx';
 import type { Choice } from './choice.ts';
 import { ProveStep } from './ProveStep.tsx';
@@ -27,6 +29,8 @@ interface StepPaneProps {
   readonly onChoose: (choice: Choice | undefined) => void;
   readonly onDefer: (what: { readonly check: string } | { readonly cause: string }) => void;
   readonly onSomethingElse: () => void;
+  /** Lets go of the step that stands here: what is proposed now takes its place. */
+  readonly onRelease: () => void;
   /** It was answered: it stays as it stands, out of reach, until the next takes its place. */
   readonly isHeld: boolean;
 }
@@ -34,9 +38,16 @@ interface StepPaneProps {
 /** The middle of the bench: the one thing to do next, and the ways out of it. */
 export const StepPane = memo(function StepPane(props: StepPaneProps) {
   const { step, choice, onChoose } = props;
-  if (useTicket().ticket.status !== 'open') return <ClosedStep />;
+  if (useTicket().ticket.status !== 'open') {
+    return (
+      <StepBody name="closed" waysOut={null}>
+        <ClosedStep />
+      </StepBody>
+    );
+  }
   return (
     <StepBody
+      name={JSON.stringify(choice ?? step ?? null)}
       waysOut={
         <StepWaysOut
           {...props}
@@ -74,6 +85,7 @@ function Step(props: StepPaneProps) {
         heading={heading}
         proposal={plan?.checks.find((proposal) => proposal.check === id)}
         onChooseCheck={chooseCheck}
+        onGoOn={choice ? () => onChoose(undefined) : props.onRelease}
       />
     );
   };
@@ -201,20 +213,22 @@ function StepWaysOut({
   readonly check: string | undefined;
   readonly onBack: (() => void) | undefined;
 }) {
-  const { record, mayFind } = useTicket();
+  const { model, mayFind } = useTicket();
+  const known = model.checks.get(check ?? '');
   const words = m.bench.step;
   useKeys({ s: onSomethingElse, ...(onBack ? { Escape: onBack } : {}) });
   if (!mayFind) return null;
   return (
     <WaysOut
-      onCannotTell={check ? () => record('could-not-tell', { check }) : undefined}
+      cannotTell={known && <CannotTell check={known.id} />}
       onNotNow={check ? () => onDefer({ check }) : undefined}
     >
-      <Button look="quiet" onClick={onSomethingElse}>
+      <Button look="quiet" title={words.somethingElseFull} onClick={onSomethingElse}>
         <Key>s</Key> {words.somethingElse}
       </Button>
+      {known && <WhyThis check={known} />}
       {onBack && (
-        <Button look="quiet" className="ml-auto" onClick={onBack}>
+        <Button look="quiet" onClick={onBack}>
           {words.backToProposal}
         </Button>
       )}

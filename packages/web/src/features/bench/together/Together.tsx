@@ -2,7 +2,6 @@ import type { Person, Presence } from '@nodo/api';
 import type { FamilyModel } from '@nodo/knowledge';
 import { type HandOver, handOverOf } from '@nodo/ticket';
 import { Link2, UserRoundPlus } from 'lucide-react';
-import { useState } from 'react';
 import { usePresenceQuery } from '../../../api/client.ts';
 import { m } from '../../../messages/index.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
@@ -15,72 +14,81 @@ import { PersonMark } from '../../../ui/PersonMark.tsx';
 import { CustomerLinks } from './CustomerLinks.tsx';
 import { HandOverForm } from './HandOverForm.tsx';
 
-/** Who else has this ticket open, and what of it leaves this bench: to a colleague, to its owner. */
-export function Together({ mayRecord }: { readonly mayRecord: boolean }) {
-  const { model, record } = useTicket();
+/** Who else has this ticket open, and what each is looking at. */
+export function AlsoHere() {
+  const { model } = useTicket();
   const { ticket } = useShown();
   const people = usePeopleById();
-  const session = useSession();
   const { data: present = [] } = usePresenceQuery();
   const here = present.filter((presence) => presence.ticket === ticket.id);
-  const [sheet, setSheet] = useState<'hand-over' | 'links'>();
-  const words = m.together;
-  const done = () => setSheet(undefined);
+  if (here.length === 0) return null;
   return (
-    <div className="flex items-center gap-1">
-      {here.length > 0 && (
-        <ul className="flex gap-1" aria-label={words.also('')}>
-          {here.map((presence) => {
-            const person = people.get(presence.person);
-            return (
-              person && (
-                <li key={presence.screen}>
-                  <PersonMark person={person} title={lookWords(presence, person, model)} />
-                </li>
-              )
-            );
-          })}
-        </ul>
+    <ul className="flex gap-1" aria-label={m.together.also('')}>
+      {here.map((presence) => {
+        const person = people.get(presence.person);
+        return (
+          person && (
+            <li key={presence.screen}>
+              <PersonMark person={person} title={lookWords(presence, person, model)} />
+            </li>
+          )
+        );
+      })}
+    </ul>
+  );
+}
+
+/** What of a ticket can leave this bench: to a colleague, to its owner. */
+export type SentOn = 'hand-over' | 'links';
+
+/** The ways by which a ticket leaves this bench, as buttons. */
+export function SendOn({ onChoose }: { readonly onChoose: (sheet: SentOn) => void }) {
+  const { ticket } = useTicket();
+  return (
+    <div className="flex flex-wrap gap-3">
+      {ticket.status === 'open' && (
+        <Button onClick={() => onChoose('hand-over')}>
+          <UserRoundPlus aria-hidden size={20} />
+          {m.together.handOver}
+        </Button>
       )}
-      {mayRecord && (
-        <>
-          {ticket.status === 'open' && (
-            <Button
-              look="quiet"
-              aria-label={words.handOver}
-              title={words.handOver}
-              onClick={() => setSheet('hand-over')}
-            >
-              <UserRoundPlus aria-hidden size={20} />
-            </Button>
-          )}
-          <Button
-            look="quiet"
-            aria-label={m.links.open}
-            title={m.links.open}
-            onClick={() => setSheet('links')}
-          >
-            <Link2 aria-hidden size={20} />
-          </Button>
-        </>
-      )}
-      <Modal
-        open={sheet !== undefined}
-        onOpenChange={(open) => !open && done()}
-        title={sheet === 'links' ? m.links.title : words.handTitle}
-        closeLabel={words.close}
-      >
-        {sheet === 'hand-over' && (
-          <HandOverForm
-            people={[...people.values()]}
-            self={session.person.id}
-            record={record}
-            onDone={done}
-          />
-        )}
-        {sheet === 'links' && <CustomerLinks />}
-      </Modal>
+      <Button onClick={() => onChoose('links')}>
+        <Link2 aria-hidden size={20} />
+        {m.links.open}
+      </Button>
     </div>
+  );
+}
+
+/** The sheet of one of them. */
+export function SendSheet({
+  sheet,
+  onDone,
+}: {
+  readonly sheet: SentOn;
+  readonly onDone: () => void;
+}) {
+  const { record } = useTicket();
+  const people = usePeopleById();
+  const session = useSession();
+  return (
+    <Modal
+      open
+      onOpenChange={(open) => !open && onDone()}
+      title={sheet === 'links' ? m.links.title : m.together.handTitle}
+      closeLabel={m.together.close}
+    >
+      {sheet === 'hand-over' ? (
+        <HandOverForm
+          people={[...people.values()]}
+          self={session.person.id}
+          record={record}
+          onDone={onDone}
+        />
+      ) : (
+        <CustomerLinks />
+      )}
+    </Modal>
   );
 }
 

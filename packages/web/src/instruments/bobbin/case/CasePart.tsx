@@ -1,5 +1,5 @@
 import { instruments } from '../../../messages/instruments.ts';
-import { Caution } from '../../../ticket/check/CheckStep.tsx';
+import { Caution } from '../../../ticket/check/Caution.tsx';
 import { TextLink } from '../../../ui/TextLink.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { instrumentRoot } from '../../frame/instrumentBench.ts';

@@ -2,7 +2,7 @@ import { locateHangUp } from '@nodo/knowledge';
 import { useState } from 'react';
 import { m } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
-import { Caution } from '../../../ticket/check/CheckStep.tsx';
+import { Caution } from '../../../ticket/check/Caution.tsx';
 import { Select } from '../../../ui/Field.tsx';
 import { Choices } from '../../frame/bits.tsx';
 import { CheckLinks } from '../../frame/CheckLinks.tsx';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { instruments } from '../../../messages/instruments.ts';
-import { Caution } from '../../../ticket/check/CheckStep.tsx';
+import { Caution } from '../../../ticket/check/Caution.tsx';
 import { Choices } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { keepLook } from '../../frame/instrumentBench.ts';

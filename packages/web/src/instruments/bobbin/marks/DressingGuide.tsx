@@ -12,7 +12,7 @@ import {
 import type { Mark } from '@nodo/ticket';
 import { useState } from 'react';
 import { instruments } from '../../../messages/instruments.ts';
-import { Caution } from '../../../ticket/check/CheckStep.tsx';
+import { Caution } from '../../../ticket/check/Caution.tsx';
 import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { Choices } from '../../frame/bits.tsx';

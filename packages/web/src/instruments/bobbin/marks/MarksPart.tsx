@@ -6,7 +6,7 @@ import { useSearchParams } from 'react-router';
 import { SurfaceMap } from '../../../drawing/surfaces/SurfaceMap.tsx';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
-import { Caution } from '../../../ticket/check/CheckStep.tsx';
+import { Caution } from '../../../ticket/check/Caution.tsx';
 import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { mayDo, statusOf } from '../../frame/instrumentBench.ts';

@@ -3,13 +3,14 @@ import type { MeasureLimit } from '@nodo/ticket';
 import { useState } from 'react';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
-import { Caution } from '../../../ticket/check/CheckStep.tsx';
+import { Caution } from '../../../ticket/check/Caution.tsx';
 import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Choices } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { Looks } from '../../frame/Looks.tsx';
 import { Gauge } from './Gauge.tsx';
 import { Hanging } from './Hanging.tsx';
+import { owesTension } from './measuredSince.ts';
 import { ScrewClock } from './ScrewClock.tsx';
 
 const METHODS = ['hang', 'gauge', 'stand', 'pull'] as const;
@@ -34,6 +35,11 @@ export function TensionPart() {
       <div className="flex flex-col gap-4">
         <h1 className="text-2xl font-bold">{words.heading}</h1>
         <Caution text={words.caution} />
+        {bench.onTicket && owesTension(bench.onTicket.ticket) && (
+          <p role="status" className="border-l-3 border-dashed border-ink pl-3 font-semibold">
+            {words.again}
+          </p>
+        )}
         <p className="max-w-prose leading-snug text-quiet">{words.first}</p>
         <div className="flex flex-wrap items-end gap-x-8 gap-y-3">
           {!own && (

@@ -1,6 +1,7 @@
 import { BOBBIN_CLASSES, type BobbinClassId, type CheckId } from '@nodo/knowledge';
 import { useState } from 'react';
 import { BobbinsOver } from '../../../drawing/BobbinsOver.tsx';
+import { BobbinToMeasure } from '../../../drawing/BobbinToMeasure.tsx';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
@@ -92,7 +93,12 @@ export function WhichPart() {
         <KeepButton label={words.keep} disabled={!measured || !isKnown} onKeep={keep} />
       </div>
       <div aria-live="polite" className="flex flex-col gap-3">
-        {!measured && <p className="text-lg">{words.measureFirst}</p>}
+        {!measured && (
+          <>
+            <p className="text-lg">{words.measureFirst}</p>
+            <BobbinToMeasure />
+          </>
+        )}
         {measured && (
           <p className="text-2xl font-bold">
             {is ? words.is(is.bobbin.title) : words.isNone} <ProvenanceMark standing="typical" />

@@ -7,7 +7,7 @@ import { PiecesView } from '../../../drawing/needle/PiecesView.tsx';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { readNumber } from '../../../messages/typed.ts';
-import { Caution } from '../../../ticket/check/CheckStep.tsx';
+import { Caution } from '../../../ticket/check/Caution.tsx';
 import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { NumberField } from '../../../ui/Field.tsx';

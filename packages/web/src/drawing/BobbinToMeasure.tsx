@@ -1,0 +1,58 @@
+import { instruments } from '../messages/instruments.ts';
+
+/** A bobbin from the side and from above, with the measures to take drawn where the caliper goes. */
+export function BobbinToMeasure() {
+  const { measures, toMeasure } = instruments.bobbin.which;
+  const label = {
+    fontSize: 16,
+    fontWeight: 600,
+    fill: 'var(--ink)',
+    textAnchor: 'middle',
+  } as const;
+  return (
+    <svg
+      viewBox="0 0 480 250"
+      role="img"
+      aria-label={toMeasure}
+      fill="none"
+      className="w-full max-w-120"
+    >
+      <g stroke="var(--ink)" strokeWidth="2.500" strokeLinejoin="round">
+        {/* From the side: two flanges, the core with its thread between them. */}
+        <path d="M70 50h14v140h-14zM156 50h14v140h-14z" fill="var(--sunk)" />
+        <path d="M84 76h72v88h-72z" fill="var(--paper)" />
+        <path d="M84 92h72M84 108h72M84 124h72M84 140h72M84 154h72" stroke="var(--below)" />
+        {/* From above: flange, core, hole. */}
+        <circle cx="350" cy="120" r="70" fill="var(--sunk)" />
+        <circle cx="350" cy="120" r="34" stroke="var(--edge)" />
+        <circle cx="350" cy="120" r="15" fill="var(--paper)" />
+      </g>
+      <g stroke="var(--above)" strokeWidth="2">
+        <Measured x1={70} y1={214} x2={170} y2={214} />
+        <path d="M70 196v24M170 196v24" strokeDasharray="3 4" />
+        <Measured x1={280} y1={214} x2={420} y2={214} />
+        <path d="M280 124v96M420 124v96" strokeDasharray="3 4" />
+        <Measured x1={335} y1={120} x2={365} y2={120} />
+        <path d="M350 105V30" strokeDasharray="3 4" />
+      </g>
+      <text x="120" y="242" {...label}>
+        {measures.width}
+      </text>
+      <text x="350" y="242" {...label}>
+        {measures.across}
+      </text>
+      <text x="350" y="22" {...label}>
+        {measures.hole}
+      </text>
+    </svg>
+  );
+}
+
+/** A measure between two points of one height, with its arrow heads. */
+function Measured({ x1, y1, x2, y2 }: Readonly<Record<'x1' | 'y1' | 'x2' | 'y2', number>>) {
+  return (
+    <path
+      d={`M${x1} ${y1}H${x2}M${x1 + 7} ${y1 - 5}L${x1} ${y1}l7 5M${x2 - 7} ${y2 - 5}L${x2} ${y2}l-7 5`}
+    />
+  );
+}

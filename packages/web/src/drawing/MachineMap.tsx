@@ -1,0 +1,58 @@
+import type { Family, Place } from '@nodo/knowledge';
+import type { MouseEvent } from 'react';
+import { m } from '../messages/index.ts';
+import { DRAWN_PLACES, MACHINE_BOX, MachineDrawing, placeNearest } from './MachineDrawing.tsx';
+
+/**
+ * A machine to be tapped where it hurts: a tap takes the place next to it, the list beside it takes
+ * each by name and by key.
+ */
+export function MachineMap({
+  family,
+  place,
+  onPlace,
+}: {
+  readonly family: Family;
+  readonly place: Place | undefined;
+  readonly onPlace: (place: Place) => void;
+}) {
+  const tapped = ({ currentTarget, clientX, clientY }: MouseEvent<HTMLButtonElement>) => {
+    const box = currentTarget.querySelector('svg')?.getBoundingClientRect();
+    // A key press tells no place: the list is for it.
+    if (!box || (clientX === 0 && clientY === 0)) return;
+    const [left, top, width, height] = MACHINE_BOX;
+    onPlace(
+      placeNearest(
+        left + ((clientX - box.left) / box.width) * width,
+        top + ((clientY - box.top) / box.height) * height,
+      ),
+    );
+  };
+  return (
+    <div className="flex flex-wrap items-start gap-6">
+      <button
+        type="button"
+        aria-label={m.drawing.tap}
+        tabIndex={-1}
+        onClick={tapped}
+        className="rounded-lg hover:bg-sunk [&>svg]:w-[min(26rem,80vw)]"
+      >
+        <MachineDrawing family={family} place={place ?? 'talk'} presserDown={false} />
+      </button>
+      <ul className="flex max-w-64 flex-wrap gap-2" aria-label={m.drawing.places}>
+        {DRAWN_PLACES.map((one) => (
+          <li key={one}>
+            <button
+              type="button"
+              aria-pressed={place === one}
+              onClick={() => onPlace(one)}
+              className="min-h-11 rounded-md border-2 border-edge bg-paper px-3 hover:border-ink aria-pressed:border-ink aria-pressed:bg-sunk aria-pressed:font-semibold"
+            >
+              {m.places[one]}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}

@@ -1,0 +1,67 @@
+import { type DocumentKind, pathTo } from '@nodo/api';
+import { Printer, Receipt, UserRoundPlus } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { m } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import { TextLink } from '../../ui/TextLink.tsx';
+
+/** A machine that was just taken in. */
+export interface JustTaken {
+  readonly ticket: string;
+  readonly tag: number;
+  readonly label: string;
+}
+
+/** The end of an intake: its papers, and the next customer. */
+export function TakenIn({
+  taken: { ticket, tag, label },
+  onNext,
+}: {
+  readonly taken: JustTaken;
+  readonly onNext: () => void;
+}) {
+  const words = m.counter;
+  return (
+    <section className="mx-auto flex w-full max-w-2xl flex-col gap-5 px-6 py-10">
+      <div>
+        <h1 className="text-3xl font-bold">{words.taken(tag)}</h1>
+        <p className="mt-1 text-lg">
+          <bdi>{label}</bdi>
+        </p>
+      </div>
+      <div className="flex flex-wrap gap-3">
+        <Paper ticket={ticket} paper="tag-a7">
+          <Printer aria-hidden size={22} /> {words.printTag}
+        </Paper>
+        <Paper ticket={ticket} paper="receipt">
+          <Receipt aria-hidden size={22} /> {words.printReceipt}
+        </Paper>
+        <Button look="main" autoFocus className="min-h-14 text-lg" onClick={onNext}>
+          <UserRoundPlus aria-hidden size={22} /> {words.next}
+        </Button>
+      </div>
+      <TextLink to={`/bench/${ticket}`}>{words.open}</TextLink>
+    </section>
+  );
+}
+
+function Paper({
+  ticket,
+  paper,
+  children,
+}: {
+  readonly ticket: string;
+  readonly paper: DocumentKind;
+  readonly children: ReactNode;
+}) {
+  return (
+    <a
+      href={pathTo('readPaper', { ticket, paper })}
+      target="_blank"
+      rel="noreferrer"
+      className="inline-flex min-h-14 items-center gap-2 rounded-md border-2 border-edge bg-paper px-4 text-lg hover:border-ink"
+    >
+      {children}
+    </a>
+  );
+}

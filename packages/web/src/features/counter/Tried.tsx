@@ -1,0 +1,38 @@
+import { m } from '../../messages/index.ts';
+import { CheckBoxes } from '../../ui/CheckBox.tsx';
+import { TextField } from '../../ui/Field.tsx';
+
+/** What the customer has tried already: ticked from the usual, or in words. */
+export function Tried({
+  tried,
+  words,
+  onTried,
+  onWords,
+}: {
+  readonly tried: readonly string[];
+  readonly words: string;
+  readonly onTried: (tried: readonly string[]) => void;
+  readonly onWords: (words: string) => void;
+}) {
+  const told = m.counter.tried;
+  return (
+    <fieldset className="mt-5">
+      <legend className="font-semibold">{told.title}</legend>
+      <div className="grid gap-x-6 sm:grid-cols-2 xl:grid-cols-4">
+        <CheckBoxes
+          options={told.usual.map((one) => [one, one] as const)}
+          ticked={tried}
+          onTick={onTried}
+          className="rounded px-1 leading-tight hover:bg-sunk"
+        />
+      </div>
+      <TextField
+        className="mt-2 max-w-xl"
+        label={told.other}
+        value={words}
+        maxLength={300}
+        onText={onWords}
+      />
+    </fieldset>
+  );
+}

@@ -1,0 +1,74 @@
+import { type FamilyModel, INTERVIEWS, type Place } from '@nodo/knowledge';
+import { useSearchParams } from 'react-router';
+import { isDrawnPlace } from '../../drawing/MachineDrawing.tsx';
+import { MachineMap } from '../../drawing/MachineMap.tsx';
+import { m } from '../../messages/index.ts';
+import { TableLink } from './TableLink.tsx';
+
+/** The tables opened by the machine itself: tap a place, and what can be wrong and be checked there stands beside it. */
+export function WhereItHurts({ model }: { readonly model: FamilyModel }) {
+  const [search, setSearch] = useSearchParams();
+  const asked = search.get('place') ?? '';
+  const place = isDrawnPlace(asked) ? asked : undefined;
+  const words = m.knowledge;
+  return (
+    <div className="flex max-w-5xl flex-col gap-5">
+      <h2 className="text-2xl font-bold">{words.whereTitle}</h2>
+      <MachineMap
+        family={model.family}
+        place={place}
+        onPlace={(chosen) => {
+          search.set('place', chosen);
+          setSearch(search, { replace: true });
+        }}
+      />
+      {place ? <At model={model} place={place} /> : <p className="text-quiet">{words.whereHint}</p>}
+    </div>
+  );
+}
+
+function At({ model, place }: { readonly model: FamilyModel; readonly place: Place }) {
+  const checks = [...model.checks.values()].filter(
+    (check) => check.place === place && !INTERVIEWS.has(check.id),
+  );
+  const findings = new Set(checks.flatMap((check) => check.findings.map(({ id }) => id)));
+  // What is surely or usually seen there sits there.
+  const causes = [...model.causes.values()].filter(({ shows: { sure = [], usual = [] } }) =>
+    [...sure, ...usual].some((finding) => findings.has(finding)),
+  );
+  const words = m.knowledge;
+  return (
+    <div className="grid gap-6 md:grid-cols-2" aria-live="polite">
+      <section aria-labelledby="causes-there">
+        <h3 id="causes-there" className="font-bold">
+          {words.causesAt(m.places[place])}
+        </h3>
+        {causes.length === 0 && <p className="text-quiet">{words.nothingAt}</p>}
+        <ul>
+          {causes.map(({ id, name }) => (
+            <li key={id}>
+              <TableLink kind="cause" id={id}>
+                {name}
+              </TableLink>
+            </li>
+          ))}
+        </ul>
+      </section>
+      <section aria-labelledby="checks-there">
+        <h3 id="checks-there" className="font-bold">
+          {words.checksAt(m.places[place])}
+        </h3>
+        {checks.length === 0 && <p className="text-quiet">{words.nothingAt}</p>}
+        <ul>
+          {checks.map(({ id, title }) => (
+            <li key={id}>
+              <TableLink kind="check" id={id}>
+                {title}
+              </TableLink>
+            </li>
+          ))}
+        </ul>
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,51 @@
+import { Link } from 'react-router';
+import { type Tool, ToolGlyph } from '../../drawing/ToolGlyph.tsx';
+import { BOBBIN_PARTS } from '../../instruments/bobbin/bobbinParts.ts';
+import { NEEDLE_PARTS } from '../../instruments/needle/needleParts.ts';
+import { m } from '../../messages/index.ts';
+
+/** Every instrument with its parts, opened alone; beside a ticket they stand in its bar. */
+const INSTRUMENTS: readonly {
+  readonly tool: Exclude<Tool, 'knowledge'>;
+  readonly parts: readonly { readonly id: string; readonly title: string }[];
+}[] = [
+  { tool: 'needle', parts: NEEDLE_PARTS },
+  { tool: 'bobbin', parts: BOBBIN_PARTS },
+];
+
+/** The instruments of the bench, by what they measure. */
+export default function ToolsView() {
+  const words = m.instrument.tools;
+  return (
+    <div className="mx-auto w-full max-w-6xl px-6 py-5">
+      <h1 className="text-2xl font-bold">{words.title}</h1>
+      <p className="mt-1 max-w-prose text-quiet">{words.lead}</p>
+      <ul className="mt-5 grid gap-6 md:grid-cols-2">
+        {INSTRUMENTS.map(({ tool, parts }) => (
+          <li key={tool} className="flex gap-5 border-t-2 border-ink pt-4">
+            <span className="[&>svg]:size-20">
+              <ToolGlyph tool={tool} />
+            </span>
+            <section aria-labelledby={`tool-${tool}`} className="min-w-0 flex-1">
+              <h2 id={`tool-${tool}`} className="text-xl font-bold">
+                {m.instrument[tool]}
+              </h2>
+              <ul className="mt-1 flex flex-wrap gap-x-5">
+                {parts.map(({ id, title }) => (
+                  <li key={id}>
+                    <Link
+                      to={`/${tool}/${id}`}
+                      className="inline-flex min-h-11 items-center underline underline-offset-4"
+                    >
+                      {title}
+                    </Link>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}

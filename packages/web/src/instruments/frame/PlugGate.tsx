@@ -1,0 +1,34 @@
+import { POWER_OFF } from '@nodo/ticket';
+import { Plug } from 'lucide-react';
+import { m } from '../../messages/index.ts';
+import { Button } from '../../ui/Button.tsx';
+import type { InstrumentBench } from './instrumentBench.ts';
+
+/**
+ * Before hands go in: the ticket says that the machine has power. It is unplugged now, or it was when
+ * this was done and is told afterwards.
+ */
+export function PlugGate({
+  bench: { onTicket },
+  onAfterwards,
+}: {
+  readonly bench: InstrumentBench;
+  readonly onAfterwards: () => void;
+}) {
+  const words = m.instrument.gate;
+  return (
+    <section
+      aria-label={words.title}
+      className="flex flex-wrap items-center gap-3 bg-hazard-wash px-5 py-2"
+    >
+      <Plug aria-hidden size={22} className="shrink-0 text-hazard" />
+      <p className="min-w-60 flex-1 leading-snug font-semibold text-hazard">{words.text}</p>
+      <Button onClick={() => onTicket?.record('action-done', { action: POWER_OFF })}>
+        {m.bench.step.unplugged}
+      </Button>
+      <Button look="quiet" onClick={onAfterwards}>
+        {words.afterwards}
+      </Button>
+    </section>
+  );
+}

@@ -1,0 +1,24 @@
+import { NavLink } from 'react-router';
+import { m } from '../messages/index.ts';
+
+/** The two pages by which a lead runs the shop. */
+export function ShopTabs() {
+  return (
+    <nav aria-label={m.shell.shopPages} className="mb-4 flex gap-x-1 border-b border-rule">
+      {(
+        [
+          ['/shop', m.cards.shop.nav],
+          ['/people', m.shell.people],
+        ] as const
+      ).map(([to, text]) => (
+        <NavLink
+          key={to}
+          to={to}
+          className="inline-flex min-h-11 items-center border-b-3 border-transparent px-3 text-quiet hover:text-ink aria-[current=page]:border-own aria-[current=page]:font-semibold aria-[current=page]:text-ink"
+        >
+          {text}
+        </NavLink>
+      ))}
+    </nav>
+  );
+}
