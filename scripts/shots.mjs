@@ -119,6 +119,7 @@ try {
   ]) {
     await lead.goto(stage.url, { waitUntil: 'domcontentloaded' });
     await lead.waitForSelector('section ul a');
+    await lead.keyboard.press('/');
     await lead.waitForSelector('[cmdk-input]');
     await lead.type('[cmdk-input]', letters ?? '');
     await lead.waitForSelector('[cmdk-item]');
@@ -127,7 +128,7 @@ try {
     await shoot(lead, name ?? '');
   }
   await lead.goto(`${stage.url}/shop`, { waitUntil: 'domcontentloaded' });
-  await lead.waitForSelector('input[type=time]');
+  await lead.waitForSelector('table input');
   await shoot(lead, 'shop');
 
   await openFromRack(odren, 'Teal zigzag');
@@ -144,6 +145,7 @@ try {
   await openFromRack(odren, 'Teal zigzag');
   await odren.goto(`${odren.url()}/bobbin/marks?on=case-inside`, { waitUntil: 'domcontentloaded' });
   await odren.waitForSelector('[data-earlier]');
+  await odren.locator('::-p-aria([name="It is off and unplugged"])').click();
   for (const [x, y, kind, length] of [
     [0.56, 0.2, 'pierced', '1'],
     [0.74, 0.3, 'raised', '2'],

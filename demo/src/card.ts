@@ -9,6 +9,9 @@ const { odren, tavi, halle } = DEMO_PEOPLE;
 export const DEMO_CARD: ShopProfile = {
   ...NEW_SHOP_PROFILE,
   hour: 5400,
+  leastFee: 2500,
+  address: 'Quarrow Street 3, 00001 Nowhere',
+  taxNumber: 'made up 00/000/00000',
   usualDays: 7,
   stuckDays: 4,
 };

@@ -168,7 +168,7 @@ describe('at the bench', () => {
       await tavi.press(key);
     }
     await tavi.seesNot('Freeing a nest');
-    await tavi.sees('Nothing left to do');
+    await tavi.seesNot('Every cut end out');
     await tavi.readHistory();
     await tavi.sees('Opened:');
     expect(tavi.complaints).toEqual([]);

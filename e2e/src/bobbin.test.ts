@@ -62,7 +62,7 @@ describe('the bobbin instrument', () => {
     const tavi = await screen('tavi');
     await tavi.go('/bobbin/which');
     await tavi.sees('Which bobbin is it?');
-    await tavi.page.select('main select', 'drop-in-magnet');
+    await tavi.selects('Kind of machine', 'Household drop-in zigzag with a magnet under the case');
     await choose(tavi, 'Material', 'metal');
     await tavi.sees('the knot moves down and the top thread shows underneath');
     await choose(tavi, 'Material', 'plastic');
@@ -178,7 +178,7 @@ describe('the bobbin instrument', () => {
     await choose(tavi, 'Without the bobbin', 'it hangs');
     await choose(tavi, 'Without bobbin and case', 'it passes');
     await tavi.sees('The case or its stop holds it.');
-    await tavi.page.select('::-p-aria([name="Where it hangs, by the clock"])', '4');
+    await tavi.selects('Where it hangs, by the clock', '4 o’clock');
     await tavi.click('Save the turns');
     await tavi.sees('Raised burr on the bobbin case 4');
     await tavi.click('Back to the bench');
@@ -339,7 +339,6 @@ describe('the map of marks', () => {
   it('is laid by keys alone, undone, and kept off line', async () => {
     const odren = await screen('odren');
     await odren.go(`/bench/${demoTicketId(30)}/bobbin/marks?on=hook`);
-    await odren.click('It is off and unplugged');
     await odren.sees('None so far.');
     await odren.page.focus('button[aria-label^="Put a mark"]');
     for (const key of ['ArrowUp', 'ArrowRight', 'ArrowRight', 'ArrowRight', 'ArrowRight']) {

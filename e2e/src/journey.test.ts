@@ -10,7 +10,8 @@ describe('the first load', () => {
     const sizes = await odren.page.evaluate(() =>
       performance
         .getEntriesByType('resource')
-        .filter(({ name }) => name.endsWith('.js'))
+        // What is computed in the background is fetched once the Rack stands there.
+        .filter(({ name }) => name.endsWith('.js') && !name.includes('.worker-'))
         .map((entry) => (entry as PerformanceResourceTiming).encodedBodySize),
     );
     const total = sizes.reduce((sum, size) => sum + size, 0);
@@ -23,7 +24,8 @@ describe('narrowing the Rack', () => {
   it('puts what is shown in the address, and takes it from there', async () => {
     const odren = await screen('odren');
     await odren.sees('White zigzag');
-    await odren.page.select('select[aria-label="Shelf"]', 'C');
+    await odren.click('Filter');
+    await odren.selects('Shelf', 'C');
     await odren.seesNot('White zigzag');
     await odren.page.waitForFunction(() => location.search === '?shelf=C');
     await odren.click('Rack');
@@ -106,7 +108,7 @@ describe('from the counter to the knot', () => {
     ).not.toContain('Look where it can have struck');
 
     // Before anything turns: the pieces of the needle, waived too, but only with a reason.
-    expect(await tavi.stepAfter('')).toContain('Account for every piece of the broken needle');
+    expect(await tavi.stepAfter('')).toBe('All pieces of the old needle');
     await tavi.press('2');
     await tavi.page.waitForSelector('section form input');
     await tavi.page.keyboard.type('The tip stayed at the customer’s');

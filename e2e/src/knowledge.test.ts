@@ -8,7 +8,10 @@ describe('the tables', () => {
   it('are searched by a few letters and read from cause to check and back', async () => {
     const pim = await screen('pim');
     await pim.click('Knowledge');
-    await pim.sees('Choose a cause or a check');
+    await pim.sees('Where does it hurt?');
+    await pim.click('hand wheel');
+    await pim.sees('Checks: hand wheel');
+    await pim.sees('Hand-wheel clutch loose');
     await pim.page.type('::-p-aria([name="A few letters: cause, check, finding"])', 'scarf');
     await pim.seesNot('Spool, cap and pin');
     await pim.clickWithin('nav[aria-label="Knowledge"]', 'Which way the needle faces');
@@ -30,7 +33,7 @@ describe('the tables', () => {
     await odren.clickWithin('section[aria-labelledby="causes-title"]', 'Needle in the wrong way');
     await odren.click('Read about it');
     await odren.sees('On ticket 31: chance that it is there now');
-    await odren.click('Back to the ticket');
+    await odren.click('Ticket 31: back to the next step');
     await odren.stepAfter('');
     expect(odren.complaints).toEqual([]);
   });

@@ -154,7 +154,7 @@ describe('the needle instrument', () => {
     // An earlier visit left one in it; the needle found now is another.
     await halle.sees('Needle in it: 130/705 H, 80/12, Fine sharp');
     await choose(halle, 'Comes from', 'Found in it');
-    await halle.page.select('::-p-aria([name="Size"])', '60');
+    await halle.selects('Size', '60/8');
     await halle.click('Save');
     await halle.sees('Needle in it: 130/705 H, 60/8');
     await halle.go(`/bench/${demoTicketId(27)}/needle/fit`);
@@ -208,7 +208,7 @@ describe('the needle instrument', () => {
     await odren.click('Fine sharp 80/12, new');
     await odren.sees('Needle in it: 130/705 H, 80/12, Fine sharp');
     await choose(odren, 'The one before', 'Put back, opened');
-    await odren.page.select('::-p-aria([name="Point"])', 'denim');
+    await odren.selects('Point', 'Denim');
     await odren.click('Save');
     await odren.sees('Needle in it: 130/705 H, 80/12, Denim');
     await odren.sees('Opened needles in the shop');

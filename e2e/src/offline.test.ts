@@ -110,8 +110,10 @@ describe('what comes back after somebody else tied the knot', () => {
     await halle.click('Stitches are skipped');
     await halle.click('Log what was ticked');
     await halle.workToTheKnot();
+    await halle.seesNot('waiting to be sent');
     line.mend();
     await halle.sees('“seen in the cellar”');
+    await halle.readHistory();
     await halle.sees('arrived after closing');
     // The work is not lost either: it waits with the reason, to be put away by hand.
     await odren.sees('Not accepted');
@@ -126,6 +128,7 @@ describe('what comes back after somebody else tied the knot', () => {
     await odren.sees('Not accepted');
     await odren.clickWithin('section[aria-label="Not accepted"]', 'Dismiss');
     await odren.seesNot('Not accepted');
+    await halle.press('Escape');
     await halle.click('Rack');
     await halle.sees('Arrived after closing');
     expect(await notesOf(ticket)).toEqual(['seen in the cellar']);

@@ -258,6 +258,13 @@ export class Screen {
     await this.sees(`“${words}”`);
   }
 
+  /** Chooses from a list by its label and the text of the option. */
+  async selects(label: string, option: string): Promise<void> {
+    await this.page.locator(`::-p-aria([name="${label}"][role="combobox"])`).click();
+    await this.page.locator(`::-p-aria([name="${option}"][role="option"])`).click();
+    await this.page.waitForSelector('[data-radix-select-viewport]', { hidden: true });
+  }
+
   /** Opens the ticket's history, all entries as a list. */
   async readHistory(): Promise<void> {
     const isOpen = (await this.text()).includes('Read as a list');

@@ -156,15 +156,7 @@ describe('two people on one ticket', () => {
     await tavi.sees('open with Odren Vask');
     await odren.click('Job sheet');
     await odren.clickWithin('[role="dialog"]', 'Hand over');
-    const to = await odren.page.waitForSelector('[role="dialog"] select');
-    // Who there is may still be on its way.
-    const value = await odren.page.waitForFunction(
-      () =>
-        [...document.querySelectorAll<HTMLOptionElement>('[role="dialog"] option')].find(
-          ({ textContent }) => textContent === 'Tavi Brennick',
-        )?.value,
-    );
-    await to?.select((await value.jsonValue()) ?? '');
+    await odren.selects('To', 'Tavi Brennick');
     await typeInto(odren, 'What they must know', 'Bobbin case is in the dish.');
     await odren.clickWithin('[role="dialog"]', 'Hand over');
     await odren.sees('You handed this over to Tavi Brennick:');

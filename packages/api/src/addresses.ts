@@ -36,6 +36,8 @@ export const ADDRESSES = {
   revokeLink: { method: 'DELETE', path: '/api/tickets/:ticket/links/:link' },
   readShared: { method: 'GET', path: '/api/shared/:token' },
   readPaper: { method: 'GET', path: '/api/tickets/:ticket/papers/:paper' },
+  readBills: { method: 'GET', path: '/api/tickets/:ticket/bills' },
+  issueBill: { method: 'POST', path: '/api/tickets/:ticket/bills' },
   listCollected: { method: 'GET', path: '/api/collected' },
   search: { method: 'GET', path: '/api/search' },
   readShop: { method: 'GET', path: '/api/shop' },

@@ -4,7 +4,14 @@ import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
 
 /** What is printed of a ticket: the shelf tag in two sizes, and what the customer takes along. */
-export const DOCUMENT_KINDS = ['tag-a7', 'tag-label', 'receipt', 'bill', 'needle-card'] as const;
+export const DOCUMENT_KINDS = [
+  'tag-a7',
+  'tag-label',
+  'receipt',
+  'bill',
+  'credit',
+  'needle-card',
+] as const;
 export type DocumentKind = (typeof DOCUMENT_KINDS)[number];
 
 /** A paper as PDF. */

@@ -1,3 +1,4 @@
+import { issueBill, readBills } from './bills.ts';
 import {
   changeCustomer,
   changeMachine,
@@ -75,6 +76,8 @@ export const ENDPOINTS = {
   revokeLink,
   readShared,
   readPaper,
+  readBills,
+  issueBill,
   listCollected,
   search,
   readShop,

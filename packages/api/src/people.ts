@@ -119,6 +119,7 @@ export const AUDITED = [
   'machine-read',
   'needles-read',
   'paper-read',
+  'bill-issued',
   'links-read',
   'customer-changed',
   'customer-merged',

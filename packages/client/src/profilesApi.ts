@@ -18,6 +18,11 @@ const needleRequest = (machine: string): ApiRequest<'readNeedles'> => ({
   params: { machine },
 });
 
+const billsRequest = (ticket: string): ApiRequest<'readBills'> => ({
+  name: 'readBills',
+  params: { ticket },
+});
+
 /** Any machine's: what is put back there lies opened here. */
 function mentionsNeedles({ events }: Extract<LiveFrame, { kind: 'events' }>): boolean {
   return events.some(({ type }) => type === 'needle-fitted' || type === 'entry-corrected');
@@ -88,6 +93,17 @@ export function withProfiles(base: NodoApi, parts: Pick<ApiParts, 'stream' | 'ca
                 frame.kind !== 'cards' && !(frame.kind === 'events' && mentionsNeedles(frame)),
             ),
         }),
+        bills: build.query<AnswerOf<'readBills'>, string>({
+          query: billsRequest,
+          onCacheEntryAdded: (id, life): Promise<void> =>
+            keptTrue(
+              billsRequest(id),
+              life,
+              (): Reading => life.dispatch(api.endpoints.bills.initiate(id, READ_AGAIN)),
+              ({ kind }) => kind !== 'cards',
+            ),
+        }),
+        issueBill: sends('issueBill', 'ticket'),
         registerNeedle: sends('registerNeedle', 'machine'),
         changeCustomer: sends('changeCustomer', 'customer'),
         mergeCustomer: sends('mergeCustomer', 'customer'),

@@ -12,6 +12,7 @@ describe('a bill', () => {
       labourMinutes: 50,
       labour: 5000,
       parts: 2500,
+      toLeastFee: 0,
       tax: 1500,
       total: 9000,
     });
@@ -20,6 +21,22 @@ describe('a bill', () => {
       tax: 1250,
       total: 7500,
     });
+  });
+
+  it('is never below the lowest fee; the difference is a line of its own, taxed like the rest', () => {
+    const rates = { hour, taxPerMille: 200, taxIncluded: false, leastFee: money(3000) };
+    // 10 min at 60.00 = 10.00; 20.00 more up to 30.00; 20 % of 30.00 = 6.00 (arithmetic).
+    expect(billOf(10, [], rates)).toEqual({
+      labourMinutes: 10,
+      labour: 1000,
+      parts: 0,
+      toLeastFee: 2000,
+      tax: 600,
+      total: 3600,
+    });
+    expect(billOf(30, [], rates).toLeastFee).toBe(0);
+    const part = [{ words: 'Case', count: 1, each: money(2500) }];
+    expect(billOf(10, part, rates).toLeastFee).toBe(0);
   });
 
   it('rounds to the smallest unit, and its lines add up', () => {

@@ -209,4 +209,5 @@ export {
   type SurfaceId,
   surfaceOf,
 } from './surfaces/surfaces.ts';
+export { helpAgainst } from './tables/helps.ts';
 export { DISAGREEMENTS, type Disagreement, disagreementsAt } from './tables/schools.ts';

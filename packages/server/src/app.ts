@@ -16,6 +16,7 @@ import type { LiveHub } from './live/hub.ts';
 import type { PresenceTracker } from './live/presence.ts';
 import type { Notices } from './notices/notices.ts';
 import type { PhotoStore } from './photos/photoStore.ts';
+import { billRoutes } from './routes/bills.ts';
 import { documentRoutes } from './routes/documents.ts';
 import { linkRoutes } from './routes/links.ts';
 import { liveRoutes } from './routes/live.ts';
@@ -79,6 +80,7 @@ export function createApp(parts: AppParts): Express {
   linkRoutes(app, auth, parts.cards, store);
   profileRoutes(app, auth, parts.cards, store, photos);
   searchRoutes(app, auth, parts.db, store);
+  billRoutes(app, auth, parts.cards, store, parts.now);
   documentRoutes(app, auth, parts.cards, store, photos, parts.reach);
   tablesRoutes(app, auth.people, store, now);
   liveRoutes(app, auth.people, hub, presence);

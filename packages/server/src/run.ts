@@ -20,6 +20,7 @@ import { PresenceTracker } from './live/presence.ts';
 import { Notices } from './notices/notices.ts';
 import { PhotoStore } from './photos/photoStore.ts';
 import { sweepPhotos } from './photos/sweep.ts';
+import { Bills } from './profiles/bills.ts';
 import { Customers } from './profiles/customers.ts';
 import { Machines } from './profiles/machines.ts';
 import { Needles } from './profiles/needles.ts';
@@ -97,6 +98,7 @@ export async function runServer(
       customers: new Customers(db, now),
       machines: new Machines(db, now),
       needles: new Needles(db),
+      bills: new Bills(db),
       sheets: new ShopProfiles(db, zone),
     },
     photos,

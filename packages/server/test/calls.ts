@@ -126,6 +126,11 @@ export function callsAbout(ids: Named): Calls {
     readPaper: () => ({
       path: pathTo('readPaper', { ticket: ids.ticket, paper: ids.paper }),
     }),
+    readBills: () => ({ path: pathTo('readBills', { ticket: ids.ticket }) }),
+    issueBill: () => ({
+      path: pathTo('issueBill', { ticket: ids.ticket }),
+      body: { id: randomUUID(), kind: 'bill' },
+    }),
     listCollected: () => ({ path: ADDRESSES.listCollected.path }),
     search: () => ({ path: `${ADDRESSES.search.path}?find=${ids.find}` }),
     readShop: () => ({ path: ADDRESSES.readShop.path }),

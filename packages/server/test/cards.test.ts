@@ -274,7 +274,7 @@ describe('papers', () => {
     expect(writeDay(toDay('2026-03-02'))).toBe('2 Mar 2026');
   });
 
-  it.each(['tag-a7', 'tag-label', 'receipt', 'bill'])('%s is a PDF', async (paper) => {
+  it.each(['tag-a7', 'tag-label', 'receipt', 'bill', 'credit'])('%s is a PDF', async (paper) => {
     const { ticket } = await takenIn('Ōrā Ćosić 李');
     const { headers, bytes } = await shop.counter.read(`/api/tickets/${ticket}/papers/${paper}`);
     expect(headers.get('content-type')).toBe('application/pdf');

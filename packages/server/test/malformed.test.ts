@@ -123,6 +123,11 @@ const WELL_FORMED: readonly (() => {
     body: needleEntry(),
   }),
   () => ({
+    name: 'issueBill',
+    path: pathTo('issueBill', { ticket }),
+    body: { id: randomUUID(), kind: 'credit', reason: 'Wrong part' },
+  }),
+  () => ({
     name: 'changeMachine',
     path: pathTo('changeMachine', { machine: somebody }),
     body: {

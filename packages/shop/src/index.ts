@@ -1,4 +1,15 @@
 export {
+  BILL_KINDS,
+  type BillContent,
+  type BillKind,
+  billContent,
+  billContentOf,
+  closingWordsOf,
+  type IssuedBill,
+  issuedBill,
+  standingBill,
+} from './bills.ts';
+export {
   inTimeOrder,
   needleKey,
   needleLine,

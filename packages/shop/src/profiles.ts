@@ -105,6 +105,11 @@ export const shopProfile = z.object({
   hour: minorUnits,
   taxPerMille: z.number().int().min(0).max(1000),
   taxIncluded: z.boolean(),
+  /** What a repair costs at least. */
+  leastFee: minorUnits.default(0),
+  /** As it stands on a bill. */
+  address: humanText(300, 0).default(''),
+  taxNumber: humanText(40, 0).default(''),
   /** Days after which a machine without a promise should be ready. */
   usualDays: z.number().int().min(1).max(90),
   /** Days after which a ready machine that nobody fetches counts as uncollected. */

@@ -69,10 +69,13 @@ export {
 export {
   CASES,
   type CaseWhich,
+  type ClosingSheet,
   HOW_OFTEN,
   type Measure,
   type MeasureLimit,
   measure,
+  PAID_BY,
+  type PaidBy,
   partPut,
   setUpFound,
 } from './state/values.ts';
@@ -85,6 +88,7 @@ export {
   type WorkCommand,
   workOf,
 } from './state/work.ts';
+export { type ClosingProposal, closingProposal } from './views/closingProposal.ts';
 export { type CustomerView, customerView, viewForCustomer } from './views/customerView.ts';
 export { type HandOver, handOverOf } from './views/handOver.ts';
 export { outlookShift, outlookUnder, type TicketOutlook } from './views/knowledgeEffect.ts';

@@ -18,6 +18,7 @@ import eventsV7 from './golden/events-v7.json';
 import eventsV8 from './golden/events-v8.json';
 import eventsV9 from './golden/events-v9.json';
 import eventsV10 from './golden/events-v10.json';
+import eventsV11 from './golden/events-v11.json';
 
 interface Golden {
   readonly ticket: string;
@@ -38,6 +39,7 @@ const GOLDEN: Readonly<Record<string, Golden>> = {
   'events-v8': eventsV8,
   'events-v9': eventsV9,
   'events-v10': eventsV10,
+  'events-v11': eventsV11,
 };
 
 /** Duties that came into the tables after the files were written. */
@@ -96,6 +98,17 @@ describe('golden files: what was once stored is told the same for ever', () => {
     );
     expect(told.often).toEqual(often);
     expect(told.settledSymptoms.map(({ symptom, how }) => `${symptom} ${how}`)).toEqual(settled);
+  });
+
+  it('events-v11: why something could not be told, the closing sheet, the lowest fee', () => {
+    const { ticket, events, unanswerable, closingSheet, toLeastFee } = eventsV11;
+    const told = foldTicket(
+      ticket,
+      events.map((event) => ticketEvent.parse(event)),
+    );
+    expect(told.unanswerable).toMatchObject(unanswerable);
+    expect(told.life.closingSheet).toEqual(closingSheet);
+    expect(told.life.bill?.toLeastFee).toBe(toLeastFee);
   });
 
   it('have every kind of event among them', () => {

@@ -18,6 +18,8 @@ export interface Rates {
   readonly taxPerMille: number;
   /** Whether the prices given contain the tax already. */
   readonly taxIncluded: boolean;
+  /** What a repair costs at least, as prices are given; nothing when left out. */
+  readonly leastFee?: Money;
 }
 
 export interface PricedPart {
@@ -30,6 +32,8 @@ export interface Bill {
   readonly labourMinutes: number;
   readonly labour: Money;
   readonly parts: Money;
+  /** What is added so that the lowest fee is reached. */
+  readonly toLeastFee: Money;
   /** Of the total, what is tax. */
   readonly tax: Money;
   readonly total: Money;
@@ -37,7 +41,8 @@ export interface Bill {
 
 /**
  * What work and parts come to. Labour is rounded to the smallest unit once, the tax once on
- * the sum (half up), so that the lines add up to the total.
+ * the sum (half up), so that the lines add up to the total. Below the lowest fee the difference is a line
+ * of its own.
  * @param labourMinutes worked, whole minutes
  */
 export function billOf(labourMinutes: number, parts: readonly PricedPart[], rates: Rates): Bill {
@@ -46,13 +51,15 @@ export function billOf(labourMinutes: number, parts: readonly PricedPart[], rate
   }
   const labour = money(halfUp((labourMinutes * rates.hour) / 60));
   const forParts = money(parts.reduce((sum, { count, each }) => sum + count * each, 0));
-  const sum = labour + forParts;
+  const toLeastFee = money(Math.max(0, (rates.leastFee ?? 0) - labour - forParts));
+  const sum = labour + forParts + toLeastFee;
   const { taxPerMille: tax, taxIncluded } = rates;
   const taxed = taxIncluded ? halfUp((sum * tax) / (1000 + tax)) : halfUp((sum * tax) / 1000);
   return {
     labourMinutes,
     labour,
     parts: forParts,
+    toLeastFee,
     tax: money(taxed),
     total: money(taxIncluded ? sum : sum + taxed),
   };

@@ -1,6 +1,12 @@
 import type { DocumentKind } from '@nodo/api';
-import type { ShopProfile } from '@nodo/shop';
-import { repairsDone } from '@nodo/ticket';
+import {
+  type BillContent,
+  closingWordsOf,
+  type IssuedBill,
+  type ShopProfile,
+  standingBill,
+} from '@nodo/shop';
+import type { PaidBy } from '@nodo/ticket';
 import { drawNeedleCard } from './needleCard.ts';
 import { drawCode, mm, type Page, rule, sheet, write } from './page.ts';
 import { drawHead, fact, LEFT, type Subject, WIDE, writeDay, writeDayOf } from './parts.ts';
@@ -16,7 +22,17 @@ export function printed(paper: DocumentKind, subject: Subject): Promise<Buffer> 
     case 'receipt':
       return sheet(title, [148, 210], (page) => drawReceipt(page, subject));
     case 'bill':
-      return sheet(title, [148, 210], (page) => drawBill(page, subject));
+      return sheet(title, [148, 210], (page) =>
+        drawBill(page, subject, standingBill(subject.bills)),
+      );
+    case 'credit':
+      return sheet(title, [148, 210], (page) =>
+        drawBill(
+          page,
+          subject,
+          subject.bills.findLast(({ kind }) => kind === 'credit'),
+        ),
+      );
     case 'needle-card':
       return sheet(title, [148, 105], (page) => drawNeedleCard(page, subject));
   }
@@ -92,36 +108,58 @@ function limitWords(limit: number | null | undefined, { currency }: ShopProfile)
   return `Up to ${money(limit, currency)} without asking you again.`;
 }
 
-function drawBill(page: Page, subject: Subject): void {
-  const { ticket, model } = subject;
-  const { life, closing, entries } = ticket;
-  const closed = closing && entries[closing.seq - 1]?.receivedAt;
-  let top = drawHead(page, subject, 'What was done', closed) + 3;
-  const done = repairsDone(ticket).map((action) => model.actions.get(action)?.title ?? action);
-  top = fact(page, 'Done', done.join('; '), top);
-  if (closing?.unrepaired) {
-    top = fact(
-      page,
-      'Please note',
-      'Given back unrepaired, as you wished. Do not use it as it is.',
-      top,
-    );
+/** A bill as it was handed over, a credit, or, before either, what the work comes to so far. */
+function drawBill(page: Page, subject: Subject, issued: IssuedBill | undefined): void {
+  const { ticket, model, card } = subject;
+  const content = issued?.content ?? subject.content;
+  const isCredit = issued?.kind === 'credit';
+  const closing = ticket.closing && ticket.entries[ticket.closing.seq - 1]?.receivedAt;
+  let top = drawHead(page, subject, billTitle(issued), issued?.at ?? closing) + 3;
+  if (content) {
+    const { name, address, taxNumber } = content.shop;
+    top = fact(page, 'From', [name, address].filter(Boolean).join(', '), top);
+    top = fact(page, 'Tax number', taxNumber, top);
   }
-  const { bill } = life;
-  if (!bill) return;
-  top += 6;
-  rule(page, LEFT, top, WIDE);
-  const sums: readonly (readonly [string, number, boolean?])[] = [
-    ...life.parts.map(
-      ({ words, count, each }) =>
-        [count === 1 ? words : `${count} × ${words}`, count * each] as const,
+  if (isCredit) top = fact(page, 'Why', issued.reason, top);
+  if (issued && closing) top = fact(page, 'Work done on', writeDayOf(closing, card), top);
+  const { found, done, helps, unrepaired } = content ?? closingWordsOf(ticket, model);
+  top = fact(page, 'Found', found, top);
+  top = fact(page, 'Done', done, top);
+  top = fact(page, 'Next time', helps, top);
+  if (unrepaired) {
+    const told = 'Given back unrepaired, as you wished. Do not use it as it is.';
+    top = fact(page, 'Please note', told, top);
+  }
+  if (content) drawSums(page, content, isCredit, top + 6);
+}
+
+function billTitle(issued: IssuedBill | undefined): string {
+  if (!issued) return 'What was done';
+  const { kind, number, of } = issued;
+  return kind === 'credit' ? `Credit ${number} for bill ${of}` : `Bill ${number}`;
+}
+
+/** Line by line, the tax by rate, and the sum; of a credit all of it is given back. */
+function drawSums(page: Page, content: BillContent, isCredit: boolean, from: number): void {
+  const { currency } = content;
+  const sign = isCredit ? -1 : 1;
+  const taxWords = content.taxIncluded ? 'Incl. tax' : 'Tax';
+  const lines: readonly (readonly [words: string, amount: number, bold?: boolean])[] = [
+    ...content.parts.map(
+      ({ words, count, amount }) => [count === 1 ? words : `${count} × ${words}`, amount] as const,
     ),
-    [`Work, ${bill.labourMinutes} minutes`, bill.labour],
-    [`${bill.rates.taxIncluded ? 'Incl. tax' : 'Tax'} ${bill.rates.taxPerMille / 10} %`, bill.tax],
-    ['To pay', bill.total, true],
+    [`Work, ${content.labourMinutes} minutes`, content.labour],
+    ...(content.toLeastFee > 0 ? [['Up to the lowest fee', content.toLeastFee] as const] : []),
+    ...content.taxes.map(
+      ({ perMille, net, tax }) =>
+        [`${taxWords} ${perMille / 10} % on ${money(sign * net, currency)}`, tax] as const,
+    ),
+    [isCredit ? 'Given back' : 'To pay', content.total, true],
   ];
-  for (const [words, amount, bold = false] of sums) {
-    write(page, money(amount, bill.currency), [LEFT + 85, top + 2], {
+  rule(page, LEFT, from, WIDE);
+  let top = from;
+  for (const [words, amount, bold = false] of lines) {
+    write(page, money(sign * amount, currency), [LEFT + 85, top + 2], {
       size: 10,
       bold,
       width: 35,
@@ -129,7 +167,15 @@ function drawBill(page: Page, subject: Subject): void {
     });
     top = write(page, words, [LEFT, top + 2], { size: 10, bold, width: 84 });
   }
+  if (!isCredit) write(page, PAID[content.paid], [LEFT, top + 3], { size: 9, width: WIDE });
 }
+
+const PAID: Readonly<Record<PaidBy, string>> = {
+  'not-yet': 'Not paid yet.',
+  cash: 'Paid in cash, with thanks.',
+  card: 'Paid by card, with thanks.',
+  transfer: 'Paid by transfer, with thanks.',
+};
 
 function money(minor: number, currency: string): string {
   const format = new Intl.NumberFormat('en-GB', { style: 'currency', currency });

@@ -1,7 +1,7 @@
 import type { Customer } from '@nodo/api';
 import { type Day, dayOf } from '@nodo/kernel';
 import type { FamilyModel } from '@nodo/knowledge';
-import type { ShopProfile } from '@nodo/shop';
+import type { BillContent, IssuedBill, ShopProfile } from '@nodo/shop';
 import type { Ticket } from '@nodo/ticket';
 import { drawCode, type Page, rule, write } from './page.ts';
 
@@ -12,6 +12,10 @@ export interface Subject {
   readonly ticket: Ticket;
   readonly model: FamilyModel;
   readonly customer: Customer | null;
+  /** Bills and credits that were handed over, the earliest first. */
+  readonly bills: readonly IssuedBill[];
+  /** What a bill would say now. */
+  readonly content: BillContent | undefined;
   /** What the code on the paper opens. */
   readonly address: string;
   /** The customer's signature as a JPEG, where there is one. */

@@ -10,6 +10,7 @@ import { m0009Cards } from './m0009Cards.ts';
 import { m0010Search } from './m0010Search.ts';
 import { m0011Needles } from './m0011Needles.ts';
 import { m0012Mend } from './m0012Mend.ts';
+import { m0013Bills } from './m0013Bills.ts';
 import type { Migration } from './migration.ts';
 
 /** In order; a landed one is never changed. */
@@ -26,4 +27,5 @@ export const MIGRATIONS: readonly Migration[] = [
   m0010Search,
   m0011Needles,
   m0012Mend,
+  m0013Bills,
 ];

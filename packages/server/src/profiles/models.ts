@@ -1,4 +1,4 @@
-import type { MachineProfile, ShopProfile } from '@nodo/shop';
+import type { BillContent, MachineProfile, ShopProfile } from '@nodo/shop';
 import type { NeedleIn } from '@nodo/ticket';
 import type { Sequelize } from 'sequelize';
 import {
@@ -10,6 +10,7 @@ import {
   perhaps,
   type Row,
   table,
+  text,
   whole,
 } from '../db/columns.ts';
 
@@ -42,6 +43,18 @@ export function defineProfileModels(db: Sequelize) {
       at: instant(),
       byPerson: id(),
       body: document<NeedleIn>(),
+    }),
+    bills: table(db, 'bill', {
+      shopId: key(),
+      number: inKey(whole()),
+      id: id(),
+      ticketId: id(),
+      kind: text(),
+      ofNumber: perhaps(whole()),
+      reason: text(),
+      at: instant(),
+      byPerson: id(),
+      content: document<BillContent>(),
     }),
     shopSheets: table(db, 'shop_sheet', {
       shopId: key(),

@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { ENDPOINTS, type Reach } from '@nodo/api';
 import { refuse } from '@nodo/kernel';
+import { billContentOf } from '@nodo/shop';
 import { beginsTicket, foldTicket, modelOfTicket } from '@nodo/ticket';
 import type { Express } from 'express';
 import type { Auth } from '../auth/auth.ts';
@@ -15,7 +16,7 @@ import type { Profiles } from './profiles.ts';
 export function documentRoutes(
   app: Express,
   { people, audit }: Auth,
-  { sheets }: Pick<Profiles, 'sheets'>,
+  { bills, sheets }: Pick<Profiles, 'bills' | 'sheets'>,
   store: EventStore,
   photos: PhotoStore,
   reach: Reach | null,
@@ -43,6 +44,8 @@ export function documentRoutes(
       ticket,
       model,
       customer: customers.get(first.body.customer ?? '') ?? null,
+      bills: await bills.of(shop, params.ticket),
+      content: billContentOf(ticket, model, name, card),
       address: `${here}/t/${params.ticket}`,
       signature: signed && (await readFile(photos.path(shop, signed.photo)).catch(() => undefined)),
     });

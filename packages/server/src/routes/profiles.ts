@@ -12,6 +12,7 @@ import type { Auth } from '../auth/auth.ts';
 import type { Caller } from '../auth/people.ts';
 import { route } from '../http/route.ts';
 import type { PhotoStore } from '../photos/photoStore.ts';
+import type { Bills } from '../profiles/bills.ts';
 import { type Customers, toCustomerProfile } from '../profiles/customers.ts';
 import type { Machines } from '../profiles/machines.ts';
 import type { MachineRow } from '../profiles/models.ts';
@@ -24,6 +25,7 @@ export interface Profiles {
   readonly customers: Customers;
   readonly machines: Machines;
   readonly needles: Needles;
+  readonly bills: Bills;
   readonly sheets: ShopProfiles;
 }
 

@@ -12,6 +12,8 @@ const command = z.object({
     hour: minorUnits,
     taxPerMille: z.number().int().min(0).max(1000),
     taxIncluded: z.boolean(),
+    /** Left out by pages that did not know of it. */
+    leastFee: minorUnits.optional(),
   }),
   currency: z.string().regex(/^[A-Z]{3}$/),
 });
@@ -19,6 +21,7 @@ const command = z.object({
 const body = command.extend({
   labour: minorUnits,
   parts: minorUnits,
+  toLeastFee: minorUnits.optional(),
   tax: minorUnits,
   total: minorUnits,
 });
@@ -29,9 +32,9 @@ export const billMade = defineEvent({
   command,
   body,
   decide: sinceItCame((ticket, given) => {
-    const { hour, taxPerMille, taxIncluded } = given.rates;
+    const { hour, taxPerMille, taxIncluded, leastFee = 0 } = given.rates;
     const parts = ticket.life.parts.map((part) => ({ ...part, each: money(part.each) }));
-    const rates = { hour: money(hour), taxPerMille, taxIncluded };
+    const rates = { hour: money(hour), taxPerMille, taxIncluded, leastFee: money(leastFee) };
     const bill = billOf(given.labourMinutes, parts, rates);
     const agreed = agreedPrice(ticket.life);
     if (agreed !== undefined && bill.total > agreed) {
@@ -39,13 +42,14 @@ export const billMade = defineEvent({
     }
     return accept({ ...given, ...bill });
   }),
-  apply(ticket, { rates, currency, ...sums }) {
+  apply(ticket, { rates: { leastFee = 0, hour, ...taxed }, currency, ...sums }) {
     const bill = {
       currency,
-      rates: { ...rates, hour: money(rates.hour) },
+      rates: { ...taxed, hour: money(hour), leastFee: money(leastFee) },
       labourMinutes: sums.labourMinutes,
       labour: money(sums.labour),
       parts: money(sums.parts),
+      toLeastFee: money(sums.toLeastFee ?? 0),
       tax: money(sums.tax),
       total: money(sums.total),
     };

@@ -8,6 +8,7 @@ import { callTaken } from './callTaken.ts';
 import { cameBack } from './cameBack.ts';
 import { clockStarted } from './clockStarted.ts';
 import { clockStopped } from './clockStopped.ts';
+import { closingNoted } from './closingNoted.ts';
 import { couldNotTell } from './couldNotTell.ts';
 import { customerDid } from './customerDid.ts';
 import { customerTold } from './customerTold.ts';
@@ -96,6 +97,7 @@ const EVENT_KINDS = {
   'mark-ended': markEnded,
   signed: signed,
   'bill-made': billMade,
+  'closing-noted': closingNoted,
   'customer-told': customerTold,
   'came-back': cameBack,
   'machine-known': machineKnown,

@@ -49,6 +49,7 @@ const CHANGES_PLAN: Readonly<Record<EventType, boolean>> = {
   'mark-ended': false,
   signed: false,
   'bill-made': false,
+  'closing-noted': false,
   'customer-told': false,
   'came-back': false,
   'machine-known': true,

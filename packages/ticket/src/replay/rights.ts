@@ -47,6 +47,7 @@ const MAY_RECORD: Readonly<Record<EventType, readonly Role[]>> = {
   'mark-ended': AT_THE_BENCH,
   signed: AT_THE_COUNTER,
   'bill-made': AT_THE_COUNTER,
+  'closing-noted': AT_THE_COUNTER,
   'customer-told': AT_THE_COUNTER,
   'came-back': AT_THE_COUNTER,
   'machine-known': AT_THE_COUNTER,

@@ -2,7 +2,15 @@ import type { Bill, Rates } from '@nodo/core';
 import { type Day, minutesBetween } from '@nodo/kernel';
 import type { Mark } from './marks.ts';
 import type { RegisterEntry } from './needleEntry.ts';
-import type { CaseWhich, Measure, PartPut, PiecesLaid, ScrewLog, SetUp } from './values.ts';
+import type {
+  CaseWhich,
+  ClosingSheet,
+  Measure,
+  PartPut,
+  PiecesLaid,
+  ScrewLog,
+  SetUp,
+} from './values.ts';
 import type { SewingWork } from './work.ts';
 
 /** What was asked for the work, and what the customer said to it. */
@@ -69,6 +77,8 @@ export interface Life {
   readonly marks: readonly Mark[];
   readonly signed: readonly { readonly photo: string; readonly what: 'intake' | 'collected' }[];
   readonly bill: (Bill & { readonly rates: Rates; readonly currency: string }) | undefined;
+  /** What the customer is told of the work, as it was last written. */
+  readonly closingSheet: ClosingSheet | undefined;
   /** When the customer was last informed that it is ready. */
   readonly toldAt: string | undefined;
 }
@@ -95,6 +105,7 @@ export const NEW_LIFE: Life = {
   marks: [],
   signed: [],
   bill: undefined,
+  closingSheet: undefined,
   toldAt: undefined,
 };
 

@@ -24,6 +24,20 @@ export const partPut = z.object({
 });
 export type PartPut = z.infer<typeof partPut>;
 
+/** How a bill was paid. */
+export const PAID_BY = ['not-yet', 'cash', 'card', 'transfer'] as const;
+export type PaidBy = (typeof PAID_BY)[number];
+
+/** What the customer is told of the work, in sentences that anybody may correct. */
+export const closingSheet = z.object({
+  found: humanText(1000, 0),
+  done: humanText(1000, 0),
+  /** What helps next time. */
+  helps: humanText(1000, 0),
+  paid: z.enum(PAID_BY),
+});
+export type ClosingSheet = z.infer<typeof closingSheet>;
+
 /** Where a limit comes from; `shop` is the machine's own card. */
 const LIMIT_PROVENANCES = [
   'published',

@@ -14,6 +14,7 @@ export const useAppSelector: TypedUseSelectorHook<RootState> = useSelector;
 export const {
   useAccountsQuery,
   useAuditInfiniteQuery,
+  useBillsQuery,
   useCandidatesQuery,
   useChangeAccountMutation,
   useChangeCustomerMutation,
@@ -27,6 +28,7 @@ export const {
   useEndScreenMutation,
   useEraseCustomerMutation,
   useInvitePersonMutation,
+  useIssueBillMutation,
   useLinksQuery,
   useLockScreenMutation,
   useMachineQuery,

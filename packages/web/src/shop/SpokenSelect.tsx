@@ -1,6 +1,6 @@
 import { SPOKEN, type Spoken } from '@nodo/ticket';
 import { m } from '../messages/index.ts';
-import { Select } from '../ui/Field.tsx';
+import { Select } from '../ui/Select.tsx';
 
 /** How the shop and a customer speak to each other. */
 export function SpokenSelect({

@@ -46,7 +46,7 @@ export function StepBody({
       </div>
       <div
         data-pinned
-        className="flex shrink-0 flex-wrap items-center gap-x-2 gap-y-1 border-t border-rule bg-paper px-3 py-1.5 empty:hidden sm:px-5"
+        className="flex shrink-0 flex-wrap items-center gap-x-2 gap-y-1 border-t border-rule bg-paper px-3 py-1.5 sm:px-5 [&:has(>span:only-child:empty)]:hidden"
       >
         {waysOut}
         <span ref={setPlace} className="ml-auto empty:hidden" />

@@ -30,6 +30,23 @@ interface TicketShellProps {
 
 const SIDE = 'contain-layout overflow-y-auto border-rule p-4 max-lg:bg-ground';
 
+/**
+ * A button that was tapped does not keep the keys: Enter then answers the step, not the button again. What is
+ * reached by keys keeps them.
+ */
+function useReleasedButtons() {
+  const shell = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    const root = shell.current;
+    const release = ({ detail, target }: MouseEvent) => {
+      if (detail > 0 && target instanceof Element) target.closest('button')?.blur();
+    };
+    root?.addEventListener('click', release);
+    return () => root?.removeEventListener('click', release);
+  }, []);
+  return shell;
+}
+
 /** A view of one ticket at work: the step between its sides, the history in one line below. */
 export function TicketShell(props: TicketShellProps) {
   const { bar, notices, left, right, tools, step, held, chosen, pane, onPane } = props;
@@ -48,9 +65,10 @@ export function TicketShell(props: TicketShellProps) {
 
   const undo = useUndo();
   useKeys(undo ? { u: undo } : {});
+  const shell = useReleasedButtons();
   const shownOnly = (name: Pane) => (pane === name ? '' : 'max-lg:hidden');
   return (
-    <div className="flex min-h-0 flex-1 flex-col">
+    <div ref={shell} className="flex min-h-0 flex-1 flex-col">
       {bar}
       <Tray />
       {notices}
@@ -77,7 +95,7 @@ export function TicketShell(props: TicketShellProps) {
             <HistoryList />
           </p>
         </div>
-        {tools && <div className={`${SIDE} flex-1 lg:hidden ${shownOnly('tools')}`}>{tools}</div>}
+        {tools && pane === 'tools' && <div className={`${SIDE} flex-1 lg:hidden`}>{tools}</div>}
       </div>
       <HistoryLine />
       <ThumbBar pane={pane} onPane={onPane} panes={panes} />

@@ -1,11 +1,10 @@
 import { type ComponentProps, type ReactNode, useId } from 'react';
 import { twMerge } from 'tailwind-merge';
-import { SelectBox } from './SelectBox.tsx';
 
 const BOX =
   'w-full min-h-11 rounded-md border-2 border-edge bg-paper px-3 py-2 text-ink aria-invalid:border-hazard disabled:opacity-55';
 
-interface Labelled {
+export interface Labelled {
   readonly label: string;
   readonly hint?: string | undefined;
   readonly error?: string | undefined;
@@ -17,7 +16,7 @@ interface Typed {
 }
 
 /** Ties a box to its label, hint and error. */
-function Field({
+export function Field({
   label,
   hint,
   error,
@@ -79,18 +78,6 @@ export function NumberField({
   ...rest
 }: ComponentProps<typeof TextField> & { readonly whole?: boolean }) {
   return <TextField inputMode={whole ? 'numeric' : 'decimal'} {...rest} />;
-}
-
-/** One of a few. */
-export function Select<Value extends string | number | null>({
-  label,
-  hint,
-  error,
-  className,
-  ...rest
-}: Labelled & ComponentProps<typeof SelectBox<Value>>) {
-  const frame = { label, hint, error, className };
-  return <Field {...frame} box={(ties) => <SelectBox {...ties} {...rest} />} />;
 }
 
 /** Several lines of text. */

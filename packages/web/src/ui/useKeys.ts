@@ -2,7 +2,8 @@ import { useEffect, useRef } from 'react';
 
 type Actions = Readonly<Record<string, () => unknown>>;
 
-const SHEET = '[role="dialog"]';
+/** A sheet, an open list or menu: it has the keys for itself. */
+const SHEET = '[role="dialog"], [role="menu"], [data-radix-select-viewport]';
 /** Answered already, and the next is on its way. */
 const HELD_STEP = '[inert] #step-title';
 
@@ -68,6 +69,6 @@ function isTyping(target: EventTarget | null): boolean {
   return (
     target instanceof HTMLInputElement ||
     target instanceof HTMLTextAreaElement ||
-    target instanceof HTMLSelectElement
+    (target instanceof HTMLElement && target.matches('[role="combobox"]'))
   );
 }

@@ -1,10 +1,12 @@
 import { toDay } from '@nodo/kernel';
 import { type DaysOff, USUAL_TIME, type WorkingTime } from '@nodo/shop';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { ServiceValues, type TypedValue } from '../../src/features/machines/ServiceValues.tsx';
 import { DaysOffList } from '../../src/features/shopProfile/DaysOffList.tsx';
-import { Hours } from '../../src/features/shopProfile/Hours.tsx';
+import { HoursRow } from '../../src/features/shopProfile/Hours.tsx';
+
+import { chooseDay, optionsOf } from './choose.ts';
 
 afterEach(cleanup);
 
@@ -20,26 +22,36 @@ describe('days off', () => {
   };
   const add = () => screen.getByText<HTMLButtonElement>('Add days off');
 
+  const today = toDay('2026-03-10');
+  const later = toDay('2026-03-12');
+  // The calendar opens with the month of now.
+  beforeEach(() => {
+    vi.useFakeTimers({ toFake: ['Date'], now: new Date('2026-03-15T12:00:00Z') });
+  });
+  afterEach(() => {
+    vi.useRealTimers();
+  });
+
   it('are one day where no end is said, for a reason or none', () => {
     const onChange = show();
     expect(add().disabled).toBe(true);
-    type('From', '2026-03-09');
+    chooseDay('From', today);
     type('Why', '  Dentist ');
     fireEvent.click(add());
-    const day = toDay('2026-03-09');
-    expect(onChange).toHaveBeenCalledWith([fair, { from: day, until: day, words: 'Dentist' }]);
+    expect(onChange).toHaveBeenCalledWith([fair, { from: today, until: today, words: 'Dentist' }]);
     // Ready for the next.
-    expect(screen.getByLabelText<HTMLInputElement>('From').value).toBe('');
+    expect(screen.getByRole('button', { name: 'From: choose a day' })).toBeTruthy();
   });
 
   it('do not end before they begin', () => {
     const onChange = show();
-    type('From', '2026-03-09');
-    type('Until', '2026-03-08');
+    chooseDay('From', later);
+    chooseDay('Until', today);
     expect(add().disabled).toBe(true);
-    type('Until', '2026-03-10');
+    chooseDay('From', today);
+    chooseDay('Until', later);
     fireEvent.click(add());
-    expect(onChange.mock.calls[0]?.[0].at(-1)).toMatchObject({ until: toDay('2026-03-10') });
+    expect(onChange.mock.calls[0]?.[0].at(-1)).toMatchObject({ from: today, until: later });
   });
 
   it('are taken away one by one', () => {
@@ -52,26 +64,40 @@ describe('days off', () => {
 describe('a week of work', () => {
   const show = (time: WorkingTime = USUAL_TIME) => {
     const onChange = vi.fn<(time: WorkingTime) => void>();
-    render(<Hours name="Mirra" time={time} onChange={onChange} />);
+    render(
+      <table>
+        <tbody>
+          <HoursRow name="Mirra" time={time} onChange={onChange} />
+        </tbody>
+      </table>,
+    );
     return (): WorkingTime | undefined => onChange.mock.lastCall?.[0];
   };
 
-  it('begins and ends each day when somebody says', () => {
+  it('stands in one row, each day as it is typed', () => {
     const last = show();
-    expect(screen.getByLabelText<HTMLInputElement>('Mirra, Mon from').value).toBe('09:00');
-    type('Mirra, Mon from', '08:30');
-    expect(last()?.week[0]).toEqual([510, 1020]);
-    type('Mirra, Mon until', '12:15');
-    expect(last()?.week[0]).toEqual([540, 735]);
+    expect(screen.getByLabelText<HTMLInputElement>('Mirra, Mon, hours').value).toBe('9:00–17:00');
+    type('Mirra, Mon, hours', '8:30-12:15');
+    expect(last()?.week[0]).toEqual([510, 735]);
     expect(last()?.week[1]).toEqual([540, 1020]);
+    type('Mirra, Sat, hours', '10-14');
+    expect(last()?.week[5]).toEqual([600, 840]);
   });
 
-  it('has no work on a day whose time was taken out, and nine to five where it is put in', () => {
+  it('has no work on an empty day, and cannot be saved while a day is not readable', () => {
     const last = show();
-    type('Mirra, Mon from', '');
+    type('Mirra, Mon, hours', '');
     expect(last()?.week[0]).toBeNull();
-    type('Mirra, Sat from', '10:00');
-    expect(last()?.week[5]).toEqual([600, 1020]);
+    type('Mirra, Tue, hours', '9 to');
+    expect(last()?.week[1]).toEqual([Number.NaN, Number.NaN]);
+    expect(screen.getByLabelText('Mirra, Tue, hours').getAttribute('aria-invalid')).toBe('true');
+  });
+
+  it('shows days off when they are asked for', () => {
+    show();
+    expect(screen.queryByText('Add days off')).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: 'Days off, Mirra: none' }));
+    expect(screen.getByText('Add days off')).toBeTruthy();
   });
 
   it('shows no share where none was typed', () => {
@@ -94,9 +120,8 @@ describe('the values of a manual', () => {
 
   it('are added one of a kind, blank', () => {
     const last = show([value]);
-    const added = screen.getByLabelText<HTMLSelectElement>('Add a value');
-    expect([...added.options].map((option) => option.value)).not.toContain('hook-gap');
-    fireEvent.change(added, { target: { value: 'bar-height' } });
+    expect(optionsOf('Add a value')).not.toContain('Hook to scarf gap');
+    fireEvent.keyDown(screen.getByRole('option', { name: 'Needle bar height' }), { key: 'Enter' });
     expect(last()).toEqual([value, { quantity: 'bar-height', least: '', most: '', from: '' }]);
   });
 

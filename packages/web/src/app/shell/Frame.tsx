@@ -63,7 +63,7 @@ export function Frame({ children }: { readonly children: ReactNode }) {
             />
             {isFinding ? (
               <Suspense>
-                <FindBox onLeave={() => setFinding(false)} />
+                <FindBox begun={{ text: '', scan: false }} onLeave={() => setFinding(false)} />
               </Suspense>
             ) : (
               <Button

@@ -1,9 +1,7 @@
-import { lazy, Suspense } from 'react';
 import { Link, useLocation } from 'react-router';
 import { m } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
-
-const FindBox = lazy(() => import('../../features/find/FindBox.tsx'));
+import { FindStarter } from './FindStarter.tsx';
 
 /** Where one is in the shop, the ways elsewhere, and the search for everything. */
 export function ShopBar() {
@@ -32,9 +30,7 @@ export function ShopBar() {
           </BarLink>
         )}
       </nav>
-      <Suspense fallback={<span className="min-h-11 flex-1" />}>
-        <FindBox />
-      </Suspense>
+      <FindStarter />
       <p className="ml-auto hidden text-quiet 2xl:block">{shop.name}</p>
     </>
   );

@@ -24,14 +24,16 @@ export default function FindBox(props: FindBoxProps) {
 }
 
 interface FindBoxProps {
+  /** What was typed before it was here, and whether a tag is to be scanned at once. */
+  readonly begun: { readonly text: string; readonly scan: boolean };
   /** Where it was opened for one search: called once that is over. */
   readonly onLeave?: () => void;
 }
 
-function Find({ onLeave }: FindBoxProps) {
-  const [typed, setTyped] = useState('');
-  const [open, setOpen] = useState(false);
-  const [scanning, setScanning] = useState(false);
+function Find({ begun, onLeave }: FindBoxProps) {
+  const [typed, setTyped] = useState(begun.text);
+  const [open, setOpen] = useState(true);
+  const [scanning, setScanning] = useState(begun.scan);
   // Enter came before the answer to what was typed: it counts when the answer is there.
   const [isAwaited, setAwaited] = useState(false);
   const box = useRef<HTMLInputElement>(null);
@@ -90,7 +92,7 @@ function Find({ onLeave }: FindBoxProps) {
         <Search aria-hidden size={18} className="absolute top-3.5 left-3 text-quiet" />
         <Command.Input
           ref={box}
-          autoFocus={onLeave !== undefined}
+          autoFocus
           value={typed}
           maxLength={200}
           dir="auto"

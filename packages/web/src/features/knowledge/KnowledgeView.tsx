@@ -7,7 +7,7 @@ import { type ShopTables, useTables } from '../../session/useTables.ts';
 import { TicketBar } from '../../ticket/TicketBar.tsx';
 import { useTicket } from '../../ticket/TicketContext.tsx';
 import { TicketGate } from '../../ticket/TicketGate.tsx';
-import { Select } from '../../ui/Field.tsx';
+import { Select } from '../../ui/Select.tsx';
 import { TextLink } from '../../ui/TextLink.tsx';
 import { CauseArticle } from './CauseArticle.tsx';
 import { CheckArticle } from './CheckArticle.tsx';

@@ -10,8 +10,9 @@ import { instruments } from '../../messages/instruments.ts';
 import { FormError } from '../../session/FormError.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { CheckBoxes } from '../../ui/CheckBox.tsx';
-import { Select, TextArea, TextField } from '../../ui/Field.tsx';
+import { TextArea, TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
+import { Select } from '../../ui/Select.tsx';
 import { ServiceValues, type TypedValue, typedValues, valuesOf } from './ServiceValues.tsx';
 
 const FAMILIES = [...SHIPPED.knowledge.families.values()];

@@ -6,7 +6,7 @@ import { faultWords } from '../../messages/errors.ts';
 import { write } from '../../messages/index.ts';
 import { people } from '../../messages/people.ts';
 import { Button } from '../../ui/Button.tsx';
-import { Select } from '../../ui/Field.tsx';
+import { Select } from '../../ui/Select.tsx';
 
 const EVERYBODY = '';
 

@@ -6,8 +6,9 @@ import { m } from '../../messages/index.ts';
 import { people } from '../../messages/people.ts';
 import { FormError } from '../../session/FormError.tsx';
 import { Button } from '../../ui/Button.tsx';
-import { Select, TextField } from '../../ui/Field.tsx';
+import { TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
+import { Select } from '../../ui/Select.tsx';
 
 const NOBODY = { name: '', initials: '', login: '', role: 'technician' as Role };
 

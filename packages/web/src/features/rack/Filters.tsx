@@ -7,7 +7,7 @@ import { type RackFilter, STANDS } from './state.ts';
 type Option = readonly [value: string, text: string];
 
 /** What of the Rack is shown: by who, by standing, by shelf. */
-export function Filters({
+export default function Filters({
   rack,
   people,
   filter,
@@ -24,7 +24,7 @@ export function Filters({
     ({ role }) => role === 'technician' || role === 'lead',
   );
   return (
-    <div className="ml-auto flex flex-wrap items-center gap-2">
+    <div className="flex w-full flex-wrap justify-end items-center gap-2">
       <SelectBox
         aria-label={words.who}
         value={filter.who}

@@ -1,6 +1,8 @@
 import type { Person, Presence } from '@nodo/api';
 import { NEW_SHOP_PROFILE } from '@nodo/shop';
 import type { RackEntry } from '@nodo/ticket';
+import { ListFilter } from 'lucide-react';
+import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { usePresenceQuery, useRackQuery, useShopQuery } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
@@ -12,12 +14,13 @@ import { Button } from '../../ui/Button.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
 import { TextLink } from '../../ui/TextLink.tsx';
 import { DayThreads } from './DayThreads.tsx';
-import { Filters } from './Filters.tsx';
 import { HandNeeded } from './HandNeeded.tsx';
 import { isUntouched } from './isUntouched.ts';
 import { Shelf } from './Shelf.tsx';
 import { type DueState, dueState, fitsFilter, type RackFilter, type Stands } from './state.ts';
 import { useRackFilter } from './useRackFilter.ts';
+
+const Filters = lazy(() => import('./Filters.tsx'));
 
 /** What stands in the shop, shelf by shelf, and where a hand is needed. */
 export function RackView() {
@@ -27,6 +30,8 @@ export function RackView() {
   const { data: shop } = useShopQuery();
   const plan = useShopPlan();
   const { filter, set } = useRackFilter();
+  const isFiltered = Object.values(filter).some((part) => part !== '');
+  const [isFilterOpen, setFilterOpen] = useState(isFiltered);
 
   if (!rack) return <NotRead title={m.rack.failedTitle} fault={error} again={refetch} />;
   const card = shop?.card ?? NEW_SHOP_PROFILE;
@@ -39,7 +44,6 @@ export function RackView() {
   const fresh = rack.filter(isUntouched).length;
   const inShop = rack.filter(({ tag }) => tag !== null);
   const ready = inShop.filter(({ status }) => status === 'closed').length;
-  const isFiltered = Object.values(filter).some((part) => part !== '');
   const reset = () => set({ who: '', stands: '', shelf: '' });
 
   return (
@@ -50,7 +54,18 @@ export function RackView() {
             {m.rack.title}
           </h1>
           <p className="text-quiet">{m.rack.tally(inShop.length, fresh, ready)}</p>
-          <Filters rack={inShop} people={peopleById} filter={filter} set={set} />
+          <Button
+            className="ml-auto"
+            aria-expanded={isFilterOpen}
+            onClick={() => setFilterOpen(!isFilterOpen)}
+          >
+            <ListFilter aria-hidden size={18} /> {m.rack.filter.open}
+          </Button>
+          {isFilterOpen && (
+            <Suspense>
+              <Filters rack={inShop} people={peopleById} filter={filter} set={set} />
+            </Suspense>
+          )}
         </div>
         {plan && !isFiltered && <DayThreads plan={plan} rack={rack} people={peopleById} />}
         {rack.length === 0 ? (

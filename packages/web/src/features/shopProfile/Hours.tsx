@@ -1,11 +1,12 @@
 import type { WorkingTime } from '@nodo/shop';
+import { useState } from 'react';
 import { m } from '../../messages/index.ts';
-import { readNumber } from '../../messages/typed.ts';
-import { NumberField } from '../../ui/Field.tsx';
+import { readWhole } from '../../messages/typed.ts';
 import { DaysOffList } from './DaysOffList.tsx';
+import { readShift, type Shift, writeShift } from './shift.ts';
 
-/** One person's week, days off, and how much of the time goes into repairs. */
-export function Hours({
+/** One person's week in one row: hours of each day, how much of them goes into repairs, days off behind a tap. */
+export function HoursRow({
   name,
   time,
   onChange,
@@ -15,68 +16,95 @@ export function Hours({
   readonly onChange: (time: WorkingTime) => void;
 }) {
   const words = m.cards.shop;
-  const setDay = (day: number, end: 0 | 1, typed: string) => {
-    const minute = minuteOf(typed);
-    const before = time.week[day] ?? [540, 1020];
-    const shift: [number, number] | null =
-      minute === undefined ? null : end === 0 ? [minute, before[1]] : [before[0], minute];
-    onChange({ ...time, week: time.week.map((one, at) => (at === day ? shift : one)) });
-  };
+  const [isOpen, setOpen] = useState(false);
+  const box = 'min-h-11 w-full rounded-md border-2 border-edge bg-paper px-1.5 text-center';
   return (
-    <section aria-label={name} className="mb-6 border-t border-rule pt-3">
-      <h3 className="mb-2 font-semibold">
-        <bdi>{name}</bdi>
-      </h3>
-      <div className="flex flex-wrap gap-3">
+    <>
+      <tr>
+        <th scope="row" className="py-1 pr-3 text-left font-semibold">
+          <bdi>{name}</bdi>
+        </th>
         {words.weekdays.map((day, at) => (
-          <div key={day} className="flex flex-col gap-1">
-            <span className="text-sm text-quiet" aria-hidden="true">
-              {day}
-            </span>
-            {([0, 1] as const).map((end) => (
-              <input
-                key={end}
-                type="time"
-                aria-label={(end === 0 ? words.from : words.until)(day, name)}
-                value={clockOf(time.week[at]?.[end])}
-                onChange={({ target }) => setDay(at, end, target.value)}
-                className="min-h-11 w-34 rounded-md border-2 border-edge bg-paper px-2"
-              />
-            ))}
-          </div>
+          <td key={day} className="p-0.5">
+            <ShiftBox
+              label={words.hoursOf(day, name)}
+              shift={time.week[at] ?? null}
+              onChange={(shift) =>
+                onChange({
+                  ...time,
+                  week: time.week.map((one, index) => (index === at ? shift : one)),
+                })
+              }
+            />
+          </td>
         ))}
-        <NumberField
-          whole
-          label={words.share}
-          aria-label={`${name}, ${words.share}`}
-          value={Number.isNaN(time.share) ? '' : String(time.share)}
-          className="w-52"
-          onText={(typed) =>
-            onChange({
-              ...time,
-              share: readNumber(typed) ?? Number.NaN,
-            })
-          }
-        />
-      </div>
-      <h4 className="mt-3 text-sm font-semibold text-quiet">{words.off}</h4>
-      <DaysOffList
-        add={words.addOff}
-        of={name}
-        days={time.off}
-        onChange={(off) => onChange({ ...time, off })}
-      />
-    </section>
+        <td className="w-20 p-0.5">
+          <input
+            inputMode="numeric"
+            aria-label={`${name}, ${words.share}`}
+            className={box}
+            value={Number.isNaN(time.share) ? '' : String(time.share)}
+            onChange={({ target }) =>
+              onChange({ ...time, share: readWhole(target.value) ?? Number.NaN })
+            }
+          />
+        </td>
+        <td className="p-0.5">
+          <button
+            type="button"
+            aria-expanded={isOpen}
+            onClick={() => setOpen(!isOpen)}
+            className="min-h-11 w-full px-2 text-left whitespace-nowrap underline underline-offset-4"
+          >
+            <span className="sr-only">{`${words.off}, ${name}: `}</span>
+            {words.offCount(time.off.length)}
+          </button>
+        </td>
+      </tr>
+      {isOpen && (
+        <tr>
+          <td colSpan={words.weekdays.length + 3} className="pb-4 pl-6">
+            <DaysOffList
+              add={words.addOff}
+              of={name}
+              days={time.off}
+              onChange={(off) => onChange({ ...time, off })}
+            />
+          </td>
+        </tr>
+      )}
+    </>
   );
 }
 
-function clockOf(minute: number | undefined): string {
-  if (minute === undefined) return '';
-  const two = (value: number) => String(value).padStart(2, '0');
-  return `${two(Math.floor(minute / 60))}:${two(minute % 60)}`;
+/** The hours of one day, typed as “9-17”; empty is not at work. */
+function ShiftBox({
+  label,
+  shift,
+  onChange,
+}: {
+  readonly label: string;
+  readonly shift: Shift;
+  readonly onChange: (shift: Shift) => void;
+}) {
+  const [typed, setTyped] = useState<string>();
+  const read = typed === undefined ? shift : readShift(typed);
+  return (
+    <input
+      aria-label={label}
+      aria-invalid={read === undefined ? true : undefined}
+      value={typed ?? writeShift(shift)}
+      onChange={({ target }) => {
+        setTyped(target.value);
+        // What cannot be read is held up by the form's own check, so that nothing else is saved.
+        onChange(readShift(target.value) ?? (target.value.trim() === '' ? null : UNREADABLE));
+      }}
+      onBlur={() => {
+        if (read !== undefined) setTyped(undefined);
+      }}
+      className="min-h-11 w-full min-w-22 rounded-md border-2 border-edge bg-paper px-1 text-center text-sm aria-invalid:border-hazard"
+    />
+  );
 }
 
-function minuteOf(clock: string): number | undefined {
-  const [hours, minutes] = clock.split(':').map(Number);
-  return hours === undefined || minutes === undefined ? undefined : hours * 60 + minutes;
-}
+const UNREADABLE: [number, number] = [Number.NaN, Number.NaN];

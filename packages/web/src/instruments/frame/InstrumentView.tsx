@@ -11,7 +11,7 @@ import { TicketBar } from '../../ticket/TicketBar.tsx';
 import { useTicket } from '../../ticket/TicketContext.tsx';
 import { TicketGate } from '../../ticket/TicketGate.tsx';
 import { causeName } from '../../ticket/words.ts';
-import { Select } from '../../ui/Field.tsx';
+import { Select } from '../../ui/Select.tsx';
 import { TextLink } from '../../ui/TextLink.tsx';
 import { InstrumentContext } from './InstrumentContext.tsx';
 import { type InstrumentBench, mayDo, mayKeep } from './instrumentBench.ts';
@@ -109,7 +109,7 @@ function Alone({ name, parts }: InstrumentProps) {
         <Select
           label={m.instrument.machineKind}
           value={chosen}
-          className="flex-row items-center gap-3 [&>select]:w-72"
+          className="flex-row items-center gap-3 [&>button]:w-72"
           onChoose={setChosen}
           options={[...KNOWLEDGE.families.values()].map(({ id, title }) => [id, title] as const)}
         />

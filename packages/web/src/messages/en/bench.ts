@@ -1,6 +1,6 @@
 import type { ChanceBand, HowOften, WeightBand } from '@nodo/core';
 import type { Hazard, Provenance } from '@nodo/knowledge';
-import type { WhyNotTold } from '@nodo/ticket';
+import type { PaidBy, WhyNotTold } from '@nodo/ticket';
 
 const chanceWords: Readonly<Record<ChanceBand, string>> = {
   'nearly-sure': 'nearly sure',
@@ -223,6 +223,38 @@ export const bench = {
     gone: 'The customer has this machine. The ticket stays to be read.',
     toRack: 'Back to the Rack',
     noRights: 'You may read this ticket. Findings are entered by those who work at the bench.',
+  },
+  closing: {
+    title: 'Closing sheet',
+    found: 'Found',
+    done: 'Done',
+    helps: 'What helps next time',
+    parts: 'Parts fitted',
+    minutes: 'Minutes to charge',
+    minutesFrom: {
+      clock: 'From the clock.',
+      work: 'Summed up from what was checked and done; no clock ran.',
+    },
+    price: 'Price',
+    priceOf: (labour: string, tax: string, toLeastFee: string | undefined) =>
+      `work ${labour}${toLeastFee === undefined ? '' : `, ${toLeastFee} up to the lowest fee`}, tax ${tax}`,
+    paid: 'Paid',
+    paidBy: {
+      'not-yet': 'not yet',
+      cash: 'cash',
+      card: 'card',
+      transfer: 'transfer',
+    } satisfies Readonly<Record<PaidBy, string>>,
+    save: 'Save sheet and price',
+    saved: 'Saved. It can be corrected until the customer has the machine.',
+    issue: 'Hand over the bill',
+    issuing: 'Numbering the bill',
+    issued: (number: number) => `Bill ${number} handed over`,
+    print: 'Print bill',
+    credit: 'Correct it by a credit',
+    creditWhy: 'Why is it corrected?',
+    credited: (number: number, of: number) => `Credit ${number} took bill ${of} back.`,
+    printCredit: 'Print credit',
   },
   machine: {
     title: 'The machine now',

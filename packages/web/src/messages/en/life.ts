@@ -68,6 +68,7 @@ const PAPER: Readonly<Record<DocumentKind, string>> = {
   'tag-label': 'Tag, label',
   receipt: 'Receipt',
   bill: 'Bill',
+  credit: 'Credit',
   'needle-card': 'Needle card',
 };
 
@@ -98,6 +99,7 @@ type LifeEvent = Extract<
       | 'measured'
       | 'signed'
       | 'bill-made'
+      | 'closing-noted'
       | 'customer-told'
       | 'came-back'
       | 'machine-known'
@@ -149,8 +151,10 @@ function entry(event: LifeEvent, money: (minor: number) => string): string {
       return measuredLine(event.body);
     case 'signed':
       return 'Customer signed';
+    case 'closing-noted':
+      return 'Closing sheet saved';
     case 'bill-made':
-      return `Bill: ${money(event.body.total)}`;
+      return `Price: ${money(event.body.total)}`;
     case 'customer-told':
       return `Customer informed, ${SPOKEN[event.body.how]}`;
     case 'came-back':
@@ -222,9 +226,9 @@ export const life = {
     minutes: 'Minutes',
     what: 'What was done',
     book: 'Save',
-    billTitle: 'Bill',
+    billTitle: 'Price',
     charged: 'Minutes to charge',
-    bill: 'Make the bill',
+    bill: 'Work out the price',
     billed: (total: string, tax: string) => `${total}, incl. ${tax} tax`,
     billedPlus: (total: string, tax: string) => `${total}, plus ${tax} tax`,
     needle: 'Needle',
@@ -248,6 +252,7 @@ export const life = {
     move: 'Move it',
     told: (moment: string) => `Customer informed ${moment}`,
     tell: 'Customer informed',
+    tellHow: 'Inform the customer',
     customer: 'Customer',
     machine: 'Machine',
     otherwise: 'The machine’s record differs from this ticket.',

@@ -33,6 +33,7 @@ const AUDITED: Readonly<Record<Audited, string>> = {
   'machine-read': 'opened a machine’s file',
   'needles-read': 'looked at a machine’s needles',
   'paper-read': 'printed a tag, receipt or bill',
+  'bill-issued': 'handed over a bill or credit of',
   'unknown-sign-in': 'Somebody tried a sign-in name that nobody has',
 };
 
@@ -73,7 +74,8 @@ const ENTRIES: Readonly<Record<EventType, string>> = {
   'set-up-noted': 'saved the set-up of',
   measured: 'measured on',
   signed: 'had the customer sign for',
-  'bill-made': 'made the bill for',
+  'bill-made': 'worked out the price for',
+  'closing-noted': 'wrote the closing sheet of',
   'customer-told': 'told the customer of',
   'came-back': 'counted a comeback of',
   'machine-known': 'told which machine it is:',

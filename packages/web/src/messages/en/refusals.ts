@@ -2,10 +2,7 @@ import type { Refusal, RefusalCode } from '@nodo/kernel';
 
 /** What happened, what was kept, what to do; one for every code of the contract. */
 export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string>> = {
-  'bad-input': ({ path }) =>
-    path
-      ? `Something in “${path}” is not as it must be. Nothing was stored.`
-      : 'That could not be read. Nothing was stored.',
+  'bad-input': () => 'Something here is not filled in as it must be. Nothing was stored.',
   'not-signed-in': () =>
     'You are not signed in any more. Your entries are kept; sign in to send them.',
   'wrong-sign-in': () => 'Name or password is not right.',
@@ -69,6 +66,10 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
   'pieces-missing': () =>
     'The pieces do not make a whole needle yet. Add them first, or say why the rest is missing.',
   'no-such-needle': () => 'That opened needle is not there any more: somebody took it.',
+  'no-bill': () => 'Work out the price first.',
+  'bill-stands': () =>
+    'A bill was handed over already. It is corrected by a credit, then a new bill.',
+  'nothing-to-credit': () => 'There is no bill to correct by a credit.',
   'over-the-limit': () => 'That is more than the customer agreed to. Ask them first.',
   'no-such-customer': () => 'There is no such customer in this shop.',
   'no-such-machine': () => 'There is no such machine in this shop.',

@@ -3,6 +3,8 @@ export const shell = {
   skipToMain: 'Skip to the work',
   mainNav: 'Main',
   toRack: 'Rack',
+  noDay: 'choose a day',
+  clearDay: (name: string) => `No day: ${name}`,
   people: 'People',
   tools: 'Tools',
   shopPages: 'Shop and people',

@@ -3,7 +3,7 @@ import type { Finding, OftenTold } from '@nodo/knowledge';
 import { HOW_OFTEN } from '@nodo/ticket';
 import { m } from '../../messages/index.ts';
 import { CheckBoxes } from '../../ui/CheckBox.tsx';
-import { Select } from '../../ui/Field.tsx';
+import { Select } from '../../ui/Select.tsx';
 import { complaintGroups } from './complaintGroups.ts';
 
 /** What the customer reports: ticked is yes, unticked is not asked. */

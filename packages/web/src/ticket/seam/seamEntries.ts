@@ -207,6 +207,7 @@ function describe(
     case 'clock-stopped':
     case 'labour-booked':
     case 'bill-made':
+    case 'closing-noted':
     case 'customer-told':
     case 'placed':
       return below(m.life.entry(event, money));
@@ -232,12 +233,14 @@ function lookWords(
   checkId: string,
   answers: Readonly<Record<string, 'yes' | 'no'>>,
 ): string {
-  const seen = Object.entries(answers)
-    .filter(([, answer]) => answer === 'yes')
-    .map(([id]) => model.findings.get(id)?.answer ?? id);
+  // In the order of the check, whatever order they were stored in.
+  const asked = model.checks.get(checkId)?.findings.map(({ id }) => id) ?? Object.keys(answers);
+  const seen = asked
+    .filter((id) => answers[id] === 'yes')
+    .map((id) => model.findings.get(id)?.answer ?? id);
   const title = titleOf(model, checkId);
   if (INTERVIEWS.has(checkId)) return seen.join(', ') || m.seam.denied(deniedWords(model, answers));
-  return `${title}: ${seen.length > 0 ? lowerFirst(seen.join(', ')) : lowerFirst(model.checks.get(checkId)?.normal ?? '')}`;
+  return `${title}: ${seen.length > 0 ? seen.map(lowerFirst).join(', ') : lowerFirst(model.checks.get(checkId)?.normal ?? '')}`;
 }
 
 /** What was asked and denied, as one line. */

@@ -7,8 +7,9 @@ import { readNumber } from '../../../messages/typed.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
-import { NumberField, Select, TextField } from '../../../ui/Field.tsx';
+import { NumberField, TextField } from '../../../ui/Field.tsx';
 import { Form } from '../../../ui/Form.tsx';
+import { Select } from '../../../ui/Select.tsx';
 
 const PIECES = ['needle', 'thread', 'bobbin', 'dial', 'screw'] as const;
 type SetUp = Record<(typeof PIECES)[number], string>;

@@ -82,7 +82,7 @@ export default function JobSheet({
             {ticket.intake?.tag !== undefined && (
               <Part title={words.papers}>
                 <ul className="flex flex-wrap gap-3">
-                  {DOCUMENT_KINDS.map((paper) => (
+                  {DOCUMENT_KINDS.filter((paper) => paper !== 'credit').map((paper) => (
                     <li key={paper}>
                       <a
                         href={pathTo('readPaper', { ticket: ticket.id, paper })}

@@ -2,7 +2,7 @@ import { NEW_SHOP_PROFILE } from '@nodo/shop';
 import { mayRecord, minutesWorked, type Spoken, wasDeclined } from '@nodo/ticket';
 import { useState } from 'react';
 import { useShopQuery } from '../../../api/client.ts';
-import { m, write } from '../../../messages/index.ts';
+import { m } from '../../../messages/index.ts';
 import { readWhole } from '../../../messages/typed.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useMoney } from '../../../session/useMoney.ts';
@@ -51,7 +51,7 @@ export function MoneyPart() {
           )}
         </div>
       )}
-      {ticket.intake?.tag !== undefined && status !== 'collected' && (
+      {ticket.intake?.tag !== undefined && isOpen && (
         <BillForm worked={Math.round(minutesWorked(life))} />
       )}
       {life.bill && (
@@ -62,7 +62,6 @@ export function MoneyPart() {
           )}
         </p>
       )}
-      {status === 'closed' && <Tell />}
     </div>
   );
 }
@@ -163,19 +162,5 @@ function BillForm({ worked }: { readonly worked: number }) {
         {words.bill}
       </Button>
     </Form>
-  );
-}
-
-function Tell() {
-  const { ticket, record } = useTicket();
-  const [how, setHow] = useState<Spoken>('telephone');
-  const words = m.life.sheet;
-  const { toldAt } = ticket.life;
-  return (
-    <div className="flex flex-wrap items-end gap-3">
-      <SpokenSelect label={words.how} className="w-52" how={how} onChange={setHow} />
-      <Button onClick={() => record('customer-told', { how, words: '' })}>{words.tell}</Button>
-      {toldAt !== undefined && <p>{words.told(write.moment(toldAt))}</p>}
-    </div>
   );
 }

@@ -1,7 +1,7 @@
 import { outbox } from '@nodo/client';
 import type { RackEntry, TicketCommand } from '@nodo/ticket';
 import { toast } from 'sonner';
-import { useAppDispatch } from '../../../api/client.ts';
+import { useAppDispatch, useAppSelector } from '../../../api/client.ts';
 import { useRackRead } from '../../../api/useRackRead.ts';
 import { m } from '../../../messages/index.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
@@ -15,10 +15,16 @@ import { deviceId } from '../../../store/device.ts';
 export function useOtherClock(ticket: string): () => void {
   const dispatch = useAppDispatch();
   const { rack, whenRead } = useRackRead();
+  const waiting = useAppSelector(({ outbox: { entries } }) => entries);
   const person = useSession().person.id;
   const interruptOn = (lines: readonly RackEntry[]) => {
     for (const line of lines) {
       if (line.ticket === ticket || !line.atTheClock.includes(person)) continue;
+      // It was paused from here already, and the shop has not heard of it yet.
+      const isOnItsWay = waiting.some(
+        (one) => one.ticket === line.ticket && one.draft.type === 'clock-stopped',
+      );
+      if (isOnItsWay) continue;
       const command: TicketCommand = {
         id: crypto.randomUUID(),
         type: 'clock-stopped',

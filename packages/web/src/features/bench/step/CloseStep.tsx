@@ -7,6 +7,8 @@ import { Button } from '../../../ui/Button.tsx';
 import { ReasonForm } from '../../../ui/ReasonForm.tsx';
 import { TextLink } from '../../../ui/TextLink.tsx';
 import type { TicketPlan } from '../../../workers/planner.worker.ts';
+import { ClosingSheetForm } from './ClosingSheetForm.tsx';
+import { CustomerInformed } from './CustomerInformed.tsx';
 import type { Choice } from './choice.ts';
 
 interface CloseStepProps {
@@ -108,20 +110,28 @@ export function ClosedStep() {
   const words = m.bench.step;
   const gone = ticket.status === 'collected';
   return (
-    <div className="max-w-2xl">
-      <KnotPicture />
-      <h1 className="mt-2 text-3xl font-bold" id="step-title">
-        {words.closedTitle}
-      </h1>
-      {ticket.closing && (
-        <p className="mt-3 text-lg">
-          {words.closedLine(write.percent(ticket.closing.snapshot.risk))}
-        </p>
-      )}
+    <div>
+      <div className="flex items-center gap-5">
+        <div className="min-w-0 flex-1">
+          <h1 className="text-3xl leading-9 font-bold" id="step-title">
+            {words.closedTitle}
+          </h1>
+          {ticket.closing && (
+            <p className="mt-1 text-quiet">
+              {words.closedLine(write.percent(ticket.closing.snapshot.risk))}
+            </p>
+          )}
+        </div>
+        <span className="hidden shrink-0 @xl:block">
+          <KnotPicture />
+        </span>
+      </div>
       <Waived />
       {gone && <p className="mt-3">{words.gone}</p>}
+      <ClosingSheetForm />
+      {!gone && <CustomerInformed />}
       {!gone && (
-        <div className="mt-5 flex flex-wrap gap-3">
+        <div className="mt-4 flex flex-wrap gap-3">
           <Button look="main" onClick={() => record('machine-collected', {})}>
             {words.collected}
           </Button>

@@ -13,7 +13,8 @@ import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { lowerFirst, symptomName } from '../../../ticket/words.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { CheckBox } from '../../../ui/CheckBox.tsx';
-import { NumberField, Select } from '../../../ui/Field.tsx';
+import { NumberField } from '../../../ui/Field.tsx';
+import { Select } from '../../../ui/Select.tsx';
 import type { TicketPlan } from '../../../workers/planner.worker.ts';
 
 interface ProveStepProps {

@@ -7,7 +7,8 @@ import { m, write } from '../../../messages/index.ts';
 import { usePeopleById } from '../../../session/usePeopleById.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
-import { Select, TextField } from '../../../ui/Field.tsx';
+import { TextField } from '../../../ui/Field.tsx';
+import { Select } from '../../../ui/Select.tsx';
 
 const DAYS = [7, 14, 30, 90] as const;
 

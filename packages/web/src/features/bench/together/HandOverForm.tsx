@@ -3,8 +3,9 @@ import { useState } from 'react';
 import { m } from '../../../messages/index.ts';
 import type { RecordEntry } from '../../../ticket/useRecord.ts';
 import { Button } from '../../../ui/Button.tsx';
-import { Select, TextArea } from '../../../ui/Field.tsx';
+import { TextArea } from '../../../ui/Field.tsx';
 import { Form } from '../../../ui/Form.tsx';
+import { Select } from '../../../ui/Select.tsx';
 
 const WHOEVER = '';
 

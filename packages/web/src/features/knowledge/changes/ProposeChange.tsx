@@ -13,8 +13,9 @@ import { type ReactNode, useId, useState } from 'react';
 import { m } from '../../../messages/index.ts';
 import { readNumber, readPercent, typedPercent } from '../../../messages/typed.ts';
 import { Button } from '../../../ui/Button.tsx';
-import { NumberField, Select, TextArea } from '../../../ui/Field.tsx';
+import { NumberField, TextArea } from '../../../ui/Field.tsx';
 import { Form } from '../../../ui/Form.tsx';
+import { Select } from '../../../ui/Select.tsx';
 import { ProposalEnd } from './ProposalEnd.tsx';
 import { useProposal } from './useProposal.ts';
 

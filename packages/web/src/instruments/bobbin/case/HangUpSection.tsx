@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { m } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Caution } from '../../../ticket/check/Caution.tsx';
-import { Select } from '../../../ui/Field.tsx';
+import { Select } from '../../../ui/Select.tsx';
 import { Choices } from '../../frame/bits.tsx';
 import { CheckLinks } from '../../frame/CheckLinks.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';

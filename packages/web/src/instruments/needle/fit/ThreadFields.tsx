@@ -2,7 +2,8 @@ import { countsPlies, FIBRES, FINENESS_UNITS, type Fibre, type FinenessUnit } fr
 import { THREAD_KINDS, type ThreadKind } from '@nodo/knowledge';
 import type { ThreadSpec, WorkCommand } from '@nodo/ticket';
 import { instruments } from '../../../messages/instruments.ts';
-import { NumberField, Select } from '../../../ui/Field.tsx';
+import { NumberField } from '../../../ui/Field.tsx';
+import { Select } from '../../../ui/Select.tsx';
 import { Choices } from '../../frame/bits.tsx';
 
 /** What was typed of the thread. */

@@ -1,0 +1,100 @@
+import type { RefusalCode } from '@nodo/kernel';
+import { type BillContent, type BillKind, type IssuedBill, standingBill } from '@nodo/shop';
+import type { Sequelize, Transaction } from 'sequelize';
+import { withShop } from '../db/connect.ts';
+import { defineProfileModels, type ProfileModels } from './models.ts';
+import { notifyOfProfiles } from './notify.ts';
+
+interface Issue {
+  readonly id: string;
+  readonly kind: BillKind;
+  readonly reason: string;
+  readonly by: string;
+  readonly at: Date;
+  /** What a bill says; undefined before a price was worked out. */
+  readonly content: BillContent | undefined;
+}
+
+/** Bills as they were handed over, numbered without gaps; corrected by credits alone. */
+export class Bills {
+  private readonly models: ProfileModels;
+
+  constructor(private readonly db: Sequelize) {
+    this.models = defineProfileModels(db);
+  }
+
+  of(shop: string, ticket: string): Promise<readonly IssuedBill[]> {
+    return withShop(this.db, shop, (transaction) => this.billsOf(shop, ticket, transaction));
+  }
+
+  /** Gives the next number of the shop to a bill, or to the credit for the one that holds. */
+  issue(
+    shop: string,
+    ticket: string,
+    { id, kind, reason, by, at, content }: Issue,
+  ): Promise<
+    | 'issued'
+    | Extract<RefusalCode, 'no-bill' | 'bill-stands' | 'nothing-to-credit' | 'id-used-otherwise'>
+  > {
+    return withShop(this.db, shop, async (transaction) => {
+      // One after the other: a number that is taken by whoever fails afterwards would be a gap.
+      await this.db.query('select pg_advisory_xact_lock(hashtextextended(:lock, 0))', {
+        replacements: { lock: `bills of ${shop}` },
+        transaction,
+      });
+      const before = await this.models.bills.findOne({ where: { shopId: shop, id }, transaction });
+      if (before) {
+        return before.ticketId === ticket && before.kind === kind ? 'issued' : 'id-used-otherwise';
+      }
+      const standing = standingBill(await this.billsOf(shop, ticket, transaction));
+      if (kind === 'bill' && standing) return 'bill-stands';
+      if (kind === 'credit' && !standing) return 'nothing-to-credit';
+      const said = kind === 'credit' ? standing?.content : content;
+      if (!said) return 'no-bill';
+      const latest = await this.models.bills.findOne({
+        where: { shopId: shop },
+        order: [['number', 'DESC']],
+        transaction,
+      });
+      await this.models.bills.create(
+        {
+          shopId: shop,
+          number: (latest?.number ?? 0) + 1,
+          id,
+          ticketId: ticket,
+          kind,
+          ofNumber: kind === 'credit' ? (standing?.number ?? null) : null,
+          reason,
+          at,
+          byPerson: by,
+          content: said,
+        },
+        { transaction },
+      );
+      await notifyOfProfiles(this.db, shop, transaction);
+      return 'issued';
+    });
+  }
+
+  private async billsOf(
+    shop: string,
+    ticket: string,
+    transaction: Transaction,
+  ): Promise<readonly IssuedBill[]> {
+    const rows = await this.models.bills.findAll({
+      where: { shopId: shop, ticketId: ticket },
+      order: [['number', 'ASC']],
+      transaction,
+    });
+    return rows.map(({ id, number, kind, ofNumber, reason, at, byPerson, content }) => ({
+      id,
+      number,
+      kind: kind as BillKind,
+      of: ofNumber,
+      reason,
+      at: at.toISOString(),
+      by: byPerson,
+      content,
+    }));
+  }
+}

@@ -1,0 +1,105 @@
+import { humanText, instant, minorUnits, uuid } from '@nodo/kernel';
+import type { FamilyModel } from '@nodo/knowledge';
+import { closingProposal, PAID_BY, type Ticket } from '@nodo/ticket';
+import { z } from 'zod';
+import type { ShopProfile } from './profiles.ts';
+
+/** A bill, or the credit that takes one back. */
+export const BILL_KINDS = ['bill', 'credit'] as const;
+export type BillKind = (typeof BILL_KINDS)[number];
+
+/** All that a bill says, as it was handed over: never changed by what is set or corrected afterwards. */
+export const billContent = z.object({
+  shop: z.object({ name: z.string(), address: z.string(), taxNumber: z.string() }),
+  label: z.string(),
+  found: z.string(),
+  done: z.string(),
+  helps: z.string(),
+  /** Given back as it came. */
+  unrepaired: z.boolean(),
+  parts: z.array(
+    z.object({
+      words: z.string(),
+      count: z.number().int().positive(),
+      each: minorUnits,
+      amount: minorUnits,
+    }),
+  ),
+  labourMinutes: z.number().int().nonnegative(),
+  labour: minorUnits,
+  toLeastFee: minorUnits,
+  taxIncluded: z.boolean(),
+  /** What of the total is taxed by which rate. */
+  taxes: z.array(
+    z.object({ perMille: z.number().int().nonnegative(), net: minorUnits, tax: minorUnits }),
+  ),
+  total: minorUnits,
+  currency: z.string(),
+  paid: z.enum(PAID_BY),
+});
+export type BillContent = z.infer<typeof billContent>;
+
+export const issuedBill = z.object({
+  id: uuid,
+  /** Running in the shop, without gaps, over bills and credits. */
+  number: z.number().int().positive(),
+  kind: z.enum(BILL_KINDS),
+  /** The number of the bill that a credit takes back. */
+  of: z.number().int().positive().nullable(),
+  /** Why a credit was given. */
+  reason: humanText(500, 0),
+  at: instant,
+  by: uuid,
+  content: billContent,
+});
+export type IssuedBill = z.infer<typeof issuedBill>;
+
+/** The bill that holds: the latest that no credit takes back. */
+export function standingBill<Bill extends Pick<IssuedBill, 'number' | 'kind' | 'of'>>(
+  bills: readonly Bill[],
+): Bill | undefined {
+  const credited = new Set(bills.map(({ of }) => of));
+  return bills.findLast(({ kind, number }) => kind === 'bill' && !credited.has(number));
+}
+
+/** What a customer is told of the work. */
+export type ClosingWords = Pick<BillContent, 'found' | 'done' | 'helps' | 'paid' | 'unrepaired'>;
+
+/** What the customer is told of the work: as somebody wrote it, else in the tables' own words. */
+export function closingWordsOf(ticket: Ticket, model: FamilyModel): ClosingWords {
+  const { closingSheet } = ticket.life;
+  const unrepaired = ticket.closing?.unrepaired ?? false;
+  if (closingSheet) return { ...closingSheet, unrepaired };
+  const { found, done, helps } = closingProposal(ticket, model);
+  return {
+    found: found.map((cause) => model.causes.get(cause)?.name ?? cause).join('; '),
+    done: done.map((action) => model.actions.get(action)?.title ?? action).join('; '),
+    helps: helps.join(' '),
+    paid: 'not-yet',
+    unrepaired,
+  };
+}
+
+/** What the bill of a ticket says now; undefined before a price was worked out. */
+export function billContentOf(
+  ticket: Ticket,
+  model: FamilyModel,
+  name: string,
+  { address, taxNumber }: Pick<ShopProfile, 'address' | 'taxNumber'>,
+): BillContent | undefined {
+  const { bill, parts } = ticket.life;
+  if (!bill) return undefined;
+  return {
+    shop: { name, address, taxNumber },
+    label: ticket.intake?.label ?? '',
+    ...closingWordsOf(ticket, model),
+    parts: parts.map(({ words, count, each }) => ({ words, count, each, amount: count * each })),
+    labourMinutes: bill.labourMinutes,
+    labour: bill.labour,
+    toLeastFee: bill.toLeastFee,
+    taxIncluded: bill.rates.taxIncluded,
+    taxes: [{ perMille: bill.rates.taxPerMille, net: bill.total - bill.tax, tax: bill.tax }],
+    total: bill.total,
+    currency: bill.currency,
+  };
+}

@@ -1,0 +1,133 @@
+import { mayRecord, PAID_BY } from '@nodo/ticket';
+import { m, write } from '../../../messages/index.ts';
+import { useSession } from '../../../session/SessionContext.tsx';
+import { useMoney } from '../../../session/useMoney.ts';
+import { useTicket } from '../../../ticket/TicketContext.tsx';
+import { Button } from '../../../ui/Button.tsx';
+import { NumberField, TextArea } from '../../../ui/Field.tsx';
+import { Form } from '../../../ui/Form.tsx';
+import { BillActions } from './BillActions.tsx';
+import { useClosingSheet } from './useClosingSheet.ts';
+
+/** What the customer is told and pays; everything is filled in already and can be corrected until they have the machine. */
+export function ClosingSheetForm() {
+  const { ticket } = useTicket();
+  const { role } = useSession().person;
+  const { sheet, set, minutesText, setMinutes, minutesFrom, price, isSaved, save } =
+    useClosingSheet();
+  const money = useMoney();
+  const words = m.bench.closing;
+  const { parts } = ticket.life;
+  const mayWrite = mayRecord(role, 'closing-noted') && ticket.status === 'closed';
+  if (!mayWrite) return <Written />;
+  return (
+    <>
+      <Form aria-label={words.title} className="mt-4 flex flex-col gap-4" onSubmit={save}>
+        <div className="grid gap-x-6 gap-y-3 @2xl:grid-cols-2">
+          <div className="flex flex-col gap-3">
+            {(['found', 'done', 'helps'] as const).map((one) => (
+              <TextArea
+                key={one}
+                label={words[one]}
+                rows={one === 'helps' ? 3 : 2}
+                maxLength={1000}
+                value={sheet[one]}
+                onText={(text) => set({ [one]: text })}
+              />
+            ))}
+          </div>
+          <div className="flex flex-col gap-3">
+            {parts.length > 0 && (
+              <ul aria-label={words.parts}>
+                {parts.map(({ words: part, count, each }) => (
+                  <li key={`${part} ${each}`} className="flex justify-between gap-3">
+                    <bdi>{count === 1 ? part : `${count} × ${part}`}</bdi>
+                    <span className="font-mono">{money.say(count * each)}</span>
+                  </li>
+                ))}
+              </ul>
+            )}
+            <NumberField
+              whole
+              className="w-56"
+              label={words.minutes}
+              hint={minutesFrom && words.minutesFrom[minutesFrom]}
+              value={minutesText}
+              onText={setMinutes}
+            />
+            {price && (
+              <p data-price>
+                <strong className="font-mono text-xl">{money.say(price.total)}</strong>{' '}
+                <span className="text-quiet">
+                  {words.priceOf(
+                    money.say(price.labour),
+                    money.say(price.tax),
+                    price.toLeastFee > 0 ? money.say(price.toLeastFee) : undefined,
+                  )}
+                </span>
+              </p>
+            )}
+            <fieldset className="flex flex-wrap gap-x-4">
+              <legend className="font-semibold">{words.paid}</legend>
+              {PAID_BY.map((how) => (
+                <label key={how} className="flex min-h-11 items-center gap-2">
+                  <input
+                    type="radio"
+                    name="paid"
+                    className="size-5 accent-own"
+                    checked={sheet.paid === how}
+                    onChange={() => set({ paid: how })}
+                  />
+                  {words.paidBy[how]}
+                </label>
+              ))}
+            </fieldset>
+          </div>
+        </div>
+        <p className="flex min-h-11 items-center">
+          {isSaved ? (
+            <span className="text-quiet">{words.saved}</span>
+          ) : (
+            <Button type="submit" disabled={price === undefined}>
+              {words.save}
+            </Button>
+          )}
+        </p>
+      </Form>
+      <div className="flex flex-wrap items-center gap-3">
+        <BillActions onBefore={() => isSaved || save()} />
+      </div>
+    </>
+  );
+}
+
+/** The sheet as it was saved, to be read. */
+function Written() {
+  const { ticket } = useTicket();
+  const money = useMoney();
+  const { closingSheet, bill } = ticket.life;
+  const words = m.bench.closing;
+  if (!closingSheet) return null;
+  const facts = [
+    [words.found, closingSheet.found],
+    [words.done, closingSheet.done],
+    [words.helps, closingSheet.helps],
+    [words.price, bill ? money.say(bill.total) : ''],
+    [words.minutes, bill ? write.minutes(bill.labourMinutes) : ''],
+    [words.paid, words.paidBy[closingSheet.paid]],
+  ] as const;
+  return (
+    <dl className="mt-4 grid grid-cols-[max-content_1fr] gap-x-5 gap-y-1.5">
+      {facts
+        .filter(([, text]) => text !== '')
+        .map(([name, text]) => (
+          <div key={name} className="contents">
+            <dt className="text-quiet">{name}</dt>
+            <dd className="break-words">
+              <bdi>{text}</bdi>
+            </dd>
+          </div>
+        ))}
+    </dl>
+  );
+}
