@@ -193,7 +193,9 @@ export function auditEachView(theme: 'day' | 'night'): void {
         const line = [...document.querySelectorAll('li')].find(({ innerText }) =>
           innerText.includes('Pim Larkaby'),
         );
-        line?.querySelector('button')?.click();
+        [...(line?.querySelectorAll('button') ?? [])]
+          .find(({ innerText }) => innerText === 'New code')
+          ?.click();
       });
       await halle.sees('Code for Pim Larkaby');
       expect(await halle.audit()).toEqual([]);

@@ -114,6 +114,58 @@ describe('every check at 1280 x 720', () => {
   );
 });
 
+describe('on a phone, 390 x 844', () => {
+  it('every check has its title, its first answers and what is pinned in the first screen', async () => {
+    const model = SHIPPED.modelOf('drop-in');
+    if (!model) throw new Error('no such family');
+    const api = await signedIn(stage().url, 'odren', 'needle-odren');
+    const odren = await sharedScreen('odren');
+    await odren.page.setViewport({ width: 390, height: 844 });
+    await odren.go(`/bench/${await openedTo(api, 'drop-in', 'closed')}`);
+    await odren.stepAfter('');
+    const faults: string[] = [];
+    for (const { id, title, access, findings } of model.checks.values()) {
+      if (access !== 'closed') continue;
+      const { hidden } = await lay(odren, id, title);
+      const first = [title, ...findings.map(({ answer }) => answer)].map((text) =>
+        text.slice(0, 30),
+      );
+      // The first two answers, the title and the pinned ones; the rest is a thumb away.
+      const seen = hidden.filter((one) => one === first[0] || one.includes('Log'));
+      if (seen.length > 0 || hidden.some((one) => /^[12]\b/.test(one))) {
+        faults.push(`${id}: ${hidden.join(' | ')}`);
+      }
+    }
+    expect(faults).toEqual([]);
+    const bars = await odren.page.evaluate(() => ({
+      header: document.querySelector('header')?.getBoundingClientRect().height ?? 0,
+      thumb: [...document.querySelectorAll('nav[aria-label="Parts of this ticket"] > *')].map(
+        (one) => one.getBoundingClientRect(),
+      ),
+    }));
+    expect(bars.header).toBeLessThanOrEqual(56);
+    expect(bars.thumb.length).toBeGreaterThanOrEqual(5);
+    for (const { top, bottom, width } of bars.thumb) {
+      expect(bottom - top).toBeGreaterThanOrEqual(44);
+      expect(width).toBeGreaterThanOrEqual(44);
+      expect(bottom).toBeLessThanOrEqual(844);
+    }
+    await odren.page.setViewport({ width: 1280, height: 800 });
+  });
+
+  it('a cause that is tapped brings its step into view', async () => {
+    const odren = await sharedScreen('odren');
+    await odren.page.setViewport({ width: 390, height: 844 });
+    await odren.click('Causes');
+    await odren.clickWithin('section[aria-labelledby="causes-title"]', 'Needle');
+    await odren.sees('The cause you chose');
+    const box = await odren.read('#step-title', (title) => title.getBoundingClientRect().top);
+    expect(box).toBeGreaterThan(0);
+    expect(box).toBeLessThan(300);
+    await odren.page.setViewport({ width: 1280, height: 800 });
+  });
+});
+
 type Api = Awaited<ReturnType<typeof signedIn>>;
 
 /** A machine of this family, taken in with skipped stitches and opened so far. */

@@ -5,7 +5,7 @@ import { AnswerButton } from '../src/ticket/check/AnswerButton.tsx';
 import { Button, type ButtonProps } from '../src/ui/Button.tsx';
 import { CheckBox, CheckBoxes } from '../src/ui/CheckBox.tsx';
 import { DayField } from '../src/ui/DayField.tsx';
-import { NumberField, TextArea, TextField } from '../src/ui/Field.tsx';
+import { Field, NumberField, TextArea, TextField } from '../src/ui/Field.tsx';
 import { Form } from '../src/ui/Form.tsx';
 import { Modal } from '../src/ui/Modal.tsx';
 import { ReasonForm } from '../src/ui/ReasonForm.tsx';
@@ -103,6 +103,12 @@ export const BOXES: PartStates = {
     {
       state: 'one of many, long words',
       shown: <AnswerButton digit={12} text={LONG} onPress={nothing} />,
+    },
+  ],
+  Field: [
+    {
+      state: 'round a box of one’s own',
+      shown: <Field label="Shelf" hint="A letter." box={(ties) => <input {...ties} />} />,
     },
   ],
   Choices: [

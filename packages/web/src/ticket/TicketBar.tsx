@@ -59,7 +59,7 @@ export function TicketBar({
       )}
       <span className="ml-auto flex shrink-0 items-center lg:hidden">{narrow}</span>
       <div className="ml-auto hidden shrink-0 items-center gap-x-3 lg:flex">
-        <ToolLinks ticket={ticket.id} />
+        <ToolLinks ticket={ticket.id} isInShop={intake.tag !== undefined} />
         {children}
       </div>
     </InBar>
@@ -146,11 +146,21 @@ const TOOLS: readonly (readonly [tool: Tool, address: (ticket: string) => string
 ];
 
 /** The way from a ticket to what measures and explains its machine. */
-export function ToolLinks({ ticket, large = false }: { ticket: string; large?: boolean }) {
+export function ToolLinks({
+  ticket,
+  isInShop = true,
+  large = false,
+}: {
+  readonly ticket: string;
+  /** What is only spoken of can be read about, not measured. */
+  readonly isInShop?: boolean;
+  readonly large?: boolean;
+}) {
+  const tools = TOOLS.filter(([tool]) => isInShop || tool === 'knowledge');
   return (
     <nav aria-label={m.bench.bar.tools}>
       <ul className={large ? 'grid grid-cols-3 gap-3' : 'flex'}>
-        {TOOLS.map(([tool, address]) => (
+        {tools.map(([tool, address]) => (
           <li key={tool}>
             <Link
               to={address(ticket)}

@@ -1,3 +1,4 @@
+import { getNonce } from 'get-nonce';
 import { Check, ChevronDown } from 'lucide-react';
 import { Select } from 'radix-ui';
 import { twMerge } from 'tailwind-merge';
@@ -52,7 +53,7 @@ export function SelectBox<Value extends string | number | null>({
           collisionPadding={8}
           className="z-70 max-h-[min(24rem,var(--radix-select-content-available-height))] min-w-(--radix-select-trigger-width) overflow-hidden rounded-md border-2 border-ink bg-paper text-ink shadow-lg"
         >
-          <Select.Viewport className="p-1">
+          <Select.Viewport className="p-1" nonce={getNonce()}>
             {options.map(([one, text]) => (
               <Select.Item
                 key={keyOf(one)}

@@ -35,7 +35,7 @@ export function Frame({ children }: { readonly children: ReactNode }) {
   return (
     <div
       data-thread={session.person.thread}
-      className={`flex min-h-dvh flex-col ${isAtTicket ? 'tall:h-dvh' : ''}`}
+      className={`flex min-h-dvh flex-col ${isAtTicket ? 'tall:h-dvh' : 'max-md:pb-13'}`}
     >
       {locked && (
         <Suspense>

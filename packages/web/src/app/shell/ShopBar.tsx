@@ -13,11 +13,15 @@ export function ShopBar() {
       </Link>
       <nav
         aria-label={m.shell.mainNav}
-        className="order-last flex w-full flex-wrap items-center gap-x-1 md:order-none md:w-auto"
+        className="flex items-center gap-x-1 max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-20 max-md:justify-between max-md:gap-x-0 max-md:border-t max-md:border-rule max-md:bg-ground max-md:px-1"
       >
         <BarLink to="/">{m.shell.toRack}</BarLink>
-        <BarLink to="/counter">{m.shell.takeIn}</BarLink>
-        <BarLink to="/phone">{m.phone.nav}</BarLink>
+        <BarLink to="/counter" short={m.shell.takeInShort}>
+          {m.shell.takeIn}
+        </BarLink>
+        <BarLink to="/phone" short={m.phone.navShort}>
+          {m.phone.nav}
+        </BarLink>
         <BarLink to="/tools" also={TOOL_PAGES}>
           {m.shell.tools}
         </BarLink>
@@ -42,9 +46,12 @@ const TOOL_PAGES = /^\/(needle|bobbin)/;
 function BarLink({
   to,
   also,
+  short,
   children,
 }: {
   readonly to: string;
+  /** What a small screen shows of its name. */
+  readonly short?: string;
   /** Other pages that belong to it. */
   readonly also?: RegExp;
   readonly children: string;
@@ -55,9 +62,17 @@ function BarLink({
     <Link
       to={to}
       aria-current={isHere ? 'page' : undefined}
-      className="inline-flex min-h-11 items-center whitespace-nowrap border-b-3 border-transparent px-3 text-quiet hover:text-ink aria-[current=page]:border-own aria-[current=page]:font-semibold aria-[current=page]:text-ink"
+      aria-label={children}
+      className="inline-flex min-h-11 items-center whitespace-nowrap border-b-3 border-transparent px-2 text-quiet max-md:min-h-12 max-md:text-sm md:px-3 hover:text-ink aria-[current=page]:border-own aria-[current=page]:font-semibold aria-[current=page]:text-ink"
     >
-      {children}
+      {short === undefined ? (
+        children
+      ) : (
+        <>
+          <span className="md:hidden">{short}</span>
+          <span className="max-md:hidden">{children}</span>
+        </>
+      )}
     </Link>
   );
 }

@@ -9,6 +9,7 @@ export const shell = {
   tools: 'Tools',
   shopPages: 'Shop and people',
   takeIn: 'Take in a machine',
+  takeInShort: 'Take in',
   nightBench: 'Night bench',
   dayBench: 'Day bench',
   lost: 'No connection. What you enter is kept here and sent later.',
