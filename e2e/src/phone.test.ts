@@ -8,7 +8,7 @@ describe('on the telephone', () => {
     const mirra = await screen('mirra');
     const odren = await screen('odren');
     await mirra.click('Phone call');
-    await mirra.sees('Phone call');
+    await mirra.sees('Begin the questions');
     await mirra.page.type('::-p-aria([name="Name"])', 'Tilda Marrowby');
     await mirra.click('Begin the questions');
     await mirra.sees('Tick at least one thing');

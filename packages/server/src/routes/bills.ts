@@ -1,13 +1,12 @@
 import { ENDPOINTS } from '@nodo/api';
 import { refuse } from '@nodo/kernel';
 import { billContentOf } from '@nodo/shop';
-import { foldTicket, modelOfTicket } from '@nodo/ticket';
 import type { Express } from 'express';
 import type { Auth } from '../auth/auth.ts';
 import { route } from '../http/route.ts';
 import type { EventStore } from '../store/port.ts';
-import { versionIn } from '../store/record.ts';
 import type { Profiles } from './profiles.ts';
+import { ticketWithCard } from './ticketWithCard.ts';
 
 /** Bills that are handed over, and the credits that correct them. */
 export function billRoutes(
@@ -24,13 +23,7 @@ export function billRoutes(
 
   route(app, people, ENDPOINTS.issueBill, async ({ params, body, session }) => {
     const { id: shop, name } = session.shop;
-    const [events, version, { card }] = await Promise.all([
-      store.load(shop, params.ticket),
-      versionIn(store, shop),
-      sheets.read(shop),
-    ]);
-    const ticket = foldTicket(params.ticket, events);
-    const model = modelOfTicket(ticket, version);
+    const { ticket, model, card } = await ticketWithCard(store, sheets, shop, params.ticket);
     if (!model) return { ok: false, refusal: refuse('no-such-ticket', 'ticket') };
     if (ticket.status === 'open') return { ok: false, refusal: refuse('ticket-open', 'ticket') };
     if (body.kind === 'credit' && body.reason === '') {

@@ -2,15 +2,15 @@ import { readFile } from 'node:fs/promises';
 import { ENDPOINTS, type Reach } from '@nodo/api';
 import { refuse } from '@nodo/kernel';
 import { billContentOf } from '@nodo/shop';
-import { beginsTicket, foldTicket, modelOfTicket } from '@nodo/ticket';
+import { beginsTicket } from '@nodo/ticket';
 import type { Express } from 'express';
 import type { Auth } from '../auth/auth.ts';
 import { printed } from '../documents/documents.ts';
 import { route } from '../http/route.ts';
 import type { PhotoStore } from '../photos/photoStore.ts';
 import type { EventStore } from '../store/port.ts';
-import { versionIn } from '../store/record.ts';
 import type { Profiles } from './profiles.ts';
+import { ticketWithCard } from './ticketWithCard.ts';
 
 /** Tags, receipts and bills as PDF. */
 export function documentRoutes(
@@ -23,13 +23,12 @@ export function documentRoutes(
 ): void {
   route(app, people, ENDPOINTS.readPaper, async ({ params, session, request, response }) => {
     const { id: shop, name } = session.shop;
-    const [events, version, { card }] = await Promise.all([
-      store.load(shop, params.ticket),
-      versionIn(store, shop),
-      sheets.read(shop),
-    ]);
-    const ticket = foldTicket(params.ticket, events);
-    const model = modelOfTicket(ticket, version);
+    const { events, ticket, model, card } = await ticketWithCard(
+      store,
+      sheets,
+      shop,
+      params.ticket,
+    );
     const [first] = events;
     if (!model || !first || !beginsTicket(first) || ticket.intake?.tag === undefined) {
       return { ok: false, refusal: refuse('no-such-ticket', 'params.ticket') };

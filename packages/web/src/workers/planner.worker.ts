@@ -4,7 +4,6 @@ import {
   type Unexplained,
   unexplainedReadings,
   weighFindings,
-  weightBand,
 } from '@nodo/core';
 import {
   type CallProposal,
@@ -26,6 +25,7 @@ import {
   type TicketEvent,
 } from '@nodo/ticket';
 import { expose } from 'comlink';
+import { carries } from './carries.ts';
 import { ticketQuestion } from './questions.ts';
 
 export interface TicketPlan extends Planned {
@@ -104,22 +104,6 @@ const planner = {
     };
   },
 };
-
-/** Whether a likely cause rests on it: then it is explained, however small the chance of that cause. */
-function carries(
-  reasons: PlanExplanation['reasons'],
-  { finding, epoch }: Pick<Unexplained, 'finding' | 'epoch'>,
-): boolean {
-  return [...reasons.values()].some((weights) =>
-    weights.some(
-      (one) =>
-        one.finding === finding &&
-        one.epoch === epoch &&
-        one.weight > 0 &&
-        weightBand(one.weight) !== undefined,
-    ),
-  );
-}
 
 function proposalsOf(
   ticket: Ticket,

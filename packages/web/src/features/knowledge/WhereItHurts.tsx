@@ -39,36 +39,42 @@ function At({ model, place }: { readonly model: FamilyModel; readonly place: Pla
   const words = m.knowledge;
   return (
     <div className="grid gap-6 md:grid-cols-2" aria-live="polite">
-      <section aria-labelledby="causes-there">
-        <h3 id="causes-there" className="font-bold">
-          {words.causesAt(m.places[place])}
-        </h3>
-        {causes.length === 0 && <p className="text-quiet">{words.nothingAt}</p>}
-        <ul>
-          {causes.map(({ id, name }) => (
-            <li key={id}>
-              <TableLink kind="cause" id={id}>
-                {name}
-              </TableLink>
-            </li>
-          ))}
-        </ul>
-      </section>
-      <section aria-labelledby="checks-there">
-        <h3 id="checks-there" className="font-bold">
-          {words.checksAt(m.places[place])}
-        </h3>
-        {checks.length === 0 && <p className="text-quiet">{words.nothingAt}</p>}
-        <ul>
-          {checks.map(({ id, title }) => (
-            <li key={id}>
-              <TableLink kind="check" id={id}>
-                {title}
-              </TableLink>
-            </li>
-          ))}
-        </ul>
-      </section>
+      <Links
+        kind="cause"
+        title={words.causesAt(m.places[place])}
+        items={causes.map(({ id, name }) => [id, name])}
+      />
+      <Links
+        kind="check"
+        title={words.checksAt(m.places[place])}
+        items={checks.map(({ id, title }) => [id, title])}
+      />
     </div>
+  );
+}
+
+function Links({
+  kind,
+  title,
+  items,
+}: {
+  readonly kind: 'cause' | 'check';
+  readonly title: string;
+  readonly items: readonly (readonly [id: string, text: string])[];
+}) {
+  return (
+    <section aria-label={title}>
+      <h3 className="font-bold">{title}</h3>
+      {items.length === 0 && <p className="text-quiet">{m.knowledge.nothingAt}</p>}
+      <ul>
+        {items.map(([id, text]) => (
+          <li key={id}>
+            <TableLink kind={kind} id={id}>
+              {text}
+            </TableLink>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
