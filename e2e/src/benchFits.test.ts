@@ -140,7 +140,10 @@ describe('on a phone, 390 x 844', () => {
     const bars = await odren.page.evaluate(() => ({
       header: document.querySelector('header')?.getBoundingClientRect().height ?? 0,
       thumb: [...document.querySelectorAll('nav[aria-label="Parts of this ticket"] > *')].map(
-        (one) => one.getBoundingClientRect(),
+        (one) => {
+          const { top, bottom, width } = one.getBoundingClientRect();
+          return { top, bottom, width };
+        },
       ),
     }));
     expect(bars.header).toBeLessThanOrEqual(56);

@@ -13,6 +13,8 @@ import { QueryTypes, type Sequelize } from 'sequelize';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { SHARP_80 } from '../../ticket/test/needles.ts';
 import { connect, Notices, withShop } from '../src/index.ts';
+import { Bills } from '../src/profiles/bills.ts';
+import { aBill } from './aBill.ts';
 import { callsAbout, type Named, NOTHING } from './calls.ts';
 import { asSuper } from './database.ts';
 import { jpeg } from './jpeg.ts';
@@ -97,6 +99,14 @@ async function filledShop(): Promise<Named> {
     { kind: 'entries-unproven', entries: 1, tickets: [ticket] },
     new Date(),
   );
+  await new Bills(app).issue(server.shop.id, ticket, {
+    id: randomUUID(),
+    kind: 'bill',
+    reason: MARK,
+    by: account.id,
+    at: new Date(),
+    content: aBill(MARK),
+  });
   const [told] = (await lead.call('GET', ADDRESSES.listNotices.path)).body as NoticeRecord[];
   const { screen } = (await lead.call('GET', ADDRESSES.whoAmI.path)).body as Session;
   return {

@@ -24,7 +24,10 @@ export function absenceOn(
   return week[weekdayOf(day)] ? undefined : { why: 'not-a-working-day' };
 }
 
-export function workingTimeOf({ people }: ShopProfile, person: string): WorkingTime {
+export function workingTimeOf(
+  { people }: Pick<ShopProfile, 'people'>,
+  person: string,
+): WorkingTime {
   return people[person] ?? USUAL_TIME;
 }
 

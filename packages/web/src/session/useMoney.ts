@@ -1,4 +1,5 @@
 import { NEW_SHOP_PROFILE } from '@nodo/shop';
+import { useMemo } from 'react';
 import { useShopQuery } from '../api/client.ts';
 import { readMoney, typedMoney, write } from '../messages/index.ts';
 
@@ -10,10 +11,13 @@ export function useMoney(): {
   readonly typed: (minor: number) => string;
 } {
   const { currency } = useShopQuery().data?.card ?? NEW_SHOP_PROFILE;
-  return {
-    currency,
-    say: (minor) => write.money(minor, currency),
-    read: (typed) => readMoney(typed, currency),
-    typed: (minor) => typedMoney(minor, currency),
-  };
+  return useMemo(
+    () => ({
+      currency,
+      say: (minor: number) => write.money(minor, currency),
+      read: (typed: string) => readMoney(typed, currency),
+      typed: (minor: number) => typedMoney(minor, currency),
+    }),
+    [currency],
+  );
 }

@@ -1,10 +1,9 @@
 import { COMPLAINT, CONTEXT, SHIPPED } from '@nodo/knowledge';
 import { mayTakeIn } from '@nodo/ticket';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { useRackRead } from '../../api/useRackRead.ts';
 import { m } from '../../messages/index.ts';
-import { readWhole } from '../../messages/typed.ts';
 import { FormError } from '../../session/FormError.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
 import { useMoney } from '../../session/useMoney.ts';
@@ -16,6 +15,7 @@ import {
   blankForm,
   type IntakeForm,
   readForm,
+  readyIntake,
   storeForm,
   withFamily,
 } from '../../shop/intake/intakeForm.ts';
@@ -25,6 +25,7 @@ import { Button } from '../../ui/Button.tsx';
 import { TextArea } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
+import { useSchemaForm } from '../../ui/useSchemaForm.ts';
 import { Agreed } from './Agreed.tsx';
 import { KnownMachine } from './KnownMachine.tsx';
 import { Pictures } from './Pictures.tsx';
@@ -44,11 +45,17 @@ export default function CounterView() {
   return <IntakeSheet />;
 }
 
-type FieldErrors = Partial<Record<'customer' | 'label' | 'tag' | 'shelf' | 'limit', string>>;
-
 function IntakeSheet() {
-  const [form, setForm] = useState<IntakeForm>(() => readForm('counter'));
-  const [errors, setErrors] = useState<FieldErrors>({});
+  const money = useMoney();
+  const ready = useMemo(() => readyIntake(money.read), [money.read]);
+  const {
+    values: form,
+    set,
+    reset,
+    now,
+    errorOf,
+    submit,
+  } = useSchemaForm(ready, readForm('counter'));
   const { rack, whenRead } = useRackRead();
   const { busy, fault, takeIn } = useTakeIn();
   const pictures = usePictures(form.ticket);
@@ -62,36 +69,31 @@ function IntakeSheet() {
     field?.scrollIntoView({ block: 'center' });
     field?.focus({ preventScroll: true });
   }, [faulty]);
-  const money = useMoney();
   const version = useTables().tables?.version ?? SHIPPED;
   const model = version.modelOf(form.family, form.traits ?? undefined);
-  const known = useKnown(form, setForm);
+  const known = useKnown(form, set);
   useEffect(() => storeForm('counter', form), [form]);
 
-  const set = (change: Partial<IntakeForm>) => setForm((now) => ({ ...now, ...change }));
-  const limit = form.limit === 'up-to' ? money.read(form.limitAmount) : undefined;
-
-  const submit = async () => {
-    const tag = form.tag || firstFreeTag(await whenRead());
-    const faults = faultsOf({ ...form, tag }, limit);
-    setErrors(faults);
-    if (Object.keys(faults).length > 0) {
-      setFaulty((times) => times + 1);
-      return;
-    }
-    const ticket = await takeIn({ ...form, tag }, limit, pictures.pictures);
+  const save = async (filled: IntakeForm) => {
+    const limit = filled.limit === 'up-to' ? money.read(filled.limitAmount) : undefined;
+    const ticket = await takeIn(filled, limit, pictures.pictures);
     if (ticket === undefined) return;
     pictures.set([]);
-    setForm(blankForm());
-    setTaken({ ticket, tag: Number(tag), label: form.label });
+    reset(blankForm());
+    setTaken({ ticket, tag: Number(filled.tag), label: filled.label });
     window.scrollTo({ top: 0 });
+  };
+  const send = async () => {
+    // Left open, it is the next number that is free.
+    if (now().tag === '') set({ tag: firstFreeTag(await whenRead()) });
+    await submit(save, () => setFaulty((times) => times + 1));
   };
 
   const beginAnew = () => {
     const before = form;
-    setForm(blankForm());
+    reset(blankForm());
     toast(m.counter.cleared, {
-      action: { label: m.counter.undo, onClick: () => setForm(before) },
+      action: { label: m.counter.undo, onClick: () => reset(before) },
     });
   };
 
@@ -100,7 +102,7 @@ function IntakeSheet() {
   const complaint = model.checks.get(COMPLAINT)?.findings ?? [];
   const context = model.checks.get(CONTEXT)?.findings ?? [];
   return (
-    <Form onSubmit={submit} noValidate className="flex flex-1 flex-col lg:flex-row">
+    <Form onSubmit={send} noValidate className="flex flex-1 flex-col lg:flex-row">
       <div ref={sheet} className="min-w-0 flex-1 px-6 py-4">
         <h1 className="mb-4 text-2xl font-bold">{m.counter.title}</h1>
         {form.call === null ? (
@@ -120,7 +122,7 @@ function IntakeSheet() {
             onForget={() => set({ machineId: null, comebackOf: null, traits: null })}
           />
         )}
-        <CustomerFields form={form} error={errors.customer} set={set} />
+        <CustomerFields form={form} error={errorOf('customer')} set={set} />
         {form.customerId !== null && (
           <TheirMachines
             customer={form.customerId}
@@ -131,7 +133,7 @@ function IntakeSheet() {
         {form.machineId === null && form.call === null && (
           <FamilyChoice value={form.family} onChoose={(family) => set(withFamily(form, family))} />
         )}
-        <MachineFields form={form} errors={errors} freeTag={firstFreeTag(rack)} set={set} />
+        <MachineFields form={form} errorOf={errorOf} freeTag={firstFreeTag(rack)} set={set} />
         <TextArea
           className="mt-4"
           label={m.counter.words}
@@ -169,7 +171,13 @@ function IntakeSheet() {
           onAccessories={(accessories) => set({ accessories })}
           onCondition={(condition) => set({ condition })}
         />
-        <Agreed form={form} version={version} model={model} limitFault={errors.limit} set={set} />
+        <Agreed
+          form={form}
+          version={version}
+          model={model}
+          limitFault={errorOf('limitAmount')}
+          set={set}
+        />
         <Pictures pictures={pictures.pictures} onChange={pictures.set} />
       </div>
       <aside className="flex flex-col border-rule bg-paper px-6 py-4 max-lg:border-t lg:sticky lg:top-0 lg:h-[calc(100dvh-3.5rem)] lg:w-88 lg:border-l">
@@ -187,19 +195,4 @@ function IntakeSheet() {
       </aside>
     </Form>
   );
-}
-
-function faultsOf(
-  { customer, phone, label, tag, shelf, limit }: IntakeForm,
-  amount: number | undefined,
-): FieldErrors {
-  const number = readWhole(tag) ?? 0;
-  return {
-    // A number without a name would have nowhere to be kept.
-    ...(customer.trim() === '' && phone.trim() !== '' ? { customer: m.counter.required } : {}),
-    ...(label.trim() === '' ? { label: m.counter.required } : {}),
-    ...(shelf.trim() === '' ? { shelf: m.counter.required } : {}),
-    ...(limit === 'up-to' && amount === undefined ? { limit: m.counter.agreed.badAmount } : {}),
-    ...(number >= 1 && number <= 9999 ? {} : { tag: m.counter.badTag }),
-  };
 }

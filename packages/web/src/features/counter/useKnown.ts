@@ -1,7 +1,6 @@
 import type { MachineFile } from '@nodo/api';
 import { daysBetween } from '@nodo/kernel';
 import { foldTicket } from '@nodo/ticket';
-import type { Dispatch, SetStateAction } from 'react';
 import { toast } from 'sonner';
 import { client, useAppDispatch, useMachineQuery } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
@@ -14,7 +13,7 @@ const COMEBACK_DAYS = 60;
 /** Fills the form with what the shop knows: a machine, a customer, a call. */
 export function useKnown(
   form: IntakeForm,
-  setForm: Dispatch<SetStateAction<IntakeForm>>,
+  set: (part: Partial<IntakeForm>) => void,
 ): {
   readonly machine: MachineFile | undefined;
   readonly chooseMachine: (machine: string) => void;
@@ -36,7 +35,7 @@ export function useKnown(
   };
   const fill = async (part: Promise<Partial<IntakeForm> | undefined>): Promise<void> => {
     const filled = await part;
-    if (filled) setForm((now) => ({ ...now, ...filled }));
+    if (filled) set(filled);
     else toast.error(m.cards.machine.failed);
   };
   const machineOf = async (id: string): Promise<Partial<IntakeForm> | undefined> => {

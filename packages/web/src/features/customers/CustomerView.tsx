@@ -1,7 +1,6 @@
 import type { CustomerFile } from '@nodo/api';
-import type { CustomerProfile } from '@nodo/shop';
+import { type CustomerProfile, customerProfile } from '@nodo/shop';
 import { mayTakeIn } from '@nodo/ticket';
-import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { toast } from 'sonner';
 import {
@@ -19,6 +18,7 @@ import { Button } from '../../ui/Button.tsx';
 import { TextArea, TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
+import { useSchemaForm } from '../../ui/useSchemaForm.ts';
 import { EraseForm } from './EraseForm.tsx';
 import { MergeForm } from './MergeForm.tsx';
 import { TicketLines } from './TicketLines.tsx';
@@ -121,23 +121,20 @@ function CardForm({
   readonly file: CustomerFile;
   readonly card: CustomerProfile;
 }) {
-  const [card, setCard] = useState(begun);
+  const { values: card, set, errorOf, submit } = useSchemaForm(customerProfile, begun);
   const [change, { isLoading, error }] = useChangeCustomerMutation();
   const words = m.cards.customer;
-  const set = (part: Partial<CustomerProfile>) => setCard({ ...card, ...part });
-  const nameMissing = card.name.trim() === '';
-  const save = async () => {
-    if (nameMissing) return;
+  const save = async (filled: CustomerProfile) => {
     const { id: customer, revision } = file;
-    const result = await change({ customer, revision, card });
+    const result = await change({ customer, revision, card: filled });
     if (result.data) toast.success(words.saved);
   };
   return (
-    <Form noValidate className="flex max-w-2xl flex-col gap-4" onSubmit={save}>
+    <Form noValidate className="flex max-w-2xl flex-col gap-4" onSubmit={() => submit(save)}>
       <div className="grid gap-4 md:grid-cols-2">
         <TextField
           label={words.name}
-          error={nameMissing ? m.counter.required : undefined}
+          error={errorOf('name') === undefined ? undefined : m.counter.required}
           value={card.name}
           maxLength={120}
           onText={(name) => set({ name })}

@@ -1,9 +1,9 @@
 import type { MachineRecord } from '@nodo/api';
 import { BOBBIN_CLASSES, BOBBIN_TURNS, SCARF_SIDES, SHIPPED } from '@nodo/knowledge';
-import { MACHINE_FACTS, type MachineProfile } from '@nodo/shop';
+import { MACHINE_FACTS, type MachineProfile, machineProfile } from '@nodo/shop';
 import { MOST_NEEDLES } from '@nodo/ticket';
-import { useState } from 'react';
 import { toast } from 'sonner';
+import { z } from 'zod';
 import { useChangeMachineMutation } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
 import { instruments } from '../../messages/instruments.ts';
@@ -13,10 +13,23 @@ import { CheckBoxes } from '../../ui/CheckBox.tsx';
 import { TextArea, TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
 import { Select } from '../../ui/Select.tsx';
+import { useSchemaForm } from '../../ui/useSchemaForm.ts';
 import { ServiceValues, type TypedValue, typedValues, valuesOf } from './ServiceValues.tsx';
 
 const FAMILIES = [...SHIPPED.knowledge.families.values()];
 const EVERY_TRAIT = [...new Set(FAMILIES.flatMap(({ traits }) => traits))];
+
+/** The card with the manual's values as they are typed. */
+type TypedCard = Omit<MachineProfile, 'service'> & { readonly service: readonly TypedValue[] };
+
+const readyCard = z.pipe(
+  z.transform(({ service, facts, ...card }: TypedCard): unknown => ({
+    ...card,
+    service: valuesOf(service),
+    facts: Object.fromEntries(Object.entries(facts).filter(([, text]) => text.trim() !== '')),
+  })),
+  machineProfile,
+);
 
 /** What is known of a machine: kind with every trait, facts, service values with their page. */
 export function MachineCardForm({
@@ -26,38 +39,32 @@ export function MachineCardForm({
   readonly machine: MachineRecord;
   readonly onSaved: () => void;
 }) {
-  const [card, setCard] = useState(machine.card);
-  const [values, setValues] = useState<readonly TypedValue[]>(() =>
-    typedValues(machine.card.service),
-  );
-  const [isBad, setIsBad] = useState(false);
+  const {
+    values: card,
+    set,
+    errorOf,
+    submit,
+  } = useSchemaForm<TypedCard, MachineProfile>(readyCard, {
+    ...machine.card,
+    service: typedValues(machine.card.service),
+  });
   const [change, { isLoading, error }] = useChangeMachineMutation();
   const words = m.cards.machine;
   const family = SHIPPED.modelOf(card.family)?.family;
   const traits = card.traits ?? family?.traits ?? [];
-  const set = (part: Partial<MachineProfile>) => setCard({ ...card, ...part });
-  const save = async () => {
-    const service = valuesOf(values);
-    setIsBad(service === undefined || card.label.trim() === '');
-    if (service === undefined || card.label.trim() === '') return;
-    const facts = Object.fromEntries(
-      Object.entries(card.facts).filter(([, text]) => text.trim() !== ''),
-    );
-    const result = await change({
-      machine: machine.id,
-      revision: machine.revision,
-      customer: machine.customer,
-      card: { ...card, service, facts },
-    });
+  const save = async (filled: MachineProfile) => {
+    const { id, revision, customer } = machine;
+    const result = await change({ machine: id, revision, customer, card: filled });
     if (!result.data) return;
     toast.success(words.saved);
     onSaved();
   };
   return (
-    <Form noValidate className="flex flex-col gap-5" onSubmit={save}>
+    <Form noValidate className="flex flex-col gap-5" onSubmit={() => submit(save)}>
       <div className="grid gap-4 md:grid-cols-2 xl:grid-cols-4">
         <TextField
           label={words.label}
+          error={errorOf('label') === undefined ? undefined : m.counter.required}
           value={card.label}
           maxLength={80}
           onText={(label) => set({ label })}
@@ -155,7 +162,7 @@ export function MachineCardForm({
           />
         </div>
       </fieldset>
-      <ServiceValues values={values} onChange={setValues} />
+      <ServiceValues values={card.service} onChange={(service) => set({ service })} />
       <div className="grid gap-4 md:grid-cols-2">
         <TextArea
           label={words.oil}
@@ -172,7 +179,7 @@ export function MachineCardForm({
           onText={(notes) => set({ notes })}
         />
       </div>
-      <FormError text={isBad ? words.badValue : ''} fault={error} />
+      <FormError text={errorOf('service') === undefined ? '' : words.badValue} fault={error} />
       <Button look="main" type="submit" className="self-start" disabled={isLoading}>
         {words.save}
       </Button>

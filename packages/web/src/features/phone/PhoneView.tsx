@@ -1,6 +1,6 @@
 import { COMPLAINT, SHIPPED } from '@nodo/knowledge';
 import { mayTakeIn } from '@nodo/ticket';
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
 import { useNavigate } from 'react-router';
 import { useTakeInMutation } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
@@ -14,6 +14,7 @@ import {
   blankForm,
   type IntakeForm,
   readForm,
+  readyCall,
   storeForm,
   withFamily,
 } from '../../shop/intake/intakeForm.ts';
@@ -23,6 +24,7 @@ import { Button } from '../../ui/Button.tsx';
 import { TextArea, TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
+import { useSchemaForm } from '../../ui/useSchemaForm.ts';
 
 /** Somebody rings up: who, which machine, what it does. Then the questions begin. */
 export default function PhoneView() {
@@ -33,8 +35,7 @@ export default function PhoneView() {
 }
 
 function CallSheet() {
-  const [form, setForm] = useState<IntakeForm>(() => readForm('phone'));
-  const [tried, setTried] = useState(false);
+  const { values: form, set, reset, errorOf, submit } = useSchemaForm(readyCall, readForm('phone'));
   const [takeIn, { isLoading, error }] = useTakeInMutation();
   const navigate = useNavigate();
   const version = useTables().tables?.version ?? SHIPPED;
@@ -42,29 +43,20 @@ function CallSheet() {
   useEffect(() => storeForm('phone', form), [form]);
   if (!model) return null;
 
-  const set = (change: Partial<IntakeForm>) => setForm({ ...form, ...change });
   const label = form.label.trim() || model.family.title;
-  const nameMissing = form.customer.trim() === '' && form.phone.trim() !== '';
-  const silent = form.complaint.length === 0;
-  const begin = async () => {
-    setTried(true);
-    if (nameMissing || silent) return;
-    const result = await takeIn(callOf({ ...form, label }));
+  const begin = async (filled: IntakeForm) => {
+    const result = await takeIn(callOf({ ...filled, label }));
     if (!result.data) return;
-    setForm(blankForm());
-    void navigate(`/phone/${form.ticket}`);
+    reset(blankForm());
+    void navigate(`/phone/${filled.ticket}`);
   };
 
   return (
-    <Form noValidate className="flex flex-1 flex-col lg:flex-row" onSubmit={begin}>
+    <Form noValidate className="flex flex-1 flex-col lg:flex-row" onSubmit={() => submit(begin)}>
       <div className="min-w-0 flex-1 px-6 py-4">
         <h1 className="mb-4 text-2xl font-bold">{m.phone.title}</h1>
         <div className="grid gap-x-8 gap-y-4 md:grid-cols-3">
-          <NameFields
-            form={form}
-            error={tried && nameMissing ? m.counter.required : undefined}
-            set={set}
-          />
+          <NameFields form={form} error={errorOf('customer')} set={set} />
           <TextField
             label={m.phone.label}
             value={form.label}
@@ -97,7 +89,7 @@ function CallSheet() {
       <aside className="flex flex-col border-rule bg-paper px-6 py-4 max-lg:border-t lg:sticky lg:top-0 lg:h-[calc(100dvh-3.5rem)] lg:w-88 lg:border-l">
         <SoundsLike model={model} complaint={form.complaint} context={{}} />
         <div className="mt-auto flex flex-col gap-2 pt-4">
-          <FormError text={tried && silent ? m.phone.tickOne : ''} fault={error} />
+          <FormError text={errorOf('complaint') ?? ''} fault={error} />
           <Button look="main" type="submit" disabled={isLoading} className="min-h-14 text-lg">
             {isLoading ? m.phone.beginning : m.phone.begin}
           </Button>

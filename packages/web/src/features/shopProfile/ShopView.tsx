@@ -1,7 +1,7 @@
 import type { ShopRecord } from '@nodo/api';
 import { type ShopProfile, shopProfile, workingTimeOf } from '@nodo/shop';
-import { useState } from 'react';
 import { toast } from 'sonner';
+import { z } from 'zod';
 import { useChangeShopMutation, usePeopleQuery, useShopQuery } from '../../api/client.ts';
 import { m, readMoney, typedMoney } from '../../messages/index.ts';
 import { readNumber } from '../../messages/typed.ts';
@@ -15,6 +15,7 @@ import { NumberField, TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
+import { useSchemaForm } from '../../ui/useSchemaForm.ts';
 import { DaysOffList } from './DaysOffList.tsx';
 import { HoursRow } from './Hours.tsx';
 
@@ -29,40 +30,68 @@ export default function ShopView() {
 }
 
 const NUMBERS = ['usualDays', 'stuckDays', 'uncollectedDays'] as const;
+const MONEY = ['hour', 'leastFee'] as const;
+type Typed = (typeof NUMBERS)[number] | (typeof MONEY)[number] | 'taxPerMille';
+
+/** The shop's profile with its numbers as they are typed, the tax in per cent. */
+type TypedProfile = Omit<ShopProfile, Typed> & Readonly<Record<Typed, string>>;
+
+function typedProfile(card: ShopProfile): TypedProfile {
+  return {
+    ...card,
+    hour: typedMoney(card.hour, card.currency),
+    leastFee: typedMoney(card.leastFee, card.currency),
+    taxPerMille: String(card.taxPerMille / 10),
+    usualDays: String(card.usualDays),
+    stuckDays: String(card.stuckDays),
+    uncollectedDays: String(card.uncollectedDays),
+  };
+}
+
+const readyProfile = z.pipe(
+  z.transform((form: TypedProfile): unknown => {
+    // Money is read in its currency: without one there is none.
+    const isCurrency = /^[A-Z]{3}$/.test(form.currency);
+    const money = (typed: string) => (isCurrency ? readMoney(typed, form.currency) : undefined);
+    const percent = readNumber(form.taxPerMille);
+    return {
+      ...form,
+      hour: money(form.hour),
+      leastFee: money(form.leastFee),
+      taxPerMille: percent && Math.round(percent * 10),
+      usualDays: readNumber(form.usualDays),
+      stuckDays: readNumber(form.stuckDays),
+      uncollectedDays: readNumber(form.uncollectedDays),
+    };
+  }),
+  shopProfile,
+);
 
 function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
   const { data: people = [] } = usePeopleQuery();
-  const [card, setCard] = useState(sheet.card);
-  const [hour, setHour] = useState(() => typedMoney(sheet.card.hour, sheet.card.currency));
-  const [leastFee, setLeastFee] = useState(() =>
-    typedMoney(sheet.card.leastFee, sheet.card.currency),
-  );
-  const [tax, setTax] = useState(() => String(sheet.card.taxPerMille / 10));
-  const [bad, setBad] = useState('');
+  const {
+    values: card,
+    set,
+    faults,
+    submit,
+  } = useSchemaForm<TypedProfile, ShopProfile>(readyProfile, typedProfile(sheet.card));
   const [change, { isLoading, error }] = useChangeShopMutation();
   const words = m.cards.shop;
-  const set = (part: Partial<ShopProfile>) => setCard({ ...card, ...part });
   const atBenches = people.filter(({ role }) => role === 'technician' || role === 'lead');
 
   const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? '';
-  const save = async () => {
-    const isCurrency = /^[A-Z]{3}$/.test(card.currency);
-    const taxPerMille = Math.round((readNumber(tax) ?? Number.NaN) * 10);
-    const parsed = shopProfile.safeParse({
-      ...card,
-      hour: isCurrency ? readMoney(hour, card.currency) : undefined,
-      leastFee: isCurrency ? readMoney(leastFee, card.currency) : undefined,
-      taxPerMille,
-    });
-    const fault = parsed.success ? undefined : parsed.error.issues[0];
-    setBad(fault ? `${words.bad} ${faultyField(fault.path, nameOf)}` : '');
-    if (!parsed.success) return;
-    const result = await change({ revision: sheet.revision, card: parsed.data });
+  const bad = faultyField(faults, nameOf);
+  const save = async (filled: ShopProfile) => {
+    const result = await change({ revision: sheet.revision, card: filled });
     if (result.data) toast.success(words.saved);
   };
 
   return (
-    <Form noValidate className="flex max-w-5xl flex-col gap-8 px-6 py-4" onSubmit={save}>
+    <Form
+      noValidate
+      className="flex max-w-5xl flex-col gap-8 px-6 py-4"
+      onSubmit={() => submit(save)}
+    >
       <ShopTabs />
       <h1 className="text-2xl font-bold">{words.title}</h1>
       <fieldset>
@@ -99,14 +128,21 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
           className="w-52"
           onText={(typed) => set({ currency: typed.toUpperCase() })}
         />
-        <NumberField label={words.hour} value={hour} className="w-40" onText={setHour} />
+        {MONEY.map((name) => (
+          <NumberField
+            key={name}
+            label={words[name]}
+            value={card[name]}
+            className="w-40"
+            onText={(typed) => set({ [name]: typed })}
+          />
+        ))}
         <NumberField
-          label={words.leastFee}
-          value={leastFee}
+          label={words.tax}
+          value={card.taxPerMille}
           className="w-40"
-          onText={setLeastFee}
+          onText={(taxPerMille) => set({ taxPerMille })}
         />
-        <NumberField label={words.tax} value={tax} className="w-40" onText={setTax} />
         <CheckBox checked={card.taxIncluded} onCheck={(isSo) => set({ taxIncluded: isSo })}>
           {words.taxIncluded}
         </CheckBox>
@@ -118,8 +154,8 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
             whole
             key={name}
             label={words[name]}
-            value={Number.isNaN(card[name]) ? '' : String(card[name])}
-            onText={(typed) => set({ [name]: readNumber(typed) ?? Number.NaN })}
+            value={card[name]}
+            onText={(typed) => set({ [name]: typed })}
           />
         ))}
       </fieldset>
@@ -165,7 +201,7 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
           onChange={(closed) => set({ closed })}
         />
       </section>
-      <FormError text={bad} fault={error} />
+      <FormError text={bad && `${words.bad} ${bad}`} fault={error} />
       <Button look="main" type="submit" className="self-start" disabled={isLoading}>
         {words.save}
       </Button>
@@ -173,13 +209,15 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
   );
 }
 
-/** What a field that is not filled in as it must be is called on the page. */
+/** What the first field that is not filled in as it must be is called on the page; empty without one. */
 function faultyField(
-  [field, person = '']: readonly PropertyKey[],
+  faults: Readonly<Record<string, object | undefined>>,
   nameOf: (id: string) => string,
-): string {
+) {
   const words = m.cards.shop;
-  if (field === 'people') return words.hoursOfPerson(nameOf(String(person)));
+  const [field = ''] = Object.keys(faults);
+  if (field === 'people')
+    return words.hoursOfPerson(nameOf(Object.keys(faults.people ?? {})[0] ?? ''));
   const labels: Readonly<Record<string, string>> = {
     timeZone: words.timeZone,
     currency: words.currency,
@@ -193,7 +231,7 @@ function faultyField(
     taxNumber: words.taxNumber,
     closed: words.closed,
   };
-  return labels[String(field)] ?? '';
+  return labels[field] ?? '';
 }
 
 /** Every zone that this browser knows by name, the present one among them. */

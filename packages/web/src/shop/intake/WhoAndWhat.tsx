@@ -73,12 +73,12 @@ export function NameFields({
 /** How it is called, what its plate says, where it hangs. */
 export function MachineFields({
   form,
-  errors,
+  errorOf,
   freeTag,
   set,
 }: {
   readonly form: IntakeForm;
-  readonly errors: Partial<Record<'label' | 'tag' | 'shelf', string>>;
+  readonly errorOf: (field: 'label' | 'tag' | 'shelf') => string | undefined;
   readonly freeTag: string;
   readonly set: Set;
 }) {
@@ -88,7 +88,7 @@ export function MachineFields({
       <TextField
         label={m.counter.label}
         hint={m.counter.labelHint}
-        error={errors.label}
+        error={errorOf('label')}
         value={form.label}
         maxLength={80}
         disabled={form.call !== null}
@@ -97,7 +97,7 @@ export function MachineFields({
       <NumberField
         whole
         label={m.counter.tag}
-        error={errors.tag}
+        error={errorOf('tag')}
         value={form.tag}
         placeholder={freeTag}
         maxLength={4}
@@ -105,7 +105,7 @@ export function MachineFields({
       />
       <TextField
         label={m.counter.shelf}
-        error={errors.shelf}
+        error={errorOf('shelf')}
         value={form.shelf}
         maxLength={12}
         onText={(shelf) => set({ shelf })}

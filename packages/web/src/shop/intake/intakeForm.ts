@@ -2,6 +2,8 @@ import { day } from '@nodo/kernel';
 import { modelOf } from '@nodo/knowledge';
 import { HOW_OFTEN, SPOKEN } from '@nodo/ticket';
 import { z } from 'zod';
+import { m } from '../../messages/index.ts';
+import { readWhole } from '../../messages/typed.ts';
 
 /** The form of the counter; stored on this screen until the machine is taken in. */
 const intakeForm = z.object({
@@ -46,6 +48,44 @@ const intakeForm = z.object({
 });
 
 export type IntakeForm = Readonly<z.infer<typeof intakeForm>>;
+
+/** Most that a tag can say. */
+const HIGHEST_TAG = 9999;
+
+/**
+ * The form of the counter as it may be sent; its messages are the texts shown at the fields.
+ * @param readMoney reads an amount in the shop's currency
+ */
+export function readyIntake(readMoney: (typed: string) => number | undefined) {
+  return intakeForm.superRefine(
+    ({ customer, phone, label, tag, shelf, limit, limitAmount }, context) => {
+      const wants = (path: keyof IntakeForm, isMet: boolean, message: string) => {
+        if (!isMet) context.addIssue({ code: 'custom', path: [path], message });
+      };
+      const number = readWhole(tag) ?? 0;
+      // A number without a name would have nowhere to be kept.
+      wants('customer', customer.trim() !== '' || phone.trim() === '', m.counter.required);
+      wants('label', label.trim() !== '', m.counter.required);
+      wants('shelf', shelf.trim() !== '', m.counter.required);
+      wants('tag', number >= 1 && number <= HIGHEST_TAG, m.counter.badTag);
+      wants(
+        'limitAmount',
+        limit !== 'up-to' || readMoney(limitAmount) !== undefined,
+        m.counter.agreed.badAmount,
+      );
+    },
+  );
+}
+
+/** The form of a call as the questions can begin with it. */
+export const readyCall = intakeForm.superRefine(({ customer, phone, complaint }, context) => {
+  if (customer.trim() === '' && phone.trim() !== '') {
+    context.addIssue({ code: 'custom', path: ['customer'], message: m.counter.required });
+  }
+  if (complaint.length === 0) {
+    context.addIssue({ code: 'custom', path: ['complaint'], message: m.phone.tickOne });
+  }
+});
 
 /** Where the form of the counter and that of the telephone are stored. */
 export type FormName = 'counter' | 'phone';
