@@ -6,6 +6,8 @@ import {
   blankForm,
   type IntakeForm,
   readForm,
+  readyCall,
+  readyIntake,
   storeForm,
   withFamily,
 } from '../src/shop/intake/intakeForm.ts';
@@ -140,5 +142,32 @@ describe('a sheet that is half written', () => {
     expect(moved).toMatchObject({ family: 'overlocker', traits: null });
     expect(moved.complaint).toContain('skip');
     for (const id of moved.complaint) expect(['skip', 'nest']).toContain(id);
+  });
+});
+
+describe('what may be sent', () => {
+  const money = (typed: string) => (/^\d+$/.test(typed) ? Number(typed) * 100 : undefined);
+  const faultsOf = (change: Partial<IntakeForm>) =>
+    (readyIntake(money).safeParse(sheet(change)).error?.issues ?? []).map(({ path }) => path[0]);
+
+  it('is a sheet that says what the machine is, its tag and its shelf', () => {
+    expect(faultsOf({})).toEqual([]);
+    expect(faultsOf({ label: ' ', shelf: '', tag: '0' })).toEqual(['label', 'shelf', 'tag']);
+    expect(faultsOf({ tag: '10000' })).toEqual(['tag']);
+  });
+
+  it('has a name with a number, and an amount where there is a limit', () => {
+    expect(faultsOf({ phone: '000 0141' })).toEqual(['customer']);
+    expect(faultsOf({ limit: 'up-to', limitAmount: 'much' })).toEqual(['limitAmount']);
+    expect(faultsOf({ limit: 'up-to', limitAmount: '40' })).toEqual([]);
+    // An amount that was typed before the limit was taken back is nobody's business.
+    expect(faultsOf({ limit: 'ask-first', limitAmount: 'much' })).toEqual([]);
+  });
+
+  it('is, of a call, what was said of the machine; its tag comes with it', () => {
+    const faults = (change: Partial<IntakeForm>) =>
+      (readyCall.safeParse(sheet(change)).error?.issues ?? []).map(({ path }) => path[0]);
+    expect(faults({ tag: '', label: '' })).toEqual([]);
+    expect(faults({ complaint: [], phone: '000 0141' })).toEqual(['customer', 'complaint']);
   });
 });

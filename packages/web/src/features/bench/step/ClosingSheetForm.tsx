@@ -94,7 +94,7 @@ export function ClosingSheetForm() {
           )}
         </p>
       </Form>
-      <div className="flex flex-wrap items-center gap-3">
+      <div className="mt-2 flex flex-wrap items-center gap-3">
         <BillActions onBefore={() => isSaved || save()} />
       </div>
     </>
