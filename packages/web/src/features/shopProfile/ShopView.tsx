@@ -162,7 +162,7 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
       <section aria-label={words.hours}>
         <h2 className="text-lg font-bold">{words.hours}</h2>
         <p className="mb-3 text-quiet">{words.hoursLead}</p>
-        <div className="overflow-x-auto">
+        <div className="relative overflow-x-auto">
           <table className="w-full border-collapse">
             <thead>
               <tr className="text-sm text-quiet">

@@ -174,7 +174,7 @@ function OnTickets({
       {tickets.length > 0 && moves.length === 0 && <p>{words.noTicketMoves}</p>}
       {moves.length > 0 && (
         <>
-          <div className="overflow-x-auto">
+          <div className="relative overflow-x-auto">
             <table className="w-full min-w-2xl text-left">
               <thead className="text-sm text-quiet">
                 <tr>
