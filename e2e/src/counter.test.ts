@@ -61,8 +61,14 @@ describe('a walk-in', () => {
     const mirra = await screen('mirra');
     await mirra.go('/counter');
     await mirra.sees('Has it been here?');
-    await mirra.page.type(field('Name'), 'Aurelia Funk');
-    await mirra.page.type(field('Phone'), '000 0771');
+    // The hand is where the first question goes; who is not found is new, and goes on with the number.
+    await mirra.page.keyboard.type('Aurelia Funk');
+    await mirra.sees('New customer: Aurelia Funk');
+    await mirra.press('Enter');
+    await mirra.page.keyboard.type('000 0771');
+    const valueOf = (name: string) =>
+      mirra.read(field(name), (box) => (box as HTMLInputElement).value);
+    expect([await valueOf('Name'), await valueOf('Phone')]).toEqual(['Aurelia Funk', '000 0771']);
     await mirra.page.type(field('Short description'), 'Scarlet zigzag');
     await mirra.page.type(field('Serial'), 'TR-99 120');
     await mirra.click('Stitches are skipped');
@@ -206,7 +212,7 @@ describe('a promise', () => {
 describe('the clock', () => {
   it('of one person runs on one machine: interrupted there, resumed here', async () => {
     const odren = await screen('odren');
-    // Where it ran is known from the Rack, and that can come late.
+    // Where it ran the shop's Rack says, and that can come late.
     const letCome = await odren.holdBack(/^\/api\/tickets$/);
     await odren.go(`/bench/${demoTicketId(25)}`);
     await odren.stepAfter('');

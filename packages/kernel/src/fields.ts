@@ -41,6 +41,9 @@ export const day = z.iso.date().refine(isOfOurTime).brand<'Day'>();
 /** A zone of the IANA time zone database, as `Europe/Berlin`. */
 export const timeZone = z.string().max(60).refine(isTimeZone, { message: 'no-time-zone' });
 
+/** The code of a currency in ISO 4217, as `EUR`. */
+export const currencyCode = z.string().regex(/^[A-Z]{3}$/);
+
 /** Money in the smallest unit of its currency. */
 export const minorUnits = z.number().int().min(0).max(1_000_000_000);
 

@@ -13,6 +13,7 @@ export {
 } from './days.ts';
 export {
   counter,
+  currencyCode,
   cursor,
   day,
   humanText,

@@ -1,4 +1,4 @@
-import { day, humanText, minorUnits, tableId, timeZone, uuid } from '@nodo/kernel';
+import { currencyCode, day, humanText, minorUnits, tableId, timeZone, uuid } from '@nodo/kernel';
 import {
   BOBBIN_CLASSES,
   BOBBIN_TURNS,
@@ -101,7 +101,7 @@ export type WorkingTime = z.infer<typeof workingTime>;
 export const shopProfile = z.object({
   /** Where its clocks and its calendar are. */
   timeZone,
-  currency: z.string().regex(/^[A-Z]{3}$/),
+  currency: currencyCode,
   hour: minorUnits,
   taxPerMille: z.number().int().min(0).max(1000),
   taxIncluded: z.boolean(),

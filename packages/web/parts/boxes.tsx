@@ -8,6 +8,7 @@ import { DayField } from '../src/ui/DayField.tsx';
 import { Field, NumberField, TextArea, TextField } from '../src/ui/Field.tsx';
 import { Form } from '../src/ui/Form.tsx';
 import { Modal } from '../src/ui/Modal.tsx';
+import { RadioBoxes } from '../src/ui/RadioBoxes.tsx';
 import { ReasonForm } from '../src/ui/ReasonForm.tsx';
 import { Select } from '../src/ui/Select.tsx';
 import { SelectBox } from '../src/ui/SelectBox.tsx';
@@ -55,6 +56,15 @@ function Ticked({ first }: { readonly first: readonly string[] }) {
     ['lead', 'Foot control and lead'],
   ] as const;
   return <CheckBoxes options={options} ticked={ticked} onTick={setTicked} />;
+}
+
+function OneOf({ first }: { readonly first: 'cash' | undefined }) {
+  const [value, setValue] = useState<'cash' | 'card' | undefined>(first);
+  const options = [
+    ['cash', 'In cash'],
+    ['card', LONG],
+  ] as const;
+  return <RadioBoxes legend="Paid" options={options} value={value} onChoose={setValue} />;
 }
 
 function Sheet({ children }: { readonly children: string }) {
@@ -139,6 +149,10 @@ export const BOXES: PartStates = {
     },
   ],
   CheckBoxes: [{ state: 'one of two', shown: <Ticked first={['lead']} /> }],
+  RadioBoxes: [
+    { state: 'nothing chosen', shown: <OneOf first={undefined} /> },
+    { state: 'one of two', shown: <OneOf first="cash" /> },
+  ],
   TextLink: [{ state: 'a link', shown: <TextLink to="/">To the Rack</TextLink> }],
   Form: [
     {

@@ -1,5 +1,5 @@
 import { billOf, money } from '@nodo/core';
-import { minorUnits, refuse } from '@nodo/kernel';
+import { currencyCode, minorUnits, refuse } from '@nodo/kernel';
 import { z } from 'zod';
 import { agreedPrice } from '../state/life.ts';
 import { accept, defineEvent, reject } from './define.ts';
@@ -15,7 +15,7 @@ const command = z.object({
     /** Left out by pages that did not know of it. */
     leastFee: minorUnits.optional(),
   }),
-  currency: z.string().regex(/^[A-Z]{3}$/),
+  currency: currencyCode,
 });
 
 const body = command.extend({

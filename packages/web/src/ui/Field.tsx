@@ -72,7 +72,10 @@ export function TextField({
   return <Field {...frame} box={(ties) => <input dir="auto" {...ties} {...hear} {...rest} />} />;
 }
 
-/** A number as it is typed. */
+/**
+ * A number as it is typed, with comma or point. A line of text on purpose: fields that know the
+ * page's own decimal sign alone read a pasted 45,5 as 455.
+ */
 export function NumberField({
   whole = false,
   ...rest

@@ -9,6 +9,7 @@ import { PromisePicker } from '../../shop/promise/PromisePicker.tsx';
 import { SpokenSelect } from '../../shop/SpokenSelect.tsx';
 import { actorOf } from '../../ticket/useShownTicket.ts';
 import { NumberField } from '../../ui/Field.tsx';
+import { RadioBoxes } from '../../ui/RadioBoxes.tsx';
 
 const LIMITS = ['unspoken', 'up-to', 'ask-first'] as const;
 
@@ -40,20 +41,13 @@ export function Agreed({
   }, [family, complaint, context, traits, session, version, model, id]);
   return (
     <div className="mt-5 grid gap-6 md:grid-cols-2">
-      <fieldset>
-        <legend className="font-semibold">{words.limit}</legend>
-        {LIMITS.map((one) => (
-          <label key={one} className="flex min-h-11 items-center gap-3">
-            <input
-              type="radio"
-              name="limit"
-              className="size-5 accent-own"
-              checked={form.limit === one}
-              onChange={() => set({ limit: one })}
-            />
-            {words.limits[one]}
-          </label>
-        ))}
+      <div>
+        <RadioBoxes
+          legend={words.limit}
+          options={LIMITS.map((one) => [one, words.limits[one]] as const)}
+          value={form.limit}
+          onChoose={(limit) => set({ limit })}
+        />
         {form.limit === 'up-to' && (
           <NumberField
             label={words.amount}
@@ -69,7 +63,7 @@ export function Agreed({
           how={form.reach}
           onChange={(reach) => set({ reach })}
         />
-      </fieldset>
+      </div>
       <section aria-label={m.life.promise.title}>
         <h2 className="font-semibold">{m.life.promise.title}</h2>
         <PromisePicker

@@ -89,6 +89,13 @@ function IntakeSheet() {
     await submit(save, () => setFaulty((times) => times + 1));
   };
 
+  /** The hand goes on with what is not known yet. */
+  const takeAsNew = (part: { customer: string } | { phone: string }) => {
+    set(part);
+    const next = 'customer' in part ? 'phone' : 'customer';
+    sheet.current?.querySelector<HTMLElement>(`input[name="${next}"]`)?.focus();
+  };
+
   const beginAnew = () => {
     const before = form;
     reset(blankForm());
@@ -110,6 +117,7 @@ function IntakeSheet() {
             onMachine={known.chooseMachine}
             onCustomer={known.chooseCustomer}
             onTicket={known.chooseTicket}
+            onNew={takeAsNew}
           />
         ) : (
           <p className="mb-4 border-l-4 border-own pl-3">{m.counter.known.announced}</p>

@@ -9,21 +9,27 @@ import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { useSettled } from '../../ui/useSettled.ts';
 
+/** Digits and what stands between them in a telephone number. */
+const PHONE = /^[\d\s+()/.-]+$/;
+
 /** Whether the shop knows it: by tag, serial, name or number. */
 export function WhichMachine({
   onMachine,
   onCustomer,
   onTicket,
+  onNew,
 }: {
   readonly onMachine: (machine: string) => void;
   readonly onCustomer: (customer: string) => void;
   /** A ticket was chosen, or its tag scanned: the machine of it, or the call. */
   readonly onTicket: (ticket: string) => void;
+  /** Nobody is found by it: it is a new customer's name, or number. */
+  readonly onNew: (part: { customer: string } | { phone: string }) => void;
 }) {
   const [typed, setTyped] = useState('');
   const letters = useSettled(typed.trim());
   const scanned = ticketOnTag(letters);
-  const { currentData: hits = [], error } = useSearchQuery(letters, {
+  const { currentData: hits, error } = useSearchQuery(letters, {
     skip: letters === '' || scanned !== undefined,
   });
   const words = m.counter.known;
@@ -33,7 +39,12 @@ export function WhichMachine({
     else if (kind === 'customer') onCustomer(id);
     else onTicket(id);
   };
-  const shown = letters === '' ? [] : hits.slice(0, 6);
+  const shown = letters === '' || !hits ? [] : hits.slice(0, 6);
+  const isNew = letters !== '' && letters === typed.trim() && hits?.length === 0;
+  const takeAsNew = () => {
+    setTyped('');
+    onNew(PHONE.test(letters) ? { phone: letters } : { customer: letters });
+  };
   return (
     <section aria-label={words.title} className="mb-5">
       <TextField
@@ -41,6 +52,7 @@ export function WhichMachine({
         hint={words.hint}
         value={typed}
         autoComplete="off"
+        autoFocus
         maxLength={200}
         onText={setTyped}
         onKeyDown={(event) => {
@@ -53,11 +65,17 @@ export function WhichMachine({
             setTyped('');
             onTicket(ticket);
           } else if (first && letters === typed.trim()) choose(first);
+          else if (isNew) takeAsNew();
         }}
       />
       <p role="status" className="text-sm font-semibold empty:hidden">
-        {error ? faultWords(error, m.life.find.offLine) : ''}
+        {error ? faultWords(error, m.life.find.offLine) : isNew ? words.notHere : ''}
       </p>
+      {isNew && (
+        <Button onClick={takeAsNew} className="mt-1 max-w-full break-words">
+          {words.asNew(letters)}
+        </Button>
+      )}
       <ul className="mt-1">
         {shown.map((hit) => (
           <li key={hit.id}>

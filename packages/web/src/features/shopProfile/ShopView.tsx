@@ -1,4 +1,5 @@
 import type { ShopRecord } from '@nodo/api';
+import { currencyCode } from '@nodo/kernel';
 import { type ShopProfile, shopProfile, workingTimeOf } from '@nodo/shop';
 import { toast } from 'sonner';
 import { z } from 'zod';
@@ -51,7 +52,7 @@ function typedProfile(card: ShopProfile): TypedProfile {
 const readyProfile = z.pipe(
   z.transform((form: TypedProfile): unknown => {
     // Money is read in its currency: without one there is none.
-    const isCurrency = /^[A-Z]{3}$/.test(form.currency);
+    const isCurrency = currencyCode.safeParse(form.currency).success;
     const money = (typed: string) => (isCurrency ? readMoney(typed, form.currency) : undefined);
     const percent = readNumber(form.taxPerMille);
     return {

@@ -55,6 +55,8 @@ export const counter = {
     title: 'Is it known?',
     find: 'Has it been here?',
     hint: 'Tag, serial, name or number; or scan the tag. New ones are simply written below.',
+    notHere: 'Not found here.',
+    asNew: (typed: string) => `New customer: ${typed}`,
     theirs: 'Theirs:',
     visits: 'Earlier visits',
     itIs: (label: string) => `It is ${label}.`,

@@ -52,6 +52,7 @@ export function NameFields({
     <>
       <TextField
         label={m.counter.name}
+        name="customer"
         error={error}
         value={form.customer}
         maxLength={120}
@@ -60,6 +61,7 @@ export function NameFields({
       />
       <TextField
         label={m.counter.phone}
+        name="phone"
         value={form.phone}
         maxLength={40}
         inputMode="tel"

@@ -6,6 +6,7 @@ import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { NumberField, TextArea } from '../../../ui/Field.tsx';
 import { Form } from '../../../ui/Form.tsx';
+import { RadioBoxes } from '../../../ui/RadioBoxes.tsx';
 import { BillActions } from './BillActions.tsx';
 import { useClosingSheet } from './useClosingSheet.ts';
 
@@ -67,21 +68,13 @@ export function ClosingSheetForm() {
                 </span>
               </p>
             )}
-            <fieldset className="flex flex-wrap gap-x-4">
-              <legend className="font-semibold">{words.paid}</legend>
-              {PAID_BY.map((how) => (
-                <label key={how} className="flex min-h-11 items-center gap-2">
-                  <input
-                    type="radio"
-                    name="paid"
-                    className="size-5 accent-own"
-                    checked={sheet.paid === how}
-                    onChange={() => set({ paid: how })}
-                  />
-                  {words.paidBy[how]}
-                </label>
-              ))}
-            </fieldset>
+            <RadioBoxes
+              className="flex flex-wrap gap-x-4"
+              legend={words.paid}
+              options={PAID_BY.map((how) => [how, words.paidBy[how]] as const)}
+              value={sheet.paid}
+              onChoose={(paid) => set({ paid })}
+            />
           </div>
         </div>
         <p className="flex min-h-11 items-center">
