@@ -82,7 +82,7 @@ export {
   type MachineNow,
   type Standing,
 } from './model/machineNow.ts';
-export { type Move, nextMove, type Progress } from './model/nextMove.ts';
+export { type Move, nextMove, type Progress, type PutOff } from './model/nextMove.ts';
 export { type OwnCause, ownCheck, ownFinding, withOwnCauses } from './model/ownCause.ts';
 export { isUnpluggedFirst, LEFT_BY_PHONE, PHONE_WORDS, STOP_ON } from './model/phone.ts';
 export {

@@ -46,7 +46,16 @@ const mechanism: Mechanism = {
   standing: { priors: 'tuned', strengths: 'tuned', leaks: 'tuned', minutes: 'tuned' },
   causes: [cause],
   checks: [check],
-  actions: [{ id: 'tightened', title: 'Tightened', treats: ['loose'], repair: true, minutes: 1 }],
+  actions: [
+    {
+      id: 'tightened',
+      title: 'Tightened',
+      todo: 'Tighten',
+      treats: ['loose'],
+      repair: true,
+      minutes: 1,
+    },
+  ],
 };
 const sound: KnowledgeSource = {
   families: [
@@ -102,7 +111,14 @@ describe('each kind of fault', () => {
       withMechanism({
         actions: [
           ...mechanism.actions,
-          { id: 'other', title: 'Other', treats: ['ghost'], repair: true, minutes: 1 },
+          {
+            id: 'other',
+            title: 'Other',
+            todo: 'Do it',
+            treats: ['ghost'],
+            repair: true,
+            minutes: 1,
+          },
         ],
       }),
     ],
@@ -181,7 +197,16 @@ describe('each kind of fault', () => {
       'cause-untreated',
       'a cause that nothing treats',
       withMechanism({
-        actions: [{ id: 'tightened', title: 'Tightened', treats: [], repair: true, minutes: 1 }],
+        actions: [
+          {
+            id: 'tightened',
+            title: 'Tightened',
+            todo: 'Tighten',
+            treats: [],
+            repair: true,
+            minutes: 1,
+          },
+        ],
       }),
     ],
     ['cause-unseen', 'a cause that shows nothing', withCause({ shows: {} })],

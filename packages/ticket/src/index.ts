@@ -96,6 +96,7 @@ export { lastAct } from './views/lastAct.ts';
 export { lateEntries } from './views/late.ts';
 export { nextPhoneStep, type PhoneStep } from './views/nextOnThePhone.ts';
 export {
+  type Deferred,
   defer,
   type NextStep,
   NOTHING_DEFERRED,

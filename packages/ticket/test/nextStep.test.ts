@@ -15,8 +15,8 @@ function next(story: Story, deferred: readonly string[] = []) {
   const model = modelFor(story);
   const assessment = assess(story.ticket, model);
   return nextStep(story.ticket, model, assessment, planTicket(story.ticket, model, assessment), {
+    ...NOTHING_DEFERRED,
     checks: new Set(deferred),
-    causes: new Set(),
   });
 }
 const proposals = (story: Story) => {

@@ -217,6 +217,16 @@ describe('a step at the bench, from what is known and what is proposed', () => {
       cause: 'takeup-missed',
       action: 'rethreaded',
     });
+    // An action that is put off takes all its causes with it, until one of them was seen.
+    const checksFirst = defer(NOTHING_DEFERRED, { action: 'needle-replaced' });
+    expect(next({}, { actions }, checksFirst)).toEqual({
+      kind: 'repair',
+      cause: 'takeup-missed',
+      action: 'rethreaded',
+    });
+    // Its own look comes in its place.
+    const look = { checks: [proposal('needle-facing', 0.1)], actions };
+    expect(next({}, look, checksFirst)).toMatchObject({ kind: 'check', check: 'needle-facing' });
     // The shop's limit is low enough: the search is over.
     expect(next({ risk: 0.05 }, { checks, actions })).toEqual({ kind: 'close-ticket' });
     expect(next({})).toEqual({ kind: 'close-ticket' });

@@ -209,6 +209,7 @@ export const adjustment = {
     {
       id: 'timing-set',
       title: 'Hook timing set',
+      todo: 'Set the hook timing',
       treats: ['hook-timing-off'],
       afterFinding: true,
       repair: true,
@@ -218,6 +219,7 @@ export const adjustment = {
     {
       id: 'bar-height-set',
       title: 'Needle bar height set',
+      todo: 'Set the needle bar height',
       treats: ['needle-bar-height-off'],
       afterFinding: true,
       repair: true,
@@ -227,6 +229,7 @@ export const adjustment = {
     {
       id: 'hook-gap-set',
       title: 'Hook gap set',
+      todo: 'Set the hook gap',
       treats: ['hook-gap-wide', 'hook-rubs-needle'],
       afterFinding: true,
       repair: true,
@@ -236,6 +239,7 @@ export const adjustment = {
     {
       id: 'presser-set',
       title: 'Presser height or pressure set',
+      todo: 'Set the presser height or pressure',
       treats: ['presser-height-wrong'],
       repair: true,
       minutes: 2,

@@ -227,6 +227,7 @@ export const bobbinCase = {
     {
       id: 'case-seated',
       title: 'Bobbin case seated',
+      todo: 'Seat the bobbin case',
       treats: ['case-misseated'],
       repair: true,
       minutes: 1,
@@ -235,6 +236,7 @@ export const bobbinCase = {
     {
       id: 'case-dressed',
       title: 'Bobbin case dressed',
+      todo: 'Dress the bobbin case',
       treats: ['case-burr'],
       afterFinding: true,
       repair: true,
@@ -244,6 +246,7 @@ export const bobbinCase = {
     {
       id: 'case-replaced',
       title: 'Bobbin case replaced',
+      todo: 'Replace the bobbin case',
       treats: ['case-burr', 'case-pierced'],
       afterFinding: true,
       repair: true,
@@ -253,6 +256,7 @@ export const bobbinCase = {
     {
       id: 'bracket-set',
       title: 'Case stop or bracket set',
+      todo: 'Set the case stop or bracket',
       treats: ['case-gap-tight'],
       afterFinding: true,
       repair: true,
@@ -261,6 +265,7 @@ export const bobbinCase = {
     {
       id: 'case-catch-set',
       title: 'Case turned until its catch lies under the plate',
+      todo: 'Turn the case until its catch lies under the plate',
       treats: ['case-catch-off'],
       repair: true,
       minutes: 1,
@@ -269,6 +274,7 @@ export const bobbinCase = {
     {
       id: 'magnet-cleaned',
       title: 'Magnet cleaned or replaced',
+      todo: 'Clean or replace the magnet',
       treats: ['magnet-weak'],
       afterFinding: true,
       repair: true,

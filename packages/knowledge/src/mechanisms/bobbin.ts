@@ -298,6 +298,7 @@ export const bobbin = {
     {
       id: 'bobbin-replaced',
       title: 'Right, sound, firmly wound bobbin fitted',
+      todo: 'Fit the right bobbin, sound and firmly wound',
       treats: [
         'bobbin-wrong-class',
         'bobbin-metal-on-magnet',
@@ -312,6 +313,7 @@ export const bobbin = {
     {
       id: 'bobbin-set-right',
       title: 'Bobbin turned, threaded under the spring, tail left long',
+      todo: 'Turn the bobbin, thread it under the spring, leave a long tail',
       treats: ['bobbin-reversed', 'bobbin-off-spring', 'bobbin-tail-short'],
       repair: true,
       minutes: 0.5,

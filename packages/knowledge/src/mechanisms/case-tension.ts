@@ -186,6 +186,7 @@ export const caseTension = {
     {
       id: 'case-spring-cleaned',
       title: 'Case spring cleaned',
+      todo: 'Clean under the case spring',
       treats: ['case-spring-lint'],
       repair: true,
       minutes: 1.5,
@@ -193,6 +194,7 @@ export const caseTension = {
     {
       id: 'case-screw-turned',
       title: 'Case screw turned',
+      todo: 'Turn the case screw',
       treats: ['case-tension-high', 'case-tension-low'],
       afterFinding: true,
       repair: true,
@@ -202,6 +204,7 @@ export const caseTension = {
     {
       id: 'case-spring-replaced',
       title: 'Case spring replaced, tension set',
+      todo: 'Replace the case spring, set its tension',
       treats: ['case-spring-worn', 'case-spring-lint'],
       afterFinding: true,
       repair: true,

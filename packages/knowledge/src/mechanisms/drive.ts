@@ -276,6 +276,7 @@ export const drive = {
     {
       id: 'feed-raised',
       title: 'Feed raised, length set',
+      todo: 'Raise the feed, set a length',
       treats: ['feed-lowered'],
       repair: true,
       minutes: 0.2,
@@ -283,6 +284,7 @@ export const drive = {
     {
       id: 'stitch-selected',
       title: 'Right stitch selected',
+      todo: 'Select the right stitch',
       treats: ['stitch-wrong'],
       repair: true,
       minutes: 0.2,
@@ -290,6 +292,7 @@ export const drive = {
     {
       id: 'winder-released',
       title: 'Bobbin winder released',
+      todo: 'Release the bobbin winder',
       treats: ['winder-engaged'],
       repair: true,
       minutes: 0.2,
@@ -297,6 +300,7 @@ export const drive = {
     {
       id: 'clutch-tightened',
       title: 'Hand-wheel clutch tightened',
+      todo: 'Tighten the hand-wheel clutch',
       treats: ['clutch-loose'],
       repair: true,
       minutes: 0.2,
@@ -304,6 +308,7 @@ export const drive = {
     {
       id: 'electrical-referred',
       title: 'Referred to a qualified person',
+      todo: 'Refer it to a qualified person',
       treats: ['electrical-fault'],
       afterFinding: true,
       repair: true,
@@ -313,6 +318,7 @@ export const drive = {
     {
       id: 'electrical-not-needed',
       title: 'Not electrical, or a plug or switch: the reason was found',
+      todo: 'Find the reason: not electrical, or a plug or switch',
       treats: ['electrical-fault'],
       afterFinding: true,
       repair: true,
@@ -322,6 +328,7 @@ export const drive = {
     {
       id: 'belt-replaced',
       title: 'Drive belt fitted or its tension set',
+      todo: 'Fit a drive belt or set its tension',
       treats: ['belt-slipping'],
       afterFinding: true,
       repair: true,
@@ -332,6 +339,7 @@ export const drive = {
     {
       id: 'drive-repaired',
       title: 'Gear or safety clutch repaired, by the service manual',
+      todo: 'Repair the gear or safety clutch, by the service manual',
       treats: ['drive-slipping'],
       afterFinding: true,
       repair: true,

@@ -319,6 +319,7 @@ export const hook = {
     {
       id: 'hook-cleaned',
       title: 'Race cleaned, thread ends out',
+      todo: 'Clean the race, take thread ends out',
       treats: ['hook-lint', 'race-scraps'],
       repair: true,
       minutes: 3,
@@ -327,6 +328,7 @@ export const hook = {
     {
       id: 'oiled',
       title: 'Race or other points oiled',
+      todo: 'Oil the race or other points',
       treats: ['hook-dry', 'stiff-from-idling'],
       repair: true,
       minutes: 2,
@@ -335,6 +337,7 @@ export const hook = {
     {
       id: 'hook-dressed',
       title: 'Hook dressed',
+      todo: 'Dress the hook',
       treats: ['hook-burr'],
       afterFinding: true,
       repair: true,
@@ -344,6 +347,7 @@ export const hook = {
     {
       id: 'hook-replaced',
       title: 'Hook replaced',
+      todo: 'Replace the hook',
       treats: ['hook-burr'],
       afterFinding: true,
       repair: true,
@@ -354,6 +358,7 @@ export const hook = {
     {
       id: 'hook-seated',
       title: 'Hook and ring seated',
+      todo: 'Seat the hook and its ring',
       treats: ['hook-misseated'],
       afterFinding: true,
       repair: true,
@@ -363,6 +368,7 @@ export const hook = {
     {
       id: 'knives-cleared',
       title: 'Trimmer knives cleared and oiled',
+      todo: 'Clear and oil the trimmer knives',
       treats: ['knives-packed'],
       repair: true,
       minutes: 4,
@@ -372,6 +378,7 @@ export const hook = {
     {
       id: 'knives-replaced',
       title: 'Trimmer knives replaced or set',
+      todo: 'Replace or set the trimmer knives',
       treats: ['knives-blunt'],
       afterFinding: true,
       repair: true,

@@ -188,6 +188,7 @@ export const needleCondition = {
     {
       id: 'needle-replaced',
       title: 'New needle fitted',
+      todo: 'Fit a new needle',
       putsBack: 'needle-out',
       treats: [
         'needle-dull',

@@ -219,6 +219,7 @@ export const needleSeating = {
     {
       id: 'needle-set',
       title: 'Needle turned, seated or clamped anew',
+      todo: 'Turn, seat or clamp the needle anew',
       putsBack: 'needle-out',
       treats: ['needle-backward', 'needle-low', 'needle-twisted', 'needle-clamp-loose'],
       repair: true,
@@ -228,6 +229,7 @@ export const needleSeating = {
     {
       id: 'socket-cleared',
       title: 'Needle socket cleared',
+      todo: 'Clear the needle socket',
       treats: ['needle-socket-blocked'],
       afterFinding: true,
       repair: true,

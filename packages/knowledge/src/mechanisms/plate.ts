@@ -179,6 +179,7 @@ export const plate = {
     {
       id: 'plate-dressed',
       title: 'Needle plate dressed or replaced',
+      todo: 'Dress or replace the needle plate',
       treats: ['plate-burr'],
       afterFinding: true,
       repair: true,
@@ -189,6 +190,7 @@ export const plate = {
     {
       id: 'foot-dressed',
       title: 'Foot dressed or replaced',
+      todo: 'Dress or replace the foot',
       treats: ['foot-burr'],
       afterFinding: true,
       repair: true,
@@ -199,6 +201,7 @@ export const plate = {
     {
       id: 'foot-plate-matched',
       title: 'Right foot or plate fitted',
+      todo: 'Fit the right foot or plate',
       treats: ['foot-wrong', 'plate-hole-wide'],
       repair: true,
       minutes: 1,
@@ -207,6 +210,7 @@ export const plate = {
     {
       id: 'feed-cleaned',
       title: 'Feed teeth cleaned',
+      todo: 'Clean the feed teeth',
       treats: ['feed-lint'],
       repair: true,
       minutes: 2,

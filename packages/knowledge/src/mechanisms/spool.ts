@@ -140,6 +140,7 @@ export const spool = {
     {
       id: 'spool-set-right',
       title: 'Spool, cap, pin, felt or stand set right',
+      todo: 'Set spool, cap, pin, felt or stand right',
       treats: ['spool-cap-wrong', 'spool-snag', 'spool-axis-wrong', 'spool-loose'],
       repair: true,
       minutes: 0.7,

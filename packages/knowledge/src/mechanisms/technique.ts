@@ -247,6 +247,7 @@ export const technique = {
     {
       id: 'customer-shown',
       title: 'Customer shown another way of sewing',
+      todo: 'Show the customer another way of sewing',
       treats: [
         'tails-loose',
         'foot-up',
@@ -261,14 +262,16 @@ export const technique = {
     },
     {
       id: 'work-prepared',
-      title: 'Work held firm, thinner, or another design; shown to the customer',
+      title: 'Work held firm, thinner, or another design',
+      todo: 'Hold the work firm, make it thinner, or take another design',
       treats: ['flagging', 'too-thick', 'design-poor'],
       repair: true,
       minutes: 2,
     },
     {
       id: 'presser-lowered',
-      title: 'Presser lowered, and shown',
+      title: 'Presser lowered',
+      todo: 'Lower the presser',
       treats: ['foot-up'],
       repair: true,
       minutes: 0.2,

@@ -174,6 +174,7 @@ export const tension = {
     {
       id: 'discs-cleaned',
       title: 'Tension discs cleaned',
+      todo: 'Clean the tension discs',
       treats: ['disc-lint'],
       repair: true,
       minutes: 3,
@@ -181,6 +182,7 @@ export const tension = {
     {
       id: 'tension-unit-repaired',
       title: 'Tension unit repaired or replaced',
+      todo: 'Repair or replace the tension unit',
       treats: ['disc-faulty'],
       afterFinding: true,
       repair: true,
@@ -190,6 +192,7 @@ export const tension = {
     {
       id: 'dial-set',
       title: 'Top dial set to balance',
+      todo: 'Set the top dial to balance',
       treats: ['top-tension-high', 'top-tension-low'],
       repair: true,
       minutes: 1,

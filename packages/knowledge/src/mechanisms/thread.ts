@@ -170,6 +170,7 @@ export const thread = {
     {
       id: 'thread-replaced',
       title: 'Sound matching thread fitted',
+      todo: 'Fit a sound thread that matches',
       treats: ['thread-slubs', 'thread-poor', 'thread-too-thick', 'thread-mismatch'],
       repair: true,
       minutes: 0.7,

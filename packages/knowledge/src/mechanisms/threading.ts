@@ -203,6 +203,7 @@ export const threading = {
     {
       id: 'rethreaded',
       title: 'Rethreaded, presser up',
+      todo: 'Rethread, presser up',
       treats: [
         'outside-tension-discs',
         'takeup-missed',
@@ -217,6 +218,7 @@ export const threading = {
     {
       id: 'path-dressed',
       title: 'Upper path cleared or dressed',
+      todo: 'Clear or dress the upper path',
       treats: ['path-burr'],
       afterFinding: true,
       repair: true,
@@ -226,6 +228,7 @@ export const threading = {
     {
       id: 'check-spring-freed',
       title: 'Check spring freed or replaced',
+      todo: 'Free or replace the check spring',
       treats: ['check-spring-off'],
       afterFinding: true,
       repair: true,

@@ -11,6 +11,7 @@ export const workshop = {
     {
       id: 'power-off-confirmed',
       title: 'Switched off and unplugged',
+      todo: 'Switch it off and unplug it',
       treats: [],
       repair: false,
       minutes: 0.2,
@@ -19,6 +20,7 @@ export const workshop = {
     {
       id: 'power-on',
       title: 'Plugged in again',
+      todo: 'Plug it in again',
       treats: [],
       repair: false,
       minutes: 0.2,
@@ -27,6 +29,7 @@ export const workshop = {
     {
       id: 'fragments-accounted',
       title: 'All pieces of the broken needle found',
+      todo: 'Find all pieces of the broken needle',
       treats: [],
       repair: false,
       minutes: 2,
@@ -35,6 +38,7 @@ export const workshop = {
     {
       id: 'fragments-waived',
       title: 'Missing piece set aside, with name and reason',
+      todo: 'Set the missing piece aside, with name and reason',
       treats: [],
       repair: false,
       minutes: 0.5,
@@ -44,6 +48,7 @@ export const workshop = {
     {
       id: 'scrap-clean',
       title: 'Scrap sewn until no oil shows',
+      todo: 'Sew scrap until no oil shows',
       treats: [],
       repair: false,
       minutes: 1,
@@ -51,6 +56,7 @@ export const workshop = {
     {
       id: 'hand-turned',
       title: 'A few full turns by hand, nothing touches',
+      todo: 'Turn a few full turns by hand; nothing may touch',
       treats: [],
       repair: false,
       minutes: 0.3,
@@ -59,6 +65,7 @@ export const workshop = {
     {
       id: 'screw-logged',
       title: 'Start position and turns noted',
+      todo: 'Note where the screw stands, and the turns',
       treats: [],
       repair: false,
       minutes: 0.3,
@@ -66,6 +73,7 @@ export const workshop = {
     {
       id: 'marks-noted',
       title: 'Marks noted before adjusting',
+      todo: 'Note the marks before adjusting',
       treats: [],
       repair: false,
       minutes: 0.5,

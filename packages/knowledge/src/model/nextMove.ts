@@ -28,6 +28,15 @@ export type Move =
   /** Nothing more to look for: what is owed is next, the proof among it. */
   | { readonly kind: 'settle' };
 
+/**
+ * What can be put off: a check, the repair of a cause, or an action that is proposed on suspicion. Such an
+ * action waits until one of its causes was seen.
+ */
+export type PutOff =
+  | { readonly check: string }
+  | { readonly cause: string }
+  | { readonly action: string };
+
 /** What is known for choosing a move. */
 export interface Progress extends MachineNow {
   readonly plan: PlanPolicy;
@@ -35,7 +44,7 @@ export interface Progress extends MachineNow {
   readonly beliefs: readonly CauseBelief[];
   readonly risk: number;
   /** Put off by whoever works there. */
-  readonly isPutOff: (what: { readonly check: string } | { readonly cause: string }) => boolean;
+  readonly isPutOff: (what: PutOff) => boolean;
   /** Causes that were seen and neither treated nor set aside since. */
   readonly seen: ReadonlySet<string>;
   /** Actions and checks that a gate does not let through now. */
@@ -160,10 +169,11 @@ function firstAction(
     const causes = beliefs
       .filter(({ cause }) => action?.treats.includes(cause) && !isPutOff({ cause }))
       .toSorted((a, b) => b.blame - a.blame);
-    const found =
-      action && waitsForLook(action, looks, progress)
-        ? causes.find(({ cause, is }) => seen.has(cause) || is >= SURE_ENOUGH)
-        : causes[0];
+    const waits =
+      action && (isPutOff({ action: action.id }) || waitsForLook(action, looks, progress));
+    const found = waits
+      ? causes.find(({ cause, is }) => seen.has(cause) || is >= SURE_ENOUGH)
+      : causes[0];
     const look = found && lookInstead(action, found.cause, looks);
     const lookMinutes = look === undefined ? undefined : offered.get(look);
     if (look && lookMinutes !== undefined) return { planned, lookMinutes, move: checkMove(look) };

@@ -109,5 +109,12 @@ function lookAt({ id, name }: OwnCause): FamilyCheck {
 }
 
 function repairOf({ id, remedy }: OwnCause): ActionSource {
-  return { id: ownRepair(id), title: remedy, treats: [id], repair: true, minutes: MINUTES };
+  return {
+    id: ownRepair(id),
+    title: remedy,
+    todo: remedy,
+    treats: [id],
+    repair: true,
+    minutes: MINUTES,
+  };
 }

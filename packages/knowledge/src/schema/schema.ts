@@ -134,7 +134,10 @@ export interface CheckSource<I extends Ids = Ids> {
 
 export interface ActionSource<I extends Ids = Ids> {
   readonly id: I['action'];
+  /** As what was done: of buttons and the history. */
   readonly title: string;
+  /** As what to do: over the step that asks for it. */
+  readonly todo: string;
   readonly treats: readonly I['cause'][];
   readonly repair: boolean;
   readonly minutes: number;

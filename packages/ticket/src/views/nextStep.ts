@@ -3,6 +3,7 @@ import {
   type CallProposal,
   type FamilyModel,
   type Planned,
+  type PutOff,
   planCall,
   planNext,
   whatNow,
@@ -86,18 +87,26 @@ function situationOf(
 export interface Deferred {
   readonly checks: ReadonlySet<string>;
   readonly causes: ReadonlySet<string>;
+  readonly actions: ReadonlySet<string>;
 }
 
-export const NOTHING_DEFERRED: Deferred = { checks: new Set(), causes: new Set() };
+export const NOTHING_DEFERRED: Deferred = {
+  checks: new Set(),
+  causes: new Set(),
+  actions: new Set(),
+};
 
 /** One thing more is put off. */
-export function defer(
-  { checks, causes }: Deferred,
-  what: { readonly check: string } | { readonly cause: string },
-): Deferred {
-  return 'check' in what
-    ? { checks: new Set([...checks, what.check]), causes }
-    : { checks, causes: new Set([...causes, what.cause]) };
+export function defer(deferred: Deferred, what: PutOff): Deferred {
+  const { checks, causes, actions } = deferred;
+  if ('check' in what) return { ...deferred, checks: new Set([...checks, what.check]) };
+  if ('cause' in what) return { ...deferred, causes: new Set([...causes, what.cause]) };
+  return { ...deferred, actions: new Set([...actions, what.action]) };
+}
+
+function isDeferred({ checks, causes, actions }: Deferred, what: PutOff): boolean {
+  if ('check' in what) return checks.has(what.check);
+  return 'cause' in what ? causes.has(what.cause) : actions.has(what.action);
 }
 
 /** What comes next on a ticket, in the order of {@link whatNow}; a complaint in words is asked into symptoms. */
@@ -124,8 +133,7 @@ export function nextStep(
       beliefs,
       risk,
       seen: seenFaults(ticket, model),
-      isPutOff: (what) =>
-        'check' in what ? deferred.checks.has(what.check) : deferred.causes.has(what.cause),
+      isPutOff: (what) => isDeferred(deferred, what),
     },
     owed: owed.map(({ symptom, kind }) => ({ symptom, canBeSewn: kind === 'symptom' })),
   });

@@ -35,20 +35,24 @@ export function reasonWords(
 /** Weights below this (odds of 2 to 1) are not shown: natural logarithm of 2. */
 const WORTH_SHOWING = 0.7;
 
+/** What a duty still misses, as what to do. */
 export function requirementWords(model: FamilyModel, requirement: Requirement): string {
   switch (requirement.kind) {
     case 'check':
       return model.checks.get(requirement.id)?.title ?? requirement.id;
     case 'action':
-      return model.actions.get(requirement.id)?.title ?? requirement.id;
+      return model.actions.get(requirement.id)?.todo ?? requirement.id;
     case 'finding':
       return model.findings.get(requirement.id)?.answer ?? requirement.id;
   }
 }
 
-/** A gate's requirement as the tables write it, in words. */
+/** A gate's requirement as the tables write it, as what must be so. */
 export function gateWords(model: FamilyModel, text: string): string {
   const requirement = parseRequirement(text);
+  if (requirement?.kind === 'action') {
+    return model.actions.get(requirement.id)?.title ?? requirement.id;
+  }
   return requirement ? requirementWords(model, requirement) : text;
 }
 

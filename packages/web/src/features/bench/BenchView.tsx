@@ -177,10 +177,12 @@ function Bench() {
               closed={ticket.status !== 'open'}
             />
             <PutOffList
-              deferred={deferred.checks}
-              onTakeUp={(check) => {
-                takeUp(check);
-                chooseCheck(check);
+              deferred={deferred}
+              onTakeUp={(what) => {
+                takeUp(what);
+                setChoice(
+                  'check' in what ? { kind: 'check', ...what } : { kind: 'action', ...what },
+                );
               }}
             />
             <PlanSwitch />

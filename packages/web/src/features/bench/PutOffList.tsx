@@ -1,41 +1,51 @@
-import { checkOutcome, stateEpoch } from '@nodo/ticket';
+import { checkOutcome, type Deferred, stateEpoch } from '@nodo/ticket';
 import { m } from '../../messages/index.ts';
 import { useTicket } from '../../ticket/TicketContext.tsx';
 
-/** Checks that were put off, on this screen or for want of an answer, with the reason; a tap takes one up again. */
+/** Checks and actions that were put off, on this screen or for want of an answer, with the reason; a tap takes one up again. */
 export function PutOffList({
   deferred,
   onTakeUp,
 }: {
   /** Put off on this screen. */
-  readonly deferred: ReadonlySet<string>;
-  readonly onTakeUp: (check: string) => void;
+  readonly deferred: Deferred;
+  readonly onTakeUp: (what: { readonly check: string } | { readonly action: string }) => void;
 }) {
   const { ticket, model } = useTicket();
   const words = m.bench.putOff;
   if (ticket.status !== 'open') return null;
   const now = stateEpoch(ticket, ticket.epoch);
   const reasons = new Map<string, string>();
-  for (const check of deferred) reasons.set(check, words.later);
+  for (const check of deferred.checks) reasons.set(check, words.later);
   for (const { check, why, epoch } of ticket.unanswerable) {
     if (stateEpoch(ticket, epoch) !== now || checkOutcome(ticket, model, check).done) continue;
     reasons.set(check, why === undefined ? words.noAnswer : m.bench.step.notTold[why]);
   }
-  if (reasons.size === 0) return null;
+  const lines = [
+    ...[...reasons].map(([check, reason]) => {
+      const title = model.checks.get(check)?.title ?? check;
+      return { what: { check }, title, reason };
+    }),
+    ...[...deferred.actions].map((action) => {
+      const title = model.actions.get(action)?.title ?? action;
+      return { what: { action }, title, reason: words.moreFirst };
+    }),
+  ];
+  if (lines.length === 0) return null;
   return (
     <section aria-labelledby="put-off-title" className="mt-5">
       <h2 id="put-off-title" className="text-sm font-semibold text-quiet">
         {words.title}
       </h2>
       <ul>
-        {[...reasons].map(([check, reason]) => (
-          <li key={check}>
+        {lines.map(({ what, title, reason }) => (
+          <li key={JSON.stringify(what)}>
             <button
               type="button"
-              onClick={() => onTakeUp(check)}
+              onClick={() => onTakeUp(what)}
               className="min-h-11 w-full py-1 text-left leading-tight underline underline-offset-4"
             >
-              {model.checks.get(check)?.title ?? check}
+              {title}
               <span className="block text-sm text-quiet no-underline">{reason}</span>
             </button>
           </li>

@@ -276,6 +276,7 @@ export const bench = {
   putOff: {
     title: 'Put off',
     later: 'later',
+    moreFirst: 'after more checks',
     noAnswer: 'no answer',
   },
   plan: {

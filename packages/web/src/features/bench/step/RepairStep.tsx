@@ -1,5 +1,5 @@
 import { type CauseBelief, type FindingWeight, weightBand } from '@nodo/core';
-import type { ActionSource } from '@nodo/knowledge';
+import type { ActionSource, PutOff } from '@nodo/knowledge';
 import { INTERVIEWS, SURE_ENOUGH } from '@nodo/knowledge';
 import { gatesUnmet } from '@nodo/ticket';
 import { PackageOpen } from 'lucide-react';
@@ -26,7 +26,8 @@ interface RepairStepProps {
   readonly weights: readonly FindingWeight[] | undefined;
   readonly onChooseCheck: (check: string) => void;
   /** Puts the repair off and looks on. */
-  readonly onLookFurther: (() => void) | undefined;
+  /** Puts off the action on suspicion, or the repair of a cause that is nearly sure. */
+  readonly onLookFurther: ((what: PutOff) => void) | undefined;
 }
 
 /** One cause: how sure, why, and what puts it right. */
@@ -54,7 +55,7 @@ export function RepairStep({
     <div>
       <StepHead
         heading={isSuspicion ? words.shorterDone : heading}
-        title={isSuspicion ? (model.actions.get(proposed)?.title ?? known.name) : known.name}
+        title={isSuspicion ? (model.actions.get(proposed)?.todo ?? known.name) : known.name}
         facts={!isSuspicion && belief && <span>{words.isThere(write.percent(belief.is))}</span>}
         how={isSuspicion ? undefined : known.remedy}
       />
@@ -83,9 +84,11 @@ export function RepairStep({
         {!mayWork && <p>{words.noRights}</p>}
       </div>
       {onLookFurther && (
-        <Button className="mt-3" onClick={onLookFurther}>
-          {words.lookFurther}
-        </Button>
+        <p className="mt-3">
+          <Button onClick={() => onLookFurther(isSuspicion ? { action: proposed } : { cause })}>
+            {words.lookFurther}
+          </Button>
+        </p>
       )}
       {first && <Schools action={first.id} />}
       <Reasons weights={weights} />
@@ -225,7 +228,7 @@ export function ChosenActionStep({
   const known = model.actions.get(action);
   return (
     <div>
-      <StepHead heading={m.bench.step.chosenAction} title={known?.title ?? action} />
+      <StepHead heading={m.bench.step.chosenAction} title={known?.todo ?? action} />
       {known?.hazard && <Caution text={m.bench.hazards[known.hazard]} />}
       <ToDo actions={[action]} onChooseCheck={onChooseCheck} />
       <Schools action={action} />

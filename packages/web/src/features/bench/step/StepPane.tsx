@@ -1,4 +1,5 @@
 import { MOST_PROOF_MINUTES } from '@nodo/core';
+import type { PutOff } from '@nodo/knowledge';
 import type { NextStep } from '@nodo/ticket';
 import { memo } from 'react';
 import { m } from '../../../messages/index.ts';
@@ -27,7 +28,7 @@ interface StepPaneProps {
   readonly planFailed: boolean;
   readonly choice: Choice | undefined;
   readonly onChoose: (choice: Choice | undefined) => void;
-  readonly onDefer: (what: { readonly check: string } | { readonly cause: string }) => void;
+  readonly onDefer: (what: PutOff) => void;
   readonly onSomethingElse: () => void;
   /** Lets go of the step that stands here: what is proposed now takes its place. */
   readonly onRelease: () => void;
@@ -102,7 +103,7 @@ function Step(props: StepPaneProps) {
       belief={assessment.beliefs.find((belief) => belief.cause === cause)}
       weights={plan?.words?.reasons.get(cause)}
       onChooseCheck={chooseCheck}
-      onLookFurther={proposed ? () => onDefer({ cause }) : undefined}
+      onLookFurther={proposed ? onDefer : undefined}
     />
   );
 
