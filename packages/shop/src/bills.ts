@@ -70,9 +70,13 @@ export function closingWordsOf(ticket: Ticket, model: FamilyModel): ClosingWords
   const { closingSheet } = ticket.life;
   const unrepaired = ticket.closing?.unrepaired ?? false;
   if (closingSheet) return { ...closingSheet, unrepaired };
-  const { found, done, helps } = closingProposal(ticket, model);
+  const { found, probable, done, helps } = closingProposal(ticket, model);
+  const nameOf = (cause: string) => model.causes.get(cause)?.name ?? cause;
   return {
-    found: found.map((cause) => model.causes.get(cause)?.name ?? cause).join('; '),
+    found: [
+      ...found.map(nameOf),
+      ...(probable === undefined ? [] : [`Probably: ${nameOf(probable)}`]),
+    ].join('; '),
     done: done.map((action) => model.actions.get(action)?.title ?? action).join('; '),
     helps: helps.join(' '),
     paid: 'not-yet',

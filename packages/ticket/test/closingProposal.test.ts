@@ -44,6 +44,55 @@ describe('a closing sheet begins with what the ticket says', () => {
     expect(closingProposal(story.ticket, modelFor(story)).minutes).toBe(before + 15);
   });
 
+  it('what was put right on suspicion and is gone is told as what it probably was', () => {
+    const story = new Story('drop-in', ['skip']);
+    story.does('power-off-confirmed').does('needle-replaced').does('power-on').proves(15);
+    for (const { duty, state } of assess(story.ticket, modelFor(story)).duties) {
+      const reason = 'This story is about something else.';
+      if (state === 'owed') story.must('duty-waived', { duty, reason });
+    }
+    story.closes();
+    const { found, probable = '', done } = closingProposal(story.ticket, modelFor(story));
+    expect(found).toEqual([]);
+    expect(modelFor(story).actions.get('needle-replaced')?.treats).toContain(probable);
+    expect(done).toEqual(['needle-replaced']);
+    // What was seen needs no guess beside it.
+    const seen = mended().does('power-on').proves();
+    expect(closingProposal(seen.ticket, modelFor(seen)).probable).toBeUndefined();
+  });
+
+  it('a part that went in waits for its price, until somebody put one on the bill or took it off', () => {
+    const story = new Story('drop-in', ['skip'])
+      .does('power-off-confirmed')
+      .does('needle-replaced');
+    const left = () => closingProposal(story.ticket, modelFor(story)).parts;
+    expect(left()).toEqual(['Needle']);
+    story.must('part-fitted', { words: 'Needle 75/11', count: 1, each: 150 });
+    expect(left()).toEqual([]);
+    const [part] = story.ticket.life.parts;
+    story.must('entry-corrected', { corrects: part?.entry ?? '' });
+    expect(left()).toEqual(['Needle']);
+    expect(story.ticket.life.parts).toEqual([]);
+  });
+
+  it('parts can be added and taken off after closing, until the customer has the machine', () => {
+    const story = new Story('drop-in', []).closes();
+    const needle = { words: 'Needle', count: 1, each: 150 };
+    story.must('part-fitted', needle).must('part-fitted', needle);
+    const [first, second] = story.ticket.life.parts;
+    story.must('entry-corrected', { corrects: first?.entry ?? '' });
+    expect(story.ticket.life.parts.map(({ entry }) => entry)).toEqual([second?.entry]);
+    // What was done at the machine stays as it was closed.
+    const [intake] = story.ticket.entries;
+    expect(story.try('entry-corrected', { corrects: intake?.id ?? '' })?.code).toBe(
+      'ticket-closed',
+    );
+    story.must('machine-collected', {});
+    expect(story.try('part-fitted', needle)?.code).toBe('already-collected');
+    const late = story.try('entry-corrected', { corrects: second?.entry ?? '' });
+    expect(late?.code).toBe('already-collected');
+  });
+
   it('can be written until the customer has the machine', () => {
     const story = new Story('drop-in', []).closes();
     const sheet = { found: 'Lint', done: 'Cleaned', helps: '', paid: 'cash' } as const;

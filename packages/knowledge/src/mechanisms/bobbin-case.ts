@@ -251,6 +251,7 @@ export const bobbinCase = {
       afterFinding: true,
       repair: true,
       minutes: 2,
+      fits: 'Bobbin case',
       parts: ['a bobbin case for this machine'],
     },
     {

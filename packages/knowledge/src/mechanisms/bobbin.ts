@@ -308,6 +308,7 @@ export const bobbin = {
       ],
       repair: true,
       minutes: 1,
+      fits: 'Bobbin',
       parts: ['a bobbin that this machine takes'],
     },
     {

@@ -209,6 +209,7 @@ export const caseTension = {
       afterFinding: true,
       repair: true,
       minutes: 3,
+      fits: 'Case spring',
       parts: ['a spring of this case, or a case'],
     },
   ],

@@ -333,6 +333,7 @@ export const drive = {
       afterFinding: true,
       repair: true,
       minutes: 15,
+      fits: 'Drive belt',
       parts: ['a belt of this machine'],
       hazard: 'electric',
     },

@@ -207,6 +207,7 @@ export const needleCondition = {
       ],
       repair: true,
       minutes: 1,
+      fits: 'Needle',
       parts: ['a new needle of this machine’s system'],
       hazard: 'unplug',
     },

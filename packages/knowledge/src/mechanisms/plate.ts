@@ -205,6 +205,7 @@ export const plate = {
       treats: ['foot-wrong', 'plate-hole-wide'],
       repair: true,
       minutes: 1,
+      fits: 'Foot or needle plate',
       parts: ['the foot or plate that belongs to this stitch'],
     },
     {

@@ -145,6 +145,8 @@ export interface ActionSource<I extends Ids = Ids> {
   readonly afterFinding?: true;
   /** The state that it ends: the part is on again. */
   readonly putsBack?: string;
+  /** The part that then is in the machine, as a line of the bill names it. */
+  readonly fits?: string;
   /** What must be at hand for it: parts and supplies, in words. */
   readonly parts?: readonly string[];
   readonly hazard?: Hazard;

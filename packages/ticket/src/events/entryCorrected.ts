@@ -1,14 +1,17 @@
 import { refuse, uuid } from '@nodo/kernel';
 import { z } from 'zod';
-import { accept, defineEvent, reject } from './define.ts';
-import { atWork } from './guards.ts';
+import type { Ticket } from '../state/ticket.ts';
+import { accept, type Decision, defineEvent, reject } from './define.ts';
+import { atWork, sinceItCame } from './guards.ts';
 
 const body = z.object({ corrects: uuid });
+type Body = z.infer<typeof body>;
 
 /**
  * An earlier entry is taken back. Both stay in the record; the ticket is replayed without
  * the entry that was corrected. The intake cannot be taken back this way; closing and handing out only
- * by whoever did it, and only as long as nothing was entered after it.
+ * by whoever did it, and only as long as nothing was entered after it. A part on the closing sheet can be
+ * taken off it until the customer has the machine.
  */
 export const entryCorrected = defineEvent({
   version: 1,
@@ -22,25 +25,29 @@ export const entryCorrected = defineEvent({
       latest?.id === command.corrects &&
       isEnd(latest.type) &&
       latest.actor.person === context.actor.person;
-    return isOwnEnd ? accept(command) : correct(ticket, command, context);
+    if (isOwnEnd) return accept(command);
+    const earlier = ticket.entries.find(({ id }) => id === command.corrects);
+    return earlier?.type === 'part-fitted'
+      ? correctPart(ticket, command, context)
+      : correct(ticket, command, context);
   },
   apply(ticket, { corrects }) {
     return { ...ticket, corrected: new Set([...ticket.corrected, corrects]) };
   },
 });
 
-const correct = atWork<{ readonly corrects: string }, { readonly corrects: string }>(
-  (ticket, command) => {
-    const earlier = ticket.entries.find(({ id }) => id === command.corrects);
-    if (!earlier || !mayBeCorrected(earlier.type)) {
-      return reject(refuse('nothing-to-correct', 'command.corrects'));
-    }
-    if (ticket.corrected.has(command.corrects)) {
-      return reject(refuse('already-corrected', 'command.corrects'));
-    }
-    return accept(command);
-  },
-);
+const correctOnce = (ticket: Ticket, command: Body): Decision<Body> => {
+  const earlier = ticket.entries.find(({ id }) => id === command.corrects);
+  if (!earlier || !mayBeCorrected(earlier.type)) {
+    return reject(refuse('nothing-to-correct', 'command.corrects'));
+  }
+  if (ticket.corrected.has(command.corrects)) {
+    return reject(refuse('already-corrected', 'command.corrects'));
+  }
+  return accept(command);
+};
+const correct = atWork(correctOnce);
+const correctPart = sinceItCame(correctOnce);
 
 /** Whether an entry of this type ends the work or the stay: undone only as the last. */
 export function isEnd(type: string): boolean {

@@ -1,12 +1,15 @@
 import { partPut } from '../state/values.ts';
 import { accept, defineEvent, onLife } from './define.ts';
-import { atTheBench } from './guards.ts';
+import { sinceItCame } from './guards.ts';
 
-/** A part went into the machine, or goes home with it. */
+/**
+ * A part went into the machine, or goes home with it. What nobody wrote down at the bench is added on the
+ * closing sheet, until the customer has the machine.
+ */
 export const partFitted = defineEvent({
   version: 1,
   command: partPut,
   body: partPut,
-  decide: atTheBench((_ticket, command) => accept(command)),
-  apply: onLife((life, part) => ({ parts: [...life.parts, part] })),
+  decide: sinceItCame((_ticket, command) => accept(command)),
+  apply: onLife((life, part, { id }) => ({ parts: [...life.parts, { ...part, entry: id }] })),
 });

@@ -58,7 +58,7 @@ export interface Life {
   readonly limit: number | null | undefined;
   readonly asked: PriceAsked | undefined;
   readonly awaits: readonly PartAwaited[];
-  readonly parts: readonly PartPut[];
+  readonly parts: readonly (PartPut & { readonly entry: string })[];
   readonly worked: readonly Worked[];
   /** Whole minutes that were written down without the clock. */
   readonly booked: number;

@@ -133,7 +133,7 @@ export const bench = {
     pluggedIn: 'Plugged in again',
     gate: 'Before this step',
     gateCheck: (title: string) => `Check first: ${title}`,
-    didIt: 'Which did you do?',
+    didIt: (ways: number) => (ways === 1 ? 'When it is done' : 'Which did you do?'),
     lookFurther: 'Check more first',
     isThere: (chance: string) => `chance that it is there now: ${chance}`,
     finds: 'Checks that show it',
@@ -230,6 +230,9 @@ export const bench = {
     done: 'Done',
     helps: 'What helps next time',
     parts: 'Parts fitted',
+    priceOfPart: (part: string) => `${part}, price`,
+    addPart: 'Add to the bill',
+    takeOff: (part: string) => `Take off the bill: ${part}`,
     minutes: 'Minutes to charge',
     minutesFrom: {
       clock: 'From the clock.',

@@ -8,17 +8,17 @@ import { NumberField, TextArea } from '../../../ui/Field.tsx';
 import { Form } from '../../../ui/Form.tsx';
 import { RadioBoxes } from '../../../ui/RadioBoxes.tsx';
 import { BillActions } from './BillActions.tsx';
+import { ClosingParts } from './ClosingParts.tsx';
 import { useClosingSheet } from './useClosingSheet.ts';
 
 /** What the customer is told and pays; everything is filled in already and can be corrected until they have the machine. */
 export function ClosingSheetForm() {
   const { ticket } = useTicket();
   const { role } = useSession().person;
-  const { sheet, set, minutesText, setMinutes, minutesFrom, price, isSaved, save } =
+  const { sheet, partsLeft, set, minutesText, setMinutes, minutesFrom, price, isSaved, save } =
     useClosingSheet();
   const money = useMoney();
   const words = m.bench.closing;
-  const { parts } = ticket.life;
   const mayWrite = mayRecord(role, 'closing-noted') && ticket.status === 'closed';
   if (!mayWrite) return <Written />;
   return (
@@ -38,16 +38,7 @@ export function ClosingSheetForm() {
             ))}
           </div>
           <div className="flex flex-col gap-3">
-            {parts.length > 0 && (
-              <ul aria-label={words.parts}>
-                {parts.map(({ words: part, count, each }) => (
-                  <li key={`${part} ${each}`} className="flex justify-between gap-3">
-                    <bdi>{count === 1 ? part : `${count} × ${part}`}</bdi>
-                    <span className="font-mono">{money.say(count * each)}</span>
-                  </li>
-                ))}
-              </ul>
-            )}
+            <ClosingParts left={partsLeft} />
             <NumberField
               whole
               className="w-56"

@@ -70,7 +70,7 @@ export function RepairStep({
       <div className="mt-4">
         {mayWork && gates.length > 0 && <Gates gates={gates} onChooseCheck={onChooseCheck} />}
         {mayWork && gates.length === 0 && (
-          <StepList heading={words.didIt}>
+          <StepList heading={words.didIt(actions.length)}>
             {actions.map((action, index) => (
               <AnswerButton
                 key={action.id}
@@ -253,7 +253,7 @@ function ToDo({
     <div className="mt-4">
       {mayWork && gates.length > 0 && <Gates gates={gates} onChooseCheck={onChooseCheck} />}
       {mayWork && gates.length === 0 && (
-        <StepList heading={m.bench.step.didIt}>
+        <StepList heading={m.bench.step.didIt(offered.length)}>
           {offered.map((action, index) => (
             <AnswerButton
               key={action.id}

@@ -1,11 +1,10 @@
 import { billOf, money } from '@nodo/core';
-import { NEW_SHOP_PROFILE } from '@nodo/shop';
+import { closingWordsOf, NEW_SHOP_PROFILE } from '@nodo/shop';
 import { type ClosingSheet, closingProposal } from '@nodo/ticket';
 import { useMemo, useState } from 'react';
 import { useShopQuery } from '../../../api/client.ts';
 import { readWhole } from '../../../messages/typed.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
-import { causeName } from '../../../ticket/words.ts';
 
 /** Most minutes that a bill can name. */
 const MOST_MINUTES = 10_000;
@@ -16,17 +15,11 @@ export function useClosingSheet() {
   const { life } = ticket;
   const { card } = useShopQuery().data ?? { card: NEW_SHOP_PROFILE };
   const proposed = useMemo(() => closingProposal(ticket, model), [ticket, model]);
-  const begun: ClosingSheet = life.closingSheet ?? {
-    found: proposed.found.map((cause) => causeName(model, cause)).join('; '),
-    done: proposed.done.map((action) => model.actions.get(action)?.title ?? action).join('; '),
-    helps: proposed.helps.join(' '),
-    paid: 'not-yet',
-  };
+  const { unrepaired: isUnrepaired, ...begun } = closingWordsOf(ticket, model);
   const [changed, setChanged] = useState<Partial<ClosingSheet>>({});
   const [typed, setTyped] = useState<string>();
   const sheet = { ...begun, ...changed };
   // What goes back as it came is charged only as far as somebody writes it.
-  const isUnrepaired = ticket.closing?.unrepaired === true;
   const usual = isUnrepaired ? 0 : proposed.minutes;
   const minutesText = typed ?? String(life.bill?.labourMinutes ?? usual);
   const read = readWhole(minutesText);
@@ -53,6 +46,8 @@ export function useClosingSheet() {
     Object.keys(changed).length === 0;
   return {
     sheet,
+    /** Parts that went in and are not on the bill. */
+    partsLeft: proposed.parts,
     set: (part: Partial<ClosingSheet>) => setChanged({ ...changed, ...part }),
     minutesText,
     setMinutes: setTyped,

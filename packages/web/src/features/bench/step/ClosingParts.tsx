@@ -1,0 +1,84 @@
+import { standingBill } from '@nodo/shop';
+import { mayRecord } from '@nodo/ticket';
+import { X } from 'lucide-react';
+import { useState } from 'react';
+import { useBillsQuery } from '../../../api/client.ts';
+import { m } from '../../../messages/index.ts';
+import { useSession } from '../../../session/SessionContext.tsx';
+import { useMoney } from '../../../session/useMoney.ts';
+import { useTicket } from '../../../ticket/TicketContext.tsx';
+import { Button } from '../../../ui/Button.tsx';
+import { NumberField } from '../../../ui/Field.tsx';
+
+/** The parts on the bill, and those that went in and wait for their price. A bill that is handed over is not touched. */
+export function ClosingParts({ left }: { readonly left: readonly string[] }) {
+  const { ticket, record } = useTicket();
+  const { role } = useSession().person;
+  const { data: bills = [] } = useBillsQuery(ticket.id);
+  const money = useMoney();
+  const words = m.bench.closing;
+  const { parts } = ticket.life;
+  const mayChange = mayRecord(role, 'part-fitted') && !standingBill(bills);
+  const priced = mayChange ? left : [];
+  if (parts.length === 0 && priced.length === 0) return null;
+  return (
+    <section aria-labelledby="closing-parts">
+      <h2 id="closing-parts" className="font-semibold">
+        {words.parts}
+      </h2>
+      <ul>
+        {parts.map(({ entry, words: part, count, each }) => (
+          <li key={entry} className="flex min-h-11 items-center gap-3">
+            <bdi className="flex-1">{count === 1 ? part : `${count} × ${part}`}</bdi>
+            <span className="font-mono">{money.say(count * each)}</span>
+            {mayChange && (
+              <Button
+                look="quiet"
+                aria-label={words.takeOff(part)}
+                onClick={() => record('entry-corrected', { corrects: entry })}
+              >
+                <X aria-hidden size={18} />
+              </Button>
+            )}
+          </li>
+        ))}
+        {priced.map((part) => (
+          <li key={part}>
+            <PriceOf part={part} />
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** A part that went in: it goes on the bill with its price. */
+function PriceOf({ part }: { readonly part: string }) {
+  const { record } = useTicket();
+  const [price, setPrice] = useState('');
+  const money = useMoney();
+  const words = m.bench.closing;
+  const each = money.read(price);
+  const add = () => {
+    if (each !== undefined) record('part-fitted', { words: part, count: 1, each });
+  };
+  return (
+    <div className="flex items-end gap-3">
+      <NumberField
+        className="w-56"
+        label={words.priceOfPart(part)}
+        value={price}
+        onText={setPrice}
+        onKeyDown={(event) => {
+          if (event.key !== 'Enter') return;
+          // Enter belongs to the part here, not to the whole sheet.
+          event.preventDefault();
+          add();
+        }}
+      />
+      <Button disabled={each === undefined} onClick={add}>
+        {words.addPart}
+      </Button>
+    </div>
+  );
+}
