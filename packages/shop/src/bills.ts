@@ -1,4 +1,4 @@
-import { humanText, instant, minorUnits, uuid } from '@nodo/kernel';
+import { humanText, instant, lowerFirst, minorUnits, uuid } from '@nodo/kernel';
 import type { FamilyModel } from '@nodo/knowledge';
 import { closingProposal, PAID_BY, type Ticket } from '@nodo/ticket';
 import { z } from 'zod';
@@ -75,7 +75,7 @@ export function closingWordsOf(ticket: Ticket, model: FamilyModel): ClosingWords
   return {
     found: [
       ...found.map(nameOf),
-      ...(probable === undefined ? [] : [`Probably: ${nameOf(probable)}`]),
+      ...(probable === undefined ? [] : [`Probably: ${lowerFirst(nameOf(probable))}`]),
     ].join('; '),
     done: done.map((action) => model.actions.get(action)?.title ?? action).join('; '),
     helps: helps.join(' '),

@@ -53,6 +53,7 @@ export {
   registerEntry,
   sewn,
 } from './state/needleEntry.ts';
+export { allPiecesFound } from './state/pieces.ts';
 export { QUANTITIES, QUANTITY_IDS, type Quantity } from './state/quantities.ts';
 export {
   changesOf,

@@ -1,4 +1,5 @@
 import { sizeName } from '@nodo/core';
+import { lowerFirst } from '@nodo/kernel';
 import {
   coatingOf,
   fitNeedle,
@@ -76,10 +77,6 @@ export function drawNeedleCard(page: Page, subject: Subject): void {
   );
   line(page, 'Please note', "Your machine's own manual stands above this card.", top);
   drawNeedle(page, system);
-}
-
-function lowerFirst(text: string): string {
-  return text.charAt(0).toLowerCase() + text.slice(1);
 }
 
 function line(page: Page, name: string, text: string, top: number): number {

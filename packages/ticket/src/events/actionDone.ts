@@ -1,10 +1,10 @@
 import { humanText, refuse, tableId } from '@nodo/kernel';
-import type { FindingId } from '@nodo/knowledge';
 import { z } from 'zod';
 import { gatesUnmet } from '../assessment/gates.ts';
 import { marksAfter } from '../state/marks.ts';
 import { PIECES_FOUND, POWER_OFF, POWER_ON } from '../state/namedActions.ts';
-import { type Ticket, withVoidEpoch } from '../state/ticket.ts';
+import { allPiecesFound } from '../state/pieces.ts';
+import { withVoidEpoch } from '../state/ticket.ts';
 import { accept, defineEvent, reject } from './define.ts';
 import { atTheBench } from './guards.ts';
 
@@ -17,14 +17,6 @@ const body = command.extend({
   /** The state that it ended: the part is on again. */
   putBack: tableId.optional(),
 });
-
-const BREAKAGE: FindingId = 'needle-break';
-
-/** Laid end to end since the needle was last said to have broken, they made it whole. */
-function allPiecesFound({ life: { pieces }, answers }: Ticket): boolean {
-  const broke = answers.findLast(({ finding, present }) => finding === BREAKAGE && present);
-  return pieces?.state === 'whole' && pieces.seq > (broke?.seq ?? 0);
-}
 
 /** Something was done. What treats a cause ends the epoch: later findings are of another state. */
 export const actionDone = defineEvent({

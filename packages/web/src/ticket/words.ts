@@ -1,4 +1,5 @@
 import type { FindingWeight, Requirement } from '@nodo/core';
+import { lowerFirst } from '@nodo/kernel';
 import { type FamilyModel, type Hazard, type Needs, parseRequirement } from '@nodo/knowledge';
 import { IN_WORDS, type Ticket } from '@nodo/ticket';
 import { m } from '../messages/index.ts';
@@ -62,10 +63,6 @@ export function openWords(model: FamilyModel, ticket: Ticket): string {
     .filter(({ id }) => ticket.open.has(id))
     .map(({ title }) => title)
     .join(', ');
-}
-
-export function lowerFirst(text: string): string {
-  return text.charAt(0).toLocaleLowerCase() + text.slice(1);
 }
 
 /** The caution of a check. With the foot off the pedal nothing is sewn. */

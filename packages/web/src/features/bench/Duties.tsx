@@ -1,9 +1,10 @@
 import type { DutyStatus } from '@nodo/core';
+import { lowerFirst } from '@nodo/kernel';
 import type { FamilyModel } from '@nodo/knowledge';
 import { memo, useState } from 'react';
 import { m, write } from '../../messages/index.ts';
 import { useTicket } from '../../ticket/TicketContext.tsx';
-import { lowerFirst, requirementWords, symptomName } from '../../ticket/words.ts';
+import { requirementWords, symptomName } from '../../ticket/words.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextArea } from '../../ui/Field.tsx';
 import { Modal } from '../../ui/Modal.tsx';

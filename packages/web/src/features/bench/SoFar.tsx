@@ -1,8 +1,9 @@
+import { lowerFirst } from '@nodo/kernel';
 import type { FamilyModel } from '@nodo/knowledge';
 import { type NextStep, resumeOf } from '@nodo/ticket';
 import { m, write } from '../../messages/index.ts';
 import { useTicket } from '../../ticket/TicketContext.tsx';
-import { causeName, lowerFirst } from '../../ticket/words.ts';
+import { causeName } from '../../ticket/words.ts';
 
 /** In two sentences: what is known and done; what is owed and comes next. */
 export function SoFar({

@@ -1,3 +1,4 @@
+import { lowerFirst } from '@nodo/kernel';
 import {
   COMPLAINT,
   type FamilyCheck,
@@ -11,7 +12,7 @@ import { AnswerButton } from '../../ticket/check/AnswerButton.tsx';
 import { Answers } from '../../ticket/check/Answers.tsx';
 import { Caution } from '../../ticket/check/Caution.tsx';
 import { useTicket } from '../../ticket/TicketContext.tsx';
-import { hazardWords, lowerFirst } from '../../ticket/words.ts';
+import { hazardWords } from '../../ticket/words.ts';
 
 interface CallStepProps {
   readonly step: Exclude<PhoneStep, { kind: 'end' }>;

@@ -1,6 +1,6 @@
 import { KNOWLEDGE, SHIPPED } from '@nodo/knowledge';
 import { mayTakeIn } from '@nodo/ticket';
-import { ArrowLeft } from 'lucide-react';
+import { ArrowLeft, ArrowRight } from 'lucide-react';
 import { type ComponentType, type ReactNode, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { useMachineQuery } from '../../api/client.ts';
@@ -57,7 +57,12 @@ function Beside({ name, parts }: InstrumentProps) {
   // An instrument tells what is there, to blame or not.
   const [first, second] = assessment.beliefs.toSorted((a, b) => b.is - a.is);
   return (
-    <Instrument bench={bench} parts={parts} root={`/bench/${ticket.id}/${name}`}>
+    <Instrument
+      bench={bench}
+      parts={parts}
+      root={`/bench/${ticket.id}/${name}`}
+      below={<ToNextStep />}
+    >
       <TicketBar />
       <p className="text-sm text-quiet" aria-live="polite">
         {m.instrument.likely}:{' '}
@@ -133,12 +138,15 @@ function Instrument({
   parts,
   root,
   query = '',
+  below,
   children,
 }: {
   readonly bench: InstrumentBench;
   readonly parts: readonly InstrumentPart[];
   readonly root: string;
   readonly query?: string;
+  /** Pinned below what is shown. */
+  readonly below?: ReactNode;
   readonly children: ReactNode;
 }) {
   const { part: asked } = useParams();
@@ -174,7 +182,32 @@ function Instrument({
           </InstrumentContext>
         )}
       </div>
+      {below}
     </div>
+  );
+}
+
+/** The way on, once something of this screen's person was saved from here. */
+function ToNextStep() {
+  const { ticket } = useTicket();
+  const { person } = useSession();
+  const [openedAt] = useState(ticket.seq);
+  const saved = ticket.entries
+    .slice(openedAt)
+    .filter(({ actor, id }) => actor.person === person.id && !ticket.corrected.has(id));
+  if (saved.length === 0) return null;
+  return (
+    <p className="sticky bottom-0 flex items-center justify-end gap-4 border-t border-rule bg-paper px-5 py-1.5">
+      <span role="status" className="text-quiet">
+        {m.instrument.saved}
+      </span>
+      <Link
+        to={`/bench/${ticket.id}`}
+        className="inline-flex min-h-12 items-center gap-2 rounded-md bg-ink px-4 text-lg font-semibold text-ground"
+      >
+        {m.instrument.next} <ArrowRight aria-hidden size={20} />
+      </Link>
+    </p>
   );
 }
 

@@ -133,6 +133,7 @@ export const bench = {
     pluggedIn: 'Plugged in again',
     gate: 'Before this step',
     gateCheck: (title: string) => `Check first: ${title}`,
+    measurePieces: 'Measure the pieces',
     didIt: (ways: number) => (ways === 1 ? 'When it is done' : 'Which did you do?'),
     lookFurther: 'Check more first',
     isThere: (chance: string) => `chance that it is there now: ${chance}`,

@@ -14,6 +14,8 @@ export const instrument = {
   },
   partsNav: 'What to measure',
   back: 'Back to the bench',
+  saved: 'Saved on the ticket.',
+  next: 'Next step',
   closed: 'This ticket is closed: readings are shown, not kept.',
   alone: 'Opened alone: readings are shown, not kept. Open it from a ticket to keep them.',
   machineKind: 'Kind of machine',

@@ -17,7 +17,7 @@ export const phone = {
   putRightListen: 'Whether they know how, or it gets too much for them. Then it comes in.',
   did: 'It is done',
   againTitle: 'Is it gone?',
-  againSay: 'Sew a scrap the way you did before. Is it still there?',
+  againSay: 'Sew a scrap the way you did before.',
   gone: 'It is gone',
   bringIn: 'Bring it in',
   stop: 'Stop, unplug',

@@ -1,10 +1,10 @@
+import { lowerFirst } from '@nodo/kernel';
 import type { FamilyCheck } from '@nodo/knowledge';
 import { stateEpoch } from '@nodo/ticket';
 import { m, write } from '../../messages/index.ts';
 import { usePeopleById } from '../../session/usePeopleById.ts';
 import { Button } from '../../ui/Button.tsx';
 import { useTicket } from '../TicketContext.tsx';
-import { lowerFirst } from '../words.ts';
 
 /**
  * What this check was answered already on the machine as it is now, and by whom: a colleague's answer

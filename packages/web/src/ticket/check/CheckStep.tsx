@@ -1,4 +1,5 @@
 import { type CheckProposal, openingChain } from '@nodo/core';
+import { lowerFirst } from '@nodo/kernel';
 import { checkMinutes, type FamilyCheck, isPartOff, isWorthIt } from '@nodo/knowledge';
 import { gatesUnmet, POWER_OFF, POWER_ON } from '@nodo/ticket';
 import { Ruler } from 'lucide-react';
@@ -8,7 +9,7 @@ import { TextLink } from '../../ui/TextLink.tsx';
 import { instrumentFor } from '../instrumentAddresses.ts';
 import { ProvenanceMark } from '../ProvenanceMark.tsx';
 import { useTicket } from '../TicketContext.tsx';
-import { gateWords, hazardWords, lowerFirst } from '../words.ts';
+import { gateWords, hazardWords } from '../words.ts';
 import { AnswerButton } from './AnswerButton.tsx';
 import { AnsweredHere } from './AnsweredHere.tsx';
 import { Answers } from './Answers.tsx';

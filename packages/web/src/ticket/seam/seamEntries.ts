@@ -1,3 +1,4 @@
+import { lowerFirst } from '@nodo/kernel';
 import type { FamilyModel } from '@nodo/knowledge';
 import { FABRICS, INTERVIEWS } from '@nodo/knowledge';
 import { needleLine } from '@nodo/shop';
@@ -14,7 +15,7 @@ import { m, write } from '../../messages/index.ts';
 import { instruments } from '../../messages/instruments.ts';
 import { shopDayOf } from '../../time/shopTime.ts';
 import type { ShownTicket } from '../useShownTicket.ts';
-import { lowerFirst, symptomName } from '../words.ts';
+import { symptomName } from '../words.ts';
 
 /** One stitch of the seam. */
 export interface SeamEntry {

@@ -1,8 +1,9 @@
+import { lowerFirst } from '@nodo/kernel';
 import { useState } from 'react';
 import { m, write } from '../../../messages/index.ts';
 import { AnswerButton } from '../../../ticket/check/AnswerButton.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
-import { lowerFirst, symptomName } from '../../../ticket/words.ts';
+import { symptomName } from '../../../ticket/words.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { ReasonForm } from '../../../ui/ReasonForm.tsx';
 import { TextLink } from '../../../ui/TextLink.tsx';

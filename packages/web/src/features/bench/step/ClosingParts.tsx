@@ -65,7 +65,7 @@ function PriceOf({ part }: { readonly part: string }) {
   return (
     <div className="flex items-end gap-3">
       <NumberField
-        className="w-56"
+        className="w-40"
         label={words.priceOfPart(part)}
         value={price}
         onText={setPrice}
@@ -76,7 +76,7 @@ function PriceOf({ part }: { readonly part: string }) {
           add();
         }}
       />
-      <Button disabled={each === undefined} onClick={add}>
+      <Button className="shrink-0 whitespace-nowrap" disabled={each === undefined} onClick={add}>
         {words.addPart}
       </Button>
     </div>

@@ -1,4 +1,5 @@
 import { mayRecord, PAID_BY } from '@nodo/ticket';
+import { useId } from 'react';
 import { m, write } from '../../../messages/index.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useMoney } from '../../../session/useMoney.ts';
@@ -18,12 +19,13 @@ export function ClosingSheetForm() {
   const { sheet, partsLeft, set, minutesText, setMinutes, minutesFrom, price, isSaved, save } =
     useClosingSheet();
   const money = useMoney();
+  const form = useId();
   const words = m.bench.closing;
   const mayWrite = mayRecord(role, 'closing-noted') && ticket.status === 'closed';
   if (!mayWrite) return <Written />;
   return (
     <>
-      <Form aria-label={words.title} className="mt-4 flex flex-col gap-4" onSubmit={save}>
+      <Form id={form} aria-label={words.title} className="mt-4 flex flex-col gap-4" onSubmit={save}>
         <div className="grid gap-x-6 gap-y-3 @2xl:grid-cols-2">
           <div className="flex flex-col gap-3">
             {(['found', 'done', 'helps'] as const).map((one) => (
@@ -68,17 +70,15 @@ export function ClosingSheetForm() {
             />
           </div>
         </div>
-        <p className="flex min-h-11 items-center">
-          {isSaved ? (
-            <span className="text-quiet">{words.saved}</span>
-          ) : (
-            <Button type="submit" disabled={price === undefined}>
-              {words.save}
-            </Button>
-          )}
-        </p>
       </Form>
-      <div className="mt-2 flex flex-wrap items-center gap-3">
+      <div className="mt-3 flex flex-wrap items-center gap-3">
+        {isSaved ? (
+          <span className="text-quiet">{words.saved}</span>
+        ) : (
+          <Button type="submit" form={form} disabled={price === undefined}>
+            {words.save}
+          </Button>
+        )}
         <BillActions onBefore={() => isSaved || save()} />
       </div>
     </>

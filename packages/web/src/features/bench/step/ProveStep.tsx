@@ -1,4 +1,5 @@
 import type { HowOften } from '@nodo/core';
+import { lowerFirst } from '@nodo/kernel';
 import { SEWN_AS_FOUND } from '@nodo/knowledge';
 import { HOW_OFTEN } from '@nodo/ticket';
 import { Timer } from 'lucide-react';
@@ -10,7 +11,7 @@ import { Caution } from '../../../ticket/check/Caution.tsx';
 import { CloseFirst } from '../../../ticket/check/CheckStep.tsx';
 import { StepHead } from '../../../ticket/check/StepHead.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
-import { lowerFirst, symptomName } from '../../../ticket/words.ts';
+import { symptomName } from '../../../ticket/words.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { CheckBox } from '../../../ui/CheckBox.tsx';
 import { NumberField } from '../../../ui/Field.tsx';

@@ -1,18 +1,20 @@
 import { type CauseBelief, type FindingWeight, weightBand } from '@nodo/core';
+import { lowerFirst } from '@nodo/kernel';
 import type { ActionSource, PutOff } from '@nodo/knowledge';
 import { INTERVIEWS, SURE_ENOUGH } from '@nodo/knowledge';
-import { gatesUnmet } from '@nodo/ticket';
+import { allPiecesFound, gatesUnmet, PIECES_FOUND } from '@nodo/ticket';
 import { PackageOpen } from 'lucide-react';
 import { useState } from 'react';
+import { useNavigate } from 'react-router';
 import { m, write } from '../../../messages/index.ts';
 import { AnswerButton } from '../../../ticket/check/AnswerButton.tsx';
 import { Caution } from '../../../ticket/check/Caution.tsx';
-import { Gates, InstrumentLink, StepList } from '../../../ticket/check/CheckStep.tsx';
+import { Gates, StepList } from '../../../ticket/check/CheckStep.tsx';
 import { Schools } from '../../../ticket/check/Schools.tsx';
 import { StepHead } from '../../../ticket/check/StepHead.tsx';
 import { needleAddress } from '../../../ticket/instrumentAddresses.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
-import { causeName, findingWords, lowerFirst } from '../../../ticket/words.ts';
+import { causeName, findingWords } from '../../../ticket/words.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { ReasonForm } from '../../../ui/ReasonForm.tsx';
 import { TextLink } from '../../../ui/TextLink.tsx';
@@ -187,9 +189,6 @@ function CauseChecks({ cause, onChooseCheck }: Pick<RepairStepProps, 'cause' | '
   );
 }
 
-/** The duty for which the needle instrument lays the pieces. */
-const PIECES_DUTY = 'fragments';
-
 /** A duty that only an action clears. */
 export function ActionStep({
   duty,
@@ -200,14 +199,13 @@ export function ActionStep({
   readonly actions: readonly string[];
   readonly onChooseCheck: (check: string) => void;
 }) {
-  const { ticket, model } = useTicket();
+  const { model } = useTicket();
   const known = model.duties.get(duty);
   return (
     <div>
       <StepHead
         heading={m.bench.step.because.duty}
         title={known?.title ?? duty}
-        facts={duty === PIECES_DUTY && <InstrumentLink to={needleAddress(ticket.id, 'broken')} />}
         how={known && `${known.text}. ${m.bench.duties.why(known.why)}`}
       />
       {known?.hazard && <Caution text={m.bench.hazards[known.hazard]} />}
@@ -246,6 +244,9 @@ function ToDo({
 }) {
   const { ticket, model, record, mayWork } = useTicket();
   const [reasoning, setReasoning] = useState<ActionSource>();
+  const navigate = useNavigate();
+  // Nobody says that the needle is whole: its pieces are measured.
+  const isMeasured = (action: string) => action !== PIECES_FOUND || allPiecesFound(ticket);
   const offered: ActionSource[] = actions.flatMap((id) => model.actions.get(id) ?? []);
   const [first] = offered;
   const gates = first ? gatesUnmet(ticket, model, `action:${first.id}`) : [];
@@ -258,12 +259,12 @@ function ToDo({
             <AnswerButton
               key={action.id}
               digit={index + 1}
-              text={action.title}
-              onPress={() =>
-                action.needsReason
-                  ? setReasoning(action)
-                  : record('action-done', { action: action.id })
-              }
+              text={isMeasured(action.id) ? action.title : m.bench.step.measurePieces}
+              onPress={() => {
+                if (!isMeasured(action.id)) void navigate(needleAddress(ticket.id, 'broken'));
+                else if (action.needsReason) setReasoning(action);
+                else record('action-done', { action: action.id });
+              }}
             />
           ))}
           {reasoning && (

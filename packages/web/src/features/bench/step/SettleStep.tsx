@@ -1,3 +1,4 @@
+import { lowerFirst } from '@nodo/kernel';
 import { COMPLAINT } from '@nodo/knowledge';
 import { IN_WORDS, SETTLED_BY_HAND, type SettledByHand } from '@nodo/ticket';
 import { useState } from 'react';
@@ -7,7 +8,7 @@ import { answersTo } from '../../../ticket/answersTo.ts';
 import { AnswerButton } from '../../../ticket/check/AnswerButton.tsx';
 import { StepHead } from '../../../ticket/check/StepHead.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
-import { lowerFirst, symptomName } from '../../../ticket/words.ts';
+import { symptomName } from '../../../ticket/words.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { ReasonForm } from '../../../ui/ReasonForm.tsx';
 

@@ -1,4 +1,5 @@
 import type { Person, Presence } from '@nodo/api';
+import { lowerFirst } from '@nodo/kernel';
 import type { FamilyModel } from '@nodo/knowledge';
 import { type HandOver, handOverOf } from '@nodo/ticket';
 import { Link2, UserRoundPlus } from 'lucide-react';
@@ -7,7 +8,7 @@ import { m } from '../../../messages/index.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { usePeopleById } from '../../../session/usePeopleById.ts';
 import { useShown, useTicket } from '../../../ticket/TicketContext.tsx';
-import { lowerFirst } from '../../../ticket/words.ts';
+
 import { Button } from '../../../ui/Button.tsx';
 import { Modal } from '../../../ui/Modal.tsx';
 import { PersonMark } from '../../../ui/PersonMark.tsx';
