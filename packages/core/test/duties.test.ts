@@ -54,6 +54,22 @@ describe('a debt', () => {
     ).toBe('owed');
   });
 
+  it('counts what was done before only where the rule says so, and nothing ran since', () => {
+    const needle = {
+      raisedBy: ['finding:strike', 'finding:nick'],
+      clearedAll: [{ kind: 'action', id: 'new-needle' }] as const,
+    };
+    const kept = rule({ ...needle, doneBefore: true });
+    const struck = symptom('strike', 1);
+    const fitted = action('new-needle', 2, 1);
+    const nick = finding('nick', 4, 1);
+    expect(state(kept, struck, fitted, nick)).toBe('cleared');
+    expect(state(rule(needle), struck, fitted, nick)).toBe('owed');
+    // Sewn in between, the new needle can have struck as well; and it struck where the finding ran.
+    expect(state(kept, struck, fitted, symptom('skip', 3, 1), nick)).toBe('owed');
+    expect(state(kept, struck, fitted, symptom('strike', 4, 1))).toBe('owed');
+  });
+
   it('counts a look made before in the same state, where something seen at rest raised it', () => {
     const before = check('plate', 1, true);
     const after = check('hook', 4, true);

@@ -53,6 +53,8 @@ export interface DutyRule {
   readonly clearedAny: readonly Requirement[];
   /** Asked only when this very token raised the duty. */
   readonly clearedByRaiser: Readonly<Record<string, readonly Requirement[]>>;
+  /** An action that was done before a finding raised it counts too, where the machine did not run since. */
+  readonly doneBefore?: boolean | undefined;
 }
 
 export interface DutyStatus {
@@ -77,18 +79,21 @@ function meets(fact: DutyFact, requirement: Requirement): boolean {
   );
 }
 
+/** From when on what was done before a duty was raised counts for it, by kind. */
+type Earlier = Readonly<Partial<Record<DutyFact['kind'], number>>>;
+
 /**
  * Those requirements that nothing from `since` on has met.
- * @param looksAfter a check counts too when it came after that.
+ * @param earlier facts of these kinds count too when they came after that.
  */
 function unmetRequirements(
   requirements: readonly Requirement[],
   facts: readonly DutyFact[],
   since: number,
-  looksAfter = Number.POSITIVE_INFINITY,
+  earlier: Earlier = {},
 ): readonly Requirement[] {
   const counts = (fact: DutyFact): boolean =>
-    fact.at >= since || (fact.kind === 'check' && fact.at > looksAfter);
+    fact.at >= since || fact.at > (earlier[fact.kind] ?? Number.POSITIVE_INFINITY);
   return requirements.filter(
     (requirement) => !facts.some((fact) => counts(fact) && meets(fact, requirement)),
   );
@@ -106,9 +111,23 @@ function lastChangeBefore({ token, at, epoch }: Raising, facts: readonly DutyFac
       (fact.epoch !== epoch ||
         fact.kind === 'closed' ||
         (fact.kind === 'action' && fact.repair) ||
-        ((fact.kind === 'check' || fact.kind === 'finding') && fact.runs === true)),
+        hasRun(fact)),
   );
-  return changes.reduce((last, fact) => Math.max(last, fact.at), Number.NEGATIVE_INFINITY);
+  return latest(changes);
+}
+
+/** When the machine last ran before a finding, or with it. */
+function lastRunBefore({ token, at }: Raising, facts: readonly DutyFact[]): number {
+  if (!token.startsWith('finding:')) return at;
+  return latest(facts.filter((fact) => fact.at <= at && hasRun(fact)));
+}
+
+function hasRun(fact: DutyFact): boolean {
+  return (fact.kind === 'check' || fact.kind === 'finding') && fact.runs === true;
+}
+
+function latest(facts: readonly DutyFact[]): number {
+  return facts.reduce((last, { at }) => Math.max(last, at), Number.NEGATIVE_INFINITY);
 }
 
 /**
@@ -165,9 +184,12 @@ function settle(rule: DutyRule, raising: Raising, facts: readonly DutyFact[]): D
   const ofRaisers = [...raising.lastByToken].flatMap(([token, at]) =>
     unmetRequirements(rule.clearedByRaiser[token] ?? [], facts, at),
   );
-  const looks = lastChangeBefore(raising, facts);
-  const all = [...unmetRequirements(rule.clearedAll, facts, raising.at, looks), ...ofRaisers];
-  const unmetAny = unmetRequirements(rule.clearedAny, facts, raising.at, looks);
+  const earlier: Earlier = {
+    check: lastChangeBefore(raising, facts),
+    ...(rule.doneBefore ? { action: lastRunBefore(raising, facts) } : {}),
+  };
+  const all = [...unmetRequirements(rule.clearedAll, facts, raising.at, earlier), ...ofRaisers];
+  const unmetAny = unmetRequirements(rule.clearedAny, facts, raising.at, earlier);
   const anyMet = rule.clearedAny.length === 0 || unmetAny.length < rule.clearedAny.length;
   const asksSomething =
     rule.clearedAll.length > 0 ||

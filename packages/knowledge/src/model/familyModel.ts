@@ -278,6 +278,7 @@ function dutyRule(
     clearedByRaiser: Object.fromEntries(
       Object.entries(duty.clearedByRaiser ?? {}).map(([token, texts]) => [token, here(texts)]),
     ),
+    doneBefore: duty.doneBefore,
   };
 }
 

@@ -232,6 +232,8 @@ export interface DutySource<I extends Ids = Ids> {
   )[];
   readonly clearedAny?: readonly Requirement<I>[];
   readonly clearedByRaiser?: Readonly<Partial<Record<Raiser<I>, readonly Requirement<I>[]>>>;
+  /** An action that was done before a finding raised it counts too, where the machine did not run since. */
+  readonly doneBefore?: true;
   readonly text: string;
   readonly hazard?: Hazard;
   readonly why: string;

@@ -91,6 +91,8 @@ export const DUTIES: readonly DutySource<ShippedIds>[] = [
       'finding:hook-catches',
     ],
     clearedAll: ['action:needle-replaced'],
+    // A mark that is found with the new needle in was struck by the old one.
+    doneBefore: true,
     before: ['sews:*'],
     text: 'Fit a new needle even if the old one looks sound',
     hazard: 'needle',

@@ -1,5 +1,5 @@
 import { KNOWLEDGE, SHIPPED } from '@nodo/knowledge';
-import { mayTakeIn } from '@nodo/ticket';
+import { mayTakeIn, POWER_OFF, type RecordedEvent } from '@nodo/ticket';
 import { ArrowLeft, ArrowRight } from 'lucide-react';
 import { type ComponentType, type ReactNode, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
@@ -158,33 +158,42 @@ function Instrument({
     mayDo(bench) &&
     bench.onTicket?.ticket.power === 'on';
   return (
-    <div className="tall:min-h-0 flex flex-1 flex-col overflow-y-auto">
-      <div className="flex flex-wrap items-center gap-x-5 gap-y-1 px-4 pt-1">
-        <nav aria-label={m.instrument.partsNav} className="flex flex-wrap gap-x-1">
-          {parts.map(({ id, title }) => (
-            <Link
-              key={id}
-              to={`${root}/${id}${query}`}
-              aria-current={id === part?.id ? 'page' : undefined}
-              className="inline-flex min-h-11 items-center border-b-3 border-transparent px-3 text-quiet hover:text-ink aria-[current=page]:border-own aria-[current=page]:font-semibold aria-[current=page]:text-ink"
-            >
-              {title}
-            </Link>
-          ))}
-        </nav>
-        <div className="ml-auto flex flex-wrap items-center gap-x-5 gap-y-1">{children}</div>
-      </div>
-      {isGated && <PlugGate bench={bench} onAfterwards={() => setToldAfterwards(true)} />}
-      <div className="flex-1 bg-paper px-5 pt-3 pb-6">
-        {part && (
-          <InstrumentContext value={isGated ? locked(bench) : bench}>
-            <part.Shown key={`${bench.model.family.id} ${bench.machine ?? ''}`} />
-          </InstrumentContext>
-        )}
+    <div className="tall:min-h-0 flex flex-1 flex-col">
+      <div className="tall:min-h-0 flex flex-1 flex-col overflow-y-auto">
+        <div className="flex flex-wrap items-center gap-x-5 gap-y-1 px-4 pt-1">
+          <nav aria-label={m.instrument.partsNav} className="flex flex-wrap gap-x-1">
+            {parts.map(({ id, title }) => (
+              <Link
+                key={id}
+                to={`${root}/${id}${query}`}
+                aria-current={id === part?.id ? 'page' : undefined}
+                className="inline-flex min-h-11 items-center border-b-3 border-transparent px-3 text-quiet hover:text-ink aria-[current=page]:border-own aria-[current=page]:font-semibold aria-[current=page]:text-ink"
+              >
+                {title}
+              </Link>
+            ))}
+          </nav>
+          <div className="ml-auto flex flex-wrap items-center gap-x-5 gap-y-1">{children}</div>
+        </div>
+        {isGated && <PlugGate bench={bench} onAfterwards={() => setToldAfterwards(true)} />}
+        <div className="flex-1 bg-paper px-5 pt-3 pb-6">
+          {part && (
+            <InstrumentContext value={isGated ? locked(bench) : bench}>
+              <part.Shown key={`${bench.model.family.id} ${bench.machine ?? ''}`} />
+            </InstrumentContext>
+          )}
+        </div>
       </div>
       {below}
     </div>
   );
+}
+
+/** Whether an entry says more than that the machine was made ready for it. */
+function isReading(entry: RecordedEvent): boolean {
+  if (entry.type === 'machine-opened') return false;
+  const { action } = entry.body as { readonly action?: unknown };
+  return action !== POWER_OFF;
 }
 
 /** The way on, once something of this screen's person was saved from here. */
@@ -194,10 +203,11 @@ function ToNextStep() {
   const [openedAt] = useState(ticket.seq);
   const saved = ticket.entries
     .slice(openedAt)
-    .filter(({ actor, id }) => actor.person === person.id && !ticket.corrected.has(id));
+    .filter(({ actor, id }) => actor.person === person.id && !ticket.corrected.has(id))
+    .filter(isReading);
   if (saved.length === 0) return null;
   return (
-    <p className="sticky bottom-0 flex items-center justify-end gap-4 border-t border-rule bg-paper px-5 py-1.5">
+    <p className="flex shrink-0 items-center justify-end gap-4 border-t border-rule bg-paper px-5 py-1.5">
       <span role="status" className="text-quiet">
         {m.instrument.saved}
       </span>
