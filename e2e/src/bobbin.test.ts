@@ -48,10 +48,10 @@ describe('the bobbin instrument', () => {
     await fill(tavi, 'Width, mm', '11.7');
     await tavi.sees('No table of classes tells the hole');
     await fill(tavi, 'Hole, mm', '7,2');
-    await fill(tavi, 'Own one’s hole, mm', '7');
+    await fill(tavi, 'Own bobbin’s hole, mm', '7');
     await tavi.sees('Hole 7.2 mm, own 7 mm');
     await tavi.seesNot('It is not like the machine’s own');
-    await fill(tavi, 'Own one’s hole, mm', '6');
+    await fill(tavi, 'Own bobbin’s hole, mm', '6');
     await tavi.sees('It is not like the machine’s own');
     await tavi.click('Save');
     await tavi.sees('Likely now: Bobbin of another class 9');

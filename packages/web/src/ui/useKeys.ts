@@ -25,31 +25,62 @@ function areHeld(): boolean {
   return performance.now() < heldUntil;
 }
 
+/** Somebody who takes keys. */
+interface Taker {
+  actions: Actions;
+  readonly outOfReach: string;
+  readonly isHeld: () => boolean;
+  /** When it began to take each of its keys. */
+  readonly since: Map<string, number>;
+}
+const takers = new Set<Taker>();
+let begun = 0;
+
 /**
- * Single keys that act unless somebody is typing or a sheet lies over the view.
+ * Single keys that act unless somebody is typing or a sheet lies over the view. Of two that want the same
+ * key, the one that came last has it: what was opened over something is closed first.
  * @param outOfReach they do not act while this is on the page.
  * @param isHeld nor while this holds; must keep its identity.
  */
 export function useKeys(actions: Actions, outOfReach = SHEET, isHeld = never): void {
-  const latest = useRef(actions);
+  const taker = useRef<Taker>(undefined);
   useEffect(() => {
-    latest.current = actions;
-  });
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
-      // A sheet that it closed has answered it already.
-      if (event.defaultPrevented) return;
-      if (isTyping(event.target) || document.querySelector(outOfReach)) return;
-      if (event.key === 'Enter' && ownsEnter(event.target)) return;
-      const action = latest.current[event.key];
-      if (!action || isHeld()) return;
-      event.preventDefault();
-      action();
+    const own: Taker = { actions: {}, outOfReach, isHeld, since: new Map() };
+    taker.current = own;
+    if (takers.size === 0) window.addEventListener('keydown', onKey);
+    takers.add(own);
+    return () => {
+      takers.delete(own);
+      if (takers.size === 0) window.removeEventListener('keydown', onKey);
     };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
   }, [outOfReach, isHeld]);
+  useEffect(() => {
+    const own = taker.current;
+    if (!own) return;
+    own.actions = actions;
+    for (const key of own.since.keys()) if (!(key in actions)) own.since.delete(key);
+    for (const key of Object.keys(actions)) {
+      if (own.since.has(key)) continue;
+      begun += 1;
+      own.since.set(key, begun);
+    }
+  });
+}
+
+function onKey(event: KeyboardEvent): void {
+  if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
+  // A sheet that it closed has answered it already.
+  if (event.defaultPrevented || isTyping(event.target)) return;
+  const { key } = event;
+  if (key === 'Enter' && ownsEnter(event.target)) return;
+  const [last] = [...takers]
+    .filter(({ since, outOfReach, isHeld }) => {
+      return since.has(key) && !document.querySelector(outOfReach) && !isHeld();
+    })
+    .sort((a, b) => (b.since.get(key) ?? 0) - (a.since.get(key) ?? 0));
+  if (!last) return;
+  event.preventDefault();
+  last.actions[key]?.();
 }
 
 function never(): boolean {

@@ -3,6 +3,7 @@ import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { MarkPad } from '../../src/instruments/bobbin/marks/MarkPad.tsx';
 import { AnswerButton } from '../../src/ticket/check/AnswerButton.tsx';
+import { useKeys } from '../../src/ui/useKeys.ts';
 
 afterEach(cleanup);
 
@@ -44,6 +45,37 @@ describe('an answer', () => {
     press(window, '1');
     fireEvent.click(screen.getByText('Lint'));
     expect(onPress).toHaveBeenCalledTimes(1);
+  });
+});
+
+describe('a key that two want', () => {
+  function Takes({
+    keys,
+    onKey,
+  }: {
+    readonly keys: readonly string[];
+    readonly onKey: () => void;
+  }) {
+    useKeys(Object.fromEntries(keys.map((key) => [key, onKey])));
+    return null;
+  }
+
+  it('goes to the one that came to it last, and back when that one has gone', () => {
+    const below = vi.fn();
+    const over = vi.fn();
+    const shown = (open: boolean) => (
+      <>
+        <Takes keys={open ? ['h', 'Escape'] : ['h']} onKey={over} />
+        <Takes keys={['Escape']} onKey={below} />
+      </>
+    );
+    const { rerender } = render(shown(false));
+    rerender(shown(true));
+    fireEvent.keyDown(window, { key: 'Escape' });
+    expect([over.mock.calls.length, below.mock.calls.length]).toEqual([1, 0]);
+    rerender(shown(false));
+    fireEvent.keyDown(window, { key: 'Escape' });
+    expect([over.mock.calls.length, below.mock.calls.length]).toEqual([1, 1]);
   });
 });
 

@@ -33,14 +33,27 @@ export const Duties = memo(function Duties({
   const words = m.bench.duties;
   const owed = assessment.duties.filter(({ state }) => state === 'owed');
   const unsettled = assessment.debts.filter(({ settled }) => settled === undefined);
+  const contested = new Set(closed ? [] : assessment.contested.map(({ check }) => check));
   const isReported = assessment.debts.some(({ kind }) => kind === 'symptom');
   return (
     <section aria-labelledby="duties-title" className="mt-5">
       <h2 id="duties-title" className="mb-2 text-sm font-semibold text-quiet">
         {words.title}
       </h2>
-      {owed.length + unsettled.length === 0 && <p>{words.none}</p>}
+      {owed.length + unsettled.length + contested.size === 0 && <p>{words.none}</p>}
       <ul className="flex flex-col gap-1">
+        {[...contested].map((check) => (
+          <li key={check} className="border-l-3 border-dashed border-ink pl-3">
+            <button
+              type="button"
+              onClick={() => onChooseCheck(check)}
+              className="min-h-11 text-left font-semibold underline underline-offset-4"
+            >
+              {model.checks.get(check)?.title ?? check}
+            </button>
+            <p className="text-sm text-quiet">{words.contested}</p>
+          </li>
+        ))}
         {owed.map((duty) => (
           <li key={duty.duty} className="border-l-3 border-dashed border-hazard pl-3">
             <Duty

@@ -109,9 +109,10 @@ export function Arrival({ mayTalk }: { readonly mayTalk: boolean }) {
           </Button>
         </form>
       )}
-      <TextLink to="/" className="mt-5">
-        {m.bench.step.toRack}
-      </TextLink>
+      <p className="mt-5 flex gap-6">
+        <TextLink to="/phone">{m.phone.nextCall}</TextLink>
+        <TextLink to="/">{m.bench.step.toRack}</TextLink>
+      </p>
     </div>
   );
 }

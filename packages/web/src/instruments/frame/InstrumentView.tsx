@@ -3,6 +3,7 @@ import { mayTakeIn, POWER_OFF, type RecordedEvent } from '@nodo/ticket';
 import { ArrowLeft, ArrowRight } from 'lucide-react';
 import { type ComponentType, type ReactNode, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
+import { twJoin } from 'tailwind-merge';
 import { useMachineQuery } from '../../api/client.ts';
 import { m, write } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
@@ -12,7 +13,6 @@ import { useTicket } from '../../ticket/TicketContext.tsx';
 import { TicketGate } from '../../ticket/TicketGate.tsx';
 import { causeName } from '../../ticket/words.ts';
 import { Select } from '../../ui/Select.tsx';
-import { TextLink } from '../../ui/TextLink.tsx';
 import { InstrumentContext } from './InstrumentContext.tsx';
 import { type InstrumentBench, mayDo, mayKeep } from './instrumentBench.ts';
 import { PlugGate } from './PlugGate.tsx';
@@ -57,14 +57,9 @@ function Beside({ name, parts }: InstrumentProps) {
   // An instrument tells what is there, to blame or not.
   const [first, second] = assessment.beliefs.toSorted((a, b) => b.is - a.is);
   return (
-    <Instrument
-      bench={bench}
-      parts={parts}
-      root={`/bench/${ticket.id}/${name}`}
-      below={<ToNextStep />}
-    >
+    <Instrument bench={bench} parts={parts} root={`/bench/${ticket.id}/${name}`}>
       <TicketBar />
-      <p className="text-sm text-quiet" aria-live="polite">
+      <p className="min-w-0 truncate text-sm text-quiet max-lg:basis-full" aria-live="polite">
         {m.instrument.likely}:{' '}
         {[first, second]
           .flatMap((belief) =>
@@ -77,10 +72,7 @@ function Beside({ name, parts }: InstrumentProps) {
           {ticket.status === 'open' ? m.bench.step.noRights : m.instrument.closed}
         </p>
       )}
-      <TextLink to={`/bench/${ticket.id}`} className="gap-2">
-        <ArrowLeft aria-hidden size={20} />
-        {m.instrument.back}
-      </TextLink>
+      <WayOn />
     </Instrument>
   );
 }
@@ -138,15 +130,12 @@ function Instrument({
   parts,
   root,
   query = '',
-  below,
   children,
 }: {
   readonly bench: InstrumentBench;
   readonly parts: readonly InstrumentPart[];
   readonly root: string;
   readonly query?: string;
-  /** Pinned below what is shown. */
-  readonly below?: ReactNode;
   readonly children: ReactNode;
 }) {
   const { part: asked } = useParams();
@@ -158,33 +147,35 @@ function Instrument({
     mayDo(bench) &&
     bench.onTicket?.ticket.power === 'on';
   return (
-    <div className="tall:min-h-0 flex flex-1 flex-col">
-      <div className="tall:min-h-0 flex flex-1 flex-col overflow-y-auto">
-        <div className="flex flex-wrap items-center gap-x-5 gap-y-1 px-4 pt-1">
-          <nav aria-label={m.instrument.partsNav} className="flex flex-wrap gap-x-1">
-            {parts.map(({ id, title }) => (
-              <Link
-                key={id}
-                to={`${root}/${id}${query}`}
-                aria-current={id === part?.id ? 'page' : undefined}
-                className="inline-flex min-h-11 items-center border-b-3 border-transparent px-3 text-quiet hover:text-ink aria-[current=page]:border-own aria-[current=page]:font-semibold aria-[current=page]:text-ink"
-              >
-                {title}
-              </Link>
-            ))}
-          </nav>
-          <div className="ml-auto flex flex-wrap items-center gap-x-5 gap-y-1">{children}</div>
-        </div>
-        {isGated && <PlugGate bench={bench} onAfterwards={() => setToldAfterwards(true)} />}
-        <div className="flex-1 bg-paper px-5 pt-3 pb-6">
-          {part && (
-            <InstrumentContext value={isGated ? locked(bench) : bench}>
-              <part.Shown key={`${bench.model.family.id} ${bench.machine ?? ''}`} />
-            </InstrumentContext>
-          )}
+    <div className="tall:min-h-0 flex flex-1 flex-col overflow-y-auto">
+      <div className="flex flex-wrap items-center gap-x-5 gap-y-1 px-4 pt-1 lg:flex-nowrap">
+        <nav
+          aria-label={m.instrument.partsNav}
+          className="flex flex-wrap gap-x-1 lg:shrink-0 lg:flex-nowrap"
+        >
+          {parts.map(({ id, title }) => (
+            <Link
+              key={id}
+              to={`${root}/${id}${query}`}
+              aria-current={id === part?.id ? 'page' : undefined}
+              className="inline-flex min-h-11 items-center border-b-3 border-transparent px-3 text-quiet hover:text-ink aria-[current=page]:border-own aria-[current=page]:font-semibold aria-[current=page]:text-ink"
+            >
+              {title}
+            </Link>
+          ))}
+        </nav>
+        <div className="ml-auto flex min-w-0 flex-wrap items-center gap-x-5 gap-y-1 lg:flex-nowrap">
+          {children}
         </div>
       </div>
-      {below}
+      {isGated && <PlugGate bench={bench} onAfterwards={() => setToldAfterwards(true)} />}
+      <div className="flex-1 bg-paper px-5 pt-3 pb-6">
+        {part && (
+          <InstrumentContext value={isGated ? locked(bench) : bench}>
+            <part.Shown key={`${bench.model.family.id} ${bench.machine ?? ''}`} />
+          </InstrumentContext>
+        )}
+      </div>
     </div>
   );
 }
@@ -196,28 +187,40 @@ function isReading(entry: RecordedEvent): boolean {
   return action !== POWER_OFF;
 }
 
-/** The way on, once something of this screen's person was saved from here. */
-function ToNextStep() {
+/** Back to the bench; once something of this screen's person was saved from here, on to its next step. */
+function WayOn() {
   const { ticket } = useTicket();
   const { person } = useSession();
   const [openedAt] = useState(ticket.seq);
-  const saved = ticket.entries
+  const isSaved = ticket.entries
     .slice(openedAt)
     .filter(({ actor, id }) => actor.person === person.id && !ticket.corrected.has(id))
-    .filter(isReading);
-  if (saved.length === 0) return null;
+    .some(isReading);
   return (
-    <p className="flex shrink-0 items-center justify-end gap-4 border-t border-rule bg-paper px-5 py-1.5">
-      <span role="status" className="text-quiet">
-        {m.instrument.saved}
+    <>
+      <span role="status" className="font-semibold whitespace-nowrap empty:hidden">
+        {isSaved ? m.instrument.saved : ''}
       </span>
       <Link
         to={`/bench/${ticket.id}`}
-        className="inline-flex min-h-12 items-center gap-2 rounded-md bg-ink px-4 text-lg font-semibold text-ground"
+        className={twJoin(
+          'inline-flex min-h-11 items-center gap-2 whitespace-nowrap',
+          isSaved
+            ? 'rounded-md bg-ink px-4 font-semibold text-ground'
+            : 'underline underline-offset-4',
+        )}
       >
-        {m.instrument.next} <ArrowRight aria-hidden size={20} />
+        {isSaved ? (
+          <>
+            {m.instrument.next} <ArrowRight aria-hidden size={20} />
+          </>
+        ) : (
+          <>
+            <ArrowLeft aria-hidden size={20} /> {m.instrument.back}
+          </>
+        )}
       </Link>
-    </p>
+    </>
   );
 }
 

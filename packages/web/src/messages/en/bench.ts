@@ -367,6 +367,7 @@ export const bench = {
     cancel: 'Leave it to do',
     risk: 'Closed now, it comes back with a chance of',
     riskUnknown: 'Nothing was reported yet: the chance of a comeback is not known.',
+    contested: 'Two people saw different things. Look again.',
     symptoms: 'Reported, not settled',
     lowers: (check: string) => `Best next check: ${check}`,
     why: (why: string) => `${why}.`,

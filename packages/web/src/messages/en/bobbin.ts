@@ -26,7 +26,7 @@ export const bobbin = {
     across: 'Across, mm',
     width: 'Width, mm',
     hole: 'Hole, mm',
-    ownHole: 'Own one’s hole, mm',
+    ownHole: 'Own bobbin’s hole, mm',
     against: 'Against the machine’s own',
     measures: { across: 'Across', width: 'Width', hole: 'Hole' },
     own: (value: string, least: string, most: string) =>

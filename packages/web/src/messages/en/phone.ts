@@ -43,6 +43,7 @@ export const phone = {
   arrived: 'It has come in: save the ticket',
   manual: (family: string) =>
     `${family}: where the owner’s manual says otherwise, the manual holds.`,
+  nextCall: 'Next call',
   over: {
     solved: {
       title: 'It is gone',
