@@ -5,15 +5,13 @@ import { demoTicketId } from '@nodo/demo';
 import { describe, expect, it } from 'vitest';
 import { openBrowser } from '../../scripts/lib/browser.mjs';
 import { filmOfCode } from './camera.ts';
-import { Screen } from './screen.ts';
+import { field, Screen } from './screen.ts';
 import { useStage } from './stage.ts';
 
 const { screen, sharedScreen, stage } = useStage();
 
 /** A photo as a telephone would take it. */
 const PICTURE = new URL('../../docs/screenshots/sign-in.png', import.meta.url).pathname;
-
-const field = (name: string) => `::-p-aria([name="${name}"])`;
 
 /** Chooses a day in a date field, however this browser writes dates. */
 async function chooseDay(at: Screen, name: string, day: string): Promise<void> {
@@ -66,9 +64,9 @@ describe('a walk-in', () => {
     await mirra.sees('New customer: Aurelia Funk');
     await mirra.press('Enter');
     await mirra.page.keyboard.type('000 0771');
-    const valueOf = (name: string) =>
+    const inField = (name: string) =>
       mirra.read(field(name), (box) => (box as HTMLInputElement).value);
-    expect([await valueOf('Name'), await valueOf('Phone')]).toEqual(['Aurelia Funk', '000 0771']);
+    expect([await inField('Name'), await inField('Phone')]).toEqual(['Aurelia Funk', '000 0771']);
     await mirra.page.type(field('Short description'), 'Scarlet zigzag');
     await mirra.page.type(field('Serial'), 'TR-99 120');
     await mirra.click('Stitches are skipped');
@@ -322,80 +320,5 @@ describe('a printed tag', () => {
       await camera.close();
       rmSync(folder, { recursive: true });
     }
-  });
-});
-
-describe('customers', () => {
-  /** Types and presses Enter at once, as whoever knows the name does. */
-  const find = async (at: Screen, letters: string) => {
-    await at.searches(letters);
-    await at.press('Enter');
-  };
-
-  it('who are one person are merged, found as one, and can be parted again', async () => {
-    const halle = await sharedScreen('halle');
-    await halle.go('/');
-    await halle.sees('in the shop');
-    await find(halle, 'gunna tevlin');
-    await halle.sees('The same person as');
-    await halle.page.type(field('Find the other one'), 'zora');
-    await halle.click('Merge into Zora Pimmelock');
-    await halle.sees('Now one with Zora Pimmelock');
-    await halle.sees('Merged into this one');
-    const merged = await halle.text();
-    // The machines and tickets of both.
-    for (const label of ['Pearl compact', 'Onyx straight stitch', 'Fern zigzag']) {
-      expect(merged).toContain(label);
-    }
-    await halle.clickWithin('section[aria-label="Merged into this one"]', 'Part again');
-    await halle.seesNot('Merged into this one');
-    await halle.seesNot('Fern zigzag');
-    expect(halle.complaints).toEqual([]);
-  });
-
-  it('who want it are erased for good; the repairs of their machines stay', async () => {
-    const halle = await sharedScreen('halle');
-    await halle.go('/');
-    await halle.sees('in the shop');
-    await find(halle, 'caspar');
-    await halle.sees('Erase this person');
-    await halle.page.type(field('Type erase to erase'), 'erase');
-    await halle.clickWithin('form[aria-label="Erase this person"]', 'Erase this person');
-    await halle.sees('This person was erased at their request.');
-    const text = await halle.text();
-    expect(text).not.toContain('Caspar');
-    expect(text).toContain('Fawn overlocker');
-    const left = await stage().cluster.sql(
-      stage().database,
-      `select count(*) from customer where name like 'Caspar%'`,
-    );
-    expect(left.trim()).toBe('0');
-    expect(halle.complaints).toEqual([]);
-  });
-});
-
-describe('a machine’s record', () => {
-  it('takes its manual’s values with their page, and goes back to an earlier card', async () => {
-    const odren = await sharedScreen('odren');
-    await odren.go('/');
-    await odren.sees('in the shop');
-    await odren.searches('sage quilt');
-    await odren.page.waitForSelector('[cmdk-item]');
-    await odren.clickLine('[cmdk-item]', 'machine');
-    await odren.sees('Save machine');
-    await odren.selects('Add a value', 'Hook to scarf gap');
-    await odren.page.type(field('Hook to scarf gap, least'), '0,05');
-    await odren.page.type(field('Hook to scarf gap, most'), '0.1');
-    await odren.click('Save machine');
-    await odren.sees('where it is written');
-    await odren.page.type(field('Hook to scarf gap, Manual, page'), 'Manual, page 31');
-    await odren.click('Save machine');
-    await odren.sees('The machine is saved.');
-    await odren.sees('Earlier records');
-    await odren.click('Bring back');
-    await odren.page.waitForFunction(
-      () => document.querySelector('[aria-label="Hook to scarf gap, least"]') === null,
-    );
-    expect(odren.complaints).toEqual([]);
   });
 });

@@ -8,6 +8,9 @@ import { PATIENCE_MS } from '../../scripts/lib/patience.mjs';
 const require = createRequire(import.meta.url);
 const axeSource = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
 
+/** How to find what has this name for whoever reads the page. */
+export const field = (name: string) => `::-p-aria([name="${name}"])`;
+
 /** One person's screen: a browser of its own, with everything its console said. */
 export class Screen {
   readonly complaints: string[] = [];
@@ -157,7 +160,7 @@ export class Screen {
 
   /** Clicks what a person would name by this text. */
   async click(text: string): Promise<void> {
-    await this.page.locator(`::-p-aria([name="${text}"])`).click();
+    await this.page.locator(field(text)).click();
   }
 
   /** Clicks the first button or link with the text in it, within a part of the page, once it is there. */

@@ -85,7 +85,7 @@ export class OfflineCache {
   }
 
   put(path: string, data: unknown): void {
-    // A key that lay on the device would be everybody's who stands there.
+    // A key that was stored on the device would be everybody's who stands there.
     const copy = path === SESSION ? { ...(data as Session), key: undefined } : data;
     this.queue(() => this.copies.set(path, { at: this.now(), data: copy }));
   }

@@ -53,8 +53,8 @@ export function answer(question: Question, clock: () => number): Answer {
   const { model, story, often, plan, place } = question;
   const { kept } = withinReach(story.answers, model);
   const complaints = [...model.findings.values()].filter(({ symptom }) => symptom);
-  const told = often ? Object.fromEntries(complaints.map(({ id }) => [id, often])) : {};
-  const evidence = evidenceOf(model, kept, story.treatments, told);
+  const frequencies = often ? Object.fromEntries(complaints.map(({ id }) => [id, often])) : {};
+  const evidence = evidenceOf(model, kept, story.treatments, frequencies);
   const { beliefs } = posterior(model.network, evidence);
   const risk = comebackRisk(model.network, evidence);
   const duties = dutiesOfStory(story, plan);
@@ -98,7 +98,7 @@ export function answer(question: Question, clock: () => number): Answer {
   };
 }
 
-/** As the command tells it: a proof is sewing it as found, what only a person can settle is a closing. */
+/** As the command puts it: a proof is sewing it as found, what only a person can settle is a closing. */
 function toDo({ model, open }: Story, planned: Planned, step: WhatNow): Answer['do'] {
   const check = (id: string, least = 0): Answer['do'] => {
     const own = model.checks.get(id);

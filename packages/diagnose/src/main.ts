@@ -15,7 +15,7 @@ function read(file: string | undefined): string {
   }
 }
 
-function told(first: string | undefined, second: string | undefined): unknown {
+function answerTo(first: string | undefined, second: string | undefined): unknown {
   return first === '--tables'
     ? tablesOf(second)
     : answer(readQuestion(read(first)), () => performance.now());
@@ -23,7 +23,7 @@ function told(first: string | undefined, second: string | undefined): unknown {
 
 try {
   const [, , first, second] = process.argv;
-  process.stdout.write(`${JSON.stringify(told(first, second))}\n`);
+  process.stdout.write(`${JSON.stringify(answerTo(first, second))}\n`);
 } catch (fault) {
   if (!(fault instanceof QuestionFault)) throw fault;
   process.stderr.write(`${fault.message}\n`);

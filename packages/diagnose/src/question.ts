@@ -44,7 +44,7 @@ const SHAPE = z.strictObject({
 
 export interface Question {
   readonly model: FamilyModel;
-  /** What was told first, and then step by step. */
+  /** What was reported first, and then step by step. */
   readonly story: Story;
   /** How often reported symptoms show; undefined when not said. */
   readonly often: z.infer<typeof OFTEN> | undefined;

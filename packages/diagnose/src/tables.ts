@@ -1,7 +1,7 @@
 import { type FamilyModel, modelOf } from '@nodo/knowledge';
 import { QuestionFault } from './question.ts';
 
-/** The tables as one family has them, for whoever writes questions; ids as they are asked and told. */
+/** The tables as one family has them, for whoever writes questions; ids as they stand in questions and answers. */
 export interface Tables {
   readonly checks: readonly {
     readonly id: string;

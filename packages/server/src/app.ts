@@ -147,9 +147,9 @@ function lastResort(log: (line: string) => void) {
       sendRefusal(response, refuse('bad-input'));
       return;
     }
-    const told = said ? `${said.code} ${said.message}` : '';
+    const detail = said ? `${said.code} ${said.message}` : '';
     log(
-      `${request.method} ${path}: ${told} ${fault instanceof Error ? fault.stack : String(fault)}`,
+      `${request.method} ${path}: ${detail} ${fault instanceof Error ? fault.stack : String(fault)}`,
     );
     sendRefusal(response, refuse('server-fault'));
   };

@@ -62,10 +62,10 @@ export function standingBill<Bill extends Pick<IssuedBill, 'number' | 'kind' | '
   return bills.findLast(({ kind, number }) => kind === 'bill' && !credited.has(number));
 }
 
-/** What a customer is told of the work. */
+/** What a customer learns of the work. */
 export type ClosingWords = Pick<BillContent, 'found' | 'done' | 'helps' | 'paid' | 'unrepaired'>;
 
-/** What the customer is told of the work: as somebody wrote it, else in the tables' own words. */
+/** What the customer learns of the work: as somebody wrote it, else in the tables' own words. */
 export function closingWordsOf(ticket: Ticket, model: FamilyModel): ClosingWords {
   const { closingSheet } = ticket.life;
   const unrepaired = ticket.closing?.unrepaired ?? false;

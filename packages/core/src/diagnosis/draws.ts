@@ -57,7 +57,7 @@ export function drawStates(
     const unborn = engine.unbornFactor(step);
     const after = engine.before[step + 1] as Float64Array;
     for (const [set, group] of groups) {
-      // Nothing of it acts in so much of the mass that led here; its ways are told apart only where it acts.
+      // Nothing of it acts in so much of the mass that led here; its ways are distinguished only where it acts.
       const quiet = quietMass * (from[set] as number) * unborn;
       const acts = 1 - quiet / (after[set] as number);
       let isFound = false;

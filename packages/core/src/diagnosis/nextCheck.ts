@@ -48,7 +48,7 @@ export function rankChecks(
     let [first, second] = before.minutes;
     let { risk } = before;
     const visit = (outcome: Outcome): void => {
-      // A question that tells nothing leaves things as they are.
+      // A question that says nothing leaves things as they are.
       const left = outcome === from ? before : order.left(outcome.masses, outcome.chance);
       const share = outcome.chance / from.chance;
       first -= share * left.minutes[0];

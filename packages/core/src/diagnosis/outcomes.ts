@@ -55,7 +55,7 @@ export class OutcomeWalk {
     visit: (outcome: Outcome) => void,
     from: Outcome = asTheyAre(this.states),
   ): void {
-    // What is as likely in every state tells nothing of them.
+    // What is as likely in every state says nothing of them.
     const yes = this.yesChances(question).filter(differs);
     const follow = (outcome: Outcome, depth: number): void => {
       const chances = yes[depth];

@@ -40,7 +40,7 @@ export interface Stakes {
 /** What is left to pay in one state of knowledge. */
 export interface Left {
   /**
-   * Expected minutes: of putting it right, or of the comebacks when that is dearer. Of draws told twice,
+   * Expected minutes: of putting it right, or of the comebacks when that is dearer. Of draws counted twice,
    * once by each half; how far they are apart is what chance makes of it.
    */
   readonly minutes: readonly [number, number];

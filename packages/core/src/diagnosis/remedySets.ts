@@ -4,9 +4,9 @@ const PART_COUNTS = 1 / 3;
 const NEVER = 0xffff;
 
 /**
- * Which remedies take something of which sets of causes that are to blame together, laid out for the
- * inner loops of the planner. An order of remedies is laid in with {@link place}; {@link silence} then
- * tells what it silences where.
+ * Which remedies take something of which sets of causes that are to blame together, arranged for the
+ * inner loops of the planner. An order of remedies is put in with {@link place}; {@link silence} then
+ * says what it silences where.
  */
 export class RemedySets {
   /** Mass that is silenced at each place of the order; what nothing silences comes after the last. */

@@ -3,10 +3,10 @@ import type { Evidence, HowOften, Observation, Reading } from './evidence.ts';
 import { isSymptom, type Network } from './network.ts';
 
 /**
- * How surely a report shows an active trigger: told at intake for sure; denied at intake, it can have
- * been missed; told again later. Typical values from memory, no source.
+ * How surely a report shows an active trigger: reported at intake for sure; denied at intake, it can have
+ * been missed; reported again later. Typical values from memory, no source.
  */
-const REPORT_VISIBILITY = { told: 1, denied: 0.8, toldLater: 0.97 } as const;
+const REPORT_VISIBILITY = { reported: 1, denied: 0.8, reportedLater: 0.97 } as const;
 
 /** Chance that a sewing at the bench shows a symptom that nothing active shows. Ours, no source. */
 export const SEWING_LEAK = 0.01;
@@ -51,8 +51,8 @@ export function observationOfReport(
 ): Observation | undefined {
   const index = network.findingIndex.get(reading.finding);
   if (index === undefined || !isSymptom(network, index)) return undefined;
-  const { told, denied, toldLater } = REPORT_VISIBILITY;
-  const visibility = reading.present ? (reading.epoch === 0 ? told : toldLater) : denied;
+  const { reported, denied, reportedLater } = REPORT_VISIBILITY;
+  const visibility = reading.present ? (reading.epoch === 0 ? reported : reportedLater) : denied;
   return {
     symptoms: [{ symptom: reading.finding, visibility }],
     epoch: reading.epoch,
@@ -66,12 +66,12 @@ export function observationOfReport(
  * sighting of "one of several" adds none.
  */
 export function reportedSymptoms(network: Network, evidence: Evidence): readonly string[] {
-  const told = evidence.readings.flatMap(({ finding, present }) => {
+  const reports = evidence.readings.flatMap(({ finding, present }) => {
     const index = network.findingIndex.get(finding);
     return present && index !== undefined && isSymptom(network, index) ? [finding] : [];
   });
   const shown = (evidence.observations ?? []).flatMap(({ symptoms, seen }) =>
     seen && symptoms.length === 1 ? symptoms.map(({ symptom }) => symptom) : [],
   );
-  return [...new Set([...told, ...shown])];
+  return [...new Set([...reports, ...shown])];
 }

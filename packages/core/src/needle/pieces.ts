@@ -5,7 +5,7 @@ import { type Millimetres, positive } from '../units/quantities.ts';
 const PIECES_TOLERANCE = 0.5 as Millimetres;
 
 export interface PiecesAccount {
-  readonly laid: number;
+  readonly found: number;
   /** What is still to be found; negative where the pieces are longer than a needle. */
   readonly missing: number;
   readonly state: 'missing' | 'whole' | 'too-much';
@@ -27,9 +27,9 @@ export function accountForPieces(
       throw new CoreError('piece-too-long', { place, piece, whole });
   }
   // In hundredths: tenths added one by one must not miss the bound by the last bit.
-  const laid = Math.round(pieces.reduce((sum, piece) => sum + piece, 0) * 100) / 100;
-  const missing = Math.round((whole - laid) * 100) / 100;
+  const found = Math.round(pieces.reduce((sum, piece) => sum + piece, 0) * 100) / 100;
+  const missing = Math.round((whole - found) * 100) / 100;
   const state =
     missing > PIECES_TOLERANCE ? 'missing' : -missing > PIECES_TOLERANCE ? 'too-much' : 'whole';
-  return { laid, missing, state };
+  return { found, missing, state };
 }

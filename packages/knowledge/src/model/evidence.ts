@@ -13,7 +13,7 @@ import type { FamilyModel, SewingCheck } from './familyModel.ts';
 
 /** What the customer says is wrong. */
 export const COMPLAINT = 'complaint' satisfies CheckId;
-/** What happened before, as the customer tells it. */
+/** What happened before, in the words of the customer. */
 export const CONTEXT = 'context' satisfies CheckId;
 /** Sewing it as it came in, and as it was repaired. */
 export const SEWN_AS_FOUND = 'found-sew' satisfies CheckId;
@@ -128,9 +128,9 @@ export function testableComplaints(
   return complaints.filter((id) => isTreated || !model.findings.get(id)?.symptom?.stops);
 }
 
-/** How often a symptom shows: as told, else as is usual for it. */
-export function oftenOf(model: FamilyModel, told: OftenTold, symptom: string): HowOften {
-  return told[symptom] ?? model.findings.get(symptom)?.symptom?.often ?? 'seam';
+/** How often a symptom shows: as was reported, else as is usual for it. */
+export function oftenOf(model: FamilyModel, frequencies: OftenTold, symptom: string): HowOften {
+  return frequencies[symptom] ?? model.findings.get(symptom)?.symptom?.often ?? 'seam';
 }
 
 /** Sorts answers into what was looked at and what was sewn, each as the inference takes it. */
@@ -138,7 +138,7 @@ export function evidenceOf(
   model: FamilyModel,
   answers: readonly GivenAnswer[],
   treatments: readonly Treatment[],
-  told: OftenTold = {},
+  frequencies: OftenTold = {},
 ): FamilyEvidence {
   const reported = reportedComplaints(model, answers);
   const readings: Reading[] = [];
@@ -157,7 +157,7 @@ export function evidenceOf(
   }
   const sewings = [...bySewing.values()].flatMap((group) => sewingsOf(model, group, reported));
   const often = Object.fromEntries(
-    reported.map((symptom) => [symptom, oftenOf(model, told, symptom)] as const),
+    reported.map((symptom) => [symptom, oftenOf(model, frequencies, symptom)] as const),
   );
   return withSewings(model, { readings, treatments, often, sewings: [] }, sewings);
 }

@@ -140,7 +140,7 @@ export function proofOf(model: FamilyModel, evidence: FamilyEvidence): Proof | u
   );
 }
 
-/** Sewing anew also tells of what was not touched: half of it counts as lost. Ours, no source. */
+/** Sewing anew also shows what was not touched: half of it counts as lost. Ours, no source. */
 const PROOF_AGAIN_COUNTS = 0.5;
 
 /** Minutes of the proof that is owed anew once this is done; none before anything was proven. */
@@ -185,17 +185,17 @@ function inSweepOrder(
   return proposals.filter((proposal) => place(proposal) > 0).sort((a, b) => place(a) - place(b));
 }
 
-/** All that it tells was put right since the last sewing: that proves it, not looking at it again. */
+/** All that it defines was put right since the last sewing: that proves it, not looking at it again. */
 export function isMended(
   { findings }: FamilyCheck,
   { treatments, sewings }: FamilyEvidence,
 ): boolean {
-  const told = findings.flatMap(({ defines }) => defines ?? []);
+  const defined = findings.flatMap(({ defines }) => defines ?? []);
   const sewnIn = Math.max(-1, ...sewings.map(({ epoch }) => epoch));
   const mended = new Set(
     treatments.flatMap(({ startsEpoch, causes }) => (startsEpoch > sewnIn ? causes : [])),
   );
-  return told.length > 0 && told.every((cause) => mended.has(cause));
+  return defined.length > 0 && defined.every((cause) => mended.has(cause));
 }
 
 /** Behind something that stands open, and twice as dear once it is closed again. @param now its minutes. */

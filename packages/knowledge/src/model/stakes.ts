@@ -40,7 +40,7 @@ export function stakesOf(model: FamilyModel, situation: Situation): Stakes {
       if (!waitsForLook(action, looks, situation)) {
         return { id, treats: places(action.treats), minutes: inReach(own, where), reopening };
       }
-      // What no look tells is known once everything else is ruled out.
+      // What no look shows is known once everything else is ruled out.
       if (!action.treats.some((cause) => looks.has(cause))) {
         return { id, treats: places(action.treats), minutes: inReach(own, where), isLast: true };
       }
@@ -58,7 +58,7 @@ export function stakesOf(model: FamilyModel, situation: Situation): Stakes {
   };
 }
 
-/** By cause, the check that tells it. */
+/** By cause, the check that shows it. */
 type Looks = ReadonlyMap<string, FamilyCheck>;
 
 /**

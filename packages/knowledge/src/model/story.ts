@@ -13,7 +13,7 @@ import type { FamilyModel } from './familyModel.ts';
 import { gateRequirements, isPartOff, isSeenRunning, type Standing } from './machineNow.ts';
 import type { DutyWays } from './settle.ts';
 
-/** One thing that happens to a machine, as a file or a bench tells it. */
+/** One thing that happens to a machine, as a file or a bench describes it. */
 export type StoryStep =
   | { readonly kind: 'found'; readonly findings: ReadonlyMap<string, boolean> }
   | { readonly kind: 'did'; readonly action: string }
@@ -34,7 +34,7 @@ export interface Story {
   readonly facts: readonly DutyFact[];
   readonly open: ReadonlySet<string>;
   readonly epoch: number;
-  /** How many steps were told. */
+  /** How many steps there were. */
   readonly at: number;
 }
 
@@ -67,16 +67,16 @@ function tellFindings(story: Story, findings: ReadonlyMap<string, boolean>): Sto
     ...ready.answers,
     ...[...findings].map(([finding, present]) => ({ finding, present, epoch, entry: at })),
   ];
-  const told = { ...ready, answers };
+  const answered = { ...ready, answers };
   const done = checks.flatMap((id): DutyFact[] => {
-    const outcome = checkStanding(told, id);
+    const outcome = checkStanding(answered, id);
     const runs = model.checks.get(id)?.needs === 'sews';
     return outcome.done ? [{ kind: 'check', id, normal: outcome.normal, runs, at, epoch }] : [];
   });
   const seen = [...findings].flatMap(([id, present]): DutyFact[] =>
     present ? [{ kind: 'finding', id, runs: isSeenRunning(model, id), at, epoch }] : [],
   );
-  return { ...told, facts: [...ready.facts, ...seen, ...done] };
+  return { ...answered, facts: [...ready.facts, ...seen, ...done] };
 }
 
 function tellAction(story: Story, id: string): Story {
@@ -175,7 +175,7 @@ export function checkStanding({ model, answers, treatments }: Story, check: stri
 }
 
 /**
- * What a gate asks for before an action and is not yet done. Power is never told in a story: who opens
+ * What a gate asks for before an action and is not yet done. Power is never part of a story: who opens
  * or adjusts is taken to have unplugged.
  */
 export function gatesOfStory(story: Story, action: string): readonly Requirement[] {

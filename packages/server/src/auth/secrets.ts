@@ -27,7 +27,7 @@ export function plainLogin(typed: string): string {
   return typed.trim().replaceAll(/[A-Z]/g, (letter) => letter.toLowerCase());
 }
 
-/** Whether two secrets are one, told in a time that says nothing of them. */
+/** Whether two secrets are one, compared in a time that says nothing of them. */
 export function isSameText(one: string | undefined, other: string): boolean {
   const [a, b] = [Buffer.from(one ?? ''), Buffer.from(other)];
   return a.length === b.length && timingSafeEqual(a, b);

@@ -127,8 +127,8 @@ function drawBill(page: Page, subject: Subject, issued: IssuedBill | undefined):
   top = fact(page, 'Done', done, top);
   top = fact(page, 'Next time', helps, top);
   if (unrepaired) {
-    const told = 'Given back unrepaired, as you wished. Do not use it as it is.';
-    top = fact(page, 'Please note', told, top);
+    const note = 'Given back unrepaired, as you wished. Do not use it as it is.';
+    top = fact(page, 'Please note', note, top);
   }
   if (content) drawSums(page, content, isCredit, top + 6);
 }

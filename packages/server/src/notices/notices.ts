@@ -4,7 +4,7 @@ import type { Sequelize } from 'sequelize';
 import { withShop } from '../db/connect.ts';
 import { defineModels, type Models } from '../db/models.ts';
 
-/** What the lead of a shop is told of its data, until the lead puts it away. */
+/** What the lead of a shop learns of its data, until the lead puts it away. */
 export class Notices {
   private readonly models: Models;
 

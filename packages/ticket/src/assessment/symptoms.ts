@@ -2,14 +2,14 @@ import type { SymptomDebt } from '@nodo/knowledge';
 import { COMPLAINT, type FamilyEvidence, type FamilyModel, symptomDebts } from '@nodo/knowledge';
 import { changesOf, type SettledByHand, type Ticket } from '../state/ticket.ts';
 
-/** Stands for a complaint that was told in words alone. */
+/** Stands for a complaint that was given in words alone. */
 export const IN_WORDS = 'words';
 
 /** What is owed to the customer, and how it was settled, if it was. */
 export interface OwedSymptom {
   /**
    * A reported symptom; a fault that was seen and that nothing treated since; or `words`, for a complaint
-   * that was told in words alone.
+   * that was given in words alone.
    */
   readonly kind: 'symptom' | 'fault' | 'words';
   /** Id of the symptom or of the cause; `words`. */

@@ -3,7 +3,7 @@ import { accept, defineEvent, onLife } from './define.ts';
 import { sinceItCame } from './guards.ts';
 
 /**
- * What the customer is told of the work: found, done, what helps next time, and whether it is paid. Written
+ * What the customer learns of the work: found, done, what helps next time, and whether it is paid. Written
  * again as often as somebody corrects it, until the customer has the machine.
  */
 export const closingNoted = defineEvent({

@@ -6,7 +6,7 @@ import { accept, defineEvent, reject } from './define.ts';
 import { atWork } from './guards.ts';
 
 const body = z.object({
-  /** Id of the symptom; `words` for a complaint that was told in words alone. */
+  /** Id of the symptom; `words` for a complaint that was given in words alone. */
   symptom: tableId,
   how: z.enum(SETTLED_BY_HAND),
   reason: humanText(500, 3),

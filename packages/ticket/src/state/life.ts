@@ -77,7 +77,7 @@ export interface Life {
   readonly marks: readonly Mark[];
   readonly signed: readonly { readonly photo: string; readonly what: 'intake' | 'collected' }[];
   readonly bill: (Bill & { readonly rates: Rates; readonly currency: string }) | undefined;
-  /** What the customer is told of the work, as it was last written. */
+  /** What the customer learns of the work, as it was last written. */
   readonly closingSheet: ClosingSheet | undefined;
   /** When the customer was last informed that it is ready. */
   readonly toldAt: string | undefined;

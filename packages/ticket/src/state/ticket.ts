@@ -55,7 +55,7 @@ export interface NotTold {
 
 /** What a person decided about a symptom. */
 export interface SettledSymptom {
-  /** Id of the symptom; `words` for a complaint that was told in words alone. */
+  /** Id of the symptom; `words` for a complaint that was given in words alone. */
   readonly symptom: string;
   readonly how: SettledByHand;
   readonly reason: string;

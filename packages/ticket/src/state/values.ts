@@ -28,7 +28,7 @@ export type PartPut = z.infer<typeof partPut>;
 export const PAID_BY = ['not-yet', 'cash', 'card', 'transfer'] as const;
 export type PaidBy = (typeof PAID_BY)[number];
 
-/** What the customer is told of the work, in sentences that anybody may correct. */
+/** What the customer learns of the work, in sentences that anybody may correct. */
 export const closingSheet = z.object({
   found: humanText(1000, 0),
   done: humanText(1000, 0),

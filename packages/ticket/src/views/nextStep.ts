@@ -31,7 +31,7 @@ export type NextStep =
   | { readonly kind: 'search-on' }
   | { readonly kind: 'action'; readonly actions: readonly string[]; readonly duty: string }
   | { readonly kind: 'waive'; readonly duty: string }
-  /** The complaint was told in words alone. */
+  /** The complaint was given in words alone. */
   | { readonly kind: 'ask-symptoms' }
   /** It cannot be sewn away: a person settles it. */
   | { readonly kind: 'settle'; readonly symptom: string }

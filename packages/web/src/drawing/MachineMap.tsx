@@ -18,7 +18,7 @@ export function MachineMap({
 }) {
   const tapped = ({ currentTarget, clientX, clientY }: MouseEvent<HTMLButtonElement>) => {
     const box = currentTarget.querySelector('svg')?.getBoundingClientRect();
-    // A key press tells no place: the list is for it.
+    // A key press has no place: the list is for it.
     if (!box || (clientX === 0 && clientY === 0)) return;
     const [left, top, width, height] = MACHINE_BOX;
     onPlace(

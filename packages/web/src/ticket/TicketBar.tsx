@@ -15,12 +15,12 @@ import { useShown, useTicket } from './TicketContext.tsx';
  * and what the view adds. It stands over the step as over every instrument.
  */
 export function TicketBar({
-  told,
+  summary,
   narrow,
   children,
 }: {
   /** How far the ticket is, shown with the machine's facts when they are opened. */
-  readonly told?: ReactNode;
+  readonly summary?: ReactNode;
   /** What a small screen shows at the end of the bar. */
   readonly narrow?: ReactNode;
   /** What a wide screen shows at the end of the bar. */
@@ -47,7 +47,7 @@ export function TicketBar({
           <TagPlate tag={intake.tag} />
         </Link>
       )}
-      <Facts told={told} />
+      <Facts summary={summary} />
       {intake.words && (
         <blockquote
           className="line-clamp-2 hidden min-w-0 flex-1 border-l-3 border-edge pl-3 leading-snug text-quiet xl:[display:-webkit-box]"
@@ -67,7 +67,7 @@ export function TicketBar({
 }
 
 /** Which machine, whose, for when; opened, all that is known of the ticket in short. */
-function Facts({ told }: { readonly told: ReactNode }) {
+function Facts({ summary }: { readonly summary: ReactNode }) {
   const { ticket, events, customer } = useShown();
   const people = usePeopleById();
   const last = events.at(-1);
@@ -114,7 +114,7 @@ function Facts({ told }: { readonly told: ReactNode }) {
               <bdi>{words}</bdi>
             </p>
           ))}
-          {told}
+          {summary}
           {last && lastBy && (
             <p className="text-sm text-quiet">
               {m.bench.lastEntry(lastBy.name, write.moment(last.observedAt))}

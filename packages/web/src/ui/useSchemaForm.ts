@@ -11,7 +11,7 @@ import {
 import type { z } from 'zod';
 
 /**
- * A form whose values its schema judges: nothing is submitted that does not pass, and what fails is told at
+ * A form whose values its schema judges: nothing is submitted that does not pass, and what fails is shown at
  * its field from the first try on.
  * @param schema reads what was filled in; its messages are the texts that are shown
  * @param begun what the fields begin with

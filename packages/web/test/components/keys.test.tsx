@@ -48,18 +48,12 @@ describe('an answer', () => {
   });
 });
 
-describe('a key that two want', () => {
-  function Takes({
-    keys,
-    onKey,
-  }: {
-    readonly keys: readonly string[];
-    readonly onKey: () => void;
-  }) {
-    useKeys(Object.fromEntries(keys.map((key) => [key, onKey])));
-    return null;
-  }
+function Takes({ keys, onKey }: { readonly keys: readonly string[]; readonly onKey: () => void }) {
+  useKeys(Object.fromEntries(keys.map((key) => [key, onKey])));
+  return null;
+}
 
+describe('a key that two want', () => {
   it('goes to the one that came to it last, and back when that one has gone', () => {
     const below = vi.fn();
     const over = vi.fn();

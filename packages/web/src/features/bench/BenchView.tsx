@@ -115,7 +115,7 @@ function Bench() {
       <TicketShell
         bar={
           <TicketBar
-            told={<SoFar step={step} />}
+            summary={<SoFar step={step} />}
             narrow={<ToDoCount onShow={() => setPane('to-do')} />}
           >
             <JobBar />

@@ -14,13 +14,13 @@ export function Tried({
   readonly onTried: (tried: readonly string[]) => void;
   readonly onWords: (words: string) => void;
 }) {
-  const told = m.counter.tried;
+  const texts = m.counter.tried;
   return (
     <fieldset className="mt-5">
-      <legend className="font-semibold">{told.title}</legend>
+      <legend className="font-semibold">{texts.title}</legend>
       <div className="grid gap-x-6 sm:grid-cols-2 xl:grid-cols-4">
         <CheckBoxes
-          options={told.usual.map((one) => [one, one] as const)}
+          options={texts.usual.map((one) => [one, one] as const)}
           ticked={tried}
           onTick={onTried}
           className="rounded px-1 leading-tight hover:bg-sunk"
@@ -28,7 +28,7 @@ export function Tried({
       </div>
       <TextField
         className="mt-2 max-w-xl"
-        label={told.other}
+        label={texts.other}
         value={words}
         maxLength={300}
         onText={onWords}

@@ -69,10 +69,13 @@ export function groupsOf(
   states: ReadonlyMap<string, DueState>,
 ): readonly ReasonGroup[] {
   const byAge = rack.toSorted((a, b) => (a.takenInAt < b.takenInAt ? -1 : 1));
-  const told = byAge.map((line) => ({ line, reasons: reasonsOf(line, states.get(line.ticket)) }));
+  const withReasons = byAge.map((line) => ({
+    line,
+    reasons: reasonsOf(line, states.get(line.ticket)),
+  }));
   return REASONS.map((reason) => ({
     reason,
-    entries: told
+    entries: withReasons
       .filter(({ reasons }) => reasons[0] === reason)
       .map(({ line, reasons }) => ({ line, also: reasons.slice(1) })),
   })).filter(({ entries }) => entries.length > 0);

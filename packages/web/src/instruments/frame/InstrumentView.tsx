@@ -54,7 +54,7 @@ function Beside({ name, parts }: InstrumentProps) {
     ...known,
     onTicket: { ticket, record, mayFind, mayWork },
   };
-  // An instrument tells what is there, to blame or not.
+  // An instrument shows what is there, to blame or not.
   const [first, second] = assessment.beliefs.toSorted((a, b) => b.is - a.is);
   return (
     <Instrument bench={bench} parts={parts} root={`/bench/${ticket.id}/${name}`}>

@@ -6,7 +6,7 @@ import type { InstrumentBench } from './instrumentBench.ts';
 
 /**
  * Before hands go in: the ticket says that the machine has power. It is unplugged now, or it was when
- * this was done and is told afterwards.
+ * this was done and is said afterwards.
  */
 export function PlugGate({
   bench: { onTicket },

@@ -11,7 +11,7 @@ export function WaysOut({
   onNotNow,
   children,
 }: {
-  /** How the view asks why something cannot be told. */
+  /** How the view asks why something cannot be answered. */
   readonly cannotTell?: ReactNode;
   /** Where nobody is asked why; undefined for a step that asks nothing. */
   readonly onCannotTell?: (() => void) | undefined;

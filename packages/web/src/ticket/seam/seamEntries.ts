@@ -155,13 +155,13 @@ function describe(
     case 'entry-corrected': {
       const earlier = ticket.entries.find(({ id }) => id === event.body.corrects);
       if (!earlier) return above(m.seam.correction('', undefined));
-      const told = describe(earlier as TicketEvent, model, ticket, money, nameOf);
+      const described = describe(earlier as TicketEvent, model, ticket, money, nameOf);
       const isOwn = earlier.actor.person === event.actor.person;
       const text = m.seam.correction(
-        lowerFirst(told.text),
+        lowerFirst(described.text),
         isOwn ? undefined : nameOf(earlier.actor.person),
       );
-      return { side: told.side, text };
+      return { side: described.side, text };
     }
     case 'ticket-closed':
       return below(m.seam.knot);

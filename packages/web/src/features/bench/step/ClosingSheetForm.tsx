@@ -12,7 +12,7 @@ import { BillActions } from './BillActions.tsx';
 import { ClosingParts } from './ClosingParts.tsx';
 import { useClosingSheet } from './useClosingSheet.ts';
 
-/** What the customer is told and pays; everything is filled in already and can be corrected until they have the machine. */
+/** What the customer learns and pays; everything is filled in already and can be corrected until they have the machine. */
 export function ClosingSheetForm() {
   const { ticket } = useTicket();
   const { role } = useSession().person;

@@ -63,7 +63,7 @@ export function SettleStep({
   );
 }
 
-/** The complaint was told in words alone: what does the machine do? */
+/** The complaint was given in words alone: what does the machine do? */
 export function AskSymptomsStep({ onSettle }: { readonly onSettle: (symptom: string) => void }) {
   const { ticket, model, record, mayFind } = useTicket();
   const [ticked, setTicked] = useState<readonly string[]>([]);

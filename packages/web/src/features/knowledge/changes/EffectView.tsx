@@ -130,7 +130,7 @@ function CaseLine({
   readonly version: KnowledgeVersion;
 }) {
   const words = m.tables;
-  const told = ({ was }: CaseVerdict, at: number) => {
+  const verdictText = ({ was }: CaseVerdict, at: number) => {
     const { place = 0, chance = 0 } = was[at] ?? {};
     return `${words.place(place)}, ${write.percent(chance)}`;
   };
@@ -140,7 +140,7 @@ function CaseLine({
       {move.after.was.map(({ cause }, at) => (
         <p key={cause}>
           <span className="font-semibold">{version.knowledge.causes.get(cause)?.name}</span>:{' '}
-          {told(move.before, at)} → {told(move.after, at)}{' '}
+          {verdictText(move.before, at)} → {verdictText(move.after, at)}{' '}
           {move.turn !== 'same' && <strong>({words[move.turn]})</strong>}
         </p>
       ))}

@@ -57,12 +57,12 @@ export function BrokenPart() {
         pieces={pieces}
         account={instruments.needle.drawing.pieces(
           pieces.length,
-          write.figure(account?.laid ?? 0),
+          write.figure(account?.found ?? 0),
           write.figure(whole),
         )}
       />
       <p className="text-lg" aria-live="polite">
-        {words.laid(write.figure(account?.laid ?? 0), write.figure(whole))}:{' '}
+        {words.laid(write.figure(account?.found ?? 0), write.figure(whole))}:{' '}
         <strong className={account?.state === 'whole' ? 'text-below' : 'text-hazard'}>
           {account && standWords(account)}
         </strong>
