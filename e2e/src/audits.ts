@@ -161,7 +161,7 @@ export function auditEachView(theme: 'day' | 'night'): void {
       expect(await halle.audit()).toEqual([]);
       await halle.go('/knowledge/cause/needle-low');
       await halle.click('Propose a change');
-      await halle.sees('What should stand there otherwise?');
+      await halle.sees('What should change?');
       expect(await halle.audit()).toEqual([]);
     });
 

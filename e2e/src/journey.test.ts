@@ -150,7 +150,7 @@ describe('from the counter to the knot', () => {
     await odren.clickWithin('[role="dialog"]', 'Spool, cap and pin');
     expect(await odren.stepAfter(before)).toBe('Spool, cap and pin');
     await odren.press('0');
-    await odren.sees('Why can it not be told?');
+    await odren.sees('Why can you not tell?');
     await odren.press('3');
     await odren.sees('Could not tell: Spool, cap and pin');
     expect(await odren.stepAfter('Spool, cap and pin')).toBe(before);

@@ -34,14 +34,14 @@ describe('on the telephone', () => {
     await mirra.click('Begin the questions');
     let step = await mirra.stepAfter('');
     // Nothing helps, whatever is asked or told.
-    for (let said = 0; said < 40 && step !== 'This wants a look'; said += 1) {
+    for (let said = 0; said < 40 && step !== 'We need to see it'; said += 1) {
       const before = await mirra.question();
       const again = step === 'Is it gone?';
       await mirra.press(again ? '2' : '1');
       await mirra.questionAfter(before);
       step = await mirra.step();
     }
-    expect(step).toBe('This wants a look');
+    expect(step).toBe('We need to see it');
     await mirra.sees('The needle as it sits in the machine');
     await mirra.press('1');
     await mirra.sees('Expected in the shop');

@@ -11,7 +11,7 @@ describe('customers', () => {
     await at.press('Enter');
   };
 
-  it('who are one person are merged, found as one, and can be parted again', async () => {
+  it('who are one person are merged, found as one, and can be separated again', async () => {
     const halle = await sharedScreen('halle');
     await halle.go('/');
     await halle.sees('in the shop');
@@ -26,7 +26,7 @@ describe('customers', () => {
     for (const label of ['Pearl compact', 'Onyx straight stitch', 'Fern zigzag']) {
       expect(merged).toContain(label);
     }
-    await halle.clickWithin('section[aria-label="Merged into this one"]', 'Part again');
+    await halle.clickWithin('section[aria-label="Merged into this one"]', 'Separate again');
     await halle.seesNot('Merged into this one');
     await halle.seesNot('Fern zigzag');
     expect(halle.complaints).toEqual([]);

@@ -64,7 +64,7 @@ describe('a change of the tables', () => {
     // The article tells what stands there otherwise, why, and by whom.
     await tavi.go('/knowledge/cause/needle-low');
     await tavi.sees('160 in 1000 tickets');
-    await tavi.sees('as it came 35 in 1000 tickets');
+    await tavi.sees('as shipped 35 in 1000 tickets');
     await tavi.sees('Counted over a year: after a needle change.');
     await tavi.sees('accepted by Halle Quandry');
     expect(await tavi.text()).not.toContain('Propose a change');

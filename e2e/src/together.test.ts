@@ -153,7 +153,7 @@ describe('two people on one ticket', () => {
     const tavi = await screen('tavi');
     await odren.go(`/bench/${ticket}`);
     await odren.stepAfter('');
-    await tavi.sees('open with Odren Vask');
+    await tavi.sees('also open: Odren Vask');
     await odren.click('Job sheet');
     await odren.clickWithin('[role="dialog"]', 'Hand over');
     await odren.selects('To', 'Tavi Brennick');

@@ -137,7 +137,7 @@ describe('a check that cannot be told', () => {
     const odren = await atBench('odren', 11);
     const asked = await odren.step();
     await odren.press('0');
-    await odren.sees('Why can it not be told?');
+    await odren.sees('Why can you not tell?');
     await odren.press('1');
     await odren.stepAfter(asked);
     expect(await putOff(odren)).toContain(`${asked}The tool is missing`);

@@ -149,7 +149,9 @@ function drawSums(page: Page, content: BillContent, isCredit: boolean, from: num
       ({ words, count, amount }) => [count === 1 ? words : `${count} × ${words}`, amount] as const,
     ),
     [`Work, ${content.labourMinutes} minutes`, content.labour],
-    ...(content.toLeastFee > 0 ? [['Up to the lowest fee', content.toLeastFee] as const] : []),
+    ...(content.toLeastFee > 0
+      ? [['Added up to the lowest fee', content.toLeastFee] as const]
+      : []),
     ...content.taxes.map(
       ({ perMille, net, tax }) =>
         [`${taxWords} ${perMille / 10} % on ${money(sign * net, currency)}`, tax] as const,

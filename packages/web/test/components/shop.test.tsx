@@ -102,9 +102,9 @@ describe('a week of work', () => {
 
   it('shows no share where none was typed', () => {
     const last = show({ ...USUAL_TIME, share: Number.NaN });
-    const share = screen.getByLabelText<HTMLInputElement>('Mirra, Per cent of it at repairs');
+    const share = screen.getByLabelText<HTMLInputElement>('Mirra, Of it at repairs, per cent');
     expect(share.value).toBe('');
-    type('Mirra, Per cent of it at repairs', '50');
+    type('Mirra, Of it at repairs, per cent', '50');
     expect(last()?.share).toBe(50);
   });
 });

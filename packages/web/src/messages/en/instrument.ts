@@ -6,7 +6,7 @@ export const instrument = {
     title: 'Tools',
     lead: 'Opened here, a tool shows its readings and keeps none. From a ticket it works on that machine, and what it reads is saved there.',
   },
-  open: 'Measure it with the instrument',
+  open: 'Measure it with the tool',
   gate: {
     title: 'Unplug first',
     text: 'The machine is plugged in. Off and unplugged before hands go in; then what is measured can be saved.',

@@ -56,7 +56,7 @@ export const knowledge = {
   treatedBy: 'Repaired by',
   where: (place: string) => `Done ${place}`,
   opens: (what: string) => `Opens: ${what}`,
-  needsFirst: (what: string) => `Asks first: ${what}`,
+  needsFirst: (what: string) => `Needs first: ${what}`,
   onTicket: (tag: string) => `On ticket ${tag}`,
   chance: (is: string) => `chance that it is there now: ${is}`,
   answered: 'answered on this ticket',

@@ -249,7 +249,7 @@ export const life = {
     usual: 'usual, from memory; the machine’s manual stands above it',
     noValue: 'The machine’s record has no value for it.',
     shelf: 'Stands on shelf',
-    move: 'Move it',
+    move: 'Save shelf',
     told: (moment: string) => `Customer informed ${moment}`,
     tell: 'Customer informed',
     tellHow: 'Inform the customer',

@@ -52,7 +52,7 @@ export const phone = {
       done: 'Solved by phone',
     },
     'bring-in': {
-      title: 'This wants a look',
+      title: 'We need to see it',
       say: 'We would like to see this one. Please bring it in just as it is.',
       end: 'It comes in: end the call',
       done: 'Expected in the shop',

@@ -1,6 +1,6 @@
-const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
+import { lowerFirst } from '@nodo/kernel';
 
-const lowered = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
+const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
 
 export const rack = {
   title: 'Rack',
@@ -12,8 +12,8 @@ export const rack = {
   entries: (seen: number, done: number) => `${seen} seen, ${done} done`,
   owed: (n: number) => `${n} to do`,
   contested: 'two answers differ',
-  looking: (names: string) => `open with ${names}`,
-  lastBy: (name: string) => `Last at it: ${name}`,
+  looking: (names: string) => `also open: ${names}`,
+  lastBy: (name: string) => `Last entry by ${name}`,
   likely: (name: string, chance: string) => `${name}, ${chance}`,
   nothingLikely: 'nothing stands out yet',
   emptyTitle: 'The shelves are empty',
@@ -55,8 +55,7 @@ export const rack = {
     of: (name: string) => `Bench of ${name}, in this order`,
     allInTime: 'every promise holds in this order',
     lateAnyway: 'cannot all be on time',
-    gap: (late: string, bound: string) =>
-      `weighted minutes late: ${late}; no order comes below ${bound}`,
+    gap: (late: string, bound: string) => `weighted minutes late: ${late}; at best ${bound}`,
     piece: (label: string, minutes: string, spread: string, reason: string) =>
       `${label}: ${minutes} minutes, give or take ${spread}; ${reason}`,
     flag: (day: string, chance: string) => (chance ? `⚑ ${day}, ${chance} sure` : `⚑ ${day}`),
@@ -67,7 +66,7 @@ export const rack = {
     title: 'Needs attention',
     none: 'Nothing needs attention.',
     since: (day: string) => `since ${day}`,
-    also: (reasons: readonly string[]) => `also: ${reasons.map(lowered).join(', ')}`,
+    also: (reasons: readonly string[]) => `also: ${reasons.map(lowerFirst).join(', ')}`,
     handedTo: (to: string, note: string) => `for ${to}: ${note}`,
     handedToAny: (note: string) => `for anybody: ${note}`,
     reasons: {
