@@ -93,7 +93,7 @@ describe('the bobbin instrument', () => {
     await halle.sees('29.3 gf');
     await halle.sees('Within its usual range.');
     await halle.click('Save');
-    await halle.click('Back to the bench');
+    await halle.click('Next step');
     await halle.stepAfter('');
     await halle.readHistory();
     for (const told of [
@@ -181,7 +181,7 @@ describe('the bobbin instrument', () => {
     await tavi.selects('Where it hangs, by the clock', '4 o’clock');
     await tavi.click('Save the turns');
     await tavi.sees('Raised burr on the bobbin case 4');
-    await tavi.click('Back to the bench');
+    await tavi.click('Next step');
     await tavi.stepAfter('');
     await tavi.readHistory();
     for (const told of [
@@ -296,7 +296,7 @@ describe('the map of marks', () => {
     await halle.sees('No marks from earlier visits.');
     await halle.click('Smooth now: fingertip and bright thread pass');
     await halle.sees('Case: smooth, proven.');
-    await halle.click('Back to the bench');
+    await halle.click('Next step');
     await halle.stepAfter('');
     await halle.readHistory();
     for (const told of [

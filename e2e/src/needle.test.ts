@@ -58,7 +58,7 @@ describe('the needle instrument', () => {
     await odren.sees('It sits right.');
     await odren.click('Turned by hand a few full turns');
     await odren.seesNot('Turned by hand a few full turns');
-    await odren.click('Back to the bench');
+    await odren.click('Next step');
     await odren.stepAfter('');
     await odren.readHistory();
     for (const told of [
@@ -240,7 +240,7 @@ it('a new needle that the bench was told of is named in the register, and counts
   await tavi.click('Enter needle');
   await tavi.click('Fine sharp 80/12, new');
   await tavi.sees('Needle in it: 130/705 H, 80/12, Fine sharp');
-  await tavi.click('Back to the bench');
+  await tavi.click('Next step');
   await tavi.stepAfter('');
   await tavi.seesNot('A new one went in.');
   await tavi.readHistory();

@@ -105,7 +105,7 @@ describe('undo', () => {
     await odren.click('It is off and unplugged');
     await odren.click('+5 tighter');
     await odren.sees('The screw was turned since the last measurement. Measure again.');
-    await odren.click('Back to the bench');
+    await odren.click('Next step');
     await odren.stepAfter('');
     await odren.sees('The case screw was turned');
     await odren.press('u');
