@@ -8,7 +8,7 @@ const { sharedScreen: screen } = useStage();
 const VIEWS = [
   ['Rack', '/', 'Teal zigzag'],
   ['Counter', '/counter', 'What kind is it?'],
-  ['Bench', `/bench/${demoTicketId(14)}`, 's Other'],
+  ['Bench', `/bench/${demoTicketId(14)}`, 'Measure the pieces'],
   ['Phone call', '/phone', 'What kind is it?'],
   ['Knowledge', '/knowledge/check/needle-facing', 'What it can find'],
 ] as const;

@@ -19,6 +19,7 @@ import { TicketShell } from '../../ticket/TicketShell.tsx';
 import { usePlan } from '../../ticket/usePlan.ts';
 import { usePresence } from '../../ticket/usePresence.ts';
 import { Button } from '../../ui/Button.tsx';
+import { useLasts } from '../../ui/useLasts.ts';
 import { Duties } from './Duties.tsx';
 import { JobBar } from './job/JobBar.tsx';
 import { MachineNow } from './MachineNow.tsx';
@@ -30,7 +31,6 @@ import type { Choice } from './step/choice.ts';
 import { StepPane } from './step/StepPane.tsx';
 import { AlsoHere, LeftHere } from './together/Together.tsx';
 import { useDeferred } from './useDeferred.ts';
-import { useLasts } from './useLasts.ts';
 import { isCovering, isOwn, usePinnedStep } from './usePinnedStep.ts';
 
 /** One ticket at work. */

@@ -11,8 +11,9 @@ import { usePeopleById } from '../../session/usePeopleById.ts';
 import { useShopPlan } from '../../shop/promise/useOffers.ts';
 import { shopClock } from '../../time/shopTime.ts';
 import { Button } from '../../ui/Button.tsx';
-import { Blank } from '../../ui/Stitches.tsx';
+import { Blank, Sewing } from '../../ui/Stitches.tsx';
 import { TextLink } from '../../ui/TextLink.tsx';
+import { useLasts } from '../../ui/useLasts.ts';
 import { DayThreads } from './DayThreads.tsx';
 import { HandNeeded } from './HandNeeded.tsx';
 import { isUntouched } from './isUntouched.ts';
@@ -21,6 +22,9 @@ import { type DueState, dueState, fitsFilter, type RackFilter, type Stands } fro
 import { useRackFilter } from './useRackFilter.ts';
 
 const Filters = lazy(() => import('./Filters.tsx'));
+
+/** The shelves do not wait longer for the plan of the benches. */
+const PLAN_WITHIN_MS = 1_500;
 
 /** What stands in the shop, shelf by shelf, and where a hand is needed. */
 export function RackView() {
@@ -32,6 +36,9 @@ export function RackView() {
   const { filter, set } = useRackFilter();
   const isFiltered = Object.values(filter).some((part) => part !== '');
   const [isFilterOpen, setFilterOpen] = useState(isFiltered);
+  // The benches stand above the shelves: both come together, or the shelves would move under the hand.
+  const isPlanning = rack !== undefined && plan === undefined && !isFiltered;
+  const isLate = useLasts(isPlanning, PLAN_WITHIN_MS);
 
   if (!rack) return <NotRead title={m.rack.failedTitle} fault={error} again={refetch} />;
   const card = shop?.card ?? NEW_SHOP_PROFILE;
@@ -68,7 +75,9 @@ export function RackView() {
           )}
         </div>
         {plan && !isFiltered && <DayThreads plan={plan} rack={rack} people={peopleById} />}
-        {rack.length === 0 ? (
+        {isPlanning && !isLate ? (
+          <Sewing label={m.shell.loading} />
+        ) : rack.length === 0 ? (
           <Blank within title={m.rack.emptyTitle} text={m.rack.empty}>
             <Link
               to="/counter"

@@ -38,12 +38,20 @@ export function useOffers(
   return useAnswer(ask);
 }
 
+/** What was last planned on this page: it stands until the next plan is there, so that nothing moves. */
+let lastPlan: ShopPlan | null | undefined;
+
 /** Who is best to do what next. Null when nobody works at the benches. */
 export function useShopPlan(): ShopPlan | null | undefined {
   const workshop = useWorkshop();
   const ask = useMemo(
-    () => workshop && (async () => (await promiseWorker().plan(workshop)) ?? null),
+    () =>
+      workshop &&
+      (async () => {
+        lastPlan = (await promiseWorker().plan(workshop)) ?? null;
+        return lastPlan;
+      }),
     [workshop],
   );
-  return useAnswer(ask);
+  return useAnswer(ask) ?? lastPlan;
 }
