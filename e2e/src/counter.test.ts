@@ -264,6 +264,17 @@ describe('the price', () => {
 });
 
 describe('the closing sheet', () => {
+  it('asks the price of the part that went in, and takes it off again', async () => {
+    const odren = await sharedScreen('odren');
+    await odren.go(`/bench/${demoTicketId(73)}`);
+    await (await odren.page.waitForSelector(field('Needle, price')))?.type('1,50');
+    await odren.press('Enter');
+    await odren.sees('Needle €1.50');
+    await odren.click('Take off the bill: Needle');
+    await odren.page.waitForSelector(field('Needle, price'));
+    expect(odren.complaints).toEqual([]);
+  });
+
   it('is filled in, corrected, priced, handed over as a numbered bill, and corrected by a credit', async () => {
     const odren = await sharedScreen('odren');
     // The demo has it closed, without a bill.

@@ -119,6 +119,17 @@ describe('undo', () => {
     expect(odren.complaints).toEqual([]);
   });
 
+  it('takes back an action that was put off for more checks', async () => {
+    const odren = await atBench('odren', 20);
+    expect(await odren.step()).toBe('Fit a new needle');
+    await odren.click('Check more first');
+    const check = await odren.stepAfter('Fit a new needle');
+    expect(await putOff(odren)).toContain('New needle fittedafter more checks');
+    await odren.press('u');
+    expect(await odren.stepAfter(check)).toBe('Fit a new needle');
+    expect(odren.complaints).toEqual([]);
+  });
+
   it('takes back closing and “the customer has it back”', async () => {
     const odren = await atBench('odren', 30);
     await odren.workToTheKnot();
