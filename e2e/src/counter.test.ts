@@ -288,6 +288,15 @@ describe('the closing sheet', () => {
     expect(minutes).toBeGreaterThan(0);
     await odren.page.type(field('What helps next time'), ' Bring it in once a year.');
     await odren.click('card');
+    // Nothing is handed over, nor lost, as long as a field is not as it must be.
+    const minutesField = await odren.page.waitForSelector(field('Minutes to charge'));
+    await minutesField?.click({ count: 3 });
+    await minutesField?.type('12,5');
+    await odren.click('Hand over the bill');
+    await odren.sees('Whole minutes, at most 10000.');
+    await minutesField?.click({ count: 3 });
+    await minutesField?.type(String(minutes));
+    await odren.seesNot('Whole minutes');
     await odren.click('Hand over the bill');
     await odren.sees('Bill 1 handed over');
     await odren.click('Correct it by a credit');

@@ -71,6 +71,7 @@ export {
   CASES,
   type CaseWhich,
   type ClosingSheet,
+  closingSheet,
   HOW_OFTEN,
   type Measure,
   type MeasureLimit,

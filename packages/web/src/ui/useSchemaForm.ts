@@ -31,11 +31,13 @@ export function useSchemaForm<Values extends FieldValues, Ready extends FieldVal
     // The hand stays where it is: each sheet says itself where it goes.
     shouldFocusError: false,
   });
-  const { errors, isSubmitted } = formState;
+  const { errors, isSubmitted, isDirty } = formState;
   const set = useCallback(
     (part: Partial<Values>) => {
       for (const [name, value] of Object.entries(part)) {
-        setValue(name as Path<Values>, value as PathValue<Values, Path<Values>>);
+        setValue(name as Path<Values>, value as PathValue<Values, Path<Values>>, {
+          shouldDirty: true,
+        });
       }
       // All of it: what is wrong with one field may hang on another.
       if (isSubmitted) void trigger();
@@ -46,6 +48,8 @@ export function useSchemaForm<Values extends FieldValues, Ready extends FieldVal
   return {
     values: watch(),
     set,
+    /** Whether something differs from what the form began with. */
+    isDirty,
     /** The values of this moment, also within what was begun before the last change. */
     now: getValues,
     /** Begins again with these values, as if nothing had been submitted. */

@@ -76,7 +76,9 @@ export function RackView() {
         </div>
         {plan && !isFiltered && <DayThreads plan={plan} rack={rack} people={peopleById} />}
         {isPlanning && !isLate ? (
-          <Sewing label={m.shell.loading} />
+          <div className="min-h-dvh">
+            <Sewing label={m.shell.loading} />
+          </div>
         ) : rack.length === 0 ? (
           <Blank within title={m.rack.emptyTitle} text={m.rack.empty}>
             <Link

@@ -234,6 +234,7 @@ export const bench = {
     addPart: 'Add to the bill',
     takeOff: (part: string) => `Take off the bill: ${part}`,
     minutes: 'Minutes to charge',
+    badMinutes: 'Whole minutes, at most 10000.',
     minutesFrom: {
       clock: 'From the clock.',
       work: 'Summed up from what was checked and done; no clock ran.',

@@ -74,7 +74,7 @@ export function CheckStep(props: CheckStepProps) {
 }
 
 /** The instrument that measures what the check asks. */
-export function InstrumentLink({ to }: { readonly to: string | undefined }) {
+function InstrumentLink({ to }: { readonly to: string | undefined }) {
   if (to === undefined) return null;
   return (
     <TextLink to={to} className="gap-2 font-semibold text-ink">

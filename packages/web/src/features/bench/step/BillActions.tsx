@@ -12,8 +12,8 @@ import { ReasonForm } from '../../../ui/ReasonForm.tsx';
 export function BillActions({
   onBefore,
 }: {
-  /** Saves what is not saved yet; false where that is refused. */
-  readonly onBefore: () => boolean;
+  /** Saves what is not saved yet, then goes on. */
+  readonly onBefore: (go: () => void) => void;
 }) {
   const { ticket } = useTicket();
   const { waiting } = useShown();
@@ -49,12 +49,7 @@ export function BillActions({
   return (
     <>
       {!standing && (
-        <Button
-          disabled={isWanted || isLoading}
-          onClick={() => {
-            if (onBefore()) setWanted(true);
-          }}
-        >
+        <Button disabled={isWanted || isLoading} onClick={() => onBefore(() => setWanted(true))}>
           {isWanted || isLoading ? words.issuing : words.issue}
         </Button>
       )}

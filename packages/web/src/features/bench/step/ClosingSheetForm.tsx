@@ -16,16 +16,22 @@ import { useClosingSheet } from './useClosingSheet.ts';
 export function ClosingSheetForm() {
   const { ticket } = useTicket();
   const { role } = useSession().person;
-  const { sheet, partsLeft, set, minutesText, setMinutes, minutesFrom, price, isSaved, save } =
-    useClosingSheet();
+  const { form, partsLeft, minutesFrom, price, isSaved, save } = useClosingSheet();
+  const { values, set, errorOf } = form;
   const money = useMoney();
-  const form = useId();
+  const id = useId();
   const words = m.bench.closing;
   const mayWrite = mayRecord(role, 'closing-noted') && ticket.status === 'closed';
   if (!mayWrite) return <Written />;
   return (
     <>
-      <Form id={form} aria-label={words.title} className="mt-4 flex flex-col gap-4" onSubmit={save}>
+      <Form
+        id={id}
+        noValidate
+        aria-label={words.title}
+        className="mt-4 flex flex-col gap-4"
+        onSubmit={() => save()}
+      >
         <div className="grid gap-x-6 gap-y-3 @2xl:grid-cols-2">
           <div className="flex flex-col gap-3">
             {(['found', 'done', 'helps'] as const).map((one) => (
@@ -34,7 +40,7 @@ export function ClosingSheetForm() {
                 label={words[one]}
                 rows={one === 'helps' ? 3 : 2}
                 maxLength={1000}
-                value={sheet[one]}
+                value={values[one]}
                 onText={(text) => set({ [one]: text })}
               />
             ))}
@@ -46,8 +52,9 @@ export function ClosingSheetForm() {
               className="w-56"
               label={words.minutes}
               hint={minutesFrom && words.minutesFrom[minutesFrom]}
-              value={minutesText}
-              onText={setMinutes}
+              error={errorOf('minutes')}
+              value={values.minutes}
+              onText={(minutes) => set({ minutes })}
             />
             {price && (
               <p data-price>
@@ -65,7 +72,7 @@ export function ClosingSheetForm() {
               className="flex flex-wrap gap-x-4"
               legend={words.paid}
               options={PAID_BY.map((how) => [how, words.paidBy[how]] as const)}
-              value={sheet.paid}
+              value={values.paid}
               onChoose={(paid) => set({ paid })}
             />
           </div>
@@ -75,11 +82,11 @@ export function ClosingSheetForm() {
         {isSaved ? (
           <span className="text-quiet">{words.saved}</span>
         ) : (
-          <Button type="submit" form={form} disabled={price === undefined}>
+          <Button type="submit" form={id}>
             {words.save}
           </Button>
         )}
-        <BillActions onBefore={() => isSaved || save()} />
+        <BillActions onBefore={(go) => void save(go)} />
       </div>
     </>
   );

@@ -1,13 +1,21 @@
 import { billOf, money } from '@nodo/core';
 import { closingWordsOf, NEW_SHOP_PROFILE } from '@nodo/shop';
-import { type ClosingSheet, closingProposal } from '@nodo/ticket';
-import { useMemo, useState } from 'react';
+import { closingProposal, closingSheet } from '@nodo/ticket';
+import { useEffect, useEffectEvent, useMemo } from 'react';
+import { z } from 'zod';
 import { useShopQuery } from '../../../api/client.ts';
+import { m } from '../../../messages/index.ts';
 import { readWhole } from '../../../messages/typed.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
+import { useSchemaForm } from '../../../ui/useSchemaForm.ts';
 
 /** Most minutes that a bill can name. */
 const MOST_MINUTES = 10_000;
+
+const error = m.bench.closing.badMinutes;
+const readySheet = closingSheet.extend({
+  minutes: z.string().transform(readWhole).pipe(z.number({ error }).max(MOST_MINUTES, { error })),
+});
 
 /** The closing sheet as it is being written: what was saved, else what the ticket's own entries propose. */
 export function useClosingSheet() {
@@ -15,21 +23,29 @@ export function useClosingSheet() {
   const { life } = ticket;
   const { card } = useShopQuery().data ?? { card: NEW_SHOP_PROFILE };
   const proposed = useMemo(() => closingProposal(ticket, model), [ticket, model]);
-  const { unrepaired: isUnrepaired, ...begun } = closingWordsOf(ticket, model);
-  const [changed, setChanged] = useState<Partial<ClosingSheet>>({});
-  const [typed, setTyped] = useState<string>();
-  const sheet = { ...begun, ...changed };
+  const { unrepaired: isUnrepaired, ...texts } = closingWordsOf(ticket, model);
   // What goes back as it came is charged only as far as somebody writes it.
   const usual = isUnrepaired ? 0 : proposed.minutes;
-  const minutesText = typed ?? String(life.bill?.labourMinutes ?? usual);
-  const read = readWhole(minutesText);
-  const minutes = read !== undefined && read <= MOST_MINUTES ? read : undefined;
+  const begun = { ...texts, minutes: String(life.bill?.labourMinutes ?? usual) };
+  const form = useSchemaForm(readySheet, begun);
+  const { values, isDirty } = form;
+
+  // What is proposed, or saved by somebody else, stands there until it is changed here.
+  const beginAgain = useEffectEvent(() => {
+    if (!isDirty) form.reset(begun);
+  });
+  const begunText = JSON.stringify(begun);
+  useEffect(() => {
+    if (begunText !== '') beginAgain();
+  }, [begunText]);
+
   const rates = {
     hour: card.hour,
     taxPerMille: card.taxPerMille,
     taxIncluded: card.taxIncluded,
     leastFee: isUnrepaired ? 0 : card.leastFee,
   };
+  const minutes = readySheet.shape.minutes.safeParse(values.minutes).data;
   const price =
     minutes === undefined
       ? undefined
@@ -43,31 +59,37 @@ export function useClosingSheet() {
     price !== undefined &&
     life.bill?.total === price.total &&
     life.bill.labourMinutes === minutes &&
-    Object.keys(changed).length === 0;
+    !isDirty;
   return {
-    sheet,
+    form,
     /** Parts that went in and are not on the bill. */
     partsLeft: proposed.parts,
-    set: (part: Partial<ClosingSheet>) => setChanged({ ...changed, ...part }),
-    minutesText,
-    setMinutes: setTyped,
     /** Where the proposed minutes are from; undefined once somebody wrote their own. */
     minutesFrom:
-      typed === undefined && life.bill === undefined && !isUnrepaired
+      values.minutes === String(usual) && life.bill === undefined && !isUnrepaired
         ? proposed.isByClock
           ? ('clock' as const)
           : ('work' as const)
         : undefined,
     price,
     isSaved,
-    /** Both in one act; false, with the reason shown, where the rules refuse it. */
-    save: (): boolean => {
-      if (minutes === undefined) return false;
-      const isKept =
-        record('bill-made', { labourMinutes: minutes, rates, currency: card.currency }) &&
-        record('closing-noted', sheet);
-      if (isKept) setChanged({});
-      return isKept;
+    /**
+     * Saves sheet and price in one act, unless they are saved already, and goes on. Where the form or the
+     * rules refuse it, the reason is shown.
+     */
+    save: async (onSaved?: () => void): Promise<void> => {
+      if (isSaved) {
+        onSaved?.();
+        return;
+      }
+      await form.submit(({ minutes: labourMinutes, ...sheet }) => {
+        const isKept =
+          record('bill-made', { labourMinutes, rates, currency: card.currency }) &&
+          record('closing-noted', sheet);
+        if (!isKept) return;
+        form.reset(form.now());
+        onSaved?.();
+      });
     },
   };
 }
