@@ -20,6 +20,7 @@ describe('text in any script', () => {
     await mirra.click('Save ticket');
     await mirra.click('Open this ticket');
     await mirra.sees(`“${WORDS}”`);
+    await mirra.clickWithin('header', 'Bench');
 
     const odren = await screen('odren');
     await odren.sees(LABEL);

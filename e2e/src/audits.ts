@@ -51,6 +51,8 @@ export function auditEachView(theme: 'day' | 'night'): void {
     });
 
     it.each([
+      ['Ticket page, a part awaited', `/ticket/${demoTicketId(29)}`, 'Customer says'],
+      ['Ticket page, a price asked', `/ticket/${demoTicketId(33)}`, 'Customer says'],
       ['Customer', `/customers/${DEMO_CUSTOMER.customer}`, 'The same person as'],
       ['Machine', `/machines/${DEMO_CUSTOMER.machine}`, 'Save machine'],
       ['Shop', '/shop', 'Working time'],

@@ -319,7 +319,7 @@ describe('the map of marks', () => {
     await mirra.click('Needles break');
     await mirra.click('Save ticket');
     await mirra.click('Open this ticket');
-    await mirra.sees('Still to do');
+    await mirra.page.waitForFunction(() => location.pathname.startsWith('/ticket/'));
     const next = new URL(mirra.page.url()).pathname.split('/').at(-1) ?? '';
     expect(next).not.toBe(ticket);
     await halle.go(`/bench/${next}/bobbin/marks?on=plate-top`);

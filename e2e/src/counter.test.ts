@@ -98,8 +98,7 @@ describe('a walk-in', () => {
     await mirra.page.waitForSelector('img[alt="The signature"]');
     await mirra.click('Save ticket');
     await mirra.click('Open this ticket');
-    await mirra.sees('Scarlet zigzag');
-    await mirra.sees('Customer signed');
+    await mirra.sees('It waits its turn.');
     const ticket = new URL(mirra.page.url()).pathname.split('/').at(-1) ?? '';
 
     await jobSheet(mirra, ticket);
@@ -141,7 +140,8 @@ describe('a walk-in', () => {
     await mirra.click('Power lead');
     await mirra.click('Save ticket');
     await mirra.click('Open this ticket');
-    await mirra.page.waitForFunction(() => location.pathname.startsWith('/bench/'));
+    await mirra.sees('It waits its turn.');
+    await mirra.clickWithin('header', 'Bench');
     await mirra.stepAfter('');
     await mirra.sees('Came into the shop');
     await mirra.sees('A needle broke and now it knocks at every turn.');
@@ -164,7 +164,7 @@ describe('a walk-in', () => {
     await mirra.click('Save ticket');
     await letCome();
     await mirra.click('Open this ticket');
-    await mirra.page.waitForFunction(() => location.pathname.startsWith('/bench/'));
+    await mirra.page.waitForFunction(() => location.pathname.startsWith('/ticket/'));
     await mirra.sees('Olive zigzag');
     await mirra.go('/?stands=comeback');
     await mirra.sees('Olive zigzag');

@@ -9,6 +9,7 @@ const VIEWS = [
   ['Rack', '/', 'Teal zigzag'],
   ['Counter', '/counter', 'What kind is it?'],
   ['Bench', `/bench/${demoTicketId(14)}`, 'Measure the pieces'],
+  ['Ticket page', `/ticket/${demoTicketId(29)}`, 'Customer says'],
   ['Phone call', '/phone', 'What kind is it?'],
   ['Knowledge', '/knowledge/check/needle-facing', 'What it can find'],
 ] as const;
@@ -52,7 +53,7 @@ describe('long words', () => {
     await mirra.click('Save ticket');
     await mirra.click('Open this ticket');
     await mirra.sees(`“${LONG.repeat(3)}”`);
-    const bench = new URL(mirra.page.url()).pathname;
+    const bench = new URL(mirra.page.url()).pathname.replace('/ticket/', '/bench/');
     const odren = await screen('odren');
     await odren.go(bench);
     await odren.stepAfter('');

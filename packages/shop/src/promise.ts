@@ -49,6 +49,8 @@ export interface DayOffer {
   readonly person: string;
   readonly chance: number;
   readonly holds: boolean;
+  /** What the work waits for on that day still: then it does not hold, however free the benches are. */
+  readonly waitsFor: 'answer' | 'part' | undefined;
   readonly pushedLate: readonly {
     readonly ticket: string;
     readonly before: number;
@@ -88,7 +90,8 @@ export function offersFor(
   workshop: Workshop,
   job: { readonly ticket?: string | undefined; readonly minutes: number; readonly spread: number },
 ): readonly DayOffer[] {
-  const others = workshop.rack.filter(({ ticket }) => ticket !== job.ticket);
+  const own = workshop.rack.find(({ ticket }) => ticket === job.ticket);
+  const others = workshop.rack.filter((line) => line !== own);
   const arrangement = arrange({ ...workshop, rack: others });
   if (!arrangement) return [];
   const days = Array.from({ length: OFFERED_DAYS }, (_, ahead) => ahead);
@@ -98,17 +101,32 @@ export function offersFor(
     arrangement.order,
     arrangement.benches,
   );
-  return offers.map((offer) => ({
-    day: dayAt(workshop.now, offer.due - 1),
-    person: offer.person,
-    chance: offer.chance,
-    holds: offer.holds && worksOn(arrangement.benches, offer),
-    pushedLate: offer.pushedLate.map(({ job: other, before, after }) => ({
-      ticket: other.id,
-      before,
-      after,
-    })),
-  }));
+  return offers.map((offer) => {
+    const day = dayAt(workshop.now, offer.due - 1);
+    const waitsFor = own && waitsOn(own, day);
+    return {
+      day,
+      person: offer.person,
+      chance: offer.chance,
+      holds: offer.holds && waitsFor === undefined && worksOn(arrangement.benches, offer),
+      waitsFor,
+      pushedLate: offer.pushedLate.map(({ job: other, before, after }) => ({
+        ticket: other.id,
+        before,
+        after,
+      })),
+    };
+  });
+}
+
+/**
+ * What keeps a machine from being worked on by a day: an answer to the price, or a part that is not there
+ * before that day, or for which no day is known.
+ */
+function waitsOn({ standing, awaited }: TicketSummary, day: Day): DayOffer['waitsFor'] {
+  if (standing === 'ask-customer') return 'answer';
+  const isThere = !awaited || (awaited.expected !== null && awaited.expected < day);
+  return isThere ? undefined : 'part';
 }
 
 /** Nothing is promised for a day on which nobody is there to hand it out finished. */

@@ -191,6 +191,21 @@ describe('the plan of the shop', () => {
     expect(soonest()).toBe(toDay('2026-03-03'));
   });
 
+  it('promises no day before a part is there, and none while a price is unanswered', () => {
+    const soonest = (change: Partial<TicketSummary>) => {
+      const own = machine(change);
+      const offers = offersFor(shop([own]), { ticket: own.ticket, minutes: 60, spread: 1 });
+      return offers.find(({ holds }) => holds)?.day ?? offers.at(-1)?.waitsFor;
+    };
+    expect(soonest({})).toBe(toDay('2026-03-02'));
+    // It comes in the course of Wednesday: the work is for the day after.
+    expect(soonest({ awaited: { part: 'Hook', expected: toDay('2026-03-04') } })).toBe(
+      toDay('2026-03-05'),
+    );
+    expect(soonest({ awaited: { part: 'Hook', expected: null } })).toBe('part');
+    expect(soonest({ standing: 'ask-customer' })).toBe('answer');
+  });
+
   it('gives no promise that another machine would pay for', () => {
     // It needs most of Monday and Tuesday, and is promised for Tuesday.
     const other = machine({ left: { mean: 800, spread: 1 }, promised: toDay('2026-03-03') });

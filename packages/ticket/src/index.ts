@@ -107,6 +107,7 @@ export {
   planTicket,
 } from './views/nextStep.ts';
 export { resumeOf } from './views/resume.ts';
+export { type Situation, situationOf } from './views/situation.ts';
 export { stageOf } from './views/stage.ts';
 export {
   type RackEntry,

@@ -18,8 +18,9 @@ export const priceAnswered = defineEvent({
   decide: atWork((ticket, command) =>
     ticket.life.asked ? accept(command) : reject(refuse('nothing-asked')),
   ),
-  apply(ticket, answer) {
+  apply(ticket, said, { observedAt }) {
     const { asked } = ticket.life;
+    const answer = { ...said, at: observedAt };
     return asked ? { ...ticket, life: { ...ticket.life, asked: { ...asked, answer } } } : ticket;
   },
 });

@@ -19,7 +19,12 @@ export interface PriceAsked {
   readonly words: string;
   readonly seq: number;
   readonly answer:
-    | { readonly agreed: boolean; readonly how: Spoken; readonly words: string }
+    | {
+        readonly agreed: boolean;
+        readonly how: Spoken;
+        readonly words: string;
+        readonly at: string;
+      }
     | undefined;
 }
 

@@ -29,6 +29,7 @@ const NeedleView = lazy(() => import('../instruments/needle/NeedleView.tsx'));
 const BobbinView = lazy(() => import('../instruments/bobbin/BobbinView.tsx'));
 const ToolsView = lazy(() => import('../features/tools/ToolsView.tsx'));
 const SharedView = lazy(() => import('../features/customerLink/SharedView.tsx'));
+const TicketPage = lazy(() => import('../features/bench/page/TicketPage.tsx'));
 const BenchView = lazy(() => import('../features/bench/BenchView.tsx'));
 
 /** A customer's page needs no sign-in; everything else begins with one. */
@@ -78,6 +79,7 @@ function Shop() {
                 <Route path="/counter" element={<CounterView />} />
                 <Route path="/phone" element={<PhoneView />} />
                 <Route path="/phone/:ticket" element={<CallView />} />
+                <Route path="/ticket/:ticket" element={<TicketPage />} />
                 <Route path="/bench/:ticket" element={<BenchView />} />
                 <Route path="/bench/:ticket/needle/:part?" element={<NeedleView />} />
                 <Route path="/bench/:ticket/bobbin/:part?" element={<BobbinView />} />

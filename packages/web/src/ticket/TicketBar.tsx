@@ -17,10 +17,13 @@ import { useShown, useTicket } from './TicketContext.tsx';
 export function TicketBar({
   summary,
   narrow,
+  tools = true,
   children,
 }: {
   /** How far the ticket is, shown with the machine's facts when they are opened. */
   readonly summary?: ReactNode;
+  /** Whether what measures and explains the machine stands in it. */
+  readonly tools?: boolean;
   /** What a small screen shows at the end of the bar. */
   readonly narrow?: ReactNode;
   /** What a wide screen shows at the end of the bar. */
@@ -59,7 +62,7 @@ export function TicketBar({
       )}
       <span className="ml-auto flex shrink-0 items-center lg:hidden">{narrow}</span>
       <div className="ml-auto hidden shrink-0 items-center gap-x-3 lg:flex">
-        <ToolLinks ticket={ticket.id} isInShop={intake.tag !== undefined} />
+        {tools && <ToolLinks ticket={ticket.id} isInShop={intake.tag !== undefined} />}
         {children}
       </div>
     </InBar>

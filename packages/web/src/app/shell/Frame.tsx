@@ -112,7 +112,7 @@ function useIsAtTicket(): boolean {
   return AT_TICKET.test(pathname) || new URLSearchParams(search).has('ticket');
 }
 
-const AT_TICKET = /^\/(bench|phone)\/./;
+const AT_TICKET = /^\/(bench|phone|ticket)\/./;
 
 /** Says when the shop is out of reach or newer than this page, and what waits here meanwhile. */
 function Reach() {

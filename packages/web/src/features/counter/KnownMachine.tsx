@@ -1,6 +1,8 @@
 import type { MachineFile } from '@nodo/api';
 import { Link } from 'react-router';
 import { m, write } from '../../messages/index.ts';
+import { useSession } from '../../session/SessionContext.tsx';
+import { ticketAddress } from '../../shop/ticketAddress.ts';
 import { Visits } from '../../shop/Visits.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { CheckBox } from '../../ui/CheckBox.tsx';
@@ -17,6 +19,7 @@ export function KnownMachine({
   readonly onComeback: (ticket: string | null) => void;
   readonly onForget: () => void;
 }) {
+  const { role } = useSession().person;
   const words = m.counter.known;
   const { visits, machine } = file;
   const here = visits.find(({ line }) => line.status === 'open' && line.tag !== null);
@@ -40,7 +43,7 @@ export function KnownMachine({
       {here && (
         <p role="alert" className="my-2 font-semibold text-hazard">
           {words.here(here.line.tag ?? 0)}{' '}
-          <Link to={`/bench/${here.line.ticket}`} className="underline underline-offset-4">
+          <Link to={ticketAddress(role, here.line)} className="underline underline-offset-4">
             {words.toTicket}
           </Link>
         </p>

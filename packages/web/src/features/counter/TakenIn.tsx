@@ -2,6 +2,8 @@ import { type DocumentKind, pathTo } from '@nodo/api';
 import { Printer, Receipt, UserRoundPlus } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { m } from '../../messages/index.ts';
+import { useSession } from '../../session/SessionContext.tsx';
+import { ticketAddress } from '../../shop/ticketAddress.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextLink } from '../../ui/TextLink.tsx';
 
@@ -20,6 +22,7 @@ export function TakenIn({
   readonly taken: JustTaken;
   readonly onNext: () => void;
 }) {
+  const { role } = useSession().person;
   const words = m.counter;
   return (
     <section className="mx-auto flex w-full max-w-2xl flex-col gap-5 px-6 py-10">
@@ -40,7 +43,7 @@ export function TakenIn({
           <UserRoundPlus aria-hidden size={22} /> {words.next}
         </Button>
       </div>
-      <TextLink to={`/bench/${ticket}`}>{words.open}</TextLink>
+      <TextLink to={ticketAddress(role, { ticket, tag })}>{words.open}</TextLink>
     </section>
   );
 }

@@ -1,8 +1,10 @@
 import { Navigate, useParams } from 'react-router';
+import { useSession } from '../../session/SessionContext.tsx';
+import { ticketAddress } from '../../shop/ticketAddress.ts';
 import { useTicket } from '../../ticket/TicketContext.tsx';
 import { TicketGate } from '../../ticket/TicketGate.tsx';
 
-/** Where the code on a tag leads: to the bench, or to the call of a machine that is away. */
+/** Where the code on a tag leads. */
 export default function Tagged() {
   const { ticket: id = '' } = useParams();
   return (
@@ -14,5 +16,6 @@ export default function Tagged() {
 
 function ToTicket() {
   const { id, intake } = useTicket().ticket;
-  return <Navigate to={`/${intake?.tag === undefined ? 'phone' : 'bench'}/${id}`} replace />;
+  const { role } = useSession().person;
+  return <Navigate to={ticketAddress(role, { ticket: id, tag: intake?.tag })} replace />;
 }

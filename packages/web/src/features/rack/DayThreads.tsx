@@ -3,6 +3,8 @@ import type { Planned, ShopPlan } from '@nodo/shop';
 import type { RackEntry } from '@nodo/ticket';
 import { Link } from 'react-router';
 import { m, write } from '../../messages/index.ts';
+import { useSession } from '../../session/SessionContext.tsx';
+import { ticketAddress } from '../../shop/ticketAddress.ts';
 import { PersonMark } from '../../ui/PersonMark.tsx';
 
 /** Pixels that a minute of work takes, and the least that a machine does. */
@@ -85,7 +87,7 @@ function orderWords({ cost, bound }: ShopPlan): string {
 }
 
 function Piece({
-  planned: { ticket, minutes, spread, promised, chance, reason, day },
+  planned: { minutes, spread, promised, chance, reason, day },
   line,
   isNewDay,
 }: {
@@ -93,6 +95,7 @@ function Piece({
   readonly planned: Planned;
   readonly line: RackEntry | undefined;
 }) {
+  const { role } = useSession().person;
   if (!line) return null;
   const words = m.rack.threads;
   const width = Math.max(LEAST_WIDE, Math.min(260, minutes * PER_MINUTE));
@@ -107,7 +110,7 @@ function Piece({
   return (
     <li className="shrink-0" style={{ width }}>
       <Link
-        to={`/bench/${ticket}`}
+        to={ticketAddress(role, line)}
         title={said}
         className="flex min-h-11 flex-col justify-start hover:bg-paper"
       >

@@ -3,6 +3,8 @@ import type { RackEntry } from '@nodo/ticket';
 import { Phone } from 'lucide-react';
 import { Link } from 'react-router';
 import { m, write } from '../../messages/index.ts';
+import { useSession } from '../../session/SessionContext.tsx';
+import { ticketAddress } from '../../shop/ticketAddress.ts';
 import { groupsOf, type Reason, type ReasonGroup } from './reasons.ts';
 import type { DueState } from './state.ts';
 
@@ -36,6 +38,7 @@ function Group({
   entries,
   people,
 }: ReasonGroup & { readonly people: ReadonlyMap<string, Person> }) {
+  const { role } = useSession().person;
   const { title, note } = m.rack.side.reasons[reason];
   return (
     <section className="mb-5">
@@ -47,7 +50,7 @@ function Group({
         {entries.map(({ line, also }) => (
           <li key={line.ticket} className="border-b border-rule last:border-0">
             <Link
-              to={`/${line.tag === null ? 'phone' : 'bench'}/${line.ticket}`}
+              to={ticketAddress(role, line)}
               className="flex min-h-11 items-baseline gap-3 py-2 hover:underline"
             >
               <span className="w-8 shrink-0 font-mono text-lg font-bold">

@@ -3,6 +3,8 @@ import type { RackEntry } from '@nodo/ticket';
 import { Link } from 'react-router';
 import { Silhouette } from '../../drawing/Silhouette.tsx';
 import { m, write } from '../../messages/index.ts';
+import { useSession } from '../../session/SessionContext.tsx';
+import { ticketAddress } from '../../shop/ticketAddress.ts';
 import { PersonMark } from '../../ui/PersonMark.tsx';
 import { MiniSeam } from './MiniSeam.tsx';
 import type { DueState } from './state.ts';
@@ -58,10 +60,11 @@ function Machine({
   /** Names of those who have it open. */
   readonly looking: readonly string[];
 }) {
+  const { role } = useSession().person;
   const struck = entry.owed.includes('strike-sweep') && entry.done > 0;
   return (
     <Link
-      to={`/bench/${entry.ticket}`}
+      to={ticketAddress(role, entry)}
       className="group flex flex-1 flex-col rounded-md hover:bg-paper"
     >
       <span className="flex h-21 items-end gap-1 border-b-6 border-cloth px-1">

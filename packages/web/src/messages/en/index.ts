@@ -13,6 +13,7 @@ import { seam } from './seam.ts';
 import { links, shared, together } from './shared.ts';
 import { shell } from './shell.ts';
 import { tables } from './tables.ts';
+import { ticketPage } from './ticketPage.ts';
 
 export const en = {
   knowledge,
@@ -33,4 +34,5 @@ export const en = {
   life,
   cards,
   instrument,
+  ticketPage,
 };

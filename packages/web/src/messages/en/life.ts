@@ -278,6 +278,11 @@ export const life = {
     shopClosed: (words: string) => (words ? `the shop is closed (${words})` : 'the shop is closed'),
     noShift: (name: string) => `${name} does not work that day`,
     unsure: (chance: string) => `it would be ${chance} sure only`,
+    nothingYet: (why: string) => `Nothing can be promised yet: ${why}.`,
+    waitsFor: {
+      answer: 'the customer has not answered to the price yet',
+      part: 'a part that it waits for is not there by then',
+    },
     pushes: (labels: string) => `it would make late: ${labels}`,
     despite: 'Promise it all the same, because',
     anyway: 'Promise it all the same',

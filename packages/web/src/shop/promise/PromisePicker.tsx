@@ -39,6 +39,7 @@ export function PromisePicker({
   if (offers.length === 0) return <p>{words.nobody}</p>;
   const good = offers.filter(({ holds }) => holds).slice(0, OFFERED);
   const offer = offers.find(({ day }) => day === asked);
+  const held = offers.at(-1)?.waitsFor;
   const nameOf = (id: string) => people.get(id)?.name ?? '';
   const labelOf = (id: string) => {
     const line = workshop.rack.find((one) => one.ticket === id);
@@ -52,6 +53,9 @@ export function PromisePicker({
       <p className="font-semibold" data-promised>
         {promised === undefined ? words.none : words.promised(write.plainDay(promised))}
       </p>
+      {held && good.length === 0 && (
+        <p className="font-semibold">{words.nothingYet(words.waitsFor[held])}</p>
+      )}
       <ul className="flex flex-col gap-2">
         {good.map(({ day, chance, person }) => (
           <li key={day} className="flex flex-wrap items-center gap-3">
@@ -133,6 +137,7 @@ function reasonsAgainst(
         : words.noShift(nameOf(person)),
     ];
   });
+  if (offer.waitsFor) return [words.waitsFor[offer.waitsFor]];
   const pushed = offer.pushedLate.map(({ ticket }) => labelOf(ticket));
   return [
     ...new Set(absences),

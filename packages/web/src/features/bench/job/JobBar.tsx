@@ -16,7 +16,6 @@ const LOOK_AT_CLOCK_MS = 15_000;
 export function JobBar() {
   const { ticket } = useTicket();
   const session = useSession();
-  const [sheet, setSheet] = useState<'job' | SentOn>();
   const standing = stageOf(ticket);
   const { role } = session.person;
   const isHeldUp = standing === 'ask-customer' || standing === 'part-awaited';
@@ -28,6 +27,16 @@ export function JobBar() {
         </span>
       )}
       {ticket.status === 'open' && mayRecord(role, 'clock-started') && <Clock />}
+      <JobButton />
+    </div>
+  );
+}
+
+/** Opens the job sheet, and from it what leaves this bench. */
+export function JobButton() {
+  const [sheet, setSheet] = useState<'job' | SentOn>();
+  return (
+    <>
       <Button onClick={() => setSheet('job')} className="px-3">
         <ClipboardList aria-hidden size={20} />
         {m.life.sheet.open}
@@ -40,7 +49,7 @@ export function JobBar() {
       {(sheet === 'hand-over' || sheet === 'links') && (
         <SendSheet sheet={sheet} onDone={() => setSheet(undefined)} />
       )}
-    </div>
+    </>
   );
 }
 

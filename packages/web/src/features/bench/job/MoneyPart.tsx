@@ -30,12 +30,7 @@ export function MoneyPart() {
             ? words.askFirst
             : words.agreed(money.say(life.limit))}
       </p>
-      {isOpen &&
-        (life.asked && !life.asked.answer ? (
-          <Answer asked={words.asked(money.say(life.asked.amount), life.asked.words)} />
-        ) : (
-          <Ask />
-        ))}
+      {isOpen && (life.asked && !life.asked.answer ? <PriceAnswer /> : <Ask />)}
       {isOpen && wasDeclined(life) && (
         <div className="border-l-4 border-hazard pl-3">
           <p className="font-semibold">{words.declined}</p>
@@ -100,15 +95,19 @@ function Ask() {
   );
 }
 
-function Answer({ asked }: { readonly asked: string }) {
-  const { record } = useTicket();
+/** What the customer says to the price that is asked; nothing while none is. */
+export function PriceAnswer() {
+  const { ticket, record } = useTicket();
+  const money = useMoney();
   const [how, setHow] = useState<Spoken>('telephone');
   const [said, setSaid] = useState('');
   const words = m.life.sheet;
+  const { asked } = ticket.life;
+  if (!asked || asked.answer) return null;
   const answer = (agreed: boolean) => record('price-answered', { agreed, how, words: said.trim() });
   return (
     <div className="flex flex-col gap-3 border-l-4 border-own pl-3">
-      <p className="font-semibold">{asked}</p>
+      <p className="font-semibold">{words.asked(money.say(asked.amount), asked.words)}</p>
       <div className="flex flex-wrap items-end gap-3">
         <SpokenSelect label={words.how} className="w-52" how={how} onChange={setHow} />
         <TextField

@@ -1,0 +1,70 @@
+import { mayRecord, type Situation, workLeftOn } from '@nodo/ticket';
+import { useState } from 'react';
+import { m } from '../../../messages/index.ts';
+import { useSession } from '../../../session/SessionContext.tsx';
+import { PromisePicker } from '../../../shop/promise/PromisePicker.tsx';
+import { useTicket } from '../../../ticket/TicketContext.tsx';
+import { Button } from '../../../ui/Button.tsx';
+import { PriceAnswer } from '../job/MoneyPart.tsx';
+import { CustomerInformed } from '../step/CustomerInformed.tsx';
+
+/** What the counter can do for it now. */
+export function PageActions({ situation }: { readonly situation: Situation }) {
+  const { ticket, record } = useTicket();
+  const { role } = useSession().person;
+  const [isPromising, setPromising] = useState(false);
+  const { stage, awaited, conflict } = situation;
+  const words = m.ticketPage;
+  if (stage === 'collected' || stage === 'away') return null;
+  return (
+    <div className="flex flex-col gap-3">
+      {stage === 'ask-customer' && <PriceAnswer />}
+      {stage === 'ready' && (
+        <>
+          <CustomerInformed />
+          <Button
+            look="main"
+            className="self-start"
+            onClick={() => record('machine-collected', {})}
+          >
+            {m.bench.step.collected}
+          </Button>
+        </>
+      )}
+      {stage !== 'ready' && (
+        <div className="flex flex-wrap gap-3">
+          {awaited && mayRecord(role, 'part-came') && (
+            <Button look="main" onClick={() => record('part-came', { awaited: awaited.id })}>
+              {words.partHere}
+            </Button>
+          )}
+          <Button
+            look={conflict ? 'main' : 'plain'}
+            aria-expanded={isPromising}
+            onClick={() => setPromising(!isPromising)}
+          >
+            {ticket.life.promised === undefined ? m.life.promise.title : words.newDay}
+          </Button>
+        </div>
+      )}
+      {isPromising && stage !== 'ready' && <DayPromise onDone={() => setPromising(false)} />}
+    </div>
+  );
+}
+
+/** The days that can be promised. */
+function DayPromise({ onDone }: { readonly onDone: () => void }) {
+  const { ticket, model, assessment, record } = useTicket();
+  const left = workLeftOn(ticket, model, assessment);
+  return (
+    <PromisePicker
+      ticket={ticket.id}
+      minutes={left.mean}
+      spread={left.spread}
+      promised={ticket.life.promised}
+      onPromise={(day, despite) => {
+        if (record('day-promised', { day, ...(despite ? { despite } : {}) })) onDone();
+      }}
+    />
+  );
+}

@@ -1,0 +1,150 @@
+import { closingWordsOf } from '@nodo/shop';
+import { mayTakeIn } from '@nodo/ticket';
+import type { ReactNode } from 'react';
+import { useCustomerQuery, useMachineQuery } from '../../../api/client.ts';
+import { m, write } from '../../../messages/index.ts';
+import { useSession } from '../../../session/SessionContext.tsx';
+import { useMoney } from '../../../session/useMoney.ts';
+import { ticketAddress } from '../../../shop/ticketAddress.ts';
+import { useShown, useTicket } from '../../../ticket/TicketContext.tsx';
+import { TextLink } from '../../../ui/TextLink.tsx';
+
+/** So many earlier visits are named. */
+const VISITS_SHOWN = 3;
+
+/** The facts that a customer at the counter or on the telephone asks for. */
+export function PageFacts() {
+  const { ticket, model } = useTicket();
+  const { intake, life, status } = ticket;
+  const words = m.ticketPage.facts;
+  const closed = status === 'open' ? undefined : closingWordsOf(ticket, model);
+  return (
+    <dl className="grid gap-x-6 sm:grid-cols-[10rem_1fr]">
+      <Fact name={words.price}>
+        <Price />
+      </Fact>
+      <Fact name={words.phone}>
+        <Telephone />
+      </Fact>
+      <Fact name={words.cameWith}>{life.accessories.join(', ')}</Fact>
+      <Fact name={words.stands}>{intake && m.ticketPage.shelf(intake.shelf)}</Fact>
+      <Fact name={words.says}>{intake?.words && <bdi>“{intake.words}”</bdi>}</Fact>
+      <Fact name={words.found}>{closed?.found}</Fact>
+      <Fact name={words.done}>{closed?.done}</Fact>
+      <Elsewhere />
+    </dl>
+  );
+}
+
+/** Nothing where nothing is known. */
+function Fact({ name, children }: { readonly name: string; readonly children: ReactNode }) {
+  if (children === undefined || children === null || children === '' || children === false) {
+    return null;
+  }
+  return (
+    <>
+      <dt className="pt-2 text-sm font-semibold text-quiet sm:border-t sm:border-rule">{name}</dt>
+      <dd className="min-h-11 border-rule py-2 break-words max-sm:border-b sm:border-t">
+        {children}
+      </dd>
+    </>
+  );
+}
+
+/** What it comes to, and what was agreed. */
+function Price() {
+  const { life, status } = useTicket().ticket;
+  const money = useMoney();
+  const words = m.ticketPage;
+  const { bill, closingSheet, asked, limit } = life;
+  const paid = closingSheet?.paid ?? 'not-yet';
+  const answer = asked?.answer;
+  const said = answer && (answer.agreed ? words.agreedTo : words.declined);
+  const lines = [
+    bill &&
+      (paid === 'not-yet'
+        ? words.due(money.say(bill.total))
+        : words.paid(money.say(bill.total), m.bench.closing.paidBy[paid])),
+    said &&
+      answer &&
+      said(money.say(asked.amount), m.life.spoken(answer.how), write.moment(answer.at)),
+    status === 'open'
+      ? limit === undefined
+        ? words.noLimit
+        : limit === null
+          ? words.askFirst
+          : words.upTo(money.say(limit))
+      : bill
+        ? undefined
+        : words.noPrice,
+  ].filter((line) => line !== undefined);
+  return lines.map((line, at) => (
+    <span key={line} className={at === 0 ? 'block font-semibold' : 'block text-quiet'}>
+      {line}
+    </span>
+  ));
+}
+
+function Telephone() {
+  const { customer } = useShown();
+  const words = m.ticketPage;
+  if (!customer) return null;
+  const { phone, reach } = customer;
+  return (
+    <>
+      {phone ? (
+        <a
+          href={`tel:${phone.replaceAll(/[^\d+]/g, '')}`}
+          className="inline-flex min-h-11 items-center font-mono font-bold underline underline-offset-4"
+        >
+          {phone}
+        </a>
+      ) : (
+        words.noPhone
+      )}
+      {reach && (
+        <span className="block text-sm text-quiet">
+          {words.wantsToBeTold(m.life.spoken(reach))}
+        </span>
+      )}
+    </>
+  );
+}
+
+/** Their other machines in the shop, and the earlier visits of this one. */
+function Elsewhere() {
+  const { ticket } = useTicket();
+  const { customer } = useShown();
+  const { role } = useSession().person;
+  const { machine } = ticket.life;
+  const mayRead = mayTakeIn(role);
+  const { data: file } = useCustomerQuery(customer?.id ?? '', { skip: !customer || !mayRead });
+  const { data: record } = useMachineQuery(machine ?? '', {
+    skip: machine === undefined || !mayRead,
+  });
+  const words = m.ticketPage.facts;
+  const here = (file?.tickets ?? []).filter(
+    (line) => line.ticket !== ticket.id && line.tag !== null && line.status !== 'collected',
+  );
+  const earlier = (record?.visits ?? []).filter(({ line }) => line.ticket !== ticket.id);
+  return (
+    <>
+      <Fact name={words.alsoHere}>
+        {here.length > 0 &&
+          here.map((line) => (
+            <TextLink key={line.ticket} to={ticketAddress(role, line)} className="mr-4 -my-2">
+              {`${line.tag ?? ''} ${line.label}, ${m.life.standing(line.standing)}`}
+            </TextLink>
+          ))}
+      </Fact>
+      <Fact name={words.earlier}>
+        {earlier.length > 0 &&
+          earlier.slice(0, VISITS_SHOWN).map(({ line }) => (
+            <TextLink key={line.ticket} to={`/t/${line.ticket}`} className="mr-4 -my-2">
+              {`${write.day(line.takenInAt)}, ${m.life.standing(line.standing)}`}
+            </TextLink>
+          ))}
+      </Fact>
+    </>
+  );
+}

@@ -1,0 +1,14 @@
+import type { Role } from '@nodo/kernel';
+
+/**
+ * Where a ticket is opened: at the bench, for the counter on its page, and one that was only spoken of at the
+ * questions of its call.
+ * @param tag null or undefined for a machine that is not in the shop
+ */
+export function ticketAddress(
+  role: Role,
+  { ticket, tag }: { readonly ticket: string; readonly tag: number | null | undefined },
+): string {
+  if (tag === null || tag === undefined) return `/phone/${ticket}`;
+  return `/${role === 'counter' ? 'ticket' : 'bench'}/${ticket}`;
+}
