@@ -266,7 +266,8 @@ describe('the price', () => {
 describe('the closing sheet', () => {
   it('asks the price of the part that went in, and takes it off again', async () => {
     const odren = await sharedScreen('odren');
-    await odren.go(`/bench/${demoTicketId(73)}`);
+    await odren.go('/');
+    await odren.clickWithin('section[aria-labelledby="rack-title"]', 'Fern zigzag');
     await (await odren.page.waitForSelector(field('Needle, price')))?.type('1,50');
     await odren.press('Enter');
     await odren.sees('Needle €1.50');

@@ -52,7 +52,7 @@ describe('the page of a ticket', () => {
     await pim.sees('Customer says');
     const text = await pim.text();
     expect(text).not.toContain('Edda');
-    expect(text).not.toContain('Promise');
+    expect(text).not.toContain('Promise another day');
     expect(pim.complaints).toEqual([]);
   });
 });
