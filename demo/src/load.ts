@@ -102,7 +102,7 @@ async function write(
 ): Promise<boolean> {
   const { events, rack } = await memory.newsOf(DEMO_SHOP.id, ticket, 0);
   if (!rack) throw new Error(`Demo ticket ${ticket} has no entries`);
-  const { customerName: _, ...summary } = rack;
+  const { customerName: _name, customerPhone: _phone, ...summary } = rack;
   const version = { hash: SHIPPED.knowledge.hash, content: SHIPPED.source };
   const batch = { ticket, after: 0, events, summary, version, ...known };
   const appended = await store.append(DEMO_SHOP.id, batch);

@@ -80,9 +80,13 @@ export function rackLine(seq: number, change: Partial<RackEntry> = {}): RackEntr
     atTheClock: [],
     readyAt: null,
     toldAt: null,
+    contact: null,
+    asked: null,
+    freedBy: null,
     unrepaired: false,
     total: null,
     customerName: null,
+    customerPhone: null,
     ...change,
   };
 }

@@ -145,7 +145,7 @@ describe('thread and groove', () => {
 describe('pieces of a needle', () => {
   it('are whole within half a millimetre, however many', () => {
     const account = (...pieces: number[]) => accountForPieces(mm(38.5), pieces.map(mm));
-    expect(account(20.1, 12.2, 4.0, 2.0)).toEqual({ laid: 38.3, missing: 0.2, state: 'whole' });
+    expect(account(20.1, 12.2, 4.0, 2.0)).toEqual({ found: 38.3, missing: 0.2, state: 'whole' });
     expect(account(20.1, 12.2, 4.0)).toMatchObject({ missing: 2.2, state: 'missing' });
     expect(account(38, 1.2)).toMatchObject({ state: 'too-much' });
     expect(account(30, 8)).toMatchObject({ missing: 0.5, state: 'whole' });

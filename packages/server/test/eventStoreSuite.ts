@@ -226,6 +226,7 @@ export function eventStoreSuite(name: string, open: () => Promise<StoreUnderTest
         seq: 2,
         seen: 1,
         customerName: null,
+        customerPhone: null,
       });
       expect(rack.some(({ ticket }) => ticket === gone)).toBe(false);
       expect(await rackLine(under, gone)).toMatchObject({ status: 'collected' });
@@ -245,6 +246,7 @@ export function eventStoreSuite(name: string, open: () => Promise<StoreUnderTest
       expect([...kept]).toEqual([[customer.id, customer]]);
       expect(await rackLine(under, ticket)).toMatchObject({
         customerName: 'Dorun O’Kelt',
+        customerPhone: '000 0178',
       });
       const told = JSON.stringify(await under.store.load(under.shop, ticket));
       expect(told).not.toContain('Kelt');

@@ -142,7 +142,7 @@ export function tablesSuite(name: string, open: () => Promise<StoreUnderTest>): 
       await recordCommands(under.store, { ...request, commands: [noted] }, NOW);
       const late = await rackLine(under, ticket);
       if (!early) throw new Error('nothing was taken in');
-      const { customerName: _, ...summary } = early;
+      const { customerName: _name, customerPhone: _phone, ...summary } = early;
       await under.store.replaceSummary(under.shop, summary);
       expect(await rackLine(under, ticket)).toEqual(late);
       expect(late?.seq).toBe(2);

@@ -68,9 +68,14 @@ export {
   type WhyNotTold,
 } from './state/ticket.ts';
 export {
+  CALL_REASONS,
   CASES,
+  type CallReason,
   type CaseWhich,
   type ClosingSheet,
+  CONTACT_OUTCOMES,
+  type Contact,
+  type ContactOutcome,
   closingSheet,
   HOW_OFTEN,
   type Measure,

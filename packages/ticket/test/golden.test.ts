@@ -19,6 +19,7 @@ import eventsV8 from './golden/events-v8.json';
 import eventsV9 from './golden/events-v9.json';
 import eventsV10 from './golden/events-v10.json';
 import eventsV11 from './golden/events-v11.json';
+import eventsV12 from './golden/events-v12.json';
 
 interface Golden {
   readonly ticket: string;
@@ -40,6 +41,7 @@ const GOLDEN: Readonly<Record<string, Golden>> = {
   'events-v9': eventsV9,
   'events-v10': eventsV10,
   'events-v11': eventsV11,
+  'events-v12': eventsV12,
 };
 
 /** Duties that came into the tables after the files were written. */

@@ -21,6 +21,7 @@ import eventsV8 from './golden/events-v8.json';
 import eventsV9 from './golden/events-v9.json';
 import eventsV10 from './golden/events-v10.json';
 import eventsV11 from './golden/events-v11.json';
+import eventsV12 from './golden/events-v12.json';
 import { Story } from './story.ts';
 
 const LATER = '2026-03-02T10:05:00.000Z';
@@ -106,6 +107,7 @@ describe('what changes the plan', () => {
     eventsV9,
     eventsV10,
     eventsV11,
+    eventsV12,
   ];
 
   /** All of a ticket that inference and planning read. */

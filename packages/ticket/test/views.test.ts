@@ -145,6 +145,9 @@ describe('a line on the Rack', () => {
       atTheClock: [],
       readyAt: null,
       toldAt: null,
+      contact: null,
+      asked: null,
+      freedBy: null,
       unrepaired: false,
       total: null,
     });

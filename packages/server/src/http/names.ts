@@ -16,5 +16,5 @@ export function fileFor(role: Role, file: TicketFile): TicketFile {
 }
 
 export function nameless(entry: RackEntry): RackEntry {
-  return { ...entry, customerName: null };
+  return { ...entry, customerName: null, customerPhone: null };
 }

@@ -11,6 +11,7 @@ import { m0010Search } from './m0010Search.ts';
 import { m0011Needles } from './m0011Needles.ts';
 import { m0012Mend } from './m0012Mend.ts';
 import { m0013Bills } from './m0013Bills.ts';
+import { m0014Contacts } from './m0014Contacts.ts';
 import type { Migration } from './migration.ts';
 
 /** In order; a landed one is never changed. */
@@ -28,4 +29,5 @@ export const MIGRATIONS: readonly Migration[] = [
   m0011Needles,
   m0012Mend,
   m0013Bills,
+  m0014Contacts,
 ];

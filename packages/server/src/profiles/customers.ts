@@ -51,11 +51,12 @@ export class Customers {
         transaction,
       });
       const customerName = row.erasedAt ? null : row.name;
+      const customerPhone = row.erasedAt ? null : row.phone;
       return {
         row,
         doubles,
         machines,
-        tickets: tickets.map(({ line }) => ({ ...line, customerName })),
+        tickets: tickets.map(({ line }) => ({ ...line, customerName, customerPhone })),
       };
     });
   }

@@ -62,7 +62,11 @@ export class Machines {
         customerName: owner?.name ?? null,
         revisions,
         // Who brought it then may be somebody else.
-        tickets: tickets.map(({ line }) => ({ ...line, customerName: null })),
+        tickets: tickets.map(({ line }) => ({
+          ...line,
+          customerName: null,
+          customerPhone: null,
+        })),
       };
     });
   }

@@ -182,5 +182,9 @@ function isEarlier({ changedAt, ticket }: TicketSummary, { at, id }: Cursor): bo
 
 function withName(memory: ShopMemory, summary: TicketSummary): RackEntry {
   const customer = memory.customers.get(memory.customerOf.get(summary.ticket) ?? '');
-  return { ...summary, customerName: customer?.name ?? null };
+  return {
+    ...summary,
+    customerName: customer?.name ?? null,
+    customerPhone: customer?.phone ?? null,
+  };
 }

@@ -322,10 +322,14 @@ export class PostgresEventStore implements EventStore {
   ): Promise<RackEntry[]> {
     const ids = rows.flatMap(({ customerId }) => customerId ?? []);
     const customers = await knownAs(this.models, shop, ids, transaction);
-    return rows.map(({ line, customerId }) => ({
-      ...line,
-      customerName: (customerId !== null && customers.get(customerId)?.name) || null,
-    }));
+    return rows.map(({ line, customerId }) => {
+      const customer = customerId === null ? undefined : customers.get(customerId);
+      return {
+        ...line,
+        customerName: customer?.name ?? null,
+        customerPhone: customer?.phone ?? null,
+      };
+    });
   }
 }
 

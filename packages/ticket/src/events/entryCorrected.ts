@@ -10,8 +10,8 @@ type Body = z.infer<typeof body>;
 /**
  * An earlier entry is taken back. Both stay in the record; the ticket is replayed without
  * the entry that was corrected. The intake cannot be taken back this way; closing and handing out only
- * by whoever did it, and only as long as nothing was entered after it. A part on the closing sheet can be
- * taken off it until the customer has the machine.
+ * by whoever did it, and only as long as nothing was entered after it. A part on the
+ * closing sheet and a call can be taken back until the customer has the machine.
  */
 export const entryCorrected = defineEvent({
   version: 1,
@@ -27,8 +27,8 @@ export const entryCorrected = defineEvent({
       latest.actor.person === context.actor.person;
     if (isOwnEnd) return accept(command);
     const earlier = ticket.entries.find(({ id }) => id === command.corrects);
-    return earlier?.type === 'part-fitted'
-      ? correctPart(ticket, command, context)
+    return earlier && AFTER_CLOSING.has(earlier.type)
+      ? correctAfterwards(ticket, command, context)
       : correct(ticket, command, context);
   },
   apply(ticket, { corrects }) {
@@ -47,7 +47,14 @@ const correctOnce = (ticket: Ticket, command: Body): Decision<Body> => {
   return accept(command);
 };
 const correct = atWork(correctOnce);
-const correctPart = sinceItCame(correctOnce);
+const correctAfterwards = sinceItCame(correctOnce);
+
+/** What the counter enters, before and after closing. */
+const AFTER_CLOSING: ReadonlySet<string> = new Set([
+  'part-fitted',
+  'customer-told',
+  'contact-tried',
+]);
 
 /** Whether an entry of this type ends the work or the stay: undone only as the last. */
 export function isEnd(type: string): boolean {

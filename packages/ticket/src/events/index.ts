@@ -9,6 +9,7 @@ import { cameBack } from './cameBack.ts';
 import { clockStarted } from './clockStarted.ts';
 import { clockStopped } from './clockStopped.ts';
 import { closingNoted } from './closingNoted.ts';
+import { contactTried } from './contactTried.ts';
 import { couldNotTell } from './couldNotTell.ts';
 import { customerDid } from './customerDid.ts';
 import { customerTold } from './customerTold.ts';
@@ -99,6 +100,7 @@ const EVENT_KINDS = {
   'bill-made': billMade,
   'closing-noted': closingNoted,
   'customer-told': customerTold,
+  'contact-tried': contactTried,
   'came-back': cameBack,
   'machine-known': machineKnown,
   placed: placed,

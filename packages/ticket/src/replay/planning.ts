@@ -51,6 +51,7 @@ const CHANGES_PLAN: Readonly<Record<EventType, boolean>> = {
   'bill-made': false,
   'closing-noted': false,
   'customer-told': false,
+  'contact-tried': false,
   'came-back': false,
   'machine-known': true,
   placed: false,

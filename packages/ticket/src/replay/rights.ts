@@ -49,6 +49,7 @@ const MAY_RECORD: Readonly<Record<EventType, readonly Role[]>> = {
   'bill-made': AT_THE_COUNTER,
   'closing-noted': AT_THE_COUNTER,
   'customer-told': AT_THE_COUNTER,
+  'contact-tried': AT_THE_COUNTER,
   'came-back': AT_THE_COUNTER,
   'machine-known': AT_THE_COUNTER,
   placed: AT_THE_COUNTER,

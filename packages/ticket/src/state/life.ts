@@ -5,6 +5,7 @@ import type { RegisterEntry } from './needleEntry.ts';
 import type {
   CaseWhich,
   ClosingSheet,
+  Contact,
   Measure,
   PartPut,
   PiecesLaid,
@@ -86,6 +87,8 @@ export interface Life {
   readonly closingSheet: ClosingSheet | undefined;
   /** When the customer was last informed that it is ready. */
   readonly toldAt: string | undefined;
+  /** The last try to speak to the customer, and when it was. */
+  readonly contact: (Contact & { readonly at: string }) | undefined;
 }
 
 export const NEW_LIFE: Life = {
@@ -112,6 +115,7 @@ export const NEW_LIFE: Life = {
   bill: undefined,
   closingSheet: undefined,
   toldAt: undefined,
+  contact: undefined,
 };
 
 /**

@@ -1,5 +1,5 @@
 import type { HowOften } from '@nodo/core';
-import { humanText, minorUnits } from '@nodo/kernel';
+import { day, humanText, minorUnits } from '@nodo/kernel';
 import { type Provenance, STRUCK_PLACES, type StruckId } from '@nodo/knowledge';
 import { z } from 'zod';
 import { needlePosition } from './needleEntry.ts';
@@ -23,6 +23,23 @@ export const partPut = z.object({
   each: minorUnits,
 });
 export type PartPut = z.infer<typeof partPut>;
+
+/** What a customer is called about. */
+export const CALL_REASONS = ['price', 'ready', 'part-late', 'promise', 'not-fetched'] as const;
+export type CallReason = (typeof CALL_REASONS)[number];
+
+/** What came of it. */
+export const CONTACT_OUTCOMES = ['reached', 'no-answer', 'message-left'] as const;
+export type ContactOutcome = (typeof CONTACT_OUTCOMES)[number];
+
+/** Somebody tried to speak to the customer. */
+export const contact = z.object({
+  about: z.enum(CALL_REASONS),
+  outcome: z.enum(CONTACT_OUTCOMES),
+  /** When to try again; null: not by itself. */
+  again: day.nullable(),
+});
+export type Contact = z.infer<typeof contact>;
 
 /** How a bill was paid. */
 export const PAID_BY = ['not-yet', 'cash', 'card', 'transfer'] as const;

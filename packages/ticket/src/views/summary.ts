@@ -7,6 +7,7 @@ import { workLeftOn } from '../assessment/workLeft.ts';
 import type { RecordedEvent } from '../state/envelope.ts';
 import { atTheClock, STAGES } from '../state/life.ts';
 import type { Ticket } from '../state/ticket.ts';
+import { contact } from '../state/values.ts';
 import { handOverOf } from './handOver.ts';
 import { lateEntries } from './late.ts';
 import { stageOf } from './stage.ts';
@@ -54,13 +55,22 @@ export const ticketSummary = z.object({
   readyAt: instant.nullable(),
   /** When the customer was last informed that it is ready. */
   toldAt: instant.nullable(),
+  /** The last try to speak to the customer; null also in summaries from before it was kept. */
+  contact: contact.extend({ at: instant }).nullable(),
+  /** What the customer is to be asked about, in the smallest unit; null where nothing is. */
+  asked: z.number().int().nullable(),
+  /** What came that it waited for, while nobody has gone on with it since. */
+  freedBy: z.enum(['answer', 'part']).nullable(),
   unrepaired: z.boolean(),
   /** What it came to, in the smallest unit of the shop's currency. */
   total: z.number().int().nullable(),
 });
 export type TicketSummary = z.infer<typeof ticketSummary>;
 
-export const rackEntry = ticketSummary.extend({ customerName: z.string().nullable() });
+export const rackEntry = ticketSummary.extend({
+  customerName: z.string().nullable(),
+  customerPhone: z.string().nullable(),
+});
 export type RackEntry = z.infer<typeof rackEntry>;
 
 const SEEN: ReadonlySet<string> = new Set([
@@ -126,10 +136,29 @@ export function summaryOf(ticket: Ticket, model: FamilyModel): TicketSummary | u
     atTheClock: [...atTheClock(life)],
     readyAt: closing?.receivedAt ?? null,
     toldAt: life.toldAt ?? null,
+    contact: life.contact ?? null,
+    asked: life.asked && !life.asked.answer ? life.asked.amount : null,
+    freedBy: freedBy(ticket, valid),
     unrepaired: ticket.closing?.unrepaired ?? false,
     total: life.bill?.total ?? null,
   };
 }
+
+/** The answer or the part that an open machine waited for, as long as nobody went on with it. */
+function freedBy(
+  { status, life }: Ticket,
+  valid: readonly RecordedEvent[],
+): TicketSummary['freedBy'] {
+  const isHeld = life.awaits.some(({ came }) => !came) || (life.asked && !life.asked.answer);
+  if (status !== 'open' || isHeld) return null;
+  const last = valid.findLast((entry) => isAtTheBench(entry) || entry.type in FREES);
+  return (last && FREES[last.type]) ?? null;
+}
+
+const FREES: Readonly<Partial<Record<string, 'answer' | 'part'>>> = {
+  'price-answered': 'answer',
+  'part-came': 'part',
+};
 
 /** Work on the machine, as against what was asked at the counter. */
 function isAtTheBench({ type, body }: RecordedEvent): boolean {

@@ -1,12 +1,34 @@
 import type { DocumentKind } from '@nodo/api';
 import type { MachineFact, OrderReason } from '@nodo/shop';
-import type { Measure, Quantity, Spoken, Stage, TicketEvent } from '@nodo/ticket';
+import type {
+  CallReason,
+  ContactOutcome,
+  Measure,
+  Quantity,
+  Spoken,
+  Stage,
+  TicketEvent,
+} from '@nodo/ticket';
 import { QUANTITIES } from '@nodo/ticket';
 
 const SPOKEN: Readonly<Record<Spoken, string>> = {
   telephone: 'by telephone',
   counter: 'at the counter',
   message: 'by message',
+};
+
+const CALL_REASON: Readonly<Record<CallReason, string>> = {
+  price: 'price to ask',
+  ready: 'ready',
+  'part-late': 'part is late',
+  promise: 'promise in danger',
+  'not-fetched': 'not collected',
+};
+
+const CONTACT_OUTCOME: Readonly<Record<ContactOutcome, string>> = {
+  reached: 'reached',
+  'no-answer': 'no answer',
+  'message-left': 'message left',
 };
 
 const STANDING: Readonly<Record<Stage, string>> = {
@@ -101,6 +123,7 @@ type LifeEvent = Extract<
       | 'bill-made'
       | 'closing-noted'
       | 'customer-told'
+      | 'contact-tried'
       | 'came-back'
       | 'machine-known'
       | 'placed';
@@ -157,6 +180,8 @@ function entry(event: LifeEvent, money: (minor: number) => string): string {
       return `Price: ${money(event.body.total)}`;
     case 'customer-told':
       return `Customer informed, ${SPOKEN[event.body.how]}`;
+    case 'contact-tried':
+      return `Called, ${CALL_REASON[event.body.about]}: ${CONTACT_OUTCOME[event.body.outcome]}`;
     case 'came-back':
       return 'The machine came back';
     case 'machine-known':
@@ -170,6 +195,8 @@ export const life = {
   entry,
   standing: (standing: Stage) => STANDING[standing],
   spoken: (how: Spoken) => SPOKEN[how],
+  callReason: (reason: CallReason) => CALL_REASON[reason],
+  contactOutcome: (outcome: ContactOutcome) => CONTACT_OUTCOME[outcome],
   quantity: (quantity: Quantity) => QUANTITY[quantity],
   unit: (quantity: Quantity) => UNIT[QUANTITIES[quantity].unit],
   fact: (fact: MachineFact) => FACT[fact],

@@ -77,6 +77,7 @@ const ENTRIES: Readonly<Record<EventType, string>> = {
   'bill-made': 'worked out the price for',
   'closing-noted': 'wrote the closing sheet of',
   'customer-told': 'informed the customer of',
+  'contact-tried': 'called the customer of',
   'came-back': 'counted a comeback of',
   'machine-known': 'entered which machine it is:',
   'needle-fitted': 'saved a needle',

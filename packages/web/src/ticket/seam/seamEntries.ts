@@ -210,6 +210,7 @@ function describe(
     case 'bill-made':
     case 'closing-noted':
     case 'customer-told':
+    case 'contact-tried':
     case 'placed':
       return below(m.life.entry(event, money));
   }
