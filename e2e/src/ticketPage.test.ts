@@ -2,7 +2,7 @@ import { demoTicketId } from '@nodo/demo';
 import { describe, expect, it } from 'vitest';
 import { useStage } from './stage.ts';
 
-const { sharedScreen } = useStage();
+const { sharedScreen, stage } = useStage();
 
 describe('the page of a ticket', () => {
   it('is where the counter comes from the Rack: what it waits for, what was agreed, the part on its way', async () => {
@@ -54,5 +54,41 @@ describe('the page of a ticket', () => {
     expect(text).not.toContain('Edda');
     expect(text).not.toContain('Promise another day');
     expect(pim.complaints).toEqual([]);
+  });
+});
+
+describe('whom to ring', () => {
+  it('is one list: who was tried stays with what came of it, and that can be undone', async () => {
+    const mirra = await sharedScreen('mirra');
+    await mirra.go('/');
+    await mirra.sees('To ring');
+    const list = 'section[aria-labelledby="to-ring"]';
+    const before = await mirra.read(list, (box) => box.innerText);
+    expect(before).toContain('Osk Trenholt');
+    expect(before).toContain('000 0122');
+    await mirra.click('No answer: Mint zigzag');
+    await mirra.sees('No answer, again on');
+    // The next to ring did not move under the hand.
+    expect(
+      (await mirra.read(list, (box) => box.innerText)).indexOf('Gunna Tevlin'),
+    ).toBeGreaterThan(before.indexOf('Osk Trenholt'));
+    const counted = () =>
+      stage().cluster.sql(
+        stage().database,
+        `select count(*) from ticket_summary where line -> 'contact' ->> 'outcome' = 'no-answer'`,
+      );
+    await expect.poll(counted).toMatch(/^\s*1\s*$/);
+    await mirra.clickWithin(list, 'Undo');
+    await mirra.page.waitForSelector('[aria-label="No answer: Mint zigzag"]');
+    await expect.poll(counted).toMatch(/^\s*0\s*$/);
+    // Reached: the customer knows, and the machine is no more among those to ring.
+    await mirra.click('Reached: Mint zigzag');
+    const informed = () =>
+      stage().cluster.sql(
+        stage().database,
+        `select count(*) from ticket_summary where line ->> 'label' = 'Mint zigzag' and line ->> 'toldAt' is not null`,
+      );
+    await expect.poll(informed).toMatch(/^\s*1\s*$/);
+    expect(mirra.complaints).toEqual([]);
   });
 });

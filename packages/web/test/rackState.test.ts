@@ -2,6 +2,7 @@ import { type Day, toDay } from '@nodo/kernel';
 import { NEW_SHOP_PROFILE } from '@nodo/shop';
 import type { RackEntry } from '@nodo/ticket';
 import { describe, expect, it } from 'vitest';
+import { callAgain, callsToMake } from '../src/features/rack/calls.ts';
 import { groupsOf, reasonsOf } from '../src/features/rack/reasons.ts';
 import { dueState, fitsFilter } from '../src/features/rack/state.ts';
 
@@ -26,6 +27,7 @@ const line = (change: Partial<RackEntry> = {}): RackEntry =>
     lastBy: ODREN,
     comebackOf: null,
     comebacks: 0,
+    freedBy: null,
     ...change,
   }) as RackEntry;
 
@@ -140,6 +142,77 @@ describe('what needs attention', () => {
         ],
       ],
       ['ready', [['ready', []]]],
+    ]);
+  });
+});
+
+describe('whom to ring', () => {
+  const QUIET = { overdue: false, stuck: false, uncollected: false };
+  const calls = (
+    change: Partial<RackEntry>,
+    state: Partial<typeof QUIET> = {},
+    today: Day = TODAY,
+  ) => {
+    const one = line({ toldAt: null, contact: null, ...change });
+    const states = new Map([[one.ticket, { ...QUIET, ...state }]]);
+    return callsToMake([one], states, today).map(({ about }) => about);
+  };
+  const part = (expected: string) => ({ part: 'Hook', expected: toDay(expected) });
+
+  it('is who has a price to answer, a promise that does not hold, a part that is late', () => {
+    expect(calls({})).toEqual([]);
+    expect(calls({ standing: 'ask-customer' })).toEqual(['price']);
+    expect(calls({ promised: toDay('2026-03-08') })).toEqual(['promise']);
+    expect(calls({ promised: TODAY })).toEqual([]);
+    const promised = toDay('2026-03-12');
+    expect(calls({ promised, awaited: part('2026-03-13') })).toEqual(['promise']);
+    expect(calls({ promised, awaited: part('2026-03-12') })).toEqual([]);
+    expect(calls({ awaited: part('2026-03-08') })).toEqual(['part-late']);
+  });
+
+  it('never mixes who knows that it is ready with who does not', () => {
+    const ready = { status: 'closed', standing: 'ready' } as const;
+    expect(calls(ready)).toEqual(['ready']);
+    const informed = { ...ready, toldAt: '2026-03-01T10:00:00.000Z' };
+    expect(calls(informed)).toEqual([]);
+    expect(calls(informed, { uncollected: true })).toEqual(['not-fetched']);
+  });
+
+  it('waits for the day that was noted, and ends with what was said', () => {
+    const tried = (
+      about: 'price' | 'promise',
+      outcome: 'no-answer' | 'reached',
+      again: Day | null,
+    ) => ({ about, outcome, again, at: '2026-03-09T09:00:00.000Z' }) as const;
+    const asked = { standing: 'ask-customer' } as const;
+    const tomorrow = toDay('2026-03-10');
+    const noAnswer = { ...asked, contact: tried('price', 'no-answer', tomorrow) };
+    expect(calls(noAnswer)).toEqual([]);
+    expect(calls(noAnswer, {}, tomorrow)).toEqual(['price']);
+    // They know of the late day; a price is asked until it is answered.
+    const late = { promised: toDay('2026-03-08') };
+    expect(calls({ ...late, contact: tried('promise', 'reached', null) })).toEqual([]);
+    expect(calls({ ...late, contact: tried('price', 'reached', null) })).toEqual(['promise']);
+    expect(calls({ ...asked, contact: tried('price', 'reached', null) })).toEqual(['price']);
+    expect(callAgain('ready', 'no-answer', TODAY)).toBe('2026-03-10');
+    expect(callAgain('ready', 'reached', TODAY)).toBeNull();
+    expect(callAgain('not-fetched', 'reached', TODAY)).toBe('2026-03-16');
+  });
+
+  it('goes by urgency, then by how long it is here, without calls and people unknown', () => {
+    const of = (ticket: string, change: Partial<RackEntry>) =>
+      line({ ticket, toldAt: null, contact: null, ...change });
+    const rack = [
+      of('ready', { status: 'closed', takenInAt: '2026-03-01T08:00:00.000Z' }),
+      of('young', { standing: 'ask-customer', takenInAt: '2026-03-05T08:00:00.000Z' }),
+      of('old', { standing: 'ask-customer', takenInAt: '2026-03-02T08:00:00.000Z' }),
+      of('nobody', { standing: 'ask-customer', customerName: null }),
+      of('call', { standing: 'away', tag: null }),
+    ];
+    expect(callsToMake(rack, new Map(), TODAY).map(({ line: { ticket } }) => ticket)).toEqual([
+      'old',
+      'young',
+      'ready',
     ]);
   });
 });

@@ -5,8 +5,11 @@ import { Link } from 'react-router';
 import { m, write } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { ticketAddress } from '../../shop/ticketAddress.ts';
+import { shopClock } from '../../time/shopTime.ts';
+import { callsToMake } from './calls.ts';
 import { groupsOf, type Reason, type ReasonGroup } from './reasons.ts';
 import type { DueState } from './state.ts';
+import { ToRing } from './ToRing.tsx';
 
 /** The side of the Rack: which machines want a person, each once, with all its reasons. */
 export function HandNeeded({
@@ -19,16 +22,24 @@ export function HandNeeded({
   readonly people: ReadonlyMap<string, Person>;
 }) {
   const words = m.rack.side;
-  const groups = groupsOf(rack, states);
+  const { role } = useSession().person;
+  const calls = callsToMake(rack, states, shopClock().day);
+  const toRing = new Set(calls.map(({ line }) => line));
+  const groups = groupsOf(
+    rack.filter((line) => !toRing.has(line)),
+    states,
+  );
   return (
     <aside
       aria-label={words.title}
       className="border-rule bg-paper px-6 py-4 max-lg:border-t lg:w-80 lg:border-l"
     >
-      {groups.length === 0 && <p className="text-quiet">{words.none}</p>}
+      {role !== 'technician' && <ToRing calls={calls} />}
+      {groups.length + calls.length === 0 && <p className="text-quiet">{words.none}</p>}
       {groups.map((group) => (
         <Group key={group.reason} {...group} people={people} />
       ))}
+      {role === 'technician' && <ToRing calls={calls} />}
     </aside>
   );
 }
@@ -77,11 +88,12 @@ function Group({
 
 /** What belongs to the reason; else whose it is and since when. */
 function factOf(reason: Reason, line: RackEntry, people: ReadonlyMap<string, Person>): string {
-  const { awaited, handOver, customerName, takenInAt } = line;
+  const { awaited, freedBy, handOver, customerName, takenInAt } = line;
   if (reason === 'awaited' && awaited) {
     const expected = awaited.expected ? write.plainDay(awaited.expected) : '';
     return m.rack.waitsFor(awaited.part, expected);
   }
+  if (reason === 'freed' && freedBy) return m.rack.side.freed[freedBy];
   if (reason === 'handed' && handOver) {
     const { handedTo, handedToAny } = m.rack.side;
     return handOver.to === null

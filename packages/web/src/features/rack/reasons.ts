@@ -7,6 +7,7 @@ export const REASONS = [
   'calls',
   'overdue',
   'ask',
+  'freed',
   'awaited',
   'stuck',
   'handed',
@@ -38,6 +39,8 @@ function holds(reason: Reason, line: RackEntry, state: DueState | undefined): bo
       return isOpen && standing === 'ask-customer';
     case 'awaited':
       return isOpen && line.awaited !== null;
+    case 'freed':
+      return isOpen && line.freedBy !== null;
     case 'handed':
       return isOpen && line.handOver !== null;
     case 'late':

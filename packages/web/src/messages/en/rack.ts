@@ -62,11 +62,30 @@ export const rack = {
     minutes: (minutes: string) => `${minutes} min`,
     more: (n: number) => `and ${n} more`,
   },
+  ring: {
+    title: 'To ring',
+    why: {
+      promise: ({ promised, expected }: { promised: string; expected: string }) =>
+        expected
+          ? `promised for ${promised}, but the part comes on ${expected}`
+          : `promised for ${promised}, and not ready`,
+      price: () => 'price to ask',
+      'part-late': ({ expected }: { expected: string }) =>
+        `the part is late, it was due ${expected}`,
+      ready: () => 'ready, and does not know yet',
+      'not-fetched': () => 'ready for long, not collected',
+    },
+    tried: (moment: string, outcome: string) => `tried ${moment}, ${outcome}`,
+    outcome: { reached: 'Reached', 'no-answer': 'No answer', 'message-left': 'Message left' },
+    outcomeOf: (outcome: string, label: string) => `${outcome}: ${label}`,
+    noted: (outcome: string, day: string) => (day ? `${outcome}, again on ${day}` : outcome),
+  },
   side: {
     title: 'Needs attention',
     none: 'Nothing needs attention.',
     since: (day: string) => `since ${day}`,
     also: (reasons: readonly string[]) => `also: ${reasons.map(lowerFirst).join(', ')}`,
+    freed: { answer: 'the customer has answered', part: 'the part arrived' },
     handedTo: (to: string, note: string) => `for ${to}: ${note}`,
     handedToAny: (note: string) => `for anybody: ${note}`,
     reasons: {
@@ -74,6 +93,7 @@ export const rack = {
       overdue: { title: 'Promised and overdue', note: undefined },
       ask: { title: 'Ask customer', note: undefined },
       awaited: { title: 'Parts on order', note: undefined },
+      freed: { title: 'Can go on', note: undefined },
       stuck: { title: 'Stuck', note: 'nobody works on it' },
       handed: { title: 'Handed over', note: undefined },
       late: { title: 'Arrived after closing', note: 'for the lead' },
@@ -81,7 +101,7 @@ export const rack = {
       untouched: { title: 'Not checked yet', note: 'longest in the shop first' },
       owing: { title: 'Still to do', note: 'cannot be closed yet' },
       uncollected: { title: 'Not collected', note: 'call them again' },
-      ready: { title: 'Ready to be collected', note: undefined },
+      ready: { title: 'Ready, and informed', note: undefined },
     },
   },
 } as const;

@@ -1,10 +1,8 @@
-import { outbox } from '@nodo/client';
-import type { TicketCommand } from '@nodo/ticket';
 import { toast } from 'sonner';
-import { call, useAppDispatch, useAppSelector, useRackQuery } from '../../../api/client.ts';
+import { call, useAppSelector, useRackQuery } from '../../../api/client.ts';
 import { m } from '../../../messages/index.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
-import { deviceId } from '../../../store/device.ts';
+import { useRecordElsewhere } from '../../../ticket/useRecordElsewhere.ts';
 import { otherClocks } from './otherClocks.ts';
 
 /**
@@ -12,7 +10,7 @@ import { otherClocks } from './otherClocks.ts';
  * person let run on another ticket is paused there. The start does not wait for it.
  */
 export function useOtherClock(ticket: string): () => void {
-  const dispatch = useAppDispatch();
+  const recordElsewhere = useRecordElsewhere();
   const { data: known = [] } = useRackQuery();
   const waiting = useAppSelector(({ outbox: { entries } }) => entries);
   const person = useSession().person.id;
@@ -22,15 +20,7 @@ export function useOtherClock(ticket: string): () => void {
     void call({ name: 'listTickets', params: {}, body: undefined }).then((answer) => {
       const lines = 'data' in answer ? answer.data : known;
       for (const line of otherClocks(lines, waiting, { ticket, person })) {
-        const command: TicketCommand = {
-          id: crypto.randomUUID(),
-          type: 'clock-stopped',
-          command: { why: 'interrupted' },
-          epoch: 0,
-          observedAt: new Date().toISOString(),
-          device: deviceId(),
-        };
-        dispatch(outbox.actions.added({ ticket: line.ticket, draft: command, person }));
+        recordElsewhere(line.ticket, 'clock-stopped', { why: 'interrupted' });
         toast(m.life.clock.elsewhere(line.label));
       }
     });
