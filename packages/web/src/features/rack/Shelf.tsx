@@ -141,12 +141,21 @@ function DueLine({
   );
 }
 
+/** How a machine stands: for the bench what is likely, for the counter what it is in. */
 function StateLine({ entry }: { readonly entry: RackEntry }) {
+  const { role } = useSession().person;
   if (entry.status === 'closed') {
-    return <span className="text-sm font-semibold text-below">{m.rack.ready}</span>;
+    return (
+      <span className={`text-sm font-semibold ${entry.unrepaired ? 'text-ink' : 'text-below'}`}>
+        {m.rack.ready(entry.unrepaired, entry.toldAt !== null)}
+      </span>
+    );
   }
   if (entry.contested > 0) {
     return <span className="text-sm font-semibold text-hazard">{m.rack.contested}</span>;
+  }
+  if (role === 'counter') {
+    return <span className="text-sm text-quiet">{m.life.standing(entry.standing)}</span>;
   }
   return (
     <span className="text-sm text-quiet">

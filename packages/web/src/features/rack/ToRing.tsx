@@ -74,30 +74,28 @@ function Call({ line, about }: CallToMake) {
     expected: awaited?.expected ? write.plainDay(awaited.expected) : '',
   });
   return (
-    <>
-      <div className="flex items-baseline gap-3">
-        <span className="w-8 shrink-0 font-mono text-lg font-bold">{tag}</span>
-        <span className="min-w-0 flex-1 break-words">
-          <Link to={`/ticket/${line.ticket}`} className="font-semibold hover:underline">
-            <bdi>{customerName}</bdi>
-          </Link>
-          <span className="block text-sm">{why}</span>
-          <span className="block text-sm text-quiet">
-            <bdi>{label}</bdi>
-            {contact &&
-              `; ${words.tried(write.moment(contact.at), m.life.contactOutcome(contact.outcome))}`}
-          </span>
+    <div className="flex items-baseline gap-3">
+      <span className="w-8 shrink-0 font-mono text-lg font-bold">{tag}</span>
+      <span className="min-w-0 flex-1 break-words">
+        <Link to={`/ticket/${line.ticket}`} className="font-semibold hover:underline">
+          <bdi>{customerName}</bdi>
+        </Link>
+        <span className="block text-sm">{why}</span>
+        <span className="block text-sm text-quiet">
+          <bdi>{label}</bdi>
+          {contact &&
+            `; ${words.tried(write.moment(contact.at), m.life.contactOutcome(contact.outcome))}`}
         </span>
-        {customerPhone && (
-          <a
-            href={`tel:${customerPhone.replaceAll(/[^\d+]/g, '')}`}
-            className="-my-2 inline-flex min-h-11 shrink-0 items-center font-mono text-sm underline underline-offset-4"
-          >
-            {customerPhone}
-          </a>
-        )}
-      </div>
-    </>
+      </span>
+      {customerPhone && (
+        <a
+          href={`tel:${customerPhone.replaceAll(/[^\d+]/g, '')}`}
+          className="-my-2 inline-flex min-h-11 shrink-0 items-center font-mono text-sm underline underline-offset-4"
+        >
+          {customerPhone}
+        </a>
+      )}
+    </div>
   );
 }
 

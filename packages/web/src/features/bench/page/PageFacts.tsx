@@ -59,15 +59,19 @@ function Price() {
   const { bill, closingSheet, asked, limit } = life;
   const paid = closingSheet?.paid ?? 'not-yet';
   const answer = asked?.answer;
-  const said = answer && (answer.agreed ? words.agreedTo : words.declined);
+  const said =
+    answer &&
+    (answer.agreed ? words.agreedTo : words.declined)(
+      money.say(asked.amount),
+      m.life.spoken(answer.how),
+      write.moment(answer.at),
+    );
   const lines = [
     bill &&
       (paid === 'not-yet'
         ? words.due(money.say(bill.total))
         : words.paid(money.say(bill.total), m.bench.closing.paidBy[paid])),
-    said &&
-      answer &&
-      said(money.say(asked.amount), m.life.spoken(answer.how), write.moment(answer.at)),
+    said,
     status === 'open'
       ? limit === undefined
         ? words.noLimit
@@ -102,11 +106,7 @@ function Telephone() {
       ) : (
         words.noPhone
       )}
-      {reach && (
-        <span className="block text-sm text-quiet">
-          {words.wantsToBeTold(m.life.spoken(reach))}
-        </span>
-      )}
+      <span className="block text-sm text-quiet">{words.wantsToBeTold(m.life.spoken(reach))}</span>
     </>
   );
 }
