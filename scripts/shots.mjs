@@ -66,12 +66,16 @@ try {
   await rack.waitForSelector('section ul a');
   await shoot(rack, 'rack');
 
-  const people = await pageOf('halle', 'day');
-  await people.goto(`${stage.url}/people`, { waitUntil: 'domcontentloaded' });
-  await people.waitForSelector('ol li');
-  await shoot(people, 'people');
-
   const counter = await pageOf('mirra', 'day');
+  await counter.waitForSelector('section ul a');
+  await counter.evaluate(() => {
+    const links = [...document.querySelectorAll('main a')];
+    const link = links.find((candidate) => candidate.textContent?.includes('Rose zigzag'));
+    if (link instanceof HTMLElement) link.click();
+  });
+  await counter.waitForSelector('dl dt');
+  await shoot(counter, 'ticket');
+
   await counter.goto(`${stage.url}/counter`, { waitUntil: 'domcontentloaded' });
   await counter.waitForSelector('input[type=checkbox]');
   await counter.type('::-p-aria([name="Name"])', 'Mrs Ilvane-Ostrander');

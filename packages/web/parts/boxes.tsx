@@ -8,6 +8,7 @@ import { DayField } from '../src/ui/DayField.tsx';
 import { Field, NumberField, TextArea, TextField } from '../src/ui/Field.tsx';
 import { Form } from '../src/ui/Form.tsx';
 import { Modal } from '../src/ui/Modal.tsx';
+import { PhoneLink } from '../src/ui/PhoneLink.tsx';
 import { RadioBoxes } from '../src/ui/RadioBoxes.tsx';
 import { ReasonForm } from '../src/ui/ReasonForm.tsx';
 import { Select } from '../src/ui/Select.tsx';
@@ -149,6 +150,7 @@ export const BOXES: PartStates = {
     },
   ],
   CheckBoxes: [{ state: 'one of two', shown: <Ticked first={['lead']} /> }],
+  PhoneLink: [{ state: 'a number', shown: <PhoneLink number="000 0117" /> }],
   RadioBoxes: [
     { state: 'nothing chosen', shown: <OneOf first={undefined} /> },
     { state: 'one of two', shown: <OneOf first="cash" /> },

@@ -6,6 +6,7 @@ import { useSession } from '../../session/SessionContext.tsx';
 import { useRecordElsewhere } from '../../ticket/useRecordElsewhere.ts';
 import { shopClock } from '../../time/shopTime.ts';
 import { Button } from '../../ui/Button.tsx';
+import { PhoneLink } from '../../ui/PhoneLink.tsx';
 import { byUrgency, type CallToMake, callAgain } from './calls.ts';
 
 /** What came of a call, noted here just now. */
@@ -87,14 +88,7 @@ function Call({ line, about }: CallToMake) {
             `; ${words.tried(write.moment(contact.at), m.life.contactOutcome(contact.outcome))}`}
         </span>
       </span>
-      {customerPhone && (
-        <a
-          href={`tel:${customerPhone.replaceAll(/[^\d+]/g, '')}`}
-          className="-my-2 inline-flex min-h-11 shrink-0 items-center font-mono text-sm underline underline-offset-4"
-        >
-          {customerPhone}
-        </a>
-      )}
+      {customerPhone && <PhoneLink number={customerPhone} className="-my-2 shrink-0 text-sm" />}
     </div>
   );
 }

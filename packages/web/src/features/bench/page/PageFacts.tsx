@@ -7,6 +7,7 @@ import { useSession } from '../../../session/SessionContext.tsx';
 import { useMoney } from '../../../session/useMoney.ts';
 import { ticketAddress } from '../../../shop/ticketAddress.ts';
 import { useShown, useTicket } from '../../../ticket/TicketContext.tsx';
+import { PhoneLink } from '../../../ui/PhoneLink.tsx';
 import { TextLink } from '../../../ui/TextLink.tsx';
 
 /** So many earlier visits are named. */
@@ -96,16 +97,7 @@ function Telephone() {
   const { phone, reach } = customer;
   return (
     <>
-      {phone ? (
-        <a
-          href={`tel:${phone.replaceAll(/[^\d+]/g, '')}`}
-          className="inline-flex min-h-11 items-center font-mono font-bold underline underline-offset-4"
-        >
-          {phone}
-        </a>
-      ) : (
-        words.noPhone
-      )}
+      {phone ? <PhoneLink number={phone} className="font-bold" /> : words.noPhone}
       <span className="block text-sm text-quiet">{words.wantsToBeTold(m.life.spoken(reach))}</span>
     </>
   );
