@@ -41,14 +41,23 @@ try {
   };
 
   /** @param {import('puppeteer-core').Page} page @param {string} label */
-  const openFromRack = async (page, label) => {
+  const clickOnShelf = async (page, label) => {
     await page.goto(stage.url, { waitUntil: 'domcontentloaded' });
-    await page.waitForSelector('section ul a');
-    await page.evaluate((wanted) => {
-      const links = [...document.querySelectorAll('main a')];
-      const link = links.find((candidate) => candidate.textContent?.includes(wanted));
-      if (link instanceof HTMLElement) link.click();
-    }, label);
+    await page.waitForFunction(
+      (wanted) => {
+        const links = document.querySelectorAll('section[aria-labelledby="rack-title"] ul a');
+        const link = [...links].find((one) => one.textContent?.includes(wanted));
+        if (link instanceof HTMLElement) link.click();
+        return link !== undefined;
+      },
+      {},
+      label,
+    );
+  };
+
+  /** @param {import('puppeteer-core').Page} page @param {string} label */
+  const openFromRack = async (page, label) => {
+    await clickOnShelf(page, label);
     await page.waitForSelector('#step-title');
   };
 
@@ -63,16 +72,11 @@ try {
   await shoot(await pageOf('', 'day'), 'sign-in');
 
   const rack = await pageOf('odren', 'day');
-  await rack.waitForSelector('section ul a');
+  await rack.waitForSelector('section[aria-labelledby="rack-title"] ul a');
   await shoot(rack, 'rack');
 
   const counter = await pageOf('mirra', 'day');
-  await counter.waitForSelector('section ul a');
-  await counter.evaluate(() => {
-    const links = [...document.querySelectorAll('main a')];
-    const link = links.find((candidate) => candidate.textContent?.includes('Rose zigzag'));
-    if (link instanceof HTMLElement) link.click();
-  });
+  await clickOnShelf(counter, 'Rose zigzag');
   await counter.waitForSelector('dl dt');
   await shoot(counter, 'ticket');
 
