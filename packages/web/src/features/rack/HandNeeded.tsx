@@ -23,7 +23,11 @@ export function HandNeeded({
 }) {
   const words = m.rack.side;
   const { role } = useSession().person;
-  const calls = callsToMake(rack, states, shopClock().day);
+  const isAtBench = role === 'technician';
+  // Work that is late is first of all work: at the bench it stands there, and not among the calls.
+  const calls = callsToMake(rack, states, shopClock().day).filter(
+    ({ line }) => !isAtBench || line.status === 'closed' || line.standing === 'ask-customer',
+  );
   const toRing = new Set(calls.map(({ line }) => line));
   const groups = groupsOf(
     rack.filter((line) => !toRing.has(line)),
@@ -34,12 +38,12 @@ export function HandNeeded({
       aria-label={words.title}
       className="border-rule bg-paper px-6 py-4 max-lg:border-t lg:w-80 lg:border-l"
     >
-      {role !== 'technician' && <ToRing calls={calls} />}
+      {!isAtBench && <ToRing calls={calls} />}
       {groups.length + calls.length === 0 && <p className="text-quiet">{words.none}</p>}
       {groups.map((group) => (
         <Group key={group.reason} {...group} people={people} />
       ))}
-      {role === 'technician' && <ToRing calls={calls} />}
+      {isAtBench && <ToRing calls={calls} />}
     </aside>
   );
 }
