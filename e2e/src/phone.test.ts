@@ -18,7 +18,7 @@ describe('on the telephone', () => {
     await mirra.sees('Cut the thread at the spool');
     await mirra.sees('Listen for');
     await odren.sees('Tilda Marrowby');
-    await odren.sees('Expected, by phone');
+    await odren.sees('Announced by phone');
     await mirra.press('2');
     expect(await mirra.stepAfter('Rethread with presser up, sew again')).toBe('It is gone');
     await mirra.press('1');

@@ -12,13 +12,13 @@ export {
   type CommandPayload,
   EVENT_TYPES,
   type EventType,
-  newCommand,
   type TicketCommand,
   type TicketEvent,
   ticketCommand,
   ticketEvent,
   upgraded,
 } from './events/index.ts';
+export { newCommand } from './events/newCommand.ts';
 export { applyTicketEvent, foldTicket } from './replay/apply.ts';
 export { decide } from './replay/decide.ts';
 export { type PendingCommand, pendingOverlay } from './replay/overlay.ts';
@@ -73,7 +73,6 @@ export {
   type CallReason,
   type CaseWhich,
   type ClosingSheet,
-  CONTACT_OUTCOMES,
   type Contact,
   type ContactOutcome,
   closingSheet,

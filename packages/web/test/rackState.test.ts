@@ -28,6 +28,12 @@ const line = (change: Partial<RackEntry> = {}): RackEntry =>
     comebackOf: null,
     comebacks: 0,
     freedBy: null,
+    owed: [],
+    handOver: null,
+    late: 0,
+    contested: 0,
+    seen: 3,
+    done: 1,
     ...change,
   }) as RackEntry;
 
@@ -36,7 +42,7 @@ const due = (change: Partial<RackEntry>) => dueState(line(change), SHOP, TODAY);
 describe('what the calendar says of a machine', () => {
   it('is overdue from the day after the promised one on, as long as it is not ready', () => {
     expect(due({ promised: toDay('2026-03-08') }).overdue).toBe(true);
-    expect(due({ promised: TODAY }).overdue).toBe(false);
+    expect(due({ promised: TODAY })).toMatchObject({ overdue: false, dueToday: true });
     expect(due({ promised: null }).overdue).toBe(false);
     expect(due({ promised: toDay('2026-03-01'), status: 'closed' }).overdue).toBe(false);
     // Announced by telephone: it is not in the shop.
@@ -81,7 +87,7 @@ describe('what the calendar says of a machine', () => {
 
 describe('what of the Rack is shown', () => {
   const ALL = { who: '', stands: '', shelf: '' };
-  const QUIET = { overdue: false, stuck: false, uncollected: false };
+  const QUIET = { overdue: false, dueToday: false, stuck: false, uncollected: false };
   const shows = (filter: Partial<typeof ALL>, state = QUIET, change: Partial<RackEntry> = {}) =>
     fitsFilter(line(change), { ...ALL, ...filter }, state, new Map());
 
@@ -98,29 +104,21 @@ describe('what of the Rack is shown', () => {
 });
 
 describe('what needs attention', () => {
-  const QUIET = { overdue: false, stuck: false, uncollected: false };
-  const open: Partial<RackEntry> = {
-    owed: [],
-    handOver: null,
-    late: 0,
-    contested: 0,
-    seen: 3,
-    done: 1,
-  };
+  const QUIET = { overdue: false, dueToday: false, stuck: false, uncollected: false };
 
   it('is a machine with all its reasons, the most urgent first', () => {
-    const both = line({ ...open, standing: 'ask-customer' });
+    const both = line({ standing: 'ask-customer' });
     expect(reasonsOf(both, { ...QUIET, stuck: true, overdue: true })).toEqual([
       'overdue',
       'ask',
       'stuck',
     ]);
-    expect(reasonsOf(line(open), QUIET)).toEqual([]);
+    expect(reasonsOf(line(), QUIET)).toEqual([]);
   });
 
   it('stands once, under its most urgent reason, the longest in the shop first', () => {
     const of = (ticket: string, takenInAt: string, change: Partial<RackEntry> = {}) =>
-      line({ ...open, ticket, takenInAt, ...change });
+      line({ ticket, takenInAt, ...change });
     const rack = [
       of('young', '2026-03-08T08:00:00.000Z', { contested: 1 }),
       of('old', '2026-03-01T08:00:00.000Z', { contested: 1, owed: ['strike-sweep'] }),
@@ -147,7 +145,7 @@ describe('what needs attention', () => {
 });
 
 describe('whom to ring', () => {
-  const QUIET = { overdue: false, stuck: false, uncollected: false };
+  const QUIET = { overdue: false, dueToday: false, stuck: false, uncollected: false };
   const calls = (
     change: Partial<RackEntry>,
     state: Partial<typeof QUIET> = {},
@@ -168,6 +166,12 @@ describe('whom to ring', () => {
     expect(calls({ promised, awaited: part('2026-03-13') })).toEqual(['promise']);
     expect(calls({ promised, awaited: part('2026-03-12') })).toEqual([]);
     expect(calls({ awaited: part('2026-03-08') })).toEqual(['part-late']);
+  });
+
+  it('says what else the machine wants a person for, once', () => {
+    const one = line({ standing: 'ask-customer', contact: null, owed: ['strike-sweep'] });
+    const states = new Map([[one.ticket, { ...QUIET, stuck: true }]]);
+    expect(callsToMake([one], states, TODAY)[0]?.also).toEqual(['stuck', 'owing']);
   });
 
   it('never mixes who knows that it is ready with who does not', () => {

@@ -187,15 +187,6 @@ export function upgraded(stored: RecordedEvent): TicketEvent {
   return { ...stored, version: kind.version, body } as TicketEvent;
 }
 
-/** A command of one kind. */
-export function newCommand<Type extends EventType>(
-  type: Type,
-  command: CommandPayload<Type>,
-  rest: Omit<TicketCommand, 'type' | 'command'>,
-): TicketCommand {
-  return { ...rest, type, command } as TicketCommand;
-}
-
 /** Whether it is one of those that only a new ticket begins with. */
 export function beginsTicket<One extends { readonly type: EventType }>(
   one: One,

@@ -104,7 +104,7 @@ export function RackView() {
   );
 }
 
-const NOTHING_DUE = { overdue: false, stuck: false, uncollected: false };
+const NOTHING_DUE = { overdue: false, dueToday: false, stuck: false, uncollected: false };
 
 function filterWords({ stands, shelf }: RackFilter): string {
   return [stands && m.rack.stands[stands as Stands], shelf && m.rack.shelf(shelf)]

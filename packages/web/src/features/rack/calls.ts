@@ -1,12 +1,18 @@
 import { type Day, dayAfter } from '@nodo/kernel';
 import type { CallReason, ContactOutcome, RackEntry } from '@nodo/ticket';
+import { type Reason, reasonsOf } from './reasons.ts';
 import type { DueState } from './state.ts';
 
 /** A customer to be called, and what about. */
 export interface CallToMake {
   readonly line: RackEntry;
   readonly about: CallReason;
+  /** What else the machine wants a person for. */
+  readonly also: readonly Reason[];
 }
+
+/** What can come of a call, in the order of its buttons. */
+export const OUTCOMES: readonly ContactOutcome[] = ['reached', 'no-answer', 'message-left'];
 
 /** Days until somebody is called again, by what came of the call. Ours, no source: the usual course of a counter. */
 const AGAIN_DAYS: Readonly<Record<ContactOutcome, number>> = {
@@ -26,7 +32,11 @@ export function callsToMake(
 ): readonly CallToMake[] {
   const calls = rack.flatMap((line) => {
     const about = callReason(line, states.get(line.ticket), today);
-    return about === undefined || isPutOff(line, about, today) ? [] : [{ line, about }];
+    if (about === undefined || isPutOff(line, about, today)) return [];
+    const also = reasonsOf(line, states.get(line.ticket)).filter(
+      (reason) => !SAID_BY[about].includes(reason),
+    );
+    return [{ line, about, also }];
   });
   return calls.toSorted(byUrgency);
 }
@@ -37,6 +47,15 @@ export function byUrgency(one: CallToMake, other: CallToMake): number {
     (one.line.takenInAt < other.line.takenInAt ? -1 : 1)
   );
 }
+
+/** Reasons of the Rack that a call says already. */
+const SAID_BY: Readonly<Record<CallReason, readonly Reason[]>> = {
+  promise: ['overdue', 'awaited'],
+  price: ['ask'],
+  'part-late': ['awaited'],
+  ready: ['ready'],
+  'not-fetched': ['uncollected'],
+};
 
 const ORDER: readonly CallReason[] = ['promise', 'price', 'part-late', 'ready', 'not-fetched'];
 

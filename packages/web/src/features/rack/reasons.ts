@@ -6,6 +6,7 @@ import type { DueState } from './state.ts';
 export const REASONS = [
   'calls',
   'overdue',
+  'dueToday',
   'ask',
   'freed',
   'awaited',
@@ -32,6 +33,7 @@ function holds(reason: Reason, line: RackEntry, state: DueState | undefined): bo
     case 'calls':
       return status === 'open' && tag === null;
     case 'overdue':
+    case 'dueToday':
     case 'stuck':
     case 'uncollected':
       return tag !== null && state?.[reason] === true;

@@ -6,6 +6,8 @@ import type { RackEntry } from '@nodo/ticket';
 export interface DueState {
   /** Promised for a day that is over, and not ready. */
   readonly overdue: boolean;
+  /** Promised for today, and not ready. */
+  readonly dueToday: boolean;
   /** In work, and nobody made an entry for longer than the shop puts up with. */
   readonly stuck: boolean;
   /** Ready for longer than the shop wants to keep it. */
@@ -21,6 +23,7 @@ export function dueState(line: RackEntry, card: ShopProfile, today: Day): DueSta
   const isLateThere = awaited?.expected ? awaited.expected < today : awaited === null;
   return {
     overdue: isOpen && promised !== null && promised < today,
+    dueToday: isOpen && promised === today,
     stuck: isOpen && lastBy !== null && isLateThere && since(changedAt) >= card.stuckDays,
     uncollected: status === 'closed' && readyAt !== null && since(readyAt) >= card.uncollectedDays,
   };

@@ -26,11 +26,11 @@ export const rack = {
   filter: {
     open: 'Filter',
     who: 'Who works on it',
-    anybody: 'anybody',
+    anybody: 'All people',
     stands: 'State',
-    anywhere: 'any state',
+    anywhere: 'All states',
     shelf: 'Shelf',
-    allShelves: 'all shelves',
+    allShelves: 'All shelves',
     reset: 'Show all',
   },
   stands: {
@@ -88,10 +88,11 @@ export const rack = {
     also: (reasons: readonly string[]) => `also: ${reasons.map(lowerFirst).join(', ')}`,
     freed: { answer: 'the customer has answered', part: 'the part arrived' },
     handedTo: (to: string, note: string) => `for ${to}: ${note}`,
-    handedToAny: (note: string) => `for anybody: ${note}`,
+    handedToAny: (note: string) => `for anyone: ${note}`,
     reasons: {
-      calls: { title: 'Expected, by phone', note: 'longest ago first' },
+      calls: { title: 'Announced by phone', note: 'longest ago first' },
       overdue: { title: 'Promised and overdue', note: undefined },
+      dueToday: { title: 'Due today', note: undefined },
       ask: { title: 'Ask customer', note: undefined },
       awaited: { title: 'Parts on order', note: undefined },
       freed: { title: 'Can go on', note: undefined },
