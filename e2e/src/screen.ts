@@ -55,7 +55,10 @@ export class Screen {
     const status = await screen.page.evaluate(
       async (body) => {
         const headers = { 'content-type': 'application/json' };
-        return (await fetch('/api/session', { method: 'POST', headers, body })).status;
+        const answer = await fetch('/api/session', { method: 'POST', headers, body });
+        // The session is kept by the last byte of the answer, not by its head.
+        await answer.arrayBuffer();
+        return answer.status;
       },
       JSON.stringify({ login, password: `needle-${login}` }),
     );

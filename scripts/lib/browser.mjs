@@ -29,6 +29,8 @@ export async function openBrowser(
       '--font-render-hinting=none',
       '--force-color-profile=srgb',
       '--lang=en-GB',
+      // What lies beyond the window is never drawn: a press there would seem to be answered late.
+      '--window-size=1600,1000',
       ...more,
     ],
   });

@@ -20,6 +20,8 @@ export async function signedIn(url, login, password) {
     body: JSON.stringify({ login, password }),
   });
   if (!answer.ok) throw new Error(`sign-in answered ${answer.status}`);
+  // The head of the answer comes before the session is kept; its last byte comes after.
+  await answer.arrayBuffer();
   return screenWith(url, (answer.headers.getSetCookie()[0] ?? '').split(';')[0] ?? '');
 }
 

@@ -15,7 +15,7 @@ export interface MadeCall {
 }
 
 /** What came of a call: to be noted, or noted already and to be undone. */
-export default function CallOutcome({
+export function CallOutcome({
   call: { line, about },
   made,
   onChange,

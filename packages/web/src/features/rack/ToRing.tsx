@@ -1,12 +1,9 @@
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { m, write } from '../../messages/index.ts';
 import { PhoneLink } from '../../ui/PhoneLink.tsx';
-import type { MadeCall } from './CallOutcome.tsx';
+import { CallOutcome, type MadeCall } from './CallOutcome.tsx';
 import { byUrgency, type CallToMake } from './calls.ts';
-
-// The rules of entries come with it, which the first page does without.
-const CallOutcome = lazy(() => import('./CallOutcome.tsx'));
 
 /** A call that was noted here just now. */
 interface Noted {
@@ -36,14 +33,12 @@ export function ToRing({ calls }: { readonly calls: readonly CallToMake[] }) {
         {shown.map((call) => (
           <li key={call.line.ticket} className="border-b border-rule py-2 last:border-0">
             <Call {...call} />
-            <div className="min-h-16 pt-1.5 pl-11">
-              <Suspense>
-                <CallOutcome
-                  call={call}
-                  made={noted.get(call.line.ticket)?.made}
-                  onChange={(made) => note(call, made)}
-                />
-              </Suspense>
+            <div className="pt-1.5 pl-11">
+              <CallOutcome
+                call={call}
+                made={noted.get(call.line.ticket)?.made}
+                onChange={(made) => note(call, made)}
+              />
             </div>
           </li>
         ))}

@@ -11,7 +11,10 @@ export interface CallToMake {
   readonly also: readonly Reason[];
 }
 
-/** What can come of a call, in the order of its buttons. */
+/**
+ * What can come of a call, in the order of its buttons. The entry's own list comes with the schemas of all
+ * entries, which the first page does without.
+ */
 export const OUTCOMES: readonly ContactOutcome[] = ['reached', 'no-answer', 'message-left'];
 
 /** Days until somebody is called again, by what came of the call. Ours, no source: the usual course of a counter. */

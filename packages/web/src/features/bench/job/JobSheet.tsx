@@ -1,13 +1,13 @@
 import { DOCUMENT_KINDS, pathTo } from '@nodo/api';
-import { mayRecord, mayTakeIn, workLeftOn } from '@nodo/ticket';
+import { mayRecord, mayTakeIn } from '@nodo/ticket';
 import type { ReactNode } from 'react';
 import { m } from '../../../messages/index.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
-import { PromisePicker } from '../../../shop/promise/PromisePicker.tsx';
 import { useShown, useTicket } from '../../../ticket/TicketContext.tsx';
 import { Modal } from '../../../ui/Modal.tsx';
 import { TextLink } from '../../../ui/TextLink.tsx';
 import { SendOn, type SentOn } from '../together/Together.tsx';
+import { DayPromise } from './DayPromise.tsx';
 import { FoundPart } from './FoundPart.tsx';
 import { MoneyPart } from './MoneyPart.tsx';
 import { PartsPart } from './PartsPart.tsx';
@@ -21,12 +21,11 @@ export default function JobSheet({
   readonly onClose: () => void;
   readonly onSendOn: (sheet: SentOn) => void;
 }) {
-  const { ticket, model, assessment, record } = useTicket();
+  const { ticket } = useTicket();
   const { customer } = useShown();
   const { role } = useSession().person;
   const words = m.life.sheet;
-  const left = workLeftOn(ticket, model, assessment);
-  const { machine, promised } = ticket.life;
+  const { machine } = ticket.life;
   return (
     <Modal
       open
@@ -59,15 +58,7 @@ export default function JobSheet({
             </Part>
             {ticket.status === 'open' && (
               <Part title={m.life.promise.title}>
-                <PromisePicker
-                  ticket={ticket.id}
-                  minutes={left.mean}
-                  spread={left.spread}
-                  promised={promised}
-                  onPromise={(day, despite) =>
-                    record('day-promised', { day, ...(despite ? { despite } : {}) })
-                  }
-                />
+                <DayPromise />
               </Part>
             )}
             <Part title={words.things}>

@@ -1,10 +1,10 @@
-import { mayRecord, type Situation, workLeftOn } from '@nodo/ticket';
+import { mayRecord, type Situation } from '@nodo/ticket';
 import { useState } from 'react';
 import { m } from '../../../messages/index.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
-import { PromisePicker } from '../../../shop/promise/PromisePicker.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
+import { DayPromise } from '../job/DayPromise.tsx';
 import { PriceAnswer } from '../job/MoneyPart.tsx';
 import { CustomerInformed } from '../step/CustomerInformed.tsx';
 
@@ -15,6 +15,7 @@ export function PageActions({ situation }: { readonly situation: Situation }) {
   const [isPromising, setPromising] = useState(false);
   const { stage, awaited, conflict } = situation;
   const words = m.ticketPage;
+  const toArrive = mayRecord(role, 'part-came') ? awaited : undefined;
   if (stage === 'collected' || stage === 'away') return null;
   return (
     <div className="flex flex-col gap-3">
@@ -33,13 +34,13 @@ export function PageActions({ situation }: { readonly situation: Situation }) {
       )}
       {stage !== 'ready' && (
         <div className="flex flex-wrap gap-3">
-          {awaited && mayRecord(role, 'part-came') && (
-            <Button look="main" onClick={() => record('part-came', { awaited: awaited.id })}>
+          {toArrive && (
+            <Button look="main" onClick={() => record('part-came', { awaited: toArrive.id })}>
               {words.partHere}
             </Button>
           )}
           <Button
-            look={conflict ? 'main' : 'plain'}
+            look={conflict && !toArrive ? 'main' : 'plain'}
             aria-expanded={isPromising}
             onClick={() => setPromising(!isPromising)}
           >
@@ -49,22 +50,5 @@ export function PageActions({ situation }: { readonly situation: Situation }) {
       )}
       {isPromising && stage !== 'ready' && <DayPromise onDone={() => setPromising(false)} />}
     </div>
-  );
-}
-
-/** The days that can be promised. */
-function DayPromise({ onDone }: { readonly onDone: () => void }) {
-  const { ticket, model, assessment, record } = useTicket();
-  const left = workLeftOn(ticket, model, assessment);
-  return (
-    <PromisePicker
-      ticket={ticket.id}
-      minutes={left.mean}
-      spread={left.spread}
-      promised={ticket.life.promised}
-      onPromise={(day, despite) => {
-        if (record('day-promised', { day, ...(despite ? { despite } : {}) })) onDone();
-      }}
-    />
   );
 }
