@@ -118,7 +118,8 @@ export const redeemCode = defineEndpoint({
 export const listPeople = defineEndpoint({
   ...ADDRESSES.listPeople,
   roles: EVERY_ROLE,
-  answer: z.array(person),
+  /** Who is locked stays in the list: their name stands on what they did. */
+  answer: z.array(person.extend({ locked: z.boolean() })),
 });
 
 /** What the person at this screen looks at, for the other screens; sent again while it lasts. */

@@ -77,6 +77,7 @@ export function rackLine(seq: number, change: Partial<RackEntry> = {}): RackEntr
     left: null,
     promised: null,
     awaited: null,
+    pin: null,
     atTheClock: [],
     readyAt: null,
     toldAt: null,

@@ -43,6 +43,7 @@ export {
   type Planned,
   planShop,
   type ShopPlan,
+  type WaitsFor,
   type Workshop,
 } from './promise.ts';
 export { absenceOn, workingTimeOf } from './workingTime.ts';

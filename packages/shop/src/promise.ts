@@ -1,4 +1,6 @@
 import {
+  type Bench,
+  doneAt,
   type Job,
   type Order,
   type Outlook,
@@ -21,17 +23,22 @@ const OFFERED_DAYS = 28;
 const WEIGHT = { comeback: 3, promised: 2, usual: 1 } as const;
 
 /** Why a machine stands where it does in the order. */
-export type OrderReason = 'overdue' | 'due-soon' | 'came-back' | 'promised' | 'in-turn';
+export type OrderReason = 'pinned' | 'overdue' | 'due-soon' | 'came-back' | 'promised' | 'in-turn';
+
+/** What keeps a machine from being worked on. */
+export type WaitsFor = 'answer' | 'part';
 
 export interface Planned {
   readonly ticket: string;
   readonly person: string;
-  /** Day on which it is expected to be done; null beyond the horizon. */
+  /** What it waits for; it is done when that is there. */
+  readonly waitsFor: WaitsFor | undefined;
+  /** Day on which it is expected to be done; null beyond the horizon, and where nobody knows how long it waits. */
   readonly day: Day | null;
   readonly minutes: number;
   readonly spread: number;
   readonly promised: Day | null;
-  /** Chance that the promise holds; null without one. */
+  /** Chance that the promise holds; null without one, and where nobody knows how long it waits. */
   readonly chance: number | null;
   readonly reason: OrderReason;
 }
@@ -50,7 +57,7 @@ export interface DayOffer {
   readonly chance: number;
   readonly holds: boolean;
   /** What the work waits for on that day still: then it does not hold, however free the benches are. */
-  readonly waitsFor: 'answer' | 'part' | undefined;
+  readonly waitsFor: WaitsFor | undefined;
   readonly pushedLate: readonly {
     readonly ticket: string;
     readonly before: number;
@@ -72,9 +79,15 @@ export function planShop(workshop: Workshop): ShopPlan | undefined {
   if (!arrangement) return undefined;
   const { order, benches, byTicket } = arrangement;
   return {
-    planned: outlookOf(order.queues, benches).flatMap((outlook) => {
-      const line = byTicket.get(outlook.job.id);
-      return line ? [plannedOf(workshop, outlook, line)] : [];
+    planned: order.queues.flatMap((queue) => {
+      let isFirst = true;
+      return outlookOf([queue], benches).flatMap((outlook) => {
+        const line = byTicket.get(outlook.job.id);
+        if (!line) return [];
+        // It goes first where only others of its kind are in front.
+        isFirst &&= line.comebackOf !== null;
+        return [plannedOf(workshop, outlook, line, isFirst)];
+      });
     }),
     cost: order.cost,
     bound: order.bound(),
@@ -95,15 +108,17 @@ export function offersFor(
   const arrangement = arrange({ ...workshop, rack: others });
   if (!arrangement) return [];
   const days = Array.from({ length: OFFERED_DAYS }, (_, ahead) => ahead);
+  const { from, only } = own ? jobOf(own, workshop) : {};
   const offers = promisesFor(
-    { id: 'asked', minutes: job.minutes, spread: job.spread, weight: WEIGHT.promised },
+    { id: 'asked', minutes: job.minutes, spread: job.spread, weight: WEIGHT.promised, from, only },
     days.map(endOfDay),
     arrangement.order,
     arrangement.benches,
   );
   return offers.map((offer) => {
     const day = dayAt(workshop.now, offer.due - 1);
-    const waitsFor = own && waitsOn(own, day);
+    const wait = own && waitOf(own, workshop.now.day);
+    const waitsFor = wait && (wait.until === undefined || wait.until >= day) ? wait.on : undefined;
     return {
       day,
       person: offer.person,
@@ -120,13 +135,17 @@ export function offersFor(
 }
 
 /**
- * What keeps a machine from being worked on by a day: an answer to the price, or a part that is not there
- * before that day, or for which no day is known.
+ * What a machine waits for, and the day in whose course that comes; no day where nobody knows one, as with an
+ * answer, or with a part that should have been there.
  */
-function waitsOn({ standing, awaited }: TicketSummary, day: Day): DayOffer['waitsFor'] {
-  if (standing === 'ask-customer') return 'answer';
-  const isThere = !awaited || (awaited.expected !== null && awaited.expected < day);
-  return isThere ? undefined : 'part';
+function waitOf(
+  { standing, awaited }: TicketSummary,
+  today: Day,
+): { readonly on: WaitsFor; readonly until: Day | undefined } | undefined {
+  if (standing === 'ask-customer') return { on: 'answer', until: undefined };
+  if (!awaited) return undefined;
+  const { expected } = awaited;
+  return { on: 'part', until: expected !== null && expected >= today ? expected : undefined };
 }
 
 /** Nothing is promised for a day on which nobody is there to hand it out finished. */
@@ -142,27 +161,26 @@ interface Arrangement {
   readonly byTicket: ReadonlyMap<string, TicketSummary>;
 }
 
-function arrange({ rack, card, people, now }: Workshop): Arrangement | undefined {
+function arrange(workshop: Workshop): Arrangement | undefined {
+  const { rack, card, people, now } = workshop;
   const benches = people
     .map((person) => benchOf(card, person, now, HORIZON_DAYS))
     .filter(({ stretches }) => stretches.length > 0);
   if (benches.length === 0) return undefined;
   const open = rack.filter(({ status, tag, left }) => status === 'open' && tag !== null && left);
-  const order = orderByDue(
-    open.map((line) => jobOf(line, card, now)),
-    benches,
-  );
-  return {
-    benches,
-    order,
-    byTicket: new Map(open.map((line) => [line.ticket, line])),
-  };
+  const byTicket = new Map(open.map((line) => [line.ticket, line]));
+  const jobs = open.toSorted(byPin).map((line) => jobOf(line, workshop));
+  return { benches, order: orderByDue(comebacksFirst(jobs, byTicket, benches), benches), byTicket };
 }
 
 /** One machine's work. What is not promised should be ready after the shop's usual days. */
-function jobOf(line: TicketSummary, { usualDays, timeZone }: ShopProfile, now: WallClock): Job {
-  const { ticket, left, promised, comebackOf, takenInAt } = line;
-  const day = promised ?? dayAfter(dayOf(takenInAt, timeZone), usualDays);
+function jobOf(line: TicketSummary, { card, now }: Pick<Workshop, 'card' | 'now'>): Job {
+  const { ticket, left, promised, comebackOf, takenInAt, pin, atTheClock } = line;
+  const day = promised ?? dayAfter(dayOf(takenInAt, card.timeZone), card.usualDays);
+  const wait = waitOf(line, now.day);
+  // Nobody knows how long: there is room for it from tomorrow on.
+  const waitDays = wait?.until === undefined ? 0 : daysBetween(now.day, wait.until);
+  const [worker] = atTheClock;
   return {
     id: ticket,
     minutes: Math.max(1, left?.mean ?? 0),
@@ -170,29 +188,82 @@ function jobOf(line: TicketSummary, { usualDays, timeZone }: ShopProfile, now: W
     due: endOfDay(daysBetween(now.day, day)),
     weight:
       comebackOf !== null ? WEIGHT.comeback : promised !== null ? WEIGHT.promised : WEIGHT.usual,
+    from: wait && endOfDay(waitDays),
+    ...(worker !== undefined
+      ? { only: worker, after: null }
+      : { only: pin?.person, after: pin?.after }),
   };
+}
+
+/** The pin that was set last comes last: it has the last word. Who is at work on one now is past all words. */
+function byPin(one: TicketSummary, other: TicketSummary): number {
+  const isWorkedOn = (line: TicketSummary) => (line.atTheClock.length > 0 ? 1 : 0);
+  const at = (line: TicketSummary) => line.pin?.at ?? '';
+  return isWorkedOn(one) - isWorkedOn(other) || at(one).localeCompare(at(other));
+}
+
+/**
+ * What came back goes first at the bench that is free soonest, or at its own; before it only what somebody put
+ * there by hand. The oldest first.
+ */
+function comebacksFirst(
+  jobs: readonly Job[],
+  byTicket: ReadonlyMap<string, TicketSummary>,
+  benches: readonly Bench[],
+): readonly Job[] {
+  const isFirst = (job: Job) =>
+    byTicket.get(job.id)?.comebackOf !== null && job.from === undefined && job.after === undefined;
+  const load = new Map(benches.map(({ person }) => [person, 0]));
+  const add = ({ minutes, only }: Job) => {
+    if (only !== undefined) load.set(only, (load.get(only) ?? 0) + minutes);
+  };
+  for (const job of jobs) if (job.after !== undefined) add(job);
+  const firsts = jobs
+    .filter(isFirst)
+    .toSorted((one, other) => (one.due ?? 0) - (other.due ?? 0))
+    .map((job): Job => {
+      const [soonest] = benches.toSorted(
+        (one, other) =>
+          doneAt(one, load.get(one.person) ?? 0) - doneAt(other, load.get(other.person) ?? 0),
+      );
+      const placed = { ...job, only: job.only ?? soonest?.person, after: null };
+      add(placed);
+      return placed;
+    });
+  // Of those that ask for the first place the last named gets it: the pins, and of these the oldest last.
+  return [...firsts.toReversed(), ...jobs.filter((job) => !isFirst(job))];
 }
 
 function plannedOf(
   { now }: Workshop,
   { job, person, done, chance }: Outlook,
   line: TicketSummary,
+  isFirst: boolean,
 ): Planned {
+  const wait = waitOf(line, now.day);
+  const isOpenEnded = wait !== undefined && wait.until === undefined;
   return {
     ticket: line.ticket,
     person,
-    day: Number.isFinite(done) ? dayAt(now, done) : null,
+    waitsFor: wait?.on,
+    day: Number.isFinite(done) && !isOpenEnded ? dayAt(now, done) : null,
     minutes: job.minutes,
     spread: job.spread,
     promised: line.promised,
-    chance: line.promised === null ? null : chance,
-    reason: reasonOf(line, job.due ?? 0),
+    chance: line.promised === null || isOpenEnded ? null : chance,
+    reason: reasonOf(line, person, job.due ?? 0, isFirst),
   };
 }
 
-function reasonOf({ promised, comebackOf }: TicketSummary, due: number): OrderReason {
+function reasonOf(
+  { promised, comebackOf, pin }: TicketSummary,
+  person: string,
+  due: number,
+  isFirst: boolean,
+): OrderReason {
+  if (pin?.person === person) return 'pinned';
+  if (comebackOf !== null && isFirst) return 'came-back';
   if (due <= 0) return 'overdue';
-  if (comebackOf !== null) return 'came-back';
   if (due <= endOfDay(1)) return 'due-soon';
   return promised === null ? 'in-turn' : 'promised';
 }

@@ -1,6 +1,5 @@
 import { type Bench, bench, type Stretch } from '@nodo/core';
 import { type Day, dayAfter, type WallClock, weekdayOf } from '@nodo/kernel';
-import { USUAL_TIME } from './newProfiles.ts';
 import type { DaysOff, ShopProfile, WorkingTime } from './profiles.ts';
 
 /** Minutes of a day on the axis of the benches: 0 is midnight before today. */
@@ -24,19 +23,22 @@ export function absenceOn(
   return week[weekdayOf(day)] ? undefined : { why: 'not-a-working-day' };
 }
 
+/** When somebody works; undefined as long as nobody has said so. */
 export function workingTimeOf(
   { people }: Pick<ShopProfile, 'people'>,
   person: string,
-): WorkingTime {
-  return people[person] ?? USUAL_TIME;
+): WorkingTime | undefined {
+  return people[person];
 }
 
 /**
  * When somebody works at repairs in the days to come. Only a share of the time does: each
- * shift is shortened to it from its end, and what is past of today is left out.
+ * shift is shortened to it from its end, and what is past of today is left out. Nobody gets work before their
+ * hours are set.
  */
 export function benchOf(card: ShopProfile, person: string, now: WallClock, days: number): Bench {
   const time = workingTimeOf(card, person);
+  if (!time) return bench(person, []);
   const stretches = Array.from({ length: days }, (_, ahead): Stretch | undefined => {
     const day = dayAfter(now.day, ahead);
     const shift = time.week[weekdayOf(day)];

@@ -1,12 +1,24 @@
 import { CoreError } from '../errors/coreError.ts';
-import { type Bench, doneAt, type Job, lateness } from './benches.ts';
+import {
+  type Bench,
+  doneAt,
+  type Job,
+  lateness,
+  startOf,
+  surelyDoneAt,
+  workAfterEach,
+} from './benches.ts';
 import { leastWeightedLateness } from './bound.ts';
 import { bestSchedule, MOST_EXACT, type Queues } from './exact.ts';
+import { type Pins, pinsOf } from './pinned.ts';
 
 export interface Order {
   /** Per bench, the jobs in the order in which they are best done there. */
   readonly queues: readonly { readonly person: string; readonly jobs: readonly Job[] }[];
-  /** Sum of weight x minutes late. */
+  /**
+   * Sum of weight x minutes late, each job taken as done when that is as sure as a promise must be: an order
+   * that is late only with bad luck is worse than one that is not late even then.
+   */
   readonly cost: number;
   /**
    * No order costs less than this; equal to the cost where all were gone through. Reckoned when it
@@ -16,19 +28,25 @@ export interface Order {
 }
 
 /**
- * Orders jobs by weighted due dates over the benches. Up to eight jobs it is the best there is;
- * above that a rule builds the order (apparent urgency: Vepsalainen and Morton 1987), exchanges
- * better it, and the bound says how far off it may be.
+ * Orders jobs by weighted due dates over the benches. Up to eight jobs that can all be begun, at any bench,
+ * it is the best there is; else a rule builds the order (apparent urgency: Vepsalainen and Morton 1987),
+ * exchanges better it, and the bound says how far off it may be.
  * @throws CoreFault `no-bench` without any.
  */
 export function orderByDue(jobs: readonly Job[], benches: readonly Bench[]): Order {
   if (benches.length === 0) throw new CoreError('no-bench');
-  if (jobs.length <= MOST_EXACT) {
-    const { queues, cost } = bestSchedule(jobs, benches);
+  const exact =
+    jobs.length <= MOST_EXACT && jobs.every(({ from }) => from === undefined)
+      ? bestSchedule(jobs, benches)
+      : undefined;
+  if (exact && jobs.every(({ only }) => only === undefined)) {
+    const { queues, cost } = exact;
     return { queues: named(queues, jobs, benches), cost, bound: () => cost };
   }
-  const queues = bettered(jobs, benches, byUrgency(jobs, benches));
-  const cost = queues.reduce((sum, queue, at) => sum + queueCost(jobs, benches[at], queue), 0);
+  const shop: Shop = { jobs, benches, pins: pinsOf(jobs, benches) };
+  const free = bettered(shop, pinnedInto(shop, exact?.queues ?? byUrgency(jobs, benches)));
+  const queues = free.map((queue, at) => shop.pins.laid(at, queue));
+  const cost = free.reduce((sum, queue, at) => sum + queueCost(shop, at, queue), 0);
   return {
     queues: named(queues, jobs, benches),
     cost,
@@ -36,20 +54,24 @@ export function orderByDue(jobs: readonly Job[], benches: readonly Bench[]): Ord
   };
 }
 
-/** Weighted lateness of one bench's queue; indexes of jobs in order. */
-function queueCost(
-  jobs: readonly Job[],
-  where: Bench | undefined,
-  queue: readonly number[],
-): number {
-  if (!where) return 0;
+interface Shop {
+  readonly jobs: readonly Job[];
+  readonly benches: readonly Bench[];
+  readonly pins: Pins;
+}
+
+/** Weighted lateness of one bench's queue; indexes of the jobs that are ordered freely there. */
+function queueCost({ jobs, benches, pins }: Shop, at: number, queue: readonly number[]): number {
+  const where = benches[at] as Bench;
   let cost = 0;
   let work = 0;
-  for (const index of queue) {
-    const { minutes, due, weight } = jobs[index] as Job;
-    work += minutes;
+  let variance = 0;
+  for (const index of pins.laid(at, queue)) {
+    const { minutes, spread, due, weight, from } = jobs[index] as Job;
+    work = startOf(work, from, where) + minutes;
+    variance += spread ** 2;
     if (due === undefined) continue;
-    const done = doneAt(where, work);
+    const done = surelyDoneAt(where, work, variance);
     // Beyond the last stretch nothing is known: as late as if it went on without a night.
     cost += weight * lateness(Number.isFinite(done) ? done : endOf(where) + work, due);
   }
@@ -60,7 +82,7 @@ function endOf({ stretches }: Bench): number {
   return stretches.at(-1)?.[1] ?? 0;
 }
 
-/** Of those not placed, the most urgent goes to the bench that is free first. */
+/** Of those not placed that can be begun, the most urgent goes to the bench that is free first. */
 function byUrgency(jobs: readonly Job[], benches: readonly Bench[]): Queues {
   const queues: number[][] = benches.map(() => []);
   const load = benches.map(() => 0);
@@ -69,26 +91,47 @@ function byUrgency(jobs: readonly Job[], benches: readonly Bench[]): Queues {
   while (left.size > 0) {
     let free = 0;
     let now = Number.POSITIVE_INFINITY;
-    for (const [at, one] of benches.entries()) {
-      const from = doneAt(one, load[at] as number);
+    for (const [at, where] of benches.entries()) {
+      const from = doneAt(where, load[at] as number);
       if (from < now) [free, now] = [at, from];
     }
     if (now === Number.POSITIVE_INFINITY) free = load.indexOf(Math.min(...load));
     let best = -1;
-    let most = Number.NEGATIVE_INFINITY;
+    let most: readonly [wait: number, rank: number] = [Number.POSITIVE_INFINITY, 0];
     for (const index of left) {
-      const { minutes, due, weight } = jobs[index] as Job;
+      const { minutes, due, weight, from = 0 } = jobs[index] as Job;
+      const wait = Math.max(0, from - Math.max(now, 0));
       const slack = due === undefined ? Number.MAX_VALUE : Math.max(0, due - minutes - now);
       const urgency = (weight / minutes) * Math.exp(-slack / (LOOKAHEAD * mean));
       // Equally urgent (nothing promised): the shorter first.
       const rank = urgency > 0 ? urgency : -minutes;
-      if (rank > most) [best, most] = [index, rank];
+      if (wait < most[0] || (wait === most[0] && rank > most[1])) {
+        [best, most] = [index, [wait, rank]];
+      }
     }
     left.delete(best);
     (queues[free] as number[]).push(best);
-    load[free] = (load[free] as number) + (jobs[best] as Job).minutes;
+    const { minutes, from } = jobs[best] as Job;
+    load[free] = startOf(load[free] as number, from, benches[free] as Bench) + minutes;
   }
   return queues;
+}
+
+/**
+ * An order in which nothing is pinned, with what is pinned taken to its bench: all others stay where they were,
+ * so that one pin does not stir the whole shop.
+ * @returns what is ordered freely at each bench
+ */
+function pinnedInto({ benches, pins }: Shop, queues: Queues): Queues {
+  const isFree = new Set(pins.free);
+  const rank = new Map(queues.flatMap((queue) => queue.map((job, place) => [job, place] as const)));
+  return benches.map((_, at) =>
+    queues
+      .flatMap((queue, from) =>
+        queue.filter((job) => isFree.has(job) && (pins.homeOf(job) ?? from) === at),
+      )
+      .toSorted((one, other) => (rank.get(one) ?? 0) - (rank.get(other) ?? 0)),
+  );
 }
 
 /** How many jobs ahead slack is weighed; between 1 and 4 in the literature. */
@@ -97,9 +140,10 @@ const LOOKAHEAD = 2;
 const MOST_TRIES = 4_000;
 
 /** Moves late jobs forward and exchanges them with what is before them, as long as that helps. */
-function bettered(jobs: readonly Job[], benches: readonly Bench[], start: Queues): Queues {
+function bettered(shop: Shop, start: Queues): Queues {
+  const { pins } = shop;
   const queues = start.map((queue) => [...queue]);
-  const costAt = (at: number): number => queueCost(jobs, benches[at], queues[at] as number[]);
+  const costAt = (at: number): number => queueCost(shop, at, queues[at] as number[]);
   const cost = queues.map((_, at) => costAt(at));
   let tries = 0;
 
@@ -118,13 +162,14 @@ function bettered(jobs: readonly Job[], benches: readonly Bench[], start: Queues
   const betters = (at: number, index: number, to: number, position: number): boolean => {
     const [source, target] = [queues[at] as number[], queues[to] as number[]];
     const job = source[index] as number;
+    if ((pins.homeOf(job) ?? to) !== to) return false;
     source.splice(index, 1);
     target.splice(position, 0, job);
     if (pays(at, to)) return true;
     target.splice(position, 1);
     source.splice(index, 0, job);
     const other = target[position];
-    if (other === undefined) return false;
+    if (other === undefined || (pins.homeOf(other) ?? at) !== at) return false;
     source[index] = other;
     target[position] = job;
     if (pays(at, to)) return true;
@@ -134,7 +179,7 @@ function bettered(jobs: readonly Job[], benches: readonly Bench[], start: Queues
   };
 
   const bettersAny = (): boolean =>
-    lateOnes(jobs, benches, queues).some(({ at, index }) =>
+    lateOnes(shop, queues).some(({ at, index }) =>
       queues.some((target, to) => {
         const until = at === to ? index - 1 : target.length;
         for (let position = 0; position <= until && tries < MOST_TRIES; position += 1) {
@@ -151,17 +196,23 @@ function bettered(jobs: readonly Job[], benches: readonly Bench[], start: Queues
 const LEAST_GAIN = 1e-6;
 
 function lateOnes(
-  jobs: readonly Job[],
-  benches: readonly Bench[],
+  { jobs, benches, pins }: Shop,
   queues: Queues,
 ): readonly { readonly at: number; readonly index: number }[] {
   return queues.flatMap((queue, at) => {
-    let work = 0;
-    return queue.flatMap((position, index) => {
-      const { minutes, due } = jobs[position] as Job;
-      work += minutes;
-      return lateness(doneAt(benches[at] as Bench, work), due) > 0 ? [{ at, index }] : [];
-    });
+    const where = benches[at] as Bench;
+    const whole = pins.laid(at, queue);
+    const inOrder = whole.map((index) => jobs[index] as Job);
+    const work = workAfterEach(inOrder, where);
+    let variance = 0;
+    const late = new Set(
+      whole.filter((_, place) => {
+        const { spread, due } = inOrder[place] as Job;
+        variance += spread ** 2;
+        return lateness(surelyDoneAt(where, work[place] as number, variance), due) > 0;
+      }),
+    );
+    return queue.flatMap((job, index) => (late.has(job) ? [{ at, index }] : []));
   });
 }
 

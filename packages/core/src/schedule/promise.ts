@@ -1,5 +1,13 @@
 import { normalTail } from '../chance/normal.ts';
-import { type Bench, doneAt, type Job, workUntil } from './benches.ts';
+import {
+  type Bench,
+  doneAt,
+  type Job,
+  SURE_OF_PROMISE,
+  startOf,
+  workAfterEach,
+  workUntil,
+} from './benches.ts';
 import type { Order } from './order.ts';
 
 /** When a job of an order is done. */
@@ -14,7 +22,8 @@ export interface Outlook {
 
 /**
  * What an order comes to. The work up to and with a job is taken as normal with the sums of
- * means and variances, held against the time there is until it is due.
+ * means and variances, held against the time there is until it is due. The scatter of what is done before a
+ * bench stands idle counts on behind the gap, which errs on the safe side.
  */
 export function outlookOf(queues: Order['queues'], benches: readonly Bench[]): readonly Outlook[] {
   return addedUp(queues, benches).flatMap((sums) =>
@@ -36,9 +45,6 @@ function chanceWithin(room: number, mean: number, variance: number): number {
   return normalTail((mean - room) / Math.sqrt(variance));
 }
 
-/** As sure as a promise must be. Ours, no source: nine times in ten. */
-const SURE_OF_PROMISE = 0.9;
-
 export interface PromiseOffer {
   readonly due: number;
   /** Whose queue it joins, and chance that it is done by then. */
@@ -58,7 +64,7 @@ export interface PromiseOffer {
 interface Sums {
   readonly where: Bench;
   readonly jobs: readonly Job[];
-  /** Mean and variance of the work up to and with each job; a zero in front. */
+  /** Mean and variance of the work up to and with each job, idle time in it; a zero in front. */
   readonly means: readonly number[];
   readonly variances: readonly number[];
   /** Work that there is time for until each job is due; no bound without a promise. */
@@ -76,10 +82,12 @@ export function promisesFor(
   order: Pick<Order, 'queues'>,
   benches: readonly Bench[],
 ): readonly PromiseOffer[] {
-  const queues = addedUp(order.queues, benches);
+  const queues = addedUp(order.queues, benches).filter(
+    ({ where }) => job.only === undefined || job.only === where.person,
+  );
   return dues.flatMap((due) => {
     const offers = queues.flatMap((sums) =>
-      placesWorthTrying(sums.jobs, due).map((index) => offerAt(sums, index, job, due)),
+      placesWorthTrying(sums, due).map((index) => offerAt(sums, index, job, due)),
     );
     const [best] = offers.sort(byMerit);
     return best ? [best] : [];
@@ -90,12 +98,9 @@ function addedUp(queues: Order['queues'], benches: readonly Bench[]): readonly S
   return queues.flatMap(({ person, jobs }) => {
     const where = benches.find((one) => one.person === person);
     if (!where) return [];
-    const means = [0];
+    const means = [0, ...workAfterEach(jobs, where)];
     const variances = [0];
-    for (const { minutes, spread } of jobs) {
-      means.push((means.at(-1) as number) + minutes);
-      variances.push((variances.at(-1) as number) + spread ** 2);
-    }
+    for (const { spread } of jobs) variances.push((variances.at(-1) as number) + spread ** 2);
     const rooms = jobs.map(({ due }) =>
       due === undefined ? Number.POSITIVE_INFINITY : workUntil(where, due),
     );
@@ -115,25 +120,26 @@ function sumsAt(
 function offerAt(
   sums: Sums,
   index: number,
-  { minutes, spread }: Omit<Job, 'due'>,
+  { minutes, spread, from }: Omit<Job, 'due'>,
   due: number,
 ): PromiseOffer {
   const { where, jobs, means, variances } = sums;
   const variance = spread ** 2;
-  const chance = chanceWithin(
-    workUntil(where, due),
-    (means[index] as number) + minutes,
-    (variances[index] as number) + variance,
-  );
+  let work = startOf(means[index] as number, from, where) + minutes;
+  const chance = chanceWithin(workUntil(where, due), work, (variances[index] as number) + variance);
   const pushedLate: { job: Job; before: number; after: number }[] = [];
   for (let at = index; at < jobs.length; at += 1) {
     const [room, mean, scatter] = sumsAt(sums, at);
+    const job = jobs[at] as Job;
+    work = startOf(work, job.from, where) + job.minutes;
+    // A gap took it up: nothing behind it is moved.
+    if (work <= mean) break;
     // Most have time enough by far: no tail has to be computed.
-    if (mean + minutes + FAR * Math.sqrt(scatter + variance) < room) continue;
+    if (work + FAR * Math.sqrt(scatter + variance) < room) continue;
     const before = chanceWithin(room, mean, scatter);
-    const after = chanceWithin(room, mean + minutes, scatter + variance);
+    const after = chanceWithin(room, work, scatter + variance);
     if (before >= SURE_OF_PROMISE && after < SURE_OF_PROMISE) {
-      pushedLate.push({ job: jobs[at] as Job, before, after });
+      pushedLate.push({ job, before, after });
     }
   }
   const holds = chance >= SURE_OF_PROMISE && pushedLate.length === 0;
@@ -143,10 +149,15 @@ function offerAt(
 /** So many deviations off, a promise is safe (Q(4) = 3e-5). */
 const FAR = 4;
 
-/** Behind everything that is due before it, or in front of any part of that. */
-function placesWorthTrying(jobs: readonly Job[], due: number): readonly number[] {
+/** Behind everything that is due before it, in front of any part of that, or in a gap of the bench. */
+function placesWorthTrying({ jobs, means, where }: Sums, due: number): readonly number[] {
   const behind = jobs.filter((job) => job.due !== undefined && job.due <= due).length;
-  const places = [0, Math.floor(behind / 2), behind, jobs.length];
+  const gaps = jobs.flatMap(({ from }, at) =>
+    from !== undefined && startOf(means[at] as number, from, where) > (means[at] as number)
+      ? [at]
+      : [],
+  );
+  const places = [0, Math.floor(behind / 2), behind, jobs.length, ...gaps];
   return [...new Set(places)];
 }
 

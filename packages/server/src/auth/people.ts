@@ -250,14 +250,14 @@ export class People {
     return isProven ? { person, role: maker.role } : 'unproven';
   }
 
-  list(shop: string): Promise<readonly Person[]> {
+  list(shop: string): Promise<readonly (Person & { readonly locked: boolean })[]> {
     return withShop(this.db, shop, async (transaction) => {
       const rows = await this.models.people.findAll({
         where: { shopId: shop },
         order: [['name', 'ASC']],
         transaction,
       });
-      return rows.map(toPerson);
+      return rows.map((row) => ({ ...toPerson(row), locked: row.lockedAt !== null }));
     });
   }
 

@@ -1,6 +1,6 @@
 import { humanText, uuid } from '@nodo/kernel';
 import { z } from 'zod';
-import { accept, defineEvent } from './define.ts';
+import { accept, defineEvent, onLife } from './define.ts';
 import { atWork } from './guards.ts';
 
 const body = z.object({
@@ -15,5 +15,8 @@ export const handedOver = defineEvent({
   command: body,
   body,
   decide: atWork((_ticket, command) => accept(command)),
-  apply: (ticket) => ticket,
+  // Who got it does it: the plan leaves it at that bench.
+  apply: onLife((_life, { to }, { observedAt }) => ({
+    pin: to === null ? undefined : { person: to, at: observedAt },
+  })),
 });

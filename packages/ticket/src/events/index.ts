@@ -21,6 +21,7 @@ import { findingsRecorded } from './findingsRecorded.ts';
 import { handedOver } from './handedOver.ts';
 import { howOftenTold } from './howOftenTold.ts';
 import { intakeTaken } from './intakeTaken.ts';
+import { jobPinned } from './jobPinned.ts';
 import { knowledgeAdopted } from './knowledgeAdopted.ts';
 import { labourBooked } from './labourBooked.ts';
 import { limitAgreed } from './limitAgreed.ts';
@@ -78,6 +79,7 @@ const EVENT_KINDS = {
   'machine-collected': machineCollected,
   'knowledge-adopted': knowledgeAdopted,
   'handed-over': handedOver,
+  'job-pinned': jobPinned,
   'limit-agreed': limitAgreed,
   'price-asked': priceAsked,
   'price-answered': priceAnswered,

@@ -29,6 +29,7 @@ const CHANGES_PLAN: Readonly<Record<EventType, boolean>> = {
   'machine-collected': true,
   'knowledge-adopted': true,
   'handed-over': false,
+  'job-pinned': false,
   'limit-agreed': false,
   'price-asked': false,
   'price-answered': false,

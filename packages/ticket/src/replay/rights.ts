@@ -1,4 +1,4 @@
-import { AT_THE_BENCH, AT_THE_COUNTER, type Role } from '@nodo/kernel';
+import { AT_THE_BENCH, AT_THE_COUNTER, LEADS, type Role } from '@nodo/kernel';
 import type { EventType } from '../events/index.ts';
 
 /** Who may record what on a customer's ticket. A learner records on practice machines only. */
@@ -27,6 +27,7 @@ const MAY_RECORD: Readonly<Record<EventType, readonly Role[]>> = {
   // Comes with whoever makes the first entry after the tables moved on.
   'knowledge-adopted': AT_THE_COUNTER,
   'handed-over': AT_THE_COUNTER,
+  'job-pinned': LEADS,
   'limit-agreed': AT_THE_COUNTER,
   'price-asked': AT_THE_COUNTER,
   'price-answered': AT_THE_COUNTER,

@@ -42,6 +42,14 @@ export interface PartAwaited {
   readonly came: boolean;
 }
 
+/** At whose bench a job is done, and behind which other one, because somebody decided so. */
+export interface Pin {
+  readonly person: string;
+  /** The ticket before it; null: before all others; undefined: in its turn at that bench. */
+  readonly after?: string | null | undefined;
+  readonly at: string;
+}
+
 /** A stretch of work by one person; still going on where it has no end. */
 export interface Worked {
   readonly person: string;
@@ -85,6 +93,8 @@ export interface Life {
   readonly bill: (Bill & { readonly rates: Rates; readonly currency: string }) | undefined;
   /** What the customer learns of the work, as it was last written. */
   readonly closingSheet: ClosingSheet | undefined;
+  /** Where it is done, decided by hand. */
+  readonly pin: Pin | undefined;
   /** When the customer was last informed that it is ready. */
   readonly toldAt: string | undefined;
   /** The last try to speak to the customer, and when it was. */
@@ -114,6 +124,7 @@ export const NEW_LIFE: Life = {
   signed: [],
   bill: undefined,
   closingSheet: undefined,
+  pin: undefined,
   toldAt: undefined,
   contact: undefined,
 };

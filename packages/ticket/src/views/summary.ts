@@ -50,6 +50,8 @@ export const ticketSummary = z.object({
   /** The day that was promised to the customer. */
   promised: day.nullable(),
   awaited: z.object({ part: z.string(), expected: day.nullable() }).nullable(),
+  /** At whose bench it is done, by hand; see the ticket's own. */
+  pin: z.object({ person: uuid, after: uuid.nullish(), at: instant }).nullable(),
   /** Who works on it by the clock. */
   atTheClock: z.array(uuid),
   readyAt: instant.nullable(),
@@ -133,6 +135,7 @@ export function summaryOf(ticket: Ticket, model: FamilyModel): TicketSummary | u
     left: workLeftOn(ticket, model, assessment),
     promised: life.promised ?? null,
     awaited: awaited ? { part: awaited.part, expected: awaited.expected } : null,
+    pin: life.pin ?? null,
     atTheClock: [...atTheClock(life)],
     readyAt: closing?.receivedAt ?? null,
     toldAt: life.toldAt ?? null,

@@ -1,4 +1,6 @@
+import type { Day } from '@nodo/kernel';
 import { type ContactOutcome, mayRecord } from '@nodo/ticket';
+import { lazy, Suspense, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { m, write } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
@@ -7,14 +9,19 @@ import { shopClock } from '../../time/shopTime.ts';
 import { Button } from '../../ui/Button.tsx';
 import { type CallToMake, callAgain, OUTCOMES } from './calls.ts';
 
+// The calendar is for who wants another day than the usual one.
+const CallAgain = lazy(() => import('./CallAgain.tsx'));
+
 /** What came of a call, as it was noted. */
 export interface MadeCall {
-  readonly text: string;
+  readonly outcome: ContactOutcome;
+  /** When the customer is called again. */
+  readonly again: Day | null;
   /** Ids of the entries, the first made first. */
   readonly entries: readonly string[];
 }
 
-/** What came of a call: to be noted, or noted already and to be undone. */
+/** What came of a call: to be noted, or noted already, to be undone or put on another day. */
 export function CallOutcome({
   call: { line, about },
   made,
@@ -29,36 +36,32 @@ export function CallOutcome({
   const navigate = useNavigate();
   const words = m.rack.ring;
   if (!mayRecord(role, 'contact-tried')) return null;
-  if (made) {
-    const undo = () => {
-      for (const corrects of made.entries.toReversed()) {
-        record(line.ticket, 'entry-corrected', { corrects });
-      }
-      onChange(undefined);
-    };
-    return (
-      <p role="status" className="flex min-h-11 items-center gap-3 text-sm">
-        <span className="flex-1">{made.text}</span>
-        <Button look="quiet" onClick={undo}>
-          {m.bench.undo}
-        </Button>
-      </p>
-    );
-  }
-  const note = (outcome: ContactOutcome) => {
-    // Their answer to a price is entered where the price stands.
-    if (about === 'price' && outcome === 'reached') {
-      void navigate(`/ticket/${line.ticket}`);
-      return;
+  const takeBack = () => {
+    for (const corrects of (made?.entries ?? []).toReversed()) {
+      record(line.ticket, 'entry-corrected', { corrects });
     }
-    const again = callAgain(about, outcome, shopClock().day);
+  };
+  const note = (outcome: ContactOutcome, again: Day | null) => {
+    takeBack();
     const entries = [record(line.ticket, 'contact-tried', { about, outcome, again })];
     if (about === 'ready' && outcome === 'reached') {
       entries.push(record(line.ticket, 'customer-told', { how: 'telephone', words: '' }));
     }
-    const day = again === null ? '' : write.plainDay(again);
-    onChange({ text: words.noted(words.outcome[outcome], day), entries });
+    onChange({ outcome, again, entries });
   };
+  if (made) {
+    return (
+      <Noted
+        made={made}
+        of={line.label}
+        onDay={(day) => note(made.outcome, day)}
+        onUndo={() => {
+          takeBack();
+          onChange(undefined);
+        }}
+      />
+    );
+  }
   return (
     <div className="flex gap-2">
       {OUTCOMES.map((outcome) => (
@@ -66,11 +69,56 @@ export function CallOutcome({
           key={outcome}
           className="px-2.5 text-sm"
           aria-label={words.outcomeOf(words.outcome[outcome], line.label)}
-          onClick={() => note(outcome)}
+          onClick={() => {
+            // Their answer to a price is entered where the price stands.
+            if (about === 'price' && outcome === 'reached') void navigate(`/ticket/${line.ticket}`);
+            else note(outcome, callAgain(about, outcome, shopClock().day));
+          }}
         >
           {words.outcome[outcome]}
         </Button>
       ))}
+    </div>
+  );
+}
+
+function Noted({
+  made: { outcome, again },
+  of,
+  onDay,
+  onUndo,
+}: {
+  readonly made: MadeCall;
+  readonly of: string;
+  readonly onDay: (day: Day) => void;
+  readonly onUndo: () => void;
+}) {
+  const [isChoosing, setChoosing] = useState(false);
+  const words = m.rack.ring;
+  const day = again === null ? '' : write.plainDay(again);
+  return (
+    <div className="text-sm">
+      <p role="status" className="flex min-h-11 items-center gap-1">
+        <span className="flex-1">{words.noted(words.outcome[outcome], day)}</span>
+        <Button look="quiet" className="text-sm" onClick={() => setChoosing(!isChoosing)}>
+          {words.otherDay}
+        </Button>
+        <Button look="quiet" className="text-sm" onClick={onUndo}>
+          {m.bench.undo}
+        </Button>
+      </p>
+      {isChoosing && (
+        <Suspense>
+          <CallAgain
+            of={of}
+            day={again}
+            onChoose={(chosen) => {
+              setChoosing(false);
+              onDay(chosen);
+            }}
+          />
+        </Suspense>
+      )}
     </div>
   );
 }

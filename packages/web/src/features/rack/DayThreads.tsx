@@ -1,11 +1,17 @@
 import type { Person } from '@nodo/api';
 import type { Planned, ShopPlan } from '@nodo/shop';
-import type { RackEntry } from '@nodo/ticket';
+import { mayRecord, type RackEntry } from '@nodo/ticket';
+import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { m, write } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { ticketAddress } from '../../shop/ticketAddress.ts';
+import { shopClock } from '../../time/shopTime.ts';
+import { Button } from '../../ui/Button.tsx';
 import { PersonMark } from '../../ui/PersonMark.tsx';
+
+// What moves jobs by hand is for a lead who asks for it.
+const ArrangeBenches = lazy(() => import('./ArrangeBenches.tsx'));
 
 /** Pixels that a minute of work takes, and the least that a machine does. */
 const PER_MINUTE = 2.2;
@@ -28,11 +34,10 @@ export function DayThreads({
 }) {
   const words = m.rack.threads;
   const lineOf = new Map(rack.map((line) => [line.ticket, line]));
+  const { role } = useSession().person;
+  const [isArranging, setArranging] = useState(false);
   // What waits for a part or an answer is in the plan, but nobody can go on with it now.
-  const workable = plan.planned.filter(({ ticket }) => {
-    const standing = lineOf.get(ticket)?.standing;
-    return standing === 'taken-in' || standing === 'on-the-bench';
-  });
+  const workable = plan.planned.filter(({ waitsFor }) => waitsFor === undefined);
   const benches = [...new Set(workable.map(({ person }) => person))].sort((a, b) =>
     (people.get(a)?.name ?? '').localeCompare(people.get(b)?.name ?? ''),
   );
@@ -43,37 +48,53 @@ export function DayThreads({
         {words.title}
         <span className="ml-2 text-sm font-normal text-quiet">{orderWords(plan)}</span>
       </h2>
-      <p className="text-sm text-quiet">{words.legend}</p>
-      {benches.map((bench) => {
-        const person = people.get(bench);
-        const queue = workable.filter((one) => one.person === bench);
-        return (
-          person && (
-            <div key={bench} className="mt-2 flex items-start gap-3">
-              <PersonMark person={person} />
-              <ol
-                aria-label={words.of(person.name)}
-                data-thread={person.thread}
-                className="flex min-w-0 flex-1 flex-wrap gap-y-2"
-              >
-                {queue.slice(0, MOST_DRAWN).map((planned, at) => (
-                  <Piece
-                    key={planned.ticket}
-                    isNewDay={planned.day !== queue[at - 1]?.day}
-                    planned={planned}
-                    line={lineOf.get(planned.ticket)}
-                  />
-                ))}
-                {queue.length > MOST_DRAWN && (
-                  <li className="self-center text-sm text-quiet">
-                    {words.more(queue.length - MOST_DRAWN)}
-                  </li>
-                )}
-              </ol>
-            </div>
-          )
-        );
-      })}
+      {mayRecord(role, 'job-pinned') && (
+        <Button
+          className="float-right"
+          aria-pressed={isArranging}
+          onClick={() => setArranging(!isArranging)}
+        >
+          {isArranging ? m.rack.arrange.done : m.rack.arrange.title}
+        </Button>
+      )}
+      {isArranging ? (
+        <Suspense>
+          <ArrangeBenches workable={workable} rack={rack} people={people} />
+        </Suspense>
+      ) : (
+        <p className="text-sm text-quiet">{words.legend}</p>
+      )}
+      {!isArranging &&
+        benches.map((bench) => {
+          const person = people.get(bench);
+          const queue = workable.filter((one) => one.person === bench);
+          return (
+            person && (
+              <div key={bench} className="mt-2 flex items-start gap-3">
+                <PersonMark person={person} />
+                <ol
+                  aria-label={words.of(person.name)}
+                  data-thread={person.thread}
+                  className="flex min-w-0 flex-1 flex-wrap gap-y-2"
+                >
+                  {queue.slice(0, MOST_DRAWN).map((planned, at) => (
+                    <Piece
+                      key={planned.ticket}
+                      isNewDay={planned.day !== queue[at - 1]?.day}
+                      planned={planned}
+                      line={lineOf.get(planned.ticket)}
+                    />
+                  ))}
+                  {queue.length > MOST_DRAWN && (
+                    <li className="self-center text-sm text-quiet">
+                      {words.more(queue.length - MOST_DRAWN)}
+                    </li>
+                  )}
+                </ol>
+              </div>
+            )
+          );
+        })}
     </section>
   );
 }
@@ -143,7 +164,7 @@ function Piece({
           ))}
         </svg>
         <span
-          className={`text-xs ${isUnsafe || reason === 'overdue' ? 'font-semibold text-hazard' : 'text-quiet'}`}
+          className={`text-xs ${isUnsafe || (promised !== null && promised < shopClock().day) ? 'font-semibold text-hazard' : 'text-quiet'}`}
         >
           {promised === null
             ? day === null || !isNewDay

@@ -36,7 +36,7 @@ export function HandNeeded({
   return (
     <aside
       aria-label={words.title}
-      className="border-rule bg-paper px-6 py-4 max-lg:border-t lg:w-80 lg:border-l"
+      className="border-rule bg-paper px-6 py-4 max-lg:border-b lg:w-80 lg:border-l"
     >
       {!isAtBench && <ToRing calls={calls} />}
       {groups.length + calls.length === 0 && <p className="text-quiet">{words.none}</p>}

@@ -13,6 +13,7 @@ import { shopClock } from '../../time/shopTime.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Blank, Sewing } from '../../ui/Stitches.tsx';
 import { TextLink } from '../../ui/TextLink.tsx';
+import { useIsWide } from '../../ui/useIsWide.ts';
 import { useLasts } from '../../ui/useLasts.ts';
 import { DayThreads } from './DayThreads.tsx';
 import { HandNeeded } from './HandNeeded.tsx';
@@ -38,6 +39,7 @@ export function RackView() {
   const [isFilterOpen, setFilterOpen] = useState(isFiltered);
   // The benches stand above the shelves: both come together, or the shelves would move under the hand.
   const isPlanning = rack !== undefined && plan === undefined && !isFiltered;
+  const isWide = useIsWide();
   const isLate = useLasts(isPlanning, PLAN_WITHIN_MS);
 
   if (!rack) return <NotRead title={m.rack.failedTitle} fault={error} again={refetch} />;
@@ -53,8 +55,12 @@ export function RackView() {
   const ready = inShop.filter(({ status }) => status === 'closed').length;
   const reset = () => set({ who: '', stands: '', shelf: '' });
 
+  // On a phone the calls and what is due come before the shelves.
+  const hand = <HandNeeded rack={rack} people={peopleById} states={states} />;
+
   return (
     <div className="flex flex-1 flex-col lg:flex-row">
+      {!isWide && hand}
       <section className="min-w-0 flex-1 px-6 py-4" aria-labelledby="rack-title">
         <div className="mb-3 flex flex-wrap items-center gap-x-5 gap-y-2">
           <h1 id="rack-title" className="text-2xl font-bold">
@@ -99,7 +105,7 @@ export function RackView() {
           {m.cards.collected.open}
         </TextLink>
       </section>
-      <HandNeeded rack={rack} people={peopleById} states={states} />
+      {isWide && hand}
     </div>
   );
 }

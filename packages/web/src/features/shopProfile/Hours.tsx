@@ -2,6 +2,7 @@ import type { WorkingTime } from '@nodo/shop';
 import { useState } from 'react';
 import { m } from '../../messages/index.ts';
 import { readWhole } from '../../messages/typed.ts';
+import { Button } from '../../ui/Button.tsx';
 import { DaysOffList } from './DaysOffList.tsx';
 import { readShift, type Shift, writeShift } from './shift.ts';
 
@@ -74,6 +75,24 @@ export function HoursRow({
         </tr>
       )}
     </>
+  );
+}
+
+/** Somebody whose hours nobody has set: the plan gives them no work. */
+export function NoHours({ name, onSet }: { readonly name: string; readonly onSet: () => void }) {
+  const words = m.cards.shop;
+  return (
+    <tr>
+      <th scope="row" className="py-1 pr-3 text-left font-semibold">
+        <bdi>{name}</bdi>
+      </th>
+      <td colSpan={words.weekdays.length + 2} className="p-0.5">
+        <span className="mr-4 text-quiet">{words.noHours}</span>
+        <Button aria-label={words.setHoursOf(name)} onClick={onSet}>
+          {words.setHours}
+        </Button>
+      </td>
+    </tr>
   );
 }
 

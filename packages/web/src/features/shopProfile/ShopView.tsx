@@ -1,6 +1,13 @@
 import type { ShopRecord } from '@nodo/api';
 import { currencyCode } from '@nodo/kernel';
-import { type ShopProfile, shopProfile, workingTimeOf } from '@nodo/shop';
+import {
+  type ShopProfile,
+  shopProfile,
+  USUAL_TIME,
+  type WorkingTime,
+  workingTimeOf,
+} from '@nodo/shop';
+import { mayWorkAtBench } from '@nodo/ticket';
 import { toast } from 'sonner';
 import { z } from 'zod';
 import { useChangeShopMutation, usePeopleQuery, useShopQuery } from '../../api/client.ts';
@@ -18,7 +25,7 @@ import { Select } from '../../ui/Select.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
 import { useSchemaForm } from '../../ui/useSchemaForm.ts';
 import { DaysOffList } from './DaysOffList.tsx';
-import { HoursRow } from './Hours.tsx';
+import { HoursRow, NoHours } from './Hours.tsx';
 
 /** What holds for the whole shop: money, patience, working time. */
 export default function ShopView() {
@@ -78,7 +85,7 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
   } = useSchemaForm<TypedProfile, ShopProfile>(readyProfile, typedProfile(sheet.card));
   const [change, { isLoading, error }] = useChangeShopMutation();
   const words = m.cards.shop;
-  const atBenches = people.filter(({ role }) => role === 'technician' || role === 'lead');
+  const atBenches = people.filter(({ role, locked }) => mayWorkAtBench(role) && !locked);
 
   const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? '';
   const bad = faultyField(faults, nameOf);
@@ -182,14 +189,15 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
               </tr>
             </thead>
             <tbody>
-              {atBenches.map(({ id, name }) => (
-                <HoursRow
-                  key={id}
-                  name={name}
-                  time={workingTimeOf(card, id)}
-                  onChange={(time) => set({ people: { ...card.people, [id]: time } })}
-                />
-              ))}
+              {atBenches.map(({ id, name }) => {
+                const time = workingTimeOf(card, id);
+                const change = (to: WorkingTime) => set({ people: { ...card.people, [id]: to } });
+                return time ? (
+                  <HoursRow key={id} name={name} time={time} onChange={change} />
+                ) : (
+                  <NoHours key={id} name={name} onSet={() => change(USUAL_TIME)} />
+                );
+              })}
             </tbody>
           </table>
         </div>

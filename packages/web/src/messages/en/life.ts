@@ -95,6 +95,7 @@ const PAPER: Readonly<Record<DocumentKind, string>> = {
 };
 
 const REASON: Readonly<Record<OrderReason, string>> = {
+  pinned: 'pinned to this bench',
   overdue: 'overdue',
   'due-soon': 'due today or tomorrow',
   'came-back': 'came back, goes first',

@@ -61,6 +61,7 @@ const ENTRIES: Readonly<Record<EventType, string>> = {
   'machine-collected': 'handed out',
   'knowledge-adopted': 'moved to newer tables',
   'handed-over': 'handed over',
+  'job-pinned': 'gave a bench to',
   'limit-agreed': 'agreed a limit for',
   'price-asked': 'wants the customer asked about',
   'price-answered': 'saved the answer to the price of',

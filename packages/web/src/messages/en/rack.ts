@@ -63,8 +63,25 @@ export const rack = {
     minutes: (minutes: string) => `${minutes} min`,
     more: (n: number) => `and ${n} more`,
   },
+  arrange: {
+    title: 'Arrange',
+    done: 'Done',
+    how: 'Drag a job by its handle to another place or bench, or take it up with Space, move it with the arrow keys, and put it down with Space. It stays there until you release it.',
+    move: (job: string) => `Move ${job}`,
+    for: (day: string) => `for ${day}`,
+    release: 'Release',
+    releaseOf: (job: string) => `Release ${job}`,
+    pinned: (job: string, name: string) => `${job} is pinned to the bench of ${name}.`,
+    released: (job: string) => `${job} goes by the plan again.`,
+    taken: (job: string) => `${job} is taken up.`,
+    over: (job: string, name: string) => `${job} is over the bench of ${name}.`,
+    put: (job: string) => `${job} is put down.`,
+    left: (job: string) => `${job} stays where it was.`,
+  },
   ring: {
     title: 'To ring',
+    otherDay: 'Another day',
+    againOn: 'Call again on',
     why: {
       promise: ({ promised, expected }: { promised: string; expected: string }) =>
         expected

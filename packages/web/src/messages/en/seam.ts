@@ -27,6 +27,8 @@ export const seam = {
   reopened: (reason: string) => `Reopened: ${reason}`,
   collected: 'The customer has it',
   knowledgeAdopted: 'Newer tables used from here',
+  pinned: (person: string | undefined) => `Pinned to the bench of ${person ?? 'somebody'}`,
+  unpinned: 'Bench left to the plan',
   handedOver: (note: string) => `Handed over: ${note}`,
   late: 'arrived after closing',
   sentBy: (name: string) => `sent while ${name} stood at the screen`,

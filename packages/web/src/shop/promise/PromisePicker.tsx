@@ -128,7 +128,8 @@ function reasonsAgainst(
   if (day < now.day) return [words.past];
   if (!offer) return [words.tooFar];
   const absences = people.flatMap((person) => {
-    const absence = absenceOn(card, workingTimeOf(card, person), day);
+    const time = workingTimeOf(card, person);
+    const absence = time && absenceOn(card, time, day);
     if (!absence) return [];
     if (absence.why === 'shop-closed') return [words.shopClosed(absence.words)];
     return [
@@ -142,7 +143,8 @@ function reasonsAgainst(
   return [
     ...new Set(absences),
     ...(pushed.length > 0 ? [words.pushes(pushed.join(', '))] : []),
-    ...(absences.length < people.length && pushed.length === 0
+    ...(absences.length < people.filter((one) => workingTimeOf(card, one)).length &&
+    pushed.length === 0
       ? [words.unsure(write.percent(offer.chance))]
       : []),
   ];

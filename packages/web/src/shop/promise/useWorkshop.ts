@@ -1,4 +1,5 @@
 import type { Workshop } from '@nodo/shop';
+import { mayWorkAtBench } from '@nodo/ticket';
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import { usePeopleQuery, useRackQuery, useShopQuery } from '../../api/client.ts';
@@ -29,7 +30,7 @@ export function useWorkshop(): Workshop | undefined {
   }, []);
   return useMemo(() => {
     if (!rack || !shop || !people) return undefined;
-    const atBenches = people.filter(({ role }) => role === 'technician' || role === 'lead');
+    const atBenches = people.filter(({ role, locked }) => mayWorkAtBench(role) && !locked);
     return { rack, card: shop.card, people: atBenches.map(({ id }) => id), now };
   }, [rack, shop, people, now]);
 }

@@ -173,6 +173,10 @@ function describe(
       return below(m.seam.knowledgeAdopted);
     case 'handed-over':
       return below(m.seam.handedOver(event.body.note));
+    case 'job-pinned': {
+      const { to } = event.body;
+      return below(to === null ? m.seam.unpinned : m.seam.pinned(nameOf(to)));
+    }
     case 'set-up-noted':
     case 'measured':
     case 'limit-agreed':
