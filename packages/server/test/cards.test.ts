@@ -186,7 +186,7 @@ describe('a machine', () => {
     await record(shop.technician, first.ticket, 'ticket-closed', { unrepaired: true });
     await ok(shop.counter, 'POST', '/api/tickets', again);
     await ok(shop.counter, 'POST', '/api/tickets', again);
-    expect(await rackLine(first.ticket)).toMatchObject({ comebacks: 1, unrepaired: true });
+    expect(await rackLine(first.ticket)).toMatchObject({ comebacks: 1, unrepaired: 'refused' });
     expect(await rackLine(again.ticket)).toMatchObject({
       comebackOf: first.ticket,
       customerName: 'Ilva Korr',

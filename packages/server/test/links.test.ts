@@ -49,7 +49,7 @@ describe('a link for a customer', () => {
       shop: 'Bench Nowhere',
       currency: 'EUR',
       timeZone: 'Europe/Vienna',
-      unrepaired: false,
+      unrepaired: null,
       promised: null,
       asked: null,
       bill: null,

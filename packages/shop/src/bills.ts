@@ -1,6 +1,6 @@
 import { humanText, instant, lowerFirst, minorUnits, uuid } from '@nodo/kernel';
 import type { FamilyModel } from '@nodo/knowledge';
-import { closingProposal, PAID_BY, type Ticket } from '@nodo/ticket';
+import { closingProposal, PAID_BY, paidBy, type Ticket, UNREPAIRED } from '@nodo/ticket';
 import { z } from 'zod';
 import type { ShopProfile } from './profiles.ts';
 
@@ -17,6 +17,8 @@ export const billContent = z.object({
   helps: z.string(),
   /** Given back as it came. */
   unrepaired: z.boolean(),
+  /** Why; left out on bills from before it was asked. */
+  why: z.enum(UNREPAIRED).optional(),
   parts: z.array(
     z.object({
       words: z.string(),
@@ -63,13 +65,17 @@ export function standingBill<Bill extends Pick<IssuedBill, 'number' | 'kind' | '
 }
 
 /** What a customer learns of the work. */
-export type ClosingWords = Pick<BillContent, 'found' | 'done' | 'helps' | 'paid' | 'unrepaired'>;
+export type ClosingWords = Pick<
+  BillContent,
+  'found' | 'done' | 'helps' | 'paid' | 'unrepaired' | 'why'
+>;
 
 /** What the customer learns of the work: as somebody wrote it, else in the tables' own words. */
 export function closingWordsOf(ticket: Ticket, model: FamilyModel): ClosingWords {
   const { closingSheet } = ticket.life;
-  const unrepaired = ticket.closing?.unrepaired ?? false;
-  if (closingSheet) return { ...closingSheet, unrepaired };
+  const why = ticket.closing?.unrepaired;
+  const ending = { paid: paidBy(ticket.life), unrepaired: why !== undefined, ...(why && { why }) };
+  if (closingSheet) return { ...closingSheet, ...ending };
   const { found, probable, done, helps } = closingProposal(ticket, model);
   const nameOf = (cause: string) => model.causes.get(cause)?.name ?? cause;
   return {
@@ -79,8 +85,7 @@ export function closingWordsOf(ticket: Ticket, model: FamilyModel): ClosingWords
     ].join('; '),
     done: done.map((action) => model.actions.get(action)?.title ?? action).join('; '),
     helps: helps.join(' '),
-    paid: 'not-yet',
-    unrepaired,
+    ...ending,
   };
 }
 

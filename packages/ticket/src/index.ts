@@ -27,7 +27,10 @@ export { mayRecord, mayTakeIn, mayWorkAtBench } from './replay/rights.ts';
 export type { RecordedEvent } from './state/envelope.ts';
 export {
   atTheClock,
+  dueOf,
   minutesWorked,
+  type PartAwaited,
+  paidBy,
   SPOKEN,
   type Spoken,
   STAGES,
@@ -82,8 +85,12 @@ export {
   measure,
   PAID_BY,
   type PaidBy,
+  type Payment,
   partPut,
+  payment,
   setUpFound,
+  UNREPAIRED,
+  type Unrepaired,
 } from './state/values.ts';
 export {
   finenessOf,
@@ -100,6 +107,7 @@ export { type HandOver, handOverOf } from './views/handOver.ts';
 export { outlookShift, outlookUnder, type TicketOutlook } from './views/knowledgeEffect.ts';
 export { lastAct } from './views/lastAct.ts';
 export { lateEntries } from './views/late.ts';
+export { type Milestone, milestonesOf } from './views/milestones.ts';
 export { nextPhoneStep, type PhoneStep } from './views/nextOnThePhone.ts';
 export {
   type Deferred,

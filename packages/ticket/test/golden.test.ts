@@ -20,6 +20,7 @@ import eventsV9 from './golden/events-v9.json';
 import eventsV10 from './golden/events-v10.json';
 import eventsV11 from './golden/events-v11.json';
 import eventsV12 from './golden/events-v12.json';
+import eventsV13 from './golden/events-v13.json';
 
 interface Golden {
   readonly ticket: string;
@@ -42,6 +43,7 @@ const GOLDEN: Readonly<Record<string, Golden>> = {
   'events-v10': eventsV10,
   'events-v11': eventsV11,
   'events-v12': eventsV12,
+  'events-v13': eventsV13,
 };
 
 /** Duties that came into the tables after the files were written. */
@@ -86,6 +88,7 @@ describe('golden files: what was once stored is told the same for ever', () => {
     ['events-v7: money, time, waiting and promises', eventsV7],
     ['events-v8: needles, pieces, work and limits', eventsV8],
     ['events-v9: marks and what became of them', eventsV9],
+    ['events-v13: pins, orders with their price, fee, payment and hand-out', eventsV13],
   ])('%s', (_, { ticket, events, life: expected }) => {
     const sent = events.map((event) => ticketEvent.parse(event));
     const { life } = foldTicket(ticket, sent);
@@ -111,6 +114,15 @@ describe('golden files: what was once stored is told the same for ever', () => {
     expect(told.unanswerable).toMatchObject(unanswerable);
     expect(told.life.closingSheet).toEqual(closingSheet);
     expect(told.life.bill?.toLeastFee).toBe(toLeastFee);
+  });
+
+  it('events-v13: why it went back unrepaired', () => {
+    const { ticket, events, unrepaired } = eventsV13;
+    const told = foldTicket(
+      ticket,
+      events.map((event) => ticketEvent.parse(event)),
+    );
+    expect(told.closing?.unrepaired).toBe(unrepaired);
   });
 
   it('have every kind of event among them', () => {

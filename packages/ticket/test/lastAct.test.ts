@@ -22,6 +22,7 @@ import eventsV9 from './golden/events-v9.json';
 import eventsV10 from './golden/events-v10.json';
 import eventsV11 from './golden/events-v11.json';
 import eventsV12 from './golden/events-v12.json';
+import eventsV13 from './golden/events-v13.json';
 import { Story } from './story.ts';
 
 const LATER = '2026-03-02T10:05:00.000Z';
@@ -108,6 +109,7 @@ describe('what changes the plan', () => {
     eventsV10,
     eventsV11,
     eventsV12,
+    eventsV13,
   ];
 
   /** All of a ticket that inference and planning read. */

@@ -113,9 +113,9 @@ describe('the price', () => {
     const whole = { at: 1, whole: 38.5, pieces: [20, 18.5], struck: null };
     story.must('pieces-laid', whole).does('fragments-accounted');
     story.must('ticket-closed', { unrepaired: true });
-    expect(line(story)).toMatchObject({ standing: 'ready', unrepaired: true });
+    expect(line(story)).toMatchObject({ standing: 'ready', unrepaired: 'refused' });
     expect(story.ticket.closing?.snapshot.waived).toContain('strike-sweep');
-    expect(viewForCustomer(story.ticket, modelFor(story))).toMatchObject({ unrepaired: true });
+    expect(viewForCustomer(story.ticket, modelFor(story))).toMatchObject({ unrepaired: 'refused' });
   });
 });
 

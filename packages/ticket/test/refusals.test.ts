@@ -274,6 +274,8 @@ describe('what stands in no ticket’s way but its own', () => {
     const fetched = closed()
       .must('customer-told', { how: 'message', words: '' })
       .must('machine-collected', {});
+    // A price that was not worked out before can be; one that stands is not touched any more.
+    expect(code(fetched, 'bill-made', BILL)).toBeUndefined();
     expect(code(fetched, 'bill-made', BILL)).toBe('already-collected');
     expect(code(fetched, 'customer-told', { how: 'message', words: '' })).toBe('already-collected');
   });

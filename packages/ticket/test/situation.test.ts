@@ -40,7 +40,11 @@ describe('how a ticket stands', () => {
 
   it('tells ready and informed apart, and what goes back as it came', () => {
     const story = new Story('drop-in', []).closes();
-    expect(now(story)).toMatchObject({ stage: 'ready', informedAt: undefined, unrepaired: false });
+    expect(now(story)).toMatchObject({
+      stage: 'ready',
+      informedAt: undefined,
+      unrepaired: undefined,
+    });
     story.must('customer-told', { how: 'telephone', words: '' });
     expect(now(story).informedAt).toBeDefined();
     story.must('machine-collected', {});

@@ -45,7 +45,7 @@ describe('what a customer sees', () => {
       state: 'waiting',
       takenInAt: RECEIVED,
       changedAt: RECEIVED,
-      unrepaired: false,
+      unrepaired: null,
       promised: null,
       asked: null,
       bill: null,
@@ -77,7 +77,7 @@ describe('what a customer sees', () => {
     story.must('bill-made', { labourMinutes: 30, rates: RATES, currency: 'EUR' });
     expect(seen(story)).toMatchObject({
       state: 'ready',
-      unrepaired: false,
+      unrepaired: null,
       bill: { total: 3000, currency: 'EUR' },
       done: [modelFor(story).actions.get('needle-set')?.title],
     });
@@ -90,7 +90,7 @@ describe('what a customer sees', () => {
       .must('price-asked', { amount: 9000, words: 'A new hook' })
       .must('price-answered', { agreed: false, how: 'telephone', words: '' })
       .must('ticket-closed', { unrepaired: true });
-    expect(seen(story)).toMatchObject({ state: 'ready', unrepaired: true, done: [] });
+    expect(seen(story)).toMatchObject({ state: 'unrepaired', unrepaired: 'refused', done: [] });
   });
 
   it('is nothing before it is taken in', () => {
@@ -142,13 +142,15 @@ describe('a line on the Rack', () => {
       left: expect.objectContaining({ mean: expect.any(Number) as number }) as object,
       promised: null,
       awaited: null,
+      pin: null,
+      answer: null,
       atTheClock: [],
       readyAt: null,
       toldAt: null,
       contact: null,
       asked: null,
       freedBy: null,
-      unrepaired: false,
+      unrepaired: null,
       total: null,
     });
   });

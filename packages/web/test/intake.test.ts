@@ -27,7 +27,7 @@ describe('the sheet of the counter', () => {
   it('becomes entries that the contract takes, with what was said and no more', () => {
     const { customer, machine, drafts } = intakeOf(
       sheet({ customer: 'Mrs Ilvane', phone: '000 0141' }),
-      undefined,
+      {},
     );
     expect(types(drafts)).toEqual(['intake-taken', 'findings-recorded']);
     for (const draft of drafts) expect(anyCommand.safeParse(draft).success).toBe(true);
@@ -45,7 +45,7 @@ describe('the sheet of the counter', () => {
 
   it('tells a limit and a promise only where they were spoken of', () => {
     const agreed = (change: Partial<IntakeForm>, limit?: number) =>
-      intakeOf(sheet({ complaint: [], ...change }), limit)
+      intakeOf(sheet({ complaint: [], ...change }), { limit })
         .drafts.slice(1)
         .map(({ command }) => command);
     expect(agreed({})).toEqual([]);
@@ -67,7 +67,7 @@ describe('the sheet of the counter', () => {
       promised: { day: toDay('2026-03-09'), despite: '' },
     });
     const idsOf = () => {
-      const { ticket, customer, machine, drafts } = intakeOf(full, undefined);
+      const { ticket, customer, machine, drafts } = intakeOf(full, {});
       const pictures = Array.from({ length: MOST_PHOTOS }, (_, index) =>
         pictureOf(full, 'f', index),
       );
@@ -88,26 +88,20 @@ describe('the sheet of the counter', () => {
       customerId: '00000000-0000-4000-8000-0000000000c1',
       machineId: '00000000-0000-4000-8000-0000000000d1',
     };
-    const { customer, machine, drafts } = intakeOf(
-      sheet({ ...known, customer: 'Mrs Ilvane' }),
-      undefined,
-    );
+    const { customer, machine, drafts } = intakeOf(sheet({ ...known, customer: 'Mrs Ilvane' }), {});
     expect([customer, machine]).toEqual([null, null]);
     expect(drafts[0]?.command).toMatchObject({
       customer: known.customerId,
       machine: known.machineId,
     });
     // Nobody said whose it is: that is no customer without a name.
-    expect(intakeOf(sheet(), undefined).customer).toBeNull();
+    expect(intakeOf(sheet(), {}).customer).toBeNull();
   });
 
   it('of a call begins without a tag, and what it was announced with comes in by itself', () => {
     expect(types(callOf(sheet()).drafts)).toEqual(['call-taken', 'findings-recorded']);
     expect(callOf(sheet()).drafts[0]?.command).not.toHaveProperty('tag');
-    const arrived = arrivalOf(
-      sheet({ accessories: ['lead'], condition: ' scratched ' }),
-      undefined,
-    );
+    const arrived = arrivalOf(sheet({ accessories: ['lead'], condition: ' scratched ' }), {});
     expect(types(arrived)).toEqual(['machine-arrived', 'findings-recorded']);
     expect(arrived[0]?.command).toMatchObject({
       tag: 27,

@@ -6,7 +6,7 @@ import {
   type ShopProfile,
   standingBill,
 } from '@nodo/shop';
-import type { PaidBy } from '@nodo/ticket';
+import type { PaidBy, Unrepaired } from '@nodo/ticket';
 import { drawNeedleCard } from './needleCard.ts';
 import { drawCode, mm, type Page, rule, sheet, write } from './page.ts';
 import { drawHead, fact, LEFT, type Subject, WIDE, writeDay, writeDayOf } from './parts.ts';
@@ -122,16 +122,31 @@ function drawBill(page: Page, subject: Subject, issued: IssuedBill | undefined):
   }
   if (isCredit) top = fact(page, 'Why', issued.reason, top);
   if (issued && closing) top = fact(page, 'Work done on', writeDayOf(closing, card), top);
-  const { found, done, helps, unrepaired } = content ?? closingWordsOf(ticket, model);
+  const {
+    found,
+    done,
+    helps,
+    unrepaired,
+    why = 'refused',
+  } = content ?? closingWordsOf(ticket, model);
   top = fact(page, 'Found', found, top);
   top = fact(page, 'Done', done, top);
   top = fact(page, 'Next time', helps, top);
   if (unrepaired) {
-    const note = 'Given back unrepaired, as you wished. Do not use it as it is.';
-    top = fact(page, 'Please note', note, top);
+    const left = ticket.closing?.snapshot.waived.flatMap(
+      (duty) => model.duties.get(duty)?.text ?? [],
+    );
+    top = fact(page, 'Please note', `${UNREPAIRED_NOTE[why]} Do not use it as it is.`, top);
+    top = fact(page, 'Not done', left?.join('; ') ?? '', top);
   }
   if (content) drawSums(page, content, isCredit, top + 6);
 }
+
+const UNREPAIRED_NOTE: Readonly<Record<Unrepaired, string>> = {
+  refused: 'Given back unrepaired, as you wished.',
+  'not-worth-it': 'Given back unrepaired: a repair would cost more than it is worth.',
+  'no-part': 'Given back unrepaired: the part that it needs is not to be had.',
+};
 
 function billTitle(issued: IssuedBill | undefined): string {
   if (!issued) return 'What was done';
@@ -150,7 +165,12 @@ function drawSums(page: Page, content: BillContent, isCredit: boolean, from: num
     ),
     [`Work, ${content.labourMinutes} minutes`, content.labour],
     ...(content.toLeastFee > 0
-      ? [['Added up to the lowest fee', content.toLeastFee] as const]
+      ? [
+          [
+            content.unrepaired ? 'Inspection' : 'Added up to the lowest fee',
+            content.toLeastFee,
+          ] as const,
+        ]
       : []),
     ...content.taxes.map(
       ({ perMille, net, tax }) =>

@@ -12,7 +12,7 @@ import { m0011Needles } from './m0011Needles.ts';
 import { m0012Mend } from './m0012Mend.ts';
 import { m0013Bills } from './m0013Bills.ts';
 import { m0014Contacts } from './m0014Contacts.ts';
-import { m0015Pins } from './m0015Pins.ts';
+import { m0015Desk } from './m0015Desk.ts';
 import type { Migration } from './migration.ts';
 
 /** In order; a landed one is never changed. */
@@ -31,5 +31,5 @@ export const MIGRATIONS: readonly Migration[] = [
   m0012Mend,
   m0013Bills,
   m0014Contacts,
-  m0015Pins,
+  m0015Desk,
 ];

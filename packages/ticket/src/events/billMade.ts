@@ -2,7 +2,8 @@ import { billOf, money } from '@nodo/core';
 import { currencyCode, minorUnits, refuse } from '@nodo/kernel';
 import { z } from 'zod';
 import { agreedPrice } from '../state/life.ts';
-import { accept, defineEvent, reject } from './define.ts';
+import type { Ticket } from '../state/ticket.ts';
+import { accept, type Decision, defineEvent, reject } from './define.ts';
 import { sinceItCame } from './guards.ts';
 
 const command = z.object({
@@ -26,22 +27,18 @@ const body = command.extend({
   total: minorUnits,
 });
 
-/** What work and parts come to. Never above what the customer agreed to. */
+/**
+ * What work and parts come to. Never above what the customer agreed to. Once they have the machine it is worked
+ * out only where it was not before.
+ */
 export const billMade = defineEvent({
   version: 1,
   command,
   body,
-  decide: sinceItCame((ticket, given) => {
-    const { hour, taxPerMille, taxIncluded, leastFee = 0 } = given.rates;
-    const parts = ticket.life.parts.map((part) => ({ ...part, each: money(part.each) }));
-    const rates = { hour: money(hour), taxPerMille, taxIncluded, leastFee: money(leastFee) };
-    const bill = billOf(given.labourMinutes, parts, rates);
-    const agreed = agreedPrice(ticket.life);
-    if (agreed !== undefined && bill.total > agreed) {
-      return reject(refuse('over-the-limit', 'command', { total: bill.total, agreed }));
-    }
-    return accept({ ...given, ...bill });
-  }),
+  decide: (ticket, given, context) =>
+    ticket.status === 'collected' && !ticket.life.bill
+      ? priced(ticket, given)
+      : whileHere(ticket, given, context),
   apply(ticket, { rates: { leastFee = 0, hour, ...taxed }, currency, ...sums }) {
     const bill = {
       currency,
@@ -56,3 +53,17 @@ export const billMade = defineEvent({
     return { ...ticket, life: { ...ticket.life, bill } };
   },
 });
+
+function priced(ticket: Ticket, given: z.infer<typeof command>): Decision<z.infer<typeof body>> {
+  const { hour, taxPerMille, taxIncluded, leastFee = 0 } = given.rates;
+  const parts = ticket.life.parts.map((part) => ({ ...part, each: money(part.each) }));
+  const rates = { hour: money(hour), taxPerMille, taxIncluded, leastFee: money(leastFee) };
+  const bill = billOf(given.labourMinutes, parts, rates);
+  const agreed = agreedPrice(ticket.life);
+  if (agreed !== undefined && bill.total > agreed) {
+    return reject(refuse('over-the-limit', 'command', { total: bill.total, agreed }));
+  }
+  return accept({ ...given, ...bill });
+}
+
+const whileHere = sinceItCame(priced);

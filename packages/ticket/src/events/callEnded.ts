@@ -44,7 +44,7 @@ export const callEnded = defineEvent({
           ...after,
           call: outcome,
           status: 'closed',
-          closing: { snapshot, seq: place.seq, unrepaired: false },
+          closing: { snapshot, seq: place.seq, unrepaired: undefined },
         };
   },
 });

@@ -52,6 +52,7 @@ const correctAfterwards = sinceItCame(correctOnce);
 /** What the counter enters, before and after closing. */
 const AFTER_CLOSING: ReadonlySet<string> = new Set([
   'part-fitted',
+  'payment-taken',
   'customer-told',
   'contact-tried',
 ]);

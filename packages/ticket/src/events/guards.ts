@@ -81,6 +81,16 @@ export function whileAway<Command, Body>(
   );
 }
 
+/** For what belongs to a repair that is finished, whether or not the customer has the machine. */
+export function sinceClosed<Command, Body>(
+  decide: (ticket: Ticket, command: Command) => Decision<Body>,
+): Decide<Command, Body, unknown> {
+  return (ticket, command) => {
+    if (ticket.status === 'new') return reject(refuse('not-taken-in'));
+    return ticket.status === 'open' ? reject(refuse('ticket-open')) : decide(ticket, command);
+  };
+}
+
 /** For what may also be recorded after closing, as long as the machine is in the shop. */
 export function sinceItCame<Command, Body>(
   decide: (ticket: Ticket, command: Command) => Decision<Body>,

@@ -20,6 +20,7 @@ import { entryCorrected } from './entryCorrected.ts';
 import { findingsRecorded } from './findingsRecorded.ts';
 import { handedOver } from './handedOver.ts';
 import { howOftenTold } from './howOftenTold.ts';
+import { inspectionAgreed } from './inspectionAgreed.ts';
 import { intakeTaken } from './intakeTaken.ts';
 import { jobPinned } from './jobPinned.ts';
 import { knowledgeAdopted } from './knowledgeAdopted.ts';
@@ -39,6 +40,7 @@ import { ownCauseFound } from './ownCauseFound.ts';
 import { partAwaited } from './partAwaited.ts';
 import { partCame } from './partCame.ts';
 import { partFitted } from './partFitted.ts';
+import { paymentTaken } from './paymentTaken.ts';
 import { photoKept } from './photoKept.ts';
 import { piecesLaid } from './piecesLaid.ts';
 import { placed } from './placed.ts';
@@ -81,6 +83,7 @@ const EVENT_KINDS = {
   'handed-over': handedOver,
   'job-pinned': jobPinned,
   'limit-agreed': limitAgreed,
+  'inspection-agreed': inspectionAgreed,
   'price-asked': priceAsked,
   'price-answered': priceAnswered,
   'part-awaited': partAwaited,
@@ -101,6 +104,7 @@ const EVENT_KINDS = {
   signed: signed,
   'bill-made': billMade,
   'closing-noted': closingNoted,
+  'payment-taken': paymentTaken,
   'customer-told': customerTold,
   'contact-tried': contactTried,
   'came-back': cameBack,

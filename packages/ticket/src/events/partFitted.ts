@@ -11,5 +11,11 @@ export const partFitted = defineEvent({
   command: partPut,
   body: partPut,
   decide: sinceItCame((_ticket, command) => accept(command)),
-  apply: onLife((life, part, { id }) => ({ parts: [...life.parts, { ...part, entry: id }] })),
+  apply: onLife((life, part, { id }) => ({
+    parts: [...life.parts, { ...part, entry: id }],
+    // What went in has come, whether or not somebody said so.
+    awaits: life.awaits.map((one) =>
+      one.id === part.awaited ? { ...one, came: true, fitted: true } : one,
+    ),
+  })),
 });

@@ -4,12 +4,15 @@ import { z } from 'zod';
 import { assess } from '../assessment/assess.ts';
 import { closingSnapshot, snapshotOf } from '../state/closingSnapshot.ts';
 import { clockStopped, wasDeclined } from '../state/life.ts';
+import { UNREPAIRED } from '../state/values.ts';
 import { accept, defineEvent, reject } from './define.ts';
 import { atTheBench } from './guards.ts';
 
 const command = z.object({
-  /** The customer said no to the price: it goes back as it is. */
+  /** It goes back as it is. */
   unrepaired: z.literal(true).optional(),
+  /** Why it does: the customer said no to the price, unless something else is said. */
+  why: z.enum(UNREPAIRED).optional(),
 });
 
 const body = command.extend({ snapshot: closingSnapshot });
@@ -25,7 +28,7 @@ export const ticketClosed = defineEvent({
   version: 1,
   command,
   body,
-  decide: atTheBench((ticket, { unrepaired }, { model }) => {
+  decide: atTheBench((ticket, { unrepaired, why = 'refused' }, { model }) => {
     if (ticket.open.size > 0) {
       return reject(refuse('gate-unmet', '', { unmet: ['machine-closed'] }));
     }
@@ -34,11 +37,13 @@ export const ticketClosed = defineEvent({
       assessment.duties.filter(({ state }) => state === wanted).map(({ duty }) => duty);
     const owed = inState('owed');
     if (unrepaired) {
-      if (!wasDeclined(ticket.life)) return reject(refuse('not-declined', 'command.unrepaired'));
+      if (why === 'refused' && !wasDeclined(ticket.life))
+        return reject(refuse('not-declined', 'command.unrepaired'));
       const left = owed.filter((duty) => OWED_EVEN_UNREPAIRED.has(duty));
       if (left.length > 0) return reject(refuse('duties-owed', '', { owed: left }));
       return accept({
         unrepaired,
+        why,
         snapshot: snapshotOf(assessment, [...inState('waived'), ...owed]),
       });
     }
@@ -49,11 +54,11 @@ export const ticketClosed = defineEvent({
     }
     return accept({ snapshot: snapshotOf(assessment, inState('waived')) });
   }),
-  apply(ticket, { snapshot, unrepaired = false }, { seq, observedAt }) {
+  apply(ticket, { snapshot, unrepaired, why = 'refused' }, { seq, observedAt }) {
     return {
       ...ticket,
       status: 'closed',
-      closing: { snapshot, seq, unrepaired },
+      closing: { snapshot, seq, unrepaired: unrepaired && why },
       life: clockStopped(ticket.life, observedAt),
     };
   },

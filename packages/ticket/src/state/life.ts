@@ -7,7 +7,9 @@ import type {
   ClosingSheet,
   Contact,
   Measure,
+  PaidBy,
   PartPut,
+  Payment,
   PiecesLaid,
   ScrewLog,
   SetUp,
@@ -39,7 +41,11 @@ export interface PartAwaited {
   readonly part: string;
   /** When it should come; null when nobody knows. */
   readonly expected: Day | null;
+  /** What one costs, where that was known. */
+  readonly each: number | undefined;
   readonly came: boolean;
+  /** It went in, or home with the machine. */
+  readonly fitted: boolean;
 }
 
 /** At whose bench a job is done, and behind which other one, because somebody decided so. */
@@ -70,6 +76,8 @@ export interface Life {
   readonly setUp: SetUp | undefined;
   /** What may be spent without asking; null: nothing without asking; undefined: not spoken of. */
   readonly limit: number | null | undefined;
+  /** What the look alone costs, whatever becomes of the repair. */
+  readonly inspectionFee: number | undefined;
   readonly asked: PriceAsked | undefined;
   readonly awaits: readonly PartAwaited[];
   readonly parts: readonly (PartPut & { readonly entry: string })[];
@@ -89,6 +97,11 @@ export interface Life {
   readonly screws: Readonly<Partial<Record<CaseWhich, ScrewLog>>>;
   /** Marks found on what the needle can reach. */
   readonly marks: readonly Mark[];
+  readonly payments: readonly (Payment & { readonly entry: string; readonly at: string })[];
+  /** Of what came with it, what was given back; undefined before it was handed out. */
+  readonly givenBack: readonly string[] | undefined;
+  /** Why it was handed out without a bill. */
+  readonly withoutBill: string | undefined;
   readonly signed: readonly { readonly photo: string; readonly what: 'intake' | 'collected' }[];
   readonly bill: (Bill & { readonly rates: Rates; readonly currency: string }) | undefined;
   /** What the customer learns of the work, as it was last written. */
@@ -109,6 +122,7 @@ export const NEW_LIFE: Life = {
   condition: '',
   setUp: undefined,
   limit: undefined,
+  inspectionFee: undefined,
   asked: undefined,
   awaits: [],
   parts: [],
@@ -121,6 +135,9 @@ export const NEW_LIFE: Life = {
   pieces: undefined,
   screws: {},
   marks: [],
+  payments: [],
+  givenBack: undefined,
+  withoutBill: undefined,
   signed: [],
   bill: undefined,
   closingSheet: undefined,
@@ -130,13 +147,31 @@ export const NEW_LIFE: Life = {
 };
 
 /**
- * What the customer agreed to pay: nothing once they said no, unless a limit was agreed before;
- * undefined when it was never spoken of.
+ * What the customer agreed to pay: once they said no, the limit or the fee for the look that was agreed before,
+ * if any; undefined when it was never spoken of.
  */
-export function agreedPrice({ limit, asked }: Life): number | undefined {
+export function agreedPrice({ limit, asked, inspectionFee = 0 }: Life): number | undefined {
   const answered = asked?.answer && asked;
   if (!answered && limit === undefined) return undefined;
-  return Math.max(answered?.answer?.agreed ? answered.amount : 0, limit ?? 0);
+  return Math.max(answered?.answer?.agreed ? answered.amount : 0, limit ?? 0, inspectionFee);
+}
+
+/** How the bill was paid, as far as it was: by the latest payment once they come to the total. */
+export function paidBy({ payments, bill, closingSheet }: Life): PaidBy {
+  const last = payments.at(-1);
+  if (!last) return closingSheet?.paid ?? 'not-yet';
+  return dueOf({ payments, bill, closingSheet }) > 0 ? 'not-yet' : last.how;
+}
+
+/** What is still to be paid of the price that was worked out, in the smallest unit. */
+export function dueOf({
+  payments,
+  bill,
+  closingSheet,
+}: Pick<Life, 'payments' | 'bill' | 'closingSheet'>): number {
+  const isPaidInWords = payments.length === 0 && (closingSheet?.paid ?? 'not-yet') !== 'not-yet';
+  if (!bill || isPaidInWords) return 0;
+  return Math.max(0, bill.total - payments.reduce((sum, { amount }) => sum + amount, 0));
 }
 
 /** Whether the customer had the last word, and it was no. */

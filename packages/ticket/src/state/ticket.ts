@@ -3,6 +3,7 @@ import { COMPLAINT, type OftenTold, type OwnCause, type PlanPolicy } from '@nodo
 import type { ClosingSnapshot } from './closingSnapshot.ts';
 import type { RecordedEvent } from './envelope.ts';
 import { type Life, NEW_LIFE } from './life.ts';
+import type { Unrepaired } from './values.ts';
 
 export interface Intake {
   readonly family: string;
@@ -144,8 +145,8 @@ export interface Ticket {
     | {
         readonly snapshot: ClosingSnapshot;
         readonly seq: number;
-        /** Given back as it came: the customer said no to the price. */
-        readonly unrepaired: boolean;
+        /** Why it goes back as it came; undefined where it was repaired. */
+        readonly unrepaired: Unrepaired | undefined;
       }
     | undefined;
   /** Money, time, waiting, promises. */

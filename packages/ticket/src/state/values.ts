@@ -1,5 +1,5 @@
 import type { HowOften } from '@nodo/core';
-import { day, humanText, minorUnits } from '@nodo/kernel';
+import { day, humanText, minorUnits, uuid } from '@nodo/kernel';
 import { type Provenance, STRUCK_PLACES, type StruckId } from '@nodo/knowledge';
 import { z } from 'zod';
 import { needlePosition } from './needleEntry.ts';
@@ -21,6 +21,8 @@ export const partPut = z.object({
   count: z.number().int().min(1).max(999),
   /** Price of one. */
   each: minorUnits,
+  /** The order by which it came, where it was one. */
+  awaited: uuid.optional(),
 });
 export type PartPut = z.infer<typeof partPut>;
 
@@ -41,9 +43,20 @@ export const contact = z.object({
 });
 export type Contact = z.infer<typeof contact>;
 
+/** Why a machine goes back unrepaired. */
+export const UNREPAIRED = ['refused', 'not-worth-it', 'no-part'] as const;
+export type Unrepaired = (typeof UNREPAIRED)[number];
+
 /** How a bill was paid. */
 export const PAID_BY = ['not-yet', 'cash', 'card', 'transfer'] as const;
 export type PaidBy = (typeof PAID_BY)[number];
+
+/** Money that a customer gave for a ticket. */
+export const payment = z.object({
+  how: z.enum(['cash', 'card', 'transfer']),
+  amount: minorUnits,
+});
+export type Payment = z.infer<typeof payment>;
 
 /** What the customer learns of the work, in sentences that anybody may correct. */
 export const closingSheet = z.object({
@@ -51,6 +64,7 @@ export const closingSheet = z.object({
   done: humanText(1000, 0),
   /** What helps next time. */
   helps: humanText(1000, 0),
+  /** As pages said it before payments were entries of their own. */
   paid: z.enum(PAID_BY),
 });
 export type ClosingSheet = z.infer<typeof closingSheet>;

@@ -3,6 +3,7 @@ import type { FamilyModel } from '@nodo/knowledge';
 import { z } from 'zod';
 import type { Stage } from '../state/life.ts';
 import { repairsDone, type Ticket } from '../state/ticket.ts';
+import { UNREPAIRED } from '../state/values.ts';
 import { stageOf } from './stage.ts';
 
 /** What a customer sees of a ticket: nothing of other people, chances, notes or photos. */
@@ -22,12 +23,13 @@ export const customerView = z.object({
     'ask-you',
     'part-awaited',
     'ready',
+    'unrepaired',
     'collected',
   ]),
   takenInAt: instant,
   changedAt: instant,
-  /** Given back as it came, because they said no to the price. */
-  unrepaired: z.boolean(),
+  /** Why it goes back as it came; null where it was repaired. */
+  unrepaired: z.enum(UNREPAIRED).nullable(),
   /** The day that was promised to them. */
   promised: day.nullable(),
   /** What it would come to, as long as they have not said yes or no. */
@@ -54,15 +56,21 @@ export function viewForCustomer(
   return {
     label: intake.label,
     words: intake.words,
-    state: SHOWN_AS[stageOf(ticket)],
+    state: shownAs(ticket),
     takenInAt: first.receivedAt,
     changedAt: last.receivedAt,
-    unrepaired: ticket.closing?.unrepaired ?? false,
+    unrepaired: ticket.closing?.unrepaired ?? null,
     promised: life.promised ?? null,
     asked: asked && !asked.answer ? { amount: asked.amount, words: asked.words } : null,
     bill: life.bill ? { total: life.bill.total, currency: life.bill.currency } : null,
     done: repairsDone(ticket).map((action) => model.actions.get(action)?.title ?? action),
   };
+}
+
+/** What goes back as it came is never said to be ready. */
+function shownAs(ticket: Ticket): CustomerView['state'] {
+  const state = SHOWN_AS[stageOf(ticket)];
+  return state === 'ready' && ticket.closing?.unrepaired ? 'unrepaired' : state;
 }
 
 const SHOWN_AS: Readonly<Record<Stage, CustomerView['state']>> = {

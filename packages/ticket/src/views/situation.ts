@@ -1,6 +1,7 @@
 import type { Day } from '@nodo/kernel';
 import { atTheClock, type Stage } from '../state/life.ts';
 import type { Ticket } from '../state/ticket.ts';
+import type { Unrepaired } from '../state/values.ts';
 import { stageOf } from './stage.ts';
 
 /** How a ticket stands, as whoever answers a call says it. */
@@ -14,8 +15,8 @@ export interface Situation {
   readonly awaited:
     | { readonly id: string; readonly part: string; readonly expected: Day | null }
     | undefined;
-  /** It goes back, or went back, as it came. */
-  readonly unrepaired: boolean;
+  /** Why it goes back, or went back, as it came; undefined where it was repaired. */
+  readonly unrepaired: Unrepaired | undefined;
   /** When the customer was last informed that it is ready. */
   readonly informedAt: string | undefined;
   /** The promised day cannot hold: a part comes only after it. */
@@ -33,7 +34,7 @@ export function situationOf(ticket: Ticket): Situation {
     workedOnBy: atTheClock(life),
     question: asked && !asked.answer ? { amount: asked.amount, words: asked.words } : undefined,
     awaited: awaited && { id: awaited.id, part: awaited.part, expected: awaited.expected },
-    unrepaired: closing?.unrepaired ?? false,
+    unrepaired: closing?.unrepaired,
     informedAt: life.toldAt,
     conflict: isLate ? { promised, expected } : undefined,
   };

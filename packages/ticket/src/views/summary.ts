@@ -5,9 +5,9 @@ import { z } from 'zod';
 import { assess } from '../assessment/assess.ts';
 import { workLeftOn } from '../assessment/workLeft.ts';
 import type { RecordedEvent } from '../state/envelope.ts';
-import { atTheClock, STAGES } from '../state/life.ts';
+import { atTheClock, type Life, SPOKEN, STAGES } from '../state/life.ts';
 import type { Ticket } from '../state/ticket.ts';
-import { contact } from '../state/values.ts';
+import { contact, UNREPAIRED } from '../state/values.ts';
 import { handOverOf } from './handOver.ts';
 import { lateEntries } from './late.ts';
 import { stageOf } from './stage.ts';
@@ -61,9 +61,19 @@ export const ticketSummary = z.object({
   contact: contact.extend({ at: instant }).nullable(),
   /** What the customer is to be asked about, in the smallest unit; null where nothing is. */
   asked: z.number().int().nullable(),
+  /** What the customer said to the price that was asked last; null also in summaries from before it was kept. */
+  answer: z
+    .object({
+      agreed: z.boolean(),
+      amount: z.number().int(),
+      how: z.enum(SPOKEN),
+      at: instant,
+    })
+    .nullable(),
   /** What came that it waited for, while nobody has gone on with it since. */
   freedBy: z.enum(['answer', 'part']).nullable(),
-  unrepaired: z.boolean(),
+  /** Why it goes back as it came; null where it was repaired. */
+  unrepaired: z.enum(UNREPAIRED).nullable(),
   /** What it came to, in the smallest unit of the shop's currency. */
   total: z.number().int().nullable(),
 });
@@ -141,10 +151,17 @@ export function summaryOf(ticket: Ticket, model: FamilyModel): TicketSummary | u
     toldAt: life.toldAt ?? null,
     contact: life.contact ?? null,
     asked: life.asked && !life.asked.answer ? life.asked.amount : null,
+    answer: answerOf(life),
     freedBy: freedBy(ticket, valid),
-    unrepaired: ticket.closing?.unrepaired ?? false,
+    unrepaired: ticket.closing?.unrepaired ?? null,
     total: life.bill?.total ?? null,
   };
+}
+
+function answerOf({ asked }: Life): TicketSummary['answer'] {
+  if (!asked?.answer) return null;
+  const { agreed, how, at } = asked.answer;
+  return { agreed, how, at, amount: asked.amount };
 }
 
 /** The answer or the part that an open machine waited for, as long as nobody went on with it. */

@@ -22,6 +22,7 @@ import { Button } from '../../ui/Button.tsx';
 import { useLasts } from '../../ui/useLasts.ts';
 import { Duties } from './Duties.tsx';
 import { JobBar } from './job/JobBar.tsx';
+import { PriceNow } from './job/PriceAnswered.tsx';
 import { MachineNow } from './MachineNow.tsx';
 import { PlanSwitch } from './PlanSwitch.tsx';
 import { PutOffList } from './PutOffList.tsx';
@@ -163,6 +164,7 @@ function Bench() {
         right={
           <>
             <MachineNow plan={plan} onChooseCheck={chooseCheck} />
+            <PriceNow />
             {mayWork && wantsFreeing(ticket, assessment) && (
               <Button className="mt-3" onClick={() => setChoice({ kind: 'freeing' })}>
                 {m.freeing.offer}

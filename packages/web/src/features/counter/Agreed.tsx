@@ -19,12 +19,14 @@ export function Agreed({
   version,
   model,
   limitFault,
+  feeFault,
   set,
 }: {
   readonly form: IntakeForm;
   readonly version: KnowledgeVersion;
   readonly model: FamilyModel;
   readonly limitFault: string | undefined;
+  readonly feeFault: string | undefined;
   readonly set: (part: Partial<IntakeForm>) => void;
 }) {
   const session = useSession();
@@ -35,7 +37,7 @@ export function Agreed({
     const asked = { ticket: id, family, complaint, context, traits };
     const bare = { ...blankForm(), ...asked, tag: '1', label: family };
     const actor = actorOf(session);
-    const entered = intakeOf(bare, undefined).drafts.map((one) => ({ command: one, actor }));
+    const entered = intakeOf(bare, {}).drafts.map((one) => ({ command: one, actor }));
     const { ticket } = pendingOverlay()(id, [], entered, version);
     return workLeftOn(ticket, model, assess(ticket, model));
   }, [family, complaint, context, traits, session, version, model, id]);
@@ -57,6 +59,14 @@ export function Agreed({
             onText={(limitAmount) => set({ limitAmount })}
           />
         )}
+        <NumberField
+          label={words.fee}
+          hint={words.feeHint}
+          error={feeFault}
+          value={form.feeAmount}
+          className="mt-3 max-w-64"
+          onText={(feeAmount) => set({ feeAmount })}
+        />
         <SpokenSelect
           label={m.cards.customer.reach}
           className="mt-3 max-w-64"

@@ -75,8 +75,11 @@ function IntakeSheet() {
   useEffect(() => storeForm('counter', form), [form]);
 
   const save = async (filled: IntakeForm) => {
-    const limit = filled.limit === 'up-to' ? money.read(filled.limitAmount) : undefined;
-    const ticket = await takeIn(filled, limit, pictures.pictures);
+    const agreed = {
+      limit: filled.limit === 'up-to' ? money.read(filled.limitAmount) : undefined,
+      fee: money.read(filled.feeAmount),
+    };
+    const ticket = await takeIn(filled, agreed, pictures.pictures);
     if (ticket === undefined) return;
     pictures.set([]);
     reset(blankForm());
@@ -184,6 +187,7 @@ function IntakeSheet() {
           version={version}
           model={model}
           limitFault={errorOf('limitAmount')}
+          feeFault={errorOf('feeAmount')}
           set={set}
         />
         <Pictures pictures={pictures.pictures} onChange={pictures.set} />

@@ -3,10 +3,10 @@ import { useState } from 'react';
 import { m } from '../../messages/index.ts';
 import { MOST_PHOTOS } from '../../shop/intake/intake.ts';
 import { drawPhoto, jpegOf } from '../../ticket/photo/drawPhoto.ts';
+import { Preview } from '../../ticket/photo/Preview.tsx';
+import { SignaturePad } from '../../ticket/photo/SignaturePad.tsx';
 import { Button } from '../../ui/Button.tsx';
-import { Preview } from './Preview.tsx';
 import type { Picture } from './pictures.ts';
-import { SignaturePad } from './SignaturePad.tsx';
 
 /** Photos of the machine as it came, and the customer's signature. */
 export function Pictures({

@@ -3,7 +3,7 @@ import type { Answer, CallError } from '@nodo/client';
 import type { TicketCommand } from '@nodo/ticket';
 import { useState } from 'react';
 import { call, useTakeInMutation } from '../../api/client.ts';
-import { arrivalOf, intakeOf, pictureOf } from '../../shop/intake/intake.ts';
+import { type AgreedMoney, arrivalOf, intakeOf, pictureOf } from '../../shop/intake/intake.ts';
 import type { IntakeForm } from '../../shop/intake/intakeForm.ts';
 import { bytesOf } from '../../ticket/photo/drawPhoto.ts';
 import type { Picture } from './pictures.ts';
@@ -25,17 +25,13 @@ export function useTakeIn() {
     busy: false,
   });
 
-  const send = async (
-    form: IntakeForm,
-    limit: number | undefined,
-    pictures: readonly Picture[],
-  ) => {
+  const send = async (form: IntakeForm, agreed: AgreedMoney, pictures: readonly Picture[]) => {
     const { call: announced } = form;
     if (announced === null) {
-      const taken = await takeIn(intakeOf(form, limit));
+      const taken = await takeIn(intakeOf(form, agreed));
       if (!taken.data) throw new NotTaken(taken.error as CallError);
     } else {
-      for (const one of arrivalOf(form, limit)) await record(announced, one);
+      for (const one of arrivalOf(form, agreed)) await record(announced, one);
     }
     const ticket = announced ?? form.ticket;
     for (const { blob, place } of pictures) {
@@ -52,12 +48,12 @@ export function useTakeIn() {
     /** @returns the ticket; undefined after an error, which is shown */
     takeIn: async (
       form: IntakeForm,
-      limit: number | undefined,
+      agreed: AgreedMoney,
       pictures: readonly Picture[],
     ): Promise<string | undefined> => {
       setState({ busy: true });
       try {
-        const ticket = await send(form, limit, pictures);
+        const ticket = await send(form, agreed, pictures);
         setState({ busy: false });
         return ticket;
       } catch (fault) {

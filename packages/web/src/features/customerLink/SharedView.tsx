@@ -48,7 +48,9 @@ export default function SharedView({ token }: { readonly token: string }) {
         </p>
       )}
       {data.promised && <p>{words.promised(write.plainDay(data.promised))}</p>}
-      {data.unrepaired && <p className="font-semibold text-hazard">{words.unrepaired}</p>}
+      {data.unrepaired && (
+        <p className="font-semibold text-hazard">{words.unrepaired(data.unrepaired)}</p>
+      )}
       {data.bill && (
         <p className="text-lg font-semibold">
           {words.bill(write.money(data.bill.total, data.bill.currency))}
@@ -56,7 +58,9 @@ export default function SharedView({ token }: { readonly token: string }) {
       )}
       <section>
         <h2 className="text-sm font-semibold text-quiet">{words.done}</h2>
-        {data.done.length === 0 && <p>{words.nothingDone}</p>}
+        {data.done.length === 0 && (
+          <p>{data.unrepaired ? words.nothingRepaired : words.nothingDone}</p>
+        )}
         <ul className="list-disc pl-5">
           {data.done.map((one) => (
             <li key={one} className="py-1">

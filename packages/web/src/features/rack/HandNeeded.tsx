@@ -6,6 +6,7 @@ import { m, write } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { ticketAddress } from '../../shop/ticketAddress.ts';
 import { shopClock } from '../../time/shopTime.ts';
+import { useAnswerWords } from './answerWords.ts';
 import { callsToMake } from './calls.ts';
 import { groupsOf, type Reason, type ReasonGroup } from './reasons.ts';
 import type { DueState } from './state.ts';
@@ -54,6 +55,7 @@ function Group({
   people,
 }: ReasonGroup & { readonly people: ReadonlyMap<string, Person> }) {
   const { role } = useSession().person;
+  const said = useAnswerWords();
   const { title, note } = m.rack.side.reasons[reason];
   return (
     <section className="mb-5">
@@ -74,7 +76,7 @@ function Group({
               <span className="min-w-0 flex-1 break-words">
                 <bdi>{line.label}</bdi>
                 <span dir="auto" className="block text-left text-sm text-quiet">
-                  {factOf(reason, line, people)}
+                  {factOf(reason, line, people, said)}
                 </span>
                 {also.length > 0 && (
                   <span className="block text-sm">
@@ -91,13 +93,20 @@ function Group({
 }
 
 /** What belongs to the reason; else whose it is and since when. */
-function factOf(reason: Reason, line: RackEntry, people: ReadonlyMap<string, Person>): string {
-  const { awaited, freedBy, handOver, customerName, takenInAt } = line;
+function factOf(
+  reason: Reason,
+  line: RackEntry,
+  people: ReadonlyMap<string, Person>,
+  said: (answer: NonNullable<RackEntry['answer']>) => string,
+): string {
+  const { awaited, answer, freedBy, handOver, customerName, takenInAt } = line;
   if (reason === 'awaited' && awaited) {
     const expected = awaited.expected ? write.plainDay(awaited.expected) : '';
     return m.rack.waitsFor(awaited.part, expected);
   }
-  if (reason === 'freed' && freedBy) return m.rack.side.freed[freedBy];
+  if (reason === 'freed' && freedBy) {
+    return freedBy === 'answer' && answer ? said(answer) : m.rack.side.freed[freedBy];
+  }
   if (reason === 'handed' && handOver) {
     const { handedTo, handedToAny } = m.rack.side;
     return handOver.to === null

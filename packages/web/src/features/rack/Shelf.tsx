@@ -6,6 +6,7 @@ import { m, write } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { ticketAddress } from '../../shop/ticketAddress.ts';
 import { PersonMark } from '../../ui/PersonMark.tsx';
+import { useAnswerWords } from './answerWords.ts';
 import { MiniSeam } from './MiniSeam.tsx';
 import type { DueState } from './state.ts';
 
@@ -105,13 +106,14 @@ function Machine({
 
 /** Minutes left, the promised day, what it waits for; what is overdue or stuck plainly. */
 function DueLine({
-  entry: { left, promised, awaited, status, standing },
+  entry: { left, promised, awaited, status, standing, freedBy, answer },
   state,
 }: {
   readonly entry: RackEntry;
   readonly state: DueState | undefined;
 }) {
   const words = m.rack;
+  const said = useAnswerWords();
   const alarm = (['overdue', 'stuck', 'uncollected'] as const).find((name) => state?.[name]);
   const facts = [
     status === 'open' && left
@@ -127,7 +129,9 @@ function DueLine({
       ? words.stands['ask-customer']
       : awaited
         ? words.waitsFor(awaited.part, awaited.expected ? write.plainDay(awaited.expected) : '')
-        : '';
+        : freedBy === 'answer' && answer
+          ? said(answer)
+          : '';
   return (
     <>
       {facts.length > 0 && <span className="text-sm text-quiet">{facts.join(' · ')}</span>}
@@ -147,7 +151,10 @@ function StateLine({ entry }: { readonly entry: RackEntry }) {
   if (entry.status === 'closed') {
     return (
       <span className={`text-sm font-semibold ${entry.unrepaired ? 'text-ink' : 'text-below'}`}>
-        {m.rack.ready(entry.unrepaired, entry.toldAt !== null)}
+        {m.rack.ready(
+          entry.unrepaired === null ? '' : m.life.unrepaired(entry.unrepaired),
+          entry.toldAt !== null,
+        )}
       </span>
     );
   }

@@ -95,6 +95,8 @@ export const counter = {
       'ask-first': 'Nothing without asking',
     },
     amount: 'Amount, tax included',
+    fee: 'Inspection fee, if agreed',
+    feeHint: 'Due even if the repair is refused.',
     badAmount: 'An amount in figures.',
   },
   pictures: {

@@ -2,6 +2,7 @@ import { bench } from './bench.ts';
 import { cards } from './cards.ts';
 import { counter } from './counter.ts';
 import { freeing } from './freeing.ts';
+import { handOut } from './handOut.ts';
 import { instrument } from './instrument.ts';
 import { knowledge } from './knowledge.ts';
 import { life } from './life.ts';
@@ -34,5 +35,6 @@ export const en = {
   life,
   cards,
   instrument,
+  handOut,
   ticketPage,
 };

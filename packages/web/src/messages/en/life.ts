@@ -4,10 +4,12 @@ import type {
   CallReason,
   ContactOutcome,
   Measure,
+  Payment,
   Quantity,
   Spoken,
   Stage,
   TicketEvent,
+  Unrepaired,
 } from '@nodo/ticket';
 import { QUANTITIES } from '@nodo/ticket';
 
@@ -109,6 +111,8 @@ type LifeEvent = Extract<
   {
     readonly type:
       | 'limit-agreed'
+      | 'inspection-agreed'
+      | 'payment-taken'
       | 'price-asked'
       | 'price-answered'
       | 'part-awaited'
@@ -149,6 +153,10 @@ function entry(event: LifeEvent, money: (minor: number) => string): string {
       return event.body.limit === null
         ? 'Nothing to be spent without asking'
         : `Up to ${money(event.body.limit)} without asking`;
+    case 'inspection-agreed':
+      return `Inspection fee agreed: ${money(event.body.fee)}`;
+    case 'payment-taken':
+      return `Paid ${money(event.body.amount)} ${PAID[event.body.how]}`;
     case 'price-asked':
       return `Ask customer: ${money(event.body.amount)} for ${event.body.words}`;
     case 'price-answered':
@@ -192,7 +200,22 @@ function entry(event: LifeEvent, money: (minor: number) => string): string {
   }
 }
 
+const PAID: Readonly<Record<Payment['how'], string>> = {
+  cash: 'in cash',
+  card: 'by card',
+  transfer: 'by transfer',
+};
+
+const UNREPAIRED: Readonly<Record<Unrepaired, string>> = {
+  refused: 'refused',
+  'not-worth-it': 'not worth it',
+  'no-part': 'part not to be had',
+};
+
 export const life = {
+  unrepaired: (why: Unrepaired) => UNREPAIRED[why],
+  answered: (agreed: boolean, amount: string, how: string, moment: string) =>
+    `${amount} ${agreed ? 'agreed' : 'refused'} ${how}, ${moment}`,
   entry,
   standing: (standing: Stage) => STANDING[standing],
   spoken: (how: Spoken) => SPOKEN[how],
@@ -216,6 +239,7 @@ export const life = {
   sheet: {
     open: 'Job sheet',
     title: 'Job sheet: price, parts, promise, papers',
+    price: 'Price',
     close: 'Close',
     money: 'Price and bill',
     time: 'Time',
@@ -235,7 +259,15 @@ export const life = {
     how: 'How they were asked',
     theirWords: 'Their words, if they matter',
     declined: 'They said no to the price.',
-    unrepaired: 'Give it back unrepaired',
+    unrepaired: {
+      title: 'Give it back unrepaired',
+      why: 'Why',
+      close: 'Close the ticket unrepaired',
+    },
+    inspection: (amount: string) => `Inspection fee agreed: ${amount}`,
+    arrived: (part: string) => `Arrived: ${part}`,
+    fitNow: 'Fitted',
+    eachIfKnown: 'Price of one, if known',
     unrepairedNote:
       'What is still to do stays open and is written on the bill. Pieces of a needle and the mains must be settled all the same.',
     awaitTitle: 'Order a part',

@@ -63,6 +63,8 @@ const ENTRIES: Readonly<Record<EventType, string>> = {
   'handed-over': 'handed over',
   'job-pinned': 'gave a bench to',
   'limit-agreed': 'agreed a limit for',
+  'inspection-agreed': 'agreed the inspection fee of',
+  'payment-taken': 'took a payment for',
   'price-asked': 'wants the customer asked about',
   'price-answered': 'saved the answer to the price of',
   'part-awaited': 'ordered a part for',

@@ -8,8 +8,8 @@ export const rack = {
     `${count(inShop, 'machine', 'machines')} in the shop · ${fresh} not checked yet · ${ready} ready`,
   shelf: (name: string) => `Shelf ${name}`,
   tag: (tag: number) => `Tag ${tag}`,
-  ready: (isUnrepaired: boolean, isInformed: boolean) =>
-    `${isUnrepaired ? 'unrepaired' : 'ready'}, ${isInformed ? 'informed' : 'to ring'}`,
+  ready: (unrepaired: string, isInformed: boolean) =>
+    `${unrepaired ? `unrepaired (${unrepaired})` : 'ready'}, ${isInformed ? 'informed' : 'to ring'}`,
   entries: (seen: number, done: number) => `${seen} seen, ${done} done`,
   owed: (n: number) => `${n} to do`,
   contested: 'two answers differ',

@@ -1,4 +1,4 @@
-import type { CustomerView } from '@nodo/ticket';
+import type { CustomerView, Unrepaired } from '@nodo/ticket';
 
 const STATE: Readonly<Record<CustomerView['state'], string>> = {
   away: 'We have spoken about it; it is not in the shop yet.',
@@ -7,7 +7,14 @@ const STATE: Readonly<Record<CustomerView['state'], string>> = {
   'ask-you': 'We have a question to you before we go on.',
   'part-awaited': 'It waits for a part.',
   ready: 'It is ready. You can collect it.',
+  unrepaired: 'It is not repaired. You can collect it.',
   collected: 'You have it back.',
+};
+
+const UNREPAIRED: Readonly<Record<Unrepaired, string>> = {
+  refused: 'It was not repaired, as you wished.',
+  'not-worth-it': 'It was not repaired: that would cost more than it is worth.',
+  'no-part': 'It was not repaired: the part that it needs is not to be had.',
 };
 
 /** What a customer reads who follows a link. */
@@ -21,7 +28,8 @@ export const shared = {
   asked: (amount: string, words: string) => `Estimate: ${amount} for ${words}. Please call us.`,
   promised: (day: string) => `Promised for ${day}`,
   bill: (total: string) => `To pay: ${total}`,
-  unrepaired: 'Given back unrepaired, as you wished. Do not use it as it is.',
+  unrepaired: (why: Unrepaired) => `${UNREPAIRED[why]} Do not use it as it is.`,
+  nothingRepaired: 'Nothing was repaired.',
   nothingDone: 'Nothing has been repaired yet.',
   until: (day: string) => `This page can be read until ${day}.`,
   failedTitle: 'This page cannot be shown',

@@ -14,6 +14,12 @@ export interface Intake {
   readonly drafts: readonly TicketCommand[];
 }
 
+/** Money that was agreed at the counter, in the smallest unit, where any was. */
+export interface AgreedMoney {
+  readonly limit?: number | undefined;
+  readonly fee?: number | undefined;
+}
+
 /** Which digit of the form's id stands for what; 0 is the ticket itself. */
 const DIGIT = {
   first: 1,
@@ -24,6 +30,8 @@ const DIGIT = {
   signed: 6,
   machine: 7,
   tried: 8,
+  /** Past the pictures: it changes the last digit but one. */
+  fee: 16,
 };
 const CUSTOMER_DIGIT = 9;
 const FIRST_PHOTO_DIGIT = 10;
@@ -32,9 +40,8 @@ export const MOST_PHOTOS = 6;
 
 /**
  * The form as the server wants it. Ids come from the form's, so sending again is safe.
- * @param limit in the smallest unit, where one was agreed
  */
-export function intakeOf(form: IntakeForm, limit: number | undefined): Intake {
+export function intakeOf(form: IntakeForm, agreed: AgreedMoney): Intake {
   const taken = newTicketOf(form, {
     type: 'intake-taken',
     command: {
@@ -45,7 +52,7 @@ export function intakeOf(form: IntakeForm, limit: number | undefined): Intake {
       comebackOf: form.comebackOf,
     },
   });
-  return { ...taken, drafts: [...taken.drafts, ...triedOf(form), ...agreedOf(form, limit)] };
+  return { ...taken, drafts: [...taken.drafts, ...triedOf(form), ...agreedOf(form, agreed)] };
 }
 
 /** The same for a machine that stays where it is: somebody rang up about it. */
@@ -54,13 +61,13 @@ export function callOf(form: IntakeForm): Intake {
 }
 
 /** A machine that was talked about on the telephone comes in: what is new since. */
-export function arrivalOf(form: IntakeForm, limit: number | undefined): readonly TicketCommand[] {
+export function arrivalOf(form: IntakeForm, agreed: AgreedMoney): readonly TicketCommand[] {
   const arrived = commandOf(form, DIGIT.first, 'machine-arrived', {
     tag: Number(form.tag),
     shelf: form.shelf,
     ...receivedOf(form),
   });
-  return [arrived, ...asked(form), ...triedOf(form), ...agreedOf(form, limit)];
+  return [arrived, ...asked(form), ...triedOf(form), ...agreedOf(form, agreed)];
 }
 
 /** The entry that keeps a picture; a place for each, the signature's own. */
@@ -87,11 +94,12 @@ function receivedOf({ accessories, condition }: IntakeForm) {
   return { accessories: [...accessories], condition: condition.trim() };
 }
 
-function agreedOf(form: IntakeForm, limit: number | undefined): readonly TicketCommand[] {
+function agreedOf(form: IntakeForm, { limit, fee }: AgreedMoney): readonly TicketCommand[] {
   const { promised } = form;
   const spoken = form.limit !== 'unspoken';
   return [
     ...(spoken ? [commandOf(form, DIGIT.limit, 'limit-agreed', { limit: limit ?? null })] : []),
+    ...(fee === undefined ? [] : [commandOf(form, DIGIT.fee, 'inspection-agreed', { fee })]),
     ...(promised
       ? [
           commandOf(form, DIGIT.promise, 'day-promised', {
@@ -179,8 +187,9 @@ function commandOf(
   } as TicketCommand;
 }
 
-/** The form's random id with its last digit replaced. */
+/** The form's random id with its last digit moved on, and the one before it by each sixteen. */
 function derivedId(ticket: string, digit: number): string {
-  const last = (Number.parseInt(ticket.slice(-1), 16) + digit) % 16;
-  return ticket.slice(0, -1) + last.toString(16);
+  const moved = (at: number, by: number) =>
+    ((Number.parseInt(ticket.at(at) ?? '0', 16) + by) % 16).toString(16);
+  return ticket.slice(0, -2) + moved(-2, Math.floor(digit / 16)) + moved(-1, digit % 16);
 }

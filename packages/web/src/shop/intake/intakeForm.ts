@@ -44,6 +44,8 @@ const intakeForm = z.object({
   limit: z.enum(['unspoken', 'up-to', 'ask-first']).default('unspoken'),
   /** As it is typed. */
   limitAmount: z.string().default(''),
+  /** What the look alone costs, as it is typed; empty where it was not agreed. */
+  feeAmount: z.string().default(''),
   promised: z.object({ day, despite: z.string() }).readonly().nullable().default(null),
 });
 
@@ -58,7 +60,7 @@ const HIGHEST_TAG = 9999;
  */
 export function readyIntake(readMoney: (typed: string) => number | undefined) {
   return intakeForm.superRefine(
-    ({ customer, phone, label, tag, shelf, limit, limitAmount }, context) => {
+    ({ customer, phone, label, tag, shelf, limit, limitAmount, feeAmount }, context) => {
       const wants = (path: keyof IntakeForm, isMet: boolean, message: string) => {
         if (!isMet) context.addIssue({ code: 'custom', path: [path], message });
       };
@@ -71,6 +73,11 @@ export function readyIntake(readMoney: (typed: string) => number | undefined) {
       wants(
         'limitAmount',
         limit !== 'up-to' || readMoney(limitAmount) !== undefined,
+        m.counter.agreed.badAmount,
+      );
+      wants(
+        'feeAmount',
+        feeAmount.trim() === '' || readMoney(feeAmount) !== undefined,
         m.counter.agreed.badAmount,
       );
     },

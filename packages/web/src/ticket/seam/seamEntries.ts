@@ -180,6 +180,7 @@ function describe(
     case 'set-up-noted':
     case 'measured':
     case 'limit-agreed':
+    case 'inspection-agreed':
     case 'price-answered':
     case 'day-promised':
     case 'signed':
@@ -214,6 +215,7 @@ function describe(
     case 'bill-made':
     case 'closing-noted':
     case 'customer-told':
+    case 'payment-taken':
     case 'contact-tried':
     case 'placed':
       return below(m.life.entry(event, money));

@@ -1,5 +1,5 @@
 import { NEW_SHOP_PROFILE } from '@nodo/shop';
-import { mayRecord, minutesWorked, type Spoken, wasDeclined } from '@nodo/ticket';
+import { mayRecord, minutesWorked, type Spoken } from '@nodo/ticket';
 import { useState } from 'react';
 import { useShopQuery } from '../../../api/client.ts';
 import { m } from '../../../messages/index.ts';
@@ -11,10 +11,12 @@ import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { NumberField, TextField } from '../../../ui/Field.tsx';
 import { Form } from '../../../ui/Form.tsx';
+import { PriceAgreed } from './PriceAnswered.tsx';
+import { GoesBackUnrepaired } from './Unrepaired.tsx';
 
 /** Limit, question and answer, bill. */
 export function MoneyPart() {
-  const { ticket, record } = useTicket();
+  const { ticket } = useTicket();
   const session = useSession();
   const { life, status } = ticket;
   const money = useMoney();
@@ -23,32 +25,15 @@ export function MoneyPart() {
   const { role } = session.person;
   return (
     <div className="flex flex-col gap-4">
-      <p>
-        {life.limit === undefined
-          ? words.noLimit
-          : life.limit === null
-            ? words.askFirst
-            : words.agreed(money.say(life.limit))}
-      </p>
+      <div>
+        {life.limit === undefined && <p>{words.noLimit}</p>}
+        <PriceAgreed />
+      </div>
       {isOpen && (life.asked && !life.asked.answer ? <PriceAnswer /> : <Ask />)}
-      {isOpen && wasDeclined(life) && (
-        <div className="border-l-4 border-hazard pl-3">
-          <p className="font-semibold">{words.declined}</p>
-          <p className="text-sm text-quiet">{words.unrepairedNote}</p>
-          {mayRecord(role, 'ticket-closed') && (
-            <Button
-              look="hazard"
-              className="mt-2"
-              onClick={() => record('ticket-closed', { unrepaired: true })}
-            >
-              {words.unrepaired}
-            </Button>
-          )}
-        </div>
+      {isOpen && ticket.intake?.tag !== undefined && mayRecord(role, 'ticket-closed') && (
+        <GoesBackUnrepaired />
       )}
-      {ticket.intake?.tag !== undefined && isOpen && (
-        <BillForm worked={Math.round(minutesWorked(life))} />
-      )}
+      {ticket.intake?.tag !== undefined && isOpen && <PriceForm />}
       {life.bill && (
         <p className="text-lg font-semibold" data-bill>
           {(life.bill.rates.taxIncluded ? words.billed : words.billedPlus)(
@@ -128,9 +113,10 @@ export function PriceAnswer() {
   );
 }
 
-/** @param worked what the clock and those who wrote down work say, in whole minutes */
-function BillForm({ worked }: { readonly worked: number }) {
-  const { record } = useTicket();
+/** Works out the price from the minutes that are charged: those of the clock and those written down, unless others are typed. */
+export function PriceForm() {
+  const { ticket, record } = useTicket();
+  const worked = Math.round(minutesWorked(ticket.life));
   const [typed, setTyped] = useState<string>();
   const { card } = useShopQuery().data ?? { card: NEW_SHOP_PROFILE };
   const words = m.life.sheet;

@@ -1,5 +1,5 @@
 import type { Day } from '@nodo/kernel';
-import { mayRecord } from '@nodo/ticket';
+import { mayRecord, type PartAwaited } from '@nodo/ticket';
 import { useState } from 'react';
 import { m, write } from '../../../messages/index.ts';
 import { readWhole } from '../../../messages/typed.ts';
@@ -18,7 +18,10 @@ export function PartsPart() {
   const { life, status } = ticket;
   const money = useMoney();
   const words = m.life.sheet;
-  const mayWork = status === 'open' && mayRecord(session.person.role, 'part-awaited');
+  const { role } = session.person;
+  const mayWork = status === 'open' && mayRecord(role, 'part-awaited');
+  const mayReceive = status === 'open' && mayRecord(role, 'part-came');
+  const mayFit = status === 'open' && mayRecord(role, 'part-fitted');
   return (
     <div className="flex flex-col gap-4">
       <ul>
@@ -29,10 +32,15 @@ export function PartsPart() {
               <span className="font-semibold">
                 {words.awaited(part, expected === null ? '' : write.plainDay(expected))}
               </span>
-              {mayWork && (
+              {mayReceive && (
                 <Button onClick={() => record('part-came', { awaited: id })}>{words.came}</Button>
               )}
             </li>
+          ))}
+        {life.awaits
+          .filter(({ came, fitted }) => came && !fitted)
+          .map((part) => (
+            <li key={part.id}>{mayFit ? <Arrived {...part} /> : words.arrived(part.part)}</li>
           ))}
         {life.parts.map((part, index) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: parts have no other name and stay in order
@@ -51,18 +59,52 @@ export function PartsPart() {
   );
 }
 
+/** A part that was ordered and came: it goes in with its own name, and its price where that is known. */
+function Arrived({ id, part, each: known }: PartAwaited) {
+  const { record } = useTicket();
+  const money = useMoney();
+  const [price, setPrice] = useState(known === undefined ? '' : money.typed(known));
+  const words = m.life.sheet;
+  const each = money.read(price);
+  return (
+    <Form
+      row
+      aria-label={words.arrived(part)}
+      onSubmit={() => {
+        if (each !== undefined) {
+          record('part-fitted', { words: part, count: 1, each, awaited: id });
+        }
+      }}
+    >
+      <span className="self-center font-semibold">{words.arrived(part)}</span>
+      <NumberField label={words.each} value={price} className="w-32" onText={setPrice} />
+      <Button type="submit" disabled={each === undefined}>
+        {words.fitNow}
+      </Button>
+    </Form>
+  );
+}
+
 function Order() {
   const { record } = useTicket();
   const [part, setPart] = useState('');
   const [expected, setExpected] = useState<Day>();
+  const [price, setPrice] = useState('');
+  const money = useMoney();
+  const each = money.read(price);
   const words = m.life.sheet;
+  const isGood = part.trim() !== '' && (price.trim() === '' || each !== undefined);
   return (
     <Form
       row
       aria-label={words.awaitTitle}
       onSubmit={() => {
-        if (part.trim() === '') return;
-        if (record('part-awaited', { part: part.trim(), expected: expected ?? null })) setPart('');
+        if (!isGood) return;
+        const order = { part: part.trim(), expected: expected ?? null };
+        if (record('part-awaited', { ...order, ...(each === undefined ? {} : { each }) })) {
+          setPart('');
+          setPrice('');
+        }
       }}
     >
       <TextField
@@ -73,7 +115,8 @@ function Order() {
         onText={setPart}
       />
       <DayField label={words.expected} value={expected} onChange={setExpected} />
-      <Button type="submit" disabled={part.trim() === ''}>
+      <NumberField label={words.eachIfKnown} value={price} className="w-44" onText={setPrice} />
+      <Button type="submit" disabled={!isGood}>
         {words.order}
       </Button>
     </Form>

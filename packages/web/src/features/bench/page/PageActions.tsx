@@ -4,9 +4,11 @@ import { m } from '../../../messages/index.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
+import { CustomerInformed } from '../closing/CustomerInformed.tsx';
+import { AfterHandOut } from '../handOut/AfterHandOut.tsx';
+import { HandOutButton } from '../handOut/HandOutButton.tsx';
 import { DayPromise } from '../job/DayPromise.tsx';
 import { PriceAnswer } from '../job/MoneyPart.tsx';
-import { CustomerInformed } from '../step/CustomerInformed.tsx';
 
 /** What the counter can do for it now. */
 export function PageActions({ situation }: { readonly situation: Situation }) {
@@ -16,20 +18,18 @@ export function PageActions({ situation }: { readonly situation: Situation }) {
   const { stage, awaited, conflict } = situation;
   const words = m.ticketPage;
   const toArrive = mayRecord(role, 'part-came') ? awaited : undefined;
-  if (stage === 'collected' || stage === 'away') return null;
+  // A call that ended well has nothing to hand out.
+  if (stage === 'away' || ticket.intake?.tag === undefined) return null;
+  if (stage === 'collected') return <AfterHandOut />;
   return (
     <div className="flex flex-col gap-3">
       {stage === 'ask-customer' && <PriceAnswer />}
       {stage === 'ready' && (
         <>
           <CustomerInformed />
-          <Button
-            look="main"
-            className="self-start"
-            onClick={() => record('machine-collected', {})}
-          >
-            {m.bench.step.collected}
-          </Button>
+          <div>
+            <HandOutButton />
+          </div>
         </>
       )}
       {stage !== 'ready' && (

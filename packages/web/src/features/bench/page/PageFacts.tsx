@@ -1,5 +1,5 @@
 import { closingWordsOf } from '@nodo/shop';
-import { mayTakeIn } from '@nodo/ticket';
+import { dueOf, mayTakeIn, paidBy } from '@nodo/ticket';
 import type { ReactNode } from 'react';
 import { useCustomerQuery, useMachineQuery } from '../../../api/client.ts';
 import { m, write } from '../../../messages/index.ts';
@@ -9,6 +9,7 @@ import { ticketAddress } from '../../../shop/ticketAddress.ts';
 import { useShown, useTicket } from '../../../ticket/TicketContext.tsx';
 import { PhoneLink } from '../../../ui/PhoneLink.tsx';
 import { TextLink } from '../../../ui/TextLink.tsx';
+import { usePriceAnswered } from '../job/PriceAnswered.tsx';
 
 /** So many earlier visits are named. */
 const VISITS_SHOWN = 3;
@@ -28,10 +29,14 @@ export function PageFacts() {
         <Telephone />
       </Fact>
       <Fact name={words.cameWith}>{life.accessories.join(', ')}</Fact>
-      <Fact name={words.stands}>{intake && m.ticketPage.shelf(intake.shelf)}</Fact>
+      <Fact name={words.stands}>
+        {intake && status !== 'collected' && m.ticketPage.shelf(intake.shelf)}
+      </Fact>
       <Fact name={words.says}>{intake?.words && <bdi>“{intake.words}”</bdi>}</Fact>
       <Fact name={words.found}>{closed?.found}</Fact>
       <Fact name={words.done}>{closed?.done}</Fact>
+      <Fact name={words.gaveBack}>{life.givenBack?.join(', ')}</Fact>
+      <Fact name={words.noBill}>{life.withoutBill && <bdi>{life.withoutBill}</bdi>}</Fact>
       <Elsewhere />
     </dl>
   );
@@ -57,22 +62,18 @@ function Price() {
   const { life, status } = useTicket().ticket;
   const money = useMoney();
   const words = m.ticketPage;
-  const { bill, closingSheet, asked, limit } = life;
-  const paid = closingSheet?.paid ?? 'not-yet';
-  const answer = asked?.answer;
-  const said =
-    answer &&
-    (answer.agreed ? words.agreedTo : words.declined)(
-      money.say(asked.amount),
-      m.life.spoken(answer.how),
-      write.moment(answer.at),
-    );
+  const { bill, limit, inspectionFee } = life;
+  const paid = paidBy(life);
+  const said = usePriceAnswered();
   const lines = [
     bill &&
       (paid === 'not-yet'
-        ? words.due(money.say(bill.total))
+        ? words.due(money.say(dueOf(life)))
         : words.paid(money.say(bill.total), m.bench.closing.paidBy[paid])),
     said,
+    inspectionFee !== undefined && status === 'open'
+      ? m.life.sheet.inspection(money.say(inspectionFee))
+      : undefined,
     status === 'open'
       ? limit === undefined
         ? words.noLimit
@@ -92,13 +93,19 @@ function Price() {
 
 function Telephone() {
   const { customer } = useShown();
+  const { contact } = useTicket().ticket.life;
   const words = m.ticketPage;
   if (!customer) return null;
   const { phone, reach } = customer;
   return (
     <>
-      {phone ? <PhoneLink number={phone} className="font-bold" /> : words.noPhone}
+      {phone ? <PhoneLink number={phone} className="-my-2.5 font-bold" /> : words.noPhone}
       <span className="block text-sm text-quiet">{words.wantsToBeTold(m.life.spoken(reach))}</span>
+      {contact && (
+        <span className="block text-sm text-quiet">
+          {words.lastTried(write.moment(contact.at), m.life.contactOutcome(contact.outcome))}
+        </span>
+      )}
     </>
   );
 }

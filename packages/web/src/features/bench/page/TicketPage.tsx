@@ -13,6 +13,7 @@ import { TextLink } from '../../../ui/TextLink.tsx';
 import { JobButton } from '../job/JobBar.tsx';
 import { PageActions } from './PageActions.tsx';
 import { PageFacts } from './PageFacts.tsx';
+import { PageThread } from './PageThread.tsx';
 
 /** A ticket for the counter, and for whoever answers a call: how it stands, what to do, the facts. */
 export default function TicketPage() {
@@ -50,6 +51,7 @@ function Page() {
         <Day situation={situation} />
       </div>
       {mayTakeIn(role) && <PageActions situation={situation} />}
+      <PageThread />
       <PageFacts />
       <p className="flex flex-wrap gap-6 lg:hidden">
         <JobButton />
@@ -77,7 +79,10 @@ function Sentence({ situation }: { readonly situation: Situation }) {
     case 'part-awaited':
       return awaited && words.awaited(awaited.part);
     case 'ready':
-      if (unrepaired) return informedAt ? words.unrepairedInformed : words.unrepaired;
+      if (unrepaired) {
+        const why = m.life.unrepaired(unrepaired);
+        return (informedAt ? words.unrepairedInformed : words.unrepaired)(why);
+      }
       return informedAt ? words.informed : words.ready;
     case 'collected':
       return unrepaired ? words.collectedUnrepaired : words.collected;

@@ -8,8 +8,9 @@ import { Button } from '../../../ui/Button.tsx';
 import { ReasonForm } from '../../../ui/ReasonForm.tsx';
 import { TextLink } from '../../../ui/TextLink.tsx';
 import type { TicketPlan } from '../../../workers/planner.worker.ts';
-import { ClosingSheetForm } from './ClosingSheetForm.tsx';
-import { CustomerInformed } from './CustomerInformed.tsx';
+import { ClosingSheetForm } from '../closing/ClosingSheetForm.tsx';
+import { CustomerInformed } from '../closing/CustomerInformed.tsx';
+import { HandOutButton } from '../handOut/HandOutButton.tsx';
 import type { Choice } from './choice.ts';
 
 interface CloseStepProps {
@@ -133,9 +134,7 @@ export function ClosedStep() {
       {!gone && <CustomerInformed />}
       {!gone && (
         <div className="mt-4 flex flex-wrap gap-3">
-          <Button look="main" onClick={() => record('machine-collected', {})}>
-            {words.collected}
-          </Button>
+          <HandOutButton />
           {mayWork && !reopening && (
             <Button onClick={() => setReopening(true)}>{words.reopen}</Button>
           )}

@@ -1,4 +1,4 @@
-import { mayRecord, PAID_BY } from '@nodo/ticket';
+import { mayRecord, paidBy } from '@nodo/ticket';
 import { useId } from 'react';
 import { m, write } from '../../../messages/index.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
@@ -7,7 +7,6 @@ import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { NumberField, TextArea } from '../../../ui/Field.tsx';
 import { Form } from '../../../ui/Form.tsx';
-import { RadioBoxes } from '../../../ui/RadioBoxes.tsx';
 import { BillActions } from './BillActions.tsx';
 import { ClosingParts } from './ClosingParts.tsx';
 import { useClosingSheet } from './useClosingSheet.ts';
@@ -68,13 +67,6 @@ export function ClosingSheetForm() {
                 </span>
               </p>
             )}
-            <RadioBoxes
-              className="flex flex-wrap gap-x-4"
-              legend={words.paid}
-              options={PAID_BY.map((how) => [how, words.paidBy[how]] as const)}
-              value={values.paid}
-              onChoose={(paid) => set({ paid })}
-            />
           </div>
         </div>
       </Form>
@@ -105,7 +97,7 @@ function Written() {
     [words.helps, closingSheet.helps],
     [words.price, bill ? money.say(bill.total) : ''],
     [words.minutes, bill ? write.minutes(bill.labourMinutes) : ''],
-    [words.paid, words.paidBy[closingSheet.paid]],
+    [words.paid, words.paidBy[paidBy(ticket.life)]],
   ] as const;
   return (
     <dl className="mt-4 grid grid-cols-[max-content_1fr] gap-x-5 gap-y-1.5">

@@ -23,7 +23,7 @@ export function useClosingSheet() {
   const { life } = ticket;
   const { card } = useShopQuery().data ?? { card: NEW_SHOP_PROFILE };
   const proposed = useMemo(() => closingProposal(ticket, model), [ticket, model]);
-  const { unrepaired: isUnrepaired, ...texts } = closingWordsOf(ticket, model);
+  const { unrepaired: isUnrepaired, why: _, ...texts } = closingWordsOf(ticket, model);
   // What goes back as it came is charged only as far as somebody writes it.
   const usual = isUnrepaired ? 0 : proposed.minutes;
   const begun = { ...texts, minutes: String(life.bill?.labourMinutes ?? usual) };
@@ -43,7 +43,8 @@ export function useClosingSheet() {
     hour: card.hour,
     taxPerMille: card.taxPerMille,
     taxIncluded: card.taxIncluded,
-    leastFee: isUnrepaired ? 0 : card.leastFee,
+    // What was looked at and not repaired costs what was agreed for the look.
+    leastFee: isUnrepaired ? (life.inspectionFee ?? 0) : card.leastFee,
   };
   const minutes = readySheet.shape.minutes.safeParse(values.minutes).data;
   const price =

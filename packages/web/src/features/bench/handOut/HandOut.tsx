@@ -1,0 +1,157 @@
+import { standingBill } from '@nodo/shop';
+import { dueOf } from '@nodo/ticket';
+import { useState } from 'react';
+import { useBillsQuery } from '../../../api/client.ts';
+import { m, write } from '../../../messages/index.ts';
+import { FormError } from '../../../session/FormError.tsx';
+import { useMoney } from '../../../session/useMoney.ts';
+import { SignaturePad } from '../../../ticket/photo/SignaturePad.tsx';
+import { useTicket } from '../../../ticket/TicketContext.tsx';
+import { Button } from '../../../ui/Button.tsx';
+import { CheckBoxes } from '../../../ui/CheckBox.tsx';
+import { TextField } from '../../../ui/Field.tsx';
+import { Form } from '../../../ui/Form.tsx';
+import { Modal } from '../../../ui/Modal.tsx';
+import { RadioBoxes } from '../../../ui/RadioBoxes.tsx';
+import { useClosingSheet } from '../closing/useClosingSheet.ts';
+import { PAID_NOW, type PaidNow } from './payment.ts';
+import { useHandOut } from './useHandOut.ts';
+
+/** The customer takes the machine: what goes with it, what is paid, bill or the reason for none, a signature if wanted. */
+export default function HandOut({ onClose }: { readonly onClose: () => void }) {
+  const { ticket } = useTicket();
+  const { life, intake } = ticket;
+  const { data: bills = [] } = useBillsQuery(ticket.id);
+  const money = useMoney();
+  const { step, fault, handOut } = useHandOut(onClose);
+  const [givenBack, setGivenBack] = useState<readonly string[]>([]);
+  const [paid, setPaid] = useState<PaidNow>();
+  const [withBill, setWithBill] = useState(true);
+  const [why, setWhy] = useState('');
+  const [isSigning, setSigning] = useState(false);
+  const [signature, setSignature] = useState<Blob>();
+  const words = m.handOut;
+  const due = dueOf(life);
+  const standing = standingBill(bills);
+  const canBill = life.bill !== undefined;
+  const wantsReason = !standing && (!canBill || !withBill);
+  const missing = life.accessories.filter((one) => !givenBack.includes(one));
+  const isReady =
+    (due === 0 || paid !== undefined) && (!wantsReason || why.trim().length >= LEAST_LETTERS);
+  return (
+    <Modal
+      open
+      onOpenChange={(open) => !open && onClose()}
+      title={words.title(intake?.tag ?? 0, intake?.label ?? '')}
+      closeLabel={words.close}
+    >
+      <Form
+        className="flex flex-col gap-5 overflow-y-auto pr-2"
+        onSubmit={() => {
+          if (!isReady) return;
+          void handOut({
+            givenBack,
+            payment: due > 0 && paid && paid !== 'not-yet' ? { how: paid, amount: due } : undefined,
+            issuesBill: !standing && canBill && withBill,
+            withoutBill: wantsReason ? why.trim() : undefined,
+            signature,
+          });
+        }}
+      >
+        {life.accessories.length > 0 && (
+          <fieldset>
+            <legend className="font-semibold">{words.giveBack}</legend>
+            <CheckBoxes
+              options={life.accessories.map((one) => [one, <bdi key={one}>{one}</bdi>] as const)}
+              ticked={givenBack}
+              onTick={setGivenBack}
+            />
+          </fieldset>
+        )}
+        <div>
+          {life.bill ? (
+            <p className="text-lg font-semibold" data-due>
+              {due > 0 ? words.due(money.say(due)) : words.nothingDue(money.say(life.bill.total))}
+            </p>
+          ) : (
+            <ProposedPrice />
+          )}
+          {due > 0 && (
+            <RadioBoxes
+              className="mt-1 flex flex-wrap gap-x-5"
+              legend={words.paid}
+              options={PAID_NOW.map((one) => [one, m.bench.closing.paidBy[one]] as const)}
+              value={paid}
+              onChoose={setPaid}
+            />
+          )}
+        </div>
+        {standing ? (
+          <p>{m.bench.closing.issued(standing.number)}</p>
+        ) : (
+          <div>
+            {canBill && (
+              <RadioBoxes
+                className="flex flex-wrap gap-x-5"
+                legend={words.bill}
+                options={[
+                  ['with', words.withBill],
+                  ['without', words.withoutBill],
+                ]}
+                value={withBill ? 'with' : 'without'}
+                onChoose={(one) => setWithBill(one === 'with')}
+              />
+            )}
+            {wantsReason && (
+              <TextField
+                label={words.whyNoBill}
+                hint={words.later}
+                value={why}
+                maxLength={300}
+                onText={setWhy}
+              />
+            )}
+          </div>
+        )}
+        {isSigning ? (
+          <SignaturePad signed={signature} onSigned={setSignature} />
+        ) : (
+          <Button look="quiet" className="self-start" onClick={() => setSigning(true)}>
+            {words.sign}
+          </Button>
+        )}
+        {missing.length > 0 && givenBack.length > 0 && (
+          <p className="font-semibold">{words.missing(missing.join(', '))}</p>
+        )}
+        <FormError fault={fault} />
+        <Button
+          type="submit"
+          look="main"
+          className="min-h-14"
+          disabled={!isReady || step !== 'form'}
+        >
+          {step === 'form' ? words.done : words.sending}
+        </Button>
+      </Form>
+    </Modal>
+  );
+}
+
+/** What the ticket's own entries come to, where nobody has worked out a price yet: taken at one tap. */
+function ProposedPrice() {
+  const { price, save } = useClosingSheet();
+  const money = useMoney();
+  const words = m.handOut;
+  return (
+    <div className="flex flex-wrap items-center gap-3">
+      <p className="text-lg font-semibold">{words.noPrice}</p>
+      {price && (
+        <Button onClick={() => void save()}>
+          {words.takePrice(money.say(price.total), write.minutes(price.labourMinutes))}
+        </Button>
+      )}
+    </div>
+  );
+}
+
+const LEAST_LETTERS = 3;

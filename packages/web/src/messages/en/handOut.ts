@@ -1,0 +1,23 @@
+/** The customer takes the machine. */
+export const handOut = {
+  open: 'Hand out',
+  title: (tag: number, label: string) => `Hand out ${tag}, ${label}`,
+  close: 'Close',
+  giveBack: 'Give back what came with it',
+  missing: (things: string) => `Not ticked: ${things}`,
+  due: (amount: string) => `${amount} to pay`,
+  nothingDue: (total: string) => `${total}, paid`,
+  noPrice: 'No price was worked out.',
+  takePrice: (amount: string, minutes: string) => `Charge ${amount} for ${minutes} minutes`,
+  paid: 'Paid',
+  bill: 'Bill',
+  withBill: 'with bill',
+  withoutBill: 'without bill',
+  whyNoBill: 'Why without a bill',
+  later: 'A bill can still be made afterwards.',
+  sign: 'Let the customer sign',
+  done: 'Handed over',
+  sending: 'Handing over',
+  undo: 'Undo the hand-out',
+  payLater: 'Enter the payment',
+} as const;
