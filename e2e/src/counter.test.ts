@@ -5,6 +5,7 @@ import { demoTicketId } from '@nodo/demo';
 import { describe, expect, it } from 'vitest';
 import { openBrowser } from '../../scripts/lib/browser.mjs';
 import { filmOfCode } from './camera.ts';
+import { choose } from './choose.ts';
 import { field, Screen } from './screen.ts';
 import { useStage } from './stage.ts';
 
@@ -157,7 +158,8 @@ describe('a walk-in', () => {
     await mirra.sees('Has it been here?');
     await mirra.page.type(field('Has it been here?'), 'olive zig');
     await mirra.clickWithin('section[aria-label="Is it known?"]', 'machine');
-    await mirra.sees('It comes back from the repair of');
+    await mirra.sees('Same trouble as last time (collected');
+    await choose(mirra, 'Same trouble as last time', 'Yes, it comes back');
     await mirra.sees('Not looked at then');
     await mirra.sees('It is Jasper Holtquist.');
     await mirra.click('Thread bunches up under the fabric');
@@ -253,10 +255,11 @@ describe('the price', () => {
     // Nothing was agreed to: nothing can be charged.
     await odren.sees('That is more than the customer agreed to.');
     await odren.clickWithin('[role="dialog"]', 'Give it back unrepaired');
+    await odren.clickWithin('[role="dialog"]', 'Close the ticket unrepaired');
     await odren.press('Escape');
     await odren.sees('Ticket closed');
     await odren.click('Customer informed');
-    await odren.click('The customer has it back');
+    await odren.handsOut();
     await odren.go('/collected');
     await odren.sees('given back unrepaired');
     expect(odren.complaints).toEqual([]);
@@ -288,7 +291,6 @@ describe('the closing sheet', () => {
     );
     expect(minutes).toBeGreaterThan(0);
     await odren.page.type(field('What helps next time'), ' Bring it in once a year.');
-    await odren.click('card');
     // Nothing is handed over, nor lost, as long as a field is not as it must be.
     const minutesField = await odren.page.waitForSelector(field('Minutes to charge'));
     await minutesField?.click({ count: 3 });
@@ -306,7 +308,7 @@ describe('the closing sheet', () => {
     await odren.sees('Credit 2 took bill 1 back.');
     await odren.click('Hand over the bill');
     await odren.sees('Bill 3 handed over');
-    await odren.click('The customer has it back');
+    await odren.handsOut('card');
     await odren.sees('Bring it in once a year.');
     expect(odren.complaints).toEqual([]);
   });

@@ -279,6 +279,18 @@ export class Screen {
     await this.sees('All entries, the latest first');
   }
 
+  /** Hands the machine out, with what is chosen; without a bill where no price was worked out. */
+  async handsOut(...choices: readonly string[]): Promise<void> {
+    const dialog = '[role="dialog"]';
+    await this.click('Hand out');
+    await this.page.waitForSelector(dialog);
+    for (const choice of choices) await this.clickLine(`${dialog} label`, choice);
+    const why = await this.page.$(field('Why without a bill'));
+    await why?.type('Settled otherwise');
+    await this.clickWithin(dialog, 'Handed over');
+    await this.page.waitForSelector(dialog, { hidden: true });
+  }
+
   /** Takes the first way on, step after step, until the ticket is closed. */
   async workToTheKnot(): Promise<void> {
     for (let steps = 0; steps < 40; steps += 1) {

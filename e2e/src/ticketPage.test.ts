@@ -41,8 +41,16 @@ describe('the page of a ticket', () => {
     await mirra.sees('It is ready. The customer does not know yet.');
     await mirra.click('Customer informed');
     await mirra.sees('It is ready, and the customer knows.');
-    await mirra.click('The customer has it back');
+    await mirra.click('Hand out');
+    await mirra.click('Charge €25.00 for 24 minutes');
+    await mirra.sees('€25.00 to pay');
+    await mirra.clickLine('[role="dialog"] label', 'card');
+    await mirra.clickWithin('[role="dialog"]', 'Handed over');
     await mirra.sees('The customer has it back.');
+    await mirra.sees('Bill 1 handed over');
+    await mirra.sees('€25.00, paid: card');
+    await mirra.click('Undo the hand-out');
+    await mirra.sees('It is ready, and the customer knows.');
     expect(mirra.complaints).toEqual([]);
   });
 
@@ -90,5 +98,37 @@ describe('whom to ring', () => {
       );
     await expect.poll(informed).toMatch(/^\s*1\s*$/);
     expect(mirra.complaints).toEqual([]);
+  });
+});
+
+describe('who does what', () => {
+  it('is arranged by a lead with keys alone, pinned, and released again', async () => {
+    const halle = await sharedScreen('halle');
+    await halle.go('/');
+    await halle.click('Arrange');
+    await halle.page.waitForSelector('button[aria-label="Move 27 Teal zigzag"]');
+    await halle.page.focus('button[aria-label="Move 27 Teal zigzag"]');
+    const said = (text: string) =>
+      halle.page.waitForFunction(
+        (words) => document.querySelector('[id^="DndLiveRegion"]')?.textContent.includes(words),
+        {},
+        text,
+      );
+    await halle.page.keyboard.press('Space');
+    await said('27 Teal zigzag is taken up.');
+    await halle.page.keyboard.press('ArrowLeft');
+    await said('27 Teal zigzag is over the bench of');
+    await halle.page.keyboard.press('Space');
+    await halle.sees('27 Teal zigzag is pinned to the bench of');
+    const pinned = () =>
+      stage().cluster.sql(
+        stage().database,
+        `select count(*) from ticket_summary where line ->> 'tag' = '27' and line -> 'pin' <> 'null'::jsonb`,
+      );
+    await expect.poll(pinned).toMatch(/^\s*1\s*$/);
+    await halle.click('Release 27 Teal zigzag');
+    await halle.sees('27 Teal zigzag goes by the plan again.');
+    await expect.poll(pinned).toMatch(/^\s*0\s*$/);
+    expect(halle.complaints).toEqual([]);
   });
 });

@@ -133,10 +133,10 @@ describe('undo', () => {
   it('takes back closing and “the customer has it back”', async () => {
     const odren = await atBench('odren', 30);
     await odren.workToTheKnot();
-    await odren.click('The customer has it back');
+    await odren.handsOut();
     await odren.sees('The customer has this machine.');
     await odren.press('u');
-    await odren.sees('The customer has it back');
+    await odren.sees('Hand out');
     await odren.press('u');
     await odren.seesNot('Ticket closed');
     expect(odren.complaints).toEqual([]);

@@ -80,6 +80,7 @@ export function rackLine(seq: number, change: Partial<RackEntry> = {}): RackEntr
     pin: null,
     atTheClock: [],
     readyAt: null,
+    collectedAt: null,
     toldAt: null,
     contact: null,
     asked: null,

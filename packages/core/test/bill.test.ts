@@ -13,6 +13,7 @@ describe('a bill', () => {
       labour: 5000,
       parts: 2500,
       toLeastFee: 0,
+      discount: 0,
       tax: 1500,
       total: 9000,
     });
@@ -31,12 +32,28 @@ describe('a bill', () => {
       labour: 1000,
       parts: 0,
       toLeastFee: 2000,
+      discount: 0,
       tax: 600,
       total: 3600,
     });
     expect(billOf(30, [], rates).toLeastFee).toBe(0);
     const part = [{ words: 'Case', count: 1, each: money(2500) }];
     expect(billOf(10, part, rates).toLeastFee).toBe(0);
+  });
+
+  it('takes off before the tax, and never more than there is', () => {
+    const rates = { hour, taxPerMille: 200, taxIncluded: false };
+    // 50.00 less 10.00; 20 % of 40.00 = 8.00 (arithmetic).
+    expect(billOf(50, [], rates, money(1000))).toMatchObject({
+      discount: 1000,
+      tax: 800,
+      total: 4800,
+    });
+    expect(billOf(50, [], rates, money(99_999))).toMatchObject({
+      discount: 5000,
+      tax: 0,
+      total: 0,
+    });
   });
 
   it('rounds to the smallest unit, and its lines add up', () => {

@@ -1,6 +1,6 @@
 import { humanText, instant, lowerFirst, minorUnits, uuid } from '@nodo/kernel';
 import type { FamilyModel } from '@nodo/knowledge';
-import { closingProposal, PAID_BY, paidBy, type Ticket, UNREPAIRED } from '@nodo/ticket';
+import { closingProposal, discount, PAID_BY, paidBy, type Ticket, UNREPAIRED } from '@nodo/ticket';
 import { z } from 'zod';
 import type { ShopProfile } from './profiles.ts';
 
@@ -30,6 +30,8 @@ export const billContent = z.object({
   labourMinutes: z.number().int().nonnegative(),
   labour: minorUnits,
   toLeastFee: minorUnits,
+  /** Left out where nothing was taken off. */
+  discount: discount.optional(),
   taxIncluded: z.boolean(),
   /** What of the total is taxed by which rate. */
   taxes: z.array(
@@ -106,6 +108,7 @@ export function billContentOf(
     labourMinutes: bill.labourMinutes,
     labour: bill.labour,
     toLeastFee: bill.toLeastFee,
+    ...(bill.discount && { discount: bill.discount }),
     taxIncluded: bill.rates.taxIncluded,
     taxes: [{ perMille: bill.rates.taxPerMille, net: bill.total - bill.tax, tax: bill.tax }],
     total: bill.total,

@@ -45,6 +45,7 @@ export const NEW_SHOP_PROFILE: ShopProfile = {
   taxNumber: '',
   usualDays: 7,
   uncollectedDays: 30,
+  warrantyDays: 90,
   stuckDays: 3,
   closed: [],
   people: {},

@@ -114,6 +114,8 @@ export const shopProfile = z.object({
   usualDays: z.number().int().min(1).max(90),
   /** Days after which a ready machine that nobody fetches counts as uncollected. */
   uncollectedDays: z.number().int().min(1).max(365),
+  /** Days after the hand-out within which a repair that does not hold is mended for nothing. */
+  warrantyDays: z.number().int().min(0).max(3650).default(90),
   /** Days without an entry after which open work counts as stuck. */
   stuckDays: z.number().int().min(1).max(60),
   closed: z.array(daysOff).max(60),

@@ -79,6 +79,8 @@ export {
   type Contact,
   type ContactOutcome,
   closingSheet,
+  type Discount,
+  discount,
   HOW_OFTEN,
   type Measure,
   type MeasureLimit,

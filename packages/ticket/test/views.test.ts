@@ -146,6 +146,7 @@ describe('a line on the Rack', () => {
       answer: null,
       atTheClock: [],
       readyAt: null,
+      collectedAt: null,
       toldAt: null,
       contact: null,
       asked: null,

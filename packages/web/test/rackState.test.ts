@@ -24,6 +24,7 @@ const line = (change: Partial<RackEntry> = {}): RackEntry =>
     awaited: null,
     changedAt: '2026-03-09T08:00:00.000Z',
     readyAt: null,
+    toldAt: null,
     lastBy: ODREN,
     comebackOf: null,
     comebacks: 0,
@@ -78,10 +79,13 @@ describe('what the calendar says of a machine', () => {
     expect(stuckIn('Europe/Berlin', late, '2026-03-30')).toBe(true);
   });
 
-  it('is uncollected when it stands ready for longer than the shop wants to keep it', () => {
-    const ready = (readyAt: string) => due({ status: 'closed', readyAt }).uncollected;
-    expect(ready('2026-02-07T08:00:00.000Z')).toBe(true);
-    expect(ready('2026-02-08T08:00:00.000Z')).toBe(false);
+  it('is uncollected when its customer has known for longer than the shop wants to keep it', () => {
+    const told = (toldAt: string | null) =>
+      due({ status: 'closed', readyAt: '2026-01-02T08:00:00.000Z', toldAt }).uncollected;
+    expect(told('2026-02-07T08:00:00.000Z')).toBe(true);
+    expect(told('2026-02-08T08:00:00.000Z')).toBe(false);
+    // Nobody told them.
+    expect(told(null)).toBe(false);
   });
 });
 

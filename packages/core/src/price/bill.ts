@@ -34,6 +34,8 @@ export interface Bill {
   readonly parts: Money;
   /** What is added so that the lowest fee is reached. */
   readonly toLeastFee: Money;
+  /** What is taken off, as prices are given. */
+  readonly discount: Money;
   /** Of the total, what is tax. */
   readonly tax: Money;
   readonly total: Money;
@@ -42,17 +44,25 @@ export interface Bill {
 /**
  * What work and parts come to. Labour is rounded to the smallest unit once, the tax once on
  * the sum (half up), so that the lines add up to the total. Below the lowest fee the difference is a line
- * of its own.
+ * of its own. What is taken off comes before the tax.
  * @param labourMinutes worked, whole minutes
+ * @param off what is wished to be taken off; never more than there is
  */
-export function billOf(labourMinutes: number, parts: readonly PricedPart[], rates: Rates): Bill {
+export function billOf(
+  labourMinutes: number,
+  parts: readonly PricedPart[],
+  rates: Rates,
+  off: Money = money(0),
+): Bill {
   if (!Number.isSafeInteger(labourMinutes) || labourMinutes < 0) {
     throw new CoreError('not-a-duration', { labourMinutes });
   }
   const labour = money(halfUp((labourMinutes * rates.hour) / 60));
   const forParts = money(parts.reduce((sum, { count, each }) => sum + count * each, 0));
   const toLeastFee = money(Math.max(0, (rates.leastFee ?? 0) - labour - forParts));
-  const sum = labour + forParts + toLeastFee;
+  const whole = labour + forParts + toLeastFee;
+  const discount = money(Math.min(off, whole));
+  const sum = whole - discount;
   const { taxPerMille: tax, taxIncluded } = rates;
   const taxed = taxIncluded ? halfUp((sum * tax) / (1000 + tax)) : halfUp((sum * tax) / 1000);
   return {
@@ -60,6 +70,7 @@ export function billOf(labourMinutes: number, parts: readonly PricedPart[], rate
     labour,
     parts: forParts,
     toLeastFee,
+    discount,
     tax: money(taxed),
     total: money(taxIncluded ? sum : sum + taxed),
   };

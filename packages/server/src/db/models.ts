@@ -52,6 +52,7 @@ export function defineModels(db: Sequelize) {
       customerId: perhaps(id()),
       machineId: perhaps(id()),
       changedAt: instant(),
+      collectedAt: perhaps(instant()),
       line: document<TicketSummary>(),
     }),
     customers: table(db, 'customer', {

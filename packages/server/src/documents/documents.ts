@@ -172,6 +172,9 @@ function drawSums(page: Page, content: BillContent, isCredit: boolean, from: num
           ] as const,
         ]
       : []),
+    ...(content.discount
+      ? [[`Taken off: ${content.discount.reason}`, -content.discount.amount] as const]
+      : []),
     ...content.taxes.map(
       ({ perMille, net, tax }) =>
         [`${taxWords} ${perMille / 10} % on ${money(sign * net, currency)}`, tax] as const,

@@ -32,7 +32,10 @@ export function searchRoutes(
     const before = at !== undefined && id !== undefined ? { at, id } : undefined;
     const entries = await store.collected(session.shop.id, before, PAGE);
     const last = entries.at(-1);
-    const next = last && entries.length === PAGE ? `${last.changedAt} ${last.ticket}` : null;
+    const next =
+      last && entries.length === PAGE
+        ? `${last.collectedAt ?? last.changedAt} ${last.ticket}`
+        : null;
     return { ok: true, answer: { entries: rackFor(session.person.role, entries), next } };
   });
 }

@@ -103,7 +103,7 @@ export class MemoryEventStore implements EventStore {
     const memory = this.of(shop);
     return [...memory.summaries.values()]
       .filter(({ status }) => status === 'collected')
-      .sort((a, b) => (isEarlier(a, { at: b.changedAt, id: b.ticket }) ? 1 : -1))
+      .sort((a, b) => (isEarlier(a, { at: b.collectedAt ?? '', id: b.ticket }) ? 1 : -1))
       .filter((line) => !before || isEarlier(line, before))
       .slice(0, most)
       .map((summary) => withName(memory, summary));
@@ -176,8 +176,9 @@ export class MemoryEventStore implements EventStore {
   }
 }
 
-function isEarlier({ changedAt, ticket }: TicketSummary, { at, id }: Cursor): boolean {
-  return changedAt === at ? ticket < id : changedAt < at;
+function isEarlier({ collectedAt, ticket }: TicketSummary, { at, id }: Cursor): boolean {
+  const own = collectedAt ?? '';
+  return own === at ? ticket < id : own < at;
 }
 
 function withName(memory: ShopMemory, summary: TicketSummary): RackEntry {

@@ -109,14 +109,14 @@ export class PostgresEventStore implements EventStore {
     return withShop(this.db, shop, async (transaction) => {
       const earlier = before && {
         [Op.or]: [
-          { changedAt: { [Op.lt]: new Date(before.at) } },
-          { changedAt: new Date(before.at), ticketId: { [Op.lt]: before.id } },
+          { collectedAt: { [Op.lt]: new Date(before.at) } },
+          { collectedAt: new Date(before.at), ticketId: { [Op.lt]: before.id } },
         ],
       };
       const rows = await this.models.summaries.findAll({
         where: { shopId: shop, status: 'collected', ...earlier },
         order: [
-          ['changedAt', 'DESC'],
+          ['collectedAt', 'DESC'],
           ['ticketId', 'DESC'],
         ],
         limit: most,
@@ -342,6 +342,13 @@ const NAMES_THE_MACHINE: ReadonlySet<string> = new Set([
 
 /** A line on the Rack, and what of it is asked for by the database. */
 function columnsOf(line: TicketSummary) {
-  const { tag, status, machine, changedAt } = line;
-  return { tag, status, machineId: machine, changedAt: new Date(changedAt), line };
+  const { tag, status, machine, changedAt, collectedAt } = line;
+  return {
+    tag,
+    status,
+    machineId: machine,
+    changedAt: new Date(changedAt),
+    collectedAt: collectedAt === null ? null : new Date(collectedAt),
+    line,
+  };
 }

@@ -3,6 +3,7 @@ import { currencyCode, minorUnits, refuse } from '@nodo/kernel';
 import { z } from 'zod';
 import { agreedPrice } from '../state/life.ts';
 import type { Ticket } from '../state/ticket.ts';
+import { discount } from '../state/values.ts';
 import { accept, type Decision, defineEvent, reject } from './define.ts';
 import { sinceItCame } from './guards.ts';
 
@@ -17,6 +18,8 @@ const command = z.object({
     leastFee: minorUnits.optional(),
   }),
   currency: currencyCode,
+  /** What is taken off, as prices are given; in the body what there was to be taken off. */
+  discount: discount.optional(),
 });
 
 const body = command.extend({
@@ -48,6 +51,7 @@ export const billMade = defineEvent({
       parts: money(sums.parts),
       toLeastFee: money(sums.toLeastFee ?? 0),
       tax: money(sums.tax),
+      discount: sums.discount,
       total: money(sums.total),
     };
     return { ...ticket, life: { ...ticket.life, bill } };
@@ -58,12 +62,18 @@ function priced(ticket: Ticket, given: z.infer<typeof command>): Decision<z.infe
   const { hour, taxPerMille, taxIncluded, leastFee = 0 } = given.rates;
   const parts = ticket.life.parts.map((part) => ({ ...part, each: money(part.each) }));
   const rates = { hour: money(hour), taxPerMille, taxIncluded, leastFee: money(leastFee) };
-  const bill = billOf(given.labourMinutes, parts, rates);
+  const { discount: wished, ...rest } = given;
+  const off = money(wished?.amount ?? 0);
+  const { discount: amount, ...bill } = billOf(given.labourMinutes, parts, rates, off);
   const agreed = agreedPrice(ticket.life);
   if (agreed !== undefined && bill.total > agreed) {
     return reject(refuse('over-the-limit', 'command', { total: bill.total, agreed }));
   }
-  return accept({ ...given, ...bill });
+  return accept({
+    ...rest,
+    ...bill,
+    ...(wished && amount > 0 ? { discount: { amount, reason: wished.reason } } : {}),
+  });
 }
 
 const whileHere = sinceItCame(priced);

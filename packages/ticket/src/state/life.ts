@@ -6,6 +6,7 @@ import type {
   CaseWhich,
   ClosingSheet,
   Contact,
+  Discount,
   Measure,
   PaidBy,
   PartPut,
@@ -103,7 +104,13 @@ export interface Life {
   /** Why it was handed out without a bill. */
   readonly withoutBill: string | undefined;
   readonly signed: readonly { readonly photo: string; readonly what: 'intake' | 'collected' }[];
-  readonly bill: (Bill & { readonly rates: Rates; readonly currency: string }) | undefined;
+  readonly bill:
+    | (Omit<Bill, 'discount'> & {
+        readonly rates: Rates;
+        readonly currency: string;
+        readonly discount: Discount | undefined;
+      })
+    | undefined;
   /** What the customer learns of the work, as it was last written. */
   readonly closingSheet: ClosingSheet | undefined;
   /** Where it is done, decided by hand. */

@@ -58,6 +58,10 @@ export const payment = z.object({
 });
 export type Payment = z.infer<typeof payment>;
 
+/** What is taken off a price, and why. */
+export const discount = z.object({ amount: minorUnits, reason: humanText(300, 3) });
+export type Discount = z.infer<typeof discount>;
+
 /** What the customer learns of the work, in sentences that anybody may correct. */
 export const closingSheet = z.object({
   found: humanText(1000, 0),

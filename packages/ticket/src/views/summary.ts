@@ -55,6 +55,8 @@ export const ticketSummary = z.object({
   /** Who works on it by the clock. */
   atTheClock: z.array(uuid),
   readyAt: instant.nullable(),
+  /** When the customer took it. */
+  collectedAt: instant.nullable(),
   /** When the customer was last informed that it is ready. */
   toldAt: instant.nullable(),
   /** The last try to speak to the customer; null also in summaries from before it was kept. */
@@ -148,6 +150,10 @@ export function summaryOf(ticket: Ticket, model: FamilyModel): TicketSummary | u
     pin: life.pin ?? null,
     atTheClock: [...atTheClock(life)],
     readyAt: closing?.receivedAt ?? null,
+    collectedAt:
+      status === 'collected'
+        ? (valid.findLast(({ type }) => type === 'machine-collected')?.receivedAt ?? null)
+        : null,
     toldAt: life.toldAt ?? null,
     contact: life.contact ?? null,
     asked: life.asked && !life.asked.answer ? life.asked.amount : null,

@@ -7,6 +7,7 @@ import { type Tool, ToolGlyph } from '../drawing/ToolGlyph.tsx';
 import { m, write } from '../messages/index.ts';
 import { InBar } from '../session/BarSlot.tsx';
 import { usePeopleById } from '../session/usePeopleById.ts';
+import { TextLink } from '../ui/TextLink.tsx';
 import { PLATE, TagPlate } from './TagPlate.tsx';
 import { useShown, useTicket } from './TicketContext.tsx';
 
@@ -117,6 +118,9 @@ function Facts({ summary }: { readonly summary: ReactNode }) {
               <bdi>{words}</bdi>
             </p>
           ))}
+          {life.comebackOf !== undefined && (
+            <TextLink to={`/t/${life.comebackOf}`}>{m.bench.bar.cameBack}</TextLink>
+          )}
           {summary}
           {last && lastBy && (
             <p className="text-sm text-quiet">

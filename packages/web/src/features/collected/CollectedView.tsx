@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { useCollectedInfiniteQuery } from '../../api/client.ts';
 import { m, write } from '../../messages/index.ts';
 import { NotRead } from '../../session/NotRead.tsx';
+import { useMoney } from '../../session/useMoney.ts';
 import { Blank, Sewing } from '../../ui/Stitches.tsx';
 
 const LINE_PX = 56;
@@ -27,6 +28,7 @@ export default function CollectedView() {
   useEffect(() => {
     if (hasNextPage && !isFetchingNextPage && last >= lines.length - AHEAD) void fetchNextPage();
   }, [hasNextPage, isFetchingNextPage, last, lines.length, fetchNextPage]);
+  const money = useMoney();
   const words = m.cards.collected;
   if (!data) return <NotRead title={words.failed} fault={error} again={refetch} />;
   if (lines.length === 0) return <Blank title={words.title} text={words.none} />;
@@ -53,11 +55,14 @@ export default function CollectedView() {
               >
                 <Link
                   to={`/t/${line.ticket}`}
-                  className="grid h-full grid-cols-[8rem_minmax(0,1fr)_minmax(0,1fr)_10rem] items-center gap-3 hover:bg-paper"
+                  className="grid h-full grid-cols-[8rem_minmax(0,1fr)_minmax(0,1fr)_6rem_10rem] items-center gap-3 hover:bg-paper"
                 >
-                  <span>{write.day(line.changedAt)}</span>
+                  <span>{write.day(line.collectedAt ?? line.changedAt)}</span>
                   <bdi className="truncate font-semibold">{line.label}</bdi>
                   <bdi className="truncate text-quiet">{line.customerName ?? ''}</bdi>
+                  <span className="text-right font-mono">
+                    {line.total === null ? '' : money.say(line.total)}
+                  </span>
                   <span className="text-sm text-quiet">
                     {[
                       line.unrepaired ? m.cards.machine.unrepaired : '',

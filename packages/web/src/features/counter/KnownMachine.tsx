@@ -1,11 +1,12 @@
 import type { MachineFile } from '@nodo/api';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { m, write } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { ticketAddress } from '../../shop/ticketAddress.ts';
 import { Visits } from '../../shop/Visits.tsx';
 import { Button } from '../../ui/Button.tsx';
-import { CheckBox } from '../../ui/CheckBox.tsx';
+import { RadioBoxes } from '../../ui/RadioBoxes.tsx';
 
 /** What is known of the machine on the counter: earlier visits, and what was left open then. */
 export function KnownMachine({
@@ -20,6 +21,8 @@ export function KnownMachine({
   readonly onForget: () => void;
 }) {
   const { role } = useSession().person;
+  // Asked of the customer, not taken for granted.
+  const [answer, setAnswer] = useState<'yes' | 'no'>();
   const words = m.counter.known;
   const { visits, machine } = file;
   const here = visits.find(({ line }) => line.status === 'open' && line.tag !== null);
@@ -49,12 +52,19 @@ export function KnownMachine({
         </p>
       )}
       {last && (
-        <CheckBox
-          checked={comebackOf === last.line.ticket}
-          onCheck={(isSo) => onComeback(isSo ? last.line.ticket : null)}
-        >
-          {words.comeback(write.day(last.line.changedAt))}
-        </CheckBox>
+        <RadioBoxes
+          className="flex flex-wrap gap-x-5"
+          legend={words.sameTrouble(write.day(last.line.collectedAt ?? last.line.changedAt))}
+          options={[
+            ['yes', words.yes],
+            ['no', words.no],
+          ]}
+          value={answer ?? (comebackOf === last.line.ticket ? 'yes' : undefined)}
+          onChoose={(one) => {
+            setAnswer(one);
+            onComeback(one === 'yes' ? last.line.ticket : null);
+          }}
+        />
       )}
       {visits.length > 0 && (
         <div className="mt-2 max-h-72 overflow-y-auto">

@@ -1,14 +1,9 @@
 import type { MachineFile } from '@nodo/api';
-import { daysBetween } from '@nodo/kernel';
 import { foldTicket } from '@nodo/ticket';
 import { toast } from 'sonner';
 import { client, useAppDispatch, useMachineQuery } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
 import type { IntakeForm } from '../../shop/intake/intakeForm.ts';
-import { shopClock, shopDayOf } from '../../time/shopTime.ts';
-
-/** A machine that comes so soon after a repair is taken for one that comes back from it. */
-const COMEBACK_DAYS = 60;
 
 /** Fills the form with what the shop knows: a machine, a customer, a call. */
 export function useKnown(
@@ -42,16 +37,12 @@ export function useKnown(
     const { data } = await dispatch(endpoints.machine.initiate(id, once));
     if (!data) return undefined;
     const { card, customer } = data.machine;
-    const last = data.visits.find(({ line }) => line.status !== 'open')?.line;
-    const isComeback =
-      last !== undefined &&
-      daysBetween(shopDayOf(last.changedAt), shopClock().day) <= COMEBACK_DAYS;
     return {
       machineId: id,
       family: card.family,
       traits: card.traits,
       label: card.label,
-      comebackOf: isComeback ? last.ticket : null,
+      comebackOf: null,
       ...(customer === null ? {} : await customerOf(customer)),
     };
   };

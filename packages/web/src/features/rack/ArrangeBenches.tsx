@@ -88,7 +88,9 @@ export default function ArrangeBenches({
         announcements: {
           onDragStart: ({ active }) => words.taken(said(String(active.id))),
           onDragOver: ({ active, over }) =>
-            over ? words.over(said(String(active.id)), placeOf(columns, String(over.id))) : '',
+            over && over.id !== active.id
+              ? words.over(said(String(active.id)), placeOf(columns, String(over.id)))
+              : undefined,
           onDragEnd: ({ active }) => words.put(said(String(active.id))),
           onDragCancel: ({ active }) => words.left(said(String(active.id))),
         },

@@ -92,6 +92,9 @@ function Machine({
           />
           <StateLine entry={entry} />
         </span>
+        {entry.comebackOf !== null && (
+          <span className="text-sm font-semibold">{m.rack.stands.comeback}</span>
+        )}
         <DueLine entry={entry} state={state} />
         {entry.atTheClock.length > 0 && person && (
           <span className="text-sm text-own">{m.rack.atWork(person.name)}</span>

@@ -10,13 +10,13 @@ export interface DueState {
   readonly dueToday: boolean;
   /** In work, and nobody made an entry for longer than the shop puts up with. */
   readonly stuck: boolean;
-  /** Ready for longer than the shop wants to keep it. */
+  /** The customer has known for longer than the shop wants to keep it that it can be fetched. */
   readonly uncollected: boolean;
 }
 
 /** @param today the shop's own */
 export function dueState(line: RackEntry, card: ShopProfile, today: Day): DueState {
-  const { status, promised, changedAt, readyAt, awaited, lastBy } = line;
+  const { status, promised, changedAt, toldAt, awaited, lastBy } = line;
   const isOpen = status === 'open' && line.tag !== null;
   const since = (instant: string) => daysBetween(dayOf(instant, card.timeZone), today);
   // Who waits for a part is stuck only when the part is late.
@@ -25,7 +25,8 @@ export function dueState(line: RackEntry, card: ShopProfile, today: Day): DueSta
     overdue: isOpen && promised !== null && promised < today,
     dueToday: isOpen && promised === today,
     stuck: isOpen && lastBy !== null && isLateThere && since(changedAt) >= card.stuckDays,
-    uncollected: status === 'closed' && readyAt !== null && since(readyAt) >= card.uncollectedDays,
+    // Nobody fetches what they do not know of.
+    uncollected: status === 'closed' && toldAt !== null && since(toldAt) >= card.uncollectedDays,
   };
 }
 

@@ -37,7 +37,7 @@ export default function ShopView() {
   return <ShopForm key={data.revision} sheet={data} />;
 }
 
-const NUMBERS = ['usualDays', 'stuckDays', 'uncollectedDays'] as const;
+const NUMBERS = ['usualDays', 'stuckDays', 'uncollectedDays', 'warrantyDays'] as const;
 const MONEY = ['hour', 'leastFee'] as const;
 type Typed = (typeof NUMBERS)[number] | (typeof MONEY)[number] | 'taxPerMille';
 
@@ -53,6 +53,7 @@ function typedProfile(card: ShopProfile): TypedProfile {
     usualDays: String(card.usualDays),
     stuckDays: String(card.stuckDays),
     uncollectedDays: String(card.uncollectedDays),
+    warrantyDays: String(card.warrantyDays),
   };
 }
 
@@ -70,6 +71,7 @@ const readyProfile = z.pipe(
       usualDays: readNumber(form.usualDays),
       stuckDays: readNumber(form.stuckDays),
       uncollectedDays: readNumber(form.uncollectedDays),
+      warrantyDays: readNumber(form.warrantyDays),
     };
   }),
   shopProfile,
@@ -236,6 +238,7 @@ function faultyField(
     usualDays: words.usualDays,
     stuckDays: words.stuckDays,
     uncollectedDays: words.uncollectedDays,
+    warrantyDays: words.warrantyDays,
     address: words.address,
     taxNumber: words.taxNumber,
     closed: words.closed,

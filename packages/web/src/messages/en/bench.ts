@@ -67,6 +67,7 @@ export const bench = {
       'Two people saw different things, so it counts as not asked until a third or the lead looks:',
   },
   bar: {
+    cameBack: 'Came back from an earlier repair',
     toStep: (tag: number) => `Ticket ${tag}: back to the next step`,
     due: (day: string) => `due ${day}`,
     tools: 'Tools for this machine',
@@ -217,7 +218,6 @@ export const bench = {
     wordsAlone: 'The complaint in words',
     notKnown: 'Nothing was reported that could come back.',
     waivedLine: (duties: string) => `Set aside: ${duties}`,
-    collected: 'The customer has it back',
     reopen: 'Reopen',
     reopenWhy: 'Why does it come back to the bench?',
     gone: 'The customer has this machine. The ticket stays to be read.',
@@ -242,6 +242,17 @@ export const bench = {
     price: 'Price',
     priceOf: (labour: string, tax: string, toLeastFee: string | undefined) =>
       `work ${labour}${toLeastFee === undefined ? '' : `, ${toLeastFee} added up to the lowest fee`}, tax ${tax}`,
+    off: {
+      title: 'Take something off',
+      amount: 'Taken off',
+      why: 'Why',
+      badAmount: 'An amount in figures.',
+      noReason: 'A reason, three letters at least.',
+      covered: (day: string) => `It came back from the repair collected ${day}: under warranty.`,
+      over: (day: string) => `It came back from the repair collected ${day}: the warranty is over.`,
+      chargeNothing: 'Charge nothing',
+      warranty: (day: string) => `Warranty on the repair collected ${day}`,
+    },
     paid: 'Paid',
     paidBy: {
       'not-yet': 'not yet',

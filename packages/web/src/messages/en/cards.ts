@@ -106,6 +106,7 @@ export const cards = {
     usualDays: 'Days until an unpromised machine should be ready',
     stuckDays: 'Days without an entry until work counts as stuck',
     uncollectedDays: 'Days until a ready machine counts as uncollected',
+    warrantyDays: 'Days of warranty after the hand-out',
     hours: 'Working time',
     hoursLead:
       'Promises are calculated from it. Type “9-17”; leave a day empty on which somebody does not work.',

@@ -46,6 +46,8 @@ export const ticketPage = {
     says: 'Customer says',
     found: 'Found',
     done: 'Done',
+    comesBackFrom: 'Came back from',
+    earlierRepair: 'the earlier repair',
     gaveBack: 'Went back with it',
     noBill: 'Without a bill',
     alsoHere: 'Here also',

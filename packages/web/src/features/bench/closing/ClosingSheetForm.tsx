@@ -9,6 +9,7 @@ import { NumberField, TextArea } from '../../../ui/Field.tsx';
 import { Form } from '../../../ui/Form.tsx';
 import { BillActions } from './BillActions.tsx';
 import { ClosingParts } from './ClosingParts.tsx';
+import { TakenOff } from './TakenOff.tsx';
 import { useClosingSheet } from './useClosingSheet.ts';
 
 /** What the customer learns and pays; everything is filled in already and can be corrected until they have the machine. */
@@ -54,6 +55,10 @@ export function ClosingSheetForm() {
               error={errorOf('minutes')}
               value={values.minutes}
               onText={(minutes) => set({ minutes })}
+            />
+            <TakenOff
+              form={form}
+              whole={price ? price.labour + price.parts + price.toLeastFee : 0}
             />
             {price && (
               <p data-price>

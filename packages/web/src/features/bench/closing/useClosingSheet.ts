@@ -1,4 +1,4 @@
-import { billOf, money } from '@nodo/core';
+import { billOf, money as minor } from '@nodo/core';
 import { closingWordsOf, NEW_SHOP_PROFILE } from '@nodo/shop';
 import { closingProposal, closingSheet } from '@nodo/ticket';
 import { useEffect, useEffectEvent, useMemo } from 'react';
@@ -6,6 +6,7 @@ import { z } from 'zod';
 import { useShopQuery } from '../../../api/client.ts';
 import { m } from '../../../messages/index.ts';
 import { readWhole } from '../../../messages/typed.ts';
+import { useMoney } from '../../../session/useMoney.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { useSchemaForm } from '../../../ui/useSchemaForm.ts';
 
@@ -13,9 +14,33 @@ import { useSchemaForm } from '../../../ui/useSchemaForm.ts';
 const MOST_MINUTES = 10_000;
 
 const error = m.bench.closing.badMinutes;
-const readySheet = closingSheet.extend({
-  minutes: z.string().transform(readWhole).pipe(z.number({ error }).max(MOST_MINUTES, { error })),
-});
+/** The sheet as it may be saved. @param readMoney reads an amount in the shop's currency */
+function readySheet(readMoney: (typed: string) => number | undefined) {
+  const words = m.bench.closing.off;
+  return closingSheet
+    .extend({
+      minutes: z
+        .string()
+        .transform(readWhole)
+        .pipe(z.number({ error }).max(MOST_MINUTES, { error })),
+      off: z.string(),
+      offWhy: z.string(),
+    })
+    .transform(({ off, offWhy, ...sheet }, context) => {
+      if (off.trim() === '') return { ...sheet, discount: undefined };
+      const amount = readMoney(off);
+      const reason = offWhy.trim();
+      if (amount === undefined) {
+        context.addIssue({ code: 'custom', path: ['off'], message: words.badAmount });
+      }
+      if (reason.length < LEAST_LETTERS) {
+        context.addIssue({ code: 'custom', path: ['offWhy'], message: words.noReason });
+      }
+      return { ...sheet, discount: { amount: amount ?? 0, reason } };
+    });
+}
+
+const LEAST_LETTERS = 3;
 
 /** The closing sheet as it is being written: what was saved, else what the ticket's own entries propose. */
 export function useClosingSheet() {
@@ -26,8 +51,16 @@ export function useClosingSheet() {
   const { unrepaired: isUnrepaired, why: _, ...texts } = closingWordsOf(ticket, model);
   // What goes back as it came is charged only as far as somebody writes it.
   const usual = isUnrepaired ? 0 : proposed.minutes;
-  const begun = { ...texts, minutes: String(life.bill?.labourMinutes ?? usual) };
-  const form = useSchemaForm(readySheet, begun);
+  const money = useMoney();
+  const taken = life.bill?.discount;
+  const begun = {
+    ...texts,
+    minutes: String(life.bill?.labourMinutes ?? usual),
+    off: taken ? money.typed(taken.amount) : '',
+    offWhy: taken?.reason ?? '',
+  };
+  const schema = useMemo(() => readySheet(money.read), [money.read]);
+  const form = useSchemaForm(schema, begun);
   const { values, isDirty } = form;
 
   // What is proposed, or saved by somebody else, stands there until it is changed here.
@@ -46,14 +79,16 @@ export function useClosingSheet() {
     // What was looked at and not repaired costs what was agreed for the look.
     leastFee: isUnrepaired ? (life.inspectionFee ?? 0) : card.leastFee,
   };
-  const minutes = readySheet.shape.minutes.safeParse(values.minutes).data;
+  const minutes = readWhole(values.minutes);
+  const off = values.off.trim() === '' ? 0 : money.read(values.off);
   const price =
-    minutes === undefined
+    minutes === undefined || minutes > MOST_MINUTES || off === undefined
       ? undefined
       : billOf(
           minutes,
-          life.parts.map((part) => ({ ...part, each: money(part.each) })),
-          { ...rates, hour: money(rates.hour), leastFee: money(rates.leastFee) },
+          life.parts.map((part) => ({ ...part, each: minor(part.each) })),
+          { ...rates, hour: minor(rates.hour), leastFee: minor(rates.leastFee) },
+          minor(off),
         );
   const isSaved =
     life.closingSheet !== undefined &&
@@ -83,9 +118,10 @@ export function useClosingSheet() {
         onSaved?.();
         return;
       }
-      await form.submit(({ minutes: labourMinutes, ...sheet }) => {
+      await form.submit(({ minutes: labourMinutes, discount, ...sheet }) => {
+        const price = { labourMinutes, rates, currency: card.currency };
         const isKept =
-          record('bill-made', { labourMinutes, rates, currency: card.currency }) &&
+          record('bill-made', discount ? { ...price, discount } : price) &&
           record('closing-noted', sheet);
         if (!isKept) return;
         form.reset(form.now());

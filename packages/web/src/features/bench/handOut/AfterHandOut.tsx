@@ -15,18 +15,17 @@ import { PAID_WAYS, type PaidWay } from './payment.ts';
 export function AfterHandOut() {
   const { life } = useTicket().ticket;
   return (
-    <div className="flex flex-col items-start gap-4">
+    <div className="mt-3 flex flex-col items-start gap-4">
       {dueOf(life) > 0 && <TakePayment due={dueOf(life)} />}
       <div className="flex flex-wrap items-center gap-3">
         {life.bill ? <BillActions onBefore={(go) => go()} /> : <PriceForm />}
-        <UndoHandOut />
       </div>
     </div>
   );
 }
 
 /** As long as nothing was entered after it, by whoever handed it out. */
-function UndoHandOut() {
+export function UndoHandOut() {
   const undo = useUndo();
   if (!undo) return null;
   return (

@@ -5,7 +5,7 @@ import { useSession } from '../../../session/SessionContext.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { CustomerInformed } from '../closing/CustomerInformed.tsx';
-import { AfterHandOut } from '../handOut/AfterHandOut.tsx';
+import { AfterHandOut, UndoHandOut } from '../handOut/AfterHandOut.tsx';
 import { HandOutButton } from '../handOut/HandOutButton.tsx';
 import { DayPromise } from '../job/DayPromise.tsx';
 import { PriceAnswer } from '../job/MoneyPart.tsx';
@@ -20,7 +20,14 @@ export function PageActions({ situation }: { readonly situation: Situation }) {
   const toArrive = mayRecord(role, 'part-came') ? awaited : undefined;
   // A call that ended well has nothing to hand out.
   if (stage === 'away' || ticket.intake?.tag === undefined) return null;
-  if (stage === 'collected') return <AfterHandOut />;
+  if (stage === 'collected') {
+    return (
+      <div>
+        <AfterHandOut />
+        <UndoHandOut />
+      </div>
+    );
+  }
   return (
     <div className="flex flex-col gap-3">
       {stage === 'ask-customer' && <PriceAnswer />}

@@ -37,6 +37,13 @@ export function PageFacts() {
       <Fact name={words.done}>{closed?.done}</Fact>
       <Fact name={words.gaveBack}>{life.givenBack?.join(', ')}</Fact>
       <Fact name={words.noBill}>{life.withoutBill && <bdi>{life.withoutBill}</bdi>}</Fact>
+      <Fact name={words.comesBackFrom}>
+        {life.comebackOf !== undefined && (
+          <TextLink to={`/t/${life.comebackOf}`} className="-my-2">
+            {words.earlierRepair}
+          </TextLink>
+        )}
+      </Fact>
       <Elsewhere />
     </dl>
   );

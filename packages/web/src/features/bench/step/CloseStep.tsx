@@ -1,6 +1,8 @@
 import { lowerFirst } from '@nodo/kernel';
+import { mayTakeIn } from '@nodo/ticket';
 import { useState } from 'react';
 import { m, write } from '../../../messages/index.ts';
+import { useSession } from '../../../session/SessionContext.tsx';
 import { AnswerButton } from '../../../ticket/check/AnswerButton.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { symptomName } from '../../../ticket/words.ts';
@@ -10,6 +12,7 @@ import { TextLink } from '../../../ui/TextLink.tsx';
 import type { TicketPlan } from '../../../workers/planner.worker.ts';
 import { ClosingSheetForm } from '../closing/ClosingSheetForm.tsx';
 import { CustomerInformed } from '../closing/CustomerInformed.tsx';
+import { AfterHandOut } from '../handOut/AfterHandOut.tsx';
 import { HandOutButton } from '../handOut/HandOutButton.tsx';
 import type { Choice } from './choice.ts';
 
@@ -108,6 +111,7 @@ function Symptoms({ onChoose }: Pick<CloseStepProps, 'onChoose'>) {
 /** The ticket is closed: hand the machine over, or take it back to the bench. */
 export function ClosedStep() {
   const { ticket, record, mayWork } = useTicket();
+  const { role } = useSession().person;
   const [reopening, setReopening] = useState(false);
   const words = m.bench.step;
   const gone = ticket.status === 'collected';
@@ -131,6 +135,7 @@ export function ClosedStep() {
       <Waived />
       {gone && <p className="mt-3">{words.gone}</p>}
       <ClosingSheetForm />
+      {gone && mayTakeIn(role) && <AfterHandOut />}
       {!gone && <CustomerInformed />}
       {!gone && (
         <div className="mt-4 flex flex-wrap gap-3">
