@@ -19,7 +19,7 @@ import {
   withFamily,
 } from '../../shop/intake/intakeForm.ts';
 import { SoundsLike } from '../../shop/intake/SoundsLike.tsx';
-import { NameFields } from '../../shop/intake/WhoAndWhat.tsx';
+import { CustomerFields } from '../../shop/intake/WhoAndWhat.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TextArea, TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
@@ -55,8 +55,8 @@ function CallSheet() {
     <Form noValidate className="flex flex-1 flex-col lg:flex-row" onSubmit={() => submit(begin)}>
       <div className="min-w-0 flex-1 px-6 py-4">
         <h1 className="mb-4 text-2xl font-bold">{m.phone.title}</h1>
-        <div className="grid gap-x-8 gap-y-4 md:grid-cols-3">
-          <NameFields form={form} error={errorOf('customer')} set={set} />
+        <CustomerFields form={form} error={errorOf('customer')} set={set} />
+        <div className="mt-4 grid gap-x-8 gap-y-4 md:grid-cols-2">
           <TextField
             label={m.phone.label}
             value={form.label}

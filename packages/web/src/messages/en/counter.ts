@@ -68,6 +68,12 @@ export const counter = {
     no: 'No, something else',
     customer: (name: string) => `It is ${name}.`,
     anotherCustomer: 'Somebody else',
+    samePerson: 'The same person?',
+    isIt: (who: string) => `Is it ${who}?`,
+    same: 'Yes, the same',
+    alsoHere: (lines: string) => `Here now: ${lines}`,
+    hereLine: (tag: number, label: string, stands: string, day: string) =>
+      `tag ${tag}, ${label}, ${stands} since ${day}`,
     announced: 'They called about it. What was said then comes along.',
   },
   plateModel: 'Make and model',

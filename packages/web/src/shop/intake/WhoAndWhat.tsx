@@ -2,6 +2,7 @@ import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { NumberField, TextField } from '../../ui/Field.tsx';
 import type { IntakeForm } from './intakeForm.ts';
+import { HereOf, SamePerson } from './SamePerson.tsx';
 
 type Set = (part: Partial<IntakeForm>) => void;
 
@@ -23,6 +24,7 @@ export function CustomerFields({
           <bdi>{words.customer(form.customer)}</bdi>
         </strong>
         <span className="text-quiet">{form.phone}</span>
+        <HereOf customer={form.customerId} />
         {form.call === null && (
           <Button look="quiet" onClick={() => set({ customerId: null, customer: '', phone: '' })}>
             {words.anotherCustomer}
@@ -32,14 +34,17 @@ export function CustomerFields({
     );
   }
   return (
-    <div className="grid gap-x-8 gap-y-4 md:grid-cols-2">
-      <NameFields form={form} error={error} set={set} />
-    </div>
+    <>
+      <div className="grid gap-x-8 gap-y-4 md:grid-cols-2">
+        <NameFields form={form} error={error} set={set} />
+      </div>
+      <SamePerson form={form} onSame={set} />
+    </>
   );
 }
 
 /** Somebody who is new here: how they are called, where they are reached. */
-export function NameFields({
+function NameFields({
   form,
   error,
   set,
