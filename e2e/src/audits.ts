@@ -57,6 +57,7 @@ export function auditEachView(theme: 'day' | 'night'): void {
       ['Machine', `/machines/${DEMO_CUSTOMER.machine}`, 'Save machine'],
       ['Shop', '/shop', 'Working time'],
       ['Collected machines', '/collected', 'Dove zigzag'],
+      ['Day sheet', '/day', 'Takings'],
     ])('%s', async (_, path, shown) => {
       const halle = await screen('halle', theme);
       await halle.go(path);

@@ -20,6 +20,7 @@ const LEADS_VIEWS = [
   ['Machine', `/machines/${DEMO_CUSTOMER.machine}`, 'Save machine'],
   ['Shop', '/shop', 'Odren Vask'],
   ['Collected machines', '/collected', 'Dove zigzag'],
+  ['Day sheet', '/day', 'Takings'],
 ] as const;
 
 describe('at 200 % zoom', () => {

@@ -1,4 +1,5 @@
 import type { AnswerOf, ApiRequest, EndpointName, LiveFrame, ParamsOf } from '@nodo/api';
+import type { Day } from '@nodo/kernel';
 import { type ApiParts, type NodoApi, READ_AGAIN } from './api.ts';
 import { type Given, requestFor } from './call.ts';
 import { keepLive, type Reading } from './keepLive.ts';
@@ -70,6 +71,10 @@ export function withProfiles(base: NodoApi, parts: Pick<ApiParts, 'stream' | 'ca
             initialPageParam: undefined,
             getNextPageParam: ({ next }) => next ?? undefined,
           },
+          keepUnusedDataFor: 0,
+        }),
+        daySheet: build.query<AnswerOf<'readDaySheet'>, Day>({
+          query: (day) => ({ name: 'readDaySheet', params: { day } }),
           keepUnusedDataFor: 0,
         }),
         customer: build.query<AnswerOf<'readCustomer'>, string>({

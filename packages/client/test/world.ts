@@ -88,6 +88,7 @@ export function rackLine(seq: number, change: Partial<RackEntry> = {}): RackEntr
     answer: null,
     unrepaired: null,
     total: null,
+    due: null,
     customerName: null,
     customerPhone: null,
     ...change,

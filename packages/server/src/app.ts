@@ -17,6 +17,7 @@ import type { PresenceTracker } from './live/presence.ts';
 import type { Notices } from './notices/notices.ts';
 import type { PhotoStore } from './photos/photoStore.ts';
 import { billRoutes } from './routes/bills.ts';
+import { dayRoutes } from './routes/day.ts';
 import { documentRoutes } from './routes/documents.ts';
 import { linkRoutes } from './routes/links.ts';
 import { liveRoutes } from './routes/live.ts';
@@ -81,6 +82,7 @@ export function createApp(parts: AppParts): Express {
   profileRoutes(app, auth, parts.cards, store, photos);
   searchRoutes(app, auth, parts.db, store);
   billRoutes(app, auth, parts.cards, store, parts.now);
+  dayRoutes(app, auth.people, parts.cards);
   documentRoutes(app, auth, parts.cards, store, photos, parts.reach);
   tablesRoutes(app, auth.people, store, now);
   liveRoutes(app, auth.people, hub, presence);

@@ -22,6 +22,7 @@ import { PhotoStore } from './photos/photoStore.ts';
 import { sweepPhotos } from './photos/sweep.ts';
 import { Bills } from './profiles/bills.ts';
 import { Customers } from './profiles/customers.ts';
+import { DaySheets } from './profiles/daySheets.ts';
 import { Machines } from './profiles/machines.ts';
 import { Needles } from './profiles/needles.ts';
 import { ShopProfiles } from './profiles/shopProfiles.ts';
@@ -99,6 +100,7 @@ export async function runServer(
       machines: new Machines(db, now),
       needles: new Needles(db),
       bills: new Bills(db),
+      days: new DaySheets(db, store),
       sheets: new ShopProfiles(db, zone),
     },
     photos,

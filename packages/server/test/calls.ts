@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { ADDRESSES, type DocumentKind, type EndpointName, pathTo } from '@nodo/api';
+import { toDay } from '@nodo/kernel';
 import { NEW_SHOP_PROFILE, newCustomerProfile, newMachineProfile } from '@nodo/shop';
 import { jpeg } from './jpeg.ts';
 import { commandOf, intakeCommand, needleEntry, proposalCommand } from './shop.ts';
@@ -131,6 +132,7 @@ export function callsAbout(ids: Named): Calls {
       path: pathTo('issueBill', { ticket: ids.ticket }),
       body: { id: randomUUID(), kind: 'bill' },
     }),
+    readDaySheet: () => ({ path: pathTo('readDaySheet', { day: toDay('2026-03-02') }) }),
     listCollected: () => ({ path: ADDRESSES.listCollected.path }),
     search: () => ({ path: `${ADDRESSES.search.path}?find=${ids.find}` }),
     readShop: () => ({ path: ADDRESSES.readShop.path }),

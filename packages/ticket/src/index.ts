@@ -130,3 +130,4 @@ export {
   type TicketSummary,
   ticketSummary,
 } from './views/summary.ts';
+export { takingsOf } from './views/takings.ts';

@@ -153,6 +153,7 @@ describe('a line on the Rack', () => {
       freedBy: null,
       unrepaired: null,
       total: null,
+      due: null,
     });
   });
 

@@ -14,6 +14,7 @@ import { route } from '../http/route.ts';
 import type { PhotoStore } from '../photos/photoStore.ts';
 import type { Bills } from '../profiles/bills.ts';
 import { type Customers, toCustomerProfile } from '../profiles/customers.ts';
+import type { DaySheets } from '../profiles/daySheets.ts';
 import type { Machines } from '../profiles/machines.ts';
 import type { MachineRow } from '../profiles/models.ts';
 import type { Needles } from '../profiles/needles.ts';
@@ -26,6 +27,7 @@ export interface Profiles {
   readonly machines: Machines;
   readonly needles: Needles;
   readonly bills: Bills;
+  readonly days: DaySheets;
   readonly sheets: ShopProfiles;
 }
 

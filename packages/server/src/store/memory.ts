@@ -109,6 +109,14 @@ export class MemoryEventStore implements EventStore {
       .map((summary) => withName(memory, summary));
   }
 
+  async linesOf(shop: string, tickets: readonly string[]): Promise<readonly RackEntry[]> {
+    const memory = this.of(shop);
+    return tickets.flatMap((ticket) => {
+      const summary = memory.summaries.get(ticket);
+      return summary ? [withName(memory, summary)] : [];
+    });
+  }
+
   async openAfter(
     shop: string,
     after: string | undefined,

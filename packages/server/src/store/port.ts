@@ -77,6 +77,8 @@ export interface EventStore extends TablesStore {
   customers(shop: string, ids: readonly string[]): Promise<ReadonlyMap<string, Customer>>;
   /** What was fetched, the latest first. @param before the last of the page before */
   collected(shop: string, before: Cursor | undefined, most: number): Promise<readonly RackEntry[]>;
+  /** The lines of these tickets, wherever their machines are. */
+  linesOf(shop: string, tickets: readonly string[]): Promise<readonly RackEntry[]>;
   /** Ids of open tickets after one of them, in the order of the ids. */
   openAfter(shop: string, after: string | undefined, most: number): Promise<readonly string[]>;
   /**

@@ -126,6 +126,16 @@ export class PostgresEventStore implements EventStore {
     });
   }
 
+  linesOf(shop: string, tickets: readonly string[]): Promise<readonly RackEntry[]> {
+    return withShop(this.db, shop, async (transaction) => {
+      const rows = await this.models.summaries.findAll({
+        where: { shopId: shop, ticketId: [...tickets] },
+        transaction,
+      });
+      return this.withNames(shop, rows, transaction);
+    });
+  }
+
   openAfter(shop: string, after: string | undefined, most: number): Promise<readonly string[]> {
     return withShop(this.db, shop, async (transaction) => {
       const rows = await this.models.summaries.findAll({

@@ -5,7 +5,7 @@ import { z } from 'zod';
 import { assess } from '../assessment/assess.ts';
 import { workLeftOn } from '../assessment/workLeft.ts';
 import type { RecordedEvent } from '../state/envelope.ts';
-import { atTheClock, type Life, SPOKEN, STAGES } from '../state/life.ts';
+import { atTheClock, dueOf, type Life, SPOKEN, STAGES } from '../state/life.ts';
 import type { Ticket } from '../state/ticket.ts';
 import { contact, UNREPAIRED } from '../state/values.ts';
 import { handOverOf } from './handOver.ts';
@@ -78,6 +78,8 @@ export const ticketSummary = z.object({
   unrepaired: z.enum(UNREPAIRED).nullable(),
   /** What it came to, in the smallest unit of the shop's currency. */
   total: z.number().int().nullable(),
+  /** What of it is not paid yet; null where no price was worked out. */
+  due: z.number().int().nullable(),
 });
 export type TicketSummary = z.infer<typeof ticketSummary>;
 
@@ -161,6 +163,7 @@ export function summaryOf(ticket: Ticket, model: FamilyModel): TicketSummary | u
     freedBy: freedBy(ticket, valid),
     unrepaired: ticket.closing?.unrepaired ?? null,
     total: life.bill?.total ?? null,
+    due: life.bill ? dueOf(life) : null,
   };
 }
 

@@ -24,6 +24,7 @@ export const {
   useChangeShopMutation,
   useChangeTablesMutation,
   useCollectedInfiniteQuery,
+  useDaySheetQuery,
   useCustomerQuery,
   useEndScreenMutation,
   useEraseCustomerMutation,

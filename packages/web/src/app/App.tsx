@@ -24,6 +24,7 @@ const Tagged = lazy(() => import('../features/find/Tagged.tsx'));
 const CustomerView = lazy(() => import('../features/customers/CustomerView.tsx'));
 const MachineView = lazy(() => import('../features/machines/MachineView.tsx'));
 const ShopView = lazy(() => import('../features/shopProfile/ShopView.tsx'));
+const DayView = lazy(() => import('../features/day/DayView.tsx'));
 const CollectedView = lazy(() => import('../features/collected/CollectedView.tsx'));
 const NeedleView = lazy(() => import('../instruments/needle/NeedleView.tsx'));
 const BobbinView = lazy(() => import('../instruments/bobbin/BobbinView.tsx'));
@@ -91,6 +92,7 @@ function Shop() {
                 <Route path="/customers/:customer" element={<CustomerView />} />
                 <Route path="/machines/:machine" element={<MachineView />} />
                 <Route path="/shop" element={<ShopView />} />
+                <Route path="/day" element={<DayView />} />
                 <Route path="/collected" element={<CollectedView />} />
                 <Route path="/people" element={<PeopleView />} />
                 <Route path="*" element={<NothingHere />} />

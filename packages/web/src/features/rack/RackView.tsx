@@ -1,12 +1,13 @@
 import type { Person, Presence } from '@nodo/api';
 import { NEW_SHOP_PROFILE } from '@nodo/shop';
-import type { RackEntry } from '@nodo/ticket';
+import { mayTakeIn, type RackEntry } from '@nodo/ticket';
 import { ListFilter } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { usePresenceQuery, useRackQuery, useShopQuery } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
 import { NotRead } from '../../session/NotRead.tsx';
+import { useSession } from '../../session/SessionContext.tsx';
 import { usePeopleById } from '../../session/usePeopleById.ts';
 import { useShopPlan } from '../../shop/promise/useOffers.ts';
 import { shopClock } from '../../time/shopTime.ts';
@@ -39,6 +40,7 @@ export function RackView() {
   const [isFilterOpen, setFilterOpen] = useState(isFiltered);
   // The benches stand above the shelves: both come together, or the shelves would move under the hand.
   const isPlanning = rack !== undefined && plan === undefined && !isFiltered;
+  const { role } = useSession().person;
   const isWide = useIsWide();
   const isLate = useLasts(isPlanning, PLAN_WITHIN_MS);
 
@@ -100,6 +102,11 @@ export function RackView() {
           </Blank>
         ) : (
           <Shelves entries={shown} people={peopleById} lookers={lookers} states={states} />
+        )}
+        {mayTakeIn(role) && (
+          <TextLink to="/day" className="mt-4 mr-6">
+            {m.day.open}
+          </TextLink>
         )}
         <TextLink to="/collected" className="mt-4">
           {m.cards.collected.open}

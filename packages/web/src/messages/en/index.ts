@@ -1,6 +1,7 @@
 import { bench } from './bench.ts';
 import { cards } from './cards.ts';
 import { counter } from './counter.ts';
+import { day } from './day.ts';
 import { freeing } from './freeing.ts';
 import { handOut } from './handOut.ts';
 import { instrument } from './instrument.ts';
@@ -35,6 +36,7 @@ export const en = {
   life,
   cards,
   instrument,
+  day,
   handOut,
   ticketPage,
 };

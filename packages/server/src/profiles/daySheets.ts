@@ -1,0 +1,84 @@
+import type { DaySheet } from '@nodo/api';
+import { type Day, dayAfter, instantAt } from '@nodo/kernel';
+import { type TicketEvent, takingsOf } from '@nodo/ticket';
+import { QueryTypes, type Sequelize } from 'sequelize';
+import { withShop } from '../db/connect.ts';
+import type { EventStore } from '../store/port.ts';
+
+interface Row {
+  readonly ticket_id: string;
+  readonly type: Counted['type'];
+  readonly actor_id: string;
+  readonly observed_at: Date;
+  readonly body: object;
+}
+
+/** What a day is made of. */
+type Counted = Extract<
+  TicketEvent,
+  {
+    readonly type: 'intake-taken' | 'machine-arrived' | 'machine-collected' | 'payment-taken';
+  }
+>;
+const COUNTED: readonly Counted['type'][] = [
+  'intake-taken',
+  'machine-arrived',
+  'machine-collected',
+  'payment-taken',
+];
+
+/** What came, went and was paid on the days of a shop, read from the entries of its tickets. */
+export class DaySheets {
+  constructor(
+    private readonly db: Sequelize,
+    private readonly store: EventStore,
+  ) {}
+
+  /** An entry belongs to the day on which it was made, however late it arrived; what was undone counts nowhere. */
+  async of(shop: string, day: Day, zone: string): Promise<DaySheet> {
+    const rows = await this.entriesOf(shop, day, zone);
+    const lines = await this.store.linesOf(shop, [...new Set(rows.map((row) => row.ticket_id))]);
+    const byTicket = new Map(lines.map((line) => [line.ticket, line]));
+    const ofType = <Type extends Counted['type']>(...types: readonly Type[]) =>
+      rows.flatMap((row) => {
+        const line = byTicket.get(row.ticket_id);
+        if (!line || !(types as readonly string[]).includes(row.type)) return [];
+        const body = row.body as Extract<Counted, { readonly type: Type }>['body'];
+        return [{ at: row.observed_at.toISOString(), by: row.actor_id, body, line }];
+      });
+    const payments = ofType('payment-taken').map(({ body: { how, amount }, ...paid }) => ({
+      at: paid.at,
+      by: paid.by,
+      line: paid.line,
+      how,
+      amount,
+    }));
+    return {
+      day,
+      takenIn: ofType('intake-taken', 'machine-arrived').map(({ at, line }) => ({ at, line })),
+      handedOut: ofType('machine-collected').map(({ at, line, body }) => ({
+        at,
+        line,
+        withoutBill: body.withoutBill ?? null,
+      })),
+      payments,
+      takings: takingsOf(payments),
+    };
+  }
+
+  private entriesOf(shop: string, day: Day, zone: string): Promise<readonly Row[]> {
+    const from = instantAt({ day, minute: 0 }, zone);
+    const until = instantAt({ day: dayAfter(day, 1), minute: 0 }, zone);
+    return withShop(this.db, shop, (transaction) =>
+      this.db.query<Row>(
+        `select e.ticket_id, e.type, e.actor_id, e.observed_at, e.body from ticket_event e
+          where e.shop_id = $1 and e.type = any($2) and e.observed_at >= $3 and e.observed_at < $4
+            and not exists (select 1 from ticket_event c
+              where c.shop_id = e.shop_id and c.ticket_id = e.ticket_id
+                and c.type = 'entry-corrected' and c.body ->> 'corrects' = e.id::text)
+          order by e.observed_at, e.ticket_id, e.seq`,
+        { bind: [shop, [...COUNTED], from, until], transaction, type: QueryTypes.SELECT },
+      ),
+    );
+  }
+}

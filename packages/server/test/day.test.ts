@@ -1,0 +1,64 @@
+import type { DaySheet } from '@nodo/api';
+import { dayAfter, toDay } from '@nodo/kernel';
+import { describe, expect, it } from 'vitest';
+import { ok, record, useCounter } from './counter.ts';
+import { commandOf } from './shop.ts';
+
+const shop = useCounter();
+const { takenIn } = shop;
+const rates = { hour: 6000, taxPerMille: 190, taxIncluded: true };
+const price = { labourMinutes: 30, rates, currency: 'EUR' };
+
+/** The day on which the entries of these tests are made, whenever they arrive. */
+const DAY = toDay('2026-03-02');
+const sheetOf = (day: string) => ok<DaySheet>(shop.counter, 'GET', `/api/days/${day}`);
+
+async function closed(name: string): Promise<string> {
+  const { ticket } = await takenIn(name);
+  await record(shop.technician, ticket, 'ticket-closed', { unrepaired: true, why: 'no-part' });
+  return ticket;
+}
+
+describe('the sheet of a day', () => {
+  it('has what came, what went, and what was paid by which way', async () => {
+    const [one, other] = [await closed('Ilva Korr'), await closed('Pell Umbrick')];
+    await record(shop.counter, one, 'bill-made', price);
+    await record(shop.counter, one, 'payment-taken', { how: 'cash', amount: 1000 });
+    await record(shop.counter, one, 'machine-collected', { withoutBill: 'Wants none.' });
+    await record(shop.counter, one, 'payment-taken', { how: 'card', amount: 500 });
+    const sheet = await sheetOf(DAY);
+    expect(sheet.takenIn.map(({ line }) => line.ticket)).toEqual(
+      expect.arrayContaining([one, other]),
+    );
+    expect(sheet.handedOut).toMatchObject([
+      { line: { ticket: one, total: 3000, due: 1500 }, withoutBill: 'Wants none.' },
+    ]);
+    expect(sheet.takings).toEqual({ cash: 1000, card: 500, transfer: 0 });
+    expect(sheet.payments.map(({ how, amount }) => `${how} ${amount}`)).toEqual([
+      'cash 1000',
+      'card 500',
+    ]);
+  });
+
+  it('leaves out what was undone, and the days before and after', async () => {
+    const ticket = await closed('Edda Quill');
+    await record(shop.counter, ticket, 'bill-made', price);
+    const before = (await sheetOf(DAY)).takings.transfer;
+    const paid = commandOf('payment-taken', { how: 'transfer', amount: 3000 });
+    await ok(shop.counter, 'POST', `/api/tickets/${ticket}/events`, paid);
+    expect((await sheetOf(DAY)).takings.transfer).toBe(before + 3000);
+    await record(shop.counter, ticket, 'entry-corrected', { corrects: paid.id });
+    expect((await sheetOf(DAY)).takings.transfer).toBe(before);
+    for (const ahead of [-1, 1]) {
+      const other = await sheetOf(dayAfter(DAY, ahead));
+      expect([other.takenIn, other.handedOut, other.payments]).toEqual([[], [], []]);
+    }
+  });
+
+  it('is of a day of the calendar', async () => {
+    expect(await shop.counter.call('GET', '/api/days/2026-02-30')).toMatchObject({
+      status: 400,
+      body: { code: 'bad-input' },
+    });
+  });
+});

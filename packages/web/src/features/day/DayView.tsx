@@ -1,0 +1,190 @@
+import type { DaySheet } from '@nodo/api';
+import { type Day, dayAfter, readDay } from '@nodo/kernel';
+import type { RackEntry } from '@nodo/ticket';
+import { Printer } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { useDaySheetQuery, useRackQuery } from '../../api/client.ts';
+import { m, write } from '../../messages/index.ts';
+import { NotRead } from '../../session/NotRead.tsx';
+import { useMoney } from '../../session/useMoney.ts';
+import { usePeopleById } from '../../session/usePeopleById.ts';
+import { shopClock } from '../../time/shopTime.ts';
+import { Button } from '../../ui/Button.tsx';
+import { DayField } from '../../ui/DayField.tsx';
+
+/** What a day came to: money, what came and went, and in the evening what is left open. */
+export default function DayView() {
+  const [address, setAddress] = useSearchParams();
+  const { day: today } = shopClock();
+  const day = readDay(address.get('day') ?? '') ?? today;
+  const { currentData, error, refetch } = useDaySheetQuery(day, {
+    refetchOnMountOrArgChange: true,
+  });
+  const words = m.day;
+  if (!currentData) return <NotRead title={words.failed} fault={error} again={refetch} />;
+  return (
+    <section className="max-w-4xl px-6 py-4 print:p-0" aria-labelledby="day-title">
+      <div className="mb-4 flex flex-wrap items-end gap-4">
+        <h1 id="day-title" className="mr-auto text-2xl font-bold">
+          {words.title(write.plainDay(day))}
+        </h1>
+        <DayField
+          className="print:hidden"
+          label={words.day}
+          value={day}
+          onChange={(chosen) => chosen !== undefined && setAddress({ day: chosen })}
+        />
+        <Button className="print:hidden" onClick={() => window.print()}>
+          <Printer aria-hidden size={18} /> {words.print}
+        </Button>
+      </div>
+      <Takings sheet={currentData} />
+      <Lines
+        title={words.takenIn}
+        lines={currentData.takenIn.map(({ at, line }) => [line, write.clock(at)])}
+      />
+      <HandedOut sheet={currentData} />
+      {day === today && <LeftOpen today={today} />}
+    </section>
+  );
+}
+
+function Takings({ sheet: { takings, payments } }: { readonly sheet: DaySheet }) {
+  const money = useMoney();
+  const people = usePeopleById();
+  const words = m.day;
+  const ways = Object.entries(takings) as [keyof typeof takings, number][];
+  return (
+    <Part title={words.takings}>
+      <dl className="grid max-w-80 grid-cols-[1fr_max-content] gap-x-6">
+        {ways.map(([way, sum]) => (
+          <div key={way} className="contents">
+            <dt>{m.bench.closing.paidBy[way]}</dt>
+            <dd className="text-right font-mono">{money.say(sum)}</dd>
+          </div>
+        ))}
+        <div className="contents font-semibold">
+          <dt className="border-t border-rule">{words.sum}</dt>
+          <dd className="border-t border-rule text-right font-mono">
+            {money.say(ways.reduce((total, [, sum]) => total + sum, 0))}
+          </dd>
+        </div>
+      </dl>
+      <ul className="mt-2 text-sm text-quiet">
+        {payments.map(({ at, by, line, how, amount }) => (
+          <li key={`${at} ${line.ticket}`}>
+            {words.payment(
+              write.clock(at),
+              money.say(amount),
+              m.bench.closing.paidBy[how],
+              line.label,
+              people.get(by)?.name ?? '',
+            )}
+          </li>
+        ))}
+      </ul>
+    </Part>
+  );
+}
+
+function HandedOut({ sheet: { handedOut } }: { readonly sheet: DaySheet }) {
+  const money = useMoney();
+  const words = m.day;
+  return (
+    <Lines
+      title={words.handedOut}
+      lines={handedOut.map(({ at, line, withoutBill }) => [
+        line,
+        [
+          write.clock(at),
+          line.total === null ? words.noPrice : money.say(line.total),
+          line.due !== null && line.due > 0 ? words.unpaid(money.say(line.due)) : '',
+          withoutBill === null ? '' : words.withoutBill(withoutBill),
+        ]
+          .filter(Boolean)
+          .join(', '),
+      ])}
+    />
+  );
+}
+
+/** What the evening finds open: clocks, who does not know yet, what is promised for tomorrow. */
+function LeftOpen({ today }: { readonly today: Day }) {
+  const { data: rack = [] } = useRackQuery();
+  const people = usePeopleById();
+  const words = m.day;
+  const inShop = rack.filter(({ tag }) => tag !== null);
+  const tomorrow = dayAfter(today, 1);
+  const clocks = inShop.filter(({ atTheClock }) => atTheClock.length > 0);
+  const untold = inShop.filter(({ status, toldAt }) => status === 'closed' && toldAt === null);
+  const due = inShop.filter(({ status, promised }) => status === 'open' && promised === tomorrow);
+  return (
+    <>
+      <Lines
+        title={words.clocks}
+        lines={clocks.map((line) => [
+          line,
+          line.atTheClock.map((id) => people.get(id)?.name ?? '').join(', '),
+        ])}
+      />
+      <Lines title={words.untold} lines={untold.map((line) => [line, line.customerPhone ?? ''])} />
+      <Lines
+        title={words.tomorrow}
+        lines={due.map((line) => [line, m.life.standing(line.standing)])}
+      />
+    </>
+  );
+}
+
+function Lines({
+  title,
+  lines,
+}: {
+  readonly title: string;
+  readonly lines: readonly (readonly [line: RackEntry, fact: string])[];
+}) {
+  return (
+    <Part title={title} count={lines.length}>
+      {lines.length === 0 ? (
+        <p className="text-quiet">{m.day.none}</p>
+      ) : (
+        <ul>
+          {lines.map(([line, fact]) => (
+            <li key={line.ticket} className="border-b border-rule last:border-0">
+              <Link
+                to={`/ticket/${line.ticket}`}
+                className="flex min-h-11 flex-wrap items-baseline gap-x-4 py-2 hover:underline print:min-h-0 print:py-0.5"
+              >
+                <span className="w-8 font-mono font-bold">{line.tag}</span>
+                <bdi className="font-semibold">{line.label}</bdi>
+                <bdi className="text-quiet">{line.customerName}</bdi>
+                <span className="ml-auto break-words">{fact}</span>
+              </Link>
+            </li>
+          ))}
+        </ul>
+      )}
+    </Part>
+  );
+}
+
+function Part({
+  title,
+  count,
+  children,
+}: {
+  readonly title: string;
+  readonly count?: number;
+  readonly children: ReactNode;
+}) {
+  return (
+    <section className="mb-5" aria-label={title}>
+      <h2 className="text-lg font-bold">
+        {title}
+        {count !== undefined && <span className="ml-2 font-normal text-quiet">{count}</span>}
+      </h2>
+      {children}
+    </section>
+  );
+}

@@ -1,0 +1,21 @@
+/** What a day came to. */
+export const day = {
+  open: 'Day sheet',
+  title: (day: string) => `Day sheet, ${day}`,
+  day: 'Day',
+  print: 'Print',
+  failed: 'The day could not be read',
+  takings: 'Takings',
+  sum: 'Together',
+  payment: (clock: string, amount: string, how: string, label: string, name: string) =>
+    `${clock}  ${amount} (${how}) for ${label}, taken by ${name}`,
+  takenIn: 'Taken in',
+  handedOut: 'Handed out',
+  noPrice: 'no price',
+  unpaid: (amount: string) => `${amount} not paid`,
+  withoutBill: (why: string) => `without bill: ${why}`,
+  clocks: 'Clocks still running',
+  untold: 'Ready, and not informed yet',
+  tomorrow: 'Promised for tomorrow',
+  none: 'None.',
+} as const;
