@@ -1,4 +1,4 @@
-import { AT_THE_COUNTER, day, instant, minorUnits, uuid } from '@nodo/kernel';
+import { AT_THE_COUNTER, day, humanText, instant, minorUnits, uuid } from '@nodo/kernel';
 import { payment, rackEntry } from '@nodo/ticket';
 import { z } from 'zod';
 import { ADDRESSES } from './addresses.ts';
@@ -6,7 +6,18 @@ import { defineEndpoint } from './endpoint.ts';
 
 /** A machine of a day, and when that happened to it. */
 const dayLine = z.object({ at: instant, line: rackEntry });
-export type DayLine = z.infer<typeof dayLine>;
+
+/** The cash in the till as somebody counted it. */
+const tillCount = z.object({
+  id: uuid,
+  at: instant,
+  by: uuid,
+  counted: minorUnits,
+  /** What had been taken in cash on that day until then. */
+  taken: minorUnits,
+  note: humanText(300, 0),
+});
+export type TillCount = z.infer<typeof tillCount>;
 
 /** What came in and went out of the shop on a day, and what was paid. */
 const daySheet = z.object({
@@ -17,6 +28,8 @@ const daySheet = z.object({
   payments: z.array(payment.extend({ at: instant, by: uuid, line: rackEntry })),
   /** Sums by the way of paying, in the smallest unit. */
   takings: z.record(payment.shape.how, minorUnits),
+  /** Each time the till was counted, the first first. */
+  counts: z.array(tillCount),
 });
 export type DaySheet = z.infer<typeof daySheet>;
 
@@ -24,5 +37,14 @@ export const readDaySheet = defineEndpoint({
   ...ADDRESSES.readDaySheet,
   roles: AT_THE_COUNTER,
   params: z.object({ day }),
+  answer: daySheet,
+});
+
+/** The till was counted: kept beside what was taken until then. Sending again is safe. */
+export const countTill = defineEndpoint({
+  ...ADDRESSES.countTill,
+  roles: AT_THE_COUNTER,
+  params: z.object({ day }),
+  body: z.object({ id: uuid, counted: minorUnits, note: humanText(300, 0) }),
   answer: daySheet,
 });

@@ -7,7 +7,7 @@ import {
   readCustomer,
   readMachine,
 } from './customers.ts';
-import { readDaySheet } from './day.ts';
+import { countTill, readDaySheet } from './day.ts';
 import { readPaper } from './documents.ts';
 import { listLinks, makeLink, readShared, revokeLink } from './links.ts';
 import { live } from './live.ts';
@@ -79,6 +79,7 @@ export const ENDPOINTS = {
   readPaper,
   readBills,
   issueBill,
+  countTill,
   readDaySheet,
   listCollected,
   search,

@@ -120,6 +120,7 @@ export const AUDITED = [
   'needles-read',
   'paper-read',
   'bill-issued',
+  'till-counted',
   'links-read',
   'customer-changed',
   'customer-merged',

@@ -108,6 +108,7 @@ export function withProfiles(base: NodoApi, parts: Pick<ApiParts, 'stream' | 'ca
               ({ kind }) => kind !== 'cards',
             ),
         }),
+        countTill: sends('countTill', 'day'),
         issueBill: sends('issueBill', 'ticket'),
         registerNeedle: sends('registerNeedle', 'machine'),
         changeCustomer: sends('changeCustomer', 'customer'),

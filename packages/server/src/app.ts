@@ -82,7 +82,7 @@ export function createApp(parts: AppParts): Express {
   profileRoutes(app, auth, parts.cards, store, photos);
   searchRoutes(app, auth, parts.db, store);
   billRoutes(app, auth, parts.cards, store, parts.now);
-  dayRoutes(app, auth.people, parts.cards);
+  dayRoutes(app, auth, parts.cards, parts.now);
   documentRoutes(app, auth, parts.cards, store, photos, parts.reach);
   tablesRoutes(app, auth.people, store, now);
   liveRoutes(app, auth.people, hub, presence);

@@ -132,6 +132,10 @@ export function callsAbout(ids: Named): Calls {
       path: pathTo('issueBill', { ticket: ids.ticket }),
       body: { id: randomUUID(), kind: 'bill' },
     }),
+    countTill: () => ({
+      path: pathTo('countTill', { day: toDay('2026-03-02') }),
+      body: { id: randomUUID(), counted: 100, note: '' },
+    }),
     readDaySheet: () => ({ path: pathTo('readDaySheet', { day: toDay('2026-03-02') }) }),
     listCollected: () => ({ path: ADDRESSES.listCollected.path }),
     search: () => ({ path: `${ADDRESSES.search.path}?find=${ids.find}` }),

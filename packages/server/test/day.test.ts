@@ -1,7 +1,9 @@
+import { randomUUID } from 'node:crypto';
 import type { DaySheet } from '@nodo/api';
 import { dayAfter, toDay } from '@nodo/kernel';
 import { describe, expect, it } from 'vitest';
 import { ok, record, useCounter } from './counter.ts';
+import { asSuper } from './database.ts';
 import { commandOf } from './shop.ts';
 
 const shop = useCounter();
@@ -52,6 +54,23 @@ describe('the sheet of a day', () => {
     for (const ahead of [-1, 1]) {
       const other = await sheetOf(dayAfter(DAY, ahead));
       expect([other.takenIn, other.handedOut, other.payments]).toEqual([[], [], []]);
+    }
+  });
+
+  it('keeps each count of the till beside what was taken, for good', async () => {
+    const { takings } = await sheetOf(DAY);
+    const count = { id: randomUUID(), counted: 4200, note: 'With the float.' };
+    const path = `/api/days/${DAY}/counts`;
+    const kept = await ok<DaySheet>(shop.counter, 'POST', path, count);
+    expect(kept.counts).toMatchObject([{ ...count, taken: takings.cash }]);
+    // Sent twice it stands once; the same id for another sum is refused.
+    expect((await ok<DaySheet>(shop.counter, 'POST', path, count)).counts).toHaveLength(1);
+    expect(await shop.counter.call('POST', path, { ...count, counted: 1 })).toMatchObject({
+      status: 409,
+      body: { code: 'id-used-otherwise' },
+    });
+    for (const statement of ['update till_count set counted = 1', 'delete from till_count']) {
+      await expect(asSuper(shop.server.database.name, statement)).rejects.toThrow();
     }
   });
 

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { ADDRESSES, ENDPOINTS, type EndpointName, pathTo, type TicketFile } from '@nodo/api';
 import { seeded } from '@nodo/core';
-import { refusal } from '@nodo/kernel';
+import { refusal, toDay } from '@nodo/kernel';
 import { NEW_SHOP_PROFILE, newCustomerProfile, newMachineProfile, USUAL_TIME } from '@nodo/shop';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import tablesV1 from '../../tables/test/golden/tables-v1.json' with { type: 'json' };
@@ -121,6 +121,11 @@ const WELL_FORMED: readonly (() => {
     name: 'registerNeedle',
     path: pathTo('registerNeedle', { machine: somebody }),
     body: needleEntry(),
+  }),
+  () => ({
+    name: 'countTill',
+    path: pathTo('countTill', { day: toDay('2026-03-02') }),
+    body: { id: randomUUID(), counted: 12_050, note: 'Two notes stuck together' },
   }),
   () => ({
     name: 'issueBill',

@@ -13,6 +13,7 @@ import { m0012Mend } from './m0012Mend.ts';
 import { m0013Bills } from './m0013Bills.ts';
 import { m0014Contacts } from './m0014Contacts.ts';
 import { m0015Desk } from './m0015Desk.ts';
+import { m0016Till } from './m0016Till.ts';
 import type { Migration } from './migration.ts';
 
 /** In order; a landed one is never changed. */
@@ -32,4 +33,5 @@ export const MIGRATIONS: readonly Migration[] = [
   m0013Bills,
   m0014Contacts,
   m0015Desk,
+  m0016Till,
 ];

@@ -1,9 +1,10 @@
-import type { DaySheet } from '@nodo/api';
+import type { DaySheet, TillCount } from '@nodo/api';
 import { type Day, dayAfter, instantAt } from '@nodo/kernel';
 import { type TicketEvent, takingsOf } from '@nodo/ticket';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { withShop } from '../db/connect.ts';
 import type { EventStore } from '../store/port.ts';
+import { defineProfileModels, type ProfileModels } from './models.ts';
 
 interface Row {
   readonly ticket_id: string;
@@ -29,10 +30,14 @@ const COUNTED: readonly Counted['type'][] = [
 
 /** What came, went and was paid on the days of a shop, read from the entries of its tickets. */
 export class DaySheets {
+  private readonly models: ProfileModels;
+
   constructor(
     private readonly db: Sequelize,
     private readonly store: EventStore,
-  ) {}
+  ) {
+    this.models = defineProfileModels(db);
+  }
 
   /** An entry belongs to the day on which it was made, however late it arrived; what was undone counts nowhere. */
   async of(shop: string, day: Day, zone: string): Promise<DaySheet> {
@@ -63,7 +68,47 @@ export class DaySheets {
       })),
       payments,
       takings: takingsOf(payments),
+      counts: [...(await this.countsOf(shop, day))],
     };
+  }
+
+  /** @returns whether it is kept; not where the id names something else */
+  count(
+    shop: string,
+    day: Day,
+    { id, counted, note }: { readonly id: string; readonly counted: number; readonly note: string },
+    { by, at, taken }: { readonly by: string; readonly at: Date; readonly taken: number },
+  ): Promise<boolean> {
+    return withShop(this.db, shop, async (transaction) => {
+      const known = await this.models.tillCounts.findOne({
+        where: { shopId: shop, id },
+        transaction,
+      });
+      if (known) return known.day === day && known.counted === counted;
+      await this.models.tillCounts.create(
+        { shopId: shop, id, day, counted, taken, note, at, byPerson: by },
+        { transaction },
+      );
+      return true;
+    });
+  }
+
+  private countsOf(shop: string, day: Day): Promise<readonly TillCount[]> {
+    return withShop(this.db, shop, async (transaction) => {
+      const rows = await this.models.tillCounts.findAll({
+        where: { shopId: shop, day },
+        order: [['at', 'ASC']],
+        transaction,
+      });
+      return rows.map(({ id, at, byPerson, counted, taken, note }) => ({
+        id,
+        at: at.toISOString(),
+        by: byPerson,
+        counted,
+        taken,
+        note,
+      }));
+    });
   }
 
   private entriesOf(shop: string, day: Day, zone: string): Promise<readonly Row[]> {

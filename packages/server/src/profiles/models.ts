@@ -56,6 +56,16 @@ export function defineProfileModels(db: Sequelize) {
       byPerson: id(),
       content: document<BillContent>(),
     }),
+    tillCounts: table(db, 'till_count', {
+      shopId: key(),
+      id: key(),
+      day: text(),
+      counted: whole(),
+      taken: whole(),
+      note: text(),
+      at: instant(),
+      byPerson: id(),
+    }),
     shopSheets: table(db, 'shop_sheet', {
       shopId: key(),
       revision: whole(),

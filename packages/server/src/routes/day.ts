@@ -1,18 +1,31 @@
 import { ENDPOINTS } from '@nodo/api';
+import { refuse } from '@nodo/kernel';
 import type { Express } from 'express';
-import type { People } from '../auth/people.ts';
+import type { Auth } from '../auth/auth.ts';
 import { route } from '../http/route.ts';
 import type { Profiles } from './profiles.ts';
 
 /** What a day came to, for whoever closes the shop in the evening. */
 export function dayRoutes(
   app: Express,
-  people: People,
+  { people, audit }: Pick<Auth, 'people' | 'audit'>,
   { days, sheets }: Pick<Profiles, 'days' | 'sheets'>,
+  now: () => Date,
 ): void {
   route(app, people, ENDPOINTS.readDaySheet, async ({ params, session }) => {
     const shop = session.shop.id;
     const { card } = await sheets.read(shop);
+    return { ok: true, answer: await days.of(shop, params.day, card.timeZone) };
+  });
+
+  route(app, people, ENDPOINTS.countTill, async ({ params, body, session }) => {
+    const shop = session.shop.id;
+    const { card } = await sheets.read(shop);
+    const { takings } = await days.of(shop, params.day, card.timeZone);
+    const by = session.person.id;
+    const isKept = await days.count(shop, params.day, body, { by, at: now(), taken: takings.cash });
+    if (!isKept) return { ok: false, refusal: refuse('id-used-otherwise', 'id') };
+    await audit.note({ shop, person: by, what: 'till-counted' });
     return { ok: true, answer: await days.of(shop, params.day, card.timeZone) };
   });
 }

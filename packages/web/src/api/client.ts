@@ -24,6 +24,7 @@ export const {
   useChangeShopMutation,
   useChangeTablesMutation,
   useCollectedInfiniteQuery,
+  useCountTillMutation,
   useDaySheetQuery,
   useCustomerQuery,
   useEndScreenMutation,

@@ -2,16 +2,19 @@ import type { DaySheet } from '@nodo/api';
 import { type Day, dayAfter, readDay } from '@nodo/kernel';
 import type { RackEntry } from '@nodo/ticket';
 import { Printer } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { useDaySheetQuery, useRackQuery } from '../../api/client.ts';
+import { useCountTillMutation, useDaySheetQuery, useRackQuery } from '../../api/client.ts';
 import { m, write } from '../../messages/index.ts';
+import { FormError } from '../../session/FormError.tsx';
 import { NotRead } from '../../session/NotRead.tsx';
 import { useMoney } from '../../session/useMoney.ts';
 import { usePeopleById } from '../../session/usePeopleById.ts';
 import { shopClock } from '../../time/shopTime.ts';
 import { Button } from '../../ui/Button.tsx';
 import { DayField } from '../../ui/DayField.tsx';
+import { NumberField, TextField } from '../../ui/Field.tsx';
+import { Form } from '../../ui/Form.tsx';
 
 /** What a day came to: money, what came and went, and in the evening what is left open. */
 export default function DayView() {
@@ -40,6 +43,7 @@ export default function DayView() {
         </Button>
       </div>
       <Takings sheet={currentData} />
+      <Till sheet={currentData} onCounted={() => void refetch()} />
       <Lines
         title={words.takenIn}
         lines={currentData.takenIn.map(({ at, line }) => [line, write.clock(at)])}
@@ -84,6 +88,68 @@ function Takings({ sheet: { takings, payments } }: { readonly sheet: DaySheet })
           </li>
         ))}
       </ul>
+    </Part>
+  );
+}
+
+/** The cash as it was counted, beside what was taken; each count stays. */
+function Till({
+  sheet: { day, takings, counts },
+  onCounted,
+}: {
+  readonly sheet: DaySheet;
+  readonly onCounted: () => void;
+}) {
+  const money = useMoney();
+  const people = usePeopleById();
+  const [count, { isLoading, error }] = useCountTillMutation();
+  const [typed, setTyped] = useState('');
+  const [note, setNote] = useState('');
+  const words = m.day.till;
+  const counted = money.read(typed);
+  const save = async () => {
+    if (counted === undefined) return;
+    const kept = await count({ day, id: crypto.randomUUID(), counted, note: note.trim() });
+    if (!kept.data) return;
+    setTyped('');
+    setNote('');
+    onCounted();
+  };
+  return (
+    <Part title={words.title}>
+      <ul>
+        {counts.map((one) => (
+          <li key={one.id} className="py-1">
+            {words.counted(
+              write.clock(one.at),
+              money.say(one.counted),
+              money.say(one.taken),
+              people.get(one.by)?.name ?? '',
+            )}
+            {one.note && <bdi className="ml-2 text-quiet">{one.note}</bdi>}
+          </li>
+        ))}
+      </ul>
+      <Form row className="print:hidden" onSubmit={() => void save()}>
+        <NumberField
+          label={words.cash}
+          hint={words.taken(money.say(takings.cash))}
+          value={typed}
+          className="w-48"
+          onText={setTyped}
+        />
+        <TextField
+          label={words.note}
+          value={note}
+          maxLength={300}
+          className="min-w-48 flex-1"
+          onText={setNote}
+        />
+        <Button type="submit" disabled={counted === undefined || isLoading}>
+          {words.save}
+        </Button>
+      </Form>
+      {error !== undefined && <FormError fault={error} />}
     </Part>
   );
 }

@@ -9,6 +9,15 @@ export const day = {
   sum: 'Together',
   payment: (clock: string, amount: string, how: string, label: string, name: string) =>
     `${clock}  ${amount} (${how}) for ${label}, taken by ${name}`,
+  till: {
+    title: 'Till',
+    cash: 'Cash counted',
+    taken: (amount: string) => `${amount} taken in cash`,
+    note: 'Note',
+    save: 'Save count',
+    counted: (clock: string, counted: string, taken: string, name: string) =>
+      `${clock}  ${counted} counted, ${taken} taken in cash, by ${name}`,
+  },
   takenIn: 'Taken in',
   handedOut: 'Handed out',
   noPrice: 'no price',
