@@ -26,6 +26,10 @@ function busyShop() {
     ticket: `ticket ${at}`,
     tag: at + 1,
     status: 'open',
+    standing: 'taken-in',
+    awaited: null,
+    atTheClock: [],
+    pin: null,
     takenInAt: '2026-03-01T10:00:00.000Z',
     comebackOf: next() < 0.05 ? 'earlier' : null,
     promised:

@@ -27,12 +27,18 @@ export function pinsOf(jobs: readonly Job[], benches: readonly Bench[]): Pins {
     if (before !== undefined && homes[before] === undefined) homes[before] = home;
   }
   const hasPlace = new Set(placed.flat());
+  // Mostly they only come first: then they are put in front, without looking for their places.
+  const inFront = placed.map((mine) =>
+    mine.every((index) => (jobs[index] as Job).after === null) ? mine.toReversed() : undefined,
+  );
   return {
     free: [...jobs.keys()].filter((index) => !hasPlace.has(index)),
     homeOf: (job) => homes[job],
     laid(at, queue) {
       const mine = placed[at] as number[];
       if (mine.length === 0) return queue;
+      const front = inFront[at];
+      if (front) return [...front, ...queue];
       const here = new Set([...queue, ...mine]);
       const forerunner = (index: number): number | undefined => {
         const { after } = jobs[index] as Job;

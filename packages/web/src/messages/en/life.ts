@@ -312,7 +312,7 @@ export const life = {
     move: 'Save shelf',
     told: (moment: string) => `Customer informed ${moment}`,
     tell: 'Customer informed',
-    tellHow: 'Inform the customer',
+    tellHow: 'How informed',
     customer: 'Customer',
     machine: 'Machine',
     otherwise: 'The machine’s record differs from this ticket.',

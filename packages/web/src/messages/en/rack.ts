@@ -118,7 +118,7 @@ export const rack = {
       late: { title: 'Arrived after closing', note: 'for the lead' },
       differing: { title: 'Two answers differ', note: undefined },
       untouched: { title: 'Not checked yet', note: 'longest in the shop first' },
-      owing: { title: 'Still to do', note: 'cannot be closed yet' },
+      owing: { title: 'Checks still to do', note: 'cannot be closed yet' },
       uncollected: { title: 'Not collected', note: 'call them again' },
       ready: { title: 'Ready, and informed', note: undefined },
     },
