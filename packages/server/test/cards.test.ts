@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { CustomerFile, MachineFile, ShopRecord, TicketFile } from '@nodo/api';
+import type { CustomerFile, CustomerLink, MachineFile, ShopRecord, TicketFile } from '@nodo/api';
 import { toDay } from '@nodo/kernel';
 import { NEW_SHOP_PROFILE, newCustomerProfile } from '@nodo/shop';
 import { describe, expect, it } from 'vitest';
@@ -280,5 +280,21 @@ describe('papers', () => {
     expect(headers.get('content-type')).toBe('application/pdf');
     expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
     expect(bytes.length).toBeGreaterThan(3_000);
+  });
+
+  it('that a customer takes along opens a page of theirs, where the shop can be reached', async () => {
+    const { ticket } = await takenIn('Ilva Korr');
+    const linksAfter = async (paper: string) => {
+      await shop.counter.read(`/api/tickets/${ticket}/papers/${paper}`);
+      return (await ok<CustomerLink[]>(shop.counter, 'GET', `/api/tickets/${ticket}/links`)).length;
+    };
+    expect(await linksAfter('receipt')).toBe(0);
+    const { revision, card } = await ok<ShopRecord>(shop.lead, 'GET', '/api/shop');
+    const reached = { ...card, publicAddress: 'https://repairs.example' };
+    await ok(shop.lead, 'POST', '/api/shop', { revision, card: reached });
+    expect(await linksAfter('receipt')).toBe(1);
+    // A tag stays in the shop.
+    expect(await linksAfter('tag-a7')).toBe(1);
+    await ok(shop.lead, 'POST', '/api/shop', { revision: revision + 1, card });
   });
 });

@@ -47,6 +47,8 @@ describe('a link for a customer', () => {
     expect(status).toBe(200);
     expect(body).toEqual({
       shop: 'Bench Nowhere',
+      phone: '',
+      openingHours: '',
       currency: 'EUR',
       timeZone: 'Europe/Vienna',
       unrepaired: null,

@@ -97,6 +97,15 @@ const workingTime = z.object({
 });
 export type WorkingTime = z.infer<typeof workingTime>;
 
+/** An origin, without anything behind it: the pages name their own paths. */
+const publicAddress = z.union([
+  z.literal(''),
+  z
+    .url({ protocol: /^https?$/ })
+    .max(200)
+    .regex(/^[a-z]+:\/\/[^/?#\s]+$/, { message: 'no-origin' }),
+]);
+
 /** What holds for the whole shop: money, patience, working time. */
 export const shopProfile = z.object({
   /** Where its clocks and its calendar are. */
@@ -110,6 +119,11 @@ export const shopProfile = z.object({
   /** As it stands on a bill. */
   address: humanText(300, 0).default(''),
   taxNumber: humanText(40, 0).default(''),
+  /** Where customers call, and when somebody is there; on papers and on the page of a link. */
+  phone: humanText(40, 0).default(''),
+  openingHours: humanText(200, 0).default(''),
+  /** Where customers reach the shop's pages from outside; empty where they cannot. */
+  publicAddress: publicAddress.default(''),
   /** Days after which a machine without a promise should be ready. */
   usualDays: z.number().int().min(1).max(90),
   /** Days after which a ready machine that nobody fetches counts as uncollected. */

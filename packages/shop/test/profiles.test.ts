@@ -64,6 +64,18 @@ describe('the card of a shop', () => {
     expect(refused({ closed: Array(61).fill(day) })).toHaveLength(1);
   });
 
+  it('has an address from outside that is an origin, or none', () => {
+    const at = (publicAddress: string) => refused({ publicAddress });
+    expect([at(''), at('https://repairs.example'), at('http://repairs.example:8080')]).toEqual([
+      [],
+      [],
+      [],
+    ]);
+    for (const bad of ['repairs.example', 'ftp://repairs.example', 'https://repairs.example/x']) {
+      expect(at(bad), bad).not.toEqual([]);
+    }
+  });
+
   it('knows for each weekday when somebody works, and for which share', () => {
     const at = (change: object) =>
       refused({ people: { [testId()]: { ...USUAL_TIME, ...change } } });

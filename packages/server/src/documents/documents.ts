@@ -95,11 +95,16 @@ function drawReceipt(page: Page, subject: Subject): void {
     `Please collect it within ${card.uncollectedDays} days after we call. Bring this paper along.`,
     top,
   );
+  top = reachUs(page, card, top);
   if (signature) {
     page.image(signature, mm(LEFT), mm(top + 8), { fit: [mm(60), mm(22)] });
     rule(page, LEFT, top + 31, 60);
     write(page, 'Signed on the screen', [LEFT, top + 32], { size: 8, width: 60 });
   }
+}
+
+function reachUs(page: Page, { phone, openingHours }: ShopProfile, top: number): number {
+  return fact(page, 'Questions', [phone, openingHours].filter(Boolean).join(', '), top);
 }
 
 function limitWords(limit: number | null | undefined, { currency }: ShopProfile): string {
@@ -139,6 +144,7 @@ function drawBill(page: Page, subject: Subject, issued: IssuedBill | undefined):
     top = fact(page, 'Please note', `${UNREPAIRED_NOTE[why]} Do not use it as it is.`, top);
     top = fact(page, 'Not done', left?.join('; ') ?? '', top);
   }
+  top = reachUs(page, card, top);
   if (content) drawSums(page, content, isCredit, top + 6);
 }
 

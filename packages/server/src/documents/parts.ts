@@ -16,8 +16,10 @@ export interface Subject {
   readonly bills: readonly IssuedBill[];
   /** What a bill would say now. */
   readonly content: BillContent | undefined;
-  /** What the code on the paper opens. */
+  /** What the code on a tag opens: the ticket, for the shop's own screens. */
   readonly address: string;
+  /** The page that a customer reads; undefined where they cannot reach one, then there is no code. */
+  readonly page: string | undefined;
   /** The customer's signature as a JPEG, where there is one. */
   readonly signature: Buffer | undefined;
 }
@@ -46,8 +48,8 @@ export function drawHead(
   title: string,
   at: string | undefined,
 ): number {
-  const { shop, card, ticket, customer, address } = subject;
-  drawCode(page, address, [112, 12, 22]);
+  const { shop, card, ticket, customer } = subject;
+  if (subject.page !== undefined) drawCode(page, subject.page, [112, 12, 22]);
   write(page, shop, [LEFT, 14], { size: 15, bold: true, width: 92 });
   let top = write(page, `${title}${at ? `, ${writeDayOf(at, card)}` : ''}`, [LEFT, 23], {
     size: 11,

@@ -1,10 +1,11 @@
 import { readFile } from 'node:fs/promises';
-import { ENDPOINTS, type Reach } from '@nodo/api';
+import { type DocumentKind, ENDPOINTS, type Reach } from '@nodo/api';
 import { refuse } from '@nodo/kernel';
-import { billContentOf } from '@nodo/shop';
+import { billContentOf, type ShopProfile } from '@nodo/shop';
 import { beginsTicket } from '@nodo/ticket';
 import type { Express } from 'express';
 import type { Auth } from '../auth/auth.ts';
+import type { Caller } from '../auth/people.ts';
 import { printed } from '../documents/documents.ts';
 import { route } from '../http/route.ts';
 import type { PhotoStore } from '../photos/photoStore.ts';
@@ -15,12 +16,25 @@ import { ticketWithCard } from './ticketWithCard.ts';
 /** Tags, receipts and bills as PDF. */
 export function documentRoutes(
   app: Express,
-  { people, audit }: Auth,
+  { people, audit, links }: Auth,
   { bills, sheets }: Pick<Profiles, 'bills' | 'sheets'>,
   store: EventStore,
   photos: PhotoStore,
   reach: Reach | null,
 ): void {
+  /** A link of its own for each paper that a customer takes along, good as long as the paper. */
+  const customersPage = async (
+    card: ShopProfile,
+    { ticket, paper }: { readonly ticket: string; readonly paper: DocumentKind },
+    { shop, person }: Caller,
+  ): Promise<string | undefined> => {
+    const days = termOf(paper, card);
+    if (card.publicAddress === '' || days === undefined) return undefined;
+    const { token } = await links.make(shop.id, ticket, person.id, days);
+    await audit.note({ shop: shop.id, person: person.id, what: 'link-made', ticket });
+    return `${card.publicAddress}/shared/${token}`;
+  };
+
   route(app, people, ENDPOINTS.readPaper, async ({ params, session, request, response }) => {
     const { id: shop, name } = session.shop;
     const { events, ticket, model, card } = await ticketWithCard(
@@ -46,6 +60,7 @@ export function documentRoutes(
       bills: await bills.of(shop, params.ticket),
       content: billContentOf(ticket, model, name, card),
       address: `${here}/t/${params.ticket}`,
+      page: await customersPage(card, params, session),
       signature: signed && (await readFile(photos.path(shop, signed.photo)).catch(() => undefined)),
     });
     const { ticket: id } = params;
@@ -56,4 +71,22 @@ export function documentRoutes(
       .end(pdf);
     return 'answered';
   });
+}
+
+/** For how many days a paper is of use to whoever takes it along; undefined for those that stay in the shop. */
+function termOf(
+  paper: DocumentKind,
+  { usualDays, uncollectedDays, warrantyDays }: ShopProfile,
+): number | undefined {
+  switch (paper) {
+    case 'receipt':
+      return usualDays + uncollectedDays;
+    case 'bill':
+    case 'credit':
+      return Math.max(1, warrantyDays);
+    case 'tag-a7':
+    case 'tag-label':
+    case 'needle-card':
+      return undefined;
+  }
 }

@@ -64,6 +64,8 @@ export function linkRoutes(
       answer: {
         ...view,
         shop: name,
+        phone: card.phone,
+        openingHours: card.openingHours,
         currency: card.currency,
         timeZone: card.timeZone,
         until: until.toISOString(),

@@ -9,6 +9,9 @@ import { stageOf } from './stage.ts';
 /** What a customer sees of a ticket: nothing of other people, chances, notes or photos. */
 export const customerView = z.object({
   shop: z.string(),
+  /** Where the shop is called, and when somebody is there; empty where it did not say. */
+  phone: z.string(),
+  openingHours: z.string(),
   /** The shop's currency. */
   currency: z.string(),
   /** Where the shop's days are counted. */
@@ -47,7 +50,9 @@ export type CustomerView = z.infer<typeof customerView>;
 export function viewForCustomer(
   ticket: Ticket,
   model: FamilyModel,
-): Omit<CustomerView, 'shop' | 'until' | 'currency' | 'timeZone'> | undefined {
+):
+  | Omit<CustomerView, 'shop' | 'phone' | 'openingHours' | 'until' | 'currency' | 'timeZone'>
+  | undefined {
   const { intake, life } = ticket;
   const { asked } = life;
   const [first] = ticket.entries;

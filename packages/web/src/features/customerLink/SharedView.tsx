@@ -2,6 +2,7 @@ import { useSharedQuery } from '../../api/client.ts';
 import { faultWords } from '../../messages/errors.ts';
 import { m, write } from '../../messages/index.ts';
 import { setShopZone } from '../../time/shopTime.ts';
+import { PhoneLink } from '../../ui/PhoneLink.tsx';
 import { Blank, Sewing } from '../../ui/Stitches.tsx';
 
 const READ_AGAIN_MS = 60_000;
@@ -69,6 +70,13 @@ export default function SharedView({ token }: { readonly token: string }) {
           ))}
         </ul>
       </section>
+      {(data.phone || data.openingHours) && (
+        <section>
+          <h2 className="text-sm font-semibold text-quiet">{words.questions}</h2>
+          {data.phone && <PhoneLink number={data.phone} />}
+          {data.openingHours && <p className="break-words">{data.openingHours}</p>}
+        </section>
+      )}
       <footer className="mt-auto text-sm text-quiet">
         <p>{words.changed(write.moment(data.changedAt))}</p>
         <p>{words.until(write.day(data.until))}</p>

@@ -128,6 +128,27 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
           maxLength={40}
           onText={(taxNumber) => set({ taxNumber })}
         />
+        <TextField
+          label={words.phone}
+          value={card.phone}
+          maxLength={40}
+          inputMode="tel"
+          onText={(phone) => set({ phone })}
+        />
+        <TextField
+          label={words.openingHours}
+          value={card.openingHours}
+          maxLength={200}
+          onText={(openingHours) => set({ openingHours })}
+        />
+        <TextField
+          label={words.publicAddress}
+          hint={words.publicHint}
+          value={card.publicAddress}
+          maxLength={200}
+          inputMode="url"
+          onText={(typed) => set({ publicAddress: typed.trim() })}
+        />
       </fieldset>
       <fieldset className="flex flex-wrap items-end gap-4">
         <legend className="mb-2 text-lg font-bold">{words.money}</legend>
@@ -241,6 +262,9 @@ function faultyField(
     warrantyDays: words.warrantyDays,
     address: words.address,
     taxNumber: words.taxNumber,
+    phone: words.phone,
+    openingHours: words.openingHours,
+    publicAddress: words.publicAddress,
     closed: words.closed,
   };
   return labels[field] ?? '';

@@ -29,6 +29,7 @@ export const shared = {
   promised: (day: string) => `Promised for ${day}`,
   bill: (total: string) => `To pay: ${total}`,
   unrepaired: (why: Unrepaired) => `${UNREPAIRED[why]} Do not use it as it is.`,
+  questions: 'Questions?',
   nothingRepaired: 'Nothing was repaired.',
   nothingDone: 'Nothing has been repaired yet.',
   until: (day: string) => `This page can be read until ${day}.`,
@@ -41,6 +42,10 @@ export const links = {
   open: 'Link for the customer',
   title: 'A page for the customer',
   lead: 'Shows how far the machine is and what was repaired; no chances, notes, photos or names. Whoever has the link can read it.',
+  messageTitle: 'Text to send instead',
+  noPublicAddress:
+    'From outside no page of this shop can be reached: a lead sets the address under Shop.',
+  message: (label: string, state: string) => `Your ${label}: ${state}`,
   days: 'Good for',
   daysOf: (n: number) => `${n} days`,
   make: 'Make a link',

@@ -1,7 +1,14 @@
 import type { CustomerLink } from '@nodo/api';
 import type { CallError } from '@nodo/client';
+import { NEW_SHOP_PROFILE } from '@nodo/shop';
+import { viewForCustomer } from '@nodo/ticket';
 import { useState } from 'react';
-import { useLinksQuery, useMakeLinkMutation, useRevokeLinkMutation } from '../../../api/client.ts';
+import {
+  useLinksQuery,
+  useMakeLinkMutation,
+  useRevokeLinkMutation,
+  useShopQuery,
+} from '../../../api/client.ts';
 import { faultWords } from '../../../messages/errors.ts';
 import { m, write } from '../../../messages/index.ts';
 import { usePeopleById } from '../../../session/usePeopleById.ts';
@@ -24,10 +31,12 @@ export function CustomerLinks() {
   const [days, setDays] = useState<(typeof DAYS)[number]>(DAYS[1]);
   const words = m.links;
   const error = (refused ?? unread) as CallError | undefined;
-  const address = fresh && `${window.location.origin}/shared/${fresh.token}`;
+  const { publicAddress } = useShopQuery().data?.card ?? NEW_SHOP_PROFILE;
+  const address = fresh && `${publicAddress || window.location.origin}/shared/${fresh.token}`;
   return (
     <div className="flex flex-col gap-4 overflow-y-auto">
       <p className="text-quiet">{words.lead}</p>
+      {publicAddress === '' && <TextToSend />}
       {error && (
         <p role="alert" className="font-semibold text-hazard">
           {faultWords(error)}
@@ -79,6 +88,36 @@ export function CustomerLinks() {
 function stateOf({ revoked, until }: CustomerLink): string | undefined {
   if (revoked) return m.links.revoked;
   return Date.parse(until) < Date.now() ? m.links.over : undefined;
+}
+
+/** Where customers reach no page of the shop: what one would say, to be pasted into a message. */
+function TextToSend() {
+  const { ticket, model } = useTicket();
+  const [copied, setCopied] = useState(false);
+  const view = viewForCustomer(ticket, model);
+  const words = m.links;
+  if (!view) return null;
+  const text = words.message(view.label, m.shared.state(view.state));
+  return (
+    <div className="flex flex-wrap items-end gap-3 border-l-3 border-edge pl-3">
+      <TextField
+        className="min-w-0 flex-1"
+        label={words.messageTitle}
+        hint={words.noPublicAddress}
+        value={text}
+        readOnly
+        onFocus={(event) => event.target.select()}
+      />
+      <Button
+        className="mb-6"
+        onClick={() => {
+          void navigator.clipboard.writeText(text).then(() => setCopied(true));
+        }}
+      >
+        {copied ? words.copied : words.copy}
+      </Button>
+    </div>
+  );
 }
 
 /** The link itself, while it can be seen. */
