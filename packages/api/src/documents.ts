@@ -10,6 +10,7 @@ export const DOCUMENT_KINDS = [
   'receipt',
   'bill',
   'credit',
+  'reminder',
   'needle-card',
 ] as const;
 export type DocumentKind = (typeof DOCUMENT_KINDS)[number];

@@ -81,6 +81,7 @@ export function rackLine(seq: number, change: Partial<RackEntry> = {}): RackEntr
     atTheClock: [],
     readyAt: null,
     collectedAt: null,
+    instead: null,
     toldAt: null,
     contact: null,
     asked: null,

@@ -44,6 +44,7 @@ export const REFUSAL_CODES = [
   'ticket-closed',
   'ticket-open',
   'already-collected',
+  'not-informed',
   'nothing-asked',
   'not-declined',
   'not-awaited',

@@ -83,7 +83,7 @@ export function createApp(parts: AppParts): Express {
   searchRoutes(app, auth, parts.db, store);
   billRoutes(app, auth, parts.cards, store, parts.now);
   dayRoutes(app, auth, parts.cards, parts.now);
-  documentRoutes(app, auth, parts.cards, store, photos, parts.reach);
+  documentRoutes(app, auth, parts.cards, store, photos, parts.reach, now);
   tablesRoutes(app, auth.people, store, now);
   liveRoutes(app, auth.people, hub, presence);
   app.use('/api', (_request: Request, response: Response) => {

@@ -274,13 +274,16 @@ describe('papers', () => {
     expect(writeDay(toDay('2026-03-02'))).toBe('2 Mar 2026');
   });
 
-  it.each(['tag-a7', 'tag-label', 'receipt', 'bill', 'credit'])('%s is a PDF', async (paper) => {
-    const { ticket } = await takenIn('Ōrā Ćosić 李');
-    const { headers, bytes } = await shop.counter.read(`/api/tickets/${ticket}/papers/${paper}`);
-    expect(headers.get('content-type')).toBe('application/pdf');
-    expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
-    expect(bytes.length).toBeGreaterThan(3_000);
-  });
+  it.each(['tag-a7', 'tag-label', 'receipt', 'bill', 'credit', 'reminder'])(
+    '%s is a PDF',
+    async (paper) => {
+      const { ticket } = await takenIn('Ōrā Ćosić 李');
+      const { headers, bytes } = await shop.counter.read(`/api/tickets/${ticket}/papers/${paper}`);
+      expect(headers.get('content-type')).toBe('application/pdf');
+      expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
+      expect(bytes.length).toBeGreaterThan(3_000);
+    },
+  );
 
   it('that a customer takes along opens a page of theirs, where the shop can be reached', async () => {
     const { ticket } = await takenIn('Ilva Korr');

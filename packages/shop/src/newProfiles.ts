@@ -48,6 +48,7 @@ export const NEW_SHOP_PROFILE: ShopProfile = {
   publicAddress: '',
   usualDays: 7,
   uncollectedDays: 30,
+  uncollectedText: '',
   warrantyDays: 90,
   stuckDays: 3,
   closed: [],

@@ -128,6 +128,8 @@ export const shopProfile = z.object({
   usualDays: z.number().int().min(1).max(90),
   /** Days after which a ready machine that nobody fetches counts as uncollected. */
   uncollectedDays: z.number().int().min(1).max(365),
+  /** What holds here for machines that nobody collects, in the shop's own words. */
+  uncollectedText: humanText(1000, 0).default(''),
   /** Days after the hand-out within which a repair that does not hold is mended for nothing. */
   warrantyDays: z.number().int().min(0).max(3650).default(90),
   /** Days without an entry after which open work counts as stuck. */

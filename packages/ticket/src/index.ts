@@ -85,6 +85,8 @@ export {
   type Measure,
   type MeasureLimit,
   measure,
+  NEVER_COLLECTED,
+  type NeverCollected,
   PAID_BY,
   type PaidBy,
   type Payment,

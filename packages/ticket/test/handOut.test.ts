@@ -50,6 +50,17 @@ describe('a hand-out', () => {
   });
 });
 
+describe('a machine that is never collected', () => {
+  it('goes another way with its reason, once its customer knew', () => {
+    const story = closed();
+    const instead = { way: 'scrapped', reason: 'Two letters, signed terms at intake.' } as const;
+    expect(story.try('machine-collected', { instead })?.code).toBe('not-informed');
+    story.must('customer-told', { how: 'message', words: '' });
+    story.must('machine-collected', { instead });
+    expect(line(story)).toMatchObject({ status: 'collected', instead: 'scrapped' });
+  });
+});
+
 describe('a machine that goes back unrepaired', () => {
   it('says why, to the shop and to the customer; refused is only what was asked', () => {
     const story = new Story('drop-in', ['skip']);

@@ -154,6 +154,7 @@ describe('a line on the Rack', () => {
       atTheClock: [],
       readyAt: null,
       collectedAt: null,
+      instead: null,
       toldAt: null,
       contact: null,
       asked: null,

@@ -6,7 +6,7 @@ import {
   type ShopProfile,
   standingBill,
 } from '@nodo/shop';
-import type { PaidBy, Unrepaired } from '@nodo/ticket';
+import { dueOf, type PaidBy, type Unrepaired } from '@nodo/ticket';
 import { drawNeedleCard } from './needleCard.ts';
 import { drawCode, mm, type Page, rule, sheet, write } from './page.ts';
 import { drawHead, fact, LEFT, type Subject, WIDE, writeDay, writeDayOf } from './parts.ts';
@@ -33,6 +33,8 @@ export function printed(paper: DocumentKind, subject: Subject): Promise<Buffer> 
           subject.bills.findLast(({ kind }) => kind === 'credit'),
         ),
       );
+    case 'reminder':
+      return sheet(title, [148, 210], (page) => drawReminder(page, subject));
     case 'needle-card':
       return sheet(title, [148, 105], (page) => drawNeedleCard(page, subject));
   }
@@ -100,6 +102,33 @@ function drawReceipt(page: Page, subject: Subject): void {
     page.image(signature, mm(LEFT), mm(top + 8), { fit: [mm(60), mm(22)] });
     rule(page, LEFT, top + 31, 60);
     write(page, 'Signed on the screen', [LEFT, top + 32], { size: 8, width: 60 });
+  }
+}
+
+/** A letter to whoever was informed and has not come. */
+function drawReminder(page: Page, subject: Subject): void {
+  const { ticket, card, at } = subject;
+  const { life, closing, entries } = ticket;
+  const ready = closing && entries[closing.seq - 1]?.receivedAt;
+  const stands = closing?.unrepaired ? 'It is not repaired, and stands here' : 'It is ready';
+  let top = drawHead(page, subject, 'Please collect your machine', at.toISOString()) + 6;
+  const since = ready ? ` since ${writeDayOf(ready, card)}` : '';
+  const told = life.toldAt ? ` We informed you on ${writeDayOf(life.toldAt, card)}.` : '';
+  top = write(page, `${stands}${since}.${told} Please collect it, or call us.`, [LEFT, top], {
+    size: 11,
+    width: WIDE,
+  });
+  const due = dueOf(life);
+  top = fact(
+    page,
+    'To pay',
+    due > 0 ? money(due, life.bill?.currency ?? card.currency) : '',
+    top + 4,
+  );
+  top = fact(page, 'Came with it', life.accessories.join(', '), top);
+  top = reachUs(page, card, top);
+  if (card.uncollectedText) {
+    write(page, card.uncollectedText, [LEFT, top + 6], { size: 10, width: WIDE });
   }
 }
 

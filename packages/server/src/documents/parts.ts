@@ -8,6 +8,8 @@ import { drawCode, type Page, rule, write } from './page.ts';
 /** What is printed about. */
 export interface Subject {
   readonly shop: string;
+  /** When it is printed. */
+  readonly at: Date;
   readonly card: ShopProfile;
   readonly ticket: Ticket;
   readonly model: FamilyModel;

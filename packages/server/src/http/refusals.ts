@@ -44,6 +44,7 @@ export const STATUS: Readonly<Record<RefusalCode, number>> = {
   'ticket-closed': 409,
   'ticket-open': 409,
   'already-collected': 409,
+  'not-informed': 409,
   'nothing-asked': 409,
   'not-declined': 409,
   'not-awaited': 409,

@@ -21,6 +21,7 @@ export const m0015Desk: Migration = {
     `update ticket_summary set
       line = line || jsonb_build_object(
         'answer', null,
+        'instead', null,
         -- What was paid stood in words only; it is known again with the next entry.
         'due', null,
         'collectedAt', to_char(collected_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'),

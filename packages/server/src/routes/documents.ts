@@ -21,6 +21,7 @@ export function documentRoutes(
   store: EventStore,
   photos: PhotoStore,
   reach: Reach | null,
+  now: () => Date,
 ): void {
   /** A link of its own for each paper that a customer takes along, good as long as the paper. */
   const customersPage = async (
@@ -53,6 +54,7 @@ export function documentRoutes(
     const here = reach?.address ?? `${request.protocol}://${request.get('host') ?? ''}`;
     const pdf = await printed(params.paper, {
       shop: name,
+      at: now(),
       card,
       ticket,
       model,
@@ -80,6 +82,7 @@ function termOf(
 ): number | undefined {
   switch (paper) {
     case 'receipt':
+    case 'reminder':
       return usualDays + uncollectedDays;
     case 'bill':
     case 'credit':

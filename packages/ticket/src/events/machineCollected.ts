@@ -1,5 +1,6 @@
 import { humanText, refuse } from '@nodo/kernel';
 import { z } from 'zod';
+import { NEVER_COLLECTED } from '../state/values.ts';
 import { accept, defineEvent, reject } from './define.ts';
 
 const body = z.object({
@@ -7,9 +8,11 @@ const body = z.object({
   givenBack: z.array(humanText(60)).max(30).optional(),
   /** Why no bill went with it. */
   withoutBill: humanText(300, 3).optional(),
+  /** What became of it instead, and by which right: its customer knew and never came. */
+  instead: z.object({ way: z.enum(NEVER_COLLECTED), reason: humanText(500, 3) }).optional(),
 });
 
-/** The customer has the machine again; its tag is free. */
+/** The customer has the machine again, or it left the shop otherwise; its tag is free. */
 export const machineCollected = defineEvent({
   version: 1,
   command: body,
@@ -17,11 +20,14 @@ export const machineCollected = defineEvent({
   decide(ticket, command) {
     if (ticket.status === 'new') return reject(refuse('not-taken-in'));
     if (ticket.status === 'open') return reject(refuse('ticket-open'));
+    if (command.instead && ticket.life.toldAt === undefined) {
+      return reject(refuse('not-informed', 'command.instead'));
+    }
     return ticket.status === 'closed' ? accept(command) : reject(refuse('already-so'));
   },
-  apply: (ticket, { givenBack, withoutBill }) => ({
+  apply: (ticket, { givenBack, withoutBill, instead }) => ({
     ...ticket,
     status: 'collected',
-    life: { ...ticket.life, givenBack, withoutBill },
+    life: { ...ticket.life, givenBack, withoutBill, instead },
   }),
 });

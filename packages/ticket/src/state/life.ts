@@ -8,6 +8,7 @@ import type {
   Contact,
   Discount,
   Measure,
+  NeverCollected,
   PaidBy,
   PartPut,
   Payment,
@@ -103,6 +104,8 @@ export interface Life {
   readonly givenBack: readonly string[] | undefined;
   /** Why it was handed out without a bill. */
   readonly withoutBill: string | undefined;
+  /** What became of it, because it was never collected. */
+  readonly instead: { readonly way: NeverCollected; readonly reason: string } | undefined;
   readonly signed: readonly { readonly photo: string; readonly what: 'intake' | 'collected' }[];
   readonly bill:
     | (Omit<Bill, 'discount'> & {
@@ -145,6 +148,7 @@ export const NEW_LIFE: Life = {
   payments: [],
   givenBack: undefined,
   withoutBill: undefined,
+  instead: undefined,
   signed: [],
   bill: undefined,
   closingSheet: undefined,

@@ -47,6 +47,10 @@ export type Contact = z.infer<typeof contact>;
 export const UNREPAIRED = ['refused', 'not-worth-it', 'no-part'] as const;
 export type Unrepaired = (typeof UNREPAIRED)[number];
 
+/** What becomes of a machine that its customer never collects. */
+export const NEVER_COLLECTED = ['kept', 'given-away', 'scrapped', 'sold'] as const;
+export type NeverCollected = (typeof NEVER_COLLECTED)[number];
+
 /** How a bill was paid. */
 export const PAID_BY = ['not-yet', 'cash', 'card', 'transfer'] as const;
 export type PaidBy = (typeof PAID_BY)[number];

@@ -7,7 +7,7 @@ import { workLeftOn } from '../assessment/workLeft.ts';
 import type { RecordedEvent } from '../state/envelope.ts';
 import { atTheClock, dueOf, type Life, SPOKEN, STAGES } from '../state/life.ts';
 import type { Ticket } from '../state/ticket.ts';
-import { contact, UNREPAIRED } from '../state/values.ts';
+import { contact, NEVER_COLLECTED, UNREPAIRED } from '../state/values.ts';
 import { handOverOf } from './handOver.ts';
 import { lateEntries } from './late.ts';
 import { stageOf } from './stage.ts';
@@ -57,6 +57,8 @@ export const ticketSummary = z.object({
   readyAt: instant.nullable(),
   /** When the customer took it. */
   collectedAt: instant.nullable(),
+  /** What became of it because it was never collected. */
+  instead: z.enum(NEVER_COLLECTED).nullable(),
   /** When the customer was last informed that it is ready. */
   toldAt: instant.nullable(),
   /** The last try to speak to the customer; null also in summaries from before it was kept. */
@@ -156,6 +158,7 @@ export function summaryOf(ticket: Ticket, model: FamilyModel): TicketSummary | u
       status === 'collected'
         ? (valid.findLast(({ type }) => type === 'machine-collected')?.receivedAt ?? null)
         : null,
+    instead: life.instead?.way ?? null,
     toldAt: life.toldAt ?? null,
     contact: life.contact ?? null,
     asked: life.asked && !life.asked.answer ? life.asked.amount : null,

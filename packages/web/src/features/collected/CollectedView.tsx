@@ -65,6 +65,7 @@ export default function CollectedView() {
                   </span>
                   <span className="text-sm text-quiet">
                     {[
+                      line.instead ? m.life.neverCollected(line.instead) : '',
                       line.unrepaired ? m.cards.machine.unrepaired : '',
                       line.comebacks > 0 ? m.cards.machine.comeback : '',
                     ]

@@ -19,7 +19,7 @@ import { useSession } from '../../session/SessionContext.tsx';
 import { ShopTabs } from '../../shop/ShopTabs.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { CheckBox } from '../../ui/CheckBox.tsx';
-import { NumberField, TextField } from '../../ui/Field.tsx';
+import { NumberField, TextArea, TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
@@ -190,6 +190,13 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
           />
         ))}
       </fieldset>
+      <TextArea
+        label={words.uncollectedText}
+        rows={3}
+        maxLength={1000}
+        value={card.uncollectedText}
+        onText={(uncollectedText) => set({ uncollectedText })}
+      />
       <section aria-label={words.hours}>
         <h2 className="text-lg font-bold">{words.hours}</h2>
         <p className="mb-3 text-quiet">{words.hoursLead}</p>
@@ -260,6 +267,7 @@ function faultyField(
     stuckDays: words.stuckDays,
     uncollectedDays: words.uncollectedDays,
     warrantyDays: words.warrantyDays,
+    uncollectedText: words.uncollectedText,
     address: words.address,
     taxNumber: words.taxNumber,
     phone: words.phone,

@@ -111,6 +111,7 @@ export const cards = {
     stuckDays: 'Days without an entry until work counts as stuck',
     uncollectedDays: 'Days until a ready machine counts as uncollected',
     warrantyDays: 'Days of warranty after the hand-out',
+    uncollectedText: 'What holds here for machines that nobody collects',
     hours: 'Working time',
     hoursLead:
       'Promises are calculated from it. Type “9-17”; leave a day empty on which somebody does not work.',

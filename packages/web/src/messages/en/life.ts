@@ -4,6 +4,7 @@ import type {
   CallReason,
   ContactOutcome,
   Measure,
+  NeverCollected,
   Payment,
   Quantity,
   Spoken,
@@ -93,6 +94,7 @@ const PAPER: Readonly<Record<DocumentKind, string>> = {
   receipt: 'Receipt',
   bill: 'Bill',
   credit: 'Credit',
+  reminder: 'Reminder to collect it',
   'needle-card': 'Needle card',
 };
 
@@ -206,6 +208,13 @@ const PAID: Readonly<Record<Payment['how'], string>> = {
   transfer: 'by transfer',
 };
 
+const NEVER: Readonly<Record<NeverCollected, string>> = {
+  kept: 'kept by the shop',
+  'given-away': 'given away',
+  scrapped: 'scrapped',
+  sold: 'sold',
+};
+
 const UNREPAIRED: Readonly<Record<Unrepaired, string>> = {
   refused: 'refused',
   'not-worth-it': 'not worth it',
@@ -214,6 +223,7 @@ const UNREPAIRED: Readonly<Record<Unrepaired, string>> = {
 
 export const life = {
   unrepaired: (why: Unrepaired) => UNREPAIRED[why],
+  neverCollected: (way: NeverCollected) => NEVER[way],
   answered: (agreed: boolean, amount: string, how: string, moment: string) =>
     `${amount} ${agreed ? 'agreed' : 'refused'} ${how}, ${moment}`,
   entry,

@@ -52,6 +52,7 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
   'duties-owed': () => 'Something is still to do. Do it, or set it aside with a reason.',
   'ticket-closed': () => 'This ticket is closed. Reopen it to go on.',
   'ticket-open': () => 'This ticket is still open.',
+  'not-informed': () => 'The customer was never informed that it can be collected.',
   'already-collected': () => 'The customer has this machine already.',
   'nothing-asked': () => 'Nobody asked a price that could be answered.',
   'not-declined': () => 'The customer has not said no to a price.',

@@ -25,7 +25,7 @@ export default function JobSheet({
   const { customer } = useShown();
   const { role } = useSession().person;
   const words = m.life.sheet;
-  const { machine } = ticket.life;
+  const { machine, toldAt } = ticket.life;
   return (
     <Modal
       open
@@ -73,7 +73,9 @@ export default function JobSheet({
             {ticket.intake?.tag !== undefined && (
               <Part title={words.papers}>
                 <ul className="flex flex-wrap gap-3">
-                  {DOCUMENT_KINDS.filter((paper) => paper !== 'credit').map((paper) => (
+                  {DOCUMENT_KINDS.filter(
+                    (paper) => paper !== 'credit' && (paper !== 'reminder' || toldAt !== undefined),
+                  ).map((paper) => (
                     <li key={paper}>
                       <a
                         href={pathTo('readPaper', { ticket: ticket.id, paper })}

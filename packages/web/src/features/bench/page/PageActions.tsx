@@ -9,6 +9,7 @@ import { AfterHandOut, UndoHandOut } from '../handOut/AfterHandOut.tsx';
 import { HandOutButton } from '../handOut/HandOutButton.tsx';
 import { DayPromise } from '../job/DayPromise.tsx';
 import { PriceAnswer } from '../job/MoneyPart.tsx';
+import { NotCollected } from './NotCollected.tsx';
 
 /** What the counter can do for it now. */
 export function PageActions({ situation }: { readonly situation: Situation }) {
@@ -37,6 +38,7 @@ export function PageActions({ situation }: { readonly situation: Situation }) {
           <div>
             <HandOutButton />
           </div>
+          <NotCollected />
         </>
       )}
       {stage !== 'ready' && (

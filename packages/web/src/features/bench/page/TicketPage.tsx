@@ -64,6 +64,7 @@ function Page() {
 function Sentence({ situation }: { readonly situation: Situation }) {
   const people = usePeopleById();
   const money = useMoney();
+  const { instead } = useTicket().ticket.life;
   const words = m.ticketPage.sentence;
   const { stage, workedOnBy, question, awaited, unrepaired, informedAt } = situation;
   switch (stage) {
@@ -85,6 +86,7 @@ function Sentence({ situation }: { readonly situation: Situation }) {
       }
       return informedAt ? words.informed : words.ready;
     case 'collected':
+      if (instead) return words.instead(m.life.neverCollected(instead.way), instead.reason);
       return unrepaired ? words.collectedUnrepaired : words.collected;
   }
 }

@@ -3,8 +3,8 @@ import { type Day, dayAfter, instantAt } from '@nodo/kernel';
 import { type TicketEvent, takingsOf } from '@nodo/ticket';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { withShop } from '../db/connect.ts';
+import { defineProfileModels, type ProfileModels } from '../profiles/models.ts';
 import type { EventStore } from '../store/port.ts';
-import { defineProfileModels, type ProfileModels } from './models.ts';
 
 interface Row {
   readonly ticket_id: string;
