@@ -12,6 +12,14 @@ export const DEMO_CARD: ShopProfile = {
   leastFee: 2500,
   address: 'Quarrow Street 3, 00001 Nowhere',
   taxNumber: 'made up 00/000/00000',
+  phone: '000 0100',
+  openingHours: 'Monday to Friday, 9 to 17',
+  priceList: [
+    { words: 'Service, household machine', each: 6900 },
+    { words: 'Needles, pack of five', each: 550 },
+    { words: 'Bobbin case, drop-in', each: 2400 },
+    { words: 'Foot control repaired', each: 3500 },
+  ],
   usualDays: 7,
   stuckDays: 4,
 };

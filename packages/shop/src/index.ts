@@ -23,6 +23,7 @@ export {
   newMachineProfile,
   USUAL_TIME,
 } from './newProfiles.ts';
+export { pricesLike } from './priceList.ts';
 export {
   type CustomerProfile,
   customerProfile,
@@ -31,6 +32,7 @@ export {
   type MachineFact,
   type MachineProfile,
   machineProfile,
+  type PriceLine,
   type ServiceValue,
   type ShopProfile,
   shopProfile,

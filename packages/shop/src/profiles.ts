@@ -106,6 +106,10 @@ const publicAddress = z.union([
     .regex(/^[a-z]+:\/\/[^/?#\s]+$/, { message: 'no-origin' }),
 ]);
 
+/** A line of the shop's price list: a job, a part, a service. */
+const priceLine = z.object({ words: humanText(120), each: minorUnits });
+export type PriceLine = z.infer<typeof priceLine>;
+
 /** What holds for the whole shop: money, patience, working time. */
 export const shopProfile = z.object({
   /** Where its clocks and its calendar are. */
@@ -124,6 +128,8 @@ export const shopProfile = z.object({
   openingHours: humanText(200, 0).default(''),
   /** Where customers reach the shop's pages from outside; empty where they cannot. */
   publicAddress: publicAddress.default(''),
+  /** What it sells and does for a fixed price. */
+  priceList: z.array(priceLine).max(500).default([]),
   /** Days after which a machine without a promise should be ready. */
   usualDays: z.number().int().min(1).max(90),
   /** Days after which a ready machine that nobody fetches counts as uncollected. */

@@ -222,7 +222,6 @@ const NOT_FOR_THE_COUNTER: readonly EventType[] = [
   'ticket-reopened',
   'job-pinned',
   'part-awaited',
-  'part-fitted',
   'clock-started',
   'clock-stopped',
   'labour-booked',

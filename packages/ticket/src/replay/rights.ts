@@ -34,7 +34,8 @@ const MAY_RECORD: Readonly<Record<EventType, readonly Role[]>> = {
   'price-answered': AT_THE_COUNTER,
   'part-awaited': AT_THE_BENCH,
   'part-came': AT_THE_COUNTER,
-  'part-fitted': AT_THE_BENCH,
+  // What goes home with the machine is sold at the counter.
+  'part-fitted': AT_THE_COUNTER,
   'clock-started': AT_THE_BENCH,
   'clock-stopped': AT_THE_BENCH,
   'labour-booked': AT_THE_BENCH,

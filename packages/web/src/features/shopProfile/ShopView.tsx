@@ -26,6 +26,7 @@ import { Blank } from '../../ui/Stitches.tsx';
 import { useSchemaForm } from '../../ui/useSchemaForm.ts';
 import { DaysOffList } from './DaysOffList.tsx';
 import { HoursRow, NoHours } from './Hours.tsx';
+import { PriceList } from './PriceList.tsx';
 
 /** What holds for the whole shop: money, patience, working time. */
 export default function ShopView() {
@@ -190,6 +191,11 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
           />
         ))}
       </fieldset>
+      <PriceList
+        lines={card.priceList}
+        currency={card.currency}
+        onChange={(priceList) => set({ priceList })}
+      />
       <TextArea
         label={words.uncollectedText}
         rows={3}
@@ -268,6 +274,7 @@ function faultyField(
     uncollectedDays: words.uncollectedDays,
     warrantyDays: words.warrantyDays,
     uncollectedText: words.uncollectedText,
+    priceList: words.prices.title,
     address: words.address,
     taxNumber: words.taxNumber,
     phone: words.phone,

@@ -112,6 +112,13 @@ export const cards = {
     uncollectedDays: 'Days until a ready machine counts as uncollected',
     warrantyDays: 'Days of warranty after the hand-out',
     uncollectedText: 'What holds here for machines that nobody collects',
+    prices: {
+      title: 'Price list',
+      lead: 'Jobs, parts and services with a fixed price: a few letters bring them up where a bill is written.',
+      name: 'Job, part or service',
+      price: 'Price',
+      add: 'Add to the list',
+    },
     hours: 'Working time',
     hoursLead:
       'Promises are calculated from it. Type “9-17”; leave a day empty on which somebody does not work.',

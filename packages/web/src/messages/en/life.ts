@@ -277,6 +277,7 @@ export const life = {
     inspection: (amount: string) => `Inspection fee agreed: ${amount}`,
     arrived: (part: string) => `Arrived: ${part}`,
     fitNow: 'Fitted',
+    fromPriceList: 'From the price list',
     eachIfKnown: 'Price of one, if known',
     unrepairedNote:
       'What is still to do stays open and is written on the bill. Pieces of a needle and the mains must be settled all the same.',

@@ -1,14 +1,15 @@
 import { standingBill } from '@nodo/shop';
 import { mayRecord } from '@nodo/ticket';
 import { X } from 'lucide-react';
-import { useState } from 'react';
+import { type KeyboardEvent, useState } from 'react';
 import { useBillsQuery } from '../../../api/client.ts';
 import { m } from '../../../messages/index.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useMoney } from '../../../session/useMoney.ts';
+import { PriceHints } from '../../../shop/PriceHints.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
-import { NumberField } from '../../../ui/Field.tsx';
+import { NumberField, TextField } from '../../../ui/Field.tsx';
 
 /** The parts on the bill, and those that went in and wait for their price. A bill that is handed over is not touched. */
 export function ClosingParts({ left }: { readonly left: readonly string[] }) {
@@ -20,12 +21,10 @@ export function ClosingParts({ left }: { readonly left: readonly string[] }) {
   const { parts } = ticket.life;
   const mayChange = mayRecord(role, 'part-fitted') && !standingBill(bills);
   const priced = mayChange ? left : [];
-  if (parts.length === 0 && priced.length === 0) return null;
+  if (parts.length === 0 && !mayChange) return null;
   return (
-    <section aria-labelledby="closing-parts">
-      <h2 id="closing-parts" className="font-semibold">
-        {words.parts}
-      </h2>
+    <section aria-label={words.parts}>
+      {parts.length + priced.length > 0 && <h2 className="font-semibold">{words.parts}</h2>}
       <ul>
         {parts.map(({ entry, words: part, count, each }) => (
           <li key={entry} className="flex min-h-11 items-center gap-3">
@@ -48,8 +47,74 @@ export function ClosingParts({ left }: { readonly left: readonly string[] }) {
           </li>
         ))}
       </ul>
+      {mayChange && <AddLine />}
     </section>
   );
+}
+
+/** Another line of the bill: from the price list by a few letters, or in free words. */
+function AddLine() {
+  const { record } = useTicket();
+  const [isOpen, setOpen] = useState(false);
+  const [typed, setTyped] = useState('');
+  const [price, setPrice] = useState('');
+  const money = useMoney();
+  const words = m.bench.closing;
+  const each = money.read(price);
+  const line = typed.trim();
+  const add = () => {
+    if (line === '' || each === undefined) return;
+    if (record('part-fitted', { words: line, count: 1, each })) {
+      setTyped('');
+      setPrice('');
+    }
+  };
+  if (!isOpen) {
+    return (
+      <Button look="quiet" className="px-0" onClick={() => setOpen(true)}>
+        {words.openLine}
+      </Button>
+    );
+  }
+  return (
+    <div className="flex flex-wrap items-end gap-3">
+      <TextField
+        autoFocus
+        className="min-w-40 flex-1"
+        label={words.line}
+        value={typed}
+        maxLength={120}
+        onText={setTyped}
+        onKeyDown={onEnter(add)}
+      />
+      <NumberField
+        className="w-28"
+        label={words.linePrice}
+        value={price}
+        onText={setPrice}
+        onKeyDown={onEnter(add)}
+      />
+      <Button disabled={line === '' || each === undefined} onClick={add}>
+        {words.addLine}
+      </Button>
+      <PriceHints
+        typed={typed}
+        onPick={({ words: name, each: known }) => {
+          setTyped(name);
+          setPrice(money.typed(known));
+        }}
+      />
+    </div>
+  );
+}
+
+/** Enter belongs to the line here, not to the whole sheet. */
+function onEnter(act: () => void) {
+  return (event: KeyboardEvent) => {
+    if (event.key !== 'Enter') return;
+    event.preventDefault();
+    act();
+  };
 }
 
 /** A part that went in: it goes on the bill with its price. */
@@ -69,12 +134,7 @@ function PriceOf({ part }: { readonly part: string }) {
         label={words.priceOfPart(part)}
         value={price}
         onText={setPrice}
-        onKeyDown={(event) => {
-          if (event.key !== 'Enter') return;
-          // Enter belongs to the part here, not to the whole sheet.
-          event.preventDefault();
-          add();
-        }}
+        onKeyDown={onEnter(add)}
       />
       <Button className="shrink-0 whitespace-nowrap" disabled={each === undefined} onClick={add}>
         {words.addPart}

@@ -57,7 +57,7 @@ export function TakenOff({
           />
         </div>
       ) : (
-        <Button look="quiet" className="self-start" onClick={() => setAsked(true)}>
+        <Button look="quiet" className="self-start px-0" onClick={() => setAsked(true)}>
           {words.title}
         </Button>
       )}

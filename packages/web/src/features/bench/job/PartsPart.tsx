@@ -5,6 +5,7 @@ import { m, write } from '../../../messages/index.ts';
 import { readWhole } from '../../../messages/typed.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useMoney } from '../../../session/useMoney.ts';
+import { PriceHints } from '../../../shop/PriceHints.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { DayField } from '../../../ui/DayField.tsx';
@@ -49,12 +50,8 @@ export function PartsPart() {
           </li>
         ))}
       </ul>
-      {mayWork && (
-        <>
-          <Order />
-          <Fit />
-        </>
-      )}
+      {mayWork && <Order />}
+      {mayFit && <Fit />}
     </div>
   );
 }
@@ -151,6 +148,13 @@ function Fit() {
         maxLength={120}
         className="min-w-56 flex-1"
         onText={setPart}
+      />
+      <PriceHints
+        typed={part}
+        onPick={({ words: name, each: known }) => {
+          setPart(name);
+          setPrice(money.typed(known));
+        }}
       />
       <NumberField whole label={words.count} value={count} className="w-24" onText={setCount} />
       <NumberField label={words.each} value={price} className="w-32" onText={setPrice} />
