@@ -241,6 +241,20 @@ describe('the clock', () => {
   });
 });
 
+describe('a number that the shop knows', () => {
+  it('asks whether it is the same person, and says what else of theirs is here', async () => {
+    const mirra = await sharedScreen('mirra');
+    await mirra.go('/counter');
+    await mirra.page.type(field('Phone'), '000 0133');
+    await mirra.sees('Is it Old Mr Fennimar, 000 0133?');
+    await mirra.sees('Here now: tag 33, Walnut straight stitch');
+    await mirra.click('Yes, the same');
+    await mirra.sees('It is Old Mr Fennimar.');
+    await mirra.click('Clear form');
+    expect(mirra.complaints).toEqual([]);
+  });
+});
+
 describe('the price', () => {
   it('refused by the customer: the machine goes back as it is, and the bill says so', async () => {
     const odren = await sharedScreen('odren');

@@ -284,7 +284,7 @@ export class Screen {
     const dialog = '[role="dialog"]';
     await this.click('Hand out');
     await this.page.waitForSelector(dialog);
-    for (const choice of choices) await this.clickLine(`${dialog} label`, choice);
+    for (const choice of choices) await this.clickLine(`${dialog} :is(label, button)`, choice);
     const why = await this.page.$(field('Why without a bill'));
     await why?.type('Settled otherwise');
     await this.clickWithin(dialog, 'Handed over');

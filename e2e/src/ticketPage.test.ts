@@ -1,5 +1,6 @@
 import { demoTicketId } from '@nodo/demo';
 import { describe, expect, it } from 'vitest';
+import { field } from './screen.ts';
 import { useStage } from './stage.ts';
 
 const { sharedScreen, stage } = useStage();
@@ -130,5 +131,22 @@ describe('who does what', () => {
     await halle.sees('27 Teal zigzag goes by the plan again.');
     await expect.poll(pinned).toMatch(/^\s*0\s*$/);
     expect(halle.complaints).toEqual([]);
+  });
+});
+
+describe('the evening', () => {
+  it('finds what was paid on the day sheet, and keeps the count of the till', async () => {
+    const mirra = await sharedScreen('mirra');
+    await mirra.go(`/ticket/${demoTicketId(22)}`);
+    await mirra.handsOut('Charge €25.00 for 6 minutes', 'cash');
+    await mirra.sees('The customer has it back.');
+    await mirra.go('/day');
+    const takings = 'section[aria-label="Takings"]';
+    await mirra.page.waitForSelector(takings);
+    expect(await mirra.read(takings, (part) => part.innerText)).toContain('€25.00 (cash) for Mint');
+    await mirra.page.type(field('Cash counted'), '25,00');
+    await mirra.click('Save count');
+    await mirra.sees('€25.00 counted, €25.00 taken in cash, by Mirra Oskel');
+    expect(mirra.complaints).toEqual([]);
   });
 });

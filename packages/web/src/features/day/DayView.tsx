@@ -164,6 +164,7 @@ function HandedOut({ sheet: { handedOut } }: { readonly sheet: DaySheet }) {
         line,
         [
           write.clock(at),
+          line.instead === null ? '' : m.life.neverCollected(line.instead),
           line.total === null ? words.noPrice : money.say(line.total),
           line.due !== null && line.due > 0 ? words.unpaid(money.say(line.due)) : '',
           withoutBill === null ? '' : words.withoutBill(withoutBill),

@@ -24,7 +24,7 @@ import { useWorkshop } from '../../shop/promise/useWorkshop.ts';
 import { useRecordElsewhere } from '../../ticket/useRecordElsewhere.ts';
 import { Button } from '../../ui/Button.tsx';
 import { PersonMark } from '../../ui/PersonMark.tsx';
-import { type Columns, columnsOf, type Move, moveTo } from './arrange.ts';
+import { columnsOf, type Move, moveTo } from './arrange.ts';
 
 /**
  * The benches as columns in which jobs are put somewhere else, by hand or by keys. What was moved is pinned
@@ -56,6 +56,12 @@ export default function ArrangeBenches({
   const said = (ticket: string) => {
     const line = lineOf.get(ticket);
     return line ? `${line.tag ?? ''} ${line.label}` : '';
+  };
+  const benchAt = (over: string): string => {
+    const at = benches.find(
+      (one) => one === over || columns.get(one)?.some(({ ticket }) => ticket === over),
+    );
+    return at === undefined ? '' : nameOf(people, at);
   };
   const note = (ticket: string, to: string | null, after?: string | null) => {
     const id = record(ticket, 'job-pinned', { to, ...(after === undefined ? {} : { after }) });
@@ -89,7 +95,7 @@ export default function ArrangeBenches({
           onDragStart: ({ active }) => words.taken(said(String(active.id))),
           onDragOver: ({ active, over }) =>
             over && over.id !== active.id
-              ? words.over(said(String(active.id)), placeOf(columns, String(over.id)))
+              ? words.over(said(String(active.id)), benchAt(String(over.id)))
               : undefined,
           onDragEnd: ({ active }) => words.put(said(String(active.id))),
           onDragCancel: ({ active }) => words.left(said(String(active.id))),
@@ -125,13 +131,6 @@ export default function ArrangeBenches({
       </div>
     </DndContext>
   );
-
-  function placeOf(shown: Columns, over: string): string {
-    const bench = benches.find(
-      (one) => one === over || shown.get(one)?.some(({ ticket }) => ticket === over),
-    );
-    return bench === undefined ? '' : nameOf(people, bench);
-  }
 }
 
 interface Entry {
