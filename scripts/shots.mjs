@@ -30,12 +30,10 @@ try {
     await page.evaluateOnNewDocument((kept) => localStorage.setItem('nodo.theme', kept), theme);
     await page.goto(stage.url, { waitUntil: 'domcontentloaded' });
     await page.waitForSelector('input[name=login]');
-    if (login !== '') {
-      await page.type('input[name=login]', login);
-      await page.type('input[name=password]', `needle-${login}`);
-      await page.keyboard.press('Enter');
-      await page.waitForSelector('nav');
-    }
+    await page.type('input[name=login]', login);
+    await page.type('input[name=password]', `needle-${login}`);
+    await page.keyboard.press('Enter');
+    await page.waitForSelector('nav');
     pages.set(key, page);
     return page;
   };
@@ -69,8 +67,6 @@ try {
     say(`docs/screenshots/${name}.png`);
   };
 
-  await shoot(await pageOf('', 'day'), 'sign-in');
-
   const rack = await pageOf('odren', 'day');
   await rack.waitForSelector('section[aria-labelledby="rack-title"] ul a');
   await shoot(rack, 'rack');
@@ -97,6 +93,16 @@ try {
   await counter.locator('::-p-aria([name="Begin the questions"])').click();
   await counter.waitForSelector('#step-title');
   await shoot(counter, 'phone');
+
+  // A day with a payment on it.
+  await clickOnShelf(counter, 'Fern zigzag');
+  await counter.locator('::-p-aria([name="Hand out"])').click();
+  await counter.locator('::-p-aria([name="cash"])').click();
+  await counter.locator('::-p-aria([name="Handed over"])').click();
+  await counter.locator('::-p-text(The customer has it back)').wait();
+  await counter.goto(`${stage.url}/day`, { waitUntil: 'domcontentloaded' });
+  await counter.waitForSelector('section[aria-label="Takings"] li');
+  await shoot(counter, 'day');
 
   await openFromRack(rack, 'Teal zigzag');
   await shoot(rack, 'bench');

@@ -45,7 +45,9 @@ describe('text in any script', () => {
     await odren.click('Job sheet');
     await odren.clickWithin('[role="dialog"]', 'Link for the customer');
     await odren.click('Make a link');
-    const field = await odren.page.waitForSelector('[role="dialog"] input[readonly]');
+    const field = await odren.page.waitForSelector(
+      '[role="dialog"] input[readonly][value*="/shared/"]',
+    );
     const customer = await anonymous();
     await customer.page.goto((await field?.evaluate((input) => input.value)) ?? '');
     await customer.sees(LABEL);

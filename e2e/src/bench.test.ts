@@ -100,7 +100,7 @@ describe('at the bench', () => {
     const pictures = new URL('../../docs/screenshots/', import.meta.url).pathname;
     await (file as ElementHandle<HTMLInputElement>).uploadFile(`${pictures}../../README.md`);
     await odren.sees('This browser cannot read that file as a picture.');
-    await (file as ElementHandle<HTMLInputElement>).uploadFile(`${pictures}sign-in.png`);
+    await (file as ElementHandle<HTMLInputElement>).uploadFile(`${pictures}rack.png`);
     await odren.sees('Another photo instead');
     await odren.click('Save');
     await odren.sees('Photo: The nick in the case');

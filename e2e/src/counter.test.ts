@@ -12,7 +12,7 @@ import { useStage } from './stage.ts';
 const { screen, sharedScreen, stage } = useStage();
 
 /** A photo as a telephone would take it. */
-const PICTURE = new URL('../../docs/screenshots/sign-in.png', import.meta.url).pathname;
+const PICTURE = new URL('../../docs/screenshots/rack.png', import.meta.url).pathname;
 
 /** Chooses a day in a date field, however this browser writes dates. */
 async function chooseDay(at: Screen, name: string, day: string): Promise<void> {
@@ -245,7 +245,7 @@ describe('a number that the shop knows', () => {
   it('asks whether it is the same person, and says what else of theirs is here', async () => {
     const mirra = await sharedScreen('mirra');
     await mirra.go('/counter');
-    await mirra.page.type(field('Phone'), '000 0133');
+    await (await mirra.page.waitForSelector(field('Phone')))?.type('000 0133');
     await mirra.sees('Is it Old Mr Fennimar, 000 0133?');
     await mirra.sees('Here now: tag 33, Walnut straight stitch');
     await mirra.click('Yes, the same');

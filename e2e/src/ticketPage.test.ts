@@ -144,7 +144,7 @@ describe('the evening', () => {
     const takings = 'section[aria-label="Takings"]';
     await mirra.page.waitForSelector(takings);
     expect(await mirra.read(takings, (part) => part.innerText)).toContain('€25.00 (cash) for Mint');
-    await mirra.page.type(field('Cash counted'), '25,00');
+    await (await mirra.page.waitForSelector(field('Cash counted')))?.type('25,00');
     await mirra.click('Save count');
     await mirra.sees('€25.00 counted, €25.00 taken in cash, by Mirra Oskel');
     expect(mirra.complaints).toEqual([]);

@@ -231,7 +231,9 @@ describe('a link for the customer', () => {
     await odren.click('Job sheet');
     await odren.clickWithin('[role="dialog"]', 'Link for the customer');
     await odren.click('Make a link');
-    const field = await odren.page.waitForSelector('[role="dialog"] input[readonly]');
+    const field = await odren.page.waitForSelector(
+      '[role="dialog"] input[readonly][value*="/shared/"]',
+    );
     const address = (await field?.evaluate((input) => input.value)) ?? '';
     const customer = await anonymous();
     await customer.page.goto(address);

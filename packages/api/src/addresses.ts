@@ -38,6 +38,7 @@ export const ADDRESSES = {
   readPaper: { method: 'GET', path: '/api/tickets/:ticket/papers/:paper' },
   readBills: { method: 'GET', path: '/api/tickets/:ticket/bills' },
   issueBill: { method: 'POST', path: '/api/tickets/:ticket/bills' },
+  makeSale: { method: 'POST', path: '/api/sales' },
   countTill: { method: 'POST', path: '/api/days/:day/counts' },
   readDaySheet: { method: 'GET', path: '/api/days/:day' },
   listCollected: { method: 'GET', path: '/api/collected' },

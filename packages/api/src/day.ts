@@ -1,11 +1,26 @@
 import { AT_THE_COUNTER, day, humanText, instant, minorUnits, uuid } from '@nodo/kernel';
-import { payment, rackEntry } from '@nodo/ticket';
+import { partPut, payment, rackEntry } from '@nodo/ticket';
 import { z } from 'zod';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
 
 /** A machine of a day, and when that happened to it. */
 const dayLine = z.object({ at: instant, line: rackEntry });
+
+/** What somebody bought without bringing a machine. */
+const saleLines = z
+  .array(partPut.omit({ awaited: true }))
+  .min(1)
+  .max(50);
+const sale = z.object({
+  id: uuid,
+  at: instant,
+  by: uuid,
+  lines: saleLines,
+  how: payment.shape.how,
+  total: minorUnits,
+});
+export type Sale = z.infer<typeof sale>;
 
 /** The cash in the till as somebody counted it. */
 const tillCount = z.object({
@@ -26,7 +41,9 @@ const daySheet = z.object({
   handedOut: z.array(dayLine.extend({ withoutBill: z.string().nullable() })),
   /** Payments by whom they were for, in the order of the day. */
   payments: z.array(payment.extend({ at: instant, by: uuid, line: rackEntry })),
-  /** Sums by the way of paying, in the smallest unit. */
+  /** What was sold without a ticket. */
+  sales: z.array(sale),
+  /** Sums by the way of paying, tickets and sales together, in the smallest unit. */
   takings: z.record(payment.shape.how, minorUnits),
   /** Each time the till was counted, the first first. */
   counts: z.array(tillCount),
@@ -47,4 +64,12 @@ export const countTill = defineEndpoint({
   params: z.object({ day }),
   body: z.object({ id: uuid, counted: minorUnits, note: humanText(300, 0) }),
   answer: daySheet,
+});
+
+/** Something is sold without a ticket, today. Sending again is safe. */
+export const makeSale = defineEndpoint({
+  ...ADDRESSES.makeSale,
+  roles: AT_THE_COUNTER,
+  body: z.object({ id: uuid, lines: saleLines, how: payment.shape.how }),
+  answer: sale,
 });

@@ -7,7 +7,7 @@ import {
   readCustomer,
   readMachine,
 } from './customers.ts';
-import { countTill, readDaySheet } from './day.ts';
+import { countTill, makeSale, readDaySheet } from './day.ts';
 import { readPaper } from './documents.ts';
 import { listLinks, makeLink, readShared, revokeLink } from './links.ts';
 import { live } from './live.ts';
@@ -80,6 +80,7 @@ export const ENDPOINTS = {
   readBills,
   issueBill,
   countTill,
+  makeSale,
   readDaySheet,
   listCollected,
   search,

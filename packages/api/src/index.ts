@@ -1,6 +1,6 @@
 export { ADDRESSES, BEAT_MS, BUILD_HEADER } from './addresses.ts';
 export type { CustomerFile, MachineFile, MachineRecord, Visit } from './customers.ts';
-export type { DaySheet, TillCount } from './day.ts';
+export type { DaySheet, Sale, TillCount } from './day.ts';
 export { DOCUMENT_KINDS, type DocumentKind } from './documents.ts';
 export type { Endpoint } from './endpoint.ts';
 export { ENDPOINTS } from './endpoints.ts';

@@ -121,6 +121,7 @@ export const AUDITED = [
   'paper-read',
   'bill-issued',
   'till-counted',
+  'sale-made',
   'links-read',
   'customer-changed',
   'customer-merged',

@@ -109,6 +109,7 @@ export function withProfiles(base: NodoApi, parts: Pick<ApiParts, 'stream' | 'ca
             ),
         }),
         countTill: sends('countTill', 'day'),
+        makeSale: sends('makeSale'),
         issueBill: sends('issueBill', 'ticket'),
         registerNeedle: sends('registerNeedle', 'machine'),
         changeCustomer: sends('changeCustomer', 'customer'),

@@ -132,6 +132,14 @@ export function callsAbout(ids: Named): Calls {
       path: pathTo('issueBill', { ticket: ids.ticket }),
       body: { id: randomUUID(), kind: 'bill' },
     }),
+    makeSale: () => ({
+      path: ADDRESSES.makeSale.path,
+      body: {
+        id: randomUUID(),
+        lines: [{ words: 'Needles, pack of five', count: 1, each: 550 }],
+        how: 'cash',
+      },
+    }),
     countTill: () => ({
       path: pathTo('countTill', { day: toDay('2026-03-02') }),
       body: { id: randomUUID(), counted: 100, note: '' },

@@ -8,6 +8,7 @@ import {
   type Session,
   type TicketFile,
 } from '@nodo/api';
+import { toDay } from '@nodo/kernel';
 import { NEW_SHOP_PROFILE, newCustomerProfile, newMachineProfile } from '@nodo/shop';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -106,6 +107,13 @@ async function filledShop(): Promise<Named> {
     by: account.id,
     at: new Date(),
     content: aBill(MARK),
+  });
+  const lines = [{ words: MARK, count: 1, each: 100 }];
+  await post(ADDRESSES.makeSale.path, { id: randomUUID(), lines, how: 'cash' });
+  await post(pathTo('countTill', { day: toDay('2026-03-02') }), {
+    id: randomUUID(),
+    counted: 100,
+    note: MARK,
   });
   const [told] = (await lead.call('GET', ADDRESSES.listNotices.path)).body as NoticeRecord[];
   const { screen } = (await lead.call('GET', ADDRESSES.whoAmI.path)).body as Session;

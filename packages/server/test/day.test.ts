@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import type { DaySheet } from '@nodo/api';
-import { dayAfter, toDay } from '@nodo/kernel';
+import type { DaySheet, Sale, ShopRecord } from '@nodo/api';
+import { dayAfter, dayOf, toDay } from '@nodo/kernel';
 import { describe, expect, it } from 'vitest';
 import { ok, record, useCounter } from './counter.ts';
 import { asSuper } from './database.ts';
@@ -55,6 +55,30 @@ describe('the sheet of a day', () => {
       const other = await sheetOf(dayAfter(DAY, ahead));
       expect([other.takenIn, other.handedOut, other.payments]).toEqual([[], [], []]);
     }
+  });
+
+  it('has what was sold without a ticket in the takings of its day', async () => {
+    const { card } = await ok<ShopRecord>(shop.counter, 'GET', '/api/shop');
+    const day = dayOf(new Date().toISOString(), card.timeZone);
+    const before = await sheetOf(day);
+    const lines = [
+      { words: 'Needles, pack of five', count: 2, each: 550 },
+      { words: 'Oil', count: 1, each: 400 },
+    ];
+    const sold = { id: randomUUID(), lines, how: 'card' };
+    const path = '/api/sales';
+    expect(await ok<Sale>(shop.counter, 'POST', path, sold)).toMatchObject({ total: 1500 });
+    expect(await ok<Sale>(shop.counter, 'POST', path, sold)).toMatchObject({ total: 1500 });
+    expect(await shop.counter.call('POST', path, { ...sold, how: 'cash' })).toMatchObject({
+      status: 409,
+    });
+    const after = await sheetOf(day);
+    expect(after.sales.slice(before.sales.length)).toMatchObject([sold]);
+    expect(after.takings.card).toBe(before.takings.card + 1500);
+    expect(await shop.counter.call('POST', path, { ...sold, lines: [] })).toMatchObject({
+      status: 400,
+      body: { code: 'bad-input', path: 'lines' },
+    });
   });
 
   it('keeps each count of the till beside what was taken, for good', async () => {

@@ -123,6 +123,11 @@ const WELL_FORMED: readonly (() => {
     body: needleEntry(),
   }),
   () => ({
+    name: 'makeSale',
+    path: ADDRESSES.makeSale.path,
+    body: { id: randomUUID(), lines: [{ words: 'Oil', count: 2, each: 550 }], how: 'card' },
+  }),
+  () => ({
     name: 'countTill',
     path: pathTo('countTill', { day: toDay('2026-03-02') }),
     body: { id: randomUUID(), counted: 12_050, note: 'Two notes stuck together' },

@@ -71,6 +71,7 @@ const TABLE: Readonly<Record<EndpointName, Readonly<Record<Role | 'nobody', numb
   readPaper: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
   readBills: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
   issueBill: { nobody: 401, counter: 409, technician: 409, lead: 409, learner: 403 },
+  makeSale: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
   countTill: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
   readDaySheet: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
   listCollected: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },

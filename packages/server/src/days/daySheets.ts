@@ -1,4 +1,4 @@
-import type { DaySheet, TillCount } from '@nodo/api';
+import type { DaySheet, Sale, TillCount } from '@nodo/api';
 import { type Day, dayAfter, instantAt } from '@nodo/kernel';
 import { type TicketEvent, takingsOf } from '@nodo/ticket';
 import { QueryTypes, type Sequelize } from 'sequelize';
@@ -58,6 +58,8 @@ export class DaySheets {
       how,
       amount,
     }));
+    const sales = await this.salesOf(shop, day);
+    const sold = sales.map(({ how, total }) => ({ how, amount: total }));
     return {
       day,
       takenIn: ofType('intake-taken', 'machine-arrived').map(({ at, line }) => ({ at, line })),
@@ -67,7 +69,8 @@ export class DaySheets {
         withoutBill: body.withoutBill ?? null,
       })),
       payments,
-      takings: takingsOf(payments),
+      sales: [...sales],
+      takings: takingsOf([...payments, ...sold]),
       counts: [...(await this.countsOf(shop, day))],
     };
   }
@@ -90,6 +93,38 @@ export class DaySheets {
         { transaction },
       );
       return true;
+    });
+  }
+
+  /** @returns what is kept; undefined where the id names another sale */
+  sell(
+    shop: string,
+    { id, lines, how }: Pick<Sale, 'id' | 'lines' | 'how'>,
+    { by, at, day }: { readonly by: string; readonly at: Date; readonly day: Day },
+  ): Promise<Sale | undefined> {
+    const total = lines.reduce((sum, { count, each }) => sum + count * each, 0);
+    return withShop(this.db, shop, async (transaction) => {
+      const known = await this.models.tillSales.findOne({
+        where: { shopId: shop, id },
+        transaction,
+      });
+      if (known) return known.total === total && known.how === how ? toSale(known) : undefined;
+      const row = await this.models.tillSales.create(
+        { shopId: shop, id, day, lines, how, total, at, byPerson: by },
+        { transaction },
+      );
+      return toSale(row);
+    });
+  }
+
+  private salesOf(shop: string, day: Day): Promise<readonly Sale[]> {
+    return withShop(this.db, shop, async (transaction) => {
+      const rows = await this.models.tillSales.findAll({
+        where: { shopId: shop, day },
+        order: [['at', 'ASC']],
+        transaction,
+      });
+      return rows.map(toSale);
     });
   }
 
@@ -126,4 +161,22 @@ export class DaySheets {
       ),
     );
   }
+}
+
+function toSale({
+  id,
+  at,
+  byPerson,
+  lines,
+  how,
+  total,
+}: {
+  readonly id: string;
+  readonly at: Date;
+  readonly byPerson: string;
+  readonly lines: Sale['lines'];
+  readonly how: string;
+  readonly total: number;
+}): Sale {
+  return { id, at: at.toISOString(), by: byPerson, lines, how: how as Sale['how'], total };
 }

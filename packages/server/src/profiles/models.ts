@@ -1,3 +1,4 @@
+import type { Sale } from '@nodo/api';
 import type { BillContent, MachineProfile, ShopProfile } from '@nodo/shop';
 import type { NeedleIn } from '@nodo/ticket';
 import type { Sequelize } from 'sequelize';
@@ -55,6 +56,16 @@ export function defineProfileModels(db: Sequelize) {
       at: instant(),
       byPerson: id(),
       content: document<BillContent>(),
+    }),
+    tillSales: table(db, 'till_sale', {
+      shopId: key(),
+      id: key(),
+      day: text(),
+      lines: document<Sale['lines']>(),
+      how: text(),
+      total: whole(),
+      at: instant(),
+      byPerson: id(),
     }),
     tillCounts: table(db, 'till_count', {
       shopId: key(),

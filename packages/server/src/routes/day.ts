@@ -1,5 +1,5 @@
 import { ENDPOINTS } from '@nodo/api';
-import { refuse } from '@nodo/kernel';
+import { dayOf, refuse } from '@nodo/kernel';
 import type { Express } from 'express';
 import type { Auth } from '../auth/auth.ts';
 import { route } from '../http/route.ts';
@@ -16,6 +16,17 @@ export function dayRoutes(
     const shop = session.shop.id;
     const { card } = await sheets.read(shop);
     return { ok: true, answer: await days.of(shop, params.day, card.timeZone) };
+  });
+
+  route(app, people, ENDPOINTS.makeSale, async ({ body, session }) => {
+    const shop = session.shop.id;
+    const { card } = await sheets.read(shop);
+    const [at, by] = [now(), session.person.id];
+    const day = dayOf(at.toISOString(), card.timeZone);
+    const sale = await days.sell(shop, body, { by, at, day });
+    if (!sale) return { ok: false, refusal: refuse('id-used-otherwise', 'id') };
+    await audit.note({ shop, person: by, what: 'sale-made' });
+    return { ok: true, answer: sale };
   });
 
   route(app, people, ENDPOINTS.countTill, async ({ params, body, session }) => {

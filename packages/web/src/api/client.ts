@@ -25,6 +25,7 @@ export const {
   useChangeTablesMutation,
   useCollectedInfiniteQuery,
   useCountTillMutation,
+  useMakeSaleMutation,
   useDaySheetQuery,
   useCustomerQuery,
   useEndScreenMutation,

@@ -15,6 +15,7 @@ import { Button } from '../../ui/Button.tsx';
 import { DayField } from '../../ui/DayField.tsx';
 import { NumberField, TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
+import { Sell } from './Sell.tsx';
 
 /** What a day came to: money, what came and went, and in the evening what is left open. */
 export default function DayView() {
@@ -24,6 +25,7 @@ export default function DayView() {
   const { currentData, error, refetch } = useDaySheetQuery(day, {
     refetchOnMountOrArgChange: true,
   });
+  const money = useMoney();
   const words = m.day;
   if (!currentData) return <NotRead title={words.failed} fault={error} again={refetch} />;
   return (
@@ -44,6 +46,21 @@ export default function DayView() {
       </div>
       <Takings sheet={currentData} />
       <Till sheet={currentData} onCounted={() => void refetch()} />
+      <Part title={words.sales} count={currentData.sales.length}>
+        <ul>
+          {currentData.sales.map((sale) => (
+            <li key={sale.id} className="py-1">
+              {words.sold(
+                write.clock(sale.at),
+                money.say(sale.total),
+                m.bench.closing.paidBy[sale.how],
+                sale.lines.map((line) => words.sell.line(line.count, line.words)).join(', '),
+              )}
+            </li>
+          ))}
+        </ul>
+        {day === today && <Sell onSold={() => void refetch()} />}
+      </Part>
       <Lines
         title={words.takenIn}
         lines={currentData.takenIn.map(({ at, line }) => [line, write.clock(at)])}

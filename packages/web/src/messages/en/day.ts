@@ -18,6 +18,16 @@ export const day = {
     counted: (clock: string, counted: string, taken: string, name: string) =>
       `${clock}  ${counted} counted, ${taken} taken in cash, by ${name}`,
   },
+  sales: 'Sold without a ticket',
+  sold: (clock: string, amount: string, how: string, what: string) =>
+    `${clock}  ${amount} (${how}): ${what}`,
+  sell: {
+    what: 'What is sold',
+    add: 'Add',
+    line: (count: number, words: string) => (count === 1 ? words : `${count} × ${words}`),
+    paid: (total: string) => `${total}, paid`,
+    save: 'Sold',
+  },
   takenIn: 'Taken in',
   handedOut: 'Handed out',
   noPrice: 'no price',

@@ -33,6 +33,7 @@ const AUDITED: Readonly<Record<Audited, string>> = {
   'machine-read': 'opened a machine’s file',
   'needles-read': 'looked at a machine’s needles',
   'paper-read': 'printed a tag, receipt or bill',
+  'sale-made': 'sold without a ticket',
   'till-counted': 'counted the till',
   'bill-issued': 'handed over a bill or credit of',
   'unknown-sign-in': 'Somebody tried a sign-in name that nobody has',

@@ -14,6 +14,7 @@ import { useSchemaForm } from '../../../ui/useSchemaForm.ts';
 const MOST_MINUTES = 10_000;
 
 const error = m.bench.closing.badMinutes;
+
 /** The sheet as it may be saved. @param readMoney reads an amount in the shop's currency */
 function readySheet(readMoney: (typed: string) => number | undefined) {
   const words = m.bench.closing.off;
@@ -55,6 +56,8 @@ export function useClosingSheet() {
   const taken = life.bill?.discount;
   const begun = {
     ...texts,
+    // What is paid stands in entries of its own: the sheet keeps what older pages wrote on it, no more.
+    paid: life.closingSheet?.paid ?? 'not-yet',
     minutes: String(life.bill?.labourMinutes ?? usual),
     off: taken ? money.typed(taken.amount) : '',
     offWhy: taken?.reason ?? '',
