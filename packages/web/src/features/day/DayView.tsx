@@ -147,25 +147,27 @@ function Till({
           </li>
         ))}
       </ul>
-      <Form row className="print:hidden" onSubmit={() => void save()}>
-        <NumberField
-          label={words.cash}
-          hint={words.taken(money.say(takings.cash))}
-          value={typed}
-          className="w-48"
-          onText={setTyped}
-        />
-        <TextField
-          label={words.note}
-          value={note}
-          maxLength={300}
-          className="min-w-48 flex-1"
-          onText={setNote}
-        />
-        <Button type="submit" disabled={counted === undefined || isLoading}>
-          {words.save}
-        </Button>
-      </Form>
+      <div className="print:hidden">
+        <Form row onSubmit={() => void save()}>
+          <NumberField
+            label={words.cash}
+            hint={words.taken(money.say(takings.cash))}
+            value={typed}
+            className="w-48"
+            onText={setTyped}
+          />
+          <TextField
+            label={words.note}
+            value={note}
+            maxLength={300}
+            className="min-w-48 flex-1"
+            onText={setNote}
+          />
+          <Button type="submit" disabled={counted === undefined || isLoading}>
+            {words.save}
+          </Button>
+        </Form>
+      </div>
       {error !== undefined && <FormError fault={error} />}
     </Part>
   );
