@@ -134,6 +134,7 @@ function Till({
   };
   return (
     <Part title={words.title}>
+      <p>{words.taken(money.say(takings.cash))}</p>
       <ul>
         {counts.map((one) => (
           <li key={one.id} className="py-1">
@@ -149,13 +150,7 @@ function Till({
       </ul>
       <div className="print:hidden">
         <Form row onSubmit={() => void save()}>
-          <NumberField
-            label={words.cash}
-            hint={words.taken(money.say(takings.cash))}
-            value={typed}
-            className="w-48"
-            onText={setTyped}
-          />
+          <NumberField label={words.cash} value={typed} className="w-48" onText={setTyped} />
           <TextField
             label={words.note}
             value={note}
