@@ -139,7 +139,7 @@ export class Story {
   takesBack(): void {
     this.records((_ticket, events, person) => {
       const last = events.findLast(
-        ({ type, actor }) => actor.person === person && mayBeCorrected(type),
+        (event) => event.actor.person === person && mayBeCorrected(event),
       );
       return last && { type: 'entry-corrected', command: { corrects: last.id } };
     });

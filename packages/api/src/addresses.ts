@@ -39,6 +39,7 @@ export const ADDRESSES = {
   readBills: { method: 'GET', path: '/api/tickets/:ticket/bills' },
   issueBill: { method: 'POST', path: '/api/tickets/:ticket/bills' },
   makeSale: { method: 'POST', path: '/api/sales' },
+  readSaleReceipt: { method: 'GET', path: '/api/sales/:sale/receipt' },
   countTill: { method: 'POST', path: '/api/days/:day/counts' },
   readDaySheet: { method: 'GET', path: '/api/days/:day' },
   listCollected: { method: 'GET', path: '/api/collected' },

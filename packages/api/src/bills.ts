@@ -17,7 +17,7 @@ export const readBills = defineEndpoint({
 
 /**
  * Hands a bill over, or takes the one that holds back by a credit: it gets the shop's next number and is
- * never changed. Sent again with the same id it counts once.
+ * never changed. It can be about several tickets of one customer. Sent again with the same id it counts once.
  */
 export const issueBill = defineEndpoint({
   ...ADDRESSES.issueBill,
@@ -25,6 +25,8 @@ export const issueBill = defineEndpoint({
   params: ofTicket,
   body: z.object({
     id: uuid,
+    /** Tickets of the same customer that the bill is about as well. */
+    also: z.array(uuid).max(10).default([]),
     kind: z.enum(BILL_KINDS),
     /** Why a credit is given. */
     reason: humanText(500, 0).default(''),

@@ -19,6 +19,15 @@ const sale = z.object({
   lines: saleLines,
   how: payment.shape.how,
   total: minorUnits,
+  /** The tax in it; null for what was sold before it was kept. */
+  taxed: z
+    .object({
+      perMille: z.number().int().nonnegative(),
+      included: z.boolean(),
+      tax: minorUnits,
+      currency: z.string(),
+    })
+    .nullable(),
 });
 export type Sale = z.infer<typeof sale>;
 
@@ -28,8 +37,8 @@ const tillCount = z.object({
   at: instant,
   by: uuid,
   counted: minorUnits,
-  /** What had been taken in cash on that day until then. */
-  taken: minorUnits,
+  /** What had been taken in cash on that day until then; below nothing where more was given back. */
+  taken: z.number().int(),
   note: humanText(300, 0),
 });
 export type TillCount = z.infer<typeof tillCount>;
@@ -39,12 +48,14 @@ const daySheet = z.object({
   day,
   takenIn: z.array(dayLine),
   handedOut: z.array(dayLine.extend({ withoutBill: z.string().nullable() })),
-  /** Payments by whom they were for, in the order of the day. */
-  payments: z.array(payment.extend({ at: instant, by: uuid, line: rackEntry })),
+  /** Payments by whom they were for, in the order of the day; what was given back is below nothing. */
+  payments: z.array(
+    payment.extend({ amount: z.number().int(), at: instant, by: uuid, line: rackEntry }),
+  ),
   /** What was sold without a ticket. */
   sales: z.array(sale),
   /** Sums by the way of paying, tickets and sales together, in the smallest unit. */
-  takings: z.record(payment.shape.how, minorUnits),
+  takings: z.record(payment.shape.how, z.number().int()),
   /** Each time the till was counted, the first first. */
   counts: z.array(tillCount),
 });
@@ -72,4 +83,12 @@ export const makeSale = defineEndpoint({
   roles: AT_THE_COUNTER,
   body: z.object({ id: uuid, lines: saleLines, how: payment.shape.how }),
   answer: sale,
+});
+
+/** What somebody takes along who bought something without a ticket, as PDF. */
+export const readSaleReceipt = defineEndpoint({
+  ...ADDRESSES.readSaleReceipt,
+  roles: AT_THE_COUNTER,
+  params: z.object({ sale: uuid }),
+  answer: z.never(),
 });

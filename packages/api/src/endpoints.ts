@@ -7,7 +7,7 @@ import {
   readCustomer,
   readMachine,
 } from './customers.ts';
-import { countTill, makeSale, readDaySheet } from './day.ts';
+import { countTill, makeSale, readDaySheet, readSaleReceipt } from './day.ts';
 import { readPaper } from './documents.ts';
 import { listLinks, makeLink, readShared, revokeLink } from './links.ts';
 import { live } from './live.ts';
@@ -81,6 +81,7 @@ export const ENDPOINTS = {
   issueBill,
   countTill,
   makeSale,
+  readSaleReceipt,
   readDaySheet,
   listCollected,
   search,

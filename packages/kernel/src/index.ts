@@ -29,4 +29,4 @@ export {
 } from './fields.ts';
 export { type Refusal, type RefusalCode, refusal, refuse } from './refusal.ts';
 export { type Actor, AT_THE_BENCH, AT_THE_COUNTER, EVERY_ROLE, LEADS, type Role } from './roles.ts';
-export { lowerFirst } from './text.ts';
+export { isReason, LEAST_REASON, lowerFirst } from './text.ts';

@@ -9,7 +9,11 @@ const RATES = { hour: 6000, taxPerMille: 200, taxIncluded: false, leastFee: 3000
 
 /** A machine whose repair is done and priced, to be handed out. */
 async function priced(label: string): Promise<string> {
-  const { ticket } = await shop.takenIn('Pell Umbrick', { label });
+  return (await pricedOf(label)).ticket;
+}
+
+async function pricedOf(label: string, of: { readonly customer?: string } = {}) {
+  const { ticket, customer } = await shop.takenIn('Pell Umbrick', { label, ...of });
   await record(shop.technician, ticket, 'part-fitted', { words: 'Needle', count: 2, each: 150 });
   await record(shop.technician, ticket, 'bill-made', {
     labourMinutes: 10,
@@ -23,7 +27,7 @@ async function priced(label: string): Promise<string> {
   });
   await record(shop.technician, ticket, 'ticket-closed', {});
   made.push(ticket);
-  return ticket;
+  return { ticket, customer };
 }
 
 const address = (ticket: string) => `/api/tickets/${ticket}/bills`;
@@ -109,6 +113,45 @@ describe('a bill', () => {
       .flatMap((bills) => bills.map(({ number }) => number))
       .sort((a, b) => a - b);
     expect(numbers).toEqual(numbers.map((_, index) => index + 1));
+  });
+
+  it('can be over several machines of one customer, and is one for all of them', async () => {
+    const { ticket: first, customer } = await pricedOf('Lilac portable');
+    const { ticket: second } = await pricedOf('Slate zigzag', { customer });
+    const id = randomUUID();
+    const body = { id, kind: 'bill', also: [second] };
+    const [bill] = await issue(first, body);
+    expect(bill).toMatchObject({
+      tickets: [first, second],
+      // Twice 30.00 and 20 % of it, each rounded by itself.
+      content: {
+        taxes: [{ net: 6000, tax: 1200 }],
+        total: 7200,
+        also: [{ label: 'Slate zigzag' }],
+      },
+    });
+    expect(await issue(first, body)).toEqual([bill]);
+    expect(await ok<IssuedBill[]>(shop.counter, 'GET', address(second))).toEqual([bill]);
+    const again = await shop.counter.call('POST', address(second), { ...body, id: randomUUID() });
+    expect(again).toMatchObject({ status: 409, body: { code: 'bill-stands' } });
+    const other = await shop.counter.call('POST', address(first), { ...body, also: [] });
+    expect(other).toMatchObject({ status: 409, body: { code: 'id-used-otherwise' } });
+    const { bytes } = await shop.counter.read(`/api/tickets/${second}/papers/bill`);
+    expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
+    // A credit from either takes it back for both.
+    await issue(second, { kind: 'credit', reason: 'One each, please' });
+    const [, credit] = await ok<IssuedBill[]>(shop.counter, 'GET', address(first));
+    expect(credit).toMatchObject({ kind: 'credit', of: bill?.number, tickets: [first, second] });
+  });
+
+  it('is not over machines of different customers', async () => {
+    const [first, second] = [await priced('Lime portable'), await priced('Rust zigzag')];
+    const refused = await shop.counter.call('POST', address(first), {
+      id: randomUUID(),
+      kind: 'bill',
+      also: [second],
+    });
+    expect(refused).toMatchObject({ status: 409, body: { code: 'not-one-customer' } });
   });
 
   it('waits for the end of the work and for a price', async () => {

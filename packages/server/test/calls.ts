@@ -19,6 +19,7 @@ export interface Named {
   /** What is looked for by its letters. */
   readonly find: string;
   readonly notice: string;
+  readonly sale: string;
 }
 
 /** What no shop has. */
@@ -34,6 +35,7 @@ export const NOTHING: Named = {
   paper: 'tag-a7',
   find: 'nothing',
   notice: randomUUID(),
+  sale: randomUUID(),
 };
 
 export type Calls = Readonly<Record<EndpointName, () => { path: string; body?: unknown }>>;
@@ -140,6 +142,7 @@ export function callsAbout(ids: Named): Calls {
         how: 'cash',
       },
     }),
+    readSaleReceipt: () => ({ path: pathTo('readSaleReceipt', { sale: ids.sale }) }),
     countTill: () => ({
       path: pathTo('countTill', { day: toDay('2026-03-02') }),
       body: { id: randomUUID(), counted: 100, note: '' },

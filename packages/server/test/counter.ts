@@ -56,15 +56,26 @@ export function useCounter() {
     get technician() {
       return technician;
     },
-    /** A machine of somebody, taken in at the counter. */
+    /** A machine of somebody, taken in at the counter; of somebody known where `customer` says who. */
     async takenIn(
       name: string,
-      { label = 'Teal zigzag', serial = '', phone = '', ...first }: Record<string, string> = {},
+      {
+        label = 'Teal zigzag',
+        serial = '',
+        phone = '',
+        customer: known,
+        ...first
+      }: Record<string, string> = {},
     ): Promise<Taken> {
-      const taken = { ticket: randomUUID(), customer: randomUUID(), machine: randomUUID() };
+      const taken = {
+        ticket: randomUUID(),
+        customer: known ?? randomUUID(),
+        machine: randomUUID(),
+      };
       await ok<TicketFile>(counter, 'POST', '/api/tickets', {
         ticket: taken.ticket,
-        customer: { id: taken.customer, ...newCustomerProfile(name, phone) },
+        customer:
+          known === undefined ? { id: taken.customer, ...newCustomerProfile(name, phone) } : null,
         machine: { id: taken.machine, card: { ...newMachineProfile('drop-in', label), serial } },
         drafts: [
           intakeCommand({ label, customer: taken.customer, machine: taken.machine, ...first }),

@@ -109,7 +109,8 @@ async function filledShop(): Promise<Named> {
     content: aBill(MARK),
   });
   const lines = [{ words: MARK, count: 1, each: 100 }];
-  await post(ADDRESSES.makeSale.path, { id: randomUUID(), lines, how: 'cash' });
+  const sale = randomUUID();
+  await post(ADDRESSES.makeSale.path, { id: sale, lines, how: 'cash' });
   await post(pathTo('countTill', { day: toDay('2026-03-02') }), {
     id: randomUUID(),
     counted: 100,
@@ -129,6 +130,7 @@ async function filledShop(): Promise<Named> {
     machine: machine.id,
     find: MARK,
     notice: told?.id ?? '',
+    sale,
   };
 }
 
@@ -266,6 +268,8 @@ function literal(row: object | undefined, column: string): string {
   const value = (row as Record<string, unknown> | undefined)?.[column];
   if (column === 'id') return `'${randomUUID()}'`;
   if (value === null || value === undefined) return 'null';
+  // The one column that is an array and no document.
+  if (column === 'also') return "'{}'";
   const asText = typeof value === 'string' ? value : JSON.stringify(value);
   const text = value instanceof Date ? value.toISOString() : asText;
   return `'${text.replaceAll("'", "''")}'`;

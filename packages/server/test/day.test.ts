@@ -36,10 +36,14 @@ describe('the sheet of a day', () => {
       { line: { ticket: one, total: 3000, due: 1500 }, withoutBill: 'Wants none.' },
     ]);
     expect(sheet.takings).toEqual({ cash: 1000, card: 500, transfer: 0 });
-    expect(sheet.payments.map(({ how, amount }) => `${how} ${amount}`)).toEqual([
+    await record(shop.counter, one, 'payment-returned', { how: 'cash', amount: 200 });
+    const { payments, takings } = await sheetOf(DAY);
+    expect(payments.map(({ how, amount }) => `${how} ${amount}`)).toEqual([
       'cash 1000',
       'card 500',
+      'cash -200',
     ]);
+    expect(takings.cash).toBe(800);
   });
 
   it('leaves out what was undone, and the days before and after', async () => {
@@ -72,7 +76,11 @@ describe('the sheet of a day', () => {
     expect(await shop.counter.call('POST', path, { ...sold, how: 'cash' })).toMatchObject({
       status: 409,
     });
+    const taxed = { perMille: card.taxPerMille, included: card.taxIncluded };
+    const { bytes } = await shop.counter.read(`${path}/${sold.id}/receipt`);
+    expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
     const after = await sheetOf(day);
+    expect(after.sales.at(-1)).toMatchObject({ taxed });
     expect(after.sales.slice(before.sales.length)).toMatchObject([sold]);
     expect(after.takings.card).toBe(before.takings.card + 1500);
     expect(await shop.counter.call('POST', path, { ...sold, lines: [] })).toMatchObject({

@@ -1,16 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import { ADDRESSES, ENDPOINTS, type EndpointName, pathTo, type TicketFile } from '@nodo/api';
+import { ADDRESSES, ENDPOINTS, type EndpointName, type TicketFile } from '@nodo/api';
 import { seeded } from '@nodo/core';
-import { refusal, toDay } from '@nodo/kernel';
-import { NEW_SHOP_PROFILE, newCustomerProfile, newMachineProfile, USUAL_TIME } from '@nodo/shop';
+import { refusal } from '@nodo/kernel';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import tablesV1 from '../../tables/test/golden/tables-v1.json' with { type: 'json' };
-import eventsV2 from '../../ticket/test/golden/events-v2.json' with { type: 'json' };
-import eventsV4 from '../../ticket/test/golden/events-v4.json' with { type: 'json' };
-import eventsV7 from '../../ticket/test/golden/events-v7.json' with { type: 'json' };
 import { callsAbout, NOTHING } from './calls.ts';
 import { Client, startTestServer, type TestServer } from './server.ts';
-import { commandOf, intakeCommand, needleEntry } from './shop.ts';
+import { commandOf, intakeCommand } from './shop.ts';
+import { type Json, wellFormed } from './wellFormed.ts';
 
 let server: TestServer;
 let lead: Client;
@@ -23,8 +19,6 @@ beforeAll(async () => {
 });
 afterAll(() => server.stop());
 
-type Json = null | boolean | number | string | Json[] | { [key: string]: Json };
-
 /** The full count is the bench's (`npm run bench -- faults`). */
 const TIMES = Number(process.env.NODO_MALFORMED ?? 300);
 const draw = seeded(20_261_125);
@@ -33,143 +27,6 @@ const pick = <Item>(items: readonly Item[]): Item => {
   if (item === undefined) throw new Error('nothing to pick from');
   return item;
 };
-
-/** What was stored once, as a screen would have sent it. */
-function commandIn({ body, ...rest }: { readonly body: object }): Json {
-  return { ...rest, id: randomUUID(), command: body } as unknown as Json;
-}
-
-const somebody = randomUUID();
-const WELL_FORMED: readonly (() => {
-  readonly name: Exclude<EndpointName, 'keepPhoto'>;
-  readonly path: string;
-  readonly body: Json;
-})[] = [
-  () => ({
-    name: 'signIn',
-    path: ADDRESSES.signIn.path,
-    body: { login: 'nobody', password: 'nothing' },
-  }),
-  () => ({
-    name: 'changePerson',
-    path: ADDRESSES.changePerson.path,
-    body: { person: somebody, pin: '1234' },
-  }),
-  () => ({
-    name: 'setPin',
-    path: ADDRESSES.setPin.path,
-    body: { password: 'not the password', pin: '1234' },
-  }),
-  () => ({
-    name: 'changePassword',
-    path: ADDRESSES.changePassword.path,
-    body: { password: 'not the password', fresh: 'a fresh password' },
-  }),
-  () => ({
-    name: 'redeemCode',
-    path: ADDRESSES.redeemCode.path,
-    body: { login: 'nobody', code: 'aaaa-bbbb-cccc-dddd', password: 'a fresh password' },
-  }),
-  () => ({
-    name: 'nameScreen',
-    path: ADDRESSES.nameScreen.path,
-    body: { device: 'Bench two' },
-  }),
-  () => ({
-    name: 'lookAt',
-    path: ADDRESSES.lookAt.path,
-    body: { ticket, check: 'winder' },
-  }),
-  () => ({
-    name: 'invitePerson',
-    path: ADDRESSES.invitePerson.path,
-    body: { login: `p-${randomUUID()}`, name: 'Zoë 👩‍🔧 بنت', initials: 'Z', role: 'learner' },
-  }),
-  () => ({
-    name: 'changeAccount',
-    path: pathTo('changeAccount', { person: somebody }),
-    body: { role: 'counter', locked: false },
-  }),
-  () => ({
-    name: 'makeLink',
-    path: pathTo('makeLink', { ticket }),
-    body: { days: 7 },
-  }),
-  () => ({
-    name: 'changeShop',
-    path: ADDRESSES.changeShop.path,
-    body: {
-      revision: 99,
-      card: {
-        ...NEW_SHOP_PROFILE,
-        closed: [{ from: '2026-12-24', until: '2026-12-26', words: 'Closed' }],
-        people: { [somebody]: USUAL_TIME },
-      },
-    },
-  }),
-  () => ({
-    name: 'changeCustomer',
-    path: pathTo('changeCustomer', { customer: somebody }),
-    body: { revision: 0, card: newCustomerProfile('Wenna Ó’Kelt', '000 0111') },
-  }),
-  () => ({
-    name: 'mergeCustomer',
-    path: pathTo('mergeCustomer', { customer: somebody }),
-    body: { into: randomUUID() },
-  }),
-  () => ({
-    name: 'registerNeedle',
-    path: pathTo('registerNeedle', { machine: somebody }),
-    body: needleEntry(),
-  }),
-  () => ({
-    name: 'makeSale',
-    path: ADDRESSES.makeSale.path,
-    body: { id: randomUUID(), lines: [{ words: 'Oil', count: 2, each: 550 }], how: 'card' },
-  }),
-  () => ({
-    name: 'countTill',
-    path: pathTo('countTill', { day: toDay('2026-03-02') }),
-    body: { id: randomUUID(), counted: 12_050, note: 'Two notes stuck together' },
-  }),
-  () => ({
-    name: 'issueBill',
-    path: pathTo('issueBill', { ticket }),
-    body: { id: randomUUID(), kind: 'credit', reason: 'Wrong part' },
-  }),
-  () => ({
-    name: 'changeMachine',
-    path: pathTo('changeMachine', { machine: somebody }),
-    body: {
-      revision: 1,
-      customer: null,
-      card: {
-        ...newMachineProfile('drop-in', 'Mint'),
-        traits: ['bobbin'],
-        service: { 'hook-gap': { least: 0.05, most: 0.1, from: 'Manual, page 12' } },
-      },
-    },
-  }),
-  () => ({
-    name: 'takeIn',
-    path: ADDRESSES.takeIn.path,
-    body: {
-      ticket: randomUUID(),
-      customer: { id: randomUUID(), name: 'Mrs O’Kelt', phone: '000 0178' },
-      drafts: [intakeCommand() as unknown as Json],
-    },
-  }),
-  () => ({
-    name: 'recordEvent',
-    path: pathTo('recordEvent', { ticket }),
-    body: commandIn(pick([...eventsV2.events, ...eventsV4.events, ...eventsV7.events])),
-  }),
-  () => ({
-    name: 'recordTableEvent',
-    path: ADDRESSES.recordTableEvent.path,
-    body: commandIn(pick(tablesV1.events)),
-  }),
-];
 
 const deep = (levels: number): Json => (levels === 0 ? 'x' : [deep(levels - 1)]);
 
@@ -255,14 +112,15 @@ describe('malformed bodies', () => {
     const taking = Object.entries(ENDPOINTS)
       .filter(([, { method, body }]) => method === 'POST' && !body.safeParse({}).success)
       .map(([name]) => name);
-    const tried = WELL_FORMED.map((make) => make().name);
+    const tried = wellFormed(ticket, pick).map((make) => make().name);
     expect(taking.filter((name) => !tried.some((one) => one === name))).toEqual(['keepPhoto']);
   });
 
   it(`are refused with code and path, ${TIMES} of them, and never a fault of the server`, async () => {
+    const all = wellFormed(ticket, pick);
     let refused = 0;
     for (let time = 0; time < TIMES; time += 1) {
-      const { name, path, body } = pick(WELL_FORMED)();
+      const { name, path, body } = pick(all)();
       const given = spoiled(body);
       const isWellFormed = ENDPOINTS[name].body.safeParse(given).success;
       const answer = await lead.call('POST', path, JSON.stringify(given));
@@ -285,7 +143,7 @@ describe('malformed bodies', () => {
 describe('values that are well formed and yet impossible', () => {
   it('are refused wherever they stand, and never a fault of the server', async () => {
     let tried = 0;
-    for (const make of WELL_FORMED) {
+    for (const make of wellFormed(ticket, pick)) {
       const { path, body } = make();
       for (const value of IMPOSSIBLE) {
         for (const given of replacedIn(body, value)) {

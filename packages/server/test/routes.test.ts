@@ -72,6 +72,7 @@ const TABLE: Readonly<Record<EndpointName, Readonly<Record<Role | 'nobody', numb
   readBills: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
   issueBill: { nobody: 401, counter: 409, technician: 409, lead: 409, learner: 403 },
   makeSale: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
+  readSaleReceipt: { nobody: 401, counter: 404, technician: 404, lead: 404, learner: 403 },
   countTill: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
   readDaySheet: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
   listCollected: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },

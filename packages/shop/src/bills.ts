@@ -8,9 +8,8 @@ import type { ShopProfile } from './profiles.ts';
 export const BILL_KINDS = ['bill', 'credit'] as const;
 export type BillKind = (typeof BILL_KINDS)[number];
 
-/** All that a bill says, as it was handed over: never changed by what is set or corrected afterwards. */
-export const billContent = z.object({
-  shop: z.object({ name: z.string(), address: z.string(), taxNumber: z.string() }),
+/** What a bill says of one machine. */
+const machineContent = z.object({
   label: z.string(),
   found: z.string(),
   done: z.string(),
@@ -32,6 +31,14 @@ export const billContent = z.object({
   toLeastFee: minorUnits,
   /** Left out where nothing was taken off. */
   discount: discount.optional(),
+});
+export type MachineContent = z.infer<typeof machineContent>;
+
+/** All that a bill says, as it was handed over: never changed by what is set or corrected afterwards. */
+export const billContent = machineContent.extend({
+  shop: z.object({ name: z.string(), address: z.string(), taxNumber: z.string() }),
+  /** Further machines on the same bill; left out where it is about one. */
+  also: z.array(machineContent).optional(),
   taxIncluded: z.boolean(),
   /** What of the total is taxed by which rate. */
   taxes: z.array(
@@ -45,6 +52,8 @@ export type BillContent = z.infer<typeof billContent>;
 
 export const issuedBill = z.object({
   id: uuid,
+  /** All that it is about: the ticket where it was made first. */
+  tickets: z.array(uuid).min(1),
   /** Running in the shop, without gaps, over bills and credits. */
   number: z.number().int().positive(),
   kind: z.enum(BILL_KINDS),
@@ -113,5 +122,34 @@ export function billContentOf(
     taxes: [{ perMille: bill.rates.taxPerMille, net: bill.total - bill.tax, tax: bill.tax }],
     total: bill.total,
     currency: bill.currency,
+  };
+}
+
+/**
+ * One bill over several machines: the first with its customer's other ones, sums and taxes added up as they were
+ * rounded. It is paid once all of it is.
+ * @returns undefined where the prices are of different currencies, or given with and without tax
+ */
+export function jointContent(
+  first: BillContent,
+  others: readonly BillContent[],
+): BillContent | undefined {
+  const isAlike = others.every(
+    ({ currency, taxIncluded }) => currency === first.currency && taxIncluded === first.taxIncluded,
+  );
+  if (!isAlike) return undefined;
+  if (others.length === 0) return first;
+  const all = [first, ...others];
+  const taxes = new Map<number, BillContent['taxes'][number]>();
+  for (const { perMille, net, tax } of all.flatMap((one) => one.taxes)) {
+    const before = taxes.get(perMille) ?? { net: 0, tax: 0 };
+    taxes.set(perMille, { perMille, net: before.net + net, tax: before.tax + tax });
+  }
+  return {
+    ...first,
+    also: others.map((one) => machineContent.parse(one)),
+    taxes: [...taxes.values()],
+    total: all.reduce((sum, { total }) => sum + total, 0),
+    paid: all.some(({ paid, total }) => paid === 'not-yet' && total > 0) ? 'not-yet' : first.paid,
   };
 }

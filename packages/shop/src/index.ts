@@ -7,6 +7,8 @@ export {
   closingWordsOf,
   type IssuedBill,
   issuedBill,
+  jointContent,
+  type MachineContent,
   standingBill,
 } from './bills.ts';
 export {
@@ -48,4 +50,5 @@ export {
   type WaitsFor,
   type Workshop,
 } from './promise.ts';
+export { saleOf } from './sale.ts';
 export { absenceOn, workingTimeOf } from './workingTime.ts';

@@ -1,7 +1,7 @@
 import { toDay } from '@nodo/kernel';
 import { describe, expect, it } from 'vitest';
 import { actor, testId } from '../../kernel/test/ids.ts';
-import { dueOf, paidBy, summaryOf, viewForCustomer } from '../src/index.ts';
+import { dueOf, overpaidOf, paidBy, summaryOf, viewForCustomer } from '../src/index.ts';
 import { modelFor, Story } from './story.ts';
 
 const RATES = { hour: 6000, taxPerMille: 190, taxIncluded: true };
@@ -30,6 +30,21 @@ describe('paying', () => {
     story.must('payment-taken', { how: 'cash', amount: 3000 });
     story.must('entry-corrected', { corrects: story.lastId });
     expect(paidBy(story.ticket.life)).toBe('not-yet');
+  });
+
+  it('is corrected afterwards: a lower price, and what was paid above it goes back', () => {
+    const story = closed().must('bill-made', priced(30));
+    story.must('payment-taken', { how: 'card', amount: 3000 }).must('machine-collected', {});
+    expect(overpaidOf(story.ticket.life)).toBe(0);
+    const discount = { amount: 500, reason: 'Came twice for it.' };
+    story.must('bill-made', { ...priced(30), discount });
+    expect(overpaidOf(story.ticket.life)).toBe(500);
+    expect(story.try('payment-returned', { how: 'cash', amount: 3001 })?.code).toBe(
+      'more-than-paid',
+    );
+    story.must('payment-returned', { how: 'cash', amount: 500 });
+    const { life } = story.ticket;
+    expect([overpaidOf(life), dueOf(life), paidBy(life)]).toEqual([0, 0, 'card']);
   });
 
   it('as older sheets said it in words counts as before', () => {

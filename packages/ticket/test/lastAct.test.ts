@@ -23,8 +23,11 @@ import eventsV10 from './golden/events-v10.json';
 import eventsV11 from './golden/events-v11.json';
 import eventsV12 from './golden/events-v12.json';
 import eventsV13 from './golden/events-v13.json';
+import eventsV14 from './golden/events-v14.json';
 import { Story } from './story.ts';
 
+const RATES = { hour: 6000, taxPerMille: 190, taxIncluded: true };
+const PRICE = { labourMinutes: 30, rates: RATES, currency: 'EUR' };
 const LATER = '2026-03-02T10:05:00.000Z';
 
 function idsOf(events: readonly TicketEvent[]): readonly string[] {
@@ -67,10 +70,14 @@ describe('the last act', () => {
 
   it('can be the closing, and the handing out, until something follows', () => {
     const story = new Story('drop-in', []).closes();
+    // Closed again at an instant of its own.
+    story.must('entry-corrected', { corrects: story.lastId });
+    const at = (hour: number) => `2026-03-03T${hour}:00:00.000Z`;
+    story.try('ticket-closed', {}, undefined, 0, at(10));
     expect(lastAct(story.ticket, story.odren.person).map(({ type }) => type)).toEqual([
       'ticket-closed',
     ]);
-    story.must('machine-collected', {});
+    story.try('machine-collected', {}, undefined, 0, at(11));
     const handedOut = story.lastId;
     expect(idsOf(lastAct(story.ticket, story.odren.person))).toEqual([handedOut]);
     expect(lastAct(story.ticket, actor().person)).toEqual([]);
@@ -81,6 +88,44 @@ describe('the last act', () => {
     });
     expect(story.ticket.status).toBe('open');
     expect(story.ticket.closing).toBeUndefined();
+  });
+
+  it('takes along what the hand-out wrote: signature and payment, and nothing that was paid before', () => {
+    const story = new Story('drop-in', []).closes().must('bill-made', PRICE);
+    story.must('payment-taken', { how: 'card', amount: 1000 });
+    const photo = 'a'.repeat(64);
+    const { person } = story.odren;
+    story.try('signed', { what: 'collected', photo }, undefined, 0, LATER);
+    story.try('payment-taken', { how: 'cash', amount: 2000 }, undefined, 0, LATER);
+    expect(story.try('machine-collected', {}, undefined, 0, LATER)).toBeUndefined();
+    const act = lastAct(story.ticket, person);
+    expect(act.map(({ type }) => type)).toEqual(['machine-collected', 'payment-taken', 'signed']);
+    for (const { id } of act) story.must('entry-corrected', { corrects: id });
+    const { status, life } = story.ticket;
+    expect(status).toBe('closed');
+    expect(life.signed).toEqual([]);
+    expect(life.payments.map(({ amount }) => amount)).toEqual([1000]);
+  });
+
+  it('can be a payment once the customer has it, by whoever took it', () => {
+    const story = new Story('drop-in', []).closes().must('bill-made', PRICE);
+    story.must('machine-collected', {});
+    story.try('payment-taken', { how: 'card', amount: 3000 }, undefined, 0, LATER);
+    const paid = story.lastId;
+    expect(story.try('entry-corrected', { corrects: paid }, actor())?.code).toBe(
+      'already-collected',
+    );
+    expect(idsOf(lastAct(story.ticket, story.odren.person))).toEqual([paid]);
+    story.must('entry-corrected', { corrects: paid });
+    expect(story.ticket.life.payments).toEqual([]);
+  });
+
+  it('leaves what the customer signed at intake as it is', () => {
+    const story = new Story('drop-in', []);
+    story.must('signed', { what: 'intake', photo: 'b'.repeat(64) });
+    expect(story.try('entry-corrected', { corrects: story.lastId })?.code).toBe(
+      'nothing-to-correct',
+    );
   });
 
   it('of somebody else is not undone: neither a closing, nor one that something follows', () => {
@@ -110,6 +155,7 @@ describe('what changes the plan', () => {
     eventsV11,
     eventsV12,
     eventsV13,
+    eventsV14,
   ];
 
   /** All of a ticket that inference and planning read. */

@@ -1,9 +1,14 @@
 import type { DaySheet, Sale, TillCount } from '@nodo/api';
 import { type Day, dayAfter, instantAt } from '@nodo/kernel';
 import { type TicketEvent, takingsOf } from '@nodo/ticket';
-import { QueryTypes, type Sequelize } from 'sequelize';
+import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
 import { withShop } from '../db/connect.ts';
-import { defineProfileModels, type ProfileModels } from '../profiles/models.ts';
+import {
+  defineProfileModels,
+  type ProfileModels,
+  type TillCountRow,
+  type TillSaleRow,
+} from '../profiles/models.ts';
 import type { EventStore } from '../store/port.ts';
 
 interface Row {
@@ -18,7 +23,12 @@ interface Row {
 type Counted = Extract<
   TicketEvent,
   {
-    readonly type: 'intake-taken' | 'machine-arrived' | 'machine-collected' | 'payment-taken';
+    readonly type:
+      | 'intake-taken'
+      | 'machine-arrived'
+      | 'machine-collected'
+      | 'payment-taken'
+      | 'payment-returned';
   }
 >;
 const COUNTED: readonly Counted['type'][] = [
@@ -26,6 +36,7 @@ const COUNTED: readonly Counted['type'][] = [
   'machine-arrived',
   'machine-collected',
   'payment-taken',
+  'payment-returned',
 ];
 
 /** What came, went and was paid on the days of a shop, read from the entries of its tickets. */
@@ -41,7 +52,11 @@ export class DaySheets {
 
   /** An entry belongs to the day on which it was made, however late it arrived; what was undone counts nowhere. */
   async of(shop: string, day: Day, zone: string): Promise<DaySheet> {
-    const rows = await this.entriesOf(shop, day, zone);
+    const { rows, sales, counts } = await withShop(this.db, shop, async (transaction) => ({
+      rows: await this.entriesOf(shop, { day, zone }, transaction),
+      sales: await this.salesOf(shop, day, transaction),
+      counts: await this.countsOf(shop, day, transaction),
+    }));
     const lines = await this.store.linesOf(shop, [...new Set(rows.map((row) => row.ticket_id))]);
     const byTicket = new Map(lines.map((line) => [line.ticket, line]));
     const ofType = <Type extends Counted['type']>(...types: readonly Type[]) =>
@@ -49,16 +64,19 @@ export class DaySheets {
         const line = byTicket.get(row.ticket_id);
         if (!line || !(types as readonly string[]).includes(row.type)) return [];
         const body = row.body as Extract<Counted, { readonly type: Type }>['body'];
-        return [{ at: row.observed_at.toISOString(), by: row.actor_id, body, line }];
+        return [
+          { at: row.observed_at.toISOString(), by: row.actor_id, type: row.type, body, line },
+        ];
       });
-    const payments = ofType('payment-taken').map(({ body: { how, amount }, ...paid }) => ({
-      at: paid.at,
-      by: paid.by,
-      line: paid.line,
-      how,
-      amount,
-    }));
-    const sales = await this.salesOf(shop, day);
+    const payments = ofType('payment-taken', 'payment-returned').map(
+      ({ at, by, type, line, body: { how, amount } }) => ({
+        at,
+        by,
+        line,
+        how,
+        amount: type === 'payment-returned' ? -amount : amount,
+      }),
+    );
     const sold = sales.map(({ how, total }) => ({ how, amount: total }));
     return {
       day,
@@ -71,112 +89,123 @@ export class DaySheets {
       payments,
       sales: [...sales],
       takings: takingsOf([...payments, ...sold]),
-      counts: [...(await this.countsOf(shop, day))],
+      counts: [...counts],
     };
   }
 
-  /** @returns whether it is kept; not where the id names something else */
-  count(
+  /** @returns the day with the count; undefined where the id names something else */
+  async count(
     shop: string,
-    day: Day,
+    { day, zone }: { readonly day: Day; readonly zone: string },
     { id, counted, note }: { readonly id: string; readonly counted: number; readonly note: string },
-    { by, at, taken }: { readonly by: string; readonly at: Date; readonly taken: number },
-  ): Promise<boolean> {
-    return withShop(this.db, shop, async (transaction) => {
-      const known = await this.models.tillCounts.findOne({
-        where: { shopId: shop, id },
-        transaction,
-      });
-      if (known) return known.day === day && known.counted === counted;
-      await this.models.tillCounts.create(
-        { shopId: shop, id, day, counted, taken, note, at, byPerson: by },
-        { transaction },
-      );
-      return true;
-    });
+    { by, at }: { readonly by: string; readonly at: Date },
+  ): Promise<DaySheet | undefined> {
+    const sheet = await this.of(shop, day, zone);
+    const taken = sheet.takings.cash;
+    const row = await withShop(this.db, shop, async (transaction) =>
+      keptOnce(
+        await this.models.tillCounts.findOne({ where: { shopId: shop, id }, transaction }),
+        (known) => known.day === day && known.counted === counted,
+        () =>
+          this.models.tillCounts.create(
+            { shopId: shop, id, day, counted, taken, note, at, byPerson: by },
+            { transaction },
+          ),
+      ),
+    );
+    if (!row) return undefined;
+    const others = sheet.counts.filter((other) => other.id !== id);
+    return { ...sheet, counts: [...others, toCount(row)] };
   }
 
   /** @returns what is kept; undefined where the id names another sale */
-  sell(
+  async sell(
     shop: string,
     { id, lines, how }: Pick<Sale, 'id' | 'lines' | 'how'>,
+    sold: Pick<Sale, 'total'> & { readonly taxed: NonNullable<Sale['taxed']> },
     { by, at, day }: { readonly by: string; readonly at: Date; readonly day: Day },
   ): Promise<Sale | undefined> {
-    const total = lines.reduce((sum, { count, each }) => sum + count * each, 0);
+    const row = await withShop(this.db, shop, async (transaction) =>
+      keptOnce(
+        await this.models.tillSales.findOne({ where: { shopId: shop, id }, transaction }),
+        (known) => known.total === sold.total && known.how === how,
+        () =>
+          this.models.tillSales.create(
+            { shopId: shop, id, day, lines, how, ...sold, at, byPerson: by },
+            { transaction },
+          ),
+      ),
+    );
+    return row && toSale(row);
+  }
+
+  sale(shop: string, id: string): Promise<Sale | undefined> {
     return withShop(this.db, shop, async (transaction) => {
-      const known = await this.models.tillSales.findOne({
-        where: { shopId: shop, id },
-        transaction,
-      });
-      if (known) return known.total === total && known.how === how ? toSale(known) : undefined;
-      const row = await this.models.tillSales.create(
-        { shopId: shop, id, day, lines, how, total, at, byPerson: by },
-        { transaction },
-      );
-      return toSale(row);
+      const row = await this.models.tillSales.findOne({ where: { shopId: shop, id }, transaction });
+      return row ? toSale(row) : undefined;
     });
   }
 
-  private salesOf(shop: string, day: Day): Promise<readonly Sale[]> {
-    return withShop(this.db, shop, async (transaction) => {
-      const rows = await this.models.tillSales.findAll({
-        where: { shopId: shop, day },
-        order: [['at', 'ASC']],
-        transaction,
-      });
-      return rows.map(toSale);
+  private async salesOf(
+    shop: string,
+    day: Day,
+    transaction: Transaction,
+  ): Promise<readonly Sale[]> {
+    const rows = await this.models.tillSales.findAll({
+      where: { shopId: shop, day },
+      order: [['at', 'ASC']],
+      transaction,
     });
+    return rows.map(toSale);
   }
 
-  private countsOf(shop: string, day: Day): Promise<readonly TillCount[]> {
-    return withShop(this.db, shop, async (transaction) => {
-      const rows = await this.models.tillCounts.findAll({
-        where: { shopId: shop, day },
-        order: [['at', 'ASC']],
-        transaction,
-      });
-      return rows.map(({ id, at, byPerson, counted, taken, note }) => ({
-        id,
-        at: at.toISOString(),
-        by: byPerson,
-        counted,
-        taken,
-        note,
-      }));
+  private async countsOf(
+    shop: string,
+    day: Day,
+    transaction: Transaction,
+  ): Promise<readonly TillCount[]> {
+    const rows = await this.models.tillCounts.findAll({
+      where: { shopId: shop, day },
+      order: [['at', 'ASC']],
+      transaction,
     });
+    return rows.map(toCount);
   }
 
-  private entriesOf(shop: string, day: Day, zone: string): Promise<readonly Row[]> {
+  private entriesOf(
+    shop: string,
+    { day, zone }: { readonly day: Day; readonly zone: string },
+    transaction: Transaction,
+  ): Promise<readonly Row[]> {
     const from = instantAt({ day, minute: 0 }, zone);
     const until = instantAt({ day: dayAfter(day, 1), minute: 0 }, zone);
-    return withShop(this.db, shop, (transaction) =>
-      this.db.query<Row>(
-        `select e.ticket_id, e.type, e.actor_id, e.observed_at, e.body from ticket_event e
-          where e.shop_id = $1 and e.type = any($2) and e.observed_at >= $3 and e.observed_at < $4
-            and not exists (select 1 from ticket_event c
-              where c.shop_id = e.shop_id and c.ticket_id = e.ticket_id
-                and c.type = 'entry-corrected' and c.body ->> 'corrects' = e.id::text)
-          order by e.observed_at, e.ticket_id, e.seq`,
-        { bind: [shop, [...COUNTED], from, until], transaction, type: QueryTypes.SELECT },
-      ),
+    return this.db.query<Row>(
+      `select e.ticket_id, e.type, e.actor_id, e.observed_at, e.body from ticket_event e
+        where e.shop_id = $1 and e.type = any($2) and e.observed_at >= $3 and e.observed_at < $4
+          and not exists (select 1 from ticket_event c
+            where c.shop_id = e.shop_id and c.ticket_id = e.ticket_id
+              and c.type = 'entry-corrected' and c.body ->> 'corrects' = e.id::text)
+        order by e.observed_at, e.ticket_id, e.seq`,
+      { bind: [shop, [...COUNTED], from, until], transaction, type: QueryTypes.SELECT },
     );
   }
 }
 
-function toSale({
-  id,
-  at,
-  byPerson,
-  lines,
-  how,
-  total,
-}: {
-  readonly id: string;
-  readonly at: Date;
-  readonly byPerson: string;
-  readonly lines: Sale['lines'];
-  readonly how: string;
-  readonly total: number;
-}): Sale {
-  return { id, at: at.toISOString(), by: byPerson, lines, how: how as Sale['how'], total };
+/** Keeps a row once, however often it is sent. @returns undefined where its id names another one */
+async function keptOnce<Found>(
+  known: Found | null,
+  isSame: (known: Found) => boolean,
+  create: () => Promise<Found>,
+): Promise<Found | undefined> {
+  if (known) return isSame(known) ? known : undefined;
+  return create();
+}
+
+function toSale({ id, at, byPerson, lines, how, total, taxed }: TillSaleRow): Sale {
+  const way = how as Sale['how'];
+  return { id, at: at.toISOString(), by: byPerson, lines, how: way, total, taxed: taxed ?? null };
+}
+
+function toCount({ id, at, byPerson, counted, taken, note }: TillCountRow): TillCount {
+  return { id, at: at.toISOString(), by: byPerson, counted, taken, note };
 }

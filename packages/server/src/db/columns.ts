@@ -27,10 +27,11 @@ type NewRow<Of extends Columns> = Omit<Values<Of>, OptionalIn<Of>> &
   Partial<Pick<Values<Of>, OptionalIn<Of>>>;
 type RowOf<Of extends Columns> = Model<Values<Of>, NewRow<Of>> & Values<Of>;
 
-const { DATE, INTEGER, JSONB, TEXT, UUID } = DataTypes;
+const { ARRAY, DATE, INTEGER, JSONB, TEXT, UUID } = DataTypes;
 
 // Each is made anew for its column: Sequelize writes the column's name into what it is given.
 export const id = (): Column<string> => ({ type: UUID, allowNull: false });
+export const ids = (): Column<string[]> => ({ type: ARRAY(UUID), allowNull: false });
 export const key = (): Column<string> => inKey(id());
 export const text = <Text extends string = string>(): Column<Text> => ({
   type: TEXT,

@@ -1,15 +1,20 @@
 import type { DocumentKind } from '@nodo/api';
-import {
-  type BillContent,
-  closingWordsOf,
-  type IssuedBill,
-  type ShopProfile,
-  standingBill,
-} from '@nodo/shop';
-import { dueOf, type PaidBy, type Unrepaired } from '@nodo/ticket';
+import { type ShopProfile, standingBill } from '@nodo/shop';
+import { dueOf } from '@nodo/ticket';
+import { drawBill } from './bill.ts';
 import { drawNeedleCard } from './needleCard.ts';
 import { drawCode, mm, type Page, rule, sheet, write } from './page.ts';
-import { drawHead, fact, LEFT, type Subject, WIDE, writeDay, writeDayOf } from './parts.ts';
+import {
+  drawHead,
+  fact,
+  LEFT,
+  money,
+  reachUs,
+  type Subject,
+  WIDE,
+  writeDay,
+  writeDayOf,
+} from './parts.ts';
 
 /** Prints a paper of a ticket as PDF. */
 export function printed(paper: DocumentKind, subject: Subject): Promise<Buffer> {
@@ -20,25 +25,26 @@ export function printed(paper: DocumentKind, subject: Subject): Promise<Buffer> 
     case 'tag-label':
       return sheet(title, [62, 29], (page) => drawLabel(page, subject));
     case 'receipt':
-      return sheet(title, [148, 210], (page) => drawReceipt(page, subject));
+      return letter(title, (page) => drawReceipt(page, subject));
     case 'bill':
-      return sheet(title, [148, 210], (page) =>
-        drawBill(page, subject, standingBill(subject.bills)),
-      );
-    case 'credit':
-      return sheet(title, [148, 210], (page) =>
-        drawBill(
-          page,
-          subject,
-          subject.bills.findLast(({ kind }) => kind === 'credit'),
-        ),
-      );
+      return letter(title, (page) => drawBill(page, subject, standingBill(subject.bills)));
+    case 'credit': {
+      const credit = subject.bills.findLast(({ kind }) => kind === 'credit');
+      return letter(title, (page) => drawBill(page, subject, credit));
+    }
     case 'reminder':
-      return sheet(title, [148, 210], (page) => drawReminder(page, subject));
+      return letter(title, (page) => drawReminder(page, subject));
     case 'needle-card':
       return sheet(title, [148, 105], (page) => drawNeedleCard(page, subject));
   }
 }
+
+/** What a customer takes along: as many sheets as it needs. */
+function letter(title: string, draw: (page: Page) => void): Promise<Buffer> {
+  return sheet(title, [148, 210], draw, BORDER);
+}
+
+const BORDER = 12;
 
 function drawTag(page: Page, { ticket, card, customer, address, shop }: Subject): void {
   const { intake, life, entries } = ticket;
@@ -132,113 +138,8 @@ function drawReminder(page: Page, subject: Subject): void {
   }
 }
 
-function reachUs(page: Page, { phone, openingHours }: ShopProfile, top: number): number {
-  return fact(page, 'Questions', [phone, openingHours].filter(Boolean).join(', '), top);
-}
-
 function limitWords(limit: number | null | undefined, { currency }: ShopProfile): string {
   if (limit === undefined) return '';
   if (limit === null) return 'Nothing is spent without asking you.';
   return `Up to ${money(limit, currency)} without asking you again.`;
-}
-
-/** A bill as it was handed over, a credit, or, before either, what the work comes to so far. */
-function drawBill(page: Page, subject: Subject, issued: IssuedBill | undefined): void {
-  const { ticket, model, card } = subject;
-  const content = issued?.content ?? subject.content;
-  const isCredit = issued?.kind === 'credit';
-  const closing = ticket.closing && ticket.entries[ticket.closing.seq - 1]?.receivedAt;
-  let top = drawHead(page, subject, billTitle(issued), issued?.at ?? closing) + 3;
-  if (content) {
-    const { name, address, taxNumber } = content.shop;
-    top = fact(page, 'From', [name, address].filter(Boolean).join(', '), top);
-    top = fact(page, 'Tax number', taxNumber, top);
-  }
-  if (isCredit) top = fact(page, 'Why', issued.reason, top);
-  if (issued && closing) top = fact(page, 'Work done on', writeDayOf(closing, card), top);
-  const {
-    found,
-    done,
-    helps,
-    unrepaired,
-    why = 'refused',
-  } = content ?? closingWordsOf(ticket, model);
-  top = fact(page, 'Found', found, top);
-  top = fact(page, 'Done', done, top);
-  top = fact(page, 'Next time', helps, top);
-  if (unrepaired) {
-    const left = ticket.closing?.snapshot.waived.flatMap(
-      (duty) => model.duties.get(duty)?.text ?? [],
-    );
-    top = fact(page, 'Please note', `${UNREPAIRED_NOTE[why]} Do not use it as it is.`, top);
-    top = fact(page, 'Not done', left?.join('; ') ?? '', top);
-  }
-  top = reachUs(page, card, top);
-  if (content) drawSums(page, content, isCredit, top + 6);
-}
-
-const UNREPAIRED_NOTE: Readonly<Record<Unrepaired, string>> = {
-  refused: 'Given back unrepaired, as you wished.',
-  'not-worth-it': 'Given back unrepaired: a repair would cost more than it is worth.',
-  'no-part': 'Given back unrepaired: the part that it needs is not to be had.',
-};
-
-function billTitle(issued: IssuedBill | undefined): string {
-  if (!issued) return 'What was done';
-  const { kind, number, of } = issued;
-  return kind === 'credit' ? `Credit ${number} for bill ${of}` : `Bill ${number}`;
-}
-
-/** Line by line, the tax by rate, and the sum; of a credit all of it is given back. */
-function drawSums(page: Page, content: BillContent, isCredit: boolean, from: number): void {
-  const { currency } = content;
-  const sign = isCredit ? -1 : 1;
-  const taxWords = content.taxIncluded ? 'Incl. tax' : 'Tax';
-  const lines: readonly (readonly [words: string, amount: number, bold?: boolean])[] = [
-    ...content.parts.map(
-      ({ words, count, amount }) => [count === 1 ? words : `${count} × ${words}`, amount] as const,
-    ),
-    [`Work, ${content.labourMinutes} minutes`, content.labour],
-    ...(content.toLeastFee > 0
-      ? [
-          [
-            content.unrepaired ? 'Inspection' : 'Added up to the lowest fee',
-            content.toLeastFee,
-          ] as const,
-        ]
-      : []),
-    ...(content.discount
-      ? [[`Taken off: ${content.discount.reason}`, -content.discount.amount] as const]
-      : []),
-    ...content.taxes.map(
-      ({ perMille, net, tax }) =>
-        [`${taxWords} ${perMille / 10} % on ${money(sign * net, currency)}`, tax] as const,
-    ),
-    [isCredit ? 'Given back' : 'To pay', content.total, true],
-  ];
-  rule(page, LEFT, from, WIDE);
-  let top = from;
-  for (const [words, amount, bold = false] of lines) {
-    write(page, money(sign * amount, currency), [LEFT + 85, top + 2], {
-      size: 10,
-      bold,
-      width: 35,
-      align: 'right',
-    });
-    top = write(page, words, [LEFT, top + 2], { size: 10, bold, width: 84 });
-  }
-  if (!isCredit) write(page, PAID[content.paid], [LEFT, top + 3], { size: 9, width: WIDE });
-}
-
-const PAID: Readonly<Record<PaidBy, string>> = {
-  'not-yet': 'Not paid yet.',
-  cash: 'Paid in cash, with thanks.',
-  card: 'Paid by card, with thanks.',
-  transfer: 'Paid by transfer, with thanks.',
-};
-
-function money(minor: number, currency: string): string {
-  const format = new Intl.NumberFormat('en-GB', { style: 'currency', currency });
-  const { maximumFractionDigits: digits = 2 } = format.resolvedOptions();
-  return format.format(minor / 10 ** digits);
 }

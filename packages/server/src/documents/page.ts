@@ -21,15 +21,20 @@ export function mm(length: number): number {
 
 export type Page = PDFKit.PDFDocument;
 
-/** One sheet of paper, drawn by `draw`, as a PDF. @param size width and height in millimetres */
+/**
+ * Paper drawn by `draw`, as a PDF; text that comes to the border goes on over a new sheet.
+ * @param size width and height in millimetres
+ * @param border in millimetres, above and below
+ */
 export async function sheet(
   title: string,
   size: readonly [width: number, height: number],
   draw: (page: Page) => void | Promise<void>,
+  border = 0,
 ): Promise<Buffer> {
   const page = new PDFDocument({
     size: [mm(size[0]), mm(size[1])],
-    margin: 0,
+    margins: { top: mm(border), bottom: mm(border), left: 0, right: 0 },
     info: { Title: title },
     font: FONTS.text,
   });
@@ -94,6 +99,14 @@ export function write(
       ...(height === undefined ? {} : { height: mm(height), ellipsis: true }),
     });
   return page.y / POINTS_PER_MM;
+}
+
+/** Where the next line goes that needs so much room: on a new sheet where there is none left. */
+export function roomFor(page: Page, top: number, height: number): number {
+  const { height: whole, margins } = page.page;
+  if (mm(top + height) <= whole - margins.bottom) return top;
+  page.addPage();
+  return margins.top / POINTS_PER_MM;
 }
 
 /** A thin line across. */

@@ -3,7 +3,7 @@ import { type Day, dayOf } from '@nodo/kernel';
 import type { FamilyModel } from '@nodo/knowledge';
 import type { BillContent, IssuedBill, ShopProfile } from '@nodo/shop';
 import type { Ticket } from '@nodo/ticket';
-import { drawCode, type Page, rule, write } from './page.ts';
+import { drawCode, type Page, roomFor, rule, write } from './page.ts';
 
 /** What is printed about. */
 export interface Subject {
@@ -43,12 +43,17 @@ export const writeDayOf = (instant: string, { timeZone }: ShopProfile): string =
 export const LEFT = 14;
 export const WIDE = 120;
 
-/** The head of what a customer takes along. @returns where it ends */
+/**
+ * The head of what a customer takes along.
+ * @param subjectLine whether it names the machine; a paper about several names each below
+ * @returns where it ends
+ */
 export function drawHead(
   page: Page,
   subject: Subject,
   title: string,
   at: string | undefined,
+  { subjectLine = true }: { readonly subjectLine?: boolean } = {},
 ): number {
   const { shop, card, ticket, customer } = subject;
   if (subject.page !== undefined) drawCode(page, subject.page, [112, 12, 22]);
@@ -59,16 +64,11 @@ export function drawHead(
   });
   top = Math.max(top, 38);
   rule(page, LEFT, top, WIDE);
-  top = write(
-    page,
-    `${ticket.intake?.label ?? ''}, tag ${ticket.intake?.tag ?? ''}`,
-    [LEFT, top + 3],
-    {
-      size: 12,
-      bold: true,
-      width: WIDE,
-    },
-  );
+  top += 3;
+  if (subjectLine) {
+    const name = `${ticket.intake?.label ?? ''}, tag ${ticket.intake?.tag ?? ''}`;
+    top = write(page, name, [LEFT, top], { size: 12, bold: true, width: WIDE });
+  }
   if (customer) {
     const reach = [customer.name, customer.phone, customer.other].filter(Boolean).join(', ');
     top = write(page, reach, [LEFT, top + 1], { width: WIDE });
@@ -77,8 +77,63 @@ export function drawHead(
 }
 
 /** One fact with its name in front. @returns where it ends */
-export function fact(page: Page, name: string, text: string, top: number): number {
-  if (text === '') return top;
+export function fact(page: Page, name: string, text: string, from: number): number {
+  if (text === '') return from;
+  const top = roomFor(page, from, FACT_HEIGHT);
   write(page, name, [LEFT, top + 2.5], { size: 8, width: 30 });
   return write(page, text, [LEFT + 32, top + 2.2], { size: 10, width: WIDE - 32 });
+}
+
+const FACT_HEIGHT = 8;
+
+/** Where to ask. @returns where it ends */
+export function reachUs(page: Page, { phone, openingHours }: ShopProfile, top: number): number {
+  return fact(page, 'Questions', [phone, openingHours].filter(Boolean).join(', '), top);
+}
+
+/** One line of a bill; a heading has no amount. */
+export interface Line {
+  readonly words: string;
+  readonly amount?: number;
+  readonly bold?: boolean;
+}
+
+/** Lines with their amounts below each other, under a rule. @returns where they end */
+export function lines(page: Page, all: readonly Line[], currency: string, from: number): number {
+  let top = roomFor(page, from, FACT_HEIGHT);
+  rule(page, LEFT, top, WIDE);
+  for (const { words, amount, bold = false } of all) {
+    top = roomFor(page, top, FACT_HEIGHT);
+    if (amount !== undefined) {
+      const at = [LEFT + 85, top + 2] as const;
+      write(page, money(amount, currency), at, { size: 10, bold, width: 35, align: 'right' });
+    }
+    top = write(page, words, [LEFT, top + 2], { size: 10, bold, width: 84 });
+  }
+  return top;
+}
+
+/** What of the sum is tax. */
+export function taxLine({
+  perMille,
+  included,
+  net,
+  tax,
+  currency,
+}: {
+  readonly perMille: number;
+  readonly included: boolean;
+  readonly net: number;
+  readonly tax: number;
+  readonly currency: string;
+}): Line {
+  const words = included ? 'Incl. tax' : 'Tax';
+  return { words: `${words} ${perMille / 10} % on ${money(net, currency)}`, amount: tax };
+}
+
+/** An amount as it is printed. @param minor in the smallest unit */
+export function money(minor: number, currency: string): string {
+  const format = new Intl.NumberFormat('en-GB', { style: 'currency', currency });
+  const { maximumFractionDigits: digits = 2 } = format.resolvedOptions();
+  return format.format(minor / 10 ** digits);
 }

@@ -1,12 +1,14 @@
 import type { RefusalCode } from '@nodo/kernel';
 import { type BillContent, type BillKind, type IssuedBill, standingBill } from '@nodo/shop';
-import type { Sequelize, Transaction } from 'sequelize';
+import { Op, type Sequelize, type Transaction } from 'sequelize';
 import { withShop } from '../db/connect.ts';
 import { defineProfileModels, type ProfileModels } from './models.ts';
 import { notifyOfProfiles } from './notify.ts';
 
 interface Issue {
   readonly id: string;
+  /** Further tickets on the same bill; a credit is over all that its bill was over. */
+  readonly also?: readonly string[];
   readonly kind: BillKind;
   readonly reason: string;
   readonly by: string;
@@ -31,7 +33,7 @@ export class Bills {
   issue(
     shop: string,
     ticket: string,
-    { id, kind, reason, by, at, content }: Issue,
+    { id, also = [], kind, reason, by, at, content }: Issue,
   ): Promise<
     | 'issued'
     | Extract<RefusalCode, 'no-bill' | 'bill-stands' | 'nothing-to-credit' | 'id-used-otherwise'>
@@ -44,13 +46,25 @@ export class Bills {
       });
       const before = await this.models.bills.findOne({ where: { shopId: shop, id }, transaction });
       if (before) {
-        return before.ticketId === ticket && before.kind === kind ? 'issued' : 'id-used-otherwise';
+        const [kept, sent] = [
+          [before.ticketId, ...before.also],
+          [ticket, ...also],
+        ];
+        const isSame =
+          before.kind === kind &&
+          (kind === 'credit' ? kept.includes(ticket) : kept.join() === sent.join());
+        return isSame ? 'issued' : 'id-used-otherwise';
       }
       const standing = standingBill(await this.billsOf(shop, ticket, transaction));
-      if (kind === 'bill' && standing) return 'bill-stands';
       if (kind === 'credit' && !standing) return 'nothing-to-credit';
+      if (kind === 'bill') {
+        for (const one of [ticket, ...also]) {
+          if (standingBill(await this.billsOf(shop, one, transaction))) return 'bill-stands';
+        }
+      }
       const said = kind === 'credit' ? standing?.content : content;
       if (!said) return 'no-bill';
+      const [first = ticket, ...others] = standing?.tickets ?? [ticket, ...also];
       const latest = await this.models.bills.findOne({
         where: { shopId: shop },
         order: [['number', 'DESC']],
@@ -61,7 +75,8 @@ export class Bills {
           shopId: shop,
           number: (latest?.number ?? 0) + 1,
           id,
-          ticketId: ticket,
+          ticketId: first,
+          also: others,
           kind,
           ofNumber: kind === 'credit' ? (standing?.number ?? null) : null,
           reason,
@@ -82,19 +97,25 @@ export class Bills {
     transaction: Transaction,
   ): Promise<readonly IssuedBill[]> {
     const rows = await this.models.bills.findAll({
-      where: { shopId: shop, ticketId: ticket },
+      where: {
+        shopId: shop,
+        [Op.or]: [{ ticketId: ticket }, { also: { [Op.contains]: [ticket] } }],
+      },
       order: [['number', 'ASC']],
       transaction,
     });
-    return rows.map(({ id, number, kind, ofNumber, reason, at, byPerson, content }) => ({
-      id,
-      number,
-      kind: kind as BillKind,
-      of: ofNumber,
-      reason,
-      at: at.toISOString(),
-      by: byPerson,
-      content,
-    }));
+    return rows.map(
+      ({ id, ticketId, also, number, kind, ofNumber, reason, at, byPerson, content }) => ({
+        id,
+        tickets: [ticketId, ...also],
+        number,
+        kind: kind as BillKind,
+        of: ofNumber,
+        reason,
+        at: at.toISOString(),
+        by: byPerson,
+        content,
+      }),
+    );
   }
 }

@@ -5,6 +5,7 @@ import type { Sequelize } from 'sequelize';
 import {
   document,
   id,
+  ids,
   inKey,
   instant,
   key,
@@ -50,6 +51,7 @@ export function defineProfileModels(db: Sequelize) {
       number: inKey(whole()),
       id: id(),
       ticketId: id(),
+      also: ids(),
       kind: text(),
       ofNumber: perhaps(whole()),
       reason: text(),
@@ -64,6 +66,7 @@ export function defineProfileModels(db: Sequelize) {
       lines: document<Sale['lines']>(),
       how: text(),
       total: whole(),
+      taxed: perhaps(document<NonNullable<Sale['taxed']>>()),
       at: instant(),
       byPerson: id(),
     }),
@@ -89,3 +92,5 @@ export type ProfileModels = ReturnType<typeof defineProfileModels>;
 export type MachineRow = Row<ProfileModels['machines']>;
 export type MachineRevisionRow = Row<ProfileModels['machineRevisions']>;
 export type NeedleEntryRow = Row<ProfileModels['needleEntries']>;
+export type TillSaleRow = Row<ProfileModels['tillSales']>;
+export type TillCountRow = Row<ProfileModels['tillCounts']>;

@@ -1,6 +1,7 @@
 import { ENDPOINTS } from '@nodo/api';
 import { refuse } from '@nodo/kernel';
-import { billContentOf } from '@nodo/shop';
+import { type BillContent, billContentOf, jointContent } from '@nodo/shop';
+import { beginsTicket, type TicketEvent } from '@nodo/ticket';
 import type { Express } from 'express';
 import type { Auth } from '../auth/auth.ts';
 import { route } from '../http/route.ts';
@@ -23,25 +24,44 @@ export function billRoutes(
 
   route(app, people, ENDPOINTS.issueBill, async ({ params, body, session }) => {
     const { id: shop, name } = session.shop;
-    const { ticket, model, card } = await ticketWithCard(store, sheets, shop, params.ticket);
-    if (!model) return { ok: false, refusal: refuse('no-such-ticket', 'ticket') };
-    if (ticket.status === 'open') return { ok: false, refusal: refuse('ticket-open', 'ticket') };
     if (body.kind === 'credit' && body.reason === '') {
       return { ok: false, refusal: refuse('reason-missing', 'reason') };
     }
+    const asked = body.kind === 'bill' ? new Set([params.ticket, ...body.also]) : [params.ticket];
+    const read = await Promise.all(
+      [...asked].map((ticket) => ticketWithCard(store, sheets, shop, ticket)),
+    );
+    const contents: BillContent[] = [];
+    for (const { ticket, model, card } of read) {
+      if (!model) return { ok: false, refusal: refuse('no-such-ticket', 'ticket') };
+      if (ticket.status === 'open') return { ok: false, refusal: refuse('ticket-open', 'ticket') };
+      const content = billContentOf(ticket, model, name, card);
+      if (content) contents.push(content);
+    }
+    const customers = new Set(read.map(({ events: [first] }) => customerOf(first)));
+    if (read.length > 1 && (customers.size > 1 || customers.has(null))) {
+      return { ok: false, refusal: refuse('not-one-customer', 'also') };
+    }
+    const [first, ...others] = contents;
+    const content = first && contents.length === read.length && jointContent(first, others);
+    if (first && contents.length === read.length && !content) {
+      return { ok: false, refusal: refuse('prices-differ', 'also') };
+    }
     const issued = await bills.issue(shop, params.ticket, {
       ...body,
+      also: [...asked].slice(1),
       by: session.person.id,
       at: now(),
-      content: billContentOf(ticket, model, name, card),
+      content: content || undefined,
     });
     if (issued !== 'issued') return { ok: false, refusal: refuse(issued, 'kind') };
-    await audit.note({
-      shop,
-      person: session.person.id,
-      what: 'bill-issued',
-      ticket: params.ticket,
-    });
+    for (const ticket of asked) {
+      await audit.note({ shop, person: session.person.id, what: 'bill-issued', ticket });
+    }
     return { ok: true, answer: [...(await bills.of(shop, params.ticket))] };
   });
+}
+
+function customerOf(first: TicketEvent | undefined): string | null {
+  return first && beginsTicket(first) ? first.body.customer : null;
 }

@@ -31,17 +31,15 @@ const body = command.extend({
 });
 
 /**
- * What work and parts come to. Never above what the customer agreed to. Once they have the machine it is worked
- * out only where it was not before.
+ * What work and parts come to. Never above what the customer agreed to. It is worked out again also once they have
+ * the machine: what was paid above it is given back.
  */
 export const billMade = defineEvent({
   version: 1,
   command,
   body,
   decide: (ticket, given, context) =>
-    ticket.status === 'collected' && !ticket.life.bill
-      ? priced(ticket, given)
-      : whileHere(ticket, given, context),
+    ticket.status === 'collected' ? priced(ticket, given) : whileHere(ticket, given, context),
   apply(ticket, { rates: { leastFee = 0, hour, ...taxed }, currency, ...sums }) {
     const bill = {
       currency,

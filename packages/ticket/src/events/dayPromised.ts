@@ -1,4 +1,4 @@
-import { day, humanText } from '@nodo/kernel';
+import { day, humanText, LEAST_REASON } from '@nodo/kernel';
 import { z } from 'zod';
 import { accept, defineEvent, onLife } from './define.ts';
 import { atWork } from './guards.ts';
@@ -7,7 +7,7 @@ const body = z.object({
   /** Null: the promise is taken back. */
   day: day.nullable(),
   /** Why it was given although the reckoning was against it. */
-  despite: humanText(300, 3).optional(),
+  despite: humanText(300, LEAST_REASON).optional(),
 });
 
 /** A day was promised to the customer on which it can be fetched. */

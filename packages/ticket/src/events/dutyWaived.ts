@@ -1,10 +1,10 @@
-import { humanText, refuse, tableId } from '@nodo/kernel';
+import { humanText, LEAST_REASON, refuse, tableId } from '@nodo/kernel';
 import { z } from 'zod';
 import { dutiesOf } from '../assessment/duties.ts';
 import { accept, defineEvent, reject } from './define.ts';
 import { atWork } from './guards.ts';
 
-const body = z.object({ duty: tableId, reason: humanText(500, 3) });
+const body = z.object({ duty: tableId, reason: humanText(500, LEAST_REASON) });
 
 /** A named person takes it upon himself that a duty stays undone, and says why. */
 export const dutyWaived = defineEvent({

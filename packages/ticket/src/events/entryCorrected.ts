@@ -1,5 +1,6 @@
 import { refuse, uuid } from '@nodo/kernel';
 import { z } from 'zod';
+import type { RecordedEvent } from '../state/envelope.ts';
 import type { Ticket } from '../state/ticket.ts';
 import { accept, type Decision, defineEvent, reject } from './define.ts';
 import { atWork, sinceItCame } from './guards.ts';
@@ -9,9 +10,9 @@ type Body = z.infer<typeof body>;
 
 /**
  * An earlier entry is taken back. Both stay in the record; the ticket is replayed without
- * the entry that was corrected. The intake cannot be taken back this way; closing and handing out only
+ * the entry that was corrected. The intake cannot be taken back this way; closing, handing out and money only
  * by whoever did it, and only as long as nothing was entered after it. A part on the
- * closing sheet and a call can be taken back until the customer has the machine.
+ * closing sheet, money and a call can be taken back by anybody until the customer has the machine.
  */
 export const entryCorrected = defineEvent({
   version: 1,
@@ -21,11 +22,11 @@ export const entryCorrected = defineEvent({
     const latest = ticket.entries.findLast(
       ({ id, type }) => type !== 'entry-corrected' && !ticket.corrected.has(id),
     );
-    const isOwnEnd =
+    const isOwnLast =
       latest?.id === command.corrects &&
-      isEnd(latest.type) &&
+      mayBeUndoneAsLast(latest.type) &&
       latest.actor.person === context.actor.person;
-    if (isOwnEnd) return accept(command);
+    if (isOwnLast) return accept(command);
     const earlier = ticket.entries.find(({ id }) => id === command.corrects);
     return earlier && AFTER_CLOSING.has(earlier.type)
       ? correctAfterwards(ticket, command, context)
@@ -38,7 +39,7 @@ export const entryCorrected = defineEvent({
 
 const correctOnce = (ticket: Ticket, command: Body): Decision<Body> => {
   const earlier = ticket.entries.find(({ id }) => id === command.corrects);
-  if (!earlier || !mayBeCorrected(earlier.type)) {
+  if (!earlier || !mayBeCorrected(earlier)) {
     return reject(refuse('nothing-to-correct', 'command.corrects'));
   }
   if (ticket.corrected.has(command.corrects)) {
@@ -53,17 +54,27 @@ const correctAfterwards = sinceItCame(correctOnce);
 const AFTER_CLOSING: ReadonlySet<string> = new Set([
   'part-fitted',
   'payment-taken',
+  'payment-returned',
+  'signed',
   'customer-told',
   'contact-tried',
 ]);
 
-/** Whether an entry of this type ends the work or the stay: undone only as the last. */
-export function isEnd(type: string): boolean {
-  return type === 'ticket-closed' || type === 'machine-collected';
+/** Whether an entry of this type is undone also after the end, by whoever made it, as long as it is the last. */
+export function mayBeUndoneAsLast(type: string): boolean {
+  return UNDONE_AS_LAST.has(type);
 }
 
-/** Whether an entry of this type can be taken back. */
-export function mayBeCorrected(type: string): boolean {
+const UNDONE_AS_LAST: ReadonlySet<string> = new Set([
+  'ticket-closed',
+  'machine-collected',
+  'payment-taken',
+  'payment-returned',
+]);
+
+/** Whether an entry can be taken back; a signature only with the hand-out for which it was given. */
+export function mayBeCorrected({ type, body }: Pick<RecordedEvent, 'type' | 'body'>): boolean {
+  if (type === 'signed') return 'what' in body && body.what === 'collected';
   return !NEVER_CORRECTED.has(type);
 }
 
@@ -78,5 +89,4 @@ const NEVER_CORRECTED: ReadonlySet<string> = new Set([
   'machine-collected',
   'knowledge-adopted',
   'came-back',
-  'signed',
 ]);

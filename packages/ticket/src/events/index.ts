@@ -40,6 +40,7 @@ import { ownCauseFound } from './ownCauseFound.ts';
 import { partAwaited } from './partAwaited.ts';
 import { partCame } from './partCame.ts';
 import { partFitted } from './partFitted.ts';
+import { paymentReturned } from './paymentReturned.ts';
 import { paymentTaken } from './paymentTaken.ts';
 import { photoKept } from './photoKept.ts';
 import { piecesLaid } from './piecesLaid.ts';
@@ -105,6 +106,7 @@ const EVENT_KINDS = {
   'bill-made': billMade,
   'closing-noted': closingNoted,
   'payment-taken': paymentTaken,
+  'payment-returned': paymentReturned,
   'customer-told': customerTold,
   'contact-tried': contactTried,
   'came-back': cameBack,

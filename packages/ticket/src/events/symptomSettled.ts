@@ -1,4 +1,4 @@
-import { humanText, refuse, tableId } from '@nodo/kernel';
+import { humanText, LEAST_REASON, refuse, tableId } from '@nodo/kernel';
 import { z } from 'zod';
 import { assess } from '../assessment/assess.ts';
 import { SETTLED_BY_HAND } from '../state/ticket.ts';
@@ -9,7 +9,7 @@ const body = z.object({
   /** Id of the symptom; `words` for a complaint that was given in words alone. */
   symptom: tableId,
   how: z.enum(SETTLED_BY_HAND),
-  reason: humanText(500, 3),
+  reason: humanText(500, LEAST_REASON),
 });
 
 /**

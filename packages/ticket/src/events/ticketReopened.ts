@@ -1,8 +1,8 @@
-import { humanText, refuse } from '@nodo/kernel';
+import { humanText, LEAST_REASON, refuse } from '@nodo/kernel';
 import { z } from 'zod';
 import { accept, defineEvent, reject } from './define.ts';
 
-const body = z.object({ reason: humanText(500, 3) });
+const body = z.object({ reason: humanText(500, LEAST_REASON) });
 
 /** A closed ticket goes back to the bench. */
 export const ticketReopened = defineEvent({

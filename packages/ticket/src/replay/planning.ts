@@ -53,6 +53,7 @@ const CHANGES_PLAN: Readonly<Record<EventType, boolean>> = {
   'bill-made': false,
   'closing-noted': false,
   'payment-taken': false,
+  'payment-returned': false,
   'customer-told': false,
   'contact-tried': false,
   'came-back': false,

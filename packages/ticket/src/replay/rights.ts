@@ -52,6 +52,7 @@ const MAY_RECORD: Readonly<Record<EventType, readonly Role[]>> = {
   'bill-made': AT_THE_COUNTER,
   'closing-noted': AT_THE_COUNTER,
   'payment-taken': AT_THE_COUNTER,
+  'payment-returned': AT_THE_COUNTER,
   'customer-told': AT_THE_COUNTER,
   'contact-tried': AT_THE_COUNTER,
   'came-back': AT_THE_COUNTER,

@@ -99,6 +99,7 @@ export interface Life {
   readonly screws: Readonly<Partial<Record<CaseWhich, ScrewLog>>>;
   /** Marks found on what the needle can reach. */
   readonly marks: readonly Mark[];
+  /** What was given back counts below nothing. */
   readonly payments: readonly (Payment & { readonly entry: string; readonly at: string })[];
   /** Of what came with it, what was given back; undefined before it was handed out. */
   readonly givenBack: readonly string[] | undefined;
@@ -169,7 +170,7 @@ export function agreedPrice({ limit, asked, inspectionFee = 0 }: Life): number |
 
 /** How the bill was paid, as far as it was: by the latest payment once they come to the total. */
 export function paidBy({ payments, bill, closingSheet }: Life): PaidBy {
-  const last = payments.at(-1);
+  const last = payments.findLast(({ amount }) => amount > 0);
   if (!last) return closingSheet?.paid ?? 'not-yet';
   return dueOf({ payments, bill, closingSheet }) > 0 ? 'not-yet' : last.how;
 }
@@ -182,7 +183,17 @@ export function dueOf({
 }: Pick<Life, 'payments' | 'bill' | 'closingSheet'>): number {
   const isPaidInWords = payments.length === 0 && (closingSheet?.paid ?? 'not-yet') !== 'not-yet';
   if (!bill || isPaidInWords) return 0;
-  return Math.max(0, bill.total - payments.reduce((sum, { amount }) => sum + amount, 0));
+  return Math.max(0, bill.total - paidSum({ payments }));
+}
+
+/** What the customer paid less what was given back, in the smallest unit. */
+export function paidSum({ payments }: Pick<Life, 'payments'>): number {
+  return payments.reduce((sum, { amount }) => sum + amount, 0);
+}
+
+/** What was paid above the price that holds now: to be given back. */
+export function overpaidOf({ payments, bill }: Pick<Life, 'payments' | 'bill'>): number {
+  return bill ? Math.max(0, paidSum({ payments }) - bill.total) : 0;
 }
 
 /** Whether the customer had the last word, and it was no. */

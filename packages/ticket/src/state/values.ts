@@ -1,5 +1,5 @@
 import type { HowOften } from '@nodo/core';
-import { day, humanText, minorUnits, uuid } from '@nodo/kernel';
+import { day, humanText, LEAST_REASON, minorUnits, uuid } from '@nodo/kernel';
 import { type Provenance, STRUCK_PLACES, type StruckId } from '@nodo/knowledge';
 import { z } from 'zod';
 import { needlePosition } from './needleEntry.ts';
@@ -55,15 +55,19 @@ export type NeverCollected = (typeof NEVER_COLLECTED)[number];
 export const PAID_BY = ['not-yet', 'cash', 'card', 'transfer'] as const;
 export type PaidBy = (typeof PAID_BY)[number];
 
+/** How money is given. */
+export const PAYMENT_WAYS = ['cash', 'card', 'transfer'] as const;
+export type PaymentWay = (typeof PAYMENT_WAYS)[number];
+
 /** Money that a customer gave for a ticket. */
 export const payment = z.object({
-  how: z.enum(['cash', 'card', 'transfer']),
+  how: z.enum(PAYMENT_WAYS),
   amount: minorUnits,
 });
 export type Payment = z.infer<typeof payment>;
 
 /** What is taken off a price, and why. */
-export const discount = z.object({ amount: minorUnits, reason: humanText(300, 3) });
+export const discount = z.object({ amount: minorUnits, reason: humanText(300, LEAST_REASON) });
 export type Discount = z.infer<typeof discount>;
 
 /** What the customer learns of the work, in sentences that anybody may correct. */

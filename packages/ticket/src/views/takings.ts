@@ -1,12 +1,11 @@
-import { type Payment, payment } from '../state/values.ts';
+import { PAYMENT_WAYS, type Payment, type PaymentWay } from '../state/values.ts';
 
-/** What was taken, by the way of paying; every way is named. */
-export function takingsOf(payments: readonly Payment[]): Readonly<Record<Payment['how'], number>> {
-  const ways = payment.shape.how.options;
+/** What was taken less what was given back, by the way of paying; every way is named. */
+export function takingsOf(payments: readonly Payment[]): Readonly<Record<PaymentWay, number>> {
   return Object.fromEntries(
-    ways.map((way) => [
+    PAYMENT_WAYS.map((way) => [
       way,
       payments.filter(({ how }) => how === way).reduce((sum, { amount }) => sum + amount, 0),
     ]),
-  ) as Record<Payment['how'], number>;
+  ) as Record<PaymentWay, number>;
 }

@@ -20,6 +20,8 @@ import { actorOf, type ShownTicket } from './useShownTicket.ts';
 export type RecordEntry = <Type extends EventType>(
   type: Type,
   command: CommandPayload<Type>,
+  /** The instant of the act that this ends; now where it is left out. */
+  at?: string,
 ) => boolean;
 
 /**
@@ -35,13 +37,13 @@ export function useRecord(shown: ShownTicket): RecordEntry {
     latest.current = { shown, session };
   });
   return useCallback(
-    (type, command) => {
+    (type, command, at = actInstant()) => {
       const { shown, session } = latest.current;
       const { ticket, events, version, changes } = shown;
       const entered = newCommand(type, command, {
         id: crypto.randomUUID(),
         epoch: ticket.epoch,
-        observedAt: actInstant(),
+        observedAt: at,
         device: deviceId(),
       });
       const verdict = decide(ticket, entered, actorOf(session), version);

@@ -1,9 +1,8 @@
+import { isReason } from '@nodo/kernel';
 import { useState } from 'react';
 import { Button } from './Button.tsx';
 import { TextField } from './Field.tsx';
 import { Form } from './Form.tsx';
-
-const LEAST_LETTERS = 3;
 
 /** One line for a reason, and what it is the reason for. */
 export function ReasonForm({
@@ -19,7 +18,7 @@ export function ReasonForm({
   return (
     <Form className="mt-4 flex max-w-xl flex-col gap-3" onSubmit={() => onSubmit(reason.trim())}>
       <TextField label={label} value={reason} maxLength={500} autoFocus onText={setReason} />
-      <Button type="submit" disabled={reason.trim().length < LEAST_LETTERS}>
+      <Button type="submit" disabled={!isReason(reason)}>
         {submit}
       </Button>
     </Form>

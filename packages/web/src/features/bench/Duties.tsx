@@ -1,5 +1,5 @@
 import type { DutyStatus } from '@nodo/core';
-import { lowerFirst } from '@nodo/kernel';
+import { isReason, lowerFirst } from '@nodo/kernel';
 import type { FamilyModel } from '@nodo/knowledge';
 import { memo, useState } from 'react';
 import { m, write } from '../../messages/index.ts';
@@ -196,11 +196,7 @@ function WaiveSheet({
         onText={setReason}
       />
       <div className="mt-4 flex gap-3">
-        <Button
-          look="hazard"
-          disabled={reason.trim().length < 3}
-          onClick={() => onWaive(reason.trim())}
-        >
+        <Button look="hazard" disabled={!isReason(reason)} onClick={() => onWaive(reason.trim())}>
           {words.waive}
         </Button>
         <Button look="quiet" onClick={onLeave}>

@@ -1,4 +1,4 @@
-import type { DaySheet } from '@nodo/api';
+import { type DaySheet, pathTo } from '@nodo/api';
 import { type Day, dayAfter, readDay } from '@nodo/kernel';
 import type { RackEntry } from '@nodo/ticket';
 import { Printer } from 'lucide-react';
@@ -15,6 +15,7 @@ import { Button } from '../../ui/Button.tsx';
 import { DayField } from '../../ui/DayField.tsx';
 import { NumberField, TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
+import { PaperLink } from '../../ui/PaperLink.tsx';
 import { Sell } from './Sell.tsx';
 
 /** What a day came to: money, what came and went, and in the evening what is left open. */
@@ -49,13 +50,16 @@ export default function DayView() {
       <Part title={words.sales} count={currentData.sales.length}>
         <ul>
           {currentData.sales.map((sale) => (
-            <li key={sale.id} className="py-1">
+            <li key={sale.id} className="flex flex-wrap items-center gap-x-4 py-1">
               {words.sold(
                 write.clock(sale.at),
                 money.say(sale.total),
                 m.bench.closing.paidBy[sale.how],
-                sale.lines.map((line) => words.sell.line(line.count, line.words)).join(', '),
+                sale.lines.map((line) => m.life.sheet.counted(line.count, line.words)).join(', '),
               )}
+              <PaperLink href={pathTo('readSaleReceipt', { sale: sale.id })}>
+                {words.sell.receipt}
+              </PaperLink>
             </li>
           ))}
         </ul>
@@ -95,9 +99,9 @@ function Takings({ sheet: { takings, payments } }: { readonly sheet: DaySheet })
       <ul className="mt-2 text-sm text-quiet">
         {payments.map(({ at, by, line, how, amount }) => (
           <li key={`${at} ${line.ticket}`}>
-            {words.payment(
+            {(amount < 0 ? words.gaveBack : words.payment)(
               write.clock(at),
-              money.say(amount),
+              money.say(Math.abs(amount)),
               m.bench.closing.paidBy[how],
               line.label,
               people.get(by)?.name ?? '',

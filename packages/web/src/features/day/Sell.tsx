@@ -1,16 +1,14 @@
 import type { Sale } from '@nodo/api';
-import { payment } from '@nodo/ticket';
+import { NEW_SHOP_PROFILE, saleOf } from '@nodo/shop';
+import { PAYMENT_WAYS } from '@nodo/ticket';
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { useMakeSaleMutation } from '../../api/client.ts';
+import { useMakeSaleMutation, useShopQuery } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
-import { readWhole } from '../../messages/typed.ts';
 import { FormError } from '../../session/FormError.tsx';
 import { useMoney } from '../../session/useMoney.ts';
-import { PriceHints } from '../../shop/PriceHints.tsx';
+import { PricedLine } from '../../shop/PricedLine.tsx';
 import { Button } from '../../ui/Button.tsx';
-import { NumberField, TextField } from '../../ui/Field.tsx';
-import { Form } from '../../ui/Form.tsx';
 import { RadioBoxes } from '../../ui/RadioBoxes.tsx';
 
 type Line = Sale['lines'][number];
@@ -18,11 +16,12 @@ type Line = Sale['lines'][number];
 /** Sells something without a ticket: lines from the price list or in free words, and how they are paid. */
 export function Sell({ onSold }: { readonly onSold: () => void }) {
   const money = useMoney();
+  const { card } = useShopQuery().data ?? { card: NEW_SHOP_PROFILE };
   const [lines, setLines] = useState<readonly Line[]>([]);
   const [how, setHow] = useState<Sale['how']>();
   const [sell, { isLoading, error }] = useMakeSaleMutation();
   const words = m.day.sell;
-  const total = lines.reduce((sum, { count, each }) => sum + count * each, 0);
+  const { total } = saleOf(lines, card);
   const save = async () => {
     if (how === undefined || lines.length === 0) return;
     const sold = await sell({ id: crypto.randomUUID(), lines: [...lines], how });
@@ -33,11 +32,18 @@ export function Sell({ onSold }: { readonly onSold: () => void }) {
   };
   return (
     <div className="flex flex-col gap-3 print:hidden">
-      <AddLine onAdd={(line) => setLines(withLine(lines, line))} />
+      <PricedLine
+        label={words.what}
+        submit={words.add}
+        onAdd={(line) => {
+          setLines(withLine(lines, line));
+          return true;
+        }}
+      />
       <ul>
         {lines.map((line) => (
           <li key={`${line.words} ${line.each}`} className="flex min-h-11 items-center gap-3">
-            <bdi className="flex-1">{words.line(line.count, line.words)}</bdi>
+            <bdi className="flex-1">{m.life.sheet.counted(line.count, line.words)}</bdi>
             <span className="font-mono">{money.say(line.count * line.each)}</span>
             <Button
               look="quiet"
@@ -54,9 +60,7 @@ export function Sell({ onSold }: { readonly onSold: () => void }) {
           <RadioBoxes
             className="flex flex-wrap gap-x-5"
             legend={words.paid(money.say(total))}
-            options={payment.shape.how.options.map(
-              (one) => [one, m.bench.closing.paidBy[one]] as const,
-            )}
+            options={PAYMENT_WAYS.map((one) => [one, m.bench.closing.paidBy[one]] as const)}
             value={how}
             onChoose={setHow}
           />
@@ -81,53 +85,4 @@ function withLine(lines: readonly Line[], added: Line): readonly Line[] {
   return lines.some(isSame)
     ? lines.map((line) => (isSame(line) ? { ...line, count: line.count + added.count } : line))
     : [...lines, added];
-}
-
-function AddLine({ onAdd }: { readonly onAdd: (line: Line) => void }) {
-  const money = useMoney();
-  const [typed, setTyped] = useState('');
-  const [count, setCount] = useState('1');
-  const [price, setPrice] = useState('');
-  const words = m.day.sell;
-  const each = money.read(price);
-  const many = readWhole(count) ?? 0;
-  const isGood = typed.trim() !== '' && each !== undefined && many > 0;
-  return (
-    <Form
-      row
-      onSubmit={() => {
-        if (!isGood) return;
-        onAdd({ words: typed.trim(), count: many, each });
-        setTyped('');
-        setCount('1');
-        setPrice('');
-      }}
-    >
-      <TextField
-        label={words.what}
-        value={typed}
-        maxLength={120}
-        className="min-w-48 flex-1"
-        onText={setTyped}
-      />
-      <PriceHints
-        typed={typed}
-        onPick={(line) => {
-          setTyped(line.words);
-          setPrice(money.typed(line.each));
-        }}
-      />
-      <NumberField
-        whole
-        label={m.life.sheet.count}
-        value={count}
-        className="w-24"
-        onText={setCount}
-      />
-      <NumberField label={m.life.sheet.each} value={price} className="w-32" onText={setPrice} />
-      <Button type="submit" disabled={!isGood}>
-        {words.add}
-      </Button>
-    </Form>
-  );
 }

@@ -8,7 +8,6 @@ export const closing = {
   helps: 'What helps next time',
   parts: 'Parts and lines',
   line: 'Another line',
-  linePrice: 'Price',
   addLine: 'Add',
   openLine: 'Add a line to the bill',
   priceOfPart: (part: string) => `${part}, price`,

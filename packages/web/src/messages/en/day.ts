@@ -9,6 +9,8 @@ export const day = {
   sum: 'Together',
   payment: (clock: string, amount: string, how: string, label: string, name: string) =>
     `${clock}  ${amount} (${how}) for ${label}, taken by ${name}`,
+  gaveBack: (clock: string, amount: string, how: string, label: string, name: string) =>
+    `${clock}  ${amount} (${how}) given back for ${label}, by ${name}`,
   till: {
     title: 'Till',
     cash: 'Cash counted',
@@ -24,9 +26,9 @@ export const day = {
   sell: {
     what: 'What is sold',
     add: 'Add',
-    line: (count: number, words: string) => (count === 1 ? words : `${count} × ${words}`),
     paid: (total: string) => `${total}, paid`,
     save: 'Sold',
+    receipt: 'Print receipt',
   },
   takenIn: 'Taken in',
   handedOut: 'Handed out',

@@ -1,3 +1,5 @@
+const due = (amount: string) => `${amount} to pay`;
+
 /** The customer takes the machine. */
 export const handOut = {
   open: 'Hand out',
@@ -5,11 +7,13 @@ export const handOut = {
   close: 'Close',
   giveBack: 'Give back what came with it',
   missing: (things: string) => `Not ticked: ${things}`,
-  due: (amount: string) => `${amount} to pay`,
+  due,
   nothingDue: (total: string) => `${total}, paid`,
   noPrice: 'No price was worked out.',
   takePrice: (amount: string, minutes: string) => `Charge ${amount} for ${minutes} minutes`,
   paid: 'Paid',
+  oneBill: 'On the same bill',
+  billedAlready: (machine: string, number: number) => `${machine}: bill ${number} handed over`,
   bill: 'Bill',
   withBill: 'with bill',
   withoutBill: 'without bill',
@@ -19,5 +23,16 @@ export const handOut = {
   done: 'Handed over',
   sending: 'Handing over',
   undo: 'Undo the hand-out',
-  payLater: 'Enter the payment',
+  took: (amount: string, how: string, at: string) => `${amount} paid, ${how}, ${at}`,
+  gaveBack: (amount: string, how: string, at: string) => `${amount} given back, ${how}, ${at}`,
+  undoPayment: (payment: string) => `Undo: ${payment}`,
+  'payment-taken': {
+    legend: due,
+    save: 'Enter the payment',
+  },
+  'payment-returned': {
+    legend: (amount: string) => `${amount} paid above the price`,
+    save: 'Gave it back',
+  },
+  otherPrice: 'Change the price',
 } as const;

@@ -115,6 +115,7 @@ type LifeEvent = Extract<
       | 'limit-agreed'
       | 'inspection-agreed'
       | 'payment-taken'
+      | 'payment-returned'
       | 'price-asked'
       | 'price-answered'
       | 'part-awaited'
@@ -148,6 +149,8 @@ function measuredLine({ quantity, value, when, at, limit }: Measure): string {
   return `${which}${QUANTITY[quantity]} ${value} ${unit}${held}, ${when === 'found' ? 'as found' : 'as set'}`;
 }
 
+const counted = (count: number, words: string) => (count === 1 ? words : `${count} × ${words}`);
+
 /** An entry of a ticket's life, told on the Seam. */
 function entry(event: LifeEvent, money: (minor: number) => string): string {
   switch (event.type) {
@@ -159,6 +162,8 @@ function entry(event: LifeEvent, money: (minor: number) => string): string {
       return `Inspection fee agreed: ${money(event.body.fee)}`;
     case 'payment-taken':
       return `Paid ${money(event.body.amount)} ${PAID[event.body.how]}`;
+    case 'payment-returned':
+      return `Gave back ${money(event.body.amount)} ${PAID[event.body.how]}`;
     case 'price-asked':
       return `Ask customer: ${money(event.body.amount)} for ${event.body.words}`;
     case 'price-answered':
@@ -291,8 +296,8 @@ export const life = {
     count: 'How many',
     each: 'Price of one',
     fit: 'Save',
-    fitted: (count: number, words: string, sum: string) =>
-      `${count === 1 ? '' : `${count} × `}${words}: ${sum}`,
+    counted,
+    fitted: (count: number, words: string, sum: string) => `${counted(count, words)}: ${sum}`,
     bookTitle: 'Work without the clock',
     minutes: 'Minutes',
     what: 'What was done',

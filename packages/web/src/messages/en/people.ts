@@ -67,6 +67,7 @@ const ENTRIES: Readonly<Record<EventType, string>> = {
   'limit-agreed': 'agreed a limit for',
   'inspection-agreed': 'agreed the inspection fee of',
   'payment-taken': 'took a payment for',
+  'payment-returned': 'gave money back for',
   'price-asked': 'wants the customer asked about',
   'price-answered': 'saved the answer to the price of',
   'part-awaited': 'ordered a part for',

@@ -67,10 +67,15 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
   'pieces-missing': () =>
     'The pieces do not make a whole needle yet. Add them first, or say why the rest is missing.',
   'no-such-needle': () => 'That opened needle is not there any more: somebody took it.',
+  'not-one-customer': () => 'One bill is for machines of one customer.',
+  'prices-differ': () =>
+    'Their prices do not go on one bill: other currency, or with and without tax. Make a bill for each.',
+  'no-such-sale': () => 'This sale is not known here.',
   'no-bill': () => 'Work out the price first.',
   'bill-stands': () =>
     'A bill was handed over already. It is corrected by a credit, then a new bill.',
   'nothing-to-credit': () => 'There is no bill to correct by a credit.',
+  'more-than-paid': () => 'That is more than the customer paid. Give back less.',
   'over-the-limit': () => 'That is more than the customer agreed to. Ask them first.',
   'no-such-customer': () => 'There is no such customer in this shop.',
   'no-such-machine': () => 'There is no such machine in this shop.',

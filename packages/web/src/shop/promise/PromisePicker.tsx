@@ -1,4 +1,5 @@
 import type { Day } from '@nodo/kernel';
+import { isReason } from '@nodo/kernel';
 import { absenceOn, type DayOffer, type ShopProfile, workingTimeOf } from '@nodo/shop';
 import { useState } from 'react';
 import { m, write } from '../../messages/index.ts';
@@ -90,11 +91,11 @@ export function PromisePicker({
               <Form
                 className="mt-2 flex flex-wrap items-end gap-3"
                 onSubmit={() => {
-                  if (why.trim().length >= 3) onPromise(asked, why.trim());
+                  if (isReason(why)) onPromise(asked, why.trim());
                 }}
               >
                 <TextField label={words.despite} value={why} maxLength={300} onText={setWhy} />
-                <Button type="submit" look="hazard" disabled={why.trim().length < 3}>
+                <Button type="submit" look="hazard" disabled={!isReason(why)}>
                   {words.anyway}
                 </Button>
               </Form>

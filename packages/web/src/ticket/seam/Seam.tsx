@@ -41,7 +41,7 @@ export const Seam = memo(function Seam({ entries }: { readonly entries: readonly
   const isReachable = entries.some(({ id }) => id === focused) ? focused : entries.at(-1)?.id;
   const mayTakeBack = (index: number): boolean => {
     const event = events[index];
-    if (!open || !event || !mayBeCorrected(event.type) || ticket.corrected.has(event.id)) {
+    if (!open || !event || !mayBeCorrected(event) || ticket.corrected.has(event.id)) {
       return false;
     }
     return event.actor.person === session.person.id || session.person.role === 'lead';

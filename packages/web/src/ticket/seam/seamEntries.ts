@@ -216,6 +216,7 @@ function describe(
     case 'closing-noted':
     case 'customer-told':
     case 'payment-taken':
+    case 'payment-returned':
     case 'contact-tried':
     case 'placed':
       return below(m.life.entry(event, money));

@@ -6,6 +6,7 @@ import { m } from '../../../messages/index.ts';
 import { FormError } from '../../../session/FormError.tsx';
 import { useShown, useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
+import { PaperLink } from '../../../ui/PaperLink.tsx';
 import { ReasonForm } from '../../../ui/ReasonForm.tsx';
 
 /** The bill: handed over with its number, printed, corrected by a credit. */
@@ -36,14 +37,7 @@ export function BillActions({
   }, [isReady]);
 
   const paper = (kind: 'bill' | 'credit', text: string) => (
-    <a
-      href={pathTo('readPaper', { ticket: ticket.id, paper: kind })}
-      target="_blank"
-      rel="noreferrer"
-      className="inline-flex min-h-11 items-center underline underline-offset-4"
-    >
-      {text}
-    </a>
+    <PaperLink href={pathTo('readPaper', { ticket: ticket.id, paper: kind })}>{text}</PaperLink>
   );
   const credit = bills.findLast(({ kind }) => kind === 'credit');
   return (

@@ -1,15 +1,15 @@
 import { standingBill } from '@nodo/shop';
 import { mayRecord } from '@nodo/ticket';
 import { X } from 'lucide-react';
-import { type KeyboardEvent, useState } from 'react';
+import { useState } from 'react';
 import { useBillsQuery } from '../../../api/client.ts';
 import { m } from '../../../messages/index.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useMoney } from '../../../session/useMoney.ts';
-import { PriceHints } from '../../../shop/PriceHints.tsx';
+import { onEnter, PricedLine } from '../../../shop/PricedLine.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
-import { NumberField, TextField } from '../../../ui/Field.tsx';
+import { NumberField } from '../../../ui/Field.tsx';
 
 /** The parts on the bill, and those that went in and wait for their price. A bill that is handed over is not touched. */
 export function ClosingParts({ left }: { readonly left: readonly string[] }) {
@@ -28,7 +28,7 @@ export function ClosingParts({ left }: { readonly left: readonly string[] }) {
       <ul>
         {parts.map(({ entry, words: part, count, each }) => (
           <li key={entry} className="flex min-h-11 items-center gap-3">
-            <bdi className="flex-1">{count === 1 ? part : `${count} × ${part}`}</bdi>
+            <bdi className="flex-1">{m.life.sheet.counted(count, part)}</bdi>
             <span className="font-mono">{money.say(count * each)}</span>
             {mayChange && (
               <Button
@@ -56,19 +56,7 @@ export function ClosingParts({ left }: { readonly left: readonly string[] }) {
 function AddLine() {
   const { record } = useTicket();
   const [isOpen, setOpen] = useState(false);
-  const [typed, setTyped] = useState('');
-  const [price, setPrice] = useState('');
-  const money = useMoney();
   const words = m.bench.closing;
-  const each = money.read(price);
-  const line = typed.trim();
-  const add = () => {
-    if (line === '' || each === undefined) return;
-    if (record('part-fitted', { words: line, count: 1, each })) {
-      setTyped('');
-      setPrice('');
-    }
-  };
   if (!isOpen) {
     return (
       <Button look="quiet" className="px-0" onClick={() => setOpen(true)}>
@@ -77,44 +65,13 @@ function AddLine() {
     );
   }
   return (
-    <div className="flex flex-wrap items-end gap-3">
-      <TextField
-        autoFocus
-        className="min-w-40 flex-1"
-        label={words.line}
-        value={typed}
-        maxLength={120}
-        onText={setTyped}
-        onKeyDown={onEnter(add)}
-      />
-      <NumberField
-        className="w-28"
-        label={words.linePrice}
-        value={price}
-        onText={setPrice}
-        onKeyDown={onEnter(add)}
-      />
-      <Button disabled={line === '' || each === undefined} onClick={add}>
-        {words.addLine}
-      </Button>
-      <PriceHints
-        typed={typed}
-        onPick={({ words: name, each: known }) => {
-          setTyped(name);
-          setPrice(money.typed(known));
-        }}
-      />
-    </div>
+    <PricedLine
+      autoFocus
+      label={words.line}
+      submit={words.addLine}
+      onAdd={(line) => record('part-fitted', line)}
+    />
   );
-}
-
-/** Enter belongs to the line here, not to the whole sheet. */
-function onEnter(act: () => void) {
-  return (event: KeyboardEvent) => {
-    if (event.key !== 'Enter') return;
-    event.preventDefault();
-    act();
-  };
 }
 
 /** A part that went in: it goes on the bill with its price. */

@@ -5,20 +5,20 @@ import { useSession } from '../../../session/SessionContext.tsx';
 import { useMoney } from '../../../session/useMoney.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
-import { NumberField, TextArea } from '../../../ui/Field.tsx';
+import { TextArea } from '../../../ui/Field.tsx';
 import { Form } from '../../../ui/Form.tsx';
 import { BillActions } from './BillActions.tsx';
 import { ClosingParts } from './ClosingParts.tsx';
-import { TakenOff } from './TakenOff.tsx';
+import { PriceFields } from './PriceFields.tsx';
 import { useClosingSheet } from './useClosingSheet.ts';
 
 /** What the customer learns and pays; everything is filled in already and can be corrected until they have the machine. */
 export function ClosingSheetForm() {
   const { ticket } = useTicket();
   const { role } = useSession().person;
-  const { form, partsLeft, minutesFrom, price, isSaved, save } = useClosingSheet();
-  const { values, set, errorOf } = form;
-  const money = useMoney();
+  const sheet = useClosingSheet();
+  const { form, partsLeft, isSaved, save } = sheet;
+  const { values, set } = form;
   const id = useId();
   const words = m.bench.closing;
   const mayWrite = mayRecord(role, 'closing-noted') && ticket.status === 'closed';
@@ -47,31 +47,7 @@ export function ClosingSheetForm() {
           </div>
           <div className="flex flex-col gap-3">
             <ClosingParts left={partsLeft} />
-            <NumberField
-              whole
-              className="w-56"
-              label={words.minutes}
-              hint={minutesFrom && words.minutesFrom[minutesFrom]}
-              error={errorOf('minutes')}
-              value={values.minutes}
-              onText={(minutes) => set({ minutes })}
-            />
-            <TakenOff
-              form={form}
-              whole={price ? price.labour + price.parts + price.toLeastFee : 0}
-            />
-            {price && (
-              <p data-price>
-                <strong className="font-mono text-xl">{money.say(price.total)}</strong>{' '}
-                <span className="text-quiet">
-                  {words.priceOf(
-                    money.say(price.labour),
-                    money.say(price.tax),
-                    price.toLeastFee > 0 ? money.say(price.toLeastFee) : undefined,
-                  )}
-                </span>
-              </p>
-            )}
+            <PriceFields sheet={sheet} />
           </div>
         </div>
       </Form>

@@ -1,4 +1,5 @@
 import { billOf, money as minor } from '@nodo/core';
+import { isReason } from '@nodo/kernel';
 import { closingWordsOf, NEW_SHOP_PROFILE } from '@nodo/shop';
 import { closingProposal, closingSheet } from '@nodo/ticket';
 import { useEffect, useEffectEvent, useMemo } from 'react';
@@ -34,14 +35,12 @@ function readySheet(readMoney: (typed: string) => number | undefined) {
       if (amount === undefined) {
         context.addIssue({ code: 'custom', path: ['off'], message: words.badAmount });
       }
-      if (reason.length < LEAST_LETTERS) {
+      if (!isReason(reason)) {
         context.addIssue({ code: 'custom', path: ['offWhy'], message: words.noReason });
       }
       return { ...sheet, discount: { amount: amount ?? 0, reason } };
     });
 }
-
-const LEAST_LETTERS = 3;
 
 /** The closing sheet as it is being written: what was saved, else what the ticket's own entries propose. */
 export function useClosingSheet() {
@@ -93,8 +92,10 @@ export function useClosingSheet() {
           { ...rates, hour: minor(rates.hour), leastFee: minor(rates.leastFee) },
           minor(off),
         );
+  // What the customer was told of the work stays as it was when they took it; the price may still change.
+  const isGone = ticket.status === 'collected';
   const isSaved =
-    life.closingSheet !== undefined &&
+    (isGone || life.closingSheet !== undefined) &&
     price !== undefined &&
     life.bill?.total === price.total &&
     life.bill.labourMinutes === minutes &&
@@ -125,7 +126,7 @@ export function useClosingSheet() {
         const price = { labourMinutes, rates, currency: card.currency };
         const isKept =
           record('bill-made', discount ? { ...price, discount } : price) &&
-          record('closing-noted', sheet);
+          (isGone || record('closing-noted', sheet));
         if (!isKept) return;
         form.reset(form.now());
         onSaved?.();

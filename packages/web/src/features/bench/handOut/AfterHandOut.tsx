@@ -1,57 +1,77 @@
-import { dueOf } from '@nodo/ticket';
-import { useState } from 'react';
+import { standingBill } from '@nodo/shop';
+import { dueOf, lastAct, overpaidOf } from '@nodo/ticket';
+import { useId, useState } from 'react';
+import { useBillsQuery } from '../../../api/client.ts';
 import { m } from '../../../messages/index.ts';
-import { useMoney } from '../../../session/useMoney.ts';
+import { useSession } from '../../../session/SessionContext.tsx';
 import { useUndo } from '../../../ticket/seam/Undo.tsx';
-import { useTicket } from '../../../ticket/TicketContext.tsx';
+import { useShown, useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { Form } from '../../../ui/Form.tsx';
-import { RadioBoxes } from '../../../ui/RadioBoxes.tsx';
 import { BillActions } from '../closing/BillActions.tsx';
-import { PriceForm } from '../job/MoneyPart.tsx';
-import { PAID_WAYS, type PaidWay } from './payment.ts';
+import { PriceFields } from '../closing/PriceFields.tsx';
+import { useClosingSheet } from '../closing/useClosingSheet.ts';
+import { PaidSoFar, PayOrReturn } from './Payments.tsx';
 
-/** What can still be done once the customer has the machine: price, bill, payment. */
+/** What can still be done once the customer has the machine: price, bill, payment, money back. */
 export function AfterHandOut() {
-  const { life } = useTicket().ticket;
+  const { life, id } = useTicket().ticket;
+  const { data: bills = [] } = useBillsQuery(id);
+  const due = dueOf(life);
+  const overpaid = overpaidOf(life);
   return (
     <div className="mt-3 flex flex-col items-start gap-4">
-      {dueOf(life) > 0 && <TakePayment due={dueOf(life)} />}
-      <div className="flex flex-wrap items-center gap-3">
-        {life.bill ? <BillActions onBefore={(go) => go()} /> : <PriceForm />}
-      </div>
+      <PaidSoFar />
+      {due > 0 && <PayOrReturn amount={due} entry="payment-taken" />}
+      {overpaid > 0 && <PayOrReturn amount={overpaid} entry="payment-returned" />}
+      {life.bill && (
+        <div className="flex flex-wrap items-center gap-3">
+          <BillActions onBefore={(go) => go()} />
+        </div>
+      )}
+      {!standingBill(bills) && <PriceAfterwards />}
     </div>
   );
 }
 
-/** As long as nothing was entered after it, by whoever handed it out. */
-export function UndoHandOut() {
-  const undo = useUndo();
-  if (!undo) return null;
+/** The price, where none was worked out, or once the bill that said it was taken back by a credit. */
+function PriceAfterwards() {
+  const { life } = useTicket().ticket;
+  const [isAsked, setAsked] = useState(false);
+  const sheet = useClosingSheet();
+  const id = useId();
+  const words = m.handOut;
+  if (life.bill && !isAsked) {
+    return (
+      <Button look="quiet" onClick={() => setAsked(true)}>
+        {words.otherPrice}
+      </Button>
+    );
+  }
   return (
-    <Button look="quiet" onClick={undo}>
-      {m.handOut.undo}
-    </Button>
+    <Form
+      id={id}
+      noValidate
+      aria-label={m.life.sheet.billTitle}
+      className="flex flex-col items-start gap-3"
+      onSubmit={() => sheet.save(() => setAsked(false))}
+    >
+      <PriceFields sheet={sheet} />
+      <Button type="submit">{m.life.sheet.bill}</Button>
+    </Form>
   );
 }
 
-function TakePayment({ due }: { readonly due: number }) {
-  const { record } = useTicket();
-  const money = useMoney();
-  const [how, setHow] = useState<PaidWay>();
-  const words = m.handOut;
+/** As long as nothing was entered after it, by whoever handed it out or took the money. */
+export function UndoHandOut() {
+  const undo = useUndo();
+  const { ticket } = useShown();
+  const { person } = useSession();
+  const [latest] = lastAct(ticket, person.id);
+  if (!undo || !latest) return null;
   return (
-    <Form row onSubmit={() => how && record('payment-taken', { how, amount: due })}>
-      <RadioBoxes
-        className="flex flex-wrap gap-x-5"
-        legend={words.due(money.say(due))}
-        options={PAID_WAYS.map((one) => [one, m.bench.closing.paidBy[one]] as const)}
-        value={how}
-        onChoose={setHow}
-      />
-      <Button type="submit" disabled={how === undefined}>
-        {words.payLater}
-      </Button>
-    </Form>
+    <Button look="quiet" onClick={undo}>
+      {latest.type === 'machine-collected' ? m.handOut.undo : m.bench.undo}
+    </Button>
   );
 }

@@ -1,8 +1,9 @@
+import { isReason } from '@nodo/kernel';
 import { standingBill } from '@nodo/shop';
-import { dueOf } from '@nodo/ticket';
+import { dueOf, type RackEntry } from '@nodo/ticket';
 import { useState } from 'react';
 import { useBillsQuery } from '../../../api/client.ts';
-import { m, write } from '../../../messages/index.ts';
+import { m } from '../../../messages/index.ts';
 import { FormError } from '../../../session/FormError.tsx';
 import { useMoney } from '../../../session/useMoney.ts';
 import { SignaturePad } from '../../../ticket/photo/SignaturePad.tsx';
@@ -13,7 +14,9 @@ import { TextField } from '../../../ui/Field.tsx';
 import { Form } from '../../../ui/Form.tsx';
 import { Modal } from '../../../ui/Modal.tsx';
 import { RadioBoxes } from '../../../ui/RadioBoxes.tsx';
-import { useClosingSheet } from '../closing/useClosingSheet.ts';
+import { OnOneBill } from './OnOneBill.tsx';
+import { PaidSoFar } from './Payments.tsx';
+import { ProposedPrice } from './ProposedPrice.tsx';
 import { PAID_NOW, type PaidNow } from './payment.ts';
 import { useHandOut } from './useHandOut.ts';
 
@@ -26,18 +29,22 @@ export default function HandOut({ onClose }: { readonly onClose: () => void }) {
   const { step, fault, handOut } = useHandOut(onClose);
   const [givenBack, setGivenBack] = useState<readonly string[]>([]);
   const [paid, setPaid] = useState<PaidNow>();
+  const [also, setAlso] = useState<readonly RackEntry[]>([]);
   const [withBill, setWithBill] = useState(true);
   const [why, setWhy] = useState('');
   const [isSigning, setSigning] = useState(false);
   const [signature, setSignature] = useState<Blob>();
   const words = m.handOut;
-  const due = dueOf(life);
   const standing = standingBill(bills);
   const canBill = life.bill !== undefined;
+  const issuesBill = !standing && canBill && withBill;
+  // Machines on the same bill are paid with it.
+  const together = issuesBill ? also : [];
+  const own = dueOf(life);
+  const due = together.reduce((sum, line) => sum + (line.due ?? 0), own);
   const wantsReason = !standing && (!canBill || !withBill);
   const missing = life.accessories.filter((one) => !givenBack.includes(one));
-  const isReady =
-    (due === 0 || paid !== undefined) && (!wantsReason || why.trim().length >= LEAST_LETTERS);
+  const isReady = (due === 0 || paid !== undefined) && (!wantsReason || isReason(why));
   return (
     <Modal
       open
@@ -51,8 +58,10 @@ export default function HandOut({ onClose }: { readonly onClose: () => void }) {
           if (!isReady) return;
           void handOut({
             givenBack,
-            payment: due > 0 && paid && paid !== 'not-yet' ? { how: paid, amount: due } : undefined,
-            issuesBill: !standing && canBill && withBill,
+            paidBy: due > 0 && paid !== 'not-yet' ? paid : undefined,
+            due: own,
+            also: together.map((line) => ({ ticket: line.ticket, due: line.due ?? 0 })),
+            issuesBill,
             withoutBill: wantsReason ? why.trim() : undefined,
             signature,
           });
@@ -68,6 +77,7 @@ export default function HandOut({ onClose }: { readonly onClose: () => void }) {
             />
           </fieldset>
         )}
+        {issuesBill && <OnOneBill chosen={also} onChoose={setAlso} />}
         <div>
           {life.bill ? (
             <p className="text-lg font-semibold" data-due>
@@ -76,6 +86,7 @@ export default function HandOut({ onClose }: { readonly onClose: () => void }) {
           ) : (
             <ProposedPrice />
           )}
+          <PaidSoFar />
           {due > 0 && (
             <RadioBoxes
               className="mt-1 flex flex-wrap gap-x-5"
@@ -136,22 +147,3 @@ export default function HandOut({ onClose }: { readonly onClose: () => void }) {
     </Modal>
   );
 }
-
-/** What the ticket's own entries come to, where nobody has worked out a price yet: taken at one tap. */
-function ProposedPrice() {
-  const { price, save } = useClosingSheet();
-  const money = useMoney();
-  const words = m.handOut;
-  return (
-    <div className="flex flex-wrap items-center gap-3">
-      <p className="text-lg font-semibold">{words.noPrice}</p>
-      {price && (
-        <Button onClick={() => void save()}>
-          {words.takePrice(money.say(price.total), write.minutes(price.labourMinutes))}
-        </Button>
-      )}
-    </div>
-  );
-}
-
-const LEAST_LETTERS = 3;

@@ -1,9 +1,5 @@
-import { type Payment, payment } from '@nodo/ticket';
-
-/** How money is given. */
-export type PaidWay = Payment['how'];
-export const PAID_WAYS: readonly PaidWay[] = payment.shape.how.options;
+import { PAYMENT_WAYS, type PaymentWay } from '@nodo/ticket';
 
 /** How it is paid when it is handed out, or that it is not yet. */
-export type PaidNow = PaidWay | 'not-yet';
-export const PAID_NOW: readonly PaidNow[] = [...PAID_WAYS, 'not-yet'];
+export type PaidNow = PaymentWay | 'not-yet';
+export const PAID_NOW: readonly PaidNow[] = [...PAYMENT_WAYS, 'not-yet'];

@@ -5,6 +5,7 @@ import { m } from '../../../messages/index.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useShown, useTicket } from '../../../ticket/TicketContext.tsx';
 import { Modal } from '../../../ui/Modal.tsx';
+import { PaperLink } from '../../../ui/PaperLink.tsx';
 import { TextLink } from '../../../ui/TextLink.tsx';
 import { SendOn, type SentOn } from '../together/Together.tsx';
 import { DayPromise } from './DayPromise.tsx';
@@ -77,14 +78,9 @@ export default function JobSheet({
                     (paper) => paper !== 'credit' && (paper !== 'reminder' || toldAt !== undefined),
                   ).map((paper) => (
                     <li key={paper}>
-                      <a
-                        href={pathTo('readPaper', { ticket: ticket.id, paper })}
-                        target="_blank"
-                        rel="noreferrer"
-                        className="inline-flex min-h-11 items-center underline underline-offset-4"
-                      >
+                      <PaperLink href={pathTo('readPaper', { ticket: ticket.id, paper })}>
                         {m.life.paper(paper)}
-                      </a>
+                      </PaperLink>
                     </li>
                   ))}
                 </ul>

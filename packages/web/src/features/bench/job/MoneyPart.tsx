@@ -114,7 +114,7 @@ export function PriceAnswer() {
 }
 
 /** Works out the price from the minutes that are charged: those of the clock and those written down, unless others are typed. */
-export function PriceForm() {
+function PriceForm() {
   const { ticket, record } = useTicket();
   const worked = Math.round(minutesWorked(ticket.life));
   const [typed, setTyped] = useState<string>();
@@ -128,10 +128,10 @@ export function PriceForm() {
       aria-label={words.billTitle}
       onSubmit={() => {
         if (!isWhole) return;
-        const { hour, taxPerMille, taxIncluded, currency } = card;
+        const { hour, taxPerMille, taxIncluded, leastFee, currency } = card;
         record('bill-made', {
           labourMinutes: minutes,
-          rates: { hour, taxPerMille, taxIncluded },
+          rates: { hour, taxPerMille, taxIncluded, leastFee },
           currency,
         });
       }}

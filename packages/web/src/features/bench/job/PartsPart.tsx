@@ -2,10 +2,9 @@ import type { Day } from '@nodo/kernel';
 import { mayRecord, type PartAwaited } from '@nodo/ticket';
 import { useState } from 'react';
 import { m, write } from '../../../messages/index.ts';
-import { readWhole } from '../../../messages/typed.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useMoney } from '../../../session/useMoney.ts';
-import { PriceHints } from '../../../shop/PriceHints.tsx';
+import { PricedLine } from '../../../shop/PricedLine.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { DayField } from '../../../ui/DayField.tsx';
@@ -51,7 +50,13 @@ export function PartsPart() {
         ))}
       </ul>
       {mayWork && <Order />}
-      {mayFit && <Fit />}
+      {mayFit && (
+        <PricedLine
+          label={words.fitTitle}
+          submit={words.fit}
+          onAdd={(line) => record('part-fitted', line)}
+        />
+      )}
     </div>
   );
 }
@@ -115,51 +120,6 @@ function Order() {
       <NumberField label={words.eachIfKnown} value={price} className="w-44" onText={setPrice} />
       <Button type="submit" disabled={!isGood}>
         {words.order}
-      </Button>
-    </Form>
-  );
-}
-
-function Fit() {
-  const { record } = useTicket();
-  const [part, setPart] = useState('');
-  const [count, setCount] = useState('1');
-  const [price, setPrice] = useState('');
-  const money = useMoney();
-  const words = m.life.sheet;
-  const each = money.read(price);
-  const many = readWhole(count) ?? 0;
-  const isGood = part.trim() !== '' && each !== undefined && many > 0;
-  return (
-    <Form
-      row
-      aria-label={words.fitTitle}
-      onSubmit={() => {
-        if (!isGood) return;
-        if (record('part-fitted', { words: part.trim(), count: many, each })) {
-          setPart('');
-          setPrice('');
-        }
-      }}
-    >
-      <TextField
-        label={words.fitTitle}
-        value={part}
-        maxLength={120}
-        className="min-w-56 flex-1"
-        onText={setPart}
-      />
-      <PriceHints
-        typed={part}
-        onPick={({ words: name, each: known }) => {
-          setPart(name);
-          setPrice(money.typed(known));
-        }}
-      />
-      <NumberField whole label={words.count} value={count} className="w-24" onText={setCount} />
-      <NumberField label={words.each} value={price} className="w-32" onText={setPrice} />
-      <Button type="submit" disabled={!isGood}>
-        {words.fit}
       </Button>
     </Form>
   );

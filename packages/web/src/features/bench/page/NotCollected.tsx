@@ -1,5 +1,5 @@
 import { pathTo } from '@nodo/api';
-import { daysBetween } from '@nodo/kernel';
+import { daysBetween, isReason } from '@nodo/kernel';
 import { NEW_SHOP_PROFILE } from '@nodo/shop';
 import { NEVER_COLLECTED, type NeverCollected } from '@nodo/ticket';
 import { useState } from 'react';
@@ -10,9 +10,8 @@ import { shopClock, shopDayOf } from '../../../time/shopTime.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { TextField } from '../../../ui/Field.tsx';
 import { Form } from '../../../ui/Form.tsx';
+import { PaperLink } from '../../../ui/PaperLink.tsx';
 import { RadioBoxes } from '../../../ui/RadioBoxes.tsx';
-
-const LEAST_LETTERS = 3;
 
 /** Its customer has known for long and does not come: a letter, and at last another way out. */
 export function NotCollected() {
@@ -26,20 +25,15 @@ export function NotCollected() {
   if (toldAt === undefined) return null;
   const days = daysBetween(shopDayOf(toldAt), shopClock().day);
   if (days < uncollectedDays) return null;
-  const isReady = way !== undefined && reason.trim().length >= LEAST_LETTERS;
+  const isReady = way !== undefined && isReason(reason);
   return (
     <section aria-label={words.title} className="border-l-3 border-edge pl-3">
       <h2 className="font-semibold">{words.since(days)}</h2>
       {uncollectedText && <p className="break-words">{uncollectedText}</p>}
       <div className="mt-1 flex flex-wrap items-center gap-4">
-        <a
-          href={pathTo('readPaper', { ticket: ticket.id, paper: 'reminder' })}
-          target="_blank"
-          rel="noreferrer"
-          className="inline-flex min-h-11 items-center underline underline-offset-4"
-        >
+        <PaperLink href={pathTo('readPaper', { ticket: ticket.id, paper: 'reminder' })}>
           {words.letter}
-        </a>
+        </PaperLink>
         <Button aria-expanded={isEnding} onClick={() => setEnding(!isEnding)}>
           {words.end}
         </Button>

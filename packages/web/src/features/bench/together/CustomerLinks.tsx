@@ -14,7 +14,7 @@ import { m, write } from '../../../messages/index.ts';
 import { usePeopleById } from '../../../session/usePeopleById.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
-import { TextField } from '../../../ui/Field.tsx';
+import { CopyField } from '../../../ui/CopyField.tsx';
 import { Select } from '../../../ui/Select.tsx';
 
 const DAYS = [7, 14, 30, 90] as const;
@@ -43,7 +43,7 @@ export function CustomerLinks() {
         </p>
       )}
       {address ? (
-        <Address address={address} />
+        <CopyField label={words.address} hint={words.once} text={address} />
       ) : (
         <div className="flex items-end gap-3">
           <Select
@@ -93,55 +93,9 @@ function stateOf({ revoked, until }: CustomerLink): string | undefined {
 /** Where customers reach no page of the shop: what one would say, to be pasted into a message. */
 function TextToSend() {
   const { ticket, model } = useTicket();
-  const [copied, setCopied] = useState(false);
   const view = viewForCustomer(ticket, model);
   const words = m.links;
   if (!view) return null;
   const text = words.message(view.label, m.shared.state(view.state));
-  return (
-    <div className="flex flex-wrap items-end gap-3 border-l-3 border-edge pl-3">
-      <TextField
-        className="min-w-0 flex-1"
-        label={words.messageTitle}
-        hint={words.noPublicAddress}
-        value={text}
-        readOnly
-        onFocus={(event) => event.target.select()}
-      />
-      <Button
-        className="mb-6"
-        onClick={() => {
-          void navigator.clipboard.writeText(text).then(() => setCopied(true));
-        }}
-      >
-        {copied ? words.copied : words.copy}
-      </Button>
-    </div>
-  );
-}
-
-/** The link itself, while it can be seen. */
-function Address({ address }: { readonly address: string }) {
-  const [copied, setCopied] = useState(false);
-  const words = m.links;
-  return (
-    <div className="flex items-end gap-3">
-      <TextField
-        className="min-w-0 flex-1"
-        label={words.address}
-        hint={words.once}
-        value={address}
-        readOnly
-        onFocus={(event) => event.target.select()}
-      />
-      <Button
-        className="mb-6"
-        onClick={() => {
-          void navigator.clipboard.writeText(address).then(() => setCopied(true));
-        }}
-      >
-        {copied ? words.copied : words.copy}
-      </Button>
-    </div>
-  );
+  return <CopyField label={words.messageTitle} hint={words.noPublicAddress} text={text} />;
 }

@@ -8,6 +8,7 @@ import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { CheckBox } from '../../../ui/CheckBox.tsx';
 import { NumberField } from '../../../ui/Field.tsx';
+import { PaperLink } from '../../../ui/PaperLink.tsx';
 import { Choices, Reading } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { mayKeep } from '../../frame/instrumentBench.ts';
@@ -85,17 +86,14 @@ export function FitPart() {
               {words.keep}
             </Button>
             {onTicket && kept && (
-              <a
+              <PaperLink
                 href={pathTo('readPaper', {
                   ticket: onTicket.ticket.id,
                   paper: 'needle-card',
                 })}
-                target="_blank"
-                rel="noreferrer"
-                className="inline-flex min-h-11 items-center underline underline-offset-4"
               >
                 {words.card}
-              </a>
+              </PaperLink>
             )}
           </div>
         )}

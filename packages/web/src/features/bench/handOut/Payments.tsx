@@ -1,0 +1,68 @@
+import { PAYMENT_WAYS, type PaymentWay } from '@nodo/ticket';
+import { useState } from 'react';
+import { m, write } from '../../../messages/index.ts';
+import { useMoney } from '../../../session/useMoney.ts';
+import { useTicket } from '../../../ticket/TicketContext.tsx';
+import { Button } from '../../../ui/Button.tsx';
+import { Form } from '../../../ui/Form.tsx';
+import { RadioBoxes } from '../../../ui/RadioBoxes.tsx';
+
+/** What was paid and given back so far, each with its undo until the customer has the machine. */
+export function PaidSoFar() {
+  const { ticket, record } = useTicket();
+  const money = useMoney();
+  const words = m.handOut;
+  return (
+    <ul>
+      {ticket.life.payments.map(({ entry, amount, how, at }) => {
+        const text = (amount < 0 ? words.gaveBack : words.took)(
+          money.say(Math.abs(amount)),
+          m.bench.closing.paidBy[how],
+          write.moment(at),
+        );
+        return (
+          <li key={entry} className="flex min-h-11 flex-wrap items-center gap-x-3">
+            {text}
+            {ticket.status !== 'collected' && (
+              <Button
+                look="quiet"
+                aria-label={words.undoPayment(text)}
+                onClick={() => record('entry-corrected', { corrects: entry })}
+              >
+                {m.bench.undo}
+              </Button>
+            )}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
+/** Takes what is still due, or gives back what was paid too much: by which way. */
+export function PayOrReturn({
+  amount,
+  entry,
+}: {
+  readonly amount: number;
+  readonly entry: 'payment-taken' | 'payment-returned';
+}) {
+  const { record } = useTicket();
+  const money = useMoney();
+  const [how, setHow] = useState<PaymentWay>();
+  const words = m.handOut[entry];
+  return (
+    <Form row onSubmit={() => how && record(entry, { how, amount })}>
+      <RadioBoxes
+        className="flex flex-wrap gap-x-5"
+        legend={words.legend(money.say(amount))}
+        options={PAYMENT_WAYS.map((one) => [one, m.bench.closing.paidBy[one]] as const)}
+        value={how}
+        onChoose={setHow}
+      />
+      <Button type="submit" disabled={how === undefined}>
+        {words.save}
+      </Button>
+    </Form>
+  );
+}
