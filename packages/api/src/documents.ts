@@ -1,12 +1,12 @@
 import { AT_THE_COUNTER, uuid } from '@nodo/kernel';
+import { TAG_PAPERS } from '@nodo/shop';
 import { z } from 'zod';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
 
 /** What is printed of a ticket: the shelf tag in two sizes, and what the customer takes along. */
 export const DOCUMENT_KINDS = [
-  'tag-a7',
-  'tag-label',
+  ...TAG_PAPERS,
   'receipt',
   'bill',
   'credit',

@@ -1,5 +1,5 @@
 import { AT_THE_COUNTER, cursor, EVERY_ROLE, humanText, instant, uuid } from '@nodo/kernel';
-import { rackEntry, STAGES } from '@nodo/ticket';
+import { rackEntry, STAGES, UNREPAIRED } from '@nodo/ticket';
 import { z } from 'zod';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
@@ -15,6 +15,8 @@ const hit = z.object({
   /** Of a ticket: its tag while it hangs, and where it stands. */
   tag: z.number().int().nullable(),
   state: z.enum(STAGES).nullable(),
+  /** Of a ticket that goes or went back as it came: why. */
+  unrepaired: z.enum(UNREPAIRED).nullable(),
   at: instant.nullable(),
 });
 export type Hit = z.infer<typeof hit>;

@@ -38,6 +38,8 @@ export {
   type ServiceValue,
   type ShopProfile,
   shopProfile,
+  TAG_PAPERS,
+  type TagPaper,
   type WorkingTime,
 } from './profiles.ts';
 export {

@@ -46,6 +46,7 @@ export const NEW_SHOP_PROFILE: ShopProfile = {
   phone: '',
   openingHours: '',
   publicAddress: '',
+  tagPaper: 'tag-a7',
   priceList: [],
   usualDays: 7,
   uncollectedDays: 30,

@@ -110,6 +110,10 @@ const publicAddress = z.union([
 const priceLine = z.object({ words: humanText(120), each: minorUnits });
 export type PriceLine = z.infer<typeof priceLine>;
 
+/** The sizes of a shelf tag. */
+export const TAG_PAPERS = ['tag-a7', 'tag-label'] as const;
+export type TagPaper = (typeof TAG_PAPERS)[number];
+
 /** What holds for the whole shop: money, patience, working time. */
 export const shopProfile = z.object({
   /** Where its clocks and its calendar are. */
@@ -128,6 +132,8 @@ export const shopProfile = z.object({
   openingHours: humanText(200, 0).default(''),
   /** Where customers reach the shop's pages from outside; empty where they cannot. */
   publicAddress: publicAddress.default(''),
+  /** The tag that it prints: a card to be tied on, or a label to be stuck on. */
+  tagPaper: z.enum(TAG_PAPERS).default('tag-a7'),
   /** What it sells and does for a fixed price. */
   priceList: z.array(priceLine).max(500).default([]),
   /** Days after which a machine without a promise should be ready. */

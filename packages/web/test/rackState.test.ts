@@ -3,7 +3,7 @@ import { NEW_SHOP_PROFILE } from '@nodo/shop';
 import type { RackEntry } from '@nodo/ticket';
 import { describe, expect, it } from 'vitest';
 import { callAgain, callsToMake } from '../src/features/rack/calls.ts';
-import { groupsOf, reasonsOf } from '../src/features/rack/reasons.ts';
+import { reasonsOf, sectionsOf } from '../src/features/rack/reasons.ts';
 import { dueState, fitsFilter } from '../src/features/rack/state.ts';
 
 const TODAY = toDay('2026-03-09');
@@ -120,30 +120,34 @@ describe('what needs attention', () => {
     expect(reasonsOf(line(), QUIET)).toEqual([]);
   });
 
-  it('stands once, under its most urgent reason, the longest in the shop first', () => {
+  it('stands once, all trouble in one list, the most urgent first, then the longest in the shop', () => {
     const of = (ticket: string, takenInAt: string, change: Partial<RackEntry> = {}) =>
       line({ ticket, takenInAt, ...change });
     const rack = [
       of('young', '2026-03-08T08:00:00.000Z', { contested: 1 }),
       of('old', '2026-03-01T08:00:00.000Z', { contested: 1, owed: ['strike-sweep'] }),
+      of('overdue', '2026-03-07T08:00:00.000Z'),
       of('ready', '2026-03-01T08:00:00.000Z', { status: 'closed' }),
       of('in good hands', '2026-03-01T08:00:00.000Z'),
     ];
-    const states = new Map(rack.map(({ ticket }) => [ticket, QUIET]));
+    const states = new Map(
+      rack.map(({ ticket }) => [ticket, { ...QUIET, overdue: ticket === 'overdue' }]),
+    );
     expect(
-      groupsOf(rack, states).map(({ reason, entries }) => [
-        reason,
-        entries.map((one) => [one.line.ticket, one.also]),
+      sectionsOf(rack, states).map(({ section, entries }) => [
+        section,
+        entries.map((one) => [one.line.ticket, one.reason, one.also]),
       ]),
     ).toEqual([
       [
-        'differing',
+        'trouble',
         [
-          ['old', ['owing']],
-          ['young', []],
+          ['overdue', 'overdue', []],
+          ['old', 'differing', ['owing']],
+          ['young', 'differing', []],
         ],
       ],
-      ['ready', [['ready', []]]],
+      ['ready', [['ready', 'ready', []]]],
     ]);
   });
 });

@@ -9,6 +9,7 @@ const hit = (title: string, more: string, kind: Hit['kind'] = 'customer'): Hit =
   more,
   tag: null,
   state: null,
+  unrepaired: null,
   at: null,
 });
 const named = (hits: readonly Hit[], customer: string, phone = '') =>

@@ -1,20 +1,11 @@
 import type { DocumentKind } from '@nodo/api';
+import { writeDay, writeMoney } from '@nodo/kernel';
 import { type ShopProfile, standingBill } from '@nodo/shop';
 import { dueOf } from '@nodo/ticket';
 import { drawBill } from './bill.ts';
 import { drawNeedleCard } from './needleCard.ts';
 import { drawCode, mm, type Page, rule, sheet, write } from './page.ts';
-import {
-  drawHead,
-  fact,
-  LEFT,
-  money,
-  reachUs,
-  type Subject,
-  WIDE,
-  writeDay,
-  writeDayOf,
-} from './parts.ts';
+import { drawHead, fact, LEFT, reachUs, type Subject, WIDE, writeDayOf } from './parts.ts';
 
 /** Prints a paper of a ticket as PDF. */
 export function printed(paper: DocumentKind, subject: Subject): Promise<Buffer> {
@@ -128,7 +119,7 @@ function drawReminder(page: Page, subject: Subject): void {
   top = fact(
     page,
     'To pay',
-    due > 0 ? money(due, life.bill?.currency ?? card.currency) : '',
+    due > 0 ? writeMoney(due, life.bill?.currency ?? card.currency) : '',
     top + 4,
   );
   top = fact(page, 'Came with it', life.accessories.join(', '), top);
@@ -141,5 +132,5 @@ function drawReminder(page: Page, subject: Subject): void {
 function limitWords(limit: number | null | undefined, { currency }: ShopProfile): string {
   if (limit === undefined) return '';
   if (limit === null) return 'Nothing is spent without asking you.';
-  return `Up to ${money(limit, currency)} without asking you again.`;
+  return `Up to ${writeMoney(limit, currency)} without asking you again.`;
 }

@@ -1,5 +1,5 @@
 import type { Customer } from '@nodo/api';
-import { type Day, dayOf } from '@nodo/kernel';
+import { dayOf, writeDay, writeMoney } from '@nodo/kernel';
 import type { FamilyModel } from '@nodo/knowledge';
 import type { BillContent, IssuedBill, ShopProfile } from '@nodo/shop';
 import type { Ticket } from '@nodo/ticket';
@@ -25,16 +25,6 @@ export interface Subject {
   /** The customer's signature as a JPEG, where there is one. */
   readonly signature: Buffer | undefined;
 }
-
-const DAY = new Intl.DateTimeFormat('en-GB', {
-  day: 'numeric',
-  month: 'short',
-  year: 'numeric',
-  timeZone: 'UTC',
-});
-
-/** A day as it is printed. */
-export const writeDay = (on: Day): string => DAY.format(new Date(on));
 
 /** The day in the shop on which something happened. */
 export const writeDayOf = (instant: string, { timeZone }: ShopProfile): string =>
@@ -106,7 +96,7 @@ export function lines(page: Page, all: readonly Line[], currency: string, from: 
     top = roomFor(page, top, FACT_HEIGHT);
     if (amount !== undefined) {
       const at = [LEFT + 85, top + 2] as const;
-      write(page, money(amount, currency), at, { size: 10, bold, width: 35, align: 'right' });
+      write(page, writeMoney(amount, currency), at, { size: 10, bold, width: 35, align: 'right' });
     }
     top = write(page, words, [LEFT, top + 2], { size: 10, bold, width: 84 });
   }
@@ -128,12 +118,5 @@ export function taxLine({
   readonly currency: string;
 }): Line {
   const words = included ? 'Incl. tax' : 'Tax';
-  return { words: `${words} ${perMille / 10} % on ${money(net, currency)}`, amount: tax };
-}
-
-/** An amount as it is printed. @param minor in the smallest unit */
-export function money(minor: number, currency: string): string {
-  const format = new Intl.NumberFormat('en-GB', { style: 'currency', currency });
-  const { maximumFractionDigits: digits = 2 } = format.resolvedOptions();
-  return format.format(minor / 10 ** digits);
+  return { words: `${words} ${perMille / 10} % on ${writeMoney(net, currency)}`, amount: tax };
 }

@@ -8,6 +8,7 @@ import { type CustomerRow, defineModels, type Models } from '../db/models.ts';
 import { lockWords, placeWords, removeUnusedWords } from '../search/places.ts';
 import type { MachineRow, ProfileModels } from './models.ts';
 import { defineProfileModels } from './models.ts';
+import { newestFirst } from './newestFirst.ts';
 import { notifyOfProfiles } from './notify.ts';
 
 /** What is known of a person who brings machines. */
@@ -47,7 +48,6 @@ export class Customers {
       });
       const tickets = await this.models.summaries.findAll({
         where: { shopId: shop, customerId: ids },
-        order: [['changedAt', 'DESC']],
         transaction,
       });
       const customerName = row.erasedAt ? null : row.name;
@@ -56,7 +56,7 @@ export class Customers {
         row,
         doubles,
         machines,
-        tickets: tickets.map(({ line }) => ({ ...line, customerName, customerPhone })),
+        tickets: newestFirst(tickets).map((line) => ({ ...line, customerName, customerPhone })),
       };
     });
   }

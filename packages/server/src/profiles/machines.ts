@@ -9,6 +9,7 @@ import { placeWords } from '../search/places.ts';
 import { knownAs } from './customers.ts';
 import type { MachineRevisionRow, MachineRow, ProfileModels } from './models.ts';
 import { defineProfileModels } from './models.ts';
+import { newestFirst } from './newestFirst.ts';
 import { notifyOfProfiles } from './notify.ts';
 
 export interface KnownMachine {
@@ -52,7 +53,6 @@ export class Machines {
       });
       const tickets = await this.models.summaries.findAll({
         where: { shopId: shop, machineId: id },
-        order: [['changedAt', 'DESC']],
         transaction,
       });
       const owners = row.customerId === null ? [] : [row.customerId];
@@ -62,7 +62,7 @@ export class Machines {
         customerName: owner?.name ?? null,
         revisions,
         // Who brought it then may be somebody else.
-        tickets: tickets.map(({ line }) => ({
+        tickets: newestFirst(tickets).map((line) => ({
           ...line,
           customerName: null,
           customerPhone: null,

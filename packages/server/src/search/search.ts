@@ -10,16 +10,17 @@ const MOST = 20;
 const SHOWN: Readonly<Record<Found['kind'], string>> = {
   ticket: `select t.ticket_id as id, t.line ->> 'label' as title, coalesce(c.name, '') as more,
       case when t.status = 'collected' then null else t.tag end as tag,
-      t.line ->> 'standing' as state, t.line ->> 'takenInAt' as at
+      t.line ->> 'standing' as state, t.line ->> 'unrepaired' as unrepaired,
+      t.line ->> 'takenInAt' as at
     from ticket_summary t
     left join customer c on c.shop_id = t.shop_id and c.id = t.customer_id
     where t.shop_id = $1 and t.ticket_id = any($2)`,
   machine: `select m.id, m.card ->> 'label' as title,
       concat_ws(', ', nullif(m.card ->> 'model', ''), nullif(m.card ->> 'serial', ''), c.name) as more,
-      null::int as tag, null as state, null as at
+      null::int as tag, null as state, null as unrepaired, null as at
     from machine m left join customer c on c.shop_id = m.shop_id and c.id = m.customer_id
     where m.shop_id = $1 and m.id = any($2)`,
-  customer: `select c.id, c.name as title, c.phone as more, null::int as tag, null as state, null as at
+  customer: `select c.id, c.name as title, c.phone as more, null::int as tag, null as state, null as unrepaired, null as at
     from customer c where c.shop_id = $1 and c.id = any($2)`,
 };
 

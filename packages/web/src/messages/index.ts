@@ -1,4 +1,4 @@
-import type { Day } from '@nodo/kernel';
+import { type Day, moneyDigits, WRITTEN_IN, writeDay, writeMoney } from '@nodo/kernel';
 import { shopClock, shopDayOf, shopZone } from '../time/shopTime.ts';
 import { en } from './en/index.ts';
 
@@ -17,15 +17,12 @@ export function inOwnLanguage<Words>(
 
 export const m: Messages = inOwnLanguage<Messages>(CATALOGUES);
 
-/** Numbers, times and dates as the user's own computer writes them. */
+/** Numbers as the user's own computer writes them; days, clocks and money as on paper. */
 const locale = navigator.language;
 const minutesFormat = new Intl.NumberFormat(locale, { maximumFractionDigits: 1 });
 const figureFormat = new Intl.NumberFormat(locale, { maximumFractionDigits: 3 });
 const percentFormat = new Intl.NumberFormat(locale, { style: 'percent', maximumFractionDigits: 0 });
 const fineFormat = new Intl.NumberFormat(locale, { style: 'percent', maximumSignificantDigits: 2 });
-function digitsOf(format: Intl.NumberFormat): number {
-  return format.resolvedOptions().maximumFractionDigits ?? 2;
-}
 
 /**
  * What somebody typed as money, in the smallest unit of the currency; undefined when it is none.
@@ -34,36 +31,24 @@ function digitsOf(format: Intl.NumberFormat): number {
 export function readMoney(typed: string, currency: string): number | undefined {
   const text = typed.trim().replace(',', '.');
   if (!/^\d{1,7}(\.\d{1,3})?$/.test(text)) return undefined;
-  const digits = digitsOf(new Intl.NumberFormat(locale, { style: 'currency', currency }));
+  const digits = moneyDigits(currency);
   return Math.round(Number(text) * 10 ** digits);
 }
 
 /** The other way round: as it is typed. */
 export function typedMoney(minor: number, currency: string): string {
-  const digits = digitsOf(new Intl.NumberFormat(locale, { style: 'currency', currency }));
+  const digits = moneyDigits(currency);
   return (minor / 10 ** digits).toFixed(digits);
 }
 
-/** Formats of instants, made once for each time zone. */
-const inZone = new Map<
-  string,
-  { readonly clock: Intl.DateTimeFormat; readonly day: Intl.DateTimeFormat }
->();
+/** Formats of the clock, made once for each time zone. */
+const clocks = new Map<string, Intl.DateTimeFormat>();
 
-function formats(timeZone: string) {
-  const known = inZone.get(timeZone);
-  if (known) return known;
-  const made = {
-    clock: new Intl.DateTimeFormat(locale, { hour: '2-digit', minute: '2-digit', timeZone }),
-    day: new Intl.DateTimeFormat(locale, {
-      weekday: 'short',
-      day: 'numeric',
-      month: 'short',
-      timeZone,
-    }),
-  };
-  inZone.set(timeZone, made);
-  return made;
+function clockIn(timeZone: string): Intl.DateTimeFormat {
+  const parts = { hour: '2-digit', minute: '2-digit', timeZone } as const;
+  const clock = clocks.get(timeZone) ?? new Intl.DateTimeFormat(WRITTEN_IN, parts);
+  clocks.set(timeZone, clock);
+  return clock;
 }
 
 export const write = {
@@ -80,18 +65,15 @@ export const write = {
   /** A chance that is small: two figures that count. */
   fine: (chance: number): string => fineFormat.format(chance),
   /** On the shop's clock. */
-  clock: (instant: string): string => formats(shopZone()).clock.format(new Date(instant)),
+  clock: (instant: string): string => clockIn(shopZone()).format(new Date(instant)),
   /** The clock for today, day and clock for any other. */
   moment: (instant: string): string => {
     const clock = write.clock(instant);
     return shopDayOf(instant) === shopClock().day ? clock : `${write.day(instant)} ${clock}`;
   },
   /** The day in the shop on which something happened. */
-  day: (instant: string): string => formats(shopZone()).day.format(new Date(instant)),
+  day: (instant: string): string => write.plainDay(shopDayOf(instant)),
   /** A day, which is no instant. */
-  plainDay: (day: Day): string => formats('UTC').day.format(new Date(day)),
-  money: (minor: number, currency: string): string => {
-    const format = new Intl.NumberFormat(locale, { style: 'currency', currency });
-    return format.format(minor / 10 ** digitsOf(format));
-  },
+  plainDay: (day: Day): string => writeDay(day, shopClock().day),
+  money: writeMoney,
 };

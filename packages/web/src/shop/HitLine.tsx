@@ -2,8 +2,12 @@ import type { Hit } from '@nodo/api';
 import { m, write } from '../messages/index.ts';
 
 /** One thing that was found: what it is, whose, where it stands. */
-export function HitLine({ hit: { kind, title, more, tag, state, at } }: { readonly hit: Hit }) {
-  const stands = state === null ? '' : m.life.standing(state);
+export function HitLine({
+  hit: { kind, title, more, tag, state, unrepaired, at },
+}: {
+  readonly hit: Hit;
+}) {
+  const stands = state === null ? '' : m.life.standing(state, unrepaired);
   const when = at === null ? '' : write.day(at);
   return (
     <>

@@ -26,8 +26,7 @@ export function Visits({
           </TextLink>
           <span className="ml-2 text-sm text-quiet">
             {[
-              m.life.standing(line.standing),
-              line.unrepaired ? words.unrepaired : '',
+              m.life.standing(line.standing, line.unrepaired),
               line.comebackOf === null ? '' : words.comeback,
             ]
               .filter(Boolean)
@@ -48,7 +47,7 @@ export function Visits({
           />
           <Fact
             name={words.parts}
-            said={parts.map((part) => `${part.count === 1 ? '' : `${part.count} × `}${part.words}`)}
+            said={parts.map((part) => m.life.sheet.counted(part.count, part.words))}
           />
           <Fact
             name={words.measures}

@@ -66,7 +66,7 @@ export default function CollectedView() {
                   <span className="text-sm text-quiet">
                     {[
                       line.instead ? m.life.neverCollected(line.instead) : '',
-                      line.unrepaired ? m.cards.machine.unrepaired : '',
+                      line.unrepaired ? m.life.standing(line.standing, line.unrepaired) : '',
                       line.comebacks > 0 ? m.cards.machine.comeback : '',
                     ]
                       .filter(Boolean)

@@ -1,10 +1,13 @@
 import { type DocumentKind, pathTo } from '@nodo/api';
+import { NEW_SHOP_PROFILE } from '@nodo/shop';
 import { Printer, Receipt, UserRoundPlus } from 'lucide-react';
 import type { ReactNode } from 'react';
+import { useShopQuery } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { ticketAddress } from '../../shop/ticketAddress.ts';
 import { Button } from '../../ui/Button.tsx';
+import { PaperLink } from '../../ui/PaperLink.tsx';
 import { TextLink } from '../../ui/TextLink.tsx';
 
 /** A machine that was just taken in. */
@@ -23,6 +26,7 @@ export function TakenIn({
   readonly onNext: () => void;
 }) {
   const { role } = useSession().person;
+  const { tagPaper } = useShopQuery().data?.card ?? NEW_SHOP_PROFILE;
   const words = m.counter;
   return (
     <section className="mx-auto flex w-full max-w-2xl flex-col gap-5 px-6 py-10">
@@ -33,7 +37,7 @@ export function TakenIn({
         </p>
       </div>
       <div className="flex flex-wrap gap-3">
-        <Paper ticket={ticket} paper="tag-a7">
+        <Paper ticket={ticket} paper={tagPaper}>
           <Printer aria-hidden size={22} /> {words.printTag}
         </Paper>
         <Paper ticket={ticket} paper="receipt">
@@ -58,13 +62,11 @@ function Paper({
   readonly children: ReactNode;
 }) {
   return (
-    <a
+    <PaperLink
       href={pathTo('readPaper', { ticket, paper })}
-      target="_blank"
-      rel="noreferrer"
-      className="inline-flex min-h-14 items-center gap-2 rounded-md border-2 border-edge bg-paper px-4 text-lg hover:border-ink"
+      className="min-h-14 gap-2 rounded-md border-2 border-edge bg-paper px-4 text-lg no-underline hover:border-ink"
     >
       {children}
-    </a>
+    </PaperLink>
   );
 }

@@ -16,8 +16,7 @@ export function TicketLines({ lines }: { readonly lines: readonly RackEntry[] })
             <span className="text-sm text-quiet">
               {[
                 write.day(line.takenInAt),
-                m.life.standing(line.standing),
-                line.unrepaired ? m.cards.machine.unrepaired : '',
+                m.life.standing(line.standing, line.unrepaired),
                 line.comebackOf === null ? '' : m.cards.machine.comeback,
               ]
                 .filter(Boolean)

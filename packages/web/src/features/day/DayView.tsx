@@ -216,7 +216,7 @@ function LeftOpen({ today }: { readonly today: Day }) {
       <Lines title={words.untold} lines={untold.map((line) => [line, line.customerPhone ?? ''])} />
       <Lines
         title={words.tomorrow}
-        lines={due.map((line) => [line, m.life.standing(line.standing)])}
+        lines={due.map((line) => [line, m.life.standing(line.standing, line.unrepaired)])}
       />
     </>
   );

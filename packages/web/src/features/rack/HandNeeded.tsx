@@ -8,7 +8,7 @@ import { ticketAddress } from '../../shop/ticketAddress.ts';
 import { shopClock } from '../../time/shopTime.ts';
 import { useAnswerWords } from './answerWords.ts';
 import { callsToMake } from './calls.ts';
-import { groupsOf, type Reason, type ReasonGroup } from './reasons.ts';
+import { type InSection, type Reason, type Section, sectionsOf } from './reasons.ts';
 import type { DueState } from './state.ts';
 import { ToRing } from './ToRing.tsx';
 
@@ -30,41 +30,57 @@ export function HandNeeded({
     ({ line }) => !isAtBench || line.status === 'closed' || line.standing === 'ask-customer',
   );
   const toRing = new Set(calls.map(({ line }) => line));
-  const groups = groupsOf(
+  const inOrder = sectionsOf(
     rack.filter((line) => !toRing.has(line)),
     states,
   );
+  const sections = isAtBench ? troubleFirst(inOrder) : inOrder;
   return (
     <aside
       aria-label={words.title}
       className="border-rule bg-paper px-6 py-4 max-lg:border-b lg:w-80 lg:border-l"
     >
       {!isAtBench && <ToRing calls={calls} />}
-      {groups.length + calls.length === 0 && <p className="text-quiet">{words.none}</p>}
-      {groups.map((group) => (
-        <Group key={group.reason} {...group} people={people} />
+      {sections.length + calls.length === 0 && <p className="text-quiet">{words.none}</p>}
+      {sections.map(({ section, entries }) => (
+        <Part key={section} section={section} entries={entries} people={people} />
       ))}
       {isAtBench && <ToRing calls={calls} />}
     </aside>
   );
 }
 
-function Group({
-  reason,
+/** At the bench what is in trouble stands above all else. */
+function troubleFirst<One extends { readonly section: Section }>(
+  sections: readonly One[],
+): readonly One[] {
+  return sections.toSorted(
+    (a, b) => Number(b.section === 'trouble') - Number(a.section === 'trouble'),
+  );
+}
+
+function Part({
+  section,
   entries,
   people,
-}: ReasonGroup & { readonly people: ReadonlyMap<string, Person> }) {
+}: {
+  readonly section: Section;
+  readonly entries: readonly InSection[];
+  readonly people: ReadonlyMap<string, Person>;
+}) {
   const { role } = useSession().person;
   const said = useAnswerWords();
-  const { title, note } = m.rack.side.reasons[reason];
+  const { title, note } = m.rack.side.sections[section];
   return (
-    <section className="mb-5">
-      <h2 className="text-sm font-semibold text-quiet">
-        {title}
-        {note && entries.length > 1 && <span className="font-normal"> · {note}</span>}
+    <section className="mb-5" aria-label={title}>
+      <h2 className="text-lg font-bold">
+        {title} <span className="font-normal text-quiet">{entries.length}</span>
+        {note && entries.length > 1 && (
+          <span className="block text-sm font-normal text-quiet">{note}</span>
+        )}
       </h2>
       <ul>
-        {entries.map(({ line, also }) => (
+        {entries.map(({ line, reason, also }) => (
           <li key={line.ticket} className="border-b border-rule last:border-0">
             <Link
               to={ticketAddress(role, line)}
@@ -74,13 +90,16 @@ function Group({
                 {line.tag ?? <Phone aria-hidden size={20} />}
               </span>
               <span className="min-w-0 flex-1 break-words">
-                <bdi>{line.label}</bdi>
+                <bdi className="font-semibold">{line.label}</bdi>
+                {section === 'trouble' && (
+                  <span className="block text-sm font-semibold">{m.rack.side.reasons[reason]}</span>
+                )}
                 <span dir="auto" className="block text-left text-sm text-quiet">
                   {factOf(reason, line, people, said)}
                 </span>
                 {also.length > 0 && (
                   <span className="block text-sm">
-                    {m.rack.side.also(also.map((one) => m.rack.side.reasons[one].title))}
+                    {m.rack.side.also(also.map((one) => m.rack.side.reasons[one]))}
                   </span>
                 )}
               </span>

@@ -165,7 +165,11 @@ function StateLine({ entry }: { readonly entry: RackEntry }) {
     return <span className="text-sm font-semibold text-hazard">{m.rack.contested}</span>;
   }
   if (role === 'counter') {
-    return <span className="text-sm text-quiet">{m.life.standing(entry.standing)}</span>;
+    return (
+      <span className="text-sm text-quiet">
+        {m.life.standing(entry.standing, entry.unrepaired)}
+      </span>
+    );
   }
   return (
     <span className="text-sm text-quiet">

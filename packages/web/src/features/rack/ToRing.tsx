@@ -67,7 +67,7 @@ function Call({ line, about, also }: CallToMake) {
         <span className="block text-sm">{why}</span>
         {also.length > 0 && (
           <span className="block text-sm">
-            {m.rack.side.also(also.map((one) => m.rack.side.reasons[one].title))}
+            {m.rack.side.also(also.map((one) => m.rack.side.reasons[one]))}
           </span>
         )}
         <span className="block text-sm text-quiet">

@@ -3,7 +3,7 @@ import { isUntouched } from './isUntouched.ts';
 import type { DueState } from './state.ts';
 
 /** Why a machine wants a person, the most urgent first. */
-export const REASONS = [
+const REASONS = [
   'calls',
   'overdue',
   'dueToday',
@@ -58,30 +58,64 @@ function holds(reason: Reason, line: RackEntry, state: DueState | undefined): bo
   }
 }
 
-/** One heading of the side, with the machines for which it is the most urgent reason. */
-export interface ReasonGroup {
+/** The headings of the side, from the top. What is in trouble is one list, whatever the trouble. */
+export const SECTIONS = [
+  'calls',
+  'dueToday',
+  'canGoOn',
+  'trouble',
+  'ask',
+  'awaited',
+  'handed',
+  'uncollected',
+  'untouched',
+  'owing',
+  'ready',
+] as const;
+export type Section = (typeof SECTIONS)[number];
+
+const SECTION_OF: Readonly<Record<Reason, Section>> = {
+  calls: 'calls',
+  overdue: 'trouble',
+  dueToday: 'dueToday',
+  ask: 'ask',
+  freed: 'canGoOn',
+  awaited: 'awaited',
+  stuck: 'trouble',
+  handed: 'handed',
+  late: 'trouble',
+  differing: 'trouble',
+  uncollected: 'uncollected',
+  untouched: 'untouched',
+  owing: 'owing',
+  ready: 'ready',
+};
+
+/** A machine under the heading of its most urgent reason. */
+export interface InSection {
+  readonly line: RackEntry;
   readonly reason: Reason;
-  readonly entries: readonly {
-    readonly line: RackEntry;
-    /** What else it wants a person for. */
-    readonly also: readonly Reason[];
-  }[];
+  /** What else it wants a person for. */
+  readonly also: readonly Reason[];
 }
 
-/** Each machine once, under its most urgent reason, the longest in the shop first. */
-export function groupsOf(
+/**
+ * Each machine once, under the heading of its most urgent reason; the more urgent first within it, then the longest
+ * in the shop.
+ */
+export function sectionsOf(
   rack: readonly RackEntry[],
   states: ReadonlyMap<string, DueState>,
-): readonly ReasonGroup[] {
-  const byAge = rack.toSorted((a, b) => (a.takenInAt < b.takenInAt ? -1 : 1));
-  const withReasons = byAge.map((line) => ({
-    line,
-    reasons: reasonsOf(line, states.get(line.ticket)),
-  }));
-  return REASONS.map((reason) => ({
-    reason,
-    entries: withReasons
-      .filter(({ reasons }) => reasons[0] === reason)
-      .map(({ line, reasons }) => ({ line, also: reasons.slice(1) })),
+): readonly { readonly section: Section; readonly entries: readonly InSection[] }[] {
+  const all = rack
+    .toSorted((a, b) => (a.takenInAt < b.takenInAt ? -1 : 1))
+    .flatMap((line): InSection[] => {
+      const [reason, ...also] = reasonsOf(line, states.get(line.ticket));
+      return reason ? [{ line, reason, also }] : [];
+    })
+    .toSorted((a, b) => REASONS.indexOf(a.reason) - REASONS.indexOf(b.reason));
+  return SECTIONS.map((section) => ({
+    section,
+    entries: all.filter(({ reason }) => SECTION_OF[reason] === section),
   })).filter(({ entries }) => entries.length > 0);
 }

@@ -1,18 +1,15 @@
 import type { ShopRecord } from '@nodo/api';
-import { currencyCode } from '@nodo/kernel';
 import {
   type ShopProfile,
-  shopProfile,
+  TAG_PAPERS,
   USUAL_TIME,
   type WorkingTime,
   workingTimeOf,
 } from '@nodo/shop';
 import { mayWorkAtBench } from '@nodo/ticket';
 import { toast } from 'sonner';
-import { z } from 'zod';
 import { useChangeShopMutation, usePeopleQuery, useShopQuery } from '../../api/client.ts';
-import { m, readMoney, typedMoney } from '../../messages/index.ts';
-import { readNumber } from '../../messages/typed.ts';
+import { m } from '../../messages/index.ts';
 import { FormError } from '../../session/FormError.tsx';
 import { NotRead } from '../../session/NotRead.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
@@ -21,12 +18,22 @@ import { Button } from '../../ui/Button.tsx';
 import { CheckBox } from '../../ui/CheckBox.tsx';
 import { NumberField, TextArea, TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
+import { RadioBoxes } from '../../ui/RadioBoxes.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
 import { useSchemaForm } from '../../ui/useSchemaForm.ts';
 import { DaysOffList } from './DaysOffList.tsx';
 import { HoursRow, NoHours } from './Hours.tsx';
 import { PriceList } from './PriceList.tsx';
+import {
+  faultyField,
+  MONEY,
+  NUMBERS,
+  readyProfile,
+  TEXTS,
+  type TypedProfile,
+  typedProfile,
+} from './shopForm.ts';
 
 /** What holds for the whole shop: money, patience, working time. */
 export default function ShopView() {
@@ -37,46 +44,6 @@ export default function ShopView() {
   if (!data) return <NotRead title={words.failed} fault={error} again={refetch} />;
   return <ShopForm key={data.revision} sheet={data} />;
 }
-
-const NUMBERS = ['usualDays', 'stuckDays', 'uncollectedDays', 'warrantyDays'] as const;
-const MONEY = ['hour', 'leastFee'] as const;
-type Typed = (typeof NUMBERS)[number] | (typeof MONEY)[number] | 'taxPerMille';
-
-/** The shop's profile with its numbers as they are typed, the tax in per cent. */
-type TypedProfile = Omit<ShopProfile, Typed> & Readonly<Record<Typed, string>>;
-
-function typedProfile(card: ShopProfile): TypedProfile {
-  return {
-    ...card,
-    hour: typedMoney(card.hour, card.currency),
-    leastFee: typedMoney(card.leastFee, card.currency),
-    taxPerMille: String(card.taxPerMille / 10),
-    usualDays: String(card.usualDays),
-    stuckDays: String(card.stuckDays),
-    uncollectedDays: String(card.uncollectedDays),
-    warrantyDays: String(card.warrantyDays),
-  };
-}
-
-const readyProfile = z.pipe(
-  z.transform((form: TypedProfile): unknown => {
-    // Money is read in its currency: without one there is none.
-    const isCurrency = currencyCode.safeParse(form.currency).success;
-    const money = (typed: string) => (isCurrency ? readMoney(typed, form.currency) : undefined);
-    const percent = readNumber(form.taxPerMille);
-    return {
-      ...form,
-      hour: money(form.hour),
-      leastFee: money(form.leastFee),
-      taxPerMille: percent && Math.round(percent * 10),
-      usualDays: readNumber(form.usualDays),
-      stuckDays: readNumber(form.stuckDays),
-      uncollectedDays: readNumber(form.uncollectedDays),
-      warrantyDays: readNumber(form.warrantyDays),
-    };
-  }),
-  shopProfile,
-);
 
 function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
   const { data: people = [] } = usePeopleQuery();
@@ -117,39 +84,15 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
       </fieldset>
       <fieldset className="grid gap-4 md:grid-cols-2">
         <legend className="mb-2 text-lg font-bold">{words.onBills}</legend>
-        <TextField
-          label={words.address}
-          value={card.address}
-          maxLength={300}
-          onText={(address) => set({ address })}
-        />
-        <TextField
-          label={words.taxNumber}
-          value={card.taxNumber}
-          maxLength={40}
-          onText={(taxNumber) => set({ taxNumber })}
-        />
-        <TextField
-          label={words.phone}
-          value={card.phone}
-          maxLength={40}
-          inputMode="tel"
-          onText={(phone) => set({ phone })}
-        />
-        <TextField
-          label={words.openingHours}
-          value={card.openingHours}
-          maxLength={200}
-          onText={(openingHours) => set({ openingHours })}
-        />
-        <TextField
-          label={words.publicAddress}
-          hint={words.publicHint}
-          value={card.publicAddress}
-          maxLength={200}
-          inputMode="url"
-          onText={(typed) => set({ publicAddress: typed.trim() })}
-        />
+        {TEXTS.map(({ name, ...rest }) => (
+          <TextField
+            key={name}
+            label={words[name]}
+            value={card[name]}
+            onText={(typed) => set({ [name]: typed })}
+            {...rest}
+          />
+        ))}
       </fieldset>
       <fieldset className="flex flex-wrap items-end gap-4">
         <legend className="mb-2 text-lg font-bold">{words.money}</legend>
@@ -190,6 +133,16 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
             onText={(typed) => set({ [name]: typed })}
           />
         ))}
+      </fieldset>
+      <fieldset>
+        <legend className="mb-2 text-lg font-bold">{words.papers}</legend>
+        <RadioBoxes
+          className="flex flex-wrap gap-x-6"
+          legend={words.tagPaper}
+          options={TAG_PAPERS.map((one) => [one, words.tagPapers[one]] as const)}
+          value={card.tagPaper}
+          onChoose={(tagPaper) => set({ tagPaper })}
+        />
       </fieldset>
       <PriceList
         lines={card.priceList}
@@ -252,37 +205,6 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
       </Button>
     </Form>
   );
-}
-
-/** What the first field that is not filled in as it must be is called on the page; empty without one. */
-function faultyField(
-  faults: Readonly<Record<string, object | undefined>>,
-  nameOf: (id: string) => string,
-) {
-  const words = m.cards.shop;
-  const [field = ''] = Object.keys(faults);
-  if (field === 'people')
-    return words.hoursOfPerson(nameOf(Object.keys(faults.people ?? {})[0] ?? ''));
-  const labels: Readonly<Record<string, string>> = {
-    timeZone: words.timeZone,
-    currency: words.currency,
-    hour: words.hour,
-    leastFee: words.leastFee,
-    taxPerMille: words.tax,
-    usualDays: words.usualDays,
-    stuckDays: words.stuckDays,
-    uncollectedDays: words.uncollectedDays,
-    warrantyDays: words.warrantyDays,
-    uncollectedText: words.uncollectedText,
-    priceList: words.prices.title,
-    address: words.address,
-    taxNumber: words.taxNumber,
-    phone: words.phone,
-    openingHours: words.openingHours,
-    publicAddress: words.publicAddress,
-    closed: words.closed,
-  };
-  return labels[field] ?? '';
 }
 
 /** Every zone that this browser knows by name, the present one among them. */

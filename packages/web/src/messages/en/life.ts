@@ -232,7 +232,12 @@ export const life = {
   answered: (agreed: boolean, amount: string, how: string, moment: string) =>
     `${amount} ${agreed ? 'agreed' : 'refused'} ${how}, ${moment}`,
   entry,
-  standing: (standing: Stage) => STANDING[standing],
+  /** Where a ticket stands; "ready" is never said of what goes back as it came. */
+  standing: (standing: Stage, unrepaired: Unrepaired | null | undefined) => {
+    if (!unrepaired) return STANDING[standing];
+    if (standing === 'ready') return `unrepaired (${UNREPAIRED[unrepaired]})`;
+    return standing === 'collected' ? 'given back unrepaired' : STANDING[standing];
+  },
   spoken: (how: Spoken) => SPOKEN[how],
   callReason: (reason: CallReason) => CALL_REASON[reason],
   contactOutcome: (outcome: ContactOutcome) => CONTACT_OUTCOME[outcome],

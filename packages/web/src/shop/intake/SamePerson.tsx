@@ -64,11 +64,11 @@ export function HereOf({ customer }: { readonly customer: string }) {
     <span className="block text-sm">
       {words.alsoHere(
         here
-          .map(({ tag, label, standing, readyAt, takenInAt }) =>
+          .map(({ tag, label, standing, unrepaired, readyAt, takenInAt }) =>
             words.hereLine(
               tag ?? 0,
               label,
-              m.life.standing(standing),
+              m.life.standing(standing, unrepaired),
               write.day(readyAt ?? takenInAt),
             ),
           )

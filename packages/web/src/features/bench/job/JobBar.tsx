@@ -23,7 +23,7 @@ export function JobBar() {
     <div className="flex items-center gap-2 max-lg:flex-wrap">
       {isHeldUp && (
         <span className="rounded border-2 border-dashed border-ink px-2 py-1 text-sm leading-tight font-semibold">
-          {m.life.standing(standing)}
+          {m.life.standing(standing, ticket.closing?.unrepaired)}
         </span>
       )}
       {ticket.status === 'open' && mayRecord(role, 'clock-started') && <Clock />}

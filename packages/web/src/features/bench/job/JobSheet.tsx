@@ -1,6 +1,8 @@
-import { DOCUMENT_KINDS, pathTo } from '@nodo/api';
+import { DOCUMENT_KINDS, type DocumentKind, pathTo } from '@nodo/api';
+import { NEW_SHOP_PROFILE, TAG_PAPERS, type TagPaper } from '@nodo/shop';
 import { mayRecord, mayTakeIn } from '@nodo/ticket';
 import type { ReactNode } from 'react';
+import { useShopQuery } from '../../../api/client.ts';
 import { m } from '../../../messages/index.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useShown, useTicket } from '../../../ticket/TicketContext.tsx';
@@ -25,6 +27,7 @@ export default function JobSheet({
   const { ticket } = useTicket();
   const { customer } = useShown();
   const { role } = useSession().person;
+  const { tagPaper } = useShopQuery().data?.card ?? NEW_SHOP_PROFILE;
   const words = m.life.sheet;
   const { machine, toldAt } = ticket.life;
   return (
@@ -74,9 +77,7 @@ export default function JobSheet({
             {ticket.intake?.tag !== undefined && (
               <Part title={words.papers}>
                 <ul className="flex flex-wrap gap-3">
-                  {DOCUMENT_KINDS.filter(
-                    (paper) => paper !== 'credit' && (paper !== 'reminder' || toldAt !== undefined),
-                  ).map((paper) => (
+                  {papersOf(tagPaper, toldAt !== undefined).map((paper) => (
                     <li key={paper}>
                       <PaperLink href={pathTo('readPaper', { ticket: ticket.id, paper })}>
                         {m.life.paper(paper)}
@@ -108,4 +109,11 @@ function SheetLink({ to, children }: { readonly to: string; readonly children: s
       <bdi>{children}</bdi>
     </TextLink>
   );
+}
+
+/** What can be printed of a ticket: its tag in the shop's size; a reminder once the customer was informed. */
+function papersOf(tagPaper: TagPaper, isInformed: boolean): readonly DocumentKind[] {
+  const left = new Set<DocumentKind>(['credit', ...TAG_PAPERS.filter((one) => one !== tagPaper)]);
+  if (!isInformed) left.add('reminder');
+  return DOCUMENT_KINDS.filter((paper) => !left.has(paper));
 }

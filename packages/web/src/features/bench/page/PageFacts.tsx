@@ -139,7 +139,7 @@ function Elsewhere() {
         {here.length > 0 &&
           here.map((line) => (
             <TextLink key={line.ticket} to={ticketAddress(role, line)} className="mr-4 -my-2">
-              {`${line.tag ?? ''} ${line.label}, ${m.life.standing(line.standing)}`}
+              {`${line.tag ?? ''} ${line.label}, ${m.life.standing(line.standing, line.unrepaired)}`}
             </TextLink>
           ))}
       </Fact>
@@ -147,7 +147,7 @@ function Elsewhere() {
         {earlier.length > 0 &&
           earlier.slice(0, VISITS_SHOWN).map(({ line }) => (
             <TextLink key={line.ticket} to={`/t/${line.ticket}`} className="mr-4 -my-2">
-              {`${write.day(line.takenInAt)}, ${m.life.standing(line.standing)}`}
+              {`${write.day(line.takenInAt)}, ${m.life.standing(line.standing, line.unrepaired)}`}
             </TextLink>
           ))}
       </Fact>

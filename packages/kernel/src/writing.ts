@@ -1,0 +1,29 @@
+import { type Day, daysBetween } from './days.ts';
+
+/** The language that days and money are written in, on the screen and on paper alike. */
+export const WRITTEN_IN = 'en-GB';
+
+const PARTS = { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' } as const;
+const EPOCH = '1970-01-01' as Day;
+const DAY_MS = 24 * 60 * 60 * 1000;
+const THIS_YEAR = new Intl.DateTimeFormat(WRITTEN_IN, PARTS);
+const OTHER_YEAR = new Intl.DateTimeFormat(WRITTEN_IN, { ...PARTS, year: 'numeric' });
+
+/** A day with its weekday: "Mon 30 Nov", with the year unless it is the one of `today`. */
+export function writeDay(day: Day, today?: Day): string {
+  const isThisYear = today !== undefined && day.slice(0, 4) === today.slice(0, 4);
+  const format = isThisYear ? THIS_YEAR : OTHER_YEAR;
+  return format.format(daysBetween(EPOCH, day) * DAY_MS).replaceAll(',', '');
+}
+
+/** How many digits the smallest unit of a currency stands behind the point. */
+export function moneyDigits(currency: string): number {
+  const format = new Intl.NumberFormat(WRITTEN_IN, { style: 'currency', currency });
+  return format.resolvedOptions().maximumFractionDigits ?? 2;
+}
+
+/** An amount with its currency. @param minor in the smallest unit */
+export function writeMoney(minor: number, currency: string): string {
+  const format = new Intl.NumberFormat(WRITTEN_IN, { style: 'currency', currency });
+  return format.format(minor / 10 ** moneyDigits(currency));
+}
