@@ -75,6 +75,11 @@ export function standingBill<Bill extends Pick<IssuedBill, 'number' | 'kind' | '
   return bills.findLast(({ kind, number }) => kind === 'bill' && !credited.has(number));
 }
 
+/** What a bill is about by name, the first machine first. */
+export function labelsOn({ label, also = [] }: Pick<BillContent, 'label' | 'also'>): string[] {
+  return [label, ...also.map((machine) => machine.label)];
+}
+
 /** What a customer learns of the work. */
 export type ClosingWords = Pick<
   BillContent,

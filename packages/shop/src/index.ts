@@ -8,6 +8,7 @@ export {
   type IssuedBill,
   issuedBill,
   jointContent,
+  labelsOn,
   type MachineContent,
   standingBill,
 } from './bills.ts';

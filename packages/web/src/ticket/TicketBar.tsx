@@ -78,7 +78,7 @@ function Facts({ summary }: { readonly summary: ReactNode }) {
   const lastBy = last && people.get(last.actor.person);
   const { intake, life } = ticket;
   if (!intake) return null;
-  const promised = life.promised && m.bench.bar.due(write.day(life.promised));
+  const promised = life.promised && m.bench.bar.due(write.plainDay(life.promised));
   return (
     <Popover.Root>
       <Popover.Trigger

@@ -44,7 +44,8 @@ export const closing = {
   saved: 'Saved. It can be corrected until the customer has the machine.',
   issue: 'Hand over the bill',
   issuing: 'Numbering the bill',
-  issued: (number: number) => `Bill ${number} handed over`,
+  issued: (number: number, labels: readonly string[]) =>
+    `Bill ${number} handed over${labels.length > 1 ? `, for ${labels.join(' and ')}` : ''}`,
   print: 'Print bill',
   credit: 'Correct it by a credit',
   creditWhy: 'Why is it corrected?',

@@ -35,4 +35,5 @@ export const handOut = {
     save: 'Gave it back',
   },
   otherPrice: 'Change the price',
+  savePrice: 'Save the price',
 } as const;

@@ -1,5 +1,5 @@
 import { pathTo } from '@nodo/api';
-import { standingBill } from '@nodo/shop';
+import { labelsOn, standingBill } from '@nodo/shop';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { useBillsQuery, useIssueBillMutation } from '../../../api/client.ts';
 import { m } from '../../../messages/index.ts';
@@ -50,7 +50,7 @@ export function BillActions({
       {standing && (
         <>
           <p data-issued>
-            <strong>{words.issued(standing.number)}</strong>
+            <strong>{words.issued(standing.number, labelsOn(standing.content))}</strong>
           </p>
           {paper('bill', words.print)}
           {!isCrediting && (

@@ -21,7 +21,7 @@ export function AfterHandOut() {
   const overpaid = overpaidOf(life);
   return (
     <div className="mt-3 flex flex-col items-start gap-4">
-      <PaidSoFar />
+      {life.payments.length > 1 && <PaidSoFar />}
       {due > 0 && <PayOrReturn amount={due} entry="payment-taken" />}
       {overpaid > 0 && <PayOrReturn amount={overpaid} entry="payment-returned" />}
       {life.bill && (
@@ -57,7 +57,7 @@ function PriceAfterwards() {
       onSubmit={() => sheet.save(() => setAsked(false))}
     >
       <PriceFields sheet={sheet} />
-      <Button type="submit">{m.life.sheet.bill}</Button>
+      <Button type="submit">{words.savePrice}</Button>
     </Form>
   );
 }

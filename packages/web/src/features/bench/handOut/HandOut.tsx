@@ -1,5 +1,5 @@
 import { isReason } from '@nodo/kernel';
-import { standingBill } from '@nodo/shop';
+import { labelsOn, standingBill } from '@nodo/shop';
 import { dueOf, type RackEntry } from '@nodo/ticket';
 import { useState } from 'react';
 import { useBillsQuery } from '../../../api/client.ts';
@@ -98,7 +98,7 @@ export default function HandOut({ onClose }: { readonly onClose: () => void }) {
           )}
         </div>
         {standing ? (
-          <p>{m.bench.closing.issued(standing.number)}</p>
+          <p>{m.bench.closing.issued(standing.number, labelsOn(standing.content))}</p>
         ) : (
           <div>
             {canBill && (
