@@ -4,10 +4,12 @@ import { Choices, Toggles } from '../src/instruments/frame/bits.tsx';
 import { AnswerButton } from '../src/ticket/check/AnswerButton.tsx';
 import { Button, type ButtonProps } from '../src/ui/Button.tsx';
 import { CheckBox, CheckBoxes } from '../src/ui/CheckBox.tsx';
+import { CopyField } from '../src/ui/CopyField.tsx';
 import { DayField } from '../src/ui/DayField.tsx';
 import { Field, NumberField, TextArea, TextField } from '../src/ui/Field.tsx';
 import { Form } from '../src/ui/Form.tsx';
 import { Modal } from '../src/ui/Modal.tsx';
+import { PaperLink } from '../src/ui/PaperLink.tsx';
 import { PhoneLink } from '../src/ui/PhoneLink.tsx';
 import { RadioBoxes } from '../src/ui/RadioBoxes.tsx';
 import { ReasonForm } from '../src/ui/ReasonForm.tsx';
@@ -154,6 +156,13 @@ export const BOXES: PartStates = {
   RadioBoxes: [
     { state: 'nothing chosen', shown: <OneOf first={undefined} /> },
     { state: 'one of two', shown: <OneOf first="cash" /> },
+  ],
+  PaperLink: [{ state: 'a paper', shown: <PaperLink href="/">Print bill</PaperLink> }],
+  CopyField: [
+    {
+      state: 'a text to paste',
+      shown: <CopyField label="Message" hint="Paste it into a message." text="It is ready." />,
+    },
   ],
   TextLink: [{ state: 'a link', shown: <TextLink to="/">To the Rack</TextLink> }],
   Form: [
