@@ -145,6 +145,21 @@ describe('the page of a ticket', () => {
   });
 });
 
+describe('somebody calls', () => {
+  it('is found by name as fast as it is typed, the machine that stands here first', async () => {
+    const mirra = await sharedScreen('mirra');
+    await mirra.go('/');
+    await mirra.sees('in the shop');
+    await mirra.page.keyboard.press('/');
+    // Faster than what does the finding is loaded: no letter is lost.
+    await mirra.page.keyboard.type('morrowby');
+    await mirra.page.keyboard.press('Enter');
+    await mirra.sees('Customer says');
+    expect(await mirra.text()).toContain('Rose zigzag');
+    expect(mirra.complaints).toEqual([]);
+  });
+});
+
 describe('whom to ring', () => {
   it('is one list: who was tried stays with what came of it, and that can be undone', async () => {
     const mirra = await sharedScreen('mirra');

@@ -216,6 +216,8 @@ describe('search', () => {
     for (const letters of ['000 61 884 20', '88420', '0006188420']) await has(letters, customer);
     const line = await rackLine(ticket);
     expect((await found(String(line?.tag)))[0]).toMatchObject({ kind: 'ticket', id: ticket });
+    // What stands in the shop comes before the customer whose name fits as well.
+    expect((await found('jorgen'))[0]).toMatchObject({ kind: 'ticket', id: ticket });
     expect(await found('jörgen nowhere')).toEqual([]);
     expect(await found('%_\\')).toEqual([]);
   });

@@ -7,6 +7,9 @@ import { wanted } from './words.ts';
 /** So many are shown; who finds nothing among them types another letter. */
 const MOST = 20;
 
+/** Something that was found, and how well it fits. */
+type Fitting = Found & { readonly fit: number };
+
 const SHOWN: Readonly<Record<Found['kind'], string>> = {
   ticket: `select t.ticket_id as id, t.line ->> 'label' as title, coalesce(c.name, '') as more,
       case when t.status = 'collected' then null else t.tag end as tag,
@@ -24,13 +27,16 @@ const SHOWN: Readonly<Record<Found['kind'], string>> = {
     from customer c where c.shop_id = $1 and c.id = any($2)`,
 };
 
-/** Everything of a shop that the letters fit: the tag that hangs first, then the best. */
+/**
+ * Everything of a shop that the letters fit: the tag that hangs first, then the best; what stands in the shop before
+ * what fits as well, for that is what a call is about.
+ */
 export function search(db: Sequelize, shop: string, typed: string): Promise<Hit[]> {
   const words = wanted(typed);
   if (words.length === 0) return Promise.resolve([]);
   return withShop(db, shop, async (transaction) => {
     const hanging = await hangingOn(db, shop, words, transaction);
-    const hits = await db.query<Found>('select kind, id from search_hits($1, $2)', {
+    const hits = await db.query<Fitting>('select kind, id, fit from search_hits($1, $2)', {
       bind: [[...words], MOST],
       transaction,
       type: QueryTypes.SELECT,
@@ -46,11 +52,11 @@ async function hangingOn(
   shop: string,
   words: readonly string[],
   transaction: Transaction,
-): Promise<readonly Found[]> {
+): Promise<readonly Fitting[]> {
   const [tag = ''] = words;
   if (words.length !== 1 || !/^[0-9]{1,4}$/.test(tag)) return [];
-  return db.query<Found>(
-    `select 'ticket' as kind, ticket_id as id from ticket_summary
+  return db.query<Fitting>(
+    `select 'ticket' as kind, ticket_id as id, 'infinity'::real as fit from ticket_summary
       where shop_id = $1 and tag = $2 and status <> 'collected'`,
     { bind: [shop, Number(tag)], transaction, type: QueryTypes.SELECT },
   );
@@ -59,7 +65,7 @@ async function hangingOn(
 async function shown(
   db: Sequelize,
   shop: string,
-  found: readonly Found[],
+  found: readonly Fitting[],
   transaction: Transaction,
 ): Promise<Hit[]> {
   const byId = new Map<string, Hit>();
@@ -73,5 +79,16 @@ async function shown(
     });
     for (const row of rows) byId.set(row.id, { kind, ...row });
   }
-  return found.flatMap(({ id }) => byId.get(id) ?? []);
+  return found
+    .flatMap(({ id, fit }) => {
+      const hit = byId.get(id);
+      return hit ? [{ hit, fit }] : [];
+    })
+    .toSorted((a, b) => b.fit - a.fit || Number(stands(b.hit)) - Number(stands(a.hit)))
+    .map(({ hit }) => hit);
+}
+
+/** Whether it is a machine that stands in the shop now. */
+function stands({ kind, tag }: Hit): boolean {
+  return kind === 'ticket' && tag !== null;
 }

@@ -24,6 +24,8 @@ export function FindStarter() {
       <div className="relative min-w-0 flex-1">
         <Search aria-hidden size={18} className="absolute top-3.5 left-3 text-quiet" />
         <input
+          // biome-ignore lint/a11y/noAutofocus: whoever came here goes on typing while what does the finding is loaded
+          autoFocus={begun !== undefined}
           aria-label={words.label}
           placeholder={words.label}
           value={begun?.text ?? ''}

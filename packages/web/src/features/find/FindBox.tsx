@@ -33,6 +33,8 @@ interface FindBoxProps {
 function Find({ begun, onLeave }: FindBoxProps) {
   const [typed, setTyped] = useState(begun.text);
   const [open, setOpen] = useState(true);
+  // The one that Enter takes: the first, unless another was gone to.
+  const [chosen, setChosen] = useState('');
   const [scanning, setScanning] = useState(begun.scan);
   // Enter came before the answer to what was typed: it counts when the answer is there.
   const [isAwaited, setAwaited] = useState(false);
@@ -67,6 +69,8 @@ function Find({ begun, onLeave }: FindBoxProps) {
     <div className="flex min-w-48 flex-1 items-center md:max-w-sm">
       <Command
         shouldFilter={false}
+        value={(hits.find(({ id }) => id === chosen) ?? hits[0])?.id ?? ''}
+        onValueChange={setChosen}
         label={words.label}
         className="relative min-w-0 flex-1"
         onBlur={({ currentTarget, relatedTarget }) => {
@@ -99,6 +103,7 @@ function Find({ begun, onLeave }: FindBoxProps) {
           placeholder={words.label}
           onValueChange={(letters) => {
             setTyped(letters);
+            setChosen('');
             setOpen(true);
             setAwaited(false);
           }}
