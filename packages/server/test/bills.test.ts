@@ -144,6 +144,14 @@ describe('a bill', () => {
     expect(credit).toMatchObject({ kind: 'credit', of: bill?.number, tickets: [first, second] });
   });
 
+  it('counts two records that are one person as one customer', async () => {
+    const { ticket: first, customer } = await pricedOf('Khaki zigzag');
+    const { ticket: second, customer: double } = await pricedOf('Coral zigzag');
+    await ok(shop.counter, 'POST', `/api/customers/${double}/merged`, { into: customer });
+    const [bill] = await issue(first, { kind: 'bill', also: [second] });
+    expect(bill?.tickets).toEqual([first, second]);
+  });
+
   it('is not over machines of different customers', async () => {
     const [first, second] = [await priced('Lime portable'), await priced('Rust zigzag')];
     const refused = await shop.counter.call('POST', address(first), {

@@ -128,7 +128,7 @@ export class DaySheets {
     const row = await withShop(this.db, shop, async (transaction) =>
       keptOnce(
         await this.models.tillSales.findOne({ where: { shopId: shop, id }, transaction }),
-        (known) => known.total === sold.total && known.how === how,
+        (known) => known.how === how && said(known.lines) === said(lines),
         () =>
           this.models.tillSales.create(
             { shopId: shop, id, day, lines, how, ...sold, at, byPerson: by },
@@ -199,6 +199,11 @@ async function keptOnce<Found>(
 ): Promise<Found | undefined> {
   if (known) return isSame(known) ? known : undefined;
   return create();
+}
+
+/** Lines as one text, whatever the order of their fields. */
+function said(lines: Sale['lines']): string {
+  return lines.map(({ count, words, each }) => `${count} ${each} ${words}`).join('\n');
 }
 
 function toSale({ id, at, byPerson, lines, how, total, taxed }: TillSaleRow): Sale {

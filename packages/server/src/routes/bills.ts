@@ -38,9 +38,14 @@ export function billRoutes(
       const content = billContentOf(ticket, model, name, card);
       if (content) contents.push(content);
     }
-    const customers = new Set(read.map(({ events: [first] }) => customerOf(first)));
-    if (read.length > 1 && (customers.size > 1 || customers.has(null))) {
-      return { ok: false, refusal: refuse('not-one-customer', 'also') };
+    if (read.length > 1) {
+      // Two records that were found to be one person are one customer.
+      const brought = read.flatMap(({ events: [first] }) => customerOf(first) ?? []);
+      const known = await store.customers(shop, brought);
+      const one = new Set(brought.map((customer) => known.get(customer)?.id));
+      if (brought.length < read.length || one.size > 1 || one.has(undefined)) {
+        return { ok: false, refusal: refuse('not-one-customer', 'also') };
+      }
     }
     const [first, ...others] = contents;
     const content = first && contents.length === read.length && jointContent(first, others);
