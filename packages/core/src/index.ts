@@ -102,10 +102,13 @@ export {
 export { type Bill, billOf, money, type Rates } from './price/bill.ts';
 export {
   type Bench,
+  begunAt,
   bench,
   doneAt,
   type Job,
   type Stretch,
+  SURE_OF_PROMISE,
+  workAfterEach,
   workUntil,
 } from './schedule/benches.ts';
 export { cheapestAssignment, leastWeightedLateness } from './schedule/bound.ts';

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   type Bench,
+  begunAt,
   bench,
   bestSchedule,
   cheapestAssignment,
@@ -57,6 +58,9 @@ describe('the exact order', () => {
     ]);
     expect(doneAt(days, 60)).toBe(60);
     expect(doneAt(days, 61)).toBe(1441);
+    // What comes after a full day begins on the next one.
+    expect([begunAt(days, 0), begunAt(days, 59), begunAt(days, 60)]).toEqual([0, 59, 1440]);
+    expect(begunAt(days, 120)).toBe(Number.POSITIVE_INFINITY);
     expect(doneAt(days, 121)).toBe(Number.POSITIVE_INFINITY);
     expect(workUntil(days, 1450)).toBe(70);
     const jobs = [job('long', 50, 1450), job('short', 20, 60)];

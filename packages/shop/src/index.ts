@@ -44,6 +44,7 @@ export {
   type WorkingTime,
 } from './profiles.ts';
 export {
+  type BenchShift,
   type DayOffer,
   type OrderReason,
   offersFor,

@@ -1,5 +1,6 @@
 import {
   type Bench,
+  begunAt,
   doneAt,
   type Job,
   type Order,
@@ -8,11 +9,12 @@ import {
   outlookOf,
   type PromiseOffer,
   promisesFor,
+  workAfterEach,
 } from '@nodo/core';
 import { type Day, dayAfter, dayOf, daysBetween, type WallClock } from '@nodo/kernel';
 import type { TicketSummary } from '@nodo/ticket';
 import type { ShopProfile } from './profiles.ts';
-import { benchOf, dayAt, endOfDay } from './workingTime.ts';
+import { benchOf, clockAt, dayAt, endOfDay, shiftOn } from './workingTime.ts';
 
 /** How far ahead the shop is planned. */
 const HORIZON_DAYS = 90;
@@ -33,8 +35,9 @@ export interface Planned {
   readonly person: string;
   /** What it waits for; it is done when that is there. */
   readonly waitsFor: WaitsFor | undefined;
-  /** Day on which it is expected to be done; null beyond the horizon, and where nobody knows how long it waits. */
-  readonly day: Day | null;
+  /** When it is expected to be begun and done; null beyond the horizon, and where nobody knows how long it waits. */
+  readonly from: WallClock | null;
+  readonly until: WallClock | null;
   readonly minutes: number;
   readonly spread: number;
   readonly promised: Day | null;
@@ -43,7 +46,18 @@ export interface Planned {
   readonly reason: OrderReason;
 }
 
+/** Somebody who works at the benches. */
+export interface BenchShift {
+  readonly person: string;
+  /** On the day of the plan, in minutes from midnight; null where they do not work on it. */
+  readonly shift: readonly [from: number, until: number] | null;
+}
+
 export interface ShopPlan {
+  /** The day that is worked on next: today until the last shift ends. */
+  readonly day: Day;
+  /** Everybody whose hours are set, in the order of the workshop. */
+  readonly benches: readonly BenchShift[];
   /** Bench by bench, in the order in which the machines are best done. */
   readonly planned: readonly Planned[];
   /** Minutes of weight x lateness, and what no order can undercut. */
@@ -78,20 +92,41 @@ export function planShop(workshop: Workshop): ShopPlan | undefined {
   const arrangement = arrange(workshop);
   if (!arrangement) return undefined;
   const { order, benches, byTicket } = arrangement;
+  const day = workedOnNext(workshop);
   return {
+    day,
+    benches: benches.map(({ person }) => ({
+      person,
+      shift: shiftOn(workshop.card, person, day) ?? null,
+    })),
     planned: order.queues.flatMap((queue) => {
       let isFirst = true;
-      return outlookOf([queue], benches).flatMap((outlook) => {
+      const where = benches.find(({ person }) => person === queue.person);
+      const work = where ? workAfterEach(queue.jobs, where) : [];
+      return outlookOf([queue], benches).flatMap((outlook, at) => {
         const line = byTicket.get(outlook.job.id);
-        if (!line) return [];
+        const done = work[at];
+        if (!line || !where || done === undefined) return [];
         // It goes first where only others of its kind are in front.
         isFirst &&= line.comebackOf !== null;
-        return [plannedOf(workshop, outlook, line, isFirst)];
+        const begun = begunAt(where, done - outlook.job.minutes);
+        return [plannedOf(workshop, { ...outlook, begun }, line, isFirst)];
       });
     }),
     cost: order.cost,
     bound: order.bound(),
   };
+}
+
+/** Today while somebody's shift lasts, else the next day on which anybody works; today where nobody ever does. */
+function workedOnNext({ card, people, now }: Workshop): Day {
+  const works = (ahead: number) =>
+    people.some((person) => {
+      const shift = shiftOn(card, person, dayAfter(now.day, ahead));
+      return shift !== undefined && (ahead > 0 || shift[1] > now.minute);
+    });
+  const ahead = Array.from({ length: HORIZON_DAYS }, (_, days) => days).find(works);
+  return dayAfter(now.day, ahead ?? 0);
 }
 
 /**
@@ -236,7 +271,7 @@ function comebacksFirst(
 
 function plannedOf(
   { now }: Workshop,
-  { job, person, done, chance }: Outlook,
+  { job, person, begun, done, chance }: Outlook & { readonly begun: number },
   line: TicketSummary,
   isFirst: boolean,
 ): Planned {
@@ -246,7 +281,8 @@ function plannedOf(
     ticket: line.ticket,
     person,
     waitsFor: wait?.on,
-    day: Number.isFinite(done) && !isOpenEnded ? dayAt(now, done) : null,
+    from: isOpenEnded ? null : clockAt(now, begun),
+    until: isOpenEnded ? null : clockAt(now, done),
     minutes: job.minutes,
     spread: job.spread,
     promised: line.promised,

@@ -31,6 +31,17 @@ export function workingTimeOf(
   return people[person];
 }
 
+/** From when until when somebody works on a day, in minutes from midnight; undefined where they do not. */
+export function shiftOn(
+  card: ShopProfile,
+  person: string,
+  day: Day,
+): readonly [from: number, until: number] | undefined {
+  const time = workingTimeOf(card, person);
+  if (!time || absenceOn(card, time, day)) return undefined;
+  return time.week[weekdayOf(day)] ?? undefined;
+}
+
 /**
  * When somebody works at repairs in the days to come. Only a share of the time does: each
  * shift is shortened to it from its end, and what is past of today is left out. Nobody gets work before their
@@ -40,9 +51,8 @@ export function benchOf(card: ShopProfile, person: string, now: WallClock, days:
   const time = workingTimeOf(card, person);
   if (!time) return bench(person, []);
   const stretches = Array.from({ length: days }, (_, ahead): Stretch | undefined => {
-    const day = dayAfter(now.day, ahead);
-    const shift = time.week[weekdayOf(day)];
-    if (!shift || absenceOn(card, time, day)) return undefined;
+    const shift = shiftOn(card, person, dayAfter(now.day, ahead));
+    if (!shift) return undefined;
     const begins = ahead === 0 ? Math.max(shift[0], now.minute) : shift[0];
     const length = ((shift[1] - begins) * time.share) / 100;
     return length > 0 ? [ahead * DAY + begins, ahead * DAY + begins + length] : undefined;
@@ -56,6 +66,12 @@ export function benchOf(card: ShopProfile, person: string, now: WallClock, days:
 /** The end of a day on the axis. @param ahead days from today */
 export function endOfDay(ahead: number): number {
   return (ahead + 1) * DAY;
+}
+
+/** An instant of the axis as day and minute; null for what never comes. */
+export function clockAt(now: WallClock, instant: number): WallClock | null {
+  if (!Number.isFinite(instant)) return null;
+  return { day: dayAt(now, instant), minute: Math.round(((instant % DAY) + DAY) % DAY) };
 }
 
 /** Which day an instant of the axis lies on. */

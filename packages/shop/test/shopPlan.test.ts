@@ -126,7 +126,8 @@ describe('the plan of the shop', () => {
   it('takes as many days as the share leaves it', () => {
     // Two working days' worth of minutes, alone in the shop.
     const rack = [machine({ left: { mean: 900, spread: 1 } })];
-    const dayAt = (share: number) => planShop(shop(rack, shopWith({ share })))?.planned[0]?.day;
+    const dayAt = (share: number) =>
+      planShop(shop(rack, shopWith({ share })))?.planned[0]?.until?.day;
     expect(dayAt(100)).toBe(toDay('2026-03-03'));
     expect(dayAt(50)).toBe(toDay('2026-03-05'));
     expect(planShop(shop(rack, shopWith({ share: 0 })))).toBeUndefined();
@@ -163,7 +164,14 @@ describe('the plan of the shop', () => {
   it('tells who does it until when, how long it takes, and whether the promise holds', () => {
     const promised = toDay('2026-03-02');
     expect(planShop(shop([machine({ promised })]))?.planned).toMatchObject([
-      { person: ODREN, day: promised, minutes: 60, spread: 10, promised },
+      {
+        person: ODREN,
+        from: MONDAY,
+        until: { day: promised, minute: 600 },
+        minutes: 60,
+        spread: 10,
+        promised,
+      },
     ]);
     const chance = (change: Partial<TicketSummary>) =>
       planShop(shop([machine(change)]))?.planned[0]?.chance;
@@ -171,9 +179,35 @@ describe('the plan of the shop', () => {
     expect(chance({ promised: toDay('2026-03-01') })).toBeLessThan(0.01);
     expect(chance({ promised: null })).toBeNull();
     // More than ninety days of work.
-    expect(planShop(shop([machine({ left: { mean: 90_000, spread: 1 } })]))?.planned[0]?.day).toBe(
-      null,
-    );
+    expect(
+      planShop(shop([machine({ left: { mean: 90_000, spread: 1 } })]))?.planned[0]?.until,
+    ).toBe(null);
+  });
+
+  it('is of today until the last shift ends, then of the next day that is worked', () => {
+    const dayAt = (now: Workshop['now'], card = shopWith({ share: 100 })) =>
+      planShop({ ...shop([machine()], card), now });
+    expect(dayAt({ ...MONDAY, minute: 1019 })).toMatchObject({
+      day: MONDAY.day,
+      benches: [{ person: ODREN, shift: [540, 1020] }],
+    });
+    expect(dayAt({ ...MONDAY, minute: 1020 })?.day).toBe(toDay('2026-03-03'));
+    // Friday evening: the next day is Monday.
+    expect(dayAt({ day: toDay('2026-03-06'), minute: 1200 })?.day).toBe(toDay('2026-03-09'));
+    const off = [{ from: MONDAY.day, until: MONDAY.day, words: 'Moving house' }];
+    expect(dayAt(MONDAY, shopWith({ share: 100, off }))?.day).toBe(toDay('2026-03-03'));
+  });
+
+  it('goes on over the night where the shift is over', () => {
+    const rack = [
+      machine({ left: { mean: 400, spread: 1 } }),
+      machine({ left: { mean: 100, spread: 1 } }),
+    ];
+    const planned = planShop(shop(rack))?.planned ?? [];
+    const tuesday = toDay('2026-03-03');
+    // Nine to five are 480 minutes: 500 of work end twenty minutes into Tuesday.
+    expect(planned.at(-1)?.until).toEqual({ day: tuesday, minute: 560 });
+    expect(planned[1]?.from).toEqual(planned[0]?.until);
   });
 
   it('needs somebody at a bench', () => {

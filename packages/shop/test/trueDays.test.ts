@@ -172,9 +172,9 @@ function wrongTurns(
       'a comeback behind',
     ],
     [
-      queue.some(({ day, waitsFor, ticket }) => {
+      queue.some(({ until, waitsFor, ticket }) => {
         const expected = byTicket.get(ticket)?.line.awaited?.expected;
-        return waitsFor === 'part' && expected && day !== null && day <= expected;
+        return waitsFor === 'part' && expected && until !== null && until.day <= expected;
       }),
       'done before its part',
     ],

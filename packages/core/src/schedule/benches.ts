@@ -59,6 +59,13 @@ export function doneAt({ stretches, before }: Bench, work: number): number {
   return stretch ? stretch[0] + work - (before[index] as number) : Number.POSITIVE_INFINITY;
 }
 
+/** When work begins there that comes after so many minutes of it; never, when the stretches do not hold more. */
+export function begunAt({ stretches, before }: Bench, work: number): number {
+  const index = firstThat(stretches.length, (at) => (before[at + 1] as number) > work);
+  const stretch = stretches[index];
+  return stretch ? stretch[0] + work - (before[index] as number) : Number.POSITIVE_INFINITY;
+}
+
 /** Minutes of work that are there until an instant. */
 export function workUntil({ stretches, before }: Bench, instant: number): number {
   const index = firstThat(stretches.length, (at) => (stretches[at] as Stretch)[1] >= instant);

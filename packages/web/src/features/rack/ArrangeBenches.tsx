@@ -15,12 +15,11 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import type { Person } from '@nodo/api';
-import { type Planned, type ShopPlan, workingTimeOf } from '@nodo/shop';
+import type { Planned, ShopPlan } from '@nodo/shop';
 import type { RackEntry } from '@nodo/ticket';
 import { GripVertical, Pin } from 'lucide-react';
 import { useState } from 'react';
 import { m, write } from '../../messages/index.ts';
-import { useWorkshop } from '../../shop/promise/useWorkshop.ts';
 import { useRecordElsewhere } from '../../ticket/useRecordElsewhere.ts';
 import { Button } from '../../ui/Button.tsx';
 import { PersonMark } from '../../ui/PersonMark.tsx';
@@ -32,14 +31,16 @@ import { columnsOf, type Move, moveTo } from './arrange.ts';
  */
 export default function ArrangeBenches({
   workable,
+  benches,
   rack,
   people,
 }: {
   readonly workable: ShopPlan['planned'];
+  /** Who works at the benches. */
+  readonly benches: readonly string[];
   readonly rack: readonly RackEntry[];
   readonly people: ReadonlyMap<string, Person>;
 }) {
-  const workshop = useWorkshop();
   const record = useRecordElsewhere();
   // Shown at once; the plan follows when the entry has come back.
   const [moves, setMoves] = useState<readonly Move[]>([]);
@@ -49,9 +50,7 @@ export default function ArrangeBenches({
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   const words = m.rack.arrange;
-  if (!workshop) return null;
   const lineOf = new Map(rack.map((line) => [line.ticket, line]));
-  const benches = workshop.people.filter((id) => workingTimeOf(workshop.card, id));
   const columns = columnsOf(workable, benches, moves);
   const said = (ticket: string) => {
     const line = lineOf.get(ticket);

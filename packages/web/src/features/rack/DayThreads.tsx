@@ -1,28 +1,19 @@
 import type { Person } from '@nodo/api';
-import type { Planned, ShopPlan } from '@nodo/shop';
+import type { BenchShift, ShopPlan } from '@nodo/shop';
 import { mayRecord, type RackEntry } from '@nodo/ticket';
 import { lazy, Suspense, useState } from 'react';
-import { Link } from 'react-router';
 import { m, write } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
-import { ticketAddress } from '../../shop/ticketAddress.ts';
 import { shopClock } from '../../time/shopTime.ts';
 import { Button } from '../../ui/Button.tsx';
-import { PersonMark } from '../../ui/PersonMark.tsx';
+import { useWidth } from '../../ui/useWidth.ts';
+import { BenchLine } from './BenchLine.tsx';
+import { type Axis, axisOf, hoursOn, isAtRisk } from './dayAxis.ts';
 
 // What moves jobs by hand is for a lead who asks for it.
 const ArrangeBenches = lazy(() => import('./ArrangeBenches.tsx'));
 
-/** Pixels that a minute of work takes, and the least that a machine does. */
-const PER_MINUTE = 2.2;
-const LEAST_WIDE = 76;
-/** So many machines of one person are drawn; the rest is a number. */
-const MOST_DRAWN = 9;
-
-/**
- * Who is best to do what next: each bench a thread, each machine a stitch as long as its work,
- * with loose ends for how unsure that is, a flag where a day is promised.
- */
+/** The day at the benches along its hours: who does what when, what is promised, and where the clock is. */
 export function DayThreads({
   plan,
   rack,
@@ -32,147 +23,122 @@ export function DayThreads({
   readonly rack: readonly RackEntry[];
   readonly people: ReadonlyMap<string, Person>;
 }) {
-  const words = m.rack.threads;
-  const lineOf = new Map(rack.map((line) => [line.ticket, line]));
   const { role } = useSession().person;
   const [isArranging, setArranging] = useState(false);
+  const words = m.rack.threads;
   // What waits for a part or an answer is in the plan, but nobody can go on with it now.
   const workable = plan.planned.filter(({ waitsFor }) => waitsFor === undefined);
-  const benches = [...new Set(workable.map(({ person }) => person))].sort((a, b) =>
-    (people.get(a)?.name ?? '').localeCompare(people.get(b)?.name ?? ''),
+  const benches = plan.benches.toSorted((a, b) =>
+    (people.get(a.person)?.name ?? '').localeCompare(people.get(b.person)?.name ?? ''),
   );
+  const now = shopClock();
+  const atRisk = plan.planned.filter((one) => isAtRisk(one, now.day)).length;
   if (benches.length === 0) return null;
   return (
-    <section aria-labelledby="threads-title" className="mb-5 border-b border-rule pb-3">
-      <h2 id="threads-title" className="font-semibold">
-        {words.title}
-        <span className="ml-2 text-sm font-normal text-quiet">{orderWords(plan)}</span>
-      </h2>
-      {mayRecord(role, 'job-pinned') && (
-        <Button
-          className="float-right"
-          aria-pressed={isArranging}
-          onClick={() => setArranging(!isArranging)}
-        >
-          {isArranging ? m.rack.arrange.done : m.rack.arrange.title}
-        </Button>
-      )}
+    <section aria-labelledby="threads-title" className="mb-3 border-b border-rule pb-2">
+      <div className="flex flex-wrap items-center gap-x-4">
+        <h2 id="threads-title" className="text-lg font-bold">
+          {words.title(plan.day === now.day, write.plainDay(plan.day))}
+        </h2>
+        <span className="text-sm text-quiet">{words.atRisk(atRisk)}</span>
+        {mayRecord(role, 'job-pinned') && (
+          <Button
+            look="quiet"
+            className="ml-auto"
+            aria-pressed={isArranging}
+            onClick={() => setArranging(!isArranging)}
+          >
+            {isArranging ? m.rack.arrange.done : m.rack.arrange.title}
+          </Button>
+        )}
+      </div>
       {isArranging ? (
         <Suspense>
-          <ArrangeBenches workable={workable} rack={rack} people={people} />
+          <ArrangeBenches
+            workable={workable}
+            benches={benches.map(({ person }) => person)}
+            rack={rack}
+            people={people}
+          />
         </Suspense>
       ) : (
-        <p className="text-sm text-quiet">{words.legend}</p>
+        <Day plan={{ ...plan, planned: workable }} benches={benches} rack={rack} people={people} />
       )}
-      {!isArranging &&
-        benches.map((bench) => {
-          const person = people.get(bench);
-          const queue = workable.filter((one) => one.person === bench);
-          return (
-            person && (
-              <div key={bench} className="mt-2 flex items-start gap-3">
-                <PersonMark person={person} />
-                <ol
-                  aria-label={words.of(person.name)}
-                  data-thread={person.thread}
-                  className="flex min-w-0 flex-1 flex-wrap gap-y-2"
-                >
-                  {queue.slice(0, MOST_DRAWN).map((planned, at) => (
-                    <Piece
-                      key={planned.ticket}
-                      isNewDay={planned.day !== queue[at - 1]?.day}
-                      planned={planned}
-                      line={lineOf.get(planned.ticket)}
-                    />
-                  ))}
-                  {queue.length > MOST_DRAWN && (
-                    <li className="self-center text-sm text-quiet">
-                      {words.more(queue.length - MOST_DRAWN)}
-                    </li>
-                  )}
-                </ol>
-              </div>
-            )
-          );
-        })}
     </section>
   );
 }
 
-/** Whether every promise holds, and if not, how far the order may be from the best. */
-function orderWords({ cost, bound }: ShopPlan): string {
-  const words = m.rack.threads;
-  if (cost === 0) return words.allInTime;
-  if (cost - bound < 1) return words.lateAnyway;
-  return words.gap(write.minutes(Math.round(cost)), write.minutes(Math.round(bound)));
+/** Mark, hours, and what is promised: one below the other on a phone. */
+const COLUMNS =
+  'grid grid-cols-[2rem_minmax(0,1fr)] gap-x-3 sm:grid-cols-[2rem_minmax(0,1fr)_8rem]';
+
+function Day({
+  plan,
+  benches,
+  rack,
+  people,
+}: {
+  readonly plan: ShopPlan;
+  readonly benches: readonly BenchShift[];
+  readonly rack: readonly RackEntry[];
+  readonly people: ReadonlyMap<string, Person>;
+}) {
+  const [width, ref] = useWidth<HTMLDivElement>();
+  const axis = axisOf(plan);
+  const lineOf = new Map(rack.map((line) => [line.ticket, line]));
+  return (
+    <div>
+      <div className={COLUMNS}>
+        <span />
+        <div ref={ref} className="relative h-6">
+          <Hours axis={axis} width={width} />
+        </div>
+      </div>
+      {benches.map((bench) => {
+        const person = people.get(bench.person);
+        return (
+          person && (
+            <div key={bench.person} className={COLUMNS}>
+              <BenchLine
+                person={person}
+                bench={bench}
+                planned={plan.planned}
+                axis={axis}
+                width={width}
+                lineOf={lineOf}
+              />
+            </div>
+          )
+        );
+      })}
+    </div>
+  );
 }
 
-function Piece({
-  planned: { minutes, spread, promised, chance, reason, day },
-  line,
-  isNewDay,
-}: {
-  readonly isNewDay: boolean;
-  readonly planned: Planned;
-  readonly line: RackEntry | undefined;
-}) {
-  const { role } = useSession().person;
-  if (!line) return null;
-  const words = m.rack.threads;
-  const width = Math.max(LEAST_WIDE, Math.min(260, minutes * PER_MINUTE));
-  const loose = Math.min(width * 0.45, spread * PER_MINUTE);
-  const isUnsafe = chance !== null && chance < 0.9;
-  const said = words.piece(
-    line.label,
-    write.minutes(Math.round(minutes)),
-    write.minutes(Math.round(spread)),
-    m.life.reason(reason),
-  );
+/** The names of the hours, and where the clock is. */
+function Hours({ axis, width }: { readonly axis: Axis; readonly width: number }) {
+  const { day, minute } = shopClock();
+  const perMinute = width / (axis.until - axis.from);
+  const isNow = day === axis.day && minute >= axis.from && minute <= axis.until;
   return (
-    <li className="shrink-0" style={{ width }}>
-      <Link
-        to={ticketAddress(role, line)}
-        title={said}
-        className="flex min-h-11 flex-col justify-start hover:bg-paper"
-      >
-        <span className="sr-only">{said}</span>
-        <span aria-hidden="true" className="flex items-baseline gap-1 font-mono text-sm font-bold">
-          {line.tag}
-          <span className="font-sans font-normal text-quiet">
-            {words.minutes(write.minutes(Math.round(minutes)))}
-          </span>
-        </span>
-        <svg width={width} height="16" viewBox={`0 0 ${width} 16`} aria-hidden="true">
-          <line
-            x1="3"
-            x2={Math.max(6, width - loose - 6)}
-            y1="8"
-            y2="8"
-            stroke="var(--own)"
-            strokeWidth="4"
-            strokeLinecap="round"
-          />
-          {[3, 8, 13].map((end) => (
-            <path
-              key={end}
-              d={`M${width - loose - 6} 8Q${width - loose / 2 - 6} 8 ${width - 6} ${end}`}
-              fill="none"
-              stroke="var(--own)"
-              strokeWidth="1.3"
-              strokeLinecap="round"
-            />
-          ))}
-        </svg>
+    <>
+      {hoursOn(axis, perMinute * 60).map((hour) => (
         <span
-          className={`text-xs ${isUnsafe || (promised !== null && promised < shopClock().day) ? 'font-semibold text-hazard' : 'text-quiet'}`}
+          key={hour}
+          className={`absolute top-0 text-sm text-quiet ${hour === axis.until ? '-translate-x-full' : hour === axis.from ? '' : '-translate-x-1/2'}`}
+          style={{ left: (hour - axis.from) * perMinute }}
         >
-          {promised === null
-            ? day === null || !isNewDay
-              ? ''
-              : write.plainDay(day)
-            : words.flag(write.plainDay(promised), chance === null ? '' : write.percent(chance))}
+          {hour / 60}
         </span>
-      </Link>
-    </li>
+      ))}
+      {isNow && (
+        <span
+          className="absolute top-0 z-10 -translate-x-1/2 bg-ground px-1 text-sm font-semibold"
+          style={{ left: (minute - axis.from) * perMinute }}
+        >
+          {m.rack.threads.now}
+        </span>
+      )}
+    </>
   );
 }

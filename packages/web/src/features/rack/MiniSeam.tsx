@@ -21,6 +21,7 @@ export function MiniSeam({ seen, done, owed, closed }: MiniSeamProps) {
       width={width}
       height="14"
       viewBox={`0 0 ${width} 14`}
+      className="max-w-full"
       role="img"
       aria-label={`${m.rack.entries(seen, done)}${owed > 0 ? `, ${m.rack.owed(owed)}` : ''}`}
     >
@@ -45,7 +46,7 @@ export function MiniSeam({ seen, done, owed, closed }: MiniSeamProps) {
           cy="7"
           r="4"
           fill="none"
-          stroke="var(--hazard)"
+          stroke="var(--ink)"
           strokeWidth="1.6"
           strokeDasharray="2.4 1.8"
         />

@@ -28,7 +28,7 @@ export function Shelf({
   return (
     <section
       aria-label={m.rack.shelf(name)}
-      className="mb-5 [contain-intrinsic-size:auto_12rem] [content-visibility:auto]"
+      className="mb-4 [contain-intrinsic-size:auto_12rem] [content-visibility:auto]"
     >
       <h2 className="mb-1 text-sm font-semibold text-quiet">{m.rack.shelf(name)}</h2>
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(9rem,1fr))] gap-y-3">
@@ -80,18 +80,19 @@ function Machine({
         </span>
       </span>
       <span className="flex flex-col gap-0.5 pt-1.5 pr-3 pb-1 pl-1">
-        <span className="font-semibold break-words group-hover:underline">
+        <span
+          className="line-clamp-2 leading-snug font-semibold break-words group-hover:underline"
+          title={entry.label}
+        >
           <bdi>{entry.label}</bdi>
         </span>
-        <span className="flex flex-wrap items-center gap-x-2">
-          <MiniSeam
-            seen={entry.seen}
-            done={entry.done}
-            owed={entry.owed.length}
-            closed={entry.status === 'closed'}
-          />
-          <StateLine entry={entry} />
-        </span>
+        <MiniSeam
+          seen={entry.seen}
+          done={entry.done}
+          owed={entry.owed.length}
+          closed={entry.status === 'closed'}
+        />
+        <StateLine entry={entry} />
         {entry.comebackOf !== null && (
           <span className="text-sm font-semibold">{m.rack.stands.comeback}</span>
         )}
@@ -137,13 +138,11 @@ function DueLine({
           : '';
   return (
     <>
-      {facts.length > 0 && <span className="text-sm text-quiet">{facts.join(' · ')}</span>}
-      {waits && <span className="text-sm font-semibold break-words">{waits}</span>}
-      {alarm && (
-        <span className="self-start rounded border-2 border-hazard px-1.5 text-sm font-semibold text-hazard">
-          {words.stands[alarm]}
-        </span>
+      {facts.length > 0 && (
+        <span className="text-sm leading-snug text-quiet">{facts.join(' · ')}</span>
       )}
+      {waits && <span className="text-sm font-semibold break-words">{waits}</span>}
+      {alarm && <Alarm>{words.stands[alarm]}</Alarm>}
     </>
   );
 }
@@ -162,7 +161,7 @@ function StateLine({ entry }: { readonly entry: RackEntry }) {
     );
   }
   if (entry.contested > 0) {
-    return <span className="text-sm font-semibold text-hazard">{m.rack.contested}</span>;
+    return <Alarm>{m.rack.contested}</Alarm>;
   }
   if (role === 'counter') {
     return (
@@ -171,11 +170,22 @@ function StateLine({ entry }: { readonly entry: RackEntry }) {
       </span>
     );
   }
+  const likely =
+    entry.likely && entry.likely.chance >= LEAST_TOLD
+      ? m.rack.likely(entry.likely.name, write.percent(entry.likely.chance))
+      : m.rack.nothingLikely;
   return (
-    <span className="text-sm text-quiet">
-      {entry.likely && entry.likely.chance >= LEAST_TOLD
-        ? m.rack.likely(entry.likely.name, write.percent(entry.likely.chance))
-        : m.rack.nothingLikely}
+    <span className="truncate text-sm text-quiet" title={likely}>
+      {likely}
+    </span>
+  );
+}
+
+/** What somebody should see to: late, stuck, answered in two ways. */
+function Alarm({ children }: { readonly children: string }) {
+  return (
+    <span className="self-start rounded border-2 border-dashed border-ink px-1.5 text-sm leading-snug font-semibold">
+      {children}
     </span>
   );
 }

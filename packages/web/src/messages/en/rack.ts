@@ -50,18 +50,28 @@ export const rack = {
     day ? `waits for ${part}, expected ${day}` : `waits for ${part}`,
   atWork: (names: string) => `${names} at work on it`,
   threads: {
-    title: 'Next at each bench',
-    legend:
-      'Tag and minutes of work, the loose ends show how unsure; below, the promised day and the chance that it holds.',
+    title: (isToday: boolean, day: string) =>
+      isToday ? `Today, ${day}` : `Next day of work, ${day}`,
+    atRisk: (promises: number) =>
+      promises === 0
+        ? 'every promise holds'
+        : promises === 1
+          ? '1 promise at risk'
+          : `${promises} promises at risk`,
     of: (name: string) => `Bench of ${name}, in this order`,
-    allInTime: 'every promise holds in this order',
-    lateAnyway: 'cannot all be on time',
-    gap: (late: string, bound: string) => `weighted minutes late: ${late}; at best ${bound}`,
-    piece: (label: string, minutes: string, spread: string, reason: string) =>
-      `${label}: ${minutes} minutes, give or take ${spread}; ${reason}`,
-    flag: (day: string, chance: string) => (chance ? `⚑ ${day}, ${chance} sure` : `⚑ ${day}`),
+    several: (name: string, tags: readonly number[]) =>
+      `Tags ${tags.join(', ')}: list of the bench of ${name}`,
+    work: (minutes: string, spread: string, reason: string) =>
+      `${minutes} minutes, give or take ${spread}; ${reason}`,
+    when: (day: string, from: string, until: string) => `${day}, ${from} to ${until}`,
+    promised: (day: string, chance: string) =>
+      chance ? `promised for ${day}, ${chance} sure` : `promised for ${day}`,
+    due: (tags: string) => `promised: ${tags}`,
+    risky: (tags: string) => `at risk: ${tags}`,
     minutes: (minutes: string) => `${minutes} min`,
-    more: (n: number) => `and ${n} more`,
+    later: (jobs: number) => `${jobs} on later days`,
+    off: 'does not work on this day',
+    now: 'now',
   },
   arrange: {
     title: 'Arrange',
