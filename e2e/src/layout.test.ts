@@ -68,6 +68,17 @@ describe('long words', () => {
       for (const path of ['/', bench]) {
         await odren.go(path);
         await odren.page.waitForSelector('h1');
+        // Shelves below the window are not drawn before somebody comes to them.
+        await odren.page.waitForFunction(
+          (name) => {
+            const all = [...document.querySelectorAll<HTMLElement>('main bdi')];
+            const found = all.find(({ textContent }) => textContent.includes(name));
+            found?.scrollIntoView();
+            return found !== undefined;
+          },
+          { polling: 50 },
+          LONG,
+        );
         await odren.sees(LONG);
         const overflow = await odren.page.evaluate(
           () => document.documentElement.scrollWidth - document.documentElement.clientWidth,

@@ -80,10 +80,7 @@ function Machine({
         </span>
       </span>
       <span className="flex flex-col gap-0.5 pt-1.5 pr-3 pb-1 pl-1">
-        <span
-          className="line-clamp-2 leading-snug font-semibold break-words group-hover:underline"
-          title={entry.label}
-        >
+        <span className="leading-snug font-semibold break-words group-hover:underline">
           <bdi>{entry.label}</bdi>
         </span>
         <MiniSeam
