@@ -22,7 +22,7 @@ export function BobbinTurns({ turn }: { readonly turn: BobbinTurn | undefined })
       <g transform={isMirrored ? 'scale(-1 1)' : undefined}>
         {/* The wall of the case with its slot, which leans the way the bobbin turns. */}
         <path d="M-26 -44A51 51 0 1 1 -43 -27" stroke="var(--edge)" strokeWidth="5" />
-        <path d="M-26 -44L-37 -22M-43 -27L-50 -12" stroke="var(--own)" strokeWidth="2" />
+        <path d="M-26 -44L-37 -22M-43 -27L-50 -12" stroke="var(--lit)" strokeWidth="2" />
         <g className={turn && 'bobbin-turning'} data-testid="turning">
           <circle r="36" fill="var(--sunk)" />
           {[30, 24, 18].map((r) => (
@@ -34,11 +34,11 @@ export function BobbinTurns({ turn }: { readonly turn: BobbinTurn | undefined })
           ))}
         </g>
         <path d="M0 -36C-14 -38 -26 -36 -33 -32L-54 0" stroke="var(--below)" strokeWidth="2.2" />
-        <path d="M-45 -32L-56 -8" stroke="var(--own)" strokeWidth="3.4" opacity="0.55" />
+        <path d="M-45 -32L-56 -8" stroke="var(--lit)" strokeWidth="3.4" opacity="0.55" />
         {turn && (
           <>
-            <path d="M17 -21A27 27 0 0 0 -17 -21" stroke="var(--own)" strokeWidth="2.4" />
-            <path d="M-9 -26L-18 -20L-8 -15" stroke="var(--own)" strokeWidth="2.4" />
+            <path d="M17 -21A27 27 0 0 0 -17 -21" stroke="var(--lit)" strokeWidth="2.4" />
+            <path d="M-9 -26L-18 -20L-8 -15" stroke="var(--lit)" strokeWidth="2.4" />
           </>
         )}
       </g>

@@ -37,7 +37,7 @@ export function BobbinsOver({
         <path d={fromSide(other.across, width, other.sides)} fill="var(--sunk)" />
         <circle cx={2 * HALF} r={other.across / 2} fill="var(--sunk)" />
       </g>
-      <g stroke="var(--own)" strokeWidth="0.4">
+      <g stroke="var(--lit)" strokeWidth="0.4">
         <path data-measured d={fromSide(measured.across, measured.width, measured.sides)} />
         <circle cx={2 * HALF} r={measured.across / 2} />
         {hole !== undefined && <circle data-hole cx={2 * HALF} r={hole / 2} />}

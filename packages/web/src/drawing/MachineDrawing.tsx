@@ -212,7 +212,7 @@ function Ring({ spot, text }: { readonly spot: Spot; readonly text: string }) {
   const place = beside[label];
   return (
     <g>
-      <circle cx={x} cy={y} r={r} stroke="var(--own)" strokeWidth="3" strokeDasharray="7 5" />
+      <circle cx={x} cy={y} r={r} stroke="var(--lit)" strokeWidth="3" strokeDasharray="7 5" />
       <text
         x={place.x}
         y={place.y}

@@ -204,7 +204,7 @@ function named(model: FamilyModel, { cause, blame }: CauseBelief): readonly [str
 
 function Note({ text, children }: { readonly text: string; readonly children: React.ReactNode }) {
   return (
-    <div className="mt-2 border-l-3 border-dashed border-hazard px-3 py-1 text-sm">
+    <div className="mt-2 border-l-3 border-dashed border-ink px-3 py-1 text-sm">
       <p>{text}</p>
       <ul className="font-semibold">{children}</ul>
     </div>

@@ -140,7 +140,7 @@ function Reach() {
       {lost && (
         <p
           data-testid="lost"
-          className="flex flex-wrap items-center gap-4 border-b-2 border-dashed border-hazard bg-hazard-wash px-5 py-2"
+          className="flex flex-wrap items-center gap-4 border-b-2 border-dashed border-ink bg-paper px-5 py-2"
         >
           <span>{m.shell.lost}</span>
           {waiting > 0 && <strong>{m.shell.waiting(waiting)}</strong>}

@@ -15,9 +15,9 @@ export function BobbinDetail({ family }: DetailProps) {
         ))}
         <circle cx="100" cy="84" r="12" fill="var(--paper)" />
         <path d="M100 34C70 28 46 44 36 62L18 92" stroke="var(--below)" strokeWidth="3" />
-        <path d="M44 44L30 70" stroke="var(--own)" strokeWidth="5" />
-        <path d="M128 62A36 36 0 0 0 82 52" stroke="var(--own)" strokeWidth="3" />
-        <path d="M92 44L80 53L93 60" stroke="var(--own)" strokeWidth="3" />
+        <path d="M44 44L30 70" stroke="var(--lit)" strokeWidth="5" />
+        <path d="M128 62A36 36 0 0 0 82 52" stroke="var(--lit)" strokeWidth="3" />
+        <path d="M92 44L80 53L93 60" stroke="var(--lit)" strokeWidth="3" />
       </g>
       <Word x={dropIn ? 236 : 4} y={16} anchor={dropIn ? 'end' : 'start'} lit>
         {words.turns}
@@ -42,12 +42,12 @@ export function CaseDetail({ family }: DetailProps) {
       <circle cx="104" cy="86" r="54" fill="var(--sunk)" />
       <circle cx="104" cy="86" r="38" fill="var(--paper)" />
       {dropIn ? (
-        <path d="M50 78L36 74V96L50 94Z" fill="var(--sunk)" stroke="var(--own)" strokeWidth="3" />
+        <path d="M50 78L36 74V96L50 94Z" fill="var(--sunk)" stroke="var(--lit)" strokeWidth="3" />
       ) : (
         <>
           <path d="M70 64H138V108H70Z" rx="4" fill="var(--sunk)" stroke="var(--edge)" />
           <circle cx="104" cy="86" r="6" fill="var(--paper)" />
-          <path d="M104 32V14" stroke="var(--own)" strokeWidth="5" />
+          <path d="M104 32V14" stroke="var(--lit)" strokeWidth="5" />
         </>
       )}
       <path d="M128 132Q146 122 154 104" strokeWidth="5" />
@@ -86,8 +86,8 @@ export function HookDetail({ family }: DetailProps) {
       <ClockRing x={104} y={86} r={58} />
       <circle cx="104" cy="86" r="56" stroke="var(--edge)" strokeWidth="6" />
       <path d="M104 36A50 50 0 1 1 58 66L84 76A24 24 0 1 0 104 62Z" fill="var(--sunk)" />
-      <path d="M58 66Q72 40 104 36" stroke="var(--own)" strokeWidth="4" />
-      <circle cx="104" cy="36" r="4" fill="var(--own)" stroke="none" />
+      <path d="M58 66Q72 40 104 36" stroke="var(--lit)" strokeWidth="4" />
+      <circle cx="104" cy="36" r="4" fill="var(--lit)" stroke="none" />
       <Word x={182} y={40} to={[108, 36]} lit>
         {words.point}
       </Word>

@@ -21,7 +21,7 @@ export function PlateDetail({ family }: DetailProps) {
         cy="84"
         rx={zigzag ? 28 : 17}
         ry="17"
-        stroke="var(--own)"
+        stroke="var(--lit)"
         strokeWidth="3"
         strokeDasharray="6 4"
       />
@@ -48,7 +48,7 @@ export function FeedDetail() {
       <path d="M74 92V128H174V92" />
       <path
         d="M84 100q8-8 14 0t14 0 14 0 14 0 14 0M84 110q8-8 14 0t14 0 14 0 14 0 14 0"
-        stroke="var(--own)"
+        stroke="var(--lit)"
         strokeWidth="3"
       />
       <Word x={124} y={38} anchor="middle">
@@ -71,7 +71,7 @@ export function FootDetail() {
     <Sheet account={words.account}>
       <path d="M60 16H144V98L128 150H112V84H92V150H76L60 98Z" fill="var(--sunk)" />
       <path d="M92 16V60H112V16" stroke="var(--edge)" />
-      <path d="M88 66H116V104H88Z" stroke="var(--own)" strokeWidth="3" strokeDasharray="6 4" />
+      <path d="M88 66H116V104H88Z" stroke="var(--lit)" strokeWidth="3" strokeDasharray="6 4" />
       <Word x={154} y={90} to={[118, 86]} lit>
         {words.slot}
       </Word>

@@ -22,7 +22,7 @@ export function DiscsDetail({ presserDown }: DetailProps) {
               <path d="M0 -58V58" stroke="var(--above)" strokeWidth="3" />
               <path d="M-40 0H-22M22 0H40" stroke="var(--edge)" />
               {down && (
-                <path d="M-36 -6L-26 0L-36 6M36 -6L26 0L36 6" stroke="var(--own)" strokeWidth="3" />
+                <path d="M-36 -6L-26 0L-36 6M36 -6L26 0L36 6" stroke="var(--lit)" strokeWidth="3" />
               )}
             </g>
             <Word x={0} y={80} anchor="middle" lit={now}>
@@ -67,7 +67,7 @@ export function PathDetail({ place }: DetailProps) {
             cx={x}
             cy={y}
             r={lit && isLit(point) ? 12 : 9}
-            fill={isLit(point) ? 'var(--own)' : 'var(--paper)'}
+            fill={isLit(point) ? 'var(--lit)' : 'var(--paper)'}
             stroke={isLit(point) ? 'none' : 'var(--edge)'}
           />
           <text
@@ -101,7 +101,7 @@ export function SpoolDetail() {
       <path d="M60 48H150V120H60Z" fill="var(--sunk)" />
       <path d="M60 48V120M150 48V120" strokeWidth="5" />
       <path d="M74 50L92 118M92 50L110 118M110 50L128 118M128 50L144 112" stroke="var(--edge)" />
-      <path d="M158 44Q178 84 158 124Z" fill="var(--paper)" stroke="var(--own)" strokeWidth="3" />
+      <path d="M158 44Q178 84 158 124Z" fill="var(--paper)" stroke="var(--lit)" strokeWidth="3" />
       <path d="M110 50Q170 8 226 16" stroke="var(--above)" strokeWidth="2.6" />
       <Word x={182} y={124} to={[170, 104]} lit>
         {words.cap}

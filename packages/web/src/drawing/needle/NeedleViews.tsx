@@ -89,7 +89,7 @@ function OneView({
         stroke="var(--edge)"
         strokeWidth="0.12"
       />
-      <path d={`M-2.6 0H2.6`} stroke="var(--own)" strokeWidth="0.3" />
+      <path d={`M-2.6 0H2.6`} stroke="var(--lit)" strokeWidth="0.3" />
       <g transform={`translate(0 ${low})`} data-needle>
         <rect
           data-shank
@@ -126,7 +126,7 @@ function OneView({
             rx={r * 0.72 * back.facing}
             ry={system.scarfLength / 2}
             fill="var(--sunk)"
-            stroke="var(--own)"
+            stroke="var(--lit)"
             strokeWidth="0.18"
           />
         )}
@@ -144,7 +144,7 @@ function OneView({
       {low > 0 && (
         <path
           d={`M1.6 0V${low}M1.2 ${Math.min(0.6, low)}L1.6 0L2 ${Math.min(0.6, low)}M1.2 ${Math.max(0, low - 0.6)}L1.6 ${low}L2 ${Math.max(0, low - 0.6)}`}
-          stroke="var(--hazard)"
+          stroke="var(--lit)"
           strokeWidth="0.22"
         />
       )}
@@ -246,7 +246,7 @@ export function NeedleFromBelow({
         <circle r={r} fill="var(--paper)" />
         <path
           d={`M${-r * 0.82} ${-r * 0.55}Q0 ${-r * 0.1} ${r * 0.82} ${-r * 0.55}`}
-          stroke="var(--own)"
+          stroke="var(--lit)"
           strokeWidth="0.07"
         />
       </g>

@@ -5,7 +5,7 @@ import { bladeOutline, eyeSpan } from './shape.ts';
 
 /** Pixels a millimetre. */
 const PIECES_SCALE = 15;
-const FILLS = ['var(--own)', 'var(--edge)'] as const;
+const FILLS = ['var(--lit)', 'var(--edge)'] as const;
 
 /** A whole needle lying, filled from its top by the pieces that were found, in the order of recording. */
 export function PiecesView({

@@ -22,8 +22,8 @@ export function MarkGlyph({
   readonly isEarlier?: boolean;
 }) {
   const half = Math.max(LEAST, (length * scale) / 2);
-  const stroke = isEarlier ? 'var(--quiet)' : 'var(--own)';
-  const fill = isEarlier || end ? 'var(--paper)' : 'var(--own)';
+  const stroke = isEarlier ? 'var(--quiet)' : 'var(--lit)';
+  const fill = isEarlier || end ? 'var(--paper)' : 'var(--lit)';
   return (
     <g
       data-mark={kind}

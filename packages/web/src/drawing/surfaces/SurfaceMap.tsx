@@ -85,7 +85,7 @@ function NeedleHere({ place, word }: { readonly place: ClockPlace; readonly word
 
 function Pending({ at: [x, y] }: { readonly at: readonly [number, number] }) {
   return (
-    <g data-pending stroke="var(--own)" strokeWidth="1.4">
+    <g data-pending stroke="var(--lit)" strokeWidth="1.4">
       <circle cx={x} cy={y} r="5" />
       <path
         d={`M${x - 9} ${y}H${x - 5}M${x + 5} ${y}H${x + 9}M${x} ${y - 9}V${y - 5}M${x} ${y + 5}V${y + 9}`}

@@ -55,7 +55,7 @@ export const Duties = memo(function Duties({
           </li>
         ))}
         {owed.map((duty) => (
-          <li key={duty.duty} className="border-l-3 border-dashed border-hazard pl-3">
+          <li key={duty.duty} className="border-l-3 border-dashed border-ink pl-3">
             <Duty
               duty={duty}
               model={model}
@@ -66,7 +66,7 @@ export const Duties = memo(function Duties({
         ))}
       </ul>
       {unsettled.length > 0 && (
-        <div className="mt-3 border-l-3 border-dashed border-hazard pl-3">
+        <div className="mt-3 border-l-3 border-dashed border-ink pl-3">
           <p className="text-sm text-quiet">{words.symptoms}</p>
           <ul className="font-semibold">
             {unsettled.map(({ symptom }) => (
@@ -186,7 +186,7 @@ function WaiveSheet({
       title={words.waiveTitle}
       closeLabel={words.cancel}
     >
-      <p className="mb-3 border-l-3 border-dashed border-hazard pl-3">{text}</p>
+      <p className="mb-3 border-l-3 border-dashed border-ink pl-3">{text}</p>
       <TextArea
         label={words.waiveWhy}
         hint={words.waiveNote}

@@ -80,8 +80,8 @@ export function PromisePicker({
             {words.promise(write.plainDay(asked))}
           </Button>
         ) : (
-          <div role="status" className="border-l-4 border-hazard pl-3">
-            <p className="font-semibold text-hazard">{words.refused(write.plainDay(asked))}</p>
+          <div role="status" className="border-l-4 border-dashed border-ink pl-3">
+            <p className="font-semibold">{words.refused(write.plainDay(asked))}</p>
             <ul className="list-disc pl-5">
               {reasonsAgainst(asked, offer, workshop, nameOf, labelOf).map((reason) => (
                 <li key={reason}>{reason}</li>
@@ -95,7 +95,7 @@ export function PromisePicker({
                 }}
               >
                 <TextField label={words.despite} value={why} maxLength={300} onText={setWhy} />
-                <Button type="submit" look="hazard" disabled={!isReason(why)}>
+                <Button type="submit" disabled={!isReason(why)}>
                   {words.anyway}
                 </Button>
               </Form>

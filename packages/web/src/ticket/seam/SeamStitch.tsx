@@ -119,7 +119,7 @@ export function Notes({ entry }: { readonly entry: SeamEntry }) {
   const sender = usePeopleById().get(entry.sentBy ?? '');
   const notes = [...notesOf(entry), ...(sender ? [m.seam.sentBy(sender.name)] : [])];
   if (notes.length === 0) return null;
-  return <span className="block text-xs font-semibold text-hazard">{notes.join(', ')}</span>;
+  return <span className="block text-xs font-semibold">{notes.join(', ')}</span>;
 }
 
 function notesOf({ state, mark, late }: SeamEntry): readonly string[] {
@@ -167,7 +167,7 @@ export function OwedStitch({ text }: { readonly text: string }) {
       <div className="h-18" />
       <Owed />
       <div className="h-14 px-1.5 pt-1 text-center text-sm leading-tight">
-        <p className="font-semibold text-hazard">{m.seam.owed}</p>
+        <p className="font-semibold">{m.seam.owed}</p>
         <p className="line-clamp-2 text-quiet" title={text}>
           {text}
         </p>

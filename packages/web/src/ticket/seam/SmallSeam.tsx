@@ -33,7 +33,7 @@ export function SmallSeam({
           >
             <path d={dip(BOTTOM)} stroke="var(--below)" />
             <path d={dip(TOP)} stroke="var(--above)" />
-            {mark === 'crossed' && <path d="M13 7L23 17M23 7L13 17" stroke="var(--hazard)" />}
+            {mark === 'crossed' && <path d="M13 7L23 17M23 7L13 17" stroke="var(--ink)" />}
             {mark === 'knot' && (
               <path d="M13 19c-3-8 11-9 10-2s-12 5-9-2 11-3 9 3" stroke="var(--below)" />
             )}

@@ -42,7 +42,7 @@ export function Stitch({ mark, state, side, thread, first }: StitchProps) {
       ) : mark === 'crossed' ? (
         <path
           d="M70 14L90 34M90 14L70 34"
-          stroke="var(--hazard)"
+          stroke="var(--ink)"
           strokeWidth="3.5"
           strokeLinecap="round"
         />
@@ -75,11 +75,11 @@ export function Owed() {
         cx="80"
         cy={LOCK}
         r="19"
-        stroke="var(--hazard)"
+        stroke="var(--ink)"
         strokeWidth="2.2"
         strokeDasharray="5 4"
       />
-      <path d="M68 24H92" stroke="var(--hazard)" strokeWidth="3" strokeDasharray="6 4" />
+      <path d="M68 24H92" stroke="var(--ink)" strokeWidth="3" strokeDasharray="6 4" />
     </svg>
   );
 }

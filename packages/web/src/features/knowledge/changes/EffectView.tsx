@@ -102,7 +102,7 @@ function OnCases({
         </tbody>
       </table>
       {lost > 0 && (
-        <p className="mt-1 font-semibold text-hazard">
+        <p className="mt-1 font-semibold">
           {words.caution(moves.filter(({ turn }) => turn === 'worse').length)}
         </p>
       )}

@@ -47,7 +47,7 @@ export function GapSection() {
         <NumberField label={words.stops} value={stops} className="w-52" onText={setStops} />
       </div>
       <div aria-live="polite" className="min-h-24">
-        {gap && (!usual || !here) && <p className="font-semibold text-hazard">{words.wrong}</p>}
+        {gap && (!usual || !here) && <p className="font-semibold">{words.wrong}</p>}
         {usual && here && (
           <>
             <dl>
@@ -68,7 +68,7 @@ export function GapSection() {
                 standing="derived"
               />
             </dl>
-            <p className={`mt-2 font-semibold ${usual.slips && here.slips ? '' : 'text-hazard'}`}>
+            <p className="mt-2 font-semibold">
               {VERDICT[gapVerdict(usual, here)]} <ProvenanceMark standing="derived" />
             </p>
             {isTight && <p className="leading-snug">{words.bracket}</p>}

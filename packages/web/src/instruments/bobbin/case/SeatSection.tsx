@@ -49,7 +49,7 @@ export function SeatSection() {
           </p>
         )}
         {proof === 'again' && (
-          <p className="font-semibold text-hazard">{instruments.bobbinCondition.standings.again}</p>
+          <p className="font-semibold">{instruments.bobbinCondition.standings.again}</p>
         )}
       </div>
       <div className="flex flex-wrap gap-2">

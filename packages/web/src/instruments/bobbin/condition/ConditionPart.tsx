@@ -108,16 +108,14 @@ export function ConditionPart() {
             <ProvenanceMark standing={from === 'card' ? 'shop' : 'common-practice'} />
           </p>
           {seen.turns && should && (
-            <p className={`text-lg font-semibold ${isReversed ? 'text-hazard' : 'text-below'}`}>
+            <p className={`text-lg font-semibold ${isReversed ? '' : 'text-below'}`}>
               {isReversed ? words.turns.wrong : words.turns.right}
             </p>
           )}
           <p className="text-sm leading-snug text-quiet">{words.turns.school}</p>
         </section>
         {seen.wound && seen.wound !== 'firm' && <Rewind winding={seen.wound} />}
-        {seen.rims && seen.rims.size > 0 && (
-          <p className="font-semibold text-hazard">{words.rims.rough}</p>
-        )}
+        {seen.rims && seen.rims.size > 0 && <p className="font-semibold">{words.rims.rough}</p>}
         <BobbinToDo />
         <OtherBobbin />
       </div>
@@ -132,7 +130,7 @@ function KeptMark({ check }: { readonly check: CheckId }) {
   if (standing === 'not-yet') return null;
   return (
     <p
-      className={`text-sm ${standing === 'sound' ? 'text-below' : 'font-semibold text-hazard'}`}
+      className={`text-sm ${standing === 'sound' ? 'text-below' : 'font-semibold'}`}
       data-check={check}
     >
       {instruments.bobbinCondition.standings[standing]}

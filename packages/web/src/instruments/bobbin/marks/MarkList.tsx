@@ -43,9 +43,7 @@ export function MarkList({
             </span>
             <span
               className={
-                mark.end || verdictOn(mark.kind) === 'leave'
-                  ? 'text-below'
-                  : 'font-semibold text-hazard'
+                mark.end || verdictOn(mark.kind) === 'leave' ? 'text-below' : 'font-semibold'
               }
             >
               {mark.end ? words.ends(mark.end, mark.gone) : words.verdicts[verdictOn(mark.kind)]}

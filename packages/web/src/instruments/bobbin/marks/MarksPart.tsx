@@ -129,7 +129,7 @@ function Surfaces({
             >
               <span className="font-semibold">{title}</span>
               <span
-                className={`text-sm ${standing === 'found' || standing === 'again' ? 'font-semibold text-hazard' : standing === 'sound' ? 'text-below' : 'text-quiet'}`}
+                className={`text-sm ${standing === 'found' || standing === 'again' ? 'font-semibold' : standing === 'sound' ? 'text-below' : 'text-quiet'}`}
               >
                 {words.states[standing]}
                 {count > 0 && ` · ${words.onIt(count)}`}

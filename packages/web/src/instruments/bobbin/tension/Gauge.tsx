@@ -55,9 +55,7 @@ export function Gauge({ limit }: { readonly limit: MeasureLimit }) {
   const say = (value: number) => write.figure(Math.round(value * 100) / 100);
   return (
     <div className="flex flex-col gap-3">
-      <p className={`max-w-prose font-semibold ${port.standIn ? 'text-hazard' : ''}`}>
-        {port.standIn ? words.standIn : words.real}
-      </p>
+      <p className="max-w-prose font-semibold">{port.standIn ? words.standIn : words.real}</p>
       <div className="flex flex-wrap gap-3">
         <Button look="main" onClick={isRunning ? end : begin}>
           {isRunning ? words.stop : words.start}
@@ -123,7 +121,7 @@ function Trace({
     >
       <rect x="0" width={SHOWN * 2} y={y(high)} height={y(low) - y(high)} fill="var(--cloth)" />
       {points.length > 1 && (
-        <path d={`M${points.join('L')}`} fill="none" stroke="var(--own)" strokeWidth="1.6" />
+        <path d={`M${points.join('L')}`} fill="none" stroke="var(--lit)" strokeWidth="1.6" />
       )}
     </svg>
   );

@@ -35,9 +35,7 @@ export function Hanging({ limit }: { readonly limit: MeasureLimit }) {
         ))}
       </div>
       <div aria-live="polite" className="min-h-24">
-        {reading === 'impossible' && (
-          <p className="font-semibold text-hazard">{words.hang.impossible}</p>
-        )}
+        {reading === 'impossible' && <p className="font-semibold">{words.hang.impossible}</p>}
         {typeof reading === 'object' && reading.kind === 'at-least' && (
           <p className="text-lg">{words.hang.atLeast(write.tenths(reading.tension))}</p>
         )}

@@ -105,7 +105,7 @@ function Clock({ start, now }: { readonly start: number; readonly now: number })
       />
       <path
         d={`M0 0L${hand(now).join(' ')}`}
-        stroke="var(--own)"
+        stroke="var(--lit)"
         strokeWidth="5"
         strokeLinecap="round"
       />

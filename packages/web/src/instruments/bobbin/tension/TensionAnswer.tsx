@@ -20,7 +20,7 @@ export function TensionAnswer({
         {write.tenths(tension)} gf
       </p>
       {note && <p className="text-quiet">{note}</p>}
-      <p className={`text-lg font-semibold ${stand === 'good' ? 'text-below' : 'text-hazard'}`}>
+      <p className={`text-lg font-semibold ${stand === 'good' ? 'text-below' : ''}`}>
         {instruments.bobbin.tension[stand]}
       </p>
     </div>

@@ -105,7 +105,7 @@ export function WhichPart() {
           </p>
         )}
         {measured && takes && against && (
-          <p className={`text-lg font-semibold ${against.fits ? 'text-below' : 'text-hazard'}`}>
+          <p className={`text-lg font-semibold ${against.fits ? 'text-below' : ''}`}>
             {against.fits
               ? words.right
               : against.looksAlike
@@ -127,13 +127,13 @@ export function WhichPart() {
                 />
               ))}
             </dl>
-            {!isLikeOwn && <p className="mt-1 font-semibold text-hazard">{words.notOwn}</p>}
+            {!isLikeOwn && <p className="mt-1 font-semibold">{words.notOwn}</p>}
           </section>
         )}
         {measured && own.every(({ measure }) => measure !== 'hole') && (
           <p className="text-sm text-quiet">{words.noHole}</p>
         )}
-        {isMetal && <p className="font-semibold text-hazard">{words.metal}</p>}
+        {isMetal && <p className="font-semibold">{words.metal}</p>}
         {measured && over && <BobbinsOver measured={measured} hole={reading.hole} other={over} />}
         {alike.length > 0 && (
           <section aria-label={words.alike}>

@@ -64,7 +64,7 @@ export function FoundAgainst({
       <p>{needleLine(found)}</p>
       <ul className="mt-1 leading-snug">
         {wrong.map((id) => (
-          <li key={id} className="font-semibold text-hazard">
+          <li key={id} className="font-semibold">
             {words.wrong[id]}
           </li>
         ))}

@@ -10,9 +10,9 @@ function stateOf(reading: SeatReading | undefined, target: SeatTarget): NeedleSt
 }
 
 const LOOKS: Readonly<Record<NeedleState, string>> = {
-  unlooked: 'border-dashed border-edge text-quiet',
+  unlooked: 'border-edge text-quiet',
   right: 'border-below text-ink',
-  wrong: 'border-hazard bg-hazard-wash text-hazard font-bold',
+  wrong: 'border-dashed border-ink bg-paper font-bold',
 };
 
 /** The needles of a head side by side, each with its state. */

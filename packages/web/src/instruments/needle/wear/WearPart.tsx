@@ -178,7 +178,7 @@ function SchoolLine({
       <p className="flex flex-wrap items-baseline gap-x-3">
         <span className="font-semibold">{title}</span>
         <ProvenanceMark standing={standing} />
-        <span className={due ? 'font-bold text-hazard' : ''}>
+        <span className={due ? 'font-bold' : ''}>
           {due ? words.due : by ? leftWords(by.left, habit, week) : words.noCount}
         </span>
       </p>
@@ -186,7 +186,7 @@ function SchoolLine({
         <path d="M0 4H300" stroke="var(--rule)" strokeWidth="3" strokeDasharray="9 5" />
         <path
           d={`M0 4H${300 * filled}`}
-          stroke={due ? 'var(--hazard)' : 'var(--own)'}
+          stroke={due ? 'var(--ink)' : 'var(--above)'}
           strokeWidth="4"
           strokeDasharray="9 5"
         />

@@ -1,0 +1,65 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+
+const SOURCES = new URL('../src/', import.meta.url);
+
+/** Every source of the interface with its text, by its path. */
+const sources = readdirSync(SOURCES, { recursive: true, encoding: 'utf8' })
+  .filter((path) => path.endsWith('.tsx'))
+  .map((path) => [path, readFileSync(new URL(path, SOURCES), 'utf8')] as const);
+
+/** Where the colour of hazards stands, and for what: a hazard, or what stops the hand. */
+const HAZARDS: Readonly<Record<string, string>> = {
+  'drawing/Silhouette.tsx': 'the needle struck something and nobody has looked yet',
+  'features/rack/Shelf.tsx': 'its tag',
+  'features/customerLink/SharedView.tsx': 'do not use it',
+  'features/counter/KnownMachine.tsx': 'a record that cannot be taken over',
+  'features/counter/Pictures.tsx': 'a picture that was refused',
+  'features/customers/EraseForm.tsx': 'erases for good',
+  'features/bench/Duties.tsx': 'sets aside what keeps people safe',
+  'features/bench/together/CustomerLinks.tsx': 'a refused call',
+  'features/knowledge/changes/ProposalEnd.tsx': 'a refused change',
+  'features/people/AuditList.tsx': 'a refused call',
+  'features/phone/CallView.tsx': 'stop: do not use the machine',
+  'features/shopProfile/Hours.tsx': 'refused input',
+  'instruments/frame/PlugGate.tsx': 'unplug first',
+  'instruments/needle/broken/BrokenPart.tsx': 'a piece of the needle is still in the machine',
+  'instruments/needle/wear/WearPart.tsx': 'a needle that struck is thrown away',
+  'instruments/bobbin/case/SeatSection.tsx': 'turn by hand before the power is on',
+  'instruments/bobbin/marks/DressingGuide.tsx': 'do not dress it: replace',
+  'instruments/bobbin/marks/StrikeNote.tsx': 'the needle struck',
+  'instruments/bobbin/tension/ScrewClock.tsx': 'stop turning',
+  'session/FormError.tsx': 'refused input',
+  'ticket/check/Caution.tsx': 'a caution at its step',
+  'ticket/photo/PhotoForm.tsx': 'a picture that was refused',
+  'ui/Button.tsx': 'the look of what cannot be done lightly',
+  'ui/Field.tsx': 'refused input',
+  'ui/SelectBox.tsx': 'refused input',
+};
+
+const COLOUR = /\b(?:text|bg|border)-hazard\b|var\(--hazard|look="hazard"/;
+
+describe('the roles of colours', () => {
+  it('keep the colour of hazards for hazards, and for what stops the hand', () => {
+    const used = sources.filter(([, text]) => COLOUR.test(text)).map(([path]) => path);
+    expect(used.toSorted()).toEqual(Object.keys(HAZARDS).toSorted());
+  });
+
+  it('keep a person’s own colour out of drawings', () => {
+    const drawings = sources.filter(([path]) => /^(drawing|instruments)\//.test(path));
+    expect(drawings.length).toBeGreaterThan(50);
+    expect(drawings.filter(([, text]) => text.includes('var(--own)'))).toEqual([]);
+  });
+
+  // What a camera reads and what is printed is black on white in both themes.
+  const ON_PAPER = ['features/people/OtherBenches.tsx', 'ticket/photo/SignaturePad.tsx'];
+
+  it('stand in one place: no colour is written outside of the tokens', () => {
+    const raw = /#[0-9a-f]{3}(?:[0-9a-f]{3})?\b|\brgba?\(|\bhsla?\(/i;
+    const onScreen = sources.filter(([path]) => !ON_PAPER.includes(path));
+    const lines = onScreen.flatMap(([path, text]) =>
+      text.split('\n').flatMap((line) => (raw.test(line) ? [`${path}: ${line.trim()}`] : [])),
+    );
+    expect(lines).toEqual([]);
+  });
+});
