@@ -40,6 +40,35 @@ describe('at 200 % zoom', () => {
   );
 });
 
+describe('type', () => {
+  it.each([...VIEWS, ...LEADS_VIEWS])(
+    'has at most nine pairs of size and weight on the %s, and no size but those of its roles',
+    async (_, path, shown) => {
+      const halle = await screen('halle');
+      await halle.go(path);
+      await halle.sees(shown);
+      const pairs = await halle.page.evaluate(() => {
+        const texts = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+        const found = new Set<string>();
+        while (texts.nextNode()) {
+          const holder = texts.currentNode.parentElement;
+          const box = holder?.getBoundingClientRect();
+          const isShown = box !== undefined && box.width > 1 && box.height > 1;
+          // What is drawn has its own test; what only a screen reader reads has no size.
+          if (!holder || !isShown || holder.closest('svg, script, style')) continue;
+          if (texts.currentNode.textContent?.trim() === '') continue;
+          const { fontSize, fontWeight } = getComputedStyle(holder);
+          found.add(`${Number.parseFloat(fontSize)} ${fontWeight}`);
+        }
+        return [...found].toSorted();
+      });
+      expect(pairs.length, pairs.join(', ')).toBeLessThanOrEqual(9);
+      const sizes = new Set(pairs.map((pair) => Number(pair.split(' ')[0])));
+      expect([...sizes].filter((size) => ![14, 16, 18, 22, 30].includes(size))).toEqual([]);
+    },
+  );
+});
+
 describe('long words', () => {
   const LONG = 'Riemenspannvorrichtungsbefestigungsschraubenschlüsselhalter';
 

@@ -248,7 +248,7 @@ export class Screen {
     await expect
       .poll(async () => {
         await this.press('/');
-        return this.page.evaluate(() => document.activeElement?.matches('[cmdk-input]'));
+        return this.page.evaluate(() => document.activeElement?.matches('header input'));
       })
       .toBe(true);
     await this.page.keyboard.type(letters);

@@ -111,6 +111,7 @@ describe('the page of a ticket', () => {
     await mirra.click('Hand over the bill');
     await mirra.sees('Bill 3 handed over');
     await mirra.go(`/ticket/${demoTicketId(12)}`);
+    await mirra.sees('Bill 3 handed over');
     await mirra.click('Undo');
     await mirra.sees('€5.00 paid above the price');
     expect(mirra.complaints).toEqual([]);

@@ -1,10 +1,11 @@
 import { instruments } from '../messages/instruments.ts';
+import { DrawnText } from './DrawnText.tsx';
 
 /** A bobbin from the side and from above, with the measures to take drawn where the caliper goes. */
 export function BobbinToMeasure() {
   const { measures, toMeasure } = instruments.bobbin.which;
   const label = {
-    fontSize: 16,
+    size: 16,
     fontWeight: 600,
     fill: 'var(--ink)',
     textAnchor: 'middle',
@@ -35,15 +36,15 @@ export function BobbinToMeasure() {
         <Measured x1={335} y1={120} x2={365} y2={120} />
         <path d="M350 105V30" strokeDasharray="3 4" />
       </g>
-      <text x="120" y="242" {...label}>
+      <DrawnText x="120" y="242" {...label}>
         {measures.width}
-      </text>
-      <text x="350" y="242" {...label}>
+      </DrawnText>
+      <DrawnText x="350" y="242" {...label}>
         {measures.across}
-      </text>
-      <text x="350" y="22" {...label}>
+      </DrawnText>
+      <DrawnText x="350" y="22" {...label}>
         {measures.hole}
-      </text>
+      </DrawnText>
     </svg>
   );
 }

@@ -1,5 +1,6 @@
 import type { BobbinTurn } from '@nodo/knowledge';
 import { instruments } from '../messages/instruments.ts';
+import { DrawnText } from './DrawnText.tsx';
 
 /** A bobbin in its case from the open side, turning as it should; still where nobody knows the way. */
 export function BobbinTurns({ turn }: { readonly turn: BobbinTurn | undefined }) {
@@ -48,17 +49,17 @@ export function BobbinTurns({ turn }: { readonly turn: BobbinTurn | undefined })
           [words.slot, 46, -42],
         ] as const
       ).map(([word, x, y]) => (
-        <text
+        <DrawnText
           key={word}
           x={isMirrored ? x : -x}
           y={y}
           textAnchor={isMirrored ? 'start' : 'end'}
-          fontSize="7"
+          size={7}
           fill="var(--ink)"
           stroke="none"
         >
           {word}
-        </text>
+        </DrawnText>
       ))}
     </svg>
   );

@@ -1,5 +1,6 @@
 import type { BobbinClass, MeasuredBobbin } from '@nodo/knowledge';
 import { instruments } from '../messages/instruments.ts';
+import { DrawnText } from './DrawnText.tsx';
 import { ScaleBar } from './needle/NeedleViews.tsx';
 
 /** Pixels a millimetre. */
@@ -42,9 +43,9 @@ export function BobbinsOver({
         <circle cx={2 * HALF} r={measured.across / 2} />
         {hole !== undefined && <circle data-hole cx={2 * HALF} r={hole / 2} />}
       </g>
-      <text x={0} y={HALF + 1.4} textAnchor="middle" fontSize="1.5" fill="var(--ink)">
+      <DrawnText x={0} y={HALF + 1.4} textAnchor="middle" size={1.5} fill="var(--ink)">
         {`${other.title} - - -   ${words.measured} ——`}
-      </text>
+      </DrawnText>
       <ScaleBar x={2 * HALF - 5} y={HALF + 2} length={10} label={words.bar(10)} letters={1.4} />
     </svg>
   );

@@ -1,4 +1,5 @@
 import { type ClockPlace, hourOf, pointOn } from '@nodo/core';
+import { DrawnText } from './DrawnText.tsx';
 
 const HOURS = Array.from({ length: 12 }, (_, at) => hourOf(at));
 
@@ -42,17 +43,17 @@ export function ClockRing({
               strokeWidth={(isQuarter(hour) ? 1.6 : 0.8) * weight}
             />
             {numbers && (
-              <text
+              <DrawnText
                 x={x}
                 y={y + 2}
                 textAnchor="middle"
-                fontSize={isQuarter(hour) ? 6.4 : 5}
+                size={isQuarter(hour) ? 6.4 : 5}
                 fontWeight={isQuarter(hour) ? 700 : 400}
                 fill="var(--quiet)"
                 stroke="none"
               >
                 {hour === 0 ? 12 : hour}
-              </text>
+              </DrawnText>
             )}
           </g>
         );

@@ -1,5 +1,6 @@
 import type { Family, Place } from '@nodo/knowledge';
 import { m } from '../messages/index.ts';
+import { DrawnText } from './DrawnText.tsx';
 
 interface Spot {
   readonly x: number;
@@ -194,9 +195,9 @@ function PullArrow() {
     <g stroke="var(--above)" strokeWidth="2.6">
       <path d="M80 284C76 300 62 312 40 322" strokeDasharray="5 5" />
       <path d="M50 311L38 323L54 327" />
-      <text x="-2" y="362" fill="var(--ink)" stroke="none" fontSize="15" fontWeight="600">
+      <DrawnText x="-2" y="362" fill="var(--ink)" stroke="none" size={15} fontWeight="600">
         {m.drawing.drawHere}
-      </text>
+      </DrawnText>
     </g>
   );
 }
@@ -213,11 +214,11 @@ function Ring({ spot, text }: { readonly spot: Spot; readonly text: string }) {
   return (
     <g>
       <circle cx={x} cy={y} r={r} stroke="var(--lit)" strokeWidth="3" strokeDasharray="7 5" />
-      <text
+      <DrawnText
         x={place.x}
         y={place.y}
         textAnchor={place.anchor}
-        fontSize="17"
+        size={17}
         fontWeight="700"
         fill="var(--ink)"
         stroke="var(--paper)"
@@ -225,7 +226,7 @@ function Ring({ spot, text }: { readonly spot: Spot; readonly text: string }) {
         paintOrder="stroke"
       >
         {text}
-      </text>
+      </DrawnText>
     </g>
   );
 }

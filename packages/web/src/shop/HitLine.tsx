@@ -11,7 +11,7 @@ export function HitLine({
   const when = at === null ? '' : write.day(at);
   return (
     <>
-      <span className="w-10 shrink-0 font-mono font-bold">{tag ?? ''}</span>
+      <span className="w-10 shrink-0 font-mono font-semibold">{tag ?? ''}</span>
       <span className="min-w-0 flex-1 break-words">
         <bdi className="font-semibold">{title}</bdi>{' '}
         <span className="text-quiet">

@@ -23,7 +23,7 @@ export function ProvenanceMark({ standing }: { readonly standing: Provenance }) 
         >
           <span
             aria-hidden="true"
-            className="grid size-5 place-items-center rounded-full border border-edge text-xs leading-none"
+            className="grid size-5 place-items-center rounded-full border border-edge text-sm leading-none"
           >
             {SIGNS[standing]}
           </span>

@@ -85,7 +85,7 @@ function Facts({ summary }: { readonly summary: ReactNode }) {
         className="min-h-11 min-w-0 rounded-md px-1 text-left leading-tight hover:bg-sunk max-lg:flex-1"
         data-facts
       >
-        <span className="block truncate font-bold">
+        <span className="block truncate font-semibold">
           <bdi>{intake.label}</bdi>
         </span>
         <span className="block truncate text-sm text-quiet max-lg:hidden">
@@ -101,7 +101,7 @@ function Facts({ summary }: { readonly summary: ReactNode }) {
           collisionPadding={12}
           className="z-40 flex max-h-[70vh] w-[min(32rem,92vw)] flex-col gap-3 overflow-y-auto rounded-lg border-2 border-ink bg-paper p-4 text-ink"
         >
-          <p className="leading-snug font-bold break-words">
+          <p className="leading-snug font-semibold break-words">
             <bdi>{intake.label}</bdi>
             <span className="block font-normal text-quiet">
               <bdi>{[customer?.name, customer?.phone].filter(Boolean).join(', ')}</bdi>

@@ -89,7 +89,7 @@ const LOOK = {
   weekday: 'size-11 text-sm font-normal text-quiet',
   day: 'p-0 text-center',
   day_button: 'size-11 rounded font-mono hover:bg-sunk',
-  selected: 'font-bold [&>button]:bg-ink [&>button]:text-ground',
+  selected: 'font-semibold [&>button]:bg-ink [&>button]:text-ground',
   today: '[&>button]:border-2 [&>button]:border-edge',
   outside: 'text-quiet',
 } as const;

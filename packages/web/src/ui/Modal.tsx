@@ -22,7 +22,7 @@ export function Modal({ open, onOpenChange, title, closeLabel, children }: Modal
           className="fixed top-[8vh] left-1/2 z-50 flex max-h-[84vh] w-[min(42rem,94vw)] -translate-x-1/2 flex-col rounded-lg border-2 border-ink bg-paper p-5 text-ink"
         >
           <div className="mb-3 flex items-center justify-between gap-4">
-            <Dialog.Title className="text-xl font-bold">{title}</Dialog.Title>
+            <Dialog.Title className="text-lg font-semibold">{title}</Dialog.Title>
             <Dialog.Close asChild>
               <Button look="quiet" aria-label={closeLabel}>
                 <X aria-hidden="true" size={22} />

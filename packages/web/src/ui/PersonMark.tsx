@@ -17,7 +17,7 @@ export function PersonMark({
     <span
       data-thread={person.thread}
       title={title}
-      className="inline-grid size-8 shrink-0 place-items-center rounded-full bg-own text-xs font-bold text-paper"
+      className="inline-grid size-8 shrink-0 place-items-center rounded-full bg-own text-sm font-semibold text-paper"
     >
       <span aria-hidden="true">{person.initials}</span>
       {!silent && <span className="sr-only">{title}</span>}

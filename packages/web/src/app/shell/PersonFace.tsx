@@ -14,7 +14,7 @@ export function PersonFace({ person }: Pick<Session, 'person'>) {
       <span className="sr-only">{m.shell.person.menu}</span>
       <span aria-hidden="true" className="hidden text-sm 2xl:inline">
         <bdi>{person.name}</bdi>
-        <span className="block text-xs text-quiet">{m.shell.roles[person.role]}</span>
+        <span className="block text-sm text-quiet">{m.shell.roles[person.role]}</span>
       </span>
     </>
   );

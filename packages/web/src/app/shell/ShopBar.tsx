@@ -8,7 +8,10 @@ export function ShopBar() {
   const { person, shop } = useSession();
   return (
     <>
-      <Link to="/" className="py-2 text-xl font-bold tracking-tight">
+      <Link
+        to="/"
+        className="inline-flex min-h-11 items-center text-lg font-semibold tracking-tight"
+      >
         {m.shell.product}
       </Link>
       <nav

@@ -1,5 +1,6 @@
 import type { Family, Place } from '@nodo/knowledge';
 import type { ReactNode } from 'react';
+import { DrawnText } from '../DrawnText.tsx';
 
 /** What a detail is drawn from: the family, the place, and how the presser stands in the check. */
 export interface DetailProps {
@@ -58,11 +59,11 @@ export function Word({
       {to && (
         <path d={`M${from} ${y - 4}L${to[0]} ${to[1]}`} stroke="var(--edge)" strokeWidth="1.2" />
       )}
-      <text
+      <DrawnText
         x={x}
         y={y}
         textAnchor={anchor}
-        fontSize="12"
+        size={12}
         fontWeight={lit ? 700 : 500}
         fill="var(--ink)"
         stroke="var(--paper)"
@@ -70,7 +71,7 @@ export function Word({
         paintOrder="stroke"
       >
         {children}
-      </text>
+      </DrawnText>
     </g>
   );
 }
@@ -97,16 +98,16 @@ export function ClockRing({
           <g key={hour}>
             <path d={`M${at(r)}L${at(r + (hour % 3 === 0 ? 5 : 3))}`} />
             {hour % 3 === 0 && (
-              <text
+              <DrawnText
                 x={tx}
                 y={Number(ty) + 4}
                 textAnchor="middle"
-                fontSize="11"
+                size={11}
                 fill="var(--quiet)"
                 stroke="none"
               >
                 {hour}
-              </text>
+              </DrawnText>
             )}
           </g>
         );

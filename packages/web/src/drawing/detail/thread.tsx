@@ -1,5 +1,6 @@
 import type { Place } from '@nodo/knowledge';
 import { m } from '../../messages/index.ts';
+import { DrawnText } from '../DrawnText.tsx';
 import { type DetailProps, Sheet, Word } from './kit.tsx';
 
 /** The discs in section: open with the presser up, shut with it down. */
@@ -70,17 +71,17 @@ export function PathDetail({ place }: DetailProps) {
             fill={isLit(point) ? 'var(--lit)' : 'var(--paper)'}
             stroke={isLit(point) ? 'none' : 'var(--edge)'}
           />
-          <text
+          <DrawnText
             x={x}
             y={y + 4}
             textAnchor="middle"
-            fontSize="11"
+            size={11}
             fontWeight="700"
             fill={isLit(point) ? 'var(--paper)' : 'var(--ink)'}
             stroke="none"
           >
             {point + 1}
-          </text>
+          </DrawnText>
         </g>
       ))}
       {words.points.map((name, point) => (

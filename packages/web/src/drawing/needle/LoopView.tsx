@@ -1,6 +1,7 @@
 import { mm, type SeatEffect } from '@nodo/core';
 import type { NeedleSystem } from '@nodo/knowledge';
 import { instruments } from '../../messages/instruments.ts';
+import { DrawnText } from '../DrawnText.tsx';
 import { ScaleBar } from './NeedleViews.tsx';
 
 /** Pixels a millimetre. */
@@ -78,9 +79,9 @@ export function LoopView({
       </g>
       <g transform={`translate(${hookAt} ${y(effect.meetsAt)})`}>
         <path d="M0 0L0.9 -0.34H3V0.5H0.7Z" fill="var(--sunk)" />
-        <text x={0.95} y={0.24} fontSize="0.36" fill="var(--ink)" stroke="none">
+        <DrawnText x={0.95} y={0.24} size={0.36} fill="var(--ink)" stroke="none">
           {words.hook}
-        </text>
+        </DrawnText>
       </g>
       <ScaleBar
         x={isBackward ? 0.2 : 2.2}

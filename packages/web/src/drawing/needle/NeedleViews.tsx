@@ -1,5 +1,6 @@
 import type { NeedleSystem } from '@nodo/knowledge';
 import { instruments } from '../../messages/instruments.ts';
+import { DrawnText } from '../DrawnText.tsx';
 import {
   bladeOutline,
   eyeSpan,
@@ -52,15 +53,15 @@ export function NeedleViews({ shape, low, scarf, account }: NeedleViewsProps) {
       {VIEW_NAMES.map((view, index) => (
         <g key={view} transform={`translate(${HALF * (2 * index + 1)} 0)`} data-view={view}>
           <OneView shape={shape} view={view} low={low} scarf={scarf} />
-          <text
+          <DrawnText
             y={height - ABOVE + 2.8}
             textAnchor="middle"
-            fontSize="1.5"
+            size={1.5}
             fill="var(--ink)"
             stroke="none"
           >
             {words.views[view]}
-          </text>
+          </DrawnText>
         </g>
       ))}
       <ScaleBar x={0.6} y={shape.system.whole + BELOW} length={10} label={words.bar(10)} />
@@ -183,9 +184,9 @@ export function ScaleBar({
         stroke="var(--quiet)"
         strokeWidth={length / 50}
       />
-      <text x={x} y={y - tick * 1.6} fontSize={letters} fill="var(--quiet)" stroke="none">
+      <DrawnText x={x} y={y - tick * 1.6} size={letters} fill="var(--quiet)" stroke="none">
         {label}
-      </text>
+      </DrawnText>
     </g>
   );
 }
@@ -261,17 +262,17 @@ export function NeedleFromBelow({
       {SIDES.map(([side, azimuth]) => {
         const [x, y] = at(azimuth, 1.94);
         return (
-          <text
+          <DrawnText
             key={side}
             x={x * 0.94}
             y={y + 0.07}
             textAnchor="middle"
-            fontSize="0.3"
+            size={0.3}
             fill="var(--quiet)"
             stroke="none"
           >
             {azimuth === ((target % 360) + 360) % 360 ? words.hook : words.sides[side]}
-          </text>
+          </DrawnText>
         );
       })}
       <ScaleBar x={-half + 0.1} y={half - 0.12} length={1} label={words.bar(1)} letters={0.3} />

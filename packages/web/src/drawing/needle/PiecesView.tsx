@@ -1,4 +1,5 @@
 import { instruments } from '../../messages/instruments.ts';
+import { DrawnText } from '../DrawnText.tsx';
 import { ScaleBar } from './NeedleViews.tsx';
 import type { NeedleShape } from './shape.ts';
 import { bladeOutline, eyeSpan } from './shape.ts';
@@ -65,18 +66,18 @@ export function PiecesView({
         ))}
       </g>
       {pieces.map((length, index) => (
-        <text
+        <DrawnText
           // biome-ignore lint/suspicious/noArrayIndexKey: as above
           key={index}
           x={(starts[index] ?? 0) + length / 2}
           y={-1.5}
           textAnchor="middle"
-          fontSize="0.95"
+          size={0.95}
           fill="var(--ink)"
           stroke="none"
         >
           {index + 1}
-        </text>
+        </DrawnText>
       ))}
       <ellipse
         cx={(eyeTop + eyeEnd) / 2}

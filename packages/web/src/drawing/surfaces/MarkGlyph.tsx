@@ -1,4 +1,5 @@
 import type { Mark } from '@nodo/ticket';
+import { DrawnText } from '../DrawnText.tsx';
 
 /** Smallest half length at which its kind can still be recognised on the map: what is shorter is drawn so long. */
 const LEAST = 3.2;
@@ -57,10 +58,10 @@ export function MarkGlyph({
         />
       )}
       {label && (
-        <text
+        <DrawnText
           x={x + half + 2.6}
           y={y + 6}
-          fontSize="6"
+          size={6}
           fontWeight="700"
           fill="var(--ink)"
           stroke="var(--paper)"
@@ -69,7 +70,7 @@ export function MarkGlyph({
           paintOrder="stroke"
         >
           {label}
-        </text>
+        </DrawnText>
       )}
     </g>
   );

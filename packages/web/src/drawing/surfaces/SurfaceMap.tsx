@@ -3,6 +3,7 @@ import { type Family, type SurfaceId, surfaceOf } from '@nodo/knowledge';
 import type { Mark } from '@nodo/ticket';
 import { instruments } from '../../messages/instruments.ts';
 import { ClockRing, onRing } from '../ClockRing.tsx';
+import { DrawnText } from '../DrawnText.tsx';
 import { MarkGlyph } from './MarkGlyph.tsx';
 import { MAP_R, Outline } from './outlines.tsx';
 
@@ -67,18 +68,18 @@ function NeedleHere({ place, word }: { readonly place: ClockPlace; readonly word
   return (
     <g>
       <path d={`M${x - 2.4} ${y}H${x + 2.4}M${x} ${y - 2.4}V${y + 2.4}`} stroke="var(--quiet)" />
-      <text
+      <DrawnText
         x={x}
         y={y + 7}
         textAnchor="middle"
-        fontSize="4"
+        size={4}
         fill="var(--quiet)"
         stroke="var(--paper)"
         strokeWidth="1.4"
         paintOrder="stroke"
       >
         {word}
-      </text>
+      </DrawnText>
     </g>
   );
 }

@@ -32,7 +32,7 @@ export default function SharedView({ token }: { readonly token: string }) {
         </h1>
         <p className="mt-1 text-quiet">{words.takenIn(write.day(data.takenInAt))}</p>
       </div>
-      <p className="border-l-6 border-ink bg-paper px-5 py-4 text-xl font-semibold" role="status">
+      <p className="border-l-6 border-ink bg-paper px-5 py-4 text-lg font-semibold" role="status">
         {words.state(data.state)}
       </p>
       {data.words && (

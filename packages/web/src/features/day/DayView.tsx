@@ -241,7 +241,7 @@ function Lines({
                 to={`/ticket/${line.ticket}`}
                 className="flex min-h-11 flex-wrap items-baseline gap-x-4 py-2 hover:underline print:min-h-0 print:py-0.5"
               >
-                <span className="w-8 font-mono font-bold">{line.tag}</span>
+                <span className="w-8 font-mono font-semibold">{line.tag}</span>
                 <bdi className="font-semibold">{line.label}</bdi>
                 <bdi className="text-quiet">{line.customerName}</bdi>
                 <span className="ml-auto break-words">{fact}</span>
@@ -265,7 +265,7 @@ function Part({
 }) {
   return (
     <section className="mb-5" aria-label={title}>
-      <h2 className="text-lg font-bold">
+      <h2 className="text-lg font-semibold">
         {title}
         {count !== undefined && <span className="ml-2 font-normal text-quiet">{count}</span>}
       </h2>

@@ -58,7 +58,7 @@ export function CauseArticle({
           {words.treatedBy}: {actions.map(({ title }) => title).join('; ')}
         </p>
       )}
-      <h3 className="mt-5 font-bold">
+      <h3 className="mt-5 font-semibold">
         {words.showsTitle} <ProvenanceMark standing="tuned" />
       </h3>
       <p className="text-sm text-quiet">{words.showsNote}</p>

@@ -71,7 +71,7 @@ export function CheckArticle({
         <ChangedHere isAbout={isAbout} />
         <p className="mt-3 text-lg leading-snug">{check.how}</p>
         {check.tools && <p className="text-quiet">{m.bench.step.tools(check.tools.join(', '))}</p>}
-        <h3 className="mt-5 font-bold">
+        <h3 className="mt-5 font-semibold">
           {words.findsTitle} <ProvenanceMark standing="tuned" />
         </h3>
         <p className="text-quiet">{words.normal(check.normal)}</p>

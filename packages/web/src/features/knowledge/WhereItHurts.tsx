@@ -64,7 +64,7 @@ function Links({
 }) {
   return (
     <section aria-label={title}>
-      <h3 className="font-bold">{title}</h3>
+      <h3 className="font-semibold">{title}</h3>
       {items.length === 0 && <p className="text-quiet">{m.knowledge.nothingAt}</p>}
       <ul>
         {items.map(([id, text]) => (

@@ -81,7 +81,7 @@ function Machine({ file }: { readonly file: MachineFile }) {
         aria-label={words.visits}
         className="border-rule bg-paper px-6 py-4 max-lg:border-t lg:w-[26rem] lg:border-l"
       >
-        <h2 className="mb-2 text-lg font-bold">{words.visits}</h2>
+        <h2 className="mb-2 text-lg font-semibold">{words.visits}</h2>
         {visits.length === 0 ? (
           <p className="text-quiet">{words.noVisits}</p>
         ) : (

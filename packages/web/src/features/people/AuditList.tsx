@@ -24,7 +24,7 @@ export function AuditList({ accounts }: { readonly accounts: readonly Account[] 
       aria-label={words.title}
       className="border-rule bg-paper px-6 py-4 max-lg:border-t lg:w-96 lg:border-l"
     >
-      <h2 className="mb-2 text-lg font-bold">{words.title}</h2>
+      <h2 className="mb-2 text-lg font-semibold">{words.title}</h2>
       <Select
         label={words.of}
         className="mb-3"

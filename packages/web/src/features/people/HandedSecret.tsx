@@ -17,7 +17,7 @@ export function HandedSecret({
       aria-label={words.title(account.name)}
       className="mb-5 max-w-2xl border-l-6 border-ink bg-paper px-5 py-4"
     >
-      <h2 className="text-lg font-bold">{words.title(account.name)}</h2>
+      <h2 className="text-lg font-semibold">{words.title(account.name)}</h2>
       <p className="text-quiet">{words.lead}</p>
       <p className="my-3 font-mono text-2xl font-bold tracking-wide break-all" data-code>
         {code}

@@ -30,7 +30,7 @@ export function InviteForm({ onHanded }: { readonly onHanded: (handed: HandedCod
     setGiven({ ...given, [name]: value });
   return (
     <Form aria-label={words.title} className="mt-6 max-w-2xl" onSubmit={submit}>
-      <h2 className="mb-2 text-lg font-bold">{words.title}</h2>
+      <h2 className="mb-2 text-lg font-semibold">{words.title}</h2>
       <div className="grid gap-4 sm:grid-cols-[2fr_1fr]">
         <TextField
           label={words.name}

@@ -9,7 +9,7 @@ export function OtherBenches() {
   if (reach === undefined) return null;
   return (
     <section className="mt-8 max-w-3xl">
-      <h2 className="text-lg font-bold">{words.title}</h2>
+      <h2 className="text-lg font-semibold">{words.title}</h2>
       {reach === null ? (
         <p className="text-quiet">
           {words.alone} <code className="font-mono text-ink">{words.command}</code>,{' '}

@@ -25,7 +25,7 @@ export function Screens({
   };
   return (
     <section className="mt-8 max-w-3xl">
-      <h2 className="text-lg font-bold">{words.title}</h2>
+      <h2 className="text-lg font-semibold">{words.title}</h2>
       <p className="text-quiet">
         {error ? faultWords(error) : screens?.length === 0 ? words.none : words.lead}
       </p>

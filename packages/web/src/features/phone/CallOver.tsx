@@ -26,7 +26,7 @@ export function CallOver({
       <h1 id="step-title" className="text-3xl font-bold">
         {words.title}
       </h1>
-      <blockquote className="mt-2 border-l-4 border-own pl-4 text-xl leading-snug">
+      <blockquote className="mt-2 border-l-4 border-own pl-4 text-lg leading-snug">
         {words.say}
       </blockquote>
       {outcome === 'stop' && <Caution text={m.phone.unplug} />}

@@ -100,7 +100,7 @@ function Spoken({
     <div className="flex max-w-4xl flex-col gap-4 xl:flex-row xl:gap-8">
       <div className="min-w-0 flex-1">
         <p className="text-sm font-semibold text-quiet">{heading}</p>
-        <h1 id="step-title" className="mt-0.5 text-lg font-bold">
+        <h1 id="step-title" className="mt-0.5 text-lg font-semibold">
           {title}
         </h1>
         <blockquote className="mt-2 max-w-2xl border-l-4 border-own pl-4 text-2xl leading-snug text-pretty">

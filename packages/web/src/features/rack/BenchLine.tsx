@@ -196,7 +196,7 @@ function TargetBox({
   );
   const box = {
     className:
-      'absolute top-0 h-full min-w-11 rounded text-left text-sm font-bold hover:bg-paper/60',
+      'absolute top-0 h-full min-w-11 rounded text-left text-sm font-semibold hover:bg-paper/60',
     style: { left, width },
   };
   const tags = (
@@ -272,7 +272,7 @@ function JobLine({
         to={ticketAddress(role, line)}
         className="flex min-h-11 flex-wrap items-baseline gap-x-3 py-2 hover:underline"
       >
-        <span className="w-8 font-bold">{line.tag}</span>
+        <span className="w-8 font-semibold">{line.tag}</span>
         <span className="min-w-0 flex-1 break-words">
           <bdi className="font-semibold">{line.label}</bdi>
           <span className="block text-sm text-quiet">{workOf(planned)}</span>

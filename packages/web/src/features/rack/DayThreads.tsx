@@ -37,7 +37,7 @@ export function DayThreads({
   return (
     <section aria-labelledby="threads-title" className="mb-3 border-b border-rule pb-2">
       <div className="flex flex-wrap items-center gap-x-4">
-        <h2 id="threads-title" className="text-lg font-bold">
+        <h2 id="threads-title" className="text-lg font-semibold">
           {words.title(plan.day === now.day, write.plainDay(plan.day))}
         </h2>
         <span className="text-sm text-quiet">{words.atRisk(atRisk)}</span>

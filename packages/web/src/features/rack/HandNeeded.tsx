@@ -73,7 +73,7 @@ function Part({
   const { title, note } = m.rack.side.sections[section];
   return (
     <section className="mb-5" aria-label={title}>
-      <h2 className="text-lg font-bold">
+      <h2 className="text-lg font-semibold">
         {title} <span className="font-normal text-quiet">{entries.length}</span>
         {note && entries.length > 1 && (
           <span className="block text-sm font-normal text-quiet">{note}</span>
@@ -86,7 +86,7 @@ function Part({
               to={ticketAddress(role, line)}
               className="flex min-h-11 items-baseline gap-3 py-2 hover:underline"
             >
-              <span className="w-8 shrink-0 font-mono text-lg font-bold">
+              <span className="w-8 shrink-0 font-mono text-lg font-semibold">
                 {line.tag ?? <Phone aria-hidden size={20} />}
               </span>
               <span className="min-w-0 flex-1 break-words">

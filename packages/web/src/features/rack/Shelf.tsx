@@ -193,7 +193,7 @@ const LEAST_TOLD = 0.2;
 function HangingTag({ tag, accent }: { readonly tag: number; readonly accent: boolean }) {
   return (
     <span
-      className={`flex items-center gap-1.5 rounded-[4px] px-2 py-0.5 font-mono text-lg font-bold text-ground ${accent ? 'bg-hazard' : 'bg-ink'}`}
+      className={`flex items-center gap-1.5 rounded-[4px] px-2 py-0.5 font-mono text-lg font-semibold text-ground ${accent ? 'bg-hazard' : 'bg-ink'}`}
     >
       <span aria-hidden="true" className="size-1.5 rounded-full bg-ground" />
       <span className="sr-only">{m.rack.tag(tag)}</span>

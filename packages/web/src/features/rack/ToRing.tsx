@@ -26,7 +26,7 @@ export function ToRing({ calls }: { readonly calls: readonly CallToMake[] }) {
   };
   return (
     <section aria-labelledby="to-ring" className="mb-6">
-      <h2 id="to-ring" className="text-lg font-bold">
+      <h2 id="to-ring" className="text-lg font-semibold">
         {m.rack.ring.title} <span className="font-normal text-quiet">{open.length}</span>
       </h2>
       <ul>
@@ -56,7 +56,7 @@ function Call({ line, about, also }: CallToMake) {
   });
   return (
     <div className="flex items-baseline gap-3">
-      <span className="w-8 shrink-0 font-mono text-lg font-bold">{tag}</span>
+      <span className="w-8 shrink-0 font-mono text-lg font-semibold">{tag}</span>
       <span className="min-w-0 flex-1 break-words">
         <Link
           to={`/ticket/${line.ticket}`}

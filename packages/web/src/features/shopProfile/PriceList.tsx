@@ -23,7 +23,7 @@ export function PriceList({
   const isNew = name !== '' && !lines.some((line) => line.words === name);
   return (
     <section aria-label={words.title}>
-      <h2 className="text-lg font-bold">{words.title}</h2>
+      <h2 className="text-lg font-semibold">{words.title}</h2>
       <p className="mb-2 text-quiet">{words.lead}</p>
       <ul className="max-w-140">
         {lines.map((line) => (

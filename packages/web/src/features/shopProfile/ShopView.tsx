@@ -73,7 +73,7 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
       <ShopTabs />
       <h1 className="text-2xl font-bold">{words.title}</h1>
       <fieldset>
-        <legend className="mb-2 text-lg font-bold">{words.place}</legend>
+        <legend className="mb-2 text-lg font-semibold">{words.place}</legend>
         <Select
           label={words.timeZone}
           value={card.timeZone}
@@ -83,7 +83,7 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
         />
       </fieldset>
       <fieldset className="grid gap-4 md:grid-cols-2">
-        <legend className="mb-2 text-lg font-bold">{words.onBills}</legend>
+        <legend className="mb-2 text-lg font-semibold">{words.onBills}</legend>
         {TEXTS.map(({ name, ...rest }) => (
           <TextField
             key={name}
@@ -95,7 +95,7 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
         ))}
       </fieldset>
       <fieldset className="flex flex-wrap items-end gap-4">
-        <legend className="mb-2 text-lg font-bold">{words.money}</legend>
+        <legend className="mb-2 text-lg font-semibold">{words.money}</legend>
         <TextField
           label={words.currency}
           value={card.currency}
@@ -123,7 +123,7 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
         </CheckBox>
       </fieldset>
       <fieldset className="grid gap-4 md:grid-cols-3">
-        <legend className="mb-2 text-lg font-bold">{words.patience}</legend>
+        <legend className="mb-2 text-lg font-semibold">{words.patience}</legend>
         {NUMBERS.map((name) => (
           <NumberField
             whole
@@ -135,7 +135,7 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
         ))}
       </fieldset>
       <fieldset>
-        <legend className="mb-2 text-lg font-bold">{words.papers}</legend>
+        <legend className="mb-2 text-lg font-semibold">{words.papers}</legend>
         <RadioBoxes
           className="flex flex-wrap gap-x-6"
           legend={words.tagPaper}
@@ -157,7 +157,7 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
         onText={(uncollectedText) => set({ uncollectedText })}
       />
       <section aria-label={words.hours}>
-        <h2 className="text-lg font-bold">{words.hours}</h2>
+        <h2 className="text-lg font-semibold">{words.hours}</h2>
         <p className="mb-3 text-quiet">{words.hoursLead}</p>
         <div className="relative overflow-x-auto">
           <table className="w-full border-collapse">
@@ -192,7 +192,7 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
         </div>
       </section>
       <section aria-label={words.closed}>
-        <h2 className="mb-2 text-lg font-bold">{words.closed}</h2>
+        <h2 className="mb-2 text-lg font-semibold">{words.closed}</h2>
         <DaysOffList
           add={words.addClosed}
           days={card.closed}

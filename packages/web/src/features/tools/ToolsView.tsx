@@ -27,7 +27,7 @@ export default function ToolsView() {
               <ToolGlyph tool={tool} />
             </span>
             <section aria-labelledby={`tool-${tool}`} className="min-w-0 flex-1">
-              <h2 id={`tool-${tool}`} className="text-xl font-bold">
+              <h2 id={`tool-${tool}`} className="text-lg font-semibold">
                 {m.instrument[tool]}
               </h2>
               <ul className="mt-1 flex flex-wrap gap-x-5">

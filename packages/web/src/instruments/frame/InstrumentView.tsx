@@ -97,7 +97,7 @@ function Alone({ name, parts }: InstrumentProps) {
       query={machine ? `?machine=${machine}` : ''}
     >
       {card ? (
-        <p className="font-bold">
+        <p className="font-semibold">
           <Link to={`/machines/${machine ?? ''}`} className="underline underline-offset-4">
             <bdi>{card.label}</bdi>
           </Link>

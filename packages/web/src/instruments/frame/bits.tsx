@@ -116,7 +116,7 @@ export function Reading({
         {name}
         {note && <span className="block text-sm text-quiet">{note}</span>}
       </dt>
-      <dd className={`font-mono text-lg ${bad ? 'font-bold' : ''}`}>{value}</dd>
+      <dd className={`font-mono text-lg ${bad ? 'font-semibold' : ''}`}>{value}</dd>
       <dd className="-my-1">{standing && <ProvenanceMark standing={standing} />}</dd>
     </div>
   );

@@ -35,7 +35,7 @@ export function AnswerButton({
     >
       <span
         aria-hidden="true"
-        className={`grid size-8 shrink-0 place-items-center rounded-md border-2 border-ink font-mono text-base font-bold ${digit > LAST_KEY ? 'invisible' : sound ? 'bg-paper text-ink' : 'bg-ink text-ground'}`}
+        className={`grid size-8 shrink-0 place-items-center rounded-md border-2 border-ink font-mono text-base font-semibold ${digit > LAST_KEY ? 'invisible' : sound ? 'bg-paper text-ink' : 'bg-ink text-ground'}`}
       >
         {digit}
       </span>

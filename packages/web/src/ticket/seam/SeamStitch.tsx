@@ -96,7 +96,7 @@ function Words({ entry, person }: Pick<SeamStitchProps, 'entry' | 'person'>) {
         <span className="sr-only">{side === 'above' ? m.seam.seen : m.seam.done}: </span>
         <bdi>{text}</bdi>
       </span>
-      <span className="px-1 text-center text-xs text-quiet">
+      <span className="px-1 text-center text-sm text-quiet">
         {newDay && <span className="sr-only">{write.day(at)}</span>}
         <Time at={at} withDay={false} />{' '}
         {person && (
@@ -119,7 +119,7 @@ export function Notes({ entry }: { readonly entry: SeamEntry }) {
   const sender = usePeopleById().get(entry.sentBy ?? '');
   const notes = [...notesOf(entry), ...(sender ? [m.seam.sentBy(sender.name)] : [])];
   if (notes.length === 0) return null;
-  return <span className="block text-xs font-semibold">{notes.join(', ')}</span>;
+  return <span className="block text-sm font-semibold">{notes.join(', ')}</span>;
 }
 
 function notesOf({ state, mark, late }: SeamEntry): readonly string[] {
@@ -153,7 +153,7 @@ function Marks({
       aria-hidden="true"
       className={`absolute top-0 bottom-0 -left-px ${state === undefined ? '' : 'border-l-2 border-dotted border-ink'}`}
     >
-      <span className="absolute top-0 left-1.5 text-xs whitespace-nowrap text-quiet">
+      <span className="absolute top-0 left-1.5 text-sm whitespace-nowrap text-quiet">
         {[day, state].filter(Boolean).join(' · ')}
       </span>
     </span>

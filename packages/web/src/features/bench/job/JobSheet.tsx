@@ -97,7 +97,7 @@ export default function JobSheet({
 function Part({ title, children }: { readonly title: string; readonly children: ReactNode }) {
   return (
     <section aria-label={title} className="border-t border-rule pt-3 first:border-0">
-      <h2 className="mb-2 text-lg font-bold">{title}</h2>
+      <h2 className="mb-2 text-lg font-semibold">{title}</h2>
       {children}
     </section>
   );

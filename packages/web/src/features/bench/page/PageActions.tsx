@@ -1,5 +1,6 @@
 import { mayRecord, type Situation } from '@nodo/ticket';
 import { useState } from 'react';
+import { useBillsQuery } from '../../../api/client.ts';
 import { m } from '../../../messages/index.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
@@ -16,12 +17,15 @@ export function PageActions({ situation }: { readonly situation: Situation }) {
   const { ticket, record } = useTicket();
   const { role } = useSession().person;
   const [isPromising, setPromising] = useState(false);
+  const { isLoading } = useBillsQuery(ticket.id, { skip: situation.stage !== 'collected' });
   const { stage, awaited, conflict } = situation;
   const words = m.ticketPage;
   const toArrive = mayRecord(role, 'part-came') ? awaited : undefined;
   // A call that ended well has nothing to hand out.
   if (stage === 'away' || ticket.intake?.tag === undefined) return null;
   if (stage === 'collected') {
+    // What comes late would push away what is just being touched.
+    if (isLoading) return null;
     return (
       <div>
         <AfterHandOut />

@@ -13,7 +13,7 @@ export function ChangedHere({ isAbout }: { readonly isAbout: (change: TableChang
   if (!tables || about.length === 0) return null;
   return (
     <aside className="mt-3 border-l-3 border-own pl-3">
-      <h3 className="font-bold">{m.tables.changedHere}</h3>
+      <h3 className="font-semibold">{m.tables.changedHere}</h3>
       <ul>
         {about.map((proposal) => (
           <li key={proposal.id}>

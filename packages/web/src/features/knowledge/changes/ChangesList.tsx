@@ -30,7 +30,7 @@ export function ChangesList({ tables }: { readonly tables: ShopTables }) {
         if (these.length === 0) return null;
         return (
           <section key={state} className="mt-5">
-            <h3 className="font-bold">
+            <h3 className="font-semibold">
               {words.states[state]} ({these.length})
             </h3>
             <ul>

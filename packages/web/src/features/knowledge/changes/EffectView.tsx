@@ -27,7 +27,7 @@ export function EffectView({
   const words = m.tables;
   return (
     <section className="mt-6" aria-live="polite">
-      <h3 className="text-xl font-bold">{words.effect}</h3>
+      <h3 className="text-lg font-semibold">{words.effect}</h3>
       {state.kind === 'reckoning' && (
         <div className="mt-2">
           <Sewing
@@ -75,7 +75,7 @@ function OnCases({
     words.outOf(verdict[of], verdict.verdicts.length);
   return (
     <>
-      <h4 className="mt-3 font-bold">{words.cases}</h4>
+      <h4 className="mt-3 font-semibold">{words.cases}</h4>
       <p className="text-sm text-quiet">{words.casesNote}</p>
       <table className="mt-1">
         <thead className="text-left text-sm text-quiet">
@@ -169,7 +169,7 @@ function OnTickets({
     check === undefined ? words.nothing : (checks.get(check)?.title ?? check);
   return (
     <>
-      <h4 className="mt-5 font-bold">{words.tickets}</h4>
+      <h4 className="mt-5 font-semibold">{words.tickets}</h4>
       {tickets.length === 0 && <p>{words.noTickets}</p>}
       {tickets.length > 0 && moves.length === 0 && <p>{words.noTicketMoves}</p>}
       {moves.length > 0 && (

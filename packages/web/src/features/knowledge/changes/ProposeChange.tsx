@@ -78,7 +78,7 @@ function ProposalForm({ subject, model, version }: ProposeChangeProps) {
       className="flex max-w-xl flex-col gap-3"
       onSubmit={submit}
     >
-      <h3 id={title} className="text-xl font-bold">
+      <h3 id={title} className="text-lg font-semibold">
         {words.propose}
       </h3>
       <Select

@@ -19,7 +19,7 @@ export function RiskLimit({ version, isLead }: RiskLimitProps) {
   const words = m.tables;
   return (
     <section className="mt-5">
-      <h3 className="font-bold">{words.limitTitle}</h3>
+      <h3 className="font-semibold">{words.limitTitle}</h3>
       <p>{words.limitNote(write.fine(version.knowledge.riskLimit))}</p>
       {isLead && !isOpen && (
         <Button className="mt-2" onClick={() => setOpen(true)}>

@@ -25,7 +25,7 @@ export function CasePart() {
           <SeatSection />
           <SpringSection />
           <section aria-label={words.rim.title}>
-            <h2 className="text-lg font-bold">{words.rim.title}</h2>
+            <h2 className="text-lg font-semibold">{words.rim.title}</h2>
             <p className="leading-snug">{words.rim.how}</p>
             <TextLink to={`${instrumentRoot(bench, 'bobbin')}/marks?on=case-outside`}>
               {words.rim.toMap}

@@ -39,7 +39,7 @@ export function GapSection() {
     onTicket && ['not-yet', 'off', 'again'].includes(caseSeat(onTicket.ticket, bench.model));
   return (
     <section aria-label={words.title} className="flex flex-col gap-2">
-      <h2 className="text-lg font-bold">{words.title}</h2>
+      <h2 className="text-lg font-semibold">{words.title}</h2>
       <p className="leading-snug">{words.how}</p>
       {seatFirst && <p className="font-semibold">{words.seatFirst}</p>}
       <div className="flex flex-wrap gap-3">

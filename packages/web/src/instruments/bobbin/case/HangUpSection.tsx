@@ -35,7 +35,7 @@ export function HangUpSection() {
   };
   return (
     <section aria-label={words.title} className="flex flex-col gap-2">
-      <h2 className="text-lg font-bold">{words.title}</h2>
+      <h2 className="text-lg font-semibold">{words.title}</h2>
       <p className="leading-snug">{words.how}</p>
       <Caution text={m.bench.hazards.needle} />
       {turnsAsked(shown).map(({ id }) => (
@@ -65,7 +65,7 @@ export function HangUpSection() {
       )}
       <div aria-live="polite">
         {where.kind === 'located' && (
-          <p className="text-lg font-bold" data-testid="hang-up">
+          <p className="text-lg font-semibold" data-testid="hang-up">
             {words.located[where.at]}
           </p>
         )}

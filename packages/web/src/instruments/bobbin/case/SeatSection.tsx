@@ -23,7 +23,7 @@ export function SeatSection() {
   };
   return (
     <section aria-label={words.title} className="flex flex-col gap-2">
-      <h2 className="text-lg font-bold">{words.title}</h2>
+      <h2 className="text-lg font-semibold">{words.title}</h2>
       <div className="flex flex-wrap gap-4">
         <CaseDetail family={family} place="case" presserDown={false} />
         <div className="min-w-56 flex-1 leading-snug">

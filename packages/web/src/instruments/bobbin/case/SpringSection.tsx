@@ -11,7 +11,7 @@ export function SpringSection() {
   const words = instruments.bobbinCase.spring;
   return (
     <section aria-label={words.title} className="flex flex-col items-start gap-2">
-      <h2 className="text-lg font-bold">{words.title}</h2>
+      <h2 className="text-lg font-semibold">{words.title}</h2>
       <Looks
         words={words}
         check="case-spring"

@@ -34,7 +34,7 @@ export function BobbinToDo() {
   );
   if (LOOKS.every((check) => statusOf(bench, check) === 'sound')) {
     return (
-      <p className="border-l-4 border-below pl-4 text-lg font-bold" aria-live="polite">
+      <p className="border-l-4 border-below pl-4 text-lg font-semibold" aria-live="polite">
         {words.proven}
       </p>
     );
@@ -42,7 +42,7 @@ export function BobbinToDo() {
   if (owed.length === 0 || !mayDo(bench)) return null;
   return (
     <section aria-label={words.todo} className="flex flex-col items-start gap-2">
-      <h2 className="text-lg font-bold">{words.todo}</h2>
+      <h2 className="text-lg font-semibold">{words.todo}</h2>
       {owed.map(({ action, words: key }) => (
         <Button key={action} look="main" onClick={() => keepAction(bench, action)}>
           {words[key]}

@@ -143,7 +143,7 @@ function Rewind({ winding }: { readonly winding: Winding }) {
   const { again, steps } = instruments.bobbinCondition.wound;
   return (
     <section aria-label={again} className="border-l-4 border-own pl-4">
-      <h2 className="text-lg font-bold">
+      <h2 className="text-lg font-semibold">
         {again} <ProvenanceMark standing="common-practice" />
       </h2>
       <ol className="list-decimal pl-5 leading-snug">

@@ -19,7 +19,7 @@ export function OtherBobbin() {
   };
   return (
     <section aria-label={words.title} className="flex flex-col gap-2 border-t border-rule pt-3">
-      <h2 className="text-lg font-bold">{words.title}</h2>
+      <h2 className="text-lg font-semibold">{words.title}</h2>
       <p className="leading-snug">{words.how}</p>
       <Caution text={words.caution} />
       {isOpen && <p className="font-semibold">{words.openFirst}</p>}

@@ -44,7 +44,7 @@ export function LeftPart() {
           <p className="text-lg">{words.wrong}</p>
         ) : (
           <>
-            <p className={`text-lg font-bold ${left.lasts ? 'text-below' : ''}`}>
+            <p className={`text-lg font-semibold ${left.lasts ? 'text-below' : ''}`}>
               {left.lasts ? words.lasts : words.short}
             </p>
             <dl className="mt-3">

@@ -85,7 +85,7 @@ function HowToDress({
   const lastGrit = steps.findLast(({ grit }) => grit > 0);
   return (
     <section aria-label={words.title} className="flex flex-col gap-2 border-l-4 border-own pl-4">
-      <h2 className="text-lg font-bold">
+      <h2 className="text-lg font-semibold">
         {words.title} <ProvenanceMark standing="common-practice" />
       </h2>
       {isReplaced && <p>{words.replaceAnyway}</p>}
@@ -149,7 +149,7 @@ function LookAgain({ part }: { readonly part: StruckPart }) {
   if (surfaceCheck === undefined || statusOf(bench, surfaceCheck) !== 'again') return null;
   return (
     <section aria-label={instruments.marks.again.title} className="border-l-4 border-own pl-4">
-      <h2 className="text-lg font-bold">{instruments.marks.again.title}</h2>
+      <h2 className="text-lg font-semibold">{instruments.marks.again.title}</h2>
       <CheckLinks checks={others} />
     </section>
   );

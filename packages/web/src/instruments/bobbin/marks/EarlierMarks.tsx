@@ -25,7 +25,7 @@ export function EarlierMarks({
     onTicket.record('mark-found', { surface, hour, out, kind, length, was: id });
   return (
     <section aria-label={words.earlier.title}>
-      <h2 className="text-lg font-bold">{words.earlier.title}</h2>
+      <h2 className="text-lg font-semibold">{words.earlier.title}</h2>
       {typeof visits === 'string' && <p className="text-quiet">{words.earlier[visits]}</p>}
       {typeof visits !== 'string' && marks.length === 0 && (
         <p className="text-quiet">{words.earlier.none}</p>

@@ -25,7 +25,7 @@ export function MarkList({
   const isEnded = marks.length > 0 && marks.every(({ end, kind }) => end || kind === 'depression');
   return (
     <section aria-label={words.list}>
-      <h2 className="text-lg font-bold">
+      <h2 className="text-lg font-semibold">
         {words.list} <ProvenanceMark standing="common-practice" />
       </h2>
       {marks.length === 0 && <p className="text-quiet">{words.none}</p>}
@@ -35,7 +35,7 @@ export function MarkList({
             key={mark.id}
             className="flex flex-wrap items-center gap-x-3 border-b border-rule py-1"
           >
-            <span className="w-6 font-mono font-bold">{numberOf(mark)}</span>
+            <span className="w-6 font-mono font-semibold">{numberOf(mark)}</span>
             <span className="min-w-40 flex-1 leading-tight">
               {surfaceOf(mark.surface).title}:{' '}
               {words.line(mark.kind, words.place(mark), write.figure(mark.length))}

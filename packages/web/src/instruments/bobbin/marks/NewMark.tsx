@@ -40,7 +40,7 @@ export function NewMark({
       aria-label={words.title(instruments.marks.place(place))}
       className="flex flex-col gap-3 border-l-4 border-own pl-4"
     >
-      <h2 className="text-lg font-bold" aria-live="polite">
+      <h2 className="text-lg font-semibold" aria-live="polite">
         {words.title(instruments.marks.place(place))}
       </h2>
       <Choices

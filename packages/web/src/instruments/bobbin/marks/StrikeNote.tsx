@@ -26,7 +26,7 @@ export function StrikeNote() {
       aria-live="polite"
       className="border-l-4 border-hazard pl-4 leading-snug"
     >
-      <h2 className="text-lg font-bold">
+      <h2 className="text-lg font-semibold">
         {words.title} <ProvenanceMark standing="common-practice" />
       </h2>
       {strikes.map((strike) => (

@@ -40,7 +40,7 @@ export function ScrewClock() {
   };
   return (
     <section aria-label={words.title} className="flex flex-col gap-3">
-      <h2 className="text-lg font-bold">
+      <h2 className="text-lg font-semibold">
         {words.title} <ProvenanceMark standing="common-practice" />
       </h2>
       <Choices

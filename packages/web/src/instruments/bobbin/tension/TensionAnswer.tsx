@@ -16,7 +16,7 @@ export function TensionAnswer({
   const stand = standOf(tension, limit);
   return (
     <div>
-      <p className="font-mono text-4xl font-bold" data-testid="tension">
+      <p className="font-mono text-3xl font-bold" data-testid="tension">
         {write.tenths(tension)} gf
       </p>
       {note && <p className="text-quiet">{note}</p>}

@@ -116,7 +116,7 @@ export function WhichPart() {
         {measured && !takes && <p>{words.takesUnknown}</p>}
         {own.length > 0 && (
           <section aria-label={words.against}>
-            <h2 className="font-bold">{words.against}</h2>
+            <h2 className="font-semibold">{words.against}</h2>
             <dl>
               {own.map(({ measure, value, own: [least, most], fits }) => (
                 <Reading
@@ -137,7 +137,7 @@ export function WhichPart() {
         {measured && over && <BobbinsOver measured={measured} hole={reading.hole} other={over} />}
         {alike.length > 0 && (
           <section aria-label={words.alike}>
-            <h2 className="font-bold">{words.alike}</h2>
+            <h2 className="font-semibold">{words.alike}</h2>
             <ul>
               {alike.map(({ bobbin, acrossOff, widthOff }) => (
                 <li key={bobbin.id} className="border-b border-rule py-1">

@@ -109,7 +109,7 @@ export function BrokenPart() {
       />
       {place && account?.state === 'missing' && (
         <section aria-label={words.lookIn}>
-          <h2 className="font-bold">
+          <h2 className="font-semibold">
             {words.lookIn} <ProvenanceMark standing="common-practice" />
           </h2>
           <ol className="list-decimal pl-6">
@@ -121,7 +121,7 @@ export function BrokenPart() {
       )}
       <p className="text-quiet">{words.coated}</p>
       {isCleared ? (
-        <p className="border-l-4 border-below pl-4 font-bold">{words.cleared}</p>
+        <p className="border-l-4 border-below pl-4 font-semibold">{words.cleared}</p>
       ) : (
         mayDo(bench) && (
           <div className="flex flex-wrap items-center gap-3">

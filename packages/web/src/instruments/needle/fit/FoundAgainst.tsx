@@ -60,7 +60,7 @@ export function FoundAgainst({
   };
   return (
     <section aria-label={words.found} className="border-t border-rule pt-3">
-      <h2 className="font-bold">{words.found}</h2>
+      <h2 className="font-semibold">{words.found}</h2>
       <p>{needleLine(found)}</p>
       <ul className="mt-1 leading-snug">
         {wrong.map((id) => (

@@ -80,7 +80,7 @@ export function RegisterPart() {
         {isKnown && entries.length === 0 && <p className="text-quiet">{words.nothing}</p>}
         {entries.length > 0 && (
           <section aria-label={words.history}>
-            <h2 className="font-bold">{words.history}</h2>
+            <h2 className="font-semibold">{words.history}</h2>
             <ul>
               {entries.slice(0, MOST_SHOWN).map((entry) => (
                 <li key={entry.id} className="border-b border-rule py-1.5 leading-snug">
@@ -98,7 +98,7 @@ export function RegisterPart() {
         )}
         {opened.length > 0 && (
           <section aria-label={words.openedTitle}>
-            <h2 className="font-bold">{words.openedTitle}</h2>
+            <h2 className="font-semibold">{words.openedTitle}</h2>
             <ul>
               {opened.map((one) => (
                 <li key={one.id} className="border-b border-rule py-1.5 leading-snug">

@@ -12,7 +12,7 @@ function stateOf(reading: SeatReading | undefined, target: SeatTarget): NeedleSt
 const LOOKS: Readonly<Record<NeedleState, string>> = {
   unlooked: 'border-edge text-quiet',
   right: 'border-below text-ink',
-  wrong: 'border-dashed border-ink bg-paper font-bold',
+  wrong: 'border-dashed border-ink bg-paper font-semibold',
 };
 
 /** The needles of a head side by side, each with its state. */

@@ -39,7 +39,7 @@ export function SeatToDo({
     if (!standing?.isRight || isInHand) return null;
     return (
       <section className="mt-5 border-l-4 border-below pl-4" aria-live="polite">
-        <p className="text-lg font-bold">{words.proven}</p>
+        <p className="text-lg font-semibold">{words.proven}</p>
         <p>{words.provenNext}</p>
         {standing.owesTurning && mayDo(bench) && (
           <Button
@@ -60,7 +60,7 @@ export function SeatToDo({
   const mayAct = mayDo(bench) && (standing?.wrong.size ?? 0) > 0 && !isInHand;
   return (
     <section className="mt-5 border-l-4 border-own pl-4" aria-label={words.todo}>
-      <h2 className="text-lg font-bold">{words.todo}</h2>
+      <h2 className="text-lg font-semibold">{words.todo}</h2>
       <ol className="mt-1 list-decimal pl-5 leading-snug">
         <li>{words.do.unplug}</li>
         {isBlocked && <li>{words.do.clear}</li>}

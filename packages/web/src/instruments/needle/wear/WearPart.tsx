@@ -111,7 +111,7 @@ export function WearPart() {
         {habit && count !== undefined && (
           <>
             <section aria-label={words.same}>
-              <h2 className="font-bold">{words.same}</h2>
+              <h2 className="font-semibold">{words.same}</h2>
               <dl>
                 {SEWN_AS.map((one) => (
                   <Reading
@@ -124,7 +124,7 @@ export function WearPart() {
               </dl>
             </section>
             <section aria-label={words.schools}>
-              <h2 className="font-bold">{words.schools}</h2>
+              <h2 className="font-semibold">{words.schools}</h2>
               <ul className="flex flex-col gap-2">
                 {schools.map((one) => (
                   <SchoolLine
@@ -178,7 +178,7 @@ function SchoolLine({
       <p className="flex flex-wrap items-baseline gap-x-3">
         <span className="font-semibold">{title}</span>
         <ProvenanceMark standing={standing} />
-        <span className={due ? 'font-bold' : ''}>
+        <span className={due ? 'font-semibold' : ''}>
           {due ? words.due : by ? leftWords(by.left, habit, week) : words.noCount}
         </span>
       </p>
