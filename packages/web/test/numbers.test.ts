@@ -22,6 +22,24 @@ describe('a number as it is typed', () => {
   );
 });
 
+describe('how long something takes', () => {
+  it.each([
+    [0, '0 min'],
+    [0.01, '1 s'],
+    [0.2, '12 s'],
+    [0.99, '59 s'],
+    [0.995, '1 min'],
+    [4.5, '4.5 min'],
+    [9.94, '9.9 min'],
+    [9.96, '10 min'],
+    [40.4, '40 min'],
+    [90, '90 min'],
+    [108, '1.8 h'],
+  ])('%d minutes are “%s”', (minutes, text) => {
+    expect(write.duration(minutes)).toBe(text);
+  });
+});
+
 describe('money', () => {
   // Minor units by ISO 4217: the euro has two digits, the yen none, the dinar of Kuwait three.
   it.each([

@@ -53,6 +53,14 @@ function clockIn(timeZone: string): Intl.DateTimeFormat {
 
 export const write = {
   minutes: (value: number): string => minutesFormat.format(value),
+  /** How long something takes: seconds below a minute, whole minutes from ten on, hours above ninety. */
+  duration: (minutes: number): string => {
+    if (minutes === 0) return '0 min';
+    if (minutes < 59.5 / 60) return `${Math.max(1, Math.round(minutes * 60))} s`;
+    if (minutes < 9.95) return `${minutesFormat.format(minutes)} min`;
+    if (minutes < 90.5) return `${minutesFormat.format(Math.round(minutes))} min`;
+    return `${minutesFormat.format(minutes / 60)} h`;
+  },
   /** A measured number, as exact as it is. */
   figure: (value: number): string => figureFormat.format(value),
   /** A computed number, to a tenth. */

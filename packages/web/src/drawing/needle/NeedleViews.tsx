@@ -211,7 +211,9 @@ export function NeedleFromBelow({
 }) {
   const R = system.shank / 2;
   const r = blade / 2;
-  const half = 2.1;
+  const half = 2.2;
+  /** Half of its width: the sides are named beside it. */
+  const aside = 2.55;
   // From below, with the back at the top, right and left change places.
   const at = (azimuth: number, radius: number) => {
     const a = (azimuth * Math.PI) / 180;
@@ -223,9 +225,9 @@ export function NeedleFromBelow({
   return (
     <svg
       data-scale={BELOW_SCALE}
-      width={2 * half * BELOW_SCALE}
+      width={2 * aside * BELOW_SCALE}
       height={2 * half * BELOW_SCALE}
-      viewBox={`${-half} ${-half} ${2 * half} ${2 * half}`}
+      viewBox={`${-aside} ${-half} ${2 * aside} ${2 * half}`}
       role="img"
       aria-label={account}
       fill="none"
@@ -275,7 +277,7 @@ export function NeedleFromBelow({
           </DrawnText>
         );
       })}
-      <ScaleBar x={-half + 0.1} y={half - 0.12} length={1} label={words.bar(1)} letters={0.3} />
+      <ScaleBar x={-aside + 0.1} y={half - 0.12} length={1} label={words.bar(1)} letters={0.3} />
     </svg>
   );
 }

@@ -32,8 +32,8 @@ export function PiecesView({
     <svg
       data-scale={PIECES_SCALE}
       width={(whole + 2) * PIECES_SCALE}
-      height={5.9 * PIECES_SCALE}
-      viewBox={`-1 -2.4 ${whole + 2} 5.9`}
+      height={7.4 * PIECES_SCALE}
+      viewBox={`-1 -2.7 ${whole + 2} 7.4`}
       role="img"
       aria-label={account}
       fill="none"
@@ -87,7 +87,7 @@ export function PiecesView({
         fill="var(--ground)"
         strokeWidth="0.06"
       />
-      <ScaleBar x={0} y={2.9} length={10} label={words.bar(10)} letters={0.9} />
+      <ScaleBar x={0} y={4.3} length={10} label={words.bar(10)} letters={0.9} />
     </svg>
   );
 }

@@ -101,7 +101,7 @@ function WhileOpen({
             >
               {check.title}{' '}
               <span className="font-mono text-sm text-quiet">
-                {write.minutes(checkMinutes(model, ticket.open, check))} {m.bench.step.minutes}
+                {write.duration(checkMinutes(model, ticket.open, check))}
               </span>
             </button>
           </li>

@@ -40,7 +40,7 @@ export function CauseArticle({
           <ProvenanceMark standing={standing('how-often', 'tuned')} />
         </span>
         <span>
-          {words.fix(write.minutes(cause.fixMinutes))}{' '}
+          {words.fix(write.duration(cause.fixMinutes))}{' '}
           <ProvenanceMark standing={standing('fix-minutes', 'common-practice')} />
         </span>
         {cause.byPhone && <span>{words.byPhone}</span>}

@@ -47,7 +47,7 @@ export function CheckArticle({
         <h2 className="text-3xl font-bold text-balance">{check.title}</h2>
         <p className="mt-1 flex flex-wrap items-center gap-x-4 text-quiet">
           <span>
-            {words.takes(write.minutes(checkMinutes(model, new Set(), check)))}{' '}
+            {write.duration(checkMinutes(model, new Set(), check))}{' '}
             <ProvenanceMark standing={standing('check-minutes', 'common-practice')} />
           </span>
           <span>{words.where(words.places[check.where])}</span>

@@ -223,7 +223,7 @@ function Job({
           <bdi>{name}</bdi>
         </span>
         <span className="block text-sm text-quiet">
-          {m.rack.threads.minutes(write.minutes(Math.round(minutes)))}
+          {write.duration(Math.round(minutes))}
           {promised !== null && `, ${words.for(write.plainDay(promised))}`}
         </span>
       </span>

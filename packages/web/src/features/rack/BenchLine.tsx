@@ -303,8 +303,8 @@ function saidOf(planned: Planned, { label }: RackEntry): string {
 /** How long it takes, how unsure that is, and why it comes when it does. */
 function workOf({ minutes, spread, reason }: Planned): string {
   return m.rack.threads.work(
-    write.minutes(Math.round(minutes)),
-    write.minutes(Math.round(spread)),
+    write.duration(Math.round(minutes)),
+    write.duration(Math.round(spread)),
     m.life.reason(reason),
   );
 }

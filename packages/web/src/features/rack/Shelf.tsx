@@ -119,8 +119,8 @@ function DueLine({
   const facts = [
     status === 'open' && left
       ? words.minutesLeft(
-          write.minutes(Math.round(left.mean)),
-          write.minutes(Math.round(left.spread)),
+          write.duration(Math.round(left.mean)),
+          write.duration(Math.round(left.spread)),
         )
       : '',
     promised && status === 'open' ? words.promised(write.plainDay(promised)) : '',

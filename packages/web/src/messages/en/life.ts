@@ -250,8 +250,8 @@ export const life = {
   clock: {
     start: 'Start the clock',
     resume: 'Go on working',
-    running: (minutes: string) => `${minutes} min, running`,
-    worked: (minutes: string) => `${minutes} min worked`,
+    running: (time: string) => `${time}, running`,
+    worked: (time: string) => `${time} worked`,
     interrupt: 'Pause',
     stop: 'Stop for now',
     elsewhere: (label: string) => `Your clock ran on ${label}. It was paused there.`,
@@ -343,7 +343,7 @@ export const life = {
   promise: {
     title: 'Promise a day',
     lead: (minutes: string, spread: string) =>
-      `Calculated with ${minutes} min of work, give or take ${spread}, after what is promised already.`,
+      `Calculated with ${minutes} of work, give or take ${spread}, after what is promised already.`,
     reckoning: 'Calculating',
     nobody: 'Nobody works at the benches. A lead sets the hours under Shop.',
     day: 'Another day',

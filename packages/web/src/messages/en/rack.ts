@@ -44,7 +44,7 @@ export const rack = {
     uncollected: 'not collected',
     comeback: 'came back',
   },
-  minutesLeft: (minutes: string, spread: string) => `${minutes} min left ± ${spread}`,
+  minutesLeft: (time: string, spread: string) => `${time} left ± ${spread}`,
   promised: (day: string) => `promised ${day}`,
   waitsFor: (part: string, day: string) =>
     day ? `waits for ${part}, expected ${day}` : `waits for ${part}`,
@@ -62,13 +62,12 @@ export const rack = {
     several: (name: string, tags: readonly number[]) =>
       `Tags ${tags.join(', ')}: list of the bench of ${name}`,
     work: (minutes: string, spread: string, reason: string) =>
-      `${minutes} minutes, give or take ${spread}; ${reason}`,
+      `${minutes}, give or take ${spread}; ${reason}`,
     when: (day: string, from: string, until: string) => `${day}, ${from} to ${until}`,
     promised: (day: string, chance: string) =>
       chance ? `promised for ${day}, ${chance} sure` : `promised for ${day}`,
     due: (tags: string) => `promised: ${tags}`,
     risky: (tags: string) => `at risk: ${tags}`,
-    minutes: (minutes: string) => `${minutes} min`,
     later: (jobs: number) => `${jobs} on later days`,
     off: 'does not work on this day',
     now: 'now',

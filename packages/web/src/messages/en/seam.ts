@@ -17,7 +17,7 @@ export const seam = {
   closedUp: 'Back together',
   howOften: (symptom: string, often: string) => `How often: ${symptom}, ${often}`,
   settled: (symptom: string, how: string, reason: string) => `${symptom}: ${how}. ${reason}`,
-  sewn: (what: string, minutes: string) => `${what} (sewn ${minutes} min)`,
+  sewn: (what: string, time: string) => `${what} (sewn ${time})`,
   waived: (duty: string, reason: string) => `Set aside: ${duty}. ${reason}`,
   plan: (plan: string) => `Plan: ${plan}`,
   corrected: 'undone',

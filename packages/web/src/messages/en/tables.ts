@@ -47,7 +47,6 @@ export const tables = {
   acceptedBy: (who: string, when: string) => `accepted by ${who}, ${when}`,
   withdrawnBy: (who: string, when: string, why: string) => `withdrawn by ${who}, ${when}: ${why}`,
   inThousand: (value: string) => `${value} in 1000 tickets`,
-  minutes: (value: string) => `${value} min`,
   effect: 'What it would do',
   reckoning: 'Calculating the effect',
   ofTickets: (done: number, all: number) => `${done} of ${all} open tickets`,

@@ -49,7 +49,7 @@ export function PromisePicker({
   return (
     <div className="flex flex-col gap-3">
       <p className="text-sm text-quiet">
-        {words.lead(write.minutes(Math.round(minutes)), write.minutes(Math.round(spread)))}
+        {words.lead(write.duration(Math.round(minutes)), write.duration(Math.round(spread)))}
       </p>
       <p className="font-semibold" data-promised>
         {promised === undefined ? words.none : words.promised(write.plainDay(promised))}

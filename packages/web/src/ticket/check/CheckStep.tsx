@@ -43,11 +43,11 @@ export function CheckStep(props: CheckStepProps) {
         facts={
           <>
             <span>
-              <strong className="font-mono text-ink">{write.minutes(minutes)}</strong>{' '}
-              {m.bench.step.minutes} <ProvenanceMark standing="common-practice" />
+              <strong className="text-ink">{write.duration(minutes)}</strong>{' '}
+              <ProvenanceMark standing="common-practice" />
             </span>
             {proposal && isWorthIt(proposal) && (
-              <span className="text-sm">{m.bench.step.saves(write.minutes(proposal.gain))}</span>
+              <span className="text-sm">{m.bench.step.saves(write.duration(proposal.gain))}</span>
             )}
             {toOpen.length > 0 && (
               <span>

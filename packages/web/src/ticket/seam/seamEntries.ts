@@ -234,7 +234,9 @@ function sewnWords(
   body: Extract<TicketEvent, { readonly type: 'findings-recorded' }>['body'],
 ): string {
   const text = lookWords(model, body.check, body.answers);
-  return body.sewnMinutes === undefined ? text : m.seam.sewn(text, write.minutes(body.sewnMinutes));
+  return body.sewnMinutes === undefined
+    ? text
+    : m.seam.sewn(text, write.duration(body.sewnMinutes));
 }
 
 function lookWords(

@@ -44,7 +44,13 @@ export default function HandOut({ onClose }: { readonly onClose: () => void }) {
   const due = together.reduce((sum, line) => sum + (line.due ?? 0), own);
   const wantsReason = !standing && (!canBill || !withBill);
   const missing = life.accessories.filter((one) => !givenBack.includes(one));
-  const isReady = (due === 0 || paid !== undefined) && (!wantsReason || isReason(why));
+  /** What is still to be said before it can be handed over. */
+  const lacks =
+    due > 0 && paid === undefined
+      ? words.lacks.paid
+      : wantsReason && !isReason(why)
+        ? words.lacks.why
+        : undefined;
   return (
     <Modal
       open
@@ -55,7 +61,7 @@ export default function HandOut({ onClose }: { readonly onClose: () => void }) {
       <Form
         className="flex flex-col gap-5 overflow-y-auto pr-2"
         onSubmit={() => {
-          if (!isReady) return;
+          if (lacks) return;
           void handOut({
             givenBack,
             paidBy: due > 0 && paid !== 'not-yet' ? paid : undefined,
@@ -135,11 +141,12 @@ export default function HandOut({ onClose }: { readonly onClose: () => void }) {
           <p className="font-semibold">{words.missing(missing.join(', '))}</p>
         )}
         <FormError fault={fault} />
+        {step === 'form' && lacks && <p className="text-quiet">{lacks}</p>}
         <Button
           type="submit"
           look="main"
           className="min-h-14"
-          disabled={!isReady || step !== 'form'}
+          disabled={lacks !== undefined || step !== 'form'}
         >
           {step === 'form' ? words.done : words.sending}
         </Button>

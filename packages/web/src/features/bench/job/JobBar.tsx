@@ -73,11 +73,11 @@ function Clock() {
         className="px-3"
         title={worked > 0 ? words.resume : words.start}
         aria-label={
-          worked > 0 ? `${words.resume} · ${words.worked(write.minutes(worked))}` : undefined
+          worked > 0 ? `${words.resume} · ${words.worked(write.duration(worked))}` : undefined
         }
       >
         <Play aria-hidden size={18} />
-        {worked > 0 ? words.worked(write.minutes(worked)) : words.start}
+        {worked > 0 ? words.worked(write.duration(worked)) : words.start}
       </Button>
     );
   }
@@ -86,10 +86,10 @@ function Clock() {
       onClick={() => record('clock-stopped', { why: 'interrupted' })}
       className="border-own px-3"
       title={words.interrupt}
-      aria-label={`${words.interrupt} · ${words.running(write.minutes(worked))}`}
+      aria-label={`${words.interrupt} · ${words.running(write.duration(worked))}`}
     >
       <Pause aria-hidden size={18} />
-      {words.running(write.minutes(worked))}
+      {words.running(write.duration(worked))}
     </Button>
   );
 }

@@ -22,7 +22,7 @@ export function TimePart() {
   const isGood = many > 0 && many <= 1440 && what.trim() !== '';
   return (
     <div className="flex flex-col gap-3">
-      <p>{m.life.clock.worked(write.minutes(Math.round(minutesWorked(life))))}</p>
+      <p>{m.life.clock.worked(write.duration(Math.round(minutesWorked(life))))}</p>
       <ul className="text-quiet">
         {life.worked.map(({ person, from, until }) => (
           <li key={`${person} ${from}`}>

@@ -77,7 +77,7 @@ export function RepairStep({
               <AnswerButton
                 key={action.id}
                 digit={index + 1}
-                text={`${action.title}, ${write.minutes(action.minutes)} ${words.minutes}`}
+                text={`${action.title}, ${write.duration(action.minutes)}`}
                 onPress={() => record('action-done', { action: action.id })}
               />
             ))}

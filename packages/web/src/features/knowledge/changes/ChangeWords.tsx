@@ -44,7 +44,7 @@ function valueWords(change: TableChange, value: ChangedValue): string {
       return m.tables.inThousand(write.minutes(Number(value)));
     case 'fix-minutes':
     case 'check-minutes':
-      return m.tables.minutes(write.minutes(Number(value)));
+      return write.duration(Number(value));
     case 'by-itself':
     case 'risk-limit':
       return write.fine(Number(value));
