@@ -71,52 +71,57 @@ describe('type', () => {
 
 describe('what is written in drawings', () => {
   it.each([
-    ['Needle seat', 'needle/seat'],
-    ['Pieces', 'needle/broken'],
-    ['Bobbin type', 'bobbin/which'],
-    ['Bobbin condition', 'bobbin/condition'],
-    ['Marks', 'bobbin/marks?on=plate-top'],
-  ])('on %s is at least 14 px on the screen, whole, and one beside the other', async (_, part) => {
-    const odren = await screen('odren');
-    for (const width of [1280, 390]) {
-      await odren.page.setViewport({ width, height: 844 });
-      await odren.go(`/bench/${demoTicketId(14)}/${part}`);
-      await odren.page.waitForSelector('svg text');
-      const wrong = () =>
-        odren.page.evaluate(() =>
-          [...document.querySelectorAll<SVGSVGElement>('svg:has(text)')].flatMap((drawing) => {
-            const edge = drawing.getBoundingClientRect();
-            const texts = [...drawing.querySelectorAll('text')]
-              .map((text) => ({ text, box: text.getBoundingClientRect() }))
-              .filter(({ box }) => box.width > 0);
-            return texts.flatMap(({ text, box }, at) => {
-              const scale = text.getScreenCTM();
-              const size =
-                Number.parseFloat(getComputedStyle(text).fontSize) *
-                Math.hypot(scale?.a ?? 0, scale?.b ?? 0);
-              const isClipped = box.left < edge.left - 1 || box.right > edge.right + 1;
-              // A line's box is taller than its letters.
-              const isOver = texts
-                .slice(at + 1)
-                .some(
-                  ({ box: other }) =>
-                    box.left < other.right - 1 &&
-                    other.left < box.right - 1 &&
-                    box.top < other.bottom - 4 &&
-                    other.top < box.bottom - 4,
-                );
-              return size < 13.9 || isClipped || isOver
-                ? [
-                    `${text.textContent} ${size.toFixed(1)}${isClipped ? ' clipped' : ''}${isOver ? ' over another' : ''}`,
-                  ]
-                : [];
-            });
-          }),
-        );
-      await expect.poll(wrong, { message: `${part} at ${width}` }).toEqual([]);
-    }
-    await odren.page.setViewport({ width: 1280, height: 800 });
-  });
+    ['Bench, presser', 27, ''],
+    ['Bench, thread path', 11, ''],
+    ['Needle seat', 14, '/needle/seat'],
+    ['Pieces', 14, '/needle/broken'],
+    ['Bobbin type', 14, '/bobbin/which'],
+    ['Bobbin condition', 14, '/bobbin/condition'],
+    ['Marks', 14, '/bobbin/marks?on=plate-top'],
+  ])(
+    'on %s is at least 14 px on the screen, whole, and one beside the other',
+    async (_, tag, part) => {
+      const odren = await screen('odren');
+      for (const width of [1280, 390]) {
+        await odren.page.setViewport({ width, height: 844 });
+        await odren.go(`/bench/${demoTicketId(tag)}${part}`);
+        await odren.page.waitForSelector('svg text');
+        const wrong = () =>
+          odren.page.evaluate(() =>
+            [...document.querySelectorAll<SVGSVGElement>('svg:has(text)')].flatMap((drawing) => {
+              const edge = drawing.getBoundingClientRect();
+              const texts = [...drawing.querySelectorAll('text')]
+                .map((text) => ({ text, box: text.getBoundingClientRect() }))
+                .filter(({ box }) => box.width > 0);
+              return texts.flatMap(({ text, box }, at) => {
+                const scale = text.getScreenCTM();
+                const size =
+                  Number.parseFloat(getComputedStyle(text).fontSize) *
+                  Math.hypot(scale?.a ?? 0, scale?.b ?? 0);
+                const isClipped = box.left < edge.left - 1 || box.right > edge.right + 1;
+                // A line's box is taller than its letters.
+                const isOver = texts
+                  .slice(at + 1)
+                  .some(
+                    ({ box: other }) =>
+                      box.left < other.right - 1 &&
+                      other.left < box.right - 1 &&
+                      box.top < other.bottom - 4 &&
+                      other.top < box.bottom - 4,
+                  );
+                return size < 13.9 || isClipped || isOver
+                  ? [
+                      `${text.textContent} ${size.toFixed(1)}${isClipped ? ' clipped' : ''}${isOver ? ' over another' : ''}`,
+                    ]
+                  : [];
+              });
+            }),
+          );
+        await expect.poll(wrong, { message: `${part} at ${width}` }).toEqual([]);
+      }
+      await odren.page.setViewport({ width: 1280, height: 800 });
+    },
+  );
 });
 
 describe('long words', () => {

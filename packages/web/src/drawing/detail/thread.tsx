@@ -85,7 +85,7 @@ export function PathDetail({ place }: DetailProps) {
         </g>
       ))}
       {words.points.map((name, point) => (
-        <Word key={name} x={126} y={62 + point * 14} lit={lit !== undefined && isLit(point)}>
+        <Word key={name} x={126} y={48 + point * 16.2} lit={lit !== undefined && isLit(point)}>
           {`${point + 1} ${name}`}
         </Word>
       ))}
