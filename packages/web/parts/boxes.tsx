@@ -15,6 +15,7 @@ import { RadioBoxes } from '../src/ui/RadioBoxes.tsx';
 import { ReasonForm } from '../src/ui/ReasonForm.tsx';
 import { Select } from '../src/ui/Select.tsx';
 import { SelectBox } from '../src/ui/SelectBox.tsx';
+import { Tag } from '../src/ui/Tag.tsx';
 import { TextLink } from '../src/ui/TextLink.tsx';
 import type { PartStates } from './partStates.ts';
 
@@ -156,6 +157,11 @@ export const BOXES: PartStates = {
   RadioBoxes: [
     { state: 'nothing chosen', shown: <OneOf first={undefined} /> },
     { state: 'one of two', shown: <OneOf first="cash" /> },
+  ],
+  Tag: [
+    { state: 'on a machine', shown: <Tag tag={27} /> },
+    { state: 'in a list', shown: <Tag small tag={27} /> },
+    { state: 'after a strike', shown: <Tag struck tag={14} /> },
   ],
   PaperLink: [{ state: 'a paper', shown: <PaperLink href="/">Print bill</PaperLink> }],
   CopyField: [

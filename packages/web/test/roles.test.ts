@@ -11,7 +11,7 @@ const sources = readdirSync(SOURCES, { recursive: true, encoding: 'utf8' })
 /** Where the colour of hazards stands, and for what: a hazard, or what stops the hand. */
 const HAZARDS: Readonly<Record<string, string>> = {
   'drawing/Silhouette.tsx': 'the needle struck something and nobody has looked yet',
-  'features/rack/Shelf.tsx': 'its tag',
+  'ui/Tag.tsx': 'its tag',
   'features/customerLink/SharedView.tsx': 'do not use it',
   'features/counter/KnownMachine.tsx': 'a record that cannot be taken over',
   'features/counter/Pictures.tsx': 'a picture that was refused',

@@ -1,5 +1,6 @@
 import type { Hit } from '@nodo/api';
 import { m, write } from '../messages/index.ts';
+import { Tag } from '../ui/Tag.tsx';
 
 /** One thing that was found: what it is, whose, where it stands. */
 export function HitLine({
@@ -11,7 +12,7 @@ export function HitLine({
   const when = at === null ? '' : write.day(at);
   return (
     <>
-      <span className="w-10 shrink-0 font-mono font-semibold">{tag ?? ''}</span>
+      <span className="w-13 shrink-0">{tag !== null && <Tag small tag={tag} />}</span>
       <span className="min-w-0 flex-1 break-words">
         <bdi className="font-semibold">{title}</bdi>{' '}
         <span className="text-quiet">

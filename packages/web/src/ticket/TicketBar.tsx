@@ -7,8 +7,8 @@ import { type Tool, ToolGlyph } from '../drawing/ToolGlyph.tsx';
 import { m, write } from '../messages/index.ts';
 import { InBar } from '../session/BarSlot.tsx';
 import { usePeopleById } from '../session/usePeopleById.ts';
+import { Tag } from '../ui/Tag.tsx';
 import { TextLink } from '../ui/TextLink.tsx';
-import { PLATE, TagPlate } from './TagPlate.tsx';
 import { useShown, useTicket } from './TicketContext.tsx';
 
 /**
@@ -46,9 +46,9 @@ export function TicketBar({
         <Link
           to={`/bench/${ticket.id}`}
           aria-label={m.bench.bar.toStep(intake.tag)}
-          className={`${PLATE} min-h-11`}
+          className="inline-flex min-h-11 shrink-0 items-center"
         >
-          <TagPlate tag={intake.tag} />
+          <Tag tag={intake.tag} />
         </Link>
       )}
       <Facts summary={summary} />

@@ -12,12 +12,15 @@ export function DayField({
   label,
   value,
   onChange,
+  mayBeNone = true,
   className,
   ...rest
 }: {
   readonly label: string;
   readonly value: Day | undefined;
   readonly onChange: (day: Day | undefined) => void;
+  /** Whether the day can be cleared. */
+  readonly mayBeNone?: boolean;
   readonly className?: string;
   readonly 'aria-label'?: string;
 }) {
@@ -63,7 +66,7 @@ export function DayField({
             </Popover.Content>
           </Popover.Portal>
         </Popover.Root>
-        {value !== undefined && (
+        {value !== undefined && mayBeNone && (
           <Button
             look="quiet"
             aria-label={m.shell.clearDay(name)}

@@ -1,10 +1,13 @@
 import { mayTakeIn } from '@nodo/ticket';
 import { ScanLine, Search } from 'lucide-react';
-import { lazy, Suspense, useState } from 'react';
+import { type ComponentProps, lazy, Suspense, useState } from 'react';
 import { m } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { useKeys } from '../../ui/useKeys.ts';
+
+/** What somebody did at the search before it was there. */
+type Begun = ComponentProps<typeof FindBox>['begun'];
 
 const FindBox = lazy(() => import('../../features/find/FindBox.tsx'));
 
@@ -14,8 +17,8 @@ const FindBox = lazy(() => import('../../features/find/FindBox.tsx'));
  */
 export function FindStarter() {
   const { role } = useSession().person;
-  const [begun, setBegun] = useState<{ readonly text: string; readonly scan: boolean }>();
-  const begin = (text = '', scan = false) => setBegun({ text, scan });
+  const [begun, setBegun] = useState<Begun>();
+  const begin = (text = '', scan = false) => setBegun({ text, scan, isEntered: false });
   const words = m.life.find;
   useKeys(begun ? {} : { '/': () => begin() });
   if (!mayTakeIn(role)) return null;
@@ -33,6 +36,9 @@ export function FindStarter() {
           dir="auto"
           onFocus={() => begun === undefined && begin()}
           onChange={({ target }) => begin(target.value)}
+          onKeyDown={({ key }) => {
+            if (key === 'Enter' && begun) setBegun({ ...begun, isEntered: true });
+          }}
           className="min-h-11 w-full rounded-md border-2 border-edge bg-paper pr-3 pl-9"
         />
       </div>

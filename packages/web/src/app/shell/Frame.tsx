@@ -63,7 +63,10 @@ export function Frame({ children }: { readonly children: ReactNode }) {
             />
             {isFinding ? (
               <Suspense>
-                <FindBox begun={{ text: '', scan: false }} onLeave={() => setFinding(false)} />
+                <FindBox
+                  begun={{ text: '', isEntered: false, scan: false }}
+                  onLeave={() => setFinding(false)}
+                />
               </Suspense>
             ) : (
               <Button

@@ -3,23 +3,28 @@ import { m } from '../../messages/index.ts';
 import { DrawnText } from '../DrawnText.tsx';
 import { type DetailProps, Sheet, Word } from './kit.tsx';
 
+/** So far the rims of the discs stand off each other: they are dished, and grip inside. */
+const FLARE = 14;
+
 /** The discs in section: open with the presser up, shut with it down. */
 export function DiscsDetail({ presserDown }: DetailProps) {
   const words = m.drawing.discs;
   return (
     <Sheet account={words.account(presserDown)}>
       {[false, true].map((down) => {
-        const gap = down ? 3 : 11;
+        const gap = down ? 4 : 11;
         const now = down === presserDown;
         return (
           <g key={String(down)} transform={`translate(${down ? 176 : 64} 66)`}>
             <g opacity={now ? 1 : 0.55}>
-              <path
-                d={`M${-gap} -46Q${-gap - 16} 0 ${-gap} 46`}
-                fill="var(--sunk)"
-                strokeWidth="5"
-              />
-              <path d={`M${gap} -46Q${gap + 16} 0 ${gap} 46`} fill="var(--sunk)" strokeWidth="5" />
+              {[-1, 1].map((side) => (
+                <path
+                  key={side}
+                  d={`M${side * (gap + FLARE)} -46Q${side * (gap - FLARE)} 0 ${side * (gap + FLARE)} 46`}
+                  fill="var(--sunk)"
+                  strokeWidth="5"
+                />
+              ))}
               <path d="M0 -58V58" stroke="var(--above)" strokeWidth="3" />
               <path d="M-40 0H-22M22 0H40" stroke="var(--edge)" />
               {down && (

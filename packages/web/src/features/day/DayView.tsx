@@ -16,6 +16,7 @@ import { DayField } from '../../ui/DayField.tsx';
 import { NumberField, TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
 import { PaperLink } from '../../ui/PaperLink.tsx';
+import { Tag } from '../../ui/Tag.tsx';
 import { Sell } from './Sell.tsx';
 
 /** What a day came to: money, what came and went, and in the evening what is left open. */
@@ -38,6 +39,7 @@ export default function DayView() {
         <DayField
           className="print:hidden"
           label={words.day}
+          mayBeNone={false}
           value={day}
           onChange={(chosen) => chosen !== undefined && setAddress({ day: chosen })}
         />
@@ -241,7 +243,7 @@ function Lines({
                 to={`/ticket/${line.ticket}`}
                 className="flex min-h-11 flex-wrap items-baseline gap-x-4 py-2 hover:underline print:min-h-0 print:py-0.5"
               >
-                <span className="w-8 font-mono font-semibold">{line.tag}</span>
+                <span className="w-13">{line.tag !== null && <Tag small tag={line.tag} />}</span>
                 <bdi className="font-semibold">{line.label}</bdi>
                 <bdi className="text-quiet">{line.customerName}</bdi>
                 <span className="ml-auto break-words">{fact}</span>

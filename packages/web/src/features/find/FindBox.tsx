@@ -24,8 +24,12 @@ export default function FindBox(props: FindBoxProps) {
 }
 
 interface FindBoxProps {
-  /** What was typed before it was here, and whether a tag is to be scanned at once. */
-  readonly begun: { readonly text: string; readonly scan: boolean };
+  /** What was typed before it was here, whether Enter followed, and whether a tag is to be scanned at once. */
+  readonly begun: {
+    readonly text: string;
+    readonly isEntered: boolean;
+    readonly scan: boolean;
+  };
   /** Where it was opened for one search: called once that is over. */
   readonly onLeave?: () => void;
 }
@@ -37,7 +41,7 @@ function Find({ begun, onLeave }: FindBoxProps) {
   const [chosen, setChosen] = useState('');
   const [scanning, setScanning] = useState(begun.scan);
   // Enter came before the answer to what was typed: it counts when the answer is there.
-  const [isAwaited, setAwaited] = useState(false);
+  const [isAwaited, setAwaited] = useState(begun.isEntered);
   const box = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
   const words = m.life.find;
@@ -58,7 +62,9 @@ function Find({ begun, onLeave }: FindBoxProps) {
   };
   const isAnswered = isSettled && !answer.isFetching;
   const goToFirst = useEffectEvent(() => {
-    if (hits[0]) goTo(pathOf(hits[0]));
+    const ticket = ticketOnTag(typed);
+    if (ticket !== undefined) goTo(`/t/${ticket}`);
+    else if (hits[0]) goTo(pathOf(hits[0]));
     else setAwaited(false);
   });
   useEffect(() => {

@@ -8,6 +8,7 @@ import { useSession } from '../../session/SessionContext.tsx';
 import { ticketAddress } from '../../shop/ticketAddress.ts';
 import { shopClock } from '../../time/shopTime.ts';
 import { PersonMark } from '../../ui/PersonMark.tsx';
+import { Tag } from '../../ui/Tag.tsx';
 import { type Axis, benchDay, hoursOn, isAtRisk, type Target, tagsAbove } from './dayAxis.ts';
 
 type Lines = ReadonlyMap<string, RackEntry>;
@@ -272,7 +273,7 @@ function JobLine({
         to={ticketAddress(role, line)}
         className="flex min-h-11 flex-wrap items-baseline gap-x-3 py-2 hover:underline"
       >
-        <span className="w-8 font-semibold">{line.tag}</span>
+        <span className="w-13">{line.tag !== null && <Tag small tag={line.tag} />}</span>
         <span className="min-w-0 flex-1 break-words">
           <bdi className="font-semibold">{line.label}</bdi>
           <span className="block text-sm text-quiet">{workOf(planned)}</span>

@@ -6,6 +6,7 @@ import { m, write } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { ticketAddress } from '../../shop/ticketAddress.ts';
 import { shopClock } from '../../time/shopTime.ts';
+import { Tag } from '../../ui/Tag.tsx';
 import { useAnswerWords } from './answerWords.ts';
 import { callsToMake } from './calls.ts';
 import { type InSection, type Reason, type Section, sectionsOf } from './reasons.ts';
@@ -86,8 +87,8 @@ function Part({
               to={ticketAddress(role, line)}
               className="flex min-h-11 items-baseline gap-3 py-2 hover:underline"
             >
-              <span className="w-8 shrink-0 font-mono text-lg font-semibold">
-                {line.tag ?? <Phone aria-hidden size={20} />}
+              <span className="w-13 shrink-0">
+                {line.tag === null ? <Phone aria-hidden size={20} /> : <Tag small tag={line.tag} />}
               </span>
               <span className="min-w-0 flex-1 break-words">
                 <bdi className="font-semibold">{line.label}</bdi>

@@ -6,6 +6,7 @@ import { m, write } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { ticketAddress } from '../../shop/ticketAddress.ts';
 import { PersonMark } from '../../ui/PersonMark.tsx';
+import { Tag } from '../../ui/Tag.tsx';
 import { useAnswerWords } from './answerWords.ts';
 import { MiniSeam } from './MiniSeam.tsx';
 import type { DueState } from './state.ts';
@@ -73,7 +74,7 @@ function Machine({
           <Silhouette family={entry.family} accent={struck} />
         </span>
         <span className="mb-1 flex flex-col items-start gap-1 self-start pt-1">
-          {entry.tag !== null && <HangingTag tag={entry.tag} accent={struck} />}
+          {entry.tag !== null && <Tag tag={entry.tag} struck={struck} />}
           {person && entry.status === 'open' && (
             <PersonMark person={person} title={m.rack.lastBy(person.name)} />
           )}
@@ -189,15 +190,3 @@ function Alarm({ children }: { readonly children: string }) {
 
 /** Below this chance a cause is not worth a line on the Rack. */
 const LEAST_TOLD = 0.2;
-
-function HangingTag({ tag, accent }: { readonly tag: number; readonly accent: boolean }) {
-  return (
-    <span
-      className={`flex items-center gap-1.5 rounded-[4px] px-2 py-0.5 font-mono text-lg font-semibold text-ground ${accent ? 'bg-hazard' : 'bg-ink'}`}
-    >
-      <span aria-hidden="true" className="size-1.5 rounded-full bg-ground" />
-      <span className="sr-only">{m.rack.tag(tag)}</span>
-      <span aria-hidden="true">{tag}</span>
-    </span>
-  );
-}

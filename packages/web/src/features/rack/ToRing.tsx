@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { m, write } from '../../messages/index.ts';
 import { PhoneLink } from '../../ui/PhoneLink.tsx';
+import { Tag } from '../../ui/Tag.tsx';
 import { CallOutcome, type MadeCall } from './CallOutcome.tsx';
 import { byUrgency, type CallToMake } from './calls.ts';
 
@@ -56,7 +57,7 @@ function Call({ line, about, also }: CallToMake) {
   });
   return (
     <div className="flex items-baseline gap-3">
-      <span className="w-8 shrink-0 font-mono text-lg font-semibold">{tag}</span>
+      <span className="w-13 shrink-0">{tag !== null && <Tag small tag={tag} />}</span>
       <span className="min-w-0 flex-1 break-words">
         <Link
           to={`/ticket/${line.ticket}`}
