@@ -7,9 +7,9 @@ import { useMakeSaleMutation, useShopQuery } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
 import { FormError } from '../../session/FormError.tsx';
 import { useMoney } from '../../session/useMoney.ts';
+import { PayWays } from '../../shop/PayWays.tsx';
 import { PricedLine } from '../../shop/PricedLine.tsx';
 import { Button } from '../../ui/Button.tsx';
-import { RadioBoxes } from '../../ui/RadioBoxes.tsx';
 
 type Line = Sale['lines'][number];
 
@@ -57,10 +57,9 @@ export function Sell({ onSold }: { readonly onSold: () => void }) {
       </ul>
       {lines.length > 0 && (
         <>
-          <RadioBoxes
-            className="flex flex-wrap gap-x-5"
+          <PayWays
             legend={words.paid(money.say(total))}
-            options={PAYMENT_WAYS.map((one) => [one, m.bench.closing.paidBy[one]] as const)}
+            ways={PAYMENT_WAYS}
             value={how}
             onChoose={setHow}
           />

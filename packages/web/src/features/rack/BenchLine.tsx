@@ -33,6 +33,7 @@ export function BenchLine({
 }: {
   readonly person: Person;
   readonly bench: BenchShift;
+  /** The jobs of this bench, in their order. */
   readonly planned: readonly Planned[];
   readonly axis: Axis;
   /** Of the axis, in pixels. */
@@ -63,11 +64,7 @@ export function BenchLine({
         {!bench.shift && <span className="absolute top-5 text-sm text-quiet">{words.off}</span>}
       </div>
       <div className="flex flex-wrap content-center items-center gap-x-3 text-sm max-sm:col-start-2 max-sm:mb-2">
-        <Promised
-          planned={planned.filter((one) => one.person === person.id)}
-          lineOf={lineOf}
-          axis={axis}
-        />
+        <Promised planned={planned} lineOf={lineOf} axis={axis} />
         {later.length > 0 && (
           <button
             type="button"
@@ -84,11 +81,9 @@ export function BenchLine({
           aria-label={words.of(person.name)}
           className="col-span-full mb-2 border-l-3 border-edge pl-3 sm:col-start-2"
         >
-          {planned
-            .filter((one) => one.person === person.id)
-            .map((one) => (
-              <JobLine key={one.ticket} planned={one} line={lineOf.get(one.ticket)} />
-            ))}
+          {planned.map((one) => (
+            <JobLine key={one.ticket} planned={one} line={lineOf.get(one.ticket)} />
+          ))}
         </ol>
       )}
     </>

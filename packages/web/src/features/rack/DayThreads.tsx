@@ -102,7 +102,7 @@ function Day({
               <BenchLine
                 person={person}
                 bench={bench}
-                planned={plan.planned}
+                planned={plan.planned.filter((one) => one.person === bench.person)}
                 axis={axis}
                 width={width}
                 lineOf={lineOf}

@@ -51,14 +51,13 @@ export interface Target {
   readonly jobs: readonly Drawn[];
 }
 
-/** What a bench does on the day of the axis, to scale; and how much is left for later days. */
+/** What a bench does of its jobs on the day of the axis, to scale; and what is left for later days. */
 export function benchDay(
-  { person, shift }: BenchShift,
-  planned: readonly Planned[],
+  { shift }: BenchShift,
+  own: readonly Planned[],
   axis: Axis,
   width: number,
 ): { readonly targets: readonly Target[]; readonly later: readonly Planned[] } {
-  const own = planned.filter((one) => one.person === person);
   const perMinute = width / (axis.until - axis.from);
   const isOn = ({ from, until }: Planned) =>
     from !== null && from.day <= axis.day && (until === null || until.day >= axis.day);

@@ -6,6 +6,7 @@ import { useBillsQuery } from '../../../api/client.ts';
 import { m } from '../../../messages/index.ts';
 import { FormError } from '../../../session/FormError.tsx';
 import { useMoney } from '../../../session/useMoney.ts';
+import { PayWays } from '../../../shop/PayWays.tsx';
 import { SignaturePad } from '../../../ticket/photo/SignaturePad.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
@@ -94,13 +95,7 @@ export default function HandOut({ onClose }: { readonly onClose: () => void }) {
           )}
           <PaidSoFar />
           {due > 0 && (
-            <RadioBoxes
-              className="mt-1 flex flex-wrap gap-x-5"
-              legend={words.paid}
-              options={PAID_NOW.map((one) => [one, m.bench.closing.paidBy[one]] as const)}
-              value={paid}
-              onChoose={setPaid}
-            />
+            <PayWays legend={words.paid} ways={PAID_NOW} value={paid} onChoose={setPaid} />
           )}
         </div>
         {standing ? (

@@ -2,10 +2,10 @@ import { PAYMENT_WAYS, type PaymentWay } from '@nodo/ticket';
 import { useState } from 'react';
 import { m, write } from '../../../messages/index.ts';
 import { useMoney } from '../../../session/useMoney.ts';
+import { PayWays } from '../../../shop/PayWays.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { Form } from '../../../ui/Form.tsx';
-import { RadioBoxes } from '../../../ui/RadioBoxes.tsx';
 
 /** What was paid and given back so far, each with its undo until the customer has the machine. */
 export function PaidSoFar() {
@@ -53,10 +53,9 @@ export function PayOrReturn({
   const words = m.handOut[entry];
   return (
     <Form row onSubmit={() => how && record(entry, { how, amount })}>
-      <RadioBoxes
-        className="flex flex-wrap gap-x-5"
+      <PayWays
         legend={words.legend(money.say(amount))}
-        options={PAYMENT_WAYS.map((one) => [one, m.bench.closing.paidBy[one]] as const)}
+        ways={PAYMENT_WAYS}
         value={how}
         onChoose={setHow}
       />

@@ -1,0 +1,26 @@
+import type { PaidBy } from '@nodo/ticket';
+import { m } from '../messages/index.ts';
+import { RadioBoxes } from '../ui/RadioBoxes.tsx';
+
+/** By which way it is paid: one of some. */
+export function PayWays<Way extends PaidBy>({
+  legend,
+  ways,
+  value,
+  onChoose,
+}: {
+  readonly legend: string;
+  readonly ways: readonly Way[];
+  readonly value: Way | undefined;
+  readonly onChoose: (way: Way) => void;
+}) {
+  return (
+    <RadioBoxes
+      className="flex flex-wrap gap-x-5"
+      legend={legend}
+      options={ways.map((one) => [one, m.bench.closing.paidBy[one]] as const)}
+      value={value}
+      onChoose={onChoose}
+    />
+  );
+}
