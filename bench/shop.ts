@@ -2,7 +2,7 @@ import { seeded } from '@nodo/core';
 import type { Actor } from '@nodo/kernel';
 import { toDay } from '@nodo/kernel';
 import { type FamilyModel, modelOf, SHIPPED } from '@nodo/knowledge';
-import { NEW_SHOP_PROFILE, offersFor, planShop, USUAL_TIME } from '@nodo/shop';
+import { NEW_SHOP_PROFILE, offersFor, orderOf, planShop, USUAL_TIME } from '@nodo/shop';
 import {
   assess,
   pendingOverlay,
@@ -64,14 +64,14 @@ function promise() {
       1,
     ),
   ];
-  const order = planShop(shop);
+  const order = orderOf(shop);
   return {
     tickets: TICKETS,
     people: PEOPLE,
     planMs: { median: plan(0.5), p95: plan(0.95) },
     offersMs: { median: offers(0.5), p95: offers(0.95) },
     weightedMinutesLate: Math.round(order?.cost ?? 0),
-    noOrderBelow: Math.round(order?.bound ?? 0),
+    noOrderBelow: Math.round(order?.bound() ?? 0),
   };
 }
 

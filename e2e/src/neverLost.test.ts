@@ -94,7 +94,7 @@ describe('leaving the page', () => {
     await mirra.click('Top thread breaks');
     await mirra.go('/');
     await mirra.go('/counter');
-    await mirra.sees('Likely causes');
+    await mirra.sees('Show likely causes');
     const inputOf = (selector: string, field: 'value' | 'checked') =>
       mirra.page.$eval(selector, (input, name) => (input as HTMLInputElement)[name], field);
     expect(await inputOf(label, 'value')).toBe('Half written');

@@ -47,8 +47,11 @@ describe('on the telephone', () => {
     await mirra.sees('Expected in the shop');
     await mirra.page.type('::-p-aria([name="Tag"])', '77');
     await mirra.click('It has come in: save the ticket');
-    await mirra.page.waitForFunction(() => location.pathname.startsWith('/bench/'));
+    await mirra.page.waitForFunction(() => location.pathname.startsWith('/ticket/'));
     await mirra.sees('77');
+    // Nobody has worked on it yet, whatever was asked by telephone.
+    await mirra.sees('It waits its turn');
+    await mirra.click('Bench');
     await mirra.sees('Came into the shop');
     await mirra.readHistory();
     await mirra.sees('seen Phone call');

@@ -57,6 +57,7 @@ export const REFUSAL_CODES = [
   'no-such-needle',
   'over-the-limit',
   'more-than-paid',
+  'given-back-since',
   'no-such-sale',
   'no-bill',
   'not-one-customer',

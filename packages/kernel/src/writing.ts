@@ -22,6 +22,11 @@ export function moneyDigits(currency: string): number {
   return format.resolvedOptions().maximumFractionDigits ?? 2;
 }
 
+/** A thing and how many of it: "needle", "2 × needle". */
+export function writeCounted(count: number, words: string): string {
+  return count === 1 ? words : `${count} × ${words}`;
+}
+
 /** An amount with its currency. @param minor in the smallest unit */
 export function writeMoney(minor: number, currency: string): string {
   const format = new Intl.NumberFormat(WRITTEN_IN, { style: 'currency', currency });

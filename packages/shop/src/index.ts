@@ -48,6 +48,7 @@ export {
   type DayOffer,
   type OrderReason,
   offersFor,
+  orderOf,
   type Planned,
   planShop,
   type ShopPlan,

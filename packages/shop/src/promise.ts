@@ -60,9 +60,6 @@ export interface ShopPlan {
   readonly benches: readonly BenchShift[];
   /** Bench by bench, in the order in which the machines are best done. */
   readonly planned: readonly Planned[];
-  /** Minutes of weight x lateness, and what no order can undercut. */
-  readonly cost: number;
-  readonly bound: number;
 }
 
 export interface DayOffer {
@@ -113,9 +110,12 @@ export function planShop(workshop: Workshop): ShopPlan | undefined {
         return [plannedOf(workshop, { ...outlook, begun }, line, isFirst)];
       });
     }),
-    cost: order.cost,
-    bound: order.bound(),
   };
+}
+
+/** The order behind the plan, with what it costs and what no order can undercut. Undefined when nobody works there. */
+export function orderOf(workshop: Workshop): Order | undefined {
+  return arrange(workshop)?.order;
 }
 
 /** Today while somebody's shift lasts, else the next day on which anybody works; today where nobody ever does. */

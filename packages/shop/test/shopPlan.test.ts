@@ -7,6 +7,7 @@ import {
   absenceOn,
   NEW_SHOP_PROFILE,
   offersFor,
+  orderOf,
   planShop,
   type ShopProfile,
   USUAL_TIME,
@@ -144,7 +145,7 @@ describe('the plan of the shop', () => {
   it('weighs lateness: a machine that came back thrice, a broken promise twice', () => {
     // As late as each other: due on the Sunday before.
     const costOf = (change: Partial<TicketSummary>) =>
-      planShop(shop([machine({ takenInAt: '2026-02-22T10:00:00.000Z', ...change })]))?.cost ?? 0;
+      orderOf(shop([machine({ takenInAt: '2026-02-22T10:00:00.000Z', ...change })]))?.cost ?? 0;
     const usual = costOf({ promised: null });
     expect(usual).toBeGreaterThan(0);
     expect(costOf({ promised: toDay('2026-03-01') }) / usual).toBeCloseTo(2);

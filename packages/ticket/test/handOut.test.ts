@@ -47,6 +47,19 @@ describe('paying', () => {
     expect([overpaidOf(life), dueOf(life), paidBy(life)]).toEqual([0, 0, 'card']);
   });
 
+  it('stands as long as money went back that only it covers', () => {
+    const story = closed().must('bill-made', priced(30));
+    story.must('payment-taken', { how: 'card', amount: 3000 });
+    const payment = story.lastId;
+    story.must('payment-returned', { how: 'cash', amount: 500 });
+    const returned = story.lastId;
+    const undo = (corrects: string) => story.try('entry-corrected', { corrects })?.code;
+    expect(undo(payment)).toBe('given-back-since');
+    expect(undo(returned)).toBeUndefined();
+    expect(undo(payment)).toBeUndefined();
+    expect(paidBy(story.ticket.life)).toBe('not-yet');
+  });
+
   it('as older sheets said it in words counts as before', () => {
     const sheet = { found: '', done: '', helps: '', paid: 'transfer' } as const;
     const story = closed().must('bill-made', priced(30)).must('closing-noted', sheet);

@@ -1,6 +1,6 @@
 import { toDay } from '@nodo/kernel';
 import { describe, expect, it } from 'vitest';
-import { milestonesOf } from '../src/index.ts';
+import { milestonesOf, stageOf } from '../src/index.ts';
 import { Story } from './story.ts';
 
 const reached = (story: Story) =>
@@ -26,6 +26,20 @@ describe('the way of a ticket', () => {
     story.must('price-answered', { agreed: true, how: 'telephone', words: '' });
     story.must('part-came', { awaited: ordered });
     expect(reached(story).slice(2, 4)).toEqual(['price', 'part']);
+  });
+
+  it('of a machine that was spoken of by telephone begins when it comes in, not with the call', () => {
+    const story = new Story('drop-in', ['skip'], 'call')
+      .sees('path-look', [])
+      .must('call-ended', { outcome: 'bring-in' })
+      .must('machine-arrived', { tag: 31, shelf: 'A' });
+    const arrived = story.ticket.entries.at(-1)?.observedAt;
+    expect(reached(story).slice(0, 2)).toEqual(['taken-in', 'begun ahead']);
+    expect(milestonesOf(story.ticket)[0]?.at).toBe(arrived);
+    expect(stageOf(story.ticket)).toBe('taken-in');
+    story.sees('winder');
+    expect(reached(story)[1]).toBe('begun');
+    expect(stageOf(story.ticket)).toBe('on-the-bench');
   });
 
   it('is gone once the customer has it back', () => {

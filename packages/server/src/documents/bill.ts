@@ -1,3 +1,4 @@
+import { writeCounted } from '@nodo/kernel';
 import { type BillContent, closingWordsOf, type IssuedBill, type MachineContent } from '@nodo/shop';
 import type { PaidBy, Unrepaired } from '@nodo/ticket';
 import { type Page, write } from './page.ts';
@@ -108,7 +109,7 @@ function machineLines(machine: MachineContent): readonly Line[] {
   const { parts, labourMinutes, labour, toLeastFee, unrepaired, discount } = machine;
   return [
     ...parts.map(({ words, count, amount }) => ({
-      words: count === 1 ? words : `${count} × ${words}`,
+      words: writeCounted(count, words),
       amount,
     })),
     { words: `Work, ${labourMinutes} minutes`, amount: labour },

@@ -1,4 +1,5 @@
 import type { Sale } from '@nodo/api';
+import { writeCounted } from '@nodo/kernel';
 import type { ShopProfile } from '@nodo/shop';
 import { PAID } from './bill.ts';
 import { rule, sheet, write } from './page.ts';
@@ -22,7 +23,7 @@ export function printedSale(shop: string, card: ShopProfile, sale: Sale): Promis
         page,
         [
           ...sale.lines.map(({ words, count, each }) => ({
-            words: count === 1 ? words : `${count} × ${words}`,
+            words: writeCounted(count, words),
             amount: count * each,
           })),
           ...(taxed ? [taxLine({ ...taxed, net: total - taxed.tax })] : []),

@@ -50,6 +50,7 @@ export const STATUS: Readonly<Record<RefusalCode, number>> = {
   'not-awaited': 409,
   'over-the-limit': 409,
   'more-than-paid': 409,
+  'given-back-since': 409,
   'no-such-sale': 404,
   'no-bill': 409,
   'not-one-customer': 409,

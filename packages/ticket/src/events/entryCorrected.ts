@@ -1,6 +1,7 @@
 import { refuse, uuid } from '@nodo/kernel';
 import { z } from 'zod';
 import type { RecordedEvent } from '../state/envelope.ts';
+import { paidSum } from '../state/life.ts';
 import type { Ticket } from '../state/ticket.ts';
 import { accept, type Decision, defineEvent, reject } from './define.ts';
 import { atWork, sinceItCame } from './guards.ts';
@@ -48,7 +49,15 @@ const correctOnce = (ticket: Ticket, command: Body): Decision<Body> => {
   return accept(command);
 };
 const correct = atWork(correctOnce);
-const correctAfterwards = sinceItCame(correctOnce);
+
+/** As `correctOnce`; a payment stands as long as money went back that only it covers. */
+const correctAfterwards = sinceItCame((ticket: Ticket, command: Body): Decision<Body> => {
+  const paid = paidSum(ticket.life);
+  const payment = ticket.life.payments.find(({ entry }) => entry === command.corrects);
+  return payment && payment.amount > paid && payment.amount > 0
+    ? reject(refuse('given-back-since', 'command.corrects', { paid }))
+    : correctOnce(ticket, command);
+});
 
 /** What the counter enters, before and after closing. */
 const AFTER_CLOSING: ReadonlySet<string> = new Set([

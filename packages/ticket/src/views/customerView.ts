@@ -4,6 +4,7 @@ import { z } from 'zod';
 import type { Stage } from '../state/life.ts';
 import { repairsDone, type Ticket } from '../state/ticket.ts';
 import { UNREPAIRED } from '../state/values.ts';
+import { cameInWith } from './cameIn.ts';
 import { stageOf } from './stage.ts';
 
 /** What a customer sees of a ticket: nothing of other people, chances, notes or photos. */
@@ -55,14 +56,14 @@ export function viewForCustomer(
   | undefined {
   const { intake, life } = ticket;
   const { asked } = life;
-  const [first] = ticket.entries;
+  const came = cameInWith(ticket);
   const last = ticket.entries.at(-1);
-  if (!intake || !first || !last) return undefined;
+  if (!intake || !came || !last) return undefined;
   return {
     label: intake.label,
     words: intake.words,
     state: shownAs(ticket),
-    takenInAt: first.receivedAt,
+    takenInAt: came.receivedAt,
     changedAt: last.receivedAt,
     unrepaired: ticket.closing?.unrepaired ?? null,
     promised: life.promised ?? null,

@@ -1,5 +1,5 @@
-import { INTERVIEWS } from '@nodo/knowledge';
 import type { Ticket } from '../state/ticket.ts';
+import { cameInWith, workInShop } from './cameIn.ts';
 
 /** What a machine goes through between the customer's two visits. */
 export const MILESTONES = [
@@ -20,18 +20,15 @@ export interface Milestone {
 
 /** The way of a ticket; price and part are on it only where they came up. */
 export function milestonesOf(ticket: Ticket): readonly Milestone[] {
-  const { entries, corrected, looks, performedActions, life, closing, status } = ticket;
+  const { entries, corrected, life, closing, status } = ticket;
   const valid = entries.filter(({ id }) => !corrected.has(id));
   const atSeq = (seq: number | undefined) =>
     seq === undefined ? undefined : entries[seq - 1]?.observedAt;
-  const begun = [
-    ...looks.filter(({ check }) => !INTERVIEWS.has(check)).map(({ seq }) => seq),
-    ...performedActions.map(({ seq }) => seq),
-  ];
+  const begun = workInShop(ticket);
   const lastOf = (type: string) => valid.findLast((entry) => entry.type === type)?.observedAt;
   const isWaiting = life.awaits.some(({ came }) => !came);
   return [
-    { id: 'taken-in', at: valid[0]?.observedAt },
+    { id: 'taken-in', at: cameInWith(ticket)?.observedAt },
     {
       id: 'begun',
       at: begun.length > 0 ? atSeq(Math.min(...begun)) : life.worked[0]?.from,

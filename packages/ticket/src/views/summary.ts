@@ -8,6 +8,7 @@ import type { RecordedEvent } from '../state/envelope.ts';
 import { atTheClock, dueOf, type Life, SPOKEN, STAGES } from '../state/life.ts';
 import type { Ticket } from '../state/ticket.ts';
 import { contact, NEVER_COLLECTED, UNREPAIRED } from '../state/values.ts';
+import { cameInWith } from './cameIn.ts';
 import { handOverOf } from './handOver.ts';
 import { lateEntries } from './late.ts';
 import { stageOf } from './stage.ts';
@@ -107,9 +108,9 @@ const DONE: ReadonlySet<string> = new Set([
 /** A ticket's line on the Rack. Undefined before the machine is taken in. */
 export function summaryOf(ticket: Ticket, model: FamilyModel): TicketSummary | undefined {
   const { intake, status } = ticket;
-  const first = ticket.entries[0];
+  const came = cameInWith(ticket);
   const last = ticket.entries.at(-1);
-  if (!intake || status === 'new' || !first || !last) return undefined;
+  if (!intake || status === 'new' || !came || !last) return undefined;
   const valid = ticket.entries.filter(({ id }) => !ticket.corrected.has(id));
   const assessment = assess(ticket, model);
   const { beliefs, duties, contested, risk } = assessment;
@@ -127,7 +128,7 @@ export function summaryOf(ticket: Ticket, model: FamilyModel): TicketSummary | u
     family: intake.family,
     status,
     words: intake.words,
-    takenInAt: first.receivedAt,
+    takenInAt: came.receivedAt,
     changedAt: last.receivedAt,
     lastBy: valid.findLast(isAtTheBench)?.actor.person ?? null,
     seen: valid.filter(({ type }) => SEEN.has(type)).length,

@@ -2,6 +2,8 @@ import type { Visit } from '@nodo/api';
 import { SHIPPED } from '@nodo/knowledge';
 import type { MachineProfile } from '@nodo/shop';
 import { m, write } from '../messages/index.ts';
+import { useSession } from '../session/SessionContext.tsx';
+import { worksAtBench } from '../session/UntilAsked.tsx';
 import { useTables } from '../session/useTables.ts';
 import { TextLink } from '../ui/TextLink.tsx';
 
@@ -13,6 +15,7 @@ export function Visits({
   readonly visits: readonly Visit[];
   readonly machine: Pick<MachineProfile, 'family' | 'traits'>;
 }) {
+  const { role } = useSession().person;
   const version = useTables().tables?.version ?? SHIPPED;
   const model = version.modelOf(machine.family, machine.traits ?? undefined);
   const words = m.cards.machine;
@@ -58,8 +61,8 @@ export function Visits({
           />
           <Fact
             name={words.leftOpen}
-            said={leftOpen.map(
-              ({ cause, chance }) => `${causeOf(cause)}, ${write.percent(chance)}`,
+            said={leftOpen.map(({ cause, chance }) =>
+              worksAtBench(role) ? `${causeOf(cause)}, ${write.percent(chance)}` : causeOf(cause),
             )}
           />
           <Fact name={words.waived} said={waived.map((id) => model?.duties.get(id)?.title ?? id)} />

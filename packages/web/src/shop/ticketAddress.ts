@@ -1,4 +1,5 @@
 import type { Role } from '@nodo/kernel';
+import { worksAtBench } from '../session/UntilAsked.tsx';
 
 /**
  * Where a ticket is opened: at the bench, for the counter on its page, and one that was only spoken of at the
@@ -10,5 +11,5 @@ export function ticketAddress(
   { ticket, tag }: { readonly ticket: string; readonly tag: number | null | undefined },
 ): string {
   if (tag === null || tag === undefined) return `/phone/${ticket}`;
-  return `/${role === 'counter' ? 'ticket' : 'bench'}/${ticket}`;
+  return `/${worksAtBench(role) ? 'bench' : 'ticket'}/${ticket}`;
 }

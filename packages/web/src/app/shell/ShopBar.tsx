@@ -1,6 +1,7 @@
 import { Link, useLocation } from 'react-router';
 import { m } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
+import { worksAtBench } from '../../session/UntilAsked.tsx';
 import { FindStarter } from './FindStarter.tsx';
 
 /** Where one is in the shop, the ways elsewhere, and the search for everything. */
@@ -25,9 +26,11 @@ export function ShopBar() {
         <BarLink to="/phone" short={m.phone.navShort}>
           {m.phone.nav}
         </BarLink>
-        <BarLink to="/tools" also={TOOL_PAGES}>
-          {m.shell.tools}
-        </BarLink>
+        {worksAtBench(person.role) && (
+          <BarLink to="/tools" also={TOOL_PAGES}>
+            {m.shell.tools}
+          </BarLink>
+        )}
         <BarLink to="/knowledge" also={/^\/knowledge/}>
           {m.knowledge.nav}
         </BarLink>

@@ -4,6 +4,8 @@ import { useMemo, useState } from 'react';
 import { Navigate, useParams } from 'react-router';
 import { m } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
+import { UntilAsked } from '../../session/UntilAsked.tsx';
+import { ticketAddress } from '../../shop/ticketAddress.ts';
 import { Causes } from '../../ticket/Causes.tsx';
 import { FreeingWalk } from '../../ticket/check/FreeingWalk.tsx';
 import { WaysOut } from '../../ticket/check/WaysOut.tsx';
@@ -43,7 +45,10 @@ function Call() {
     () => plan && nextPhoneStep(ticket, model, assessment, plan.call, deferred),
     [ticket, model, assessment, plan, deferred],
   );
-  if (ticket.intake?.tag !== undefined) return <Navigate to={`/bench/${ticket.id}`} replace />;
+  if (ticket.intake?.tag !== undefined)
+    return (
+      <Navigate to={ticketAddress(role, { ticket: ticket.id, tag: ticket.intake.tag })} replace />
+    );
 
   const mayTalk = mayRecord(role, 'call-ended') && ticket.status === 'open';
   const shownStep: PhoneStep | undefined = ending ? { kind: 'end', outcome: ending } : step;
@@ -106,7 +111,9 @@ function Call() {
       }
       rightPane="causes"
       right={
-        <Causes words={plan?.words} chosen={undefined} closed={ticket.closing !== undefined} />
+        <UntilAsked ask={m.counter.hearsLikeAsk}>
+          <Causes words={plan?.words} chosen={undefined} closed={ticket.closing !== undefined} />
+        </UntilAsked>
       }
     />
   );

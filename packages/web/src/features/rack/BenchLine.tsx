@@ -9,7 +9,15 @@ import { ticketAddress } from '../../shop/ticketAddress.ts';
 import { shopClock } from '../../time/shopTime.ts';
 import { PersonMark } from '../../ui/PersonMark.tsx';
 import { Tag } from '../../ui/Tag.tsx';
-import { type Axis, benchDay, hoursOn, isAtRisk, type Target, tagsAbove } from './dayAxis.ts';
+import {
+  type Axis,
+  benchDay,
+  hoursOn,
+  isAtRisk,
+  scaleOf,
+  type Target,
+  tagsAbove,
+} from './dayAxis.ts';
 
 type Lines = ReadonlyMap<string, RackEntry>;
 
@@ -102,16 +110,13 @@ function Work({
   readonly width: number;
   readonly targets: readonly Target[];
 }) {
-  const { day, minute } = shopClock();
-  const perMinute = width / (axis.until - axis.from);
-  const x = (at: number) => (at - axis.from) * perMinute;
-  const isNow = day === axis.day && minute >= axis.from && minute <= axis.until;
+  const { perHour, x, now } = scaleOf(axis, width, shopClock());
   const isDue = targets.some(({ jobs }) =>
     jobs.some(({ planned }) => planned.promised === axis.day),
   );
   return (
     <svg width={width} height={HEIGHT} className="absolute inset-0" aria-hidden="true">
-      {hoursOn(axis, perMinute * 60).map((hour) => (
+      {hoursOn(axis, perHour).map((hour) => (
         <line key={hour} x1={x(hour)} x2={x(hour)} y1="0" y2={HEIGHT} stroke="var(--rule)" />
       ))}
       {shift && (
@@ -154,15 +159,8 @@ function Work({
           strokeLinejoin="round"
         />
       )}
-      {isNow && (
-        <line
-          x1={x(minute)}
-          x2={x(minute)}
-          y1="0"
-          y2={HEIGHT}
-          stroke="var(--ink)"
-          strokeWidth="2"
-        />
+      {now !== undefined && (
+        <line x1={now} x2={now} y1="0" y2={HEIGHT} stroke="var(--ink)" strokeWidth="2" />
       )}
     </svg>
   );

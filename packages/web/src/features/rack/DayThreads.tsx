@@ -8,7 +8,7 @@ import { shopClock } from '../../time/shopTime.ts';
 import { Button } from '../../ui/Button.tsx';
 import { useWidth } from '../../ui/useWidth.ts';
 import { BenchLine } from './BenchLine.tsx';
-import { type Axis, axisOf, hoursOn, isAtRisk } from './dayAxis.ts';
+import { type Axis, axisOf, hoursOn, isAtRisk, scaleOf } from './dayAxis.ts';
 
 // What moves jobs by hand is for a lead who asks for it.
 const ArrangeBenches = lazy(() => import('./ArrangeBenches.tsx'));
@@ -117,24 +117,22 @@ function Day({
 
 /** The names of the hours, and where the clock is. */
 function Hours({ axis, width }: { readonly axis: Axis; readonly width: number }) {
-  const { day, minute } = shopClock();
-  const perMinute = width / (axis.until - axis.from);
-  const isNow = day === axis.day && minute >= axis.from && minute <= axis.until;
+  const { perHour, x, now } = scaleOf(axis, width, shopClock());
   return (
     <>
-      {hoursOn(axis, perMinute * 60).map((hour) => (
+      {hoursOn(axis, perHour).map((hour) => (
         <span
           key={hour}
           className={`absolute top-0 text-sm text-quiet ${hour === axis.until ? '-translate-x-full' : hour === axis.from ? '' : '-translate-x-1/2'}`}
-          style={{ left: (hour - axis.from) * perMinute }}
+          style={{ left: x(hour) }}
         >
           {hour / 60}
         </span>
       ))}
-      {isNow && (
+      {now !== undefined && (
         <span
           className="absolute top-0 z-10 -translate-x-1/2 bg-ground px-1 text-sm font-semibold"
-          style={{ left: (minute - axis.from) * perMinute }}
+          style={{ left: now }}
         >
           {m.rack.threads.now}
         </span>

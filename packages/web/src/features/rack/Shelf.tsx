@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { Silhouette } from '../../drawing/Silhouette.tsx';
 import { m, write } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
+import { worksAtBench } from '../../session/UntilAsked.tsx';
 import { ticketAddress } from '../../shop/ticketAddress.ts';
 import { PersonMark } from '../../ui/PersonMark.tsx';
 import { Tag } from '../../ui/Tag.tsx';
@@ -161,7 +162,7 @@ function StateLine({ entry }: { readonly entry: RackEntry }) {
   if (entry.contested > 0) {
     return <Alarm>{m.rack.contested}</Alarm>;
   }
-  if (role === 'counter') {
+  if (!worksAtBench(role)) {
     return (
       <span className="text-sm text-quiet">
         {m.life.standing(entry.standing, entry.unrepaired)}

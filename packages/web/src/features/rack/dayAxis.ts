@@ -1,5 +1,5 @@
 import { SURE_OF_PROMISE } from '@nodo/core';
-import type { Day } from '@nodo/kernel';
+import type { Day, WallClock } from '@nodo/kernel';
 import type { BenchShift, Planned, ShopPlan } from '@nodo/shop';
 
 /** A day of the shop along a line, in minutes from midnight on whole hours. */
@@ -22,6 +22,18 @@ export function axisOf({ day, benches }: Pick<ShopPlan, 'day' | 'benches'>): Axi
     from: Math.floor(Math.min(...shifts.map(([from]) => from)) / HOUR) * HOUR,
     until: Math.ceil(Math.max(...shifts.map(([, until]) => until)) / HOUR) * HOUR,
   };
+}
+
+/** Where the minutes of a day lie on a line of this many pixels, and where the clock is while it is on it. */
+export function scaleOf(
+  { day, from, until }: Axis,
+  width: number,
+  clock: WallClock,
+): { readonly perHour: number; readonly x: (minute: number) => number; readonly now?: number } {
+  const perMinute = width / (until - from);
+  const x = (minute: number) => (minute - from) * perMinute;
+  const isOn = clock.day === day && clock.minute >= from && clock.minute <= until;
+  return { perHour: perMinute * HOUR, x, ...(isOn ? { now: x(clock.minute) } : {}) };
 }
 
 /** The hours that are named: all, or as many as there is room for. @param perHour pixels */

@@ -1,4 +1,5 @@
 import type { DocumentKind } from '@nodo/api';
+import { writeCounted } from '@nodo/kernel';
 import type { MachineFact, OrderReason } from '@nodo/shop';
 import type {
   CallReason,
@@ -149,8 +150,6 @@ function measuredLine({ quantity, value, when, at, limit }: Measure): string {
   return `${which}${QUANTITY[quantity]} ${value} ${unit}${held}, ${when === 'found' ? 'as found' : 'as set'}`;
 }
 
-const counted = (count: number, words: string) => (count === 1 ? words : `${count} × ${words}`);
-
 /** An entry of a ticket's life, told on the Seam. */
 function entry(event: LifeEvent, money: (minor: number) => string): string {
   switch (event.type) {
@@ -175,7 +174,7 @@ function entry(event: LifeEvent, money: (minor: number) => string): string {
     case 'part-came':
       return 'The part arrived';
     case 'part-fitted':
-      return `Fitted: ${event.body.count === 1 ? '' : `${event.body.count} × `}${event.body.words}`;
+      return `Fitted: ${writeCounted(event.body.count, event.body.words)}`;
     case 'clock-started':
       return 'Clock started';
     case 'clock-stopped':
@@ -301,8 +300,8 @@ export const life = {
     count: 'How many',
     each: 'Price of one',
     fit: 'Save',
-    counted,
-    fitted: (count: number, words: string, sum: string) => `${counted(count, words)}: ${sum}`,
+    counted: writeCounted,
+    fitted: (count: number, words: string, sum: string) => `${writeCounted(count, words)}: ${sum}`,
     bookTitle: 'Work without the clock',
     minutes: 'Minutes',
     what: 'What was done',

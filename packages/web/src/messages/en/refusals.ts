@@ -75,6 +75,8 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
   'bill-stands': () =>
     'A bill was handed over already. It is corrected by a credit, then a new bill.',
   'nothing-to-credit': () => 'There is no bill to correct by a credit.',
+  'given-back-since': () =>
+    'Money went back to the customer since. Undo that first, then this payment.',
   'more-than-paid': () => 'That is more than the customer paid. Give back less.',
   'over-the-limit': () => 'That is more than the customer agreed to. Ask them first.',
   'no-such-customer': () => 'There is no such customer in this shop.',

@@ -1,11 +1,12 @@
-import { posterior } from '@nodo/core';
+import { chanceBand, posterior } from '@nodo/core';
 import { evidenceOf, type FamilyModel, withinReach } from '@nodo/knowledge';
 import { useMemo } from 'react';
 import { m, write } from '../../messages/index.ts';
+import { UntilAsked } from '../../session/UntilAsked.tsx';
 
 const SHOWN = 5;
 
-/** The likely causes while the customer still talks. */
+/** What the owner may put right at home, and the likely causes, while the customer still talks. */
 export function SoundsLike({
   model,
   complaint,
@@ -29,32 +30,48 @@ export function SoundsLike({
       .slice(0, SHOWN);
   }, [model, complaint, context]);
 
+  const atHome = likely.flatMap(({ cause, blame }) => {
+    const known = model.causes.get(cause);
+    return known?.byPhone && chanceBand(blame) !== 'hardly' ? [known.name] : [];
+  });
   return (
     <section aria-live="polite">
-      <h2 className="mb-2 text-sm font-semibold text-quiet">{m.counter.hearsLike}</h2>
+      <h2 className="mb-2 text-sm font-semibold text-quiet">{m.counter.atHome.title}</h2>
       {complaint.length === 0 ? (
-        <p className="text-quiet">{m.counter.hearsLikeEmpty}</p>
+        <p className="text-quiet">{m.counter.atHome.unticked}</p>
       ) : (
-        <ol className="flex flex-col gap-3">
-          {likely.map(({ cause, blame }) => {
-            const known = model.causes.get(cause);
-            return (
-              <li key={cause}>
-                <span className="flex items-baseline justify-between gap-3">
-                  <span className="font-semibold">{known?.name}</span>
-                  <span className="font-mono">{write.percent(blame)}</span>
-                </span>
-                <span aria-hidden="true" className="mt-1 block h-1.5 rounded-full bg-sunk">
-                  <span
-                    className="block h-full rounded-full bg-own"
-                    style={{ width: `${Math.max(1, blame * 100)}%` }}
-                  />
-                </span>
-                {known?.byPhone && <span className="text-sm text-quiet">{m.counter.byPhone}</span>}
-              </li>
-            );
-          })}
-        </ol>
+        <>
+          {atHome.length === 0 ? (
+            <p>{m.counter.atHome.nothing}</p>
+          ) : (
+            <ul className="flex list-disc flex-col gap-1 pl-5">
+              {atHome.map((name) => (
+                <li key={name}>{name}</li>
+              ))}
+            </ul>
+          )}
+          <div className="mt-4">
+            <UntilAsked ask={m.counter.hearsLikeAsk}>
+              <h2 className="mb-2 text-sm font-semibold text-quiet">{m.counter.hearsLike}</h2>
+              <ol className="flex flex-col gap-3">
+                {likely.map(({ cause, blame }) => (
+                  <li key={cause}>
+                    <span className="flex items-baseline justify-between gap-3">
+                      <span className="font-semibold">{model.causes.get(cause)?.name}</span>
+                      <span className="font-mono">{write.percent(blame)}</span>
+                    </span>
+                    <span aria-hidden="true" className="mt-1 block h-1.5 rounded-full bg-sunk">
+                      <span
+                        className="block h-full rounded-full bg-own"
+                        style={{ width: `${Math.max(1, blame * 100)}%` }}
+                      />
+                    </span>
+                  </li>
+                ))}
+              </ol>
+            </UntilAsked>
+          </div>
+        </>
       )}
     </section>
   );
