@@ -42,8 +42,11 @@ export function outlookOf(queues: Order['queues'], benches: readonly Bench[]): r
 /** P(work <= room). */
 function chanceWithin(room: number, mean: number, variance: number): number {
   if (variance === 0) return mean <= room ? 1 : 0;
-  return normalTail((mean - room) / Math.sqrt(variance));
+  return Math.min(normalTail((mean - room) / Math.sqrt(variance)), NEVER_QUITE_SURE);
 }
+
+/** A tail never ends, though its rest is lost in rounding far out: what has a spread is never certain. */
+const NEVER_QUITE_SURE = 1 - Number.EPSILON;
 
 export interface PromiseOffer {
   readonly due: number;
