@@ -1,5 +1,6 @@
 import { DEMO_CUSTOMER, demoTicketId } from '@nodo/demo';
 import { describe, expect, it } from 'vitest';
+import { badlyDrawnTexts } from './drawnTexts.ts';
 import { useStage } from './stage.ts';
 
 const { sharedScreen: screen } = useStage();
@@ -86,37 +87,7 @@ describe('what is written in drawings', () => {
         await odren.page.setViewport({ width, height: 844 });
         await odren.go(`/bench/${demoTicketId(tag)}${part}`);
         await odren.page.waitForSelector('svg text');
-        const wrong = () =>
-          odren.page.evaluate(() =>
-            [...document.querySelectorAll<SVGSVGElement>('svg:has(text)')].flatMap((drawing) => {
-              const edge = drawing.getBoundingClientRect();
-              const texts = [...drawing.querySelectorAll('text')]
-                .map((text) => ({ text, box: text.getBoundingClientRect() }))
-                .filter(({ box }) => box.width > 0);
-              return texts.flatMap(({ text, box }, at) => {
-                const scale = text.getScreenCTM();
-                const size =
-                  Number.parseFloat(getComputedStyle(text).fontSize) *
-                  Math.hypot(scale?.a ?? 0, scale?.b ?? 0);
-                const isClipped = box.left < edge.left - 1 || box.right > edge.right + 1;
-                // A line's box is taller than its letters.
-                const isOver = texts
-                  .slice(at + 1)
-                  .some(
-                    ({ box: other }) =>
-                      box.left < other.right - 1 &&
-                      other.left < box.right - 1 &&
-                      box.top < other.bottom - 4 &&
-                      other.top < box.bottom - 4,
-                  );
-                return size < 13.9 || isClipped || isOver
-                  ? [
-                      `${text.textContent} ${size.toFixed(1)}${isClipped ? ' clipped' : ''}${isOver ? ' over another' : ''}`,
-                    ]
-                  : [];
-              });
-            }),
-          );
+        const wrong = () => badlyDrawnTexts(odren.page);
         await expect.poll(wrong, { message: `${part} at ${width}` }).toEqual([]);
       }
       await odren.page.setViewport({ width: 1280, height: 800 });

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import puppeteer, { type Browser } from 'puppeteer-core';
 import { build, type PreviewServer, preview } from 'vite';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { badlyDrawnTexts } from './drawnTexts.ts';
 import { Screen } from './screen.ts';
 
 declare module 'vitest' {
@@ -60,6 +61,15 @@ describe('the page of all parts', () => {
     expect(await screen.audit()).toEqual([]);
     await screen.page.keyboard.press('Escape');
     await screen.page.waitForSelector('[role="dialog"]', { hidden: true });
+    await screen.page.browserContext().close();
+  });
+
+  it('shows every drawing with its words whole and large enough, however wide it is', async () => {
+    const screen = await pageIn('day');
+    for (const width of [1280, 768, 390]) {
+      await screen.page.setViewport({ width, height: 800 });
+      await expect.poll(() => badlyDrawnTexts(screen.page), { message: `at ${width}` }).toEqual([]);
+    }
     await screen.page.browserContext().close();
   });
 

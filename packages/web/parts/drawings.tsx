@@ -1,6 +1,9 @@
 import { BOBBIN_TURNS, KNOWLEDGE, modelOf } from '@nodo/knowledge';
 import { BobbinTurns } from '../src/drawing/BobbinTurns.tsx';
+import { bodyOf } from '../src/drawing/body/bodies.ts';
+import { spotsOf } from '../src/drawing/body/body.ts';
 import { ClockRing } from '../src/drawing/ClockRing.tsx';
+import { MachineDrawing } from '../src/drawing/MachineDrawing.tsx';
 import { PlaceDrawing } from '../src/drawing/PlaceDrawing.tsx';
 import { Silhouette } from '../src/drawing/Silhouette.tsx';
 import type { PartStates } from './partStates.ts';
@@ -19,9 +22,19 @@ export const DRAWINGS: PartStates = {
     state: title,
     shown: <Silhouette family={id} />,
   })),
+  MachineDrawing: FAMILIES.flatMap((family) =>
+    (['talk', 'path'] as const).map((place) => ({
+      state: `${family.title}${place === 'path' ? ', way of the thread' : ''}`,
+      shown: <MachineDrawing family={family} place={place} presserDown={false} />,
+    })),
+  ),
   PlaceDrawing: [
     ...PLACES.map((place) => ({ state: place, family: FAMILIES[0], place })),
-    ...FAMILIES.map((family) => ({ state: family.title, family, place: 'needle' as const })),
+    ...(['needle', 'hook', 'case', 'bobbin'] as const).flatMap((place) =>
+      FAMILIES.slice(1)
+        .filter((family) => spotsOf(bodyOf(family.id)).has(place))
+        .map((family) => ({ state: `${place}, ${family.title}`, family, place })),
+    ),
   ].flatMap(({ state, family, place }) =>
     family
       ? [{ state, shown: <PlaceDrawing family={family} place={place} presserDown={false} /> }]

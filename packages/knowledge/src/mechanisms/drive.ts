@@ -27,6 +27,7 @@ export const drive = {
       side: 'set-up',
       fixMinutes: 0.2,
       byPhone: true,
+      applies: 'bobbin',
       shows: {
         sure: ['winder-on'],
         usual: ['no-run', 'motor-only'],
@@ -130,6 +131,7 @@ export const drive = {
       access: 'closed',
       where: 'phone',
       place: 'winder',
+      applies: 'bobbin',
       how: 'The winding position stops the needle on many machines.',
       normal: 'Released',
       needs: 'looks',

@@ -64,6 +64,7 @@ export const threading = {
       side: 'set-up',
       fixMinutes: 2,
       byPhone: false,
+      applies: 'bobbin',
       shows: {
         sure: ['off-check-spring'],
         often: ['loops-under'],
@@ -185,6 +186,7 @@ export const threading = {
       access: 'closed',
       where: 'counter',
       place: 'check-spring',
+      applies: 'bobbin',
       how: 'Pull up and release: it rises and drops back.',
       normal: 'It rises and drops back',
       needs: 'looks',

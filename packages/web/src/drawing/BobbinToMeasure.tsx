@@ -1,7 +1,7 @@
 import { instruments } from '../messages/instruments.ts';
 import { DrawnText } from './DrawnText.tsx';
 
-/** A bobbin from the side and from above, with the measures to take drawn where the caliper goes. */
+/** A bobbin in section and from above, with the measures to take drawn where the caliper goes. */
 export function BobbinToMeasure() {
   const { measures, toMeasure } = instruments.bobbin.which;
   const label = {
@@ -19,10 +19,12 @@ export function BobbinToMeasure() {
       className="w-full max-w-120"
     >
       <g stroke="var(--ink)" strokeWidth="2.500" strokeLinejoin="round">
-        {/* From the side: two flanges, the core with its thread between them. */}
+        {/* In section: two flanges, the hollow core, the thread wound between. */}
+        <path d="M84 58h72v28h-72zM84 154h72v28h-72z" fill="var(--paper)" stroke="var(--below)" />
+        <path d="M84 65h72M84 72h72M84 79h72M84 161h72M84 168h72M84 175h72" stroke="var(--below)" />
+        <path d="M84 86h72v19h-72zM84 135h72v19h-72z" fill="var(--ink)" />
         <path d="M70 50h14v140h-14zM156 50h14v140h-14z" fill="var(--sunk)" />
-        <path d="M84 76h72v88h-72z" fill="var(--paper)" />
-        <path d="M84 92h72M84 108h72M84 124h72M84 140h72M84 154h72" stroke="var(--below)" />
+        <path d="M70 105h100M70 135h100" />
         {/* From above: flange, core, hole. */}
         <circle cx="350" cy="120" r="70" fill="var(--sunk)" />
         <circle cx="350" cy="120" r="34" stroke="var(--edge)" />

@@ -1,58 +1,32 @@
 import type { Family, Place } from '@nodo/knowledge';
 import { m } from '../messages/index.ts';
+import { bodyOf } from './body/bodies.ts';
+import { type Body, PATH_POINTS, type PathPoint, type Spot, spotsOf } from './body/body.ts';
+import { CatcherBelow } from './body/CatcherBelow.tsx';
+import { Head } from './body/Head.tsx';
+import { NUMBERS_WIDE, PathNumbers } from './body/PathNumbers.tsx';
+import { Spools } from './body/Spools.tsx';
 import { DrawnText } from './DrawnText.tsx';
 
-interface Spot {
-  readonly x: number;
-  readonly y: number;
-  readonly r: number;
-  /** Where the word stands: beside or below the ring. */
-  readonly label: 'left' | 'right' | 'below' | 'above';
+const FLOOR = 346;
+/** Room above the highest part, for a number or a ring. */
+const HEADROOM = 26;
+
+/** What is drawn of a body: left, top, width, height. Numbers of the thread's way stand left of it. */
+export function boxOf(body: Body): readonly [number, number, number, number] {
+  const top = body.top - HEADROOM;
+  return [-NUMBERS_WIDE, top, 348 + NUMBERS_WIDE, FLOOR - top];
 }
 
-/** Where each place lies in the drawing's 320 x 372 box. */
-const SPOTS: Readonly<Record<Exclude<Place, 'talk'>, Spot>> = {
-  spool: { x: 226, y: 30, r: 30, label: 'left' },
-  'thread-pair': { x: 80, y: 306, r: 34, label: 'right' },
-  path: { x: 98, y: 116, r: 74, label: 'right' },
-  'check-spring': { x: 97, y: 172, r: 21, label: 'right' },
-  discs: { x: 118, y: 108, r: 24, label: 'right' },
-  dial: { x: 118, y: 108, r: 24, label: 'right' },
-  'needle-clamp': { x: 80, y: 232, r: 19, label: 'right' },
-  needle: { x: 80, y: 262, r: 26, label: 'right' },
-  bobbin: { x: 80, y: 325, r: 26, label: 'right' },
-  case: { x: 80, y: 325, r: 26, label: 'right' },
-  hook: { x: 80, y: 325, r: 31, label: 'right' },
-  foot: { x: 86, y: 288, r: 24, label: 'right' },
-  plate: { x: 88, y: 301, r: 24, label: 'right' },
-  feed: { x: 100, y: 300, r: 18, label: 'right' },
-  fabric: { x: 60, y: 297, r: 28, label: 'above' },
-  winder: { x: 272, y: 36, r: 20, label: 'below' },
-  'hand-wheel': { x: 306, y: 104, r: 30, label: 'left' },
-  selector: { x: 266, y: 196, r: 24, label: 'below' },
-  power: { x: 290, y: 322, r: 22, label: 'left' },
-};
+/** Places that are told by the numbers of the thread's way; which of them, where it is not the whole. */
+const NUMBERED: ReadonlyMap<Place, ReadonlySet<PathPoint>> = new Map([
+  ['path', new Set(PATH_POINTS)],
+  ['check-spring', new Set<PathPoint>(['check-spring'])],
+  ['dial', new Set<PathPoint>(['discs'])],
+]);
 
-type DrawnPlace = Exclude<Place, 'talk'>;
-
-/** Every place that the drawing can light up. */
-export const DRAWN_PLACES = Object.keys(SPOTS) as readonly DrawnPlace[];
-
-export function isDrawnPlace(text: string): text is DrawnPlace {
-  return text in SPOTS;
-}
-
-/** The drawing's box: left, top, width, height. */
-export const MACHINE_BOX = [-6, -6, 340, 372] as const;
-
-/** The place that a tap means: the smallest one in reach of it, else the one whose ring is nearest. */
-export function placeNearest(x: number, y: number): DrawnPlace {
-  const away = (place: DrawnPlace) => {
-    const spot = SPOTS[place];
-    const outside = Math.hypot(x - spot.x, y - spot.y) - spot.r;
-    return outside > 0 ? 1_000 + outside : Math.hypot(x - spot.x, y - spot.y) + spot.r;
-  };
-  return DRAWN_PLACES.reduce((best, place) => (away(place) < away(best) ? place : best));
+export function isNumbered(place: Place): boolean {
+  return NUMBERED.has(place);
 }
 
 interface MachineDrawingProps {
@@ -63,170 +37,129 @@ interface MachineDrawingProps {
   readonly small?: boolean;
 }
 
-/**
- * A machine of the family from the front, with its thread path and one place lit. One
- * drawing for all: traits decide what lies under the plate and how many needles there are.
- */
+/** A machine of the family from the front, with its own thread path, and one place lit or the path numbered. */
 export function MachineDrawing({ family, place, presserDown, small = false }: MachineDrawingProps) {
-  const spot = place === 'talk' ? undefined : SPOTS[place];
-  const account = spot
-    ? m.drawing.account(family.title, m.places[place])
-    : m.drawing.plain(family.title);
-  const pulls = place === 'discs';
+  const body = bodyOf(family.id);
+  const lit = NUMBERED.get(place);
+  const spot = place === 'talk' || lit ? undefined : spotsOf(body).get(place);
+  const account =
+    spot || lit ? m.drawing.account(family.title, m.places[place]) : m.drawing.plain(family.title);
   return (
     <svg
-      viewBox={MACHINE_BOX.join(' ')}
+      viewBox={boxOf(body).join(' ')}
       role="img"
       aria-label={account}
-      className={`shrink-0 self-start ${small ? 'w-32' : 'w-44 sm:w-52 xl:w-60'}`}
+      className={`shrink-0 self-start ${small ? 'w-36' : 'w-60 sm:w-64 xl:w-72'}`}
       fill="none"
       strokeLinecap="round"
       strokeLinejoin="round"
     >
-      <Body />
-      <Head presserDown={presserDown} needles={family.traits.includes('embroidery') ? 3 : 1} />
-      <Below family={family} />
-      <UpperThread />
-      {pulls && <PullArrow />}
-      {spot && <Ring spot={spot} text={m.places[place]} />}
+      <g stroke="var(--quiet)" strokeWidth="2">
+        {body.castings.map((path) => (
+          <path key={path} d={path} fill="var(--paper)" />
+        ))}
+        {[...body.edges, ...body.fine].map((path) => (
+          <path key={path} d={path} strokeWidth="1.5" />
+        ))}
+        {body.channel && <path d={body.channel} stroke="var(--rule)" strokeWidth="7" />}
+        <Spools body={body} />
+      </g>
+      <CatcherBelow body={body} />
+      <Head body={body} presserDown={presserDown} />
+      <Discs body={body} />
+      <g strokeWidth="2.4">
+        {(['above', 'below'] as const).flatMap((side) =>
+          body.furtherThreads?.[side].map((path) => (
+            <path key={path} d={path} stroke={`var(--${side})`} />
+          )),
+        )}
+        <path d={body.thread} stroke="var(--above)" />
+      </g>
+      {place === 'discs' && <PullArrow body={body} told={!small} />}
+      {lit && <PathNumbers body={body} lit={lit} radius={small ? 17 : 14} />}
+      {spot && <Ring spot={spot} text={small ? undefined : m.places[place]} />}
     </svg>
   );
 }
 
-function Body() {
-  return (
-    <g stroke="var(--edge)" strokeWidth="2">
-      <path
-        d="M30 62Q30 46 46 46H284Q300 46 300 62V300H312V346H8V300H236V150Q236 132 218 132H152V200Q152 210 142 210H40Q30 210 30 200Z"
-        fill="var(--paper)"
-      />
-      <path d="M8 300H312" />
-      <path d="M300 78h6q7 0 7 26t-7 26h-6" fill="var(--sunk)" />
-      <path d="M304 88v32" />
-      <circle cx="266" cy="196" r="13" fill="var(--sunk)" />
-      <path d="M266 196v-9" />
-      <path d="M264 46v-8h16v8M272 38v-8" />
-      <path d="M282 318h16v10h-16ZM312 334q12 2 14 20" />
-      <path d="M118 56V150C118 178 76 178 76 150V62" stroke="var(--rule)" strokeWidth="7" />
-    </g>
-  );
-}
-
-function Head({
-  presserDown,
-  needles,
-}: {
-  readonly presserDown: boolean;
-  readonly needles: number;
-}) {
-  const sole = presserDown ? 292 : 282;
+/** The dial over the discs, and the check spring beside it where there is one. */
+function Discs({ body: { path } }: { readonly body: Body }) {
+  const { discs, 'check-spring': spring } = path;
   return (
     <g stroke="var(--ink)" strokeWidth="2">
-      <g>
-        <rect x="214" y="8" width="24" height="36" rx="3" fill="var(--sunk)" />
-        <path d="M214 18H238M214 26H238M214 34H238" stroke="var(--edge)" />
-        <path d="M226 8V2" />
-      </g>
-      <path d="M146 46v-8q0-4 5-4" />
-      <circle cx="118" cy="108" r="13" fill="var(--paper)" />
-      <circle cx="118" cy="108" r="4" />
-      <path d="M90 168q7 12 15 0" strokeWidth="2.6" />
-      <path d="M60 96L74 80" strokeWidth="4" />
-      {Array.from({ length: needles }, (_, index) => index * 12).map((shift) => (
-        <g key={shift} transform={`translate(${-shift} 0)`}>
-          <rect x="76" y="204" width="8" height="24" fill="var(--paper)" />
-          <rect x="72" y="226" width="16" height="9" rx="2" fill="var(--sunk)" />
-          <path d="M78 235V274L80 288L82 274V235Z" fill="var(--paper)" strokeWidth="1.6" />
-        </g>
-      ))}
-      <path d="M98 208V272" strokeWidth="4" />
-      <path d={`M98 272V${sole - 4}M68 ${sole}H106L112 ${sole - 6}`} strokeWidth="4" />
-      <path d="M20 297H150" stroke="var(--cloth)" strokeWidth="6" strokeLinecap="butt" />
-      <path d="M50 302H130" strokeWidth="3" />
-      <path d="M90 301l3-4 3 4 3-4 3 4 3-4 3 4" strokeWidth="1.6" />
+      {discs && (
+        <>
+          <circle cx={discs[0]} cy={discs[1]} r="11" fill="var(--paper)" />
+          <path d={`M${discs[0]} ${discs[1]}V${discs[1] - 8}`} />
+        </>
+      )}
+      {spring && <path d={`M${spring[0] - 6} ${spring[1] - 6}q5 10 12 2`} strokeWidth="2.4" />}
     </g>
   );
 }
 
-/** What catches the loop below the plate: a drop-in, a case from the front, or loopers. */
-function Below({ family }: { readonly family: Family }) {
-  const line = { stroke: 'var(--ink)', strokeWidth: 2 } as const;
-  if (!family.traits.includes('bobbin')) {
-    return (
-      <g {...line}>
-        <path d="M56 336C70 310 84 310 100 318" strokeWidth="4" />
-        <path d="M104 338C96 324 84 320 70 324" strokeWidth="4" />
-      </g>
-    );
-  }
-  if (family.traits.includes('drop-in')) {
-    return (
-      <g {...line}>
-        <path d="M58 314V330Q58 338 80 338T102 330V314" fill="var(--sunk)" />
-        <ellipse cx="80" cy="314" rx="22" ry="6" fill="var(--paper)" />
-        <ellipse cx="80" cy="314" rx="11" ry="3" />
-        <path d="M91 314C100 312 92 304 84 302" stroke="var(--below)" strokeWidth="2.4" />
-      </g>
-    );
-  }
-  return (
-    <g {...line}>
-      <circle cx="80" cy="326" r="18" fill="var(--sunk)" />
-      <circle cx="80" cy="326" r="11" fill="var(--paper)" />
-      <circle cx="80" cy="326" r="3" />
-      <path d="M64 312q-6 6-5 16" strokeWidth="4" />
-      <path d="M91 326C94 316 88 308 83 302" stroke="var(--below)" strokeWidth="2.4" />
-    </g>
-  );
-}
-
-function UpperThread() {
-  return (
-    <path
-      d="M214 16C196 12 172 30 150 36L118 48V150C118 178 76 178 76 150V82C76 74 70 76 70 84V208L80 240V280C80 292 76 297 66 299"
-      stroke="var(--above)"
-      strokeWidth="2.6"
-    />
-  );
-}
-
-function PullArrow() {
+/** Which way the thread is drawn by hand: from the needle to the front. */
+function PullArrow({
+  body: { needles, plate },
+  told,
+}: {
+  readonly body: Body;
+  readonly told: boolean;
+}) {
+  const [needle = 0] = needles;
   return (
     <g stroke="var(--above)" strokeWidth="2.6">
-      <path d="M80 284C76 300 62 312 40 322" strokeDasharray="5 5" />
-      <path d="M50 311L38 323L54 327" />
-      <DrawnText x="-2" y="362" fill="var(--ink)" stroke="none" size={15} fontWeight="600">
-        {m.drawing.drawHere}
-      </DrawnText>
+      <path
+        d={`M${needle} ${plate - 14}C${needle - 8} ${plate + 10} ${needle - 22} ${plate + 28} ${needle - 44} ${plate + 44}`}
+        strokeDasharray="5 5"
+      />
+      <path d={`M${needle - 34} ${plate + 34}l-12 11 16 4`} />
+      {told && (
+        <DrawnText
+          x={needle - 40}
+          y={plate + 70}
+          fill="var(--ink)"
+          stroke="var(--paper)"
+          strokeWidth="5"
+          paintOrder="stroke"
+          size={17}
+          fontWeight="600"
+        >
+          {m.drawing.drawHere}
+        </DrawnText>
+      )}
     </g>
   );
 }
 
-function Ring({ spot, text }: { readonly spot: Spot; readonly text: string }) {
-  const { x, y, r, label } = spot;
-  const beside = {
-    right: { x: x + r + 6, y: y + 5, anchor: 'start' },
-    left: { x: x - r - 6, y: y + 5, anchor: 'end' },
-    below: { x, y: y + r + 18, anchor: 'middle' },
-    above: { x, y: y - r - 8, anchor: 'middle' },
-  } as const;
-  const place = beside[label];
+/** A place with its name, on the side where there is room for it. */
+function Ring({
+  spot: { x, y, r },
+  text,
+}: {
+  readonly spot: Spot;
+  /** Left out where the machine is too small for words. */
+  readonly text: string | undefined;
+}) {
+  const isLeft = x > 174;
   return (
     <g>
       <circle cx={x} cy={y} r={r} stroke="var(--lit)" strokeWidth="3" strokeDasharray="7 5" />
-      <DrawnText
-        x={place.x}
-        y={place.y}
-        textAnchor={place.anchor}
-        size={17}
-        fontWeight="700"
-        fill="var(--ink)"
-        stroke="var(--paper)"
-        strokeWidth="5"
-        paintOrder="stroke"
-      >
-        {text}
-      </DrawnText>
+      {text !== undefined && (
+        <DrawnText
+          x={isLeft ? x - r - 6 : x + r + 6}
+          y={y + 6}
+          textAnchor={isLeft ? 'end' : 'start'}
+          size={19}
+          fontWeight="700"
+          fill="var(--ink)"
+          stroke="var(--paper)"
+          strokeWidth="5"
+          paintOrder="stroke"
+        >
+          {text}
+        </DrawnText>
+      )}
     </g>
   );
 }

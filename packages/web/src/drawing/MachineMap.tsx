@@ -1,7 +1,9 @@
 import type { Family, Place } from '@nodo/knowledge';
 import type { MouseEvent } from 'react';
 import { m } from '../messages/index.ts';
-import { DRAWN_PLACES, MACHINE_BOX, MachineDrawing, placeNearest } from './MachineDrawing.tsx';
+import { bodyOf } from './body/bodies.ts';
+import { placeNearest, spotsOf } from './body/body.ts';
+import { boxOf, MachineDrawing } from './MachineDrawing.tsx';
 
 /**
  * A machine to be tapped where it hurts: a tap takes the place next to it, the list beside it takes
@@ -16,17 +18,18 @@ export function MachineMap({
   readonly place: Place | undefined;
   readonly onPlace: (place: Place) => void;
 }) {
+  const body = bodyOf(family.id);
   const tapped = ({ currentTarget, clientX, clientY }: MouseEvent<HTMLButtonElement>) => {
     const box = currentTarget.querySelector('svg')?.getBoundingClientRect();
     // A key press has no place: the list is for it.
     if (!box || (clientX === 0 && clientY === 0)) return;
-    const [left, top, width, height] = MACHINE_BOX;
-    onPlace(
-      placeNearest(
-        left + ((clientX - box.left) / box.width) * width,
-        top + ((clientY - box.top) / box.height) * height,
-      ),
+    const [left, top, width, height] = boxOf(body);
+    const nearest = placeNearest(
+      body,
+      left + ((clientX - box.left) / box.width) * width,
+      top + ((clientY - box.top) / box.height) * height,
     );
+    if (nearest) onPlace(nearest);
   };
   return (
     <div className="flex flex-wrap items-start gap-6">
@@ -40,7 +43,7 @@ export function MachineMap({
         <MachineDrawing family={family} place={place ?? 'talk'} presserDown={false} />
       </button>
       <ul className="flex max-w-64 flex-wrap gap-2" aria-label={m.drawing.places}>
-        {DRAWN_PLACES.map((one) => (
+        {[...spotsOf(body).keys()].map((one) => (
           <li key={one}>
             <button
               type="button"

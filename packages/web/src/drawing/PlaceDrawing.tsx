@@ -1,6 +1,10 @@
 import type { Family, Place } from '@nodo/knowledge';
+import { m } from '../messages/index.ts';
+import { bodyOf } from './body/bodies.ts';
+import type { Body } from './body/body.ts';
+import { pathOf } from './body/PathNumbers.tsx';
 import { Detail, hasDetail } from './detail/Detail.tsx';
-import { MachineDrawing } from './MachineDrawing.tsx';
+import { isNumbered, MachineDrawing } from './MachineDrawing.tsx';
 
 interface PlaceDrawingProps {
   readonly family: Family;
@@ -14,7 +18,22 @@ export function PlaceDrawing(props: PlaceDrawingProps) {
     <div className="flex shrink-0 flex-wrap content-start items-start gap-3">
       <Detail {...props} />
       <MachineDrawing {...props} small={hasDetail(props.place)} />
+      {isNumbered(props.place) && <PathNames body={bodyOf(props.family.id)} />}
     </div>
+  );
+}
+
+/** What the numbers of the thread's way mean. */
+function PathNames({ body }: { readonly body: Body }) {
+  return (
+    <ol aria-label={m.drawing.path.title} className="self-center text-sm">
+      {pathOf(body).map(({ point }, index) => (
+        <li key={point}>
+          <span className="inline-block w-6 font-semibold">{index + 1}</span>
+          {m.drawing.path.points[point]}
+        </li>
+      ))}
+    </ol>
   );
 }
 

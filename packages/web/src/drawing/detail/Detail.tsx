@@ -4,14 +4,11 @@ import { BobbinDetail, CaseDetail, HookDetail } from './below.tsx';
 import type { DetailProps } from './kit.tsx';
 import { ClampDetail, NeedleDetail } from './needle.tsx';
 import { FeedDetail, FootDetail, PlateDetail } from './plate.tsx';
-import { DiscsDetail, PathDetail, SpoolDetail } from './thread.tsx';
+import { DiscsDetail, SpoolDetail } from './thread.tsx';
 
 /** What a place looks like from near; a place without one is shown on the machine alone. */
 const DETAILS: Readonly<Partial<Record<Place, ComponentType<DetailProps>>>> = {
   spool: SpoolDetail,
-  path: PathDetail,
-  'check-spring': PathDetail,
-  dial: PathDetail,
   discs: DiscsDetail,
   'needle-clamp': ClampDetail,
   needle: NeedleDetail,

@@ -53,11 +53,14 @@ export function Word({
   readonly lit?: boolean;
   readonly children: ReactNode;
 }) {
-  const from = anchor === 'start' ? x - 3 : anchor === 'end' ? x + 3 : x;
   return (
     <g>
       {to && (
-        <path d={`M${from} ${y - 4}L${to[0]} ${to[1]}`} stroke="var(--edge)" strokeWidth="1.2" />
+        <path
+          d={`M${leaderFrom(x, y, anchor, to).join(' ')}L${to.join(' ')}`}
+          stroke="var(--edge)"
+          strokeWidth="1.2"
+        />
       )}
       <DrawnText
         x={x}
@@ -74,6 +77,19 @@ export function Word({
       </DrawnText>
     </g>
   );
+}
+
+/** Where the line to a part leaves its word: from the side that looks at it, else from above or below, never through it. */
+function leaderFrom(
+  x: number,
+  y: number,
+  anchor: 'start' | 'middle' | 'end',
+  [toX, toY]: readonly [number, number],
+): readonly [number, number] {
+  if (anchor === 'start' && toX < x) return [x - 3, y - 4];
+  if (anchor === 'end' && toX > x) return [x + 3, y - 4];
+  const inside = anchor === 'start' ? x + 12 : anchor === 'end' ? x - 12 : x;
+  return [inside, toY < y ? y - 14 : y + 5];
 }
 
 /** The hours round a part, by which marks on it are named. */

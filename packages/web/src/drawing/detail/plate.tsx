@@ -35,34 +35,50 @@ export function PlateDetail({ family }: DetailProps) {
   );
 }
 
-/** The feed from the side: teeth above the plate, and lint packed between the rows of teeth. */
+/** The feed cut across its rows: each stands through a slot of the plate, lint packs between them. */
 export function FeedDetail() {
   const words = m.drawing.feed;
   return (
     <Sheet account={words.account}>
-      <path d="M10 74H70M176 74H230" strokeWidth="6" stroke="var(--edge)" />
       <path
-        d="M74 92V72l8-14 8 14 8-14 8 14 8-14 8 14 8-14 8 14 8-14 8 14 8-14 8 14 8-14V92Z"
+        d="M6 70H44V78H6ZM68 70H90V78H68ZM114 70H136V78H114ZM160 70H174V78H160Z"
         fill="var(--sunk)"
+        stroke="var(--edge)"
       />
-      <path d="M74 92V128H174V92" />
-      <path
-        d="M84 100q8-8 14 0t14 0 14 0 14 0 14 0M84 110q8-8 14 0t14 0 14 0 14 0 14 0"
-        stroke="var(--lit)"
-        strokeWidth="3"
-      />
-      <Word x={124} y={38} anchor="middle">
+      <path d="M36 126H168V142H36Z" fill="var(--paper)" />
+      {ROWS.map((x) => (
+        <path
+          key={x}
+          d={`M${x - 7} 126V60L${x - 3.5} 55L${x} 60L${x + 3.5} 55L${x + 7} 60V126Z`}
+          fill="var(--paper)"
+        />
+      ))}
+      {ROWS.slice(1).map((x) => (
+        <path
+          key={x}
+          d={`M${x - 36} 120q6-7 13 0t13 0M${x - 36} 110q6-7 13 0t13 0M${x - 36} 100q6-7 13 0t13 0M${x - 36} 90q6-7 13 0t13 0`}
+          stroke="var(--lit)"
+          strokeWidth="2.600"
+        />
+      ))}
+      <Word x={84} y={36} to={[103, 52]}>
         {words.teeth}
       </Word>
-      <Word x={124} y={150} anchor="middle" lit>
+      <Word x={184} y={80} to={[172, 74]}>
+        {words.plate}
+      </Word>
+      <Word x={166} y={112} to={[138, 106]} lit>
         {words.felt}
       </Word>
-      <Word x={10} y={62}>
-        {words.plate}
+      <Word x={102} y={162} anchor="middle">
+        {words.carrier}
       </Word>
     </Sheet>
   );
 }
+
+/** Middles of three rows of teeth. */
+const ROWS = [56, 102, 148] as const;
 
 /** The presser foot from below: slot, toes and the groove behind. */
 export function FootDetail() {

@@ -1,6 +1,4 @@
-import type { Place } from '@nodo/knowledge';
 import { m } from '../../messages/index.ts';
-import { DrawnText } from '../DrawnText.tsx';
 import { type DetailProps, Sheet, Word } from './kit.tsx';
 
 /** So far the rims of the discs stand off each other: they are dished, and grip inside. */
@@ -44,60 +42,6 @@ export function DiscsDetail({ presserDown }: DetailProps) {
   );
 }
 
-const POINTS: readonly (readonly [number, number])[] = [
-  [206, 22],
-  [150, 22],
-  [104, 66],
-  [84, 128],
-  [52, 34],
-  [52, 104],
-  [52, 128],
-  [52, 150],
-];
-
-/** Which points of the way a place is about; the whole way, when it names none. */
-const LIT: Readonly<Partial<Record<Place, readonly number[]>>> = { dial: [2], 'check-spring': [3] };
-
-/** The way of the top thread, every point with its number, those of the check lit. */
-export function PathDetail({ place }: DetailProps) {
-  const words = m.drawing.path;
-  const lit = LIT[place];
-  const isLit = (point: number): boolean => lit?.includes(point) ?? true;
-  const named = words.points.filter((_, point) => lit?.includes(point));
-  return (
-    <Sheet account={words.account(named.join(', '))}>
-      <path d="M206 22L150 22L104 66L84 128L52 34V150" stroke="var(--above)" strokeWidth="2.6" />
-      {POINTS.map(([x, y], point) => (
-        <g key={`${x} ${y}`}>
-          <circle
-            cx={x}
-            cy={y}
-            r={lit && isLit(point) ? 12 : 9}
-            fill={isLit(point) ? 'var(--lit)' : 'var(--paper)'}
-            stroke={isLit(point) ? 'none' : 'var(--edge)'}
-          />
-          <DrawnText
-            x={x}
-            y={y + 4}
-            textAnchor="middle"
-            size={11}
-            fontWeight="700"
-            fill={isLit(point) ? 'var(--paper)' : 'var(--ink)'}
-            stroke="none"
-          >
-            {point + 1}
-          </DrawnText>
-        </g>
-      ))}
-      {words.points.map((name, point) => (
-        <Word key={name} x={126} y={48 + point * 16.2} lit={lit !== undefined && isLit(point)}>
-          {`${point + 1} ${name}`}
-        </Word>
-      ))}
-    </Sheet>
-  );
-}
-
 /** The spool on its pin with a cap as wide as its end, close to it. */
 export function SpoolDetail() {
   const words = m.drawing.spool;
@@ -109,10 +53,10 @@ export function SpoolDetail() {
       <path d="M74 50L92 118M92 50L110 118M110 50L128 118M128 50L144 112" stroke="var(--edge)" />
       <path d="M158 44Q178 84 158 124Z" fill="var(--paper)" stroke="var(--lit)" strokeWidth="3" />
       <path d="M110 50Q170 8 226 16" stroke="var(--above)" strokeWidth="2.6" />
-      <Word x={182} y={124} to={[170, 104]} lit>
+      <Word x={236} y={146} anchor="end" to={[168, 112]} lit>
         {words.cap}
       </Word>
-      <Word x={60} y={142}>
+      <Word x={14} y={146}>
         {words.close}
       </Word>
     </Sheet>

@@ -1,6 +1,7 @@
 import { type FamilyModel, INTERVIEWS, type Place } from '@nodo/knowledge';
 import { useSearchParams } from 'react-router';
-import { isDrawnPlace } from '../../drawing/MachineDrawing.tsx';
+import { bodyOf } from '../../drawing/body/bodies.ts';
+import { drawnPlace } from '../../drawing/body/body.ts';
 import { MachineMap } from '../../drawing/MachineMap.tsx';
 import { m } from '../../messages/index.ts';
 import { TableLink } from './TableLink.tsx';
@@ -8,8 +9,7 @@ import { TableLink } from './TableLink.tsx';
 /** The tables opened by the machine itself: tap a place, and what can be wrong and be checked there stands beside it. */
 export function WhereItHurts({ model }: { readonly model: FamilyModel }) {
   const [search, setSearch] = useSearchParams();
-  const asked = search.get('place') ?? '';
-  const place = isDrawnPlace(asked) ? asked : undefined;
+  const place = drawnPlace(bodyOf(model.family.id), search.get('place'));
   const words = m.knowledge;
   return (
     <div className="flex max-w-5xl flex-col gap-5">

@@ -34,7 +34,7 @@ export function SignIn() {
   );
 }
 
-/** A lockstitch being made, in section: needle at its lowest, the loop just standing out. */
+/** A lockstitch being made, in section: the needle has just risen, the loop stands out and the hook takes it. */
 function LoopPicture() {
   return (
     <div
@@ -62,36 +62,46 @@ function LoopPicture() {
             />
           </g>
         ))}
-        <path d="M320 400H372C380 400 384 404 384 414V560" stroke="var(--above)" strokeWidth="9" />
+        {/* Bobbin thread, from the last knot down to the bobbin. */}
+        <path d="M320 456C336 560 300 640 240 780" stroke="var(--below)" strokeWidth="9" />
+        {/* The hook: its point stands in the loop, a little above the eye. */}
         <path
-          d="M384 560C384 600 428 596 428 556S404 500 398 470V-200"
+          d="M364 528C330 530 286 556 250 620C210 690 120 722 -20 730V800H120C230 790 290 740 316 670C334 620 344 560 364 528Z"
+          fill="var(--sunk)"
+          stroke="var(--ink)"
+          strokeWidth="4"
+          strokeLinejoin="round"
+        />
+        {/* From the last stitch down beside the needle: the loop stands out at its scarf. */}
+        <path
+          d="M320 400H356C366 400 368 406 368 416V458C366 486 318 490 318 524S356 566 380 562"
           stroke="var(--above)"
           strokeWidth="9"
           strokeLinecap="round"
         />
-        <path d="M320 456C420 456 470 520 600 540" stroke="var(--below)" strokeWidth="9" />
+        {/* The needle: scarf towards the loop, long groove on the other side. */}
         <path
-          d="M376 -200V590L386 640L396 590V-200Z"
+          d="M376 -200V492Q384 500 384 520Q384 542 376 550V592L386 640L396 592V-200Z"
           fill="var(--paper)"
           stroke="var(--ink)"
           strokeWidth="4"
           strokeLinejoin="round"
         />
+        {/* The supply: down the groove, through the eye. */}
+        <path
+          d="M400 -200V540Q400 562 386 562"
+          stroke="var(--above)"
+          strokeWidth="9"
+          strokeLinecap="round"
+        />
         <ellipse
           cx="386"
-          cy="560"
+          cy="564"
           rx="4"
-          ry="14"
-          fill="var(--ground)"
+          ry="13"
+          fill="var(--above)"
           stroke="var(--ink)"
           strokeWidth="3"
-        />
-        <path
-          d="M600 700C520 720 450 690 440 600L452 596C470 660 530 670 600 650"
-          fill="var(--sunk)"
-          stroke="var(--ink)"
-          strokeWidth="4"
-          strokeLinejoin="round"
         />
       </svg>
     </div>

@@ -23,7 +23,8 @@ export const counter = {
   hearsLikeAsk: 'Show likely causes',
   atHome: {
     title: 'Look at this at home first',
-    unticked: 'Tick what the customer reports. What the owner can look at without us comes up here.',
+    unticked:
+      'Tick what the customer reports. What the owner can look at without us comes up here.',
     nothing: 'Nothing. What is likely needs the bench.',
   },
   submit: 'Save ticket',

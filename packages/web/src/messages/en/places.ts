@@ -56,18 +56,17 @@ export const drawing = {
     grips: 'resists',
   },
   path: {
-    account: (lit: string) =>
-      `The way of the top thread, point by point: spool, guides, discs, check spring, take-up, lower guides, needle-bar guide, needle.${lit === '' ? '' : ` Lit: ${lit}.`}`,
-    points: [
-      'spool',
-      'guides',
-      'discs',
-      'check spring',
-      'take-up',
-      'lower guides',
-      'needle-bar guide',
-      'needle',
-    ],
+    title: 'The way of the thread',
+    points: {
+      spool: 'spool',
+      guides: 'guides',
+      discs: 'discs',
+      'check-spring': 'check spring',
+      'take-up': 'take-up',
+      'lower-guides': 'lower guides',
+      'bar-guide': 'needle-bar guide',
+      needle: 'needle',
+    },
   },
   spool: {
     account: 'A spool on its pin; the cap is wider than the spool’s end and close to it.',
@@ -77,9 +76,7 @@ export const drawing = {
   bobbin: {
     account: (dropIn: boolean) =>
       `The bobbin in its place${dropIn ? ', from above. It turns anticlockwise' : ', from the open side. It turns as the slot points'}; the thread lies in the slot and under the spring.`,
-    turns: 'it turns',
-    anticlockwise: 'anticlockwise',
-    slot: 'as the slot points',
+    turns: (dropIn: boolean) => (dropIn ? 'it turns anticlockwise' : 'it turns as the slot points'),
     under: 'into the slot, under the spring',
   },
   case: {
@@ -87,15 +84,23 @@ export const drawing = {
       `The bobbin case with spring and screw, ${dropIn ? 'and the lug that rests against the stop' : 'and the finger that sits in the hook’s gap'}; the hours round it name where a mark is.`,
     spring: 'spring',
     screw: 'screw',
-    stop: 'lug at the stop',
+    stop: 'lug and stop',
     finger: 'finger',
   },
   hook: {
-    account: 'The hook in its race with its point; the hours round it name where a mark is.',
+    account: {
+      oscillating:
+        'An oscillating hook in its race: half a moon with its point at the needle. The hours round it name where a mark is.',
+      rotary:
+        'A rotary hook with its point at the needle, the basket inside held by its bracket. The hours round it name where a mark is.',
+      horizontal:
+        'A horizontal hook from above with its point at the needle, the bobbin case inside against its stop. The hours round it name where a mark is.',
+    },
     loopers: 'Upper and lower looper crossing under the needle.',
     loopersWord: 'loopers',
+    needle: 'needle',
     point: 'point',
-    race: 'race',
+    holds: { oscillating: 'race', rotary: 'basket', horizontal: 'case' },
   },
   plate: {
     account: (zigzag: boolean) =>
@@ -105,7 +110,8 @@ export const drawing = {
   },
   feed: {
     account:
-      'The feed from the side: teeth rise above the plate, lint packs between the rows of teeth.',
+      'The feed cut across its rows: each row of teeth stands through a slot of the plate, lint packs between them.',
+    carrier: 'feed bar',
     teeth: 'teeth above the plate',
     felt: 'packed lint',
     plate: 'plate',
