@@ -54,7 +54,7 @@ export function auditEachView(theme: 'day' | 'night'): void {
       ['Ticket page, a part awaited', `/ticket/${demoTicketId(29)}`, 'Customer says'],
       ['Ticket page, a price asked', `/ticket/${demoTicketId(33)}`, 'Customer says'],
       ['Customer', `/customers/${DEMO_CUSTOMER.customer}`, 'The same person as'],
-      ['Machine', `/machines/${DEMO_CUSTOMER.machine}`, 'Save machine'],
+      ['Machine', `/machines/${DEMO_CUSTOMER.machine}`, 'Change the record'],
       ['Shop', '/shop', 'Working time'],
       ['Collected machines', '/collected', 'Dove zigzag'],
       ['Day sheet', '/day', 'Takings'],

@@ -18,7 +18,7 @@ const VIEWS = [
 /** Views that the lead has besides. */
 const LEADS_VIEWS = [
   ['Customer', `/customers/${DEMO_CUSTOMER.customer}`, 'The same person as'],
-  ['Machine', `/machines/${DEMO_CUSTOMER.machine}`, 'Save machine'],
+  ['Machine', `/machines/${DEMO_CUSTOMER.machine}`, 'Change the record'],
   ['Shop', '/shop', 'Odren Vask'],
   ['Collected machines', '/collected', 'Dove zigzag'],
   ['Day sheet', '/day', 'Takings'],

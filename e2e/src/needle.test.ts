@@ -214,10 +214,9 @@ describe('the needle instrument', () => {
     await odren.sees('Opened needles in the shop');
     const other = await odren.page.evaluate(async () => {
       const found = (await (await fetch('/api/search?find=rose')).json()) as {
-        kind: string;
-        id: string;
+        machine: string | null;
       }[];
-      return found.find(({ kind }) => kind === 'machine')?.id ?? '';
+      return found.find(({ machine }) => machine !== null)?.machine ?? '';
     });
     await odren.go(`/needle/register?machine=${other}`);
     await choose(odren, 'Comes from', 'Opened before, put back');

@@ -65,7 +65,11 @@ describe('a machine’s record', () => {
     await odren.sees('in the shop');
     await odren.searches('sage quilt');
     await odren.page.waitForSelector('[cmdk-item]');
-    await odren.clickLine('[cmdk-item]', 'machine');
+    // It stands in the shop: its row leads to the ticket, and from there to its record.
+    await odren.clickLine('[cmdk-item]', 'Sage');
+    await odren.click('Job sheet');
+    await odren.clickLine('a[href^="/machines/"]', 'Sage quilter');
+    await odren.click('Change the record');
     await odren.sees('Save machine');
     await odren.selects('Add a value', 'Hook to scarf gap');
     await odren.page.type(field('Hook to scarf gap, least'), '0,05');

@@ -4,15 +4,21 @@ import { z } from 'zod';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
 
-/** One thing that was found, the best first. */
+/**
+ * One thing that was found, the best first. A machine is one row, however many of its tickets fit: the ticket while it
+ * stands in the shop, else the machine as it left last.
+ */
 const hit = z.object({
   kind: z.enum(['ticket', 'machine', 'customer']),
   id: uuid,
+  /** Of a ticket and of a machine: which machine, where it is known, and what kind. */
+  machine: uuid.nullable(),
+  family: z.string().nullable(),
   /** Machine or person by name. */
   title: z.string(),
   /** Whose, which serial, which number. */
   more: z.string(),
-  /** Of a ticket: its tag while it hangs, and where it stands. */
+  /** Its tag while it hangs, and where it stands or how it left. */
   tag: z.number().int().nullable(),
   state: z.enum(STAGES).nullable(),
   /** Of a ticket that goes or went back as it came: why. */

@@ -212,7 +212,11 @@ describe('search', () => {
     for (const letters of ['violett', 'voilet', 'overedge jörgen', 'reisst']) {
       await has(letters, ticket);
     }
-    for (const letters of ['qm7715b', 'QM-7715', '7715']) await has(letters, machine);
+    for (const letters of ['qm7715b', 'QM-7715', '7715', 'violett', 'reisst']) {
+      // One row for the machine, with the ticket that it stands with.
+      const rows = (await found(letters)).filter((hit) => hit.machine === machine);
+      expect(rows, letters).toMatchObject([{ kind: 'ticket', id: ticket, family: 'drop-in' }]);
+    }
     for (const letters of ['000 61 884 20', '88420', '0006188420']) await has(letters, customer);
     const line = await rackLine(ticket);
     expect((await found(String(line?.tag)))[0]).toMatchObject({ kind: 'ticket', id: ticket });

@@ -48,6 +48,7 @@ describe('what a customer sees', () => {
   it('of a machine that has just come: its own words, and that it waits', () => {
     expect(seen(new Story())).toEqual({
       label: 'Teal zigzag',
+      family: 'drop-in',
       words: 'It skips.',
       state: 'waiting',
       takenInAt: RECEIVED,

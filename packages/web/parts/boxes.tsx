@@ -6,6 +6,7 @@ import { Button, type ButtonProps } from '../src/ui/Button.tsx';
 import { CheckBox, CheckBoxes } from '../src/ui/CheckBox.tsx';
 import { CopyField } from '../src/ui/CopyField.tsx';
 import { DayField } from '../src/ui/DayField.tsx';
+import { Fact, Facts } from '../src/ui/Facts.tsx';
 import { Field, NumberField, TextArea, TextField } from '../src/ui/Field.tsx';
 import { Form } from '../src/ui/Form.tsx';
 import { Modal } from '../src/ui/Modal.tsx';
@@ -13,6 +14,7 @@ import { PaperLink } from '../src/ui/PaperLink.tsx';
 import { PhoneLink } from '../src/ui/PhoneLink.tsx';
 import { RadioBoxes } from '../src/ui/RadioBoxes.tsx';
 import { ReasonForm } from '../src/ui/ReasonForm.tsx';
+import { SaveBar } from '../src/ui/SaveBar.tsx';
 import { Select } from '../src/ui/Select.tsx';
 import { SelectBox } from '../src/ui/SelectBox.tsx';
 import { Tag } from '../src/ui/Tag.tsx';
@@ -202,6 +204,36 @@ export const BOXES: PartStates = {
       shown: <TextArea label="Notes" rows={3} error="Write a word or two." />,
     },
   ],
+  Fact: [
+    {
+      state: 'known',
+      shown: (
+        <dl>
+          <Fact name="Shelf">A</Fact>
+        </dl>
+      ),
+    },
+  ],
+  Facts: [
+    {
+      state: 'some known, one not',
+      shown: (
+        <Facts>
+          <Fact name="Telephone">000 0100</Fact>
+          <Fact name="Notes">{LONG}</Fact>
+          <Fact name="Serial">{''}</Fact>
+        </Facts>
+      ),
+    },
+  ],
+  SaveBar: [true, false].map((isDirty) => ({
+    state: isDirty ? 'something to be saved' : 'all saved',
+    shown: (
+      <SaveBar isDirty={isDirty}>
+        <Button look="main">Save</Button>
+      </SaveBar>
+    ),
+  })),
   Select: [
     {
       state: 'one of a few',

@@ -7,6 +7,7 @@ import { Button } from '../src/ui/Button.tsx';
 import { ErrorBoundary } from '../src/ui/ErrorBoundary.tsx';
 import { Key } from '../src/ui/Key.tsx';
 import { PersonMark } from '../src/ui/PersonMark.tsx';
+import { EmptySeam, EmptyShelves } from '../src/ui/Skeletons.tsx';
 import { Blank, Sewing } from '../src/ui/Stitches.tsx';
 import type { PartStates } from './partStates.ts';
 
@@ -33,6 +34,17 @@ export const SIGNS: PartStates = {
         <dl className="w-80">
           <Reading name="Pull at the bobbin" value="12 g" note="20 to 30 g" bad />
         </dl>
+      ),
+    },
+  ],
+  EmptyShelves: [{ state: 'the Rack is being read', shown: <EmptyShelves /> }],
+  EmptySeam: [
+    {
+      state: 'a ticket is being read',
+      shown: (
+        <div className="w-80">
+          <EmptySeam />
+        </div>
       ),
     },
   ],

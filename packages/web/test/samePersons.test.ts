@@ -5,6 +5,8 @@ import { lookedFor, samePersons } from '../src/shop/intake/samePersons.ts';
 const hit = (title: string, more: string, kind: Hit['kind'] = 'customer'): Hit => ({
   kind,
   id: `${title} ${more}`,
+  machine: null,
+  family: null,
   title,
   more,
   tag: null,

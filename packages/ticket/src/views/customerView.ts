@@ -18,6 +18,7 @@ export const customerView = z.object({
   /** Where the shop's days are counted. */
   timeZone,
   label: z.string(),
+  family: z.string(),
   /** The customer's own words. */
   words: z.string(),
   state: z.enum([
@@ -61,6 +62,7 @@ export function viewForCustomer(
   if (!intake || !came || !last) return undefined;
   return {
     label: intake.label,
+    family: intake.family,
     words: intake.words,
     state: shownAs(ticket),
     takenInAt: came.receivedAt,

@@ -22,6 +22,9 @@ const KnowledgeView = lazy(() => import('../features/knowledge/KnowledgeView.tsx
 const PeopleView = lazy(() => import('../features/people/PeopleView.tsx'));
 const Tagged = lazy(() => import('../features/find/Tagged.tsx'));
 const CustomerView = lazy(() => import('../features/customers/CustomerView.tsx'));
+/** Height of the bar of a ticket, and a gap. */
+const BELOW_BAR_PX = 68;
+
 const MachineView = lazy(() => import('../features/machines/MachineView.tsx'));
 const ShopView = lazy(() => import('../features/shopProfile/ShopView.tsx'));
 const DayView = lazy(() => import('../features/day/DayView.tsx'));
@@ -103,6 +106,9 @@ function Shop() {
       </SessionProvider>
       <Toaster
         position="top-center"
+        // Below the bar: nothing pops over the name of the ticket.
+        offset={{ top: BELOW_BAR_PX }}
+        mobileOffset={{ top: BELOW_BAR_PX }}
         duration={6000}
         style={{ fontFamily: 'inherit' }}
         toastOptions={{

@@ -49,7 +49,7 @@ export function MachineMap({
               type="button"
               aria-pressed={place === one}
               onClick={() => onPlace(one)}
-              className="min-h-11 rounded-md border-2 border-edge bg-paper px-3 hover:border-ink aria-pressed:border-ink aria-pressed:bg-sunk aria-pressed:font-semibold"
+              className="choice min-h-11 rounded-md px-3"
             >
               {m.places[one]}
             </button>

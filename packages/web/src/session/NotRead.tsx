@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { faultWords } from '../messages/errors.ts';
 import { m } from '../messages/index.ts';
 import { Button } from '../ui/Button.tsx';
@@ -8,11 +9,14 @@ export function NotRead({
   title,
   fault,
   again,
+  skeleton,
 }: {
   /** What could not be read. */
   readonly title: string;
   readonly fault: unknown;
   readonly again: () => unknown;
+  /** What it will look like. */
+  readonly skeleton?: ReactNode;
 }) {
   return fault ? (
     <Blank title={title} text={faultWords(fault)}>
@@ -21,14 +25,15 @@ export function NotRead({
       </Button>
     </Blank>
   ) : (
-    <BeingRead />
+    <BeingRead skeleton={skeleton} />
   );
 }
 
-export function BeingRead() {
+export function BeingRead({ skeleton }: { readonly skeleton?: ReactNode }) {
   return (
-    <div className="p-8">
+    <div className="flex flex-col gap-8 p-6">
       <Sewing label={m.shell.loading} />
+      {skeleton}
     </div>
   );
 }

@@ -19,6 +19,9 @@ export function PinnedAction({ children }: { readonly children: ReactNode }) {
   return place && createPortal(children, place);
 }
 
+const SLIDE_IN = [{ opacity: 0, transform: 'translateX(0.75rem)' }, {}];
+const SLIDE_MS = 160;
+
 /** A step, and pinned below it what is always one tap away. A new step begins at its top. */
 export function StepBody({
   children,
@@ -35,6 +38,11 @@ export function StepBody({
   // biome-ignore lint/correctness/useExhaustiveDependencies: another step is the reason
   useLayoutEffect(() => {
     scroller.current?.scrollTo({ top: 0 });
+    // What is read first moves; nothing that a hand is on its way to.
+    const title = scroller.current?.querySelector('#step-title');
+    if (!matchMedia('(prefers-reduced-motion: reduce)').matches) {
+      title?.animate(SLIDE_IN, { duration: SLIDE_MS, easing: 'ease-out' });
+    }
   }, [name]);
   return (
     <MainAction value={place}>

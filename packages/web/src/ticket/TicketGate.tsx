@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { m } from '../messages/index.ts';
 import { NotRead } from '../session/NotRead.tsx';
+import { EmptySeam } from '../ui/Skeletons.tsx';
 import { Blank } from '../ui/Stitches.tsx';
 import { TextLink } from '../ui/TextLink.tsx';
 import { TicketProvider } from './TicketContext.tsx';
@@ -29,5 +30,5 @@ export function TicketGate({
       </Blank>
     );
   }
-  return <NotRead title={m.bench.failed} fault={fault} again={refetch} />;
+  return <NotRead title={m.bench.failed} fault={fault} again={refetch} skeleton={<EmptySeam />} />;
 }

@@ -38,14 +38,15 @@ export default function LockedScreen() {
               <ul className="mb-5 flex flex-wrap gap-2">
                 {withPin.map((person) => (
                   <li key={person.id}>
-                    <Button
+                    <button
+                      type="button"
                       aria-pressed={person.id === chosen.id}
-                      className="aria-pressed:border-ink aria-pressed:font-semibold"
+                      className="choice min-h-11 rounded-md px-3"
                       onClick={() => setChosen(person)}
                     >
                       <PersonMark person={person} silent />
                       <bdi>{person.name}</bdi>
-                    </Button>
+                    </button>
                   </li>
                 ))}
               </ul>

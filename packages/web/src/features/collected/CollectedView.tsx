@@ -1,7 +1,10 @@
+import type { RackEntry } from '@nodo/ticket';
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
+import { ChevronRight } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import { useCollectedInfiniteQuery } from '../../api/client.ts';
+import { Silhouette } from '../../drawing/Silhouette.tsx';
 import { m, write } from '../../messages/index.ts';
 import { NotRead } from '../../session/NotRead.tsx';
 import { useMoney } from '../../session/useMoney.ts';
@@ -55,15 +58,18 @@ export default function CollectedView() {
               >
                 <Link
                   to={`/t/${line.ticket}`}
-                  className="grid h-full grid-cols-[8rem_minmax(0,1fr)_minmax(0,1fr)_6rem_10rem] items-center gap-3 hover:bg-paper"
+                  className="grid h-full grid-cols-[7rem_3.5rem_minmax(0,1fr)_minmax(0,1fr)_6rem_10rem_1.25rem] max-md:grid-cols-[5rem_2.75rem_minmax(0,1fr)_4.5rem] items-center gap-3 hover:bg-paper"
                 >
-                  <span>{write.day(line.collectedAt ?? line.changedAt)}</span>
+                  <span className={isSameDay(line, lines[index - 1]) ? 'text-transparent' : ''}>
+                    {dayOf(line)}
+                  </span>
+                  <Silhouette family={line.family} />
                   <bdi className="truncate font-semibold">{line.label}</bdi>
-                  <bdi className="truncate text-quiet">{line.customerName ?? ''}</bdi>
+                  <bdi className="truncate text-quiet max-md:hidden">{line.customerName ?? ''}</bdi>
                   <span className="text-right font-mono">
                     {line.total === null ? '' : money.say(line.total)}
                   </span>
-                  <span className="text-sm text-quiet">
+                  <span className="text-sm text-quiet max-md:hidden">
                     {[
                       line.instead ? m.life.neverCollected(line.instead) : '',
                       line.unrepaired ? m.life.standing(line.standing, line.unrepaired) : '',
@@ -72,6 +78,7 @@ export default function CollectedView() {
                       .filter(Boolean)
                       .join(', ')}
                   </span>
+                  <ChevronRight aria-hidden size={20} className="text-quiet max-md:hidden" />
                 </Link>
               </li>
             )
@@ -85,4 +92,14 @@ export default function CollectedView() {
       )}
     </section>
   );
+}
+
+/** The day on which its customer took it. */
+function dayOf({ collectedAt, changedAt }: RackEntry): string {
+  return write.day(collectedAt ?? changedAt);
+}
+
+/** A day is written once, at its first line; it stays in the others for who has them read out. */
+function isSameDay(line: RackEntry, above: RackEntry | undefined): boolean {
+  return above !== undefined && dayOf(line) === dayOf(above);
 }

@@ -32,7 +32,7 @@ export function Received({
           options={all.map((one) => [one, <bdi key={one}>{one}</bdi>] as const)}
           ticked={accessories}
           onTick={onAccessories}
-          className="gap-2 rounded-md border-2 border-edge px-3 has-checked:border-ink has-checked:bg-sunk has-checked:font-semibold has-focus-visible:outline-3 has-focus-visible:outline-own"
+          className="gap-2 rounded-md border-2 border-edge px-3 hover:border-ink has-checked:border-ink has-checked:bg-sunk has-checked:font-semibold has-focus-visible:outline-3 has-focus-visible:outline-own"
         />
       </div>
       <div className="mt-2 flex flex-wrap items-end gap-3">

@@ -1,4 +1,6 @@
+import type { CustomerView } from '@nodo/ticket';
 import { useSharedQuery } from '../../api/client.ts';
+import { Silhouette } from '../../drawing/Silhouette.tsx';
 import { faultWords } from '../../messages/errors.ts';
 import { m, write } from '../../messages/index.ts';
 import { setShopZone } from '../../time/shopTime.ts';
@@ -26,12 +28,18 @@ export default function SharedView({ token }: { readonly token: string }) {
   return (
     <main className="mx-auto flex min-h-dvh max-w-xl flex-col gap-6 px-6 py-10">
       <p className="text-quiet">{data.shop}</p>
-      <div>
-        <h1 className="text-3xl font-bold break-words">
-          <bdi>{data.label}</bdi>
-        </h1>
-        <p className="mt-1 text-quiet">{words.takenIn(write.day(data.takenInAt))}</p>
+      <div className="flex items-end gap-5">
+        <span className="w-28 shrink-0 border-b-6 border-cloth">
+          <Silhouette family={data.family} />
+        </span>
+        <div className="min-w-0">
+          <h1 className="text-3xl font-bold break-words">
+            <bdi>{data.label}</bdi>
+          </h1>
+          <p className="mt-1 text-quiet">{words.takenIn(write.day(data.takenInAt))}</p>
+        </div>
       </div>
+      <Stages state={data.state} />
       <p className="border-l-6 border-ink bg-paper px-5 py-4 text-lg font-semibold" role="status">
         {words.state(data.state)}
       </p>
@@ -82,5 +90,43 @@ export default function SharedView({ token }: { readonly token: string }) {
         <p>{words.until(write.day(data.until))}</p>
       </footer>
     </main>
+  );
+}
+
+/** How far along the four stages of a repair each state is. */
+const STAGE_OF: Readonly<Record<CustomerView['state'], number>> = {
+  away: 0,
+  waiting: 1,
+  'at-the-bench': 2,
+  'ask-you': 2,
+  'part-awaited': 2,
+  ready: 3,
+  unrepaired: 3,
+  collected: 4,
+};
+
+/** Taken in, at the bench, to be collected, collected: a seam that is sewn as far as the machine has come. */
+function Stages({ state }: { readonly state: CustomerView['state'] }) {
+  const reached = STAGE_OF[state];
+  return (
+    <ol className="grid grid-cols-4 gap-1" aria-label={m.shared.stagesTitle}>
+      {m.shared.stages.map((name, index) => {
+        const isReached = index < reached;
+        return (
+          <li key={name} aria-current={index === reached - 1 ? 'step' : undefined}>
+            <span
+              aria-hidden="true"
+              className={`block border-t-4 ${isReached ? 'border-below' : 'border-dashed border-edge'}`}
+            />
+            <span
+              className={`mt-1 block text-sm leading-snug ${index === reached - 1 ? 'font-semibold' : 'text-quiet'}`}
+            >
+              {name}
+              {isReached && <span className="sr-only">, {m.shared.reached}</span>}
+            </span>
+          </li>
+        );
+      })}
+    </ol>
   );
 }

@@ -1,6 +1,7 @@
 import type { CustomerFile } from '@nodo/api';
 import { type CustomerProfile, customerProfile } from '@nodo/shop';
 import { mayTakeIn } from '@nodo/ticket';
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { toast } from 'sonner';
 import {
@@ -15,8 +16,10 @@ import { NotRead } from '../../session/NotRead.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
 import { SpokenSelect } from '../../shop/SpokenSelect.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { Fact, Facts } from '../../ui/Facts.tsx';
 import { TextArea, TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
+import { PhoneLink } from '../../ui/PhoneLink.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
 import { useSchemaForm } from '../../ui/useSchemaForm.ts';
 import { EraseForm } from './EraseForm.tsx';
@@ -40,7 +43,7 @@ export default function CustomerView() {
         </h1>
         {file.erasedAt !== null && <p>{words.erasedAt(write.day(file.erasedAt))}</p>}
         {file.mergedInto !== null && <MergedAway file={file} into={file.mergedInto} />}
-        {file.card && <CardForm key={file.revision} file={file} card={file.card} />}
+        {file.card && <Card key={file.revision} file={file} card={file.card} />}
         <Doubles file={file} />
         {file.card && file.mergedInto === null && <MergeForm file={file} />}
         {file.card && session.person.role === 'lead' && <EraseForm customer={file.id} />}
@@ -114,12 +117,36 @@ function Doubles({ file }: { readonly file: CustomerFile }) {
   );
 }
 
+/** How to reach them; changed when asked for. */
+function Card({ file, card }: { readonly file: CustomerFile; readonly card: CustomerProfile }) {
+  const [isEditing, setEditing] = useState(false);
+  const words = m.cards.customer;
+  if (isEditing) return <CardForm file={file} card={card} onLeave={() => setEditing(false)} />;
+  return (
+    <div className="max-w-2xl">
+      <Facts>
+        <Fact name={words.phone}>
+          {card.phone && <PhoneLink number={card.phone} className="-my-2" />}
+        </Fact>
+        <Fact name={words.other}>{card.other && <bdi>{card.other}</bdi>}</Fact>
+        <Fact name={words.reach}>{m.life.spoken(card.reach)}</Fact>
+        <Fact name={words.notes}>{card.notes && <bdi>{card.notes}</bdi>}</Fact>
+      </Facts>
+      <Button className="mt-4" onClick={() => setEditing(true)}>
+        {words.edit}
+      </Button>
+    </div>
+  );
+}
+
 function CardForm({
   file,
   card: begun,
+  onLeave,
 }: {
   readonly file: CustomerFile;
   readonly card: CustomerProfile;
+  readonly onLeave: () => void;
 }) {
   const { values: card, set, errorOf, submit } = useSchemaForm(customerProfile, begun);
   const [change, { isLoading, error }] = useChangeCustomerMutation();
@@ -162,9 +189,14 @@ function CardForm({
         onText={(notes) => set({ notes })}
       />
       <FormError fault={error} />
-      <Button look="main" type="submit" className="self-start" disabled={isLoading}>
-        {words.save}
-      </Button>
+      <div className="flex gap-3">
+        <Button look="main" type="submit" disabled={isLoading}>
+          {words.save}
+        </Button>
+        <Button look="quiet" onClick={onLeave}>
+          {words.leave}
+        </Button>
+      </div>
     </Form>
   );
 }

@@ -10,6 +10,7 @@ import { ProvenanceMark } from '../../ticket/ProvenanceMark.tsx';
 import { ChangedHere } from './changes/ChangedHere.tsx';
 import { useStandings } from './changes/useStandings.ts';
 import type { OnTicket } from './onTicket.ts';
+import { StrengthBar } from './StrengthBar.tsx';
 import { TableLink } from './TableLink.tsx';
 
 /** One cause: what it is, what it shows and how surely, what puts it right. */
@@ -72,8 +73,9 @@ export function CauseArticle({
               className="grid grid-cols-[9rem_1fr] gap-x-4 border-b border-rule py-1"
             >
               <dt className="pt-2.5 text-quiet">
-                {words.strengths[strength]}{' '}
-                <span className="font-mono text-sm">{write.percent(STRENGTHS[strength])}</span>
+                {words.strengths[strength]}
+                <StrengthBar chance={STRENGTHS[strength]} />
+                <span className="sr-only">{write.percent(STRENGTHS[strength])}</span>
               </dt>
               <dd className="flex flex-wrap gap-x-5">
                 {shown.map(({ id, answer, check }) => (

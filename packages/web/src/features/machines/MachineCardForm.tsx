@@ -12,6 +12,7 @@ import { Button } from '../../ui/Button.tsx';
 import { CheckBoxes } from '../../ui/CheckBox.tsx';
 import { TextArea, TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
+import { SaveBar } from '../../ui/SaveBar.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { useSchemaForm } from '../../ui/useSchemaForm.ts';
 import { ServiceValues, type TypedValue, typedValues, valuesOf } from './ServiceValues.tsx';
@@ -34,15 +35,17 @@ const readyCard = z.pipe(
 /** What is known of a machine: kind with every trait, facts, service values with their page. */
 export function MachineCardForm({
   machine,
-  onSaved,
+  onDone,
 }: {
   readonly machine: MachineRecord;
-  readonly onSaved: () => void;
+  /** It was saved, or left as it was. */
+  readonly onDone: () => void;
 }) {
   const {
     values: card,
     set,
     errorOf,
+    isDirty,
     submit,
   } = useSchemaForm<TypedCard, MachineProfile>(readyCard, {
     ...machine.card,
@@ -57,7 +60,7 @@ export function MachineCardForm({
     const result = await change({ machine: id, revision, customer, card: filled });
     if (!result.data) return;
     toast.success(words.saved);
-    onSaved();
+    onDone();
   };
   return (
     <Form noValidate className="flex flex-col gap-5" onSubmit={() => submit(save)}>
@@ -179,10 +182,15 @@ export function MachineCardForm({
           onText={(notes) => set({ notes })}
         />
       </div>
-      <FormError text={errorOf('service') === undefined ? '' : words.badValue} fault={error} />
-      <Button look="main" type="submit" className="self-start" disabled={isLoading}>
-        {words.save}
-      </Button>
+      <SaveBar isDirty={isDirty}>
+        <Button look="main" type="submit" disabled={isLoading}>
+          {words.save}
+        </Button>
+        <Button look="quiet" onClick={onDone}>
+          {words.leave}
+        </Button>
+        <FormError text={errorOf('service') === undefined ? '' : words.badValue} fault={error} />
+      </SaveBar>
     </Form>
   );
 }

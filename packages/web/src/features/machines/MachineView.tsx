@@ -13,6 +13,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
 import { TextLink } from '../../ui/TextLink.tsx';
 import { MachineCardForm } from './MachineCardForm.tsx';
+import { MachineFacts } from './MachineFacts.tsx';
 
 /** One machine: what it is, what its manual says, and what was ever done to it. */
 export default function MachineView() {
@@ -31,6 +32,7 @@ function Machine({ file }: { readonly file: MachineFile }) {
   const people = usePeopleById();
   // A card of before that was brought back into the form, to be looked at and saved.
   const [brought, setBrought] = useState<number>();
+  const [isEditing, setEditing] = useState(false);
   const words = m.cards.machine;
   const card = earlier.find(({ revision }) => revision === brought)?.card ?? machine.card;
   return (
@@ -56,11 +58,23 @@ function Machine({ file }: { readonly file: MachineFile }) {
             </p>
           </div>
         </div>
-        <MachineCardForm
-          key={`${machine.revision} ${brought ?? ''}`}
-          machine={{ ...machine, card }}
-          onSaved={() => setBrought(undefined)}
-        />
+        {isEditing || brought !== undefined ? (
+          <MachineCardForm
+            key={`${machine.revision} ${brought ?? ''}`}
+            machine={{ ...machine, card }}
+            onDone={() => {
+              setBrought(undefined);
+              setEditing(false);
+            }}
+          />
+        ) : (
+          <>
+            <MachineFacts card={machine.card} />
+            <Button className="mt-4" onClick={() => setEditing(true)}>
+              {words.edit}
+            </Button>
+          </>
+        )}
         {earlier.length > 0 && (
           <section className="mt-6" aria-label={words.earlier}>
             <h2 className="font-semibold">{words.earlier}</h2>

@@ -41,13 +41,20 @@ export function AuditList({ accounts }: { readonly accounts: readonly Account[] 
         </p>
       )}
       {data && lines.length === 0 && <p className="text-quiet">{words.none}</p>}
-      <ol>
-        {lines.map((line) => (
-          <li key={line.id} className="border-b border-rule py-2 leading-snug last:border-0">
-            <Line line={line} names={names} />
-          </li>
-        ))}
-      </ol>
+      {daysOf(lines).map(({ day, groups }) => (
+        <section key={day} aria-label={day}>
+          <h3 className="sticky top-0 mt-3 border-b-2 border-ink bg-paper py-1 font-semibold">
+            {day}
+          </h3>
+          <ol>
+            {groups.map((group) => (
+              <li key={group[0]?.id} className="border-b border-rule py-2 last:border-0">
+                <Group lines={group} names={names} />
+              </li>
+            ))}
+          </ol>
+        </section>
+      ))}
       {hasNextPage && (
         <Button className="mt-3" disabled={isFetching} onClick={() => void fetchNextPage()}>
           {words.more}
@@ -57,29 +64,58 @@ export function AuditList({ accounts }: { readonly accounts: readonly Account[] 
   );
 }
 
-function Line({
-  line: { at, person, what, ticket, label, toPerson },
+/** Lines by the day, and within it what follows each other about one ticket together. */
+function daysOf(
+  lines: readonly AuditLine[],
+): readonly { readonly day: string; readonly groups: readonly (readonly AuditLine[])[] }[] {
+  const days: { day: string; groups: AuditLine[][] }[] = [];
+  for (const line of lines) {
+    const day = write.day(line.at);
+    let last = days.at(-1);
+    if (last?.day !== day) {
+      last = { day, groups: [] };
+      days.push(last);
+    }
+    const group = last.groups.at(-1);
+    if (group && line.ticket !== null && group[0]?.ticket === line.ticket) group.push(line);
+    else last.groups.push([line]);
+  }
+  return days;
+}
+
+/** What was done about one ticket, or one thing beside tickets. */
+function Group({
+  lines,
   names,
 }: {
-  readonly line: AuditLine;
+  readonly lines: readonly AuditLine[];
   readonly names: ReadonlyMap<string, string>;
 }) {
   const words = people.audit;
+  const [{ ticket, label } = { ticket: null, label: null }] = lines;
   return (
     <>
-      <time dateTime={at} className="block font-mono text-sm text-quiet">
-        {write.moment(at)}
-      </time>
-      <strong>{person === null ? words.customer : names.get(person)}</strong> {words.what(what)}{' '}
-      {toPerson !== null && names.get(toPerson)}
       {ticket !== null && label !== null && (
         <Link
           to={`/bench/${ticket}`}
-          className="inline-block py-1 underline underline-offset-4 [overflow-wrap:anywhere]"
+          className="inline-flex min-h-11 items-center underline underline-offset-4 [overflow-wrap:anywhere]"
         >
           {label}
         </Link>
       )}
+      <ol>
+        {lines.map(({ id, at, person, what, toPerson }) => (
+          <li key={id} className="grid grid-cols-[3.5rem_1fr] gap-x-2 py-0.5 leading-snug">
+            <time dateTime={at} className="text-sm leading-snug text-quiet">
+              {write.clock(at)}
+            </time>
+            <span>
+              <strong>{person === null ? words.customer : names.get(person)}</strong>{' '}
+              {words.what(what)} {toPerson !== null && names.get(toPerson)}
+            </span>
+          </li>
+        ))}
+      </ol>
     </>
   );
 }

@@ -12,6 +12,7 @@ import { usePeopleById } from '../../session/usePeopleById.ts';
 import { useShopPlan } from '../../shop/promise/useOffers.ts';
 import { shopClock } from '../../time/shopTime.ts';
 import { Button } from '../../ui/Button.tsx';
+import { EmptyShelves } from '../../ui/Skeletons.tsx';
 import { Blank, Sewing } from '../../ui/Stitches.tsx';
 import { TextLink } from '../../ui/TextLink.tsx';
 import { useIsWide } from '../../ui/useIsWide.ts';
@@ -44,7 +45,16 @@ export function RackView() {
   const isWide = useIsWide();
   const isLate = useLasts(isPlanning, PLAN_WITHIN_MS);
 
-  if (!rack) return <NotRead title={m.rack.failedTitle} fault={error} again={refetch} />;
+  if (!rack) {
+    return (
+      <NotRead
+        title={m.rack.failedTitle}
+        fault={error}
+        again={refetch}
+        skeleton={<EmptyShelves />}
+      />
+    );
+  }
   const card = shop?.card ?? NEW_SHOP_PROFILE;
   const { day: today } = shopClock();
   const states = new Map(rack.map((line) => [line.ticket, dueState(line, card, today)]));

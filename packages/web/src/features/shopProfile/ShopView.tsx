@@ -19,6 +19,7 @@ import { CheckBox } from '../../ui/CheckBox.tsx';
 import { NumberField, TextArea, TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
 import { RadioBoxes } from '../../ui/RadioBoxes.tsx';
+import { SaveBar } from '../../ui/SaveBar.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
 import { useSchemaForm } from '../../ui/useSchemaForm.ts';
@@ -51,6 +52,7 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
     values: card,
     set,
     faults,
+    isDirty,
     submit,
   } = useSchemaForm<TypedProfile, ShopProfile>(readyProfile, typedProfile(sheet.card));
   const [change, { isLoading, error }] = useChangeShopMutation();
@@ -199,10 +201,12 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
           onChange={(closed) => set({ closed })}
         />
       </section>
-      <FormError text={bad && `${words.bad} ${bad}`} fault={error} />
-      <Button look="main" type="submit" className="self-start" disabled={isLoading}>
-        {words.save}
-      </Button>
+      <SaveBar isDirty={isDirty}>
+        <Button look="main" type="submit" disabled={isLoading}>
+          {words.save}
+        </Button>
+        <FormError text={bad && `${words.bad} ${bad}`} fault={error} />
+      </SaveBar>
     </Form>
   );
 }

@@ -3,7 +3,7 @@ import type { ComponentProps, ReactNode } from 'react';
 import { ProvenanceMark } from '../../ticket/ProvenanceMark.tsx';
 
 const PILL =
-  'inline-flex min-h-11 min-w-11 cursor-pointer items-center justify-center rounded-md border-2 border-edge bg-paper px-3 leading-tight hover:border-ink has-checked:border-ink has-checked:bg-ink has-checked:font-semibold has-checked:text-ground has-focus-visible:outline-3 has-focus-visible:outline-own';
+  'choice min-h-11 min-w-11 cursor-pointer rounded-md px-3 leading-tight has-focus-visible:outline-3 has-focus-visible:outline-own';
 
 /** An answer to be taken with one tap: the whole of it is its box. */
 function Pill({ children, ...box }: ComponentProps<'input'>) {

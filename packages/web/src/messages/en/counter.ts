@@ -15,7 +15,7 @@ export const counter = {
   howOften: 'How often does it show?',
   ticksHint: 'Tick only what was said. What is not ticked counts as not asked.',
   context: 'When it began, what was sewn',
-  contextHint: 'Leave at “not asked” what you did not ask.',
+  contextHint: 'What you did not ask stays open. Tap again to take an answer away.',
   yes: 'yes',
   no: 'no',
   notAsked: 'not asked',

@@ -373,7 +373,7 @@ export const life = {
     none: 'Nothing fits.',
     searching: 'Looking',
     offLine: 'Searching needs the connection.',
-    kinds: { ticket: 'ticket', machine: 'machine', customer: 'customer' },
+    customer: 'customer',
     scan: 'Scan a tag',
     scanTitle: 'Hold the tag in front of the camera',
     scanClose: 'Close',

@@ -40,6 +40,7 @@ export const seam = {
   /** The machine was changed; from here on what was seen is of another machine, as it were. */
   state: (n: number) => `changed ${n === 2 ? 'once' : n === 3 ? 'twice' : `${n - 1} times`}`,
   begins: (state: string) => `machine ${state} before this`,
+  logged: 'Logged:',
   history: (n: number) => `History, ${n === 1 ? '1 entry' : `${n} entries`}`,
   list: 'Read as a list',
   listTitle: 'All entries, the latest first',

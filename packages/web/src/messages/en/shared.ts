@@ -21,6 +21,9 @@ const UNREPAIRED: Readonly<Record<Unrepaired, string>> = {
 export const shared = {
   title: 'Your sewing machine',
   state: (state: CustomerView['state']) => STATE[state],
+  stagesTitle: 'How far it is',
+  stages: ['Taken in', 'At the bench', 'To be collected', 'Collected'],
+  reached: 'reached',
   takenIn: (day: string) => `With us since ${day}`,
   changed: (moment: string) => `Last news: ${moment}`,
   words: 'What you told us',

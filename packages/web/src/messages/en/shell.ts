@@ -2,6 +2,8 @@ export const shell = {
   product: 'Nodo',
   skipToMain: 'Skip to the work',
   mainNav: 'Main',
+  unsaved: 'Not saved yet.',
+  allSaved: 'Everything is saved.',
   toRack: 'Rack',
   noDay: 'choose a day',
   clearDay: (name: string) => `No day: ${name}`,

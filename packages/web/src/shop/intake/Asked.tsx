@@ -77,7 +77,7 @@ export function HowOftenFields({
 
 type Answers = Readonly<Record<string, 'yes' | 'no'>>;
 
-/** What was asked about the work and the beginning: yes, no, or not asked. */
+/** What was asked about the work and the beginning: yes or no, tapped again to take it away; else it was not asked. */
 export function ContextAnswers({
   findings,
   answers,
@@ -87,9 +87,9 @@ export function ContextAnswers({
   readonly answers: Answers;
   readonly onChange: (answers: Answers) => void;
 }) {
-  const choose = (id: string, answer: 'yes' | 'no' | 'not-asked') => {
-    const { [id]: _before, ...others } = answers;
-    onChange(answer === 'not-asked' ? others : { ...others, [id]: answer });
+  const choose = (id: string, answer: 'yes' | 'no') => {
+    const { [id]: before, ...others } = answers;
+    onChange(before === answer ? others : { ...others, [id]: answer });
   };
   return (
     <fieldset className="mt-5">
@@ -99,30 +99,22 @@ export function ContextAnswers({
         {findings.map(({ id, answer }) => (
           <li
             key={id}
-            className="flex items-center justify-between gap-3 border-b border-rule py-0.5"
+            className="flex items-center justify-between gap-3 border-b border-rule py-1"
           >
             <span id={`context-${id}`}>{answer}</span>
-            <span role="radiogroup" aria-labelledby={`context-${id}`} className="flex shrink-0">
-              {(['yes', 'no', 'not-asked'] as const).map((choice) => (
-                <label
+            <fieldset aria-labelledby={`context-${id}`} className="flex shrink-0 gap-2">
+              {(['yes', 'no'] as const).map((choice) => (
+                <button
                   key={choice}
-                  className="grid min-h-11 min-w-11 place-items-center rounded px-2 text-sm text-quiet hover:bg-sunk has-checked:bg-ink has-checked:font-semibold has-checked:text-ground has-focus-visible:outline-3 has-focus-visible:outline-own"
+                  type="button"
+                  aria-pressed={answers[id] === choice}
+                  onClick={() => choose(id, choice)}
+                  className="choice min-h-11 min-w-14 rounded-md px-3 text-sm"
                 >
-                  <input
-                    type="radio"
-                    name={`context-${id}`}
-                    className="sr-only"
-                    checked={(answers[id] ?? 'not-asked') === choice}
-                    onChange={() => choose(id, choice)}
-                  />
-                  {choice === 'yes'
-                    ? m.counter.yes
-                    : choice === 'no'
-                      ? m.counter.no
-                      : m.counter.notAsked}
-                </label>
+                  {m.counter[choice]}
+                </button>
               ))}
-            </span>
+            </fieldset>
           </li>
         ))}
       </ul>

@@ -5,6 +5,7 @@ import { useMoney } from '../../session/useMoney.ts';
 import { usePeopleById } from '../../session/usePeopleById.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Key } from '../../ui/Key.tsx';
+import { useJustChanged } from '../../ui/useJustChanged.ts';
 import { useKeys } from '../../ui/useKeys.ts';
 import { useShown, useTicket } from '../TicketContext.tsx';
 import { Seam } from './Seam.tsx';
@@ -15,6 +16,8 @@ import { UndoButton } from './Undo.tsx';
 
 /** So many stitches stand in the line. */
 const SHOWN = 4;
+/** So long the last entry is told as what was just logged. */
+const TOLD_AS_NEW_MS = 6_000;
 
 /** The history of a ticket in one line: the last entry and who made it; opened, the whole seam. */
 export function HistoryLine() {
@@ -25,6 +28,7 @@ export function HistoryLine() {
   const [open, setOpen] = useState(false);
   useKeys({ h: () => setOpen(!open), ...(open ? { ['Escape']: () => setOpen(false) } : {}) });
   const last = entries.at(-1);
+  const isNew = useJustChanged(last?.id, TOLD_AS_NEW_MS);
   const by = people.get(last?.person ?? '');
   const owes =
     ticket.status === 'open' &&
@@ -41,7 +45,9 @@ export function HistoryLine() {
         <SmallSeam entries={entries.slice(-SHOWN)} owes={owes} />
         {last && (
           <p className="min-w-0 truncate text-sm" aria-live="polite">
-            <span className="font-mono text-quiet">{write.clock(last.at)}</span>{' '}
+            <span className="text-quiet">
+              {isNew && last.state !== 'corrected' ? m.seam.logged : write.clock(last.at)}
+            </span>{' '}
             <strong className={last.state === 'corrected' ? 'line-through' : ''}>
               <bdi>{last.text}</bdi>
             </strong>

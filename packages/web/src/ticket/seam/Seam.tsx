@@ -1,12 +1,24 @@
 import { mayBeCorrected } from '@nodo/ticket';
-import { type KeyboardEvent, memo, useCallback, useEffect, useRef, useState } from 'react';
-import { m } from '../../messages/index.ts';
+import {
+  type KeyboardEvent,
+  memo,
+  type ReactNode,
+  useCallback,
+  useEffect,
+  useRef,
+  useState,
+} from 'react';
+import { m, write } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { usePeopleById } from '../../session/usePeopleById.ts';
 import { useShown, useTicket } from '../TicketContext.tsx';
+import { type Gap, gapBefore } from './gaps.ts';
 import { OwedStitch, SeamStitch } from './SeamStitch.tsx';
-import { LooseEnds } from './Stitch.tsx';
+import { LooseEnds, STITCH_WIDE, Torn } from './Stitch.tsx';
 import type { SeamEntry } from './seamEntries.ts';
+
+/** Of a torn edge, in pixels. */
+const TORN_WIDE = 72;
 
 /**
  * The ticket as a seam in section: the top thread carries what was seen, the bobbin thread
@@ -55,16 +67,19 @@ export const Seam = memo(function Seam({ entries }: { readonly entries: readonly
     >
       <ol className="flex w-max min-w-full px-5" aria-label={m.seam.keys} onKeyDown={moveAlong}>
         {entries.map((entry, index) => (
-          <li key={entry.id} className="w-40 shrink-0">
-            <SeamStitch
-              entry={entry}
-              person={people.get(entry.person)}
-              first={index === 0}
-              reachable={entry.id === isReachable}
-              onFocus={setFocused}
-              onTakeBack={mayTakeBack(index) ? takeBack : undefined}
-            />
-          </li>
+          <StitchPlace key={entry.id} entry={entry} before={entries[index - 1]}>
+            {(gap) => (
+              <SeamStitch
+                entry={entry}
+                gap={gap}
+                person={people.get(entry.person)}
+                first={index === 0}
+                reachable={entry.id === isReachable}
+                onFocus={setFocused}
+                onTakeBack={mayTakeBack(index) ? takeBack : undefined}
+              />
+            )}
+          </StitchPlace>
         ))}
         {open &&
           owed.map(({ duty }) => (
@@ -84,6 +99,36 @@ export const Seam = memo(function Seam({ entries }: { readonly entries: readonly
     </section>
   );
 });
+
+/** A stitch as far from the one before it as the time between them says; after hours, behind a torn edge. */
+function StitchPlace({
+  entry: { at },
+  before,
+  children,
+}: {
+  readonly entry: SeamEntry;
+  readonly before: SeamEntry | undefined;
+  readonly children: (gap: Gap) => ReactNode;
+}) {
+  const gap = gapBefore(before?.at, at);
+  return (
+    <li
+      data-gap={gap.kind}
+      className="flex shrink-0"
+      style={{ width: STITCH_WIDE + (gap.kind === 'torn' ? TORN_WIDE : gap.lead) }}
+    >
+      {gap.kind === 'torn' && (
+        <span aria-hidden="true" className="flex flex-col" style={{ width: TORN_WIDE }}>
+          <span className="flex h-18 items-end justify-center pb-1 text-sm whitespace-nowrap text-quiet">
+            {write.day(at)}
+          </span>
+          <Torn />
+        </span>
+      )}
+      {children(gap)}
+    </li>
+  );
+}
 
 /** Left, right, first and last: from stitch to stitch. */
 function moveAlong(event: KeyboardEvent<HTMLOListElement>) {

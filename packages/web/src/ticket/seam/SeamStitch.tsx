@@ -5,7 +5,9 @@ import { shallowEqual } from 'react-redux';
 import { m, write } from '../../messages/index.ts';
 import { usePeopleById } from '../../session/usePeopleById.ts';
 import { Button } from '../../ui/Button.tsx';
+import { PersonMark } from '../../ui/PersonMark.tsx';
 import { Photo } from '../photo/Photo.tsx';
+import type { Gap } from './gaps.ts';
 import { Owed, Stitch } from './Stitch.tsx';
 import type { SeamEntry } from './seamEntries.ts';
 
@@ -13,6 +15,7 @@ interface SeamStitchProps {
   readonly entry: SeamEntry;
   readonly person: Person | undefined;
   readonly first: boolean;
+  readonly gap: Gap;
   /** The one stitch that Tab stops at; arrow keys move on from it. */
   readonly reachable: boolean;
   readonly onFocus: (id: string) => void;
@@ -22,9 +25,10 @@ interface SeamStitchProps {
 
 /** One stitch with its text; opened, it shows the whole entry and can be taken back. */
 export const SeamStitch = memo(function SeamStitch(props: SeamStitchProps) {
-  const { entry, person, first, reachable, onFocus, onTakeBack } = props;
+  const { entry, person, first, gap, reachable, onFocus, onTakeBack } = props;
   const { id, photo, side, text, at, state, mark, begins, newDay } = entry;
   const words = <Words entry={entry} person={person} />;
+  const lead = gap.kind === 'run' ? gap.lead : 0;
   return (
     <Popover.Root>
       <Popover.Trigger asChild>
@@ -36,18 +40,23 @@ export const SeamStitch = memo(function SeamStitch(props: SeamStitchProps) {
           className="relative block w-full rounded-md text-left hover:bg-sunk"
         >
           <Marks
-            day={newDay ? write.day(at) : undefined}
+            day={newDay && gap.kind === 'run' ? write.day(at) : undefined}
             state={begins === undefined ? undefined : m.seam.state(begins)}
           />
-          <span className="flex h-18 flex-col justify-end pb-1">{side === 'above' && words}</span>
+          <span className="flex h-18 flex-col justify-end pb-1" style={{ paddingLeft: lead }}>
+            {side === 'above' && words}
+          </span>
           <Stitch
             mark={mark}
             state={state}
             thread={person?.thread ?? 0}
             side={side}
             first={first}
+            lead={lead}
           />
-          <span className="flex h-14 flex-col pt-1 text-below">{side === 'below' && words}</span>
+          <span className="flex h-14 flex-col pt-1 text-below" style={{ paddingLeft: lead }}>
+            {side === 'below' && words}
+          </span>
         </button>
       </Popover.Trigger>
       <Popover.Portal>
@@ -80,9 +89,13 @@ export const SeamStitch = memo(function SeamStitch(props: SeamStitchProps) {
 
 /** The entries are described again with every tap; nearly all of them are equal to before. */
 function isSameStitch(before: SeamStitchProps, now: SeamStitchProps): boolean {
-  const { entry: toldBefore, ...propsBefore } = before;
-  const { entry, ...props } = now;
-  return shallowEqual(toldBefore, entry) && shallowEqual(propsBefore, props);
+  const { entry: toldBefore, gap: gapBefore, ...propsBefore } = before;
+  const { entry, gap, ...props } = now;
+  return (
+    shallowEqual(toldBefore, entry) &&
+    shallowEqual(gapBefore, gap) &&
+    shallowEqual(propsBefore, props)
+  );
 }
 
 /** The text at the stitch, with what the drawing shows put in words. */
@@ -101,7 +114,7 @@ function Words({ entry, person }: Pick<SeamStitchProps, 'entry' | 'person'>) {
         <Time at={at} withDay={false} />{' '}
         {person && (
           <>
-            <span aria-hidden="true">{person.initials}</span>
+            <PersonMark person={person} small silent />
             <span className="sr-only">{m.seam.by(person.name)}</span>
           </>
         )}
@@ -133,7 +146,7 @@ function notesOf({ state, mark, late }: SeamEntry): readonly string[] {
 
 export function Time({ at, withDay }: { readonly at: string; readonly withDay: boolean }) {
   return (
-    <time dateTime={at} className="font-mono">
+    <time dateTime={at}>
       {withDay && <>{write.day(at)} </>}
       {write.clock(at)}
     </time>

@@ -29,6 +29,7 @@ export function SmallSeam({
           <g
             key={id}
             transform={`translate(${index * STITCH} 0)`}
+            className={state === 'kept' ? 'stitch-drawn' : undefined}
             strokeDasharray={state === 'kept' ? undefined : '4 3'}
           >
             <path d={dip(BOTTOM)} stroke="var(--below)" />

@@ -3,10 +3,25 @@ import type { SeamEntry } from './seamEntries.ts';
 const TOP = 10;
 const BOTTOM = 38;
 const LOCK = 24;
+/** A stitch with its words under it. */
+export const STITCH_WIDE = 160;
 
-function Cloth({ flexible = false }: { readonly flexible?: boolean }) {
+/** The fabric in section. @param lead what of it lies before the stitch */
+function Cloth({
+  flexible = false,
+  lead = 0,
+}: {
+  readonly flexible?: boolean;
+  readonly lead?: number;
+}) {
   return (
-    <rect x="0" y={TOP} width={flexible ? '100%' : 160} height={BOTTOM - TOP} fill="var(--cloth)" />
+    <rect
+      x={-lead}
+      y={TOP}
+      width={flexible ? '100%' : STITCH_WIDE + lead}
+      height={BOTTOM - TOP}
+      fill="var(--cloth)"
+    />
   );
 }
 
@@ -17,17 +32,25 @@ interface StitchProps {
   /** The person's thread colour. */
   readonly thread: number;
   readonly first: boolean;
+  /** How far from the one before it, in pixels. */
+  readonly lead: number;
 }
 
 /** One stitch in section: both threads dip into the cloth and lock. */
-export function Stitch({ mark, state, side, thread, first }: StitchProps) {
+export function Stitch({ mark, state, side, thread, first, lead }: StitchProps) {
   const dash = state === 'kept' ? {} : { strokeDasharray: '6 5' };
-  const start = first ? 40 : 0;
+  const start = first ? 40 : -lead;
   const dip = (level: number) =>
     `M${start} ${level}H66C74 ${level} 73 ${LOCK} 80 ${LOCK}S86 ${level} 94 ${level}H160`;
   return (
-    <svg width="160" height="48" viewBox="0 0 160 48" aria-hidden="true" fill="none">
-      <Cloth />
+    <svg
+      width={STITCH_WIDE + lead}
+      height="48"
+      viewBox={`${-lead} 0 ${STITCH_WIDE + lead} 48`}
+      aria-hidden="true"
+      fill="none"
+    >
+      <Cloth lead={lead} />
       <g strokeWidth="3.5" strokeLinecap="round" {...dash}>
         <path d={dip(BOTTOM)} stroke="var(--below)" />
         <path d={dip(TOP)} stroke="var(--above)" />
@@ -80,6 +103,22 @@ export function Owed() {
         strokeDasharray="5 4"
       />
       <path d="M68 24H92" stroke="var(--ink)" strokeWidth="3" strokeDasharray="6 4" />
+    </svg>
+  );
+}
+
+/** Torn off, and taken up again hours later: the edges of the cloth, the ends of both threads. */
+export function Torn() {
+  return (
+    <svg width="72" height="48" viewBox="0 0 72 48" aria-hidden="true" fill="none">
+      <path
+        d="M0 10H18l5 5-7 6 8 5-8 6 5 6H0ZM72 10H54l-6 6 7 5-8 6 8 5-5 6H72Z"
+        fill="var(--cloth)"
+      />
+      <g strokeWidth="3.5" strokeLinecap="round">
+        <path d="M0 38H16q6 0 9 5M72 38H56q-6 0-9 4" stroke="var(--below)" />
+        <path d="M0 10H16q6 0 9-5M72 10H56q-6 0-9-4" stroke="var(--above)" />
+      </g>
     </svg>
   );
 }

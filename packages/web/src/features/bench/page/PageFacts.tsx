@@ -1,12 +1,12 @@
 import { closingWordsOf } from '@nodo/shop';
 import { dueOf, mayTakeIn, paidBy } from '@nodo/ticket';
-import type { ReactNode } from 'react';
 import { useCustomerQuery, useMachineQuery } from '../../../api/client.ts';
 import { m, write } from '../../../messages/index.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useMoney } from '../../../session/useMoney.ts';
 import { ticketAddress } from '../../../shop/ticketAddress.ts';
 import { useShown, useTicket } from '../../../ticket/TicketContext.tsx';
+import { Fact, Facts } from '../../../ui/Facts.tsx';
 import { PhoneLink } from '../../../ui/PhoneLink.tsx';
 import { TextLink } from '../../../ui/TextLink.tsx';
 import { usePriceAnswered } from '../job/PriceAnswered.tsx';
@@ -21,7 +21,7 @@ export function PageFacts() {
   const words = m.ticketPage.facts;
   const closed = status === 'open' ? undefined : closingWordsOf(ticket, model);
   return (
-    <dl className="grid gap-x-6 sm:grid-cols-[10rem_1fr]">
+    <Facts>
       <Fact name={words.price}>
         <Price />
       </Fact>
@@ -45,22 +45,7 @@ export function PageFacts() {
         )}
       </Fact>
       <Elsewhere />
-    </dl>
-  );
-}
-
-/** Nothing where nothing is known. */
-function Fact({ name, children }: { readonly name: string; readonly children: ReactNode }) {
-  if (children === undefined || children === null || children === '' || children === false) {
-    return null;
-  }
-  return (
-    <>
-      <dt className="pt-2 text-sm font-semibold text-quiet sm:border-t sm:border-rule">{name}</dt>
-      <dd className="min-h-11 border-rule py-2 break-words max-sm:border-b sm:border-t">
-        {children}
-      </dd>
-    </>
+    </Facts>
   );
 }
 
