@@ -47,6 +47,7 @@ describe('a link for a customer', () => {
     expect(status).toBe(200);
     expect(body).toEqual({
       shop: 'Bench Nowhere',
+      family: 'drop-in',
       phone: '',
       openingHours: '',
       currency: 'EUR',

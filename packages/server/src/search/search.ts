@@ -20,15 +20,15 @@ const SHOWN: Readonly<Record<Found['kind'], string>> = {
     from ticket_summary t
     left join customer c on c.shop_id = t.shop_id and c.id = t.customer_id
     where t.shop_id = $1 and t.ticket_id = any($2)`,
-  machine: `select m.id as key, case when t.tag is null then 'machine' else 'ticket' end as kind,
-      case when t.tag is null then m.id else t.ticket_id end as id, m.id as machine,
+  machine: `select m.id as key, case when t.status <> 'collected' then 'ticket' else 'machine' end as kind,
+      case when t.status <> 'collected' then t.ticket_id else m.id end as id, m.id as machine,
       m.card ->> 'family' as family, m.card ->> 'label' as title,
       concat_ws(', ', c.name, nullif(m.card ->> 'model', ''), nullif(m.card ->> 'serial', '')) as more,
       t.tag, t.state, t.unrepaired, t.at
     from machine m
     left join customer c on c.shop_id = m.shop_id and c.id = m.customer_id
     left join lateral (
-      select ticket_id, case when status = 'collected' then null else tag end as tag,
+      select ticket_id, status, case when status = 'collected' then null else tag end as tag,
         line ->> 'standing' as state, line ->> 'unrepaired' as unrepaired, line ->> 'takenInAt' as at
       from ticket_summary where shop_id = m.shop_id and machine_id = m.id
       order by (status = 'collected'), line ->> 'takenInAt' desc limit 1
