@@ -30,5 +30,11 @@ export function writeCounted(count: number, words: string): string {
 /** An amount with its currency. @param minor in the smallest unit */
 export function writeMoney(minor: number, currency: string): string {
   const format = new Intl.NumberFormat(WRITTEN_IN, { style: 'currency', currency });
-  return format.format(minor / 10 ** moneyDigits(currency));
+  return format
+    .formatToParts(minor / 10 ** moneyDigits(currency))
+    .map(({ type, value }) => (type === 'group' ? GROUP : value))
+    .join('');
 }
+
+/** Between thousands: a space that no line breaks at, never a sign that could be a decimal. Source: ISO 80000-1, 7.3.1. */
+export const GROUP = '\u00a0';

@@ -18,7 +18,7 @@ describe('an amount as it is written', () => {
   // ISO 4217: two digits for the euro, none for the yen, three for the Tunisian dinar.
   it.each([
     ['EUR', 2, '€36.05'],
-    ['JPY', 0, 'JP¥3,605'],
+    ['JPY', 0, 'JP¥3\u00a0605'],
     ['TND', 3, 'TND\u00a03.605'],
   ])('counts in the smallest unit of %s', (currency, digits, text) => {
     expect(moneyDigits(currency)).toBe(digits);

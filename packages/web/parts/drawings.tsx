@@ -4,8 +4,11 @@ import { bodyOf } from '../src/drawing/body/bodies.ts';
 import { spotsOf } from '../src/drawing/body/body.ts';
 import { ClockRing } from '../src/drawing/ClockRing.tsx';
 import { MachineDrawing } from '../src/drawing/MachineDrawing.tsx';
+import { SizeLadder } from '../src/drawing/needle/SizeLadder.tsx';
+import { WearThread } from '../src/drawing/needle/WearThread.tsx';
 import { PlaceDrawing } from '../src/drawing/PlaceDrawing.tsx';
 import { Silhouette } from '../src/drawing/Silhouette.tsx';
+import { TensionDial } from '../src/drawing/TensionDial.tsx';
 import type { PartStates } from './partStates.ts';
 
 const FAMILIES = [...KNOWLEDGE.families.values()];
@@ -40,6 +43,27 @@ export const DRAWINGS: PartStates = {
       ? [{ state, shown: <PlaceDrawing family={family} place={place} presserDown={false} /> }]
       : [],
   ),
+  SizeLadder: [undefined, 75, 100].map((found) => ({
+    state: found === undefined ? 'nothing in it' : `${found} in it`,
+    shown: <SizeLadder fabric={[80, 90]} thread={[73, 120]} found={found} chosen={90} />,
+  })),
+  WearThread: [12_000, 300_000, 520_000].map((sewn) => ({
+    state: `${sewn} stitches`,
+    shown: (
+      <WearThread
+        sewn={sewn}
+        flags={[
+          { name: 'After 3 full bobbins', limit: 26_000 },
+          { name: 'After 8 hours of sewing', limit: 480_000 },
+        ]}
+        account="A needle's stitches"
+      />
+    ),
+  })),
+  TensionDial: [12, 25, 90].map((tension) => ({
+    state: `${tension} gf`,
+    shown: <TensionDial tension={tension} band={[20, 30]} account="A dial of the pull" />,
+  })),
   BobbinTurns: [undefined, ...BOBBIN_TURNS].map((turn) => ({
     state: turn ?? 'not known',
     shown: <BobbinTurns turn={turn} />,

@@ -71,7 +71,7 @@ describe('money', () => {
 
   it('is shown with its sign', () => {
     expect(write.money(4550, 'EUR')).toBe('€45.50');
-    expect(write.money(1200, 'JPY')).toBe('JP¥1,200');
+    expect(write.money(1200, 'JPY')).toBe('JP¥1\u00a0200');
   });
 });
 

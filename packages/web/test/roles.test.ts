@@ -63,3 +63,31 @@ describe('the roles of colours', () => {
     expect(lines).toEqual([]);
   });
 });
+
+/** Where figures stand one below the other at the right, and what a machine reads as it is typed. */
+const MONOSPACED: readonly string[] = [
+  'features/bench/closing/ClosingParts.tsx',
+  'features/bench/handOut/OnOneBill.tsx',
+  'features/collected/CollectedView.tsx',
+  'features/day/DayView.tsx',
+  'features/day/Sell.tsx',
+  'features/people/HandedSecret.tsx',
+  'features/people/OtherBenches.tsx',
+  'features/shopProfile/PriceList.tsx',
+  'instruments/frame/bits.tsx',
+  'instruments/needle/seat/HeadRow.tsx',
+  'shop/PriceHints.tsx',
+  'shop/intake/SoundsLike.tsx',
+  'ticket/Causes.tsx',
+  'ticket/check/AnswerButton.tsx',
+  'ticket/check/WhyThis.tsx',
+  'ui/Key.tsx',
+  'ui/Tag.tsx',
+];
+
+describe('the roles of type', () => {
+  it('keep letters of one width for figures at the right, keys, tags and codes', () => {
+    const used = sources.filter(([, text]) => text.includes('font-mono')).map(([path]) => path);
+    expect(used.toSorted()).toEqual(MONOSPACED.toSorted());
+  });
+});

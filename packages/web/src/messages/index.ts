@@ -1,4 +1,4 @@
-import { type Day, moneyDigits, WRITTEN_IN, writeDay, writeMoney } from '@nodo/kernel';
+import { type Day, GROUP, moneyDigits, WRITTEN_IN, writeDay, writeMoney } from '@nodo/kernel';
 import { shopClock, shopDayOf, shopZone } from '../time/shopTime.ts';
 import { en } from './en/index.ts';
 
@@ -51,20 +51,28 @@ function clockIn(timeZone: string): Intl.DateTimeFormat {
   return clock;
 }
 
+/** As the computer writes it, but thousands apart as on paper. */
+function spaced(format: Intl.NumberFormat, value: number): string {
+  return format
+    .formatToParts(value)
+    .map(({ type, value: part }) => (type === 'group' ? GROUP : part))
+    .join('');
+}
+
 export const write = {
-  minutes: (value: number): string => minutesFormat.format(value),
+  minutes: (value: number): string => spaced(minutesFormat, value),
   /** How long something takes: seconds below a minute, whole minutes from ten on, hours above ninety. */
   duration: (minutes: number): string => {
     if (minutes === 0) return '0 min';
     if (minutes < 59.5 / 60) return `${Math.max(1, Math.round(minutes * 60))} s`;
-    if (minutes < 9.95) return `${minutesFormat.format(minutes)} min`;
-    if (minutes < 90.5) return `${minutesFormat.format(Math.round(minutes))} min`;
-    return `${minutesFormat.format(minutes / 60)} h`;
+    if (minutes < 9.95) return `${spaced(minutesFormat, minutes)} min`;
+    if (minutes < 90.5) return `${spaced(minutesFormat, Math.round(minutes))} min`;
+    return `${spaced(minutesFormat, minutes / 60)} h`;
   },
   /** A measured number, as exact as it is. */
-  figure: (value: number): string => figureFormat.format(value),
+  figure: (value: number): string => spaced(figureFormat, value),
   /** A computed number, to a tenth. */
-  tenths: (value: number): string => figureFormat.format(Math.round(value * 10) / 10),
+  tenths: (value: number): string => spaced(figureFormat, Math.round(value * 10) / 10),
   percent: (chance: number): string => {
     if (chance > 0 && chance < 0.005) return `<\u00a0${percentFormat.format(0.01)}`;
     if (chance < 1 && chance > 0.995) return `>\u00a0${percentFormat.format(0.99)}`;

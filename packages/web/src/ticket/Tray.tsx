@@ -24,7 +24,7 @@ export function Tray() {
       <ul>
         {refused.map(({ draft, refusal, unknown }) => (
           <li key={draft.id} className="flex flex-wrap items-center gap-x-4">
-            <span className="font-mono text-sm">{write.clock(draft.observedAt)}</span>
+            <span className="text-sm">{write.clock(draft.observedAt)}</span>
             <strong>{subjectOf(model, draft.command)}</strong>
             <span>{refusal && m.refusals[refusal.code](refusal)}</span>
             <span className="ml-auto flex gap-2">

@@ -91,7 +91,7 @@ const LOOK = {
   chevron: 'size-5 fill-current',
   weekday: 'size-11 text-sm font-normal text-quiet',
   day: 'p-0 text-center',
-  day_button: 'size-11 rounded font-mono hover:bg-sunk',
+  day_button: 'size-11 rounded tabular-nums hover:bg-sunk',
   selected: 'font-semibold [&>button]:bg-ink [&>button]:text-ground',
   today: '[&>button]:border-2 [&>button]:border-edge',
   outside: 'text-quiet',

@@ -12,7 +12,7 @@ export function PhoneLink({
     <a
       href={`tel:${number.replaceAll(/[^\d+]/g, '')}`}
       className={twMerge(
-        'inline-flex min-h-11 items-center font-mono underline underline-offset-4',
+        'inline-flex min-h-11 items-center underline underline-offset-4',
         className,
       )}
     >

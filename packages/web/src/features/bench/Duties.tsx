@@ -88,9 +88,7 @@ export const Duties = memo(function Duties({
         <p className="mt-4 text-sm text-quiet">
           {isReported ? `${words.risk} ` : words.riskUnknown}
           {isReported && (
-            <strong className="font-mono text-base text-ink">
-              {write.percent(assessment.risk)}
-            </strong>
+            <strong className="text-base text-ink">{write.percent(assessment.risk)}</strong>
           )}
         </p>
       )}

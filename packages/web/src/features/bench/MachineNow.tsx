@@ -100,7 +100,7 @@ function WhileOpen({
               className="min-h-11 text-left leading-tight underline underline-offset-4"
             >
               {check.title}{' '}
-              <span className="font-mono text-sm text-quiet">
+              <span className="text-sm text-quiet">
                 {write.duration(checkMinutes(model, ticket.open, check))}
               </span>
             </button>

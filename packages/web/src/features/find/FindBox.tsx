@@ -117,7 +117,7 @@ function Find({ begun, onLeave }: FindBoxProps) {
           className="min-h-11 w-full rounded-md border-2 border-edge bg-paper pr-3 pl-9"
         />
         <div
-          className={`absolute top-full left-0 z-30 mt-1 w-full min-w-80 rounded-md border-2 border-ink bg-paper shadow-lg ${isOpen ? '' : 'hidden'}`}
+          className={`absolute top-full left-0 z-30 mt-1 w-[min(34rem,92vw)] min-w-full rounded-md border-2 border-ink bg-paper shadow-lg ${isOpen ? '' : 'hidden'}`}
         >
           <p role="status" className="px-3 py-2 text-sm text-quiet empty:hidden">
             {isOpen && statusWords(answer.error as CallError | undefined, !isSettled, answer)}

@@ -68,7 +68,7 @@ function AccountLine({
         <span className="font-semibold">
           <bdi>{name}</bdi>
         </span>{' '}
-        <span className="font-mono text-sm text-quiet">{account.login}</span>
+        <span className="text-sm text-quiet">{account.login}</span>
         <span className="block text-sm text-quiet">{stateWords(account)}</span>
       </span>
       <SelectBox

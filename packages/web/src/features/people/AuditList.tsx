@@ -103,7 +103,7 @@ function Group({
           {label}
         </Link>
       )}
-      <ol>
+      <ol className={ticket === null ? '' : 'border-l-3 border-edge pl-3'}>
         {lines.map(({ id, at, person, what, toPerson }) => (
           <li key={id} className="grid grid-cols-[3.5rem_1fr] gap-x-2 py-0.5 leading-snug">
             <time dateTime={at} className="text-sm leading-snug text-quiet">

@@ -110,13 +110,18 @@ export function Reading({
   readonly standing?: Provenance;
   readonly bad?: boolean;
 }) {
+  // Figures stand one below the other, units are words.
+  const [, figure = '', unit = value] = /^([<>±+−-]?[\s\d.,]+)(.*)$/.exec(value) ?? [];
   return (
     <div className="flex items-baseline gap-x-2 border-b border-rule py-1">
       <dt className="flex-1 leading-tight">
         {name}
         {note && <span className="block text-sm text-quiet">{note}</span>}
       </dt>
-      <dd className={`font-mono text-lg ${bad ? 'font-semibold' : ''}`}>{value}</dd>
+      <dd className={`text-right text-lg ${bad ? 'font-semibold' : ''}`}>
+        <span className="font-mono">{figure}</span>
+        {unit}
+      </dd>
       <dd className="-my-1">{standing && <ProvenanceMark standing={standing} />}</dd>
     </div>
   );

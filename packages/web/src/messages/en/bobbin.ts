@@ -64,6 +64,8 @@ export const bobbin = {
     heading: 'How firmly does the case hold?',
     caution:
       'Off and unplugged before the case comes out. The machine’s own manual stands above this.',
+    dial: (tension: string, least: string, most: string) =>
+      `A dial of the pull: ${tension} gf; the band is ${least} to ${most} gf.`,
     use: 'Used for',
     uses: { household: 'household sewing', embroidery: 'embroidery' },
     limit: (least: string, most: string) => `${least} to ${most} gf`,

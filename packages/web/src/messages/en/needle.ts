@@ -177,6 +177,19 @@ export const needle = {
     impossible: 'That is no sewing thread: look at unit and number again.',
   },
   fit: {
+    ladder: {
+      fabric: 'fabric',
+      thread: 'thread',
+      chosen: 'take',
+      found: 'in it now',
+      account: (
+        fabric: readonly [number, number],
+        thread: readonly [number, number],
+        found: number | undefined,
+        chosen: number,
+      ) =>
+        `Sizes as a ladder. The fabric bears ${fabric[0]} to ${fabric[1]}, the thread lies in ${Math.round(thread[0])} to ${Math.round(thread[1])}. To take: ${chosen}.${found === undefined ? '' : ` In it now: ${found}.`}`,
+    },
     heading: 'Which needle for this work?',
     fabric: 'Fabric',
     layers: 'Layers',
@@ -241,6 +254,8 @@ export const needle = {
     },
   },
   wear: {
+    thread: (sewn: string, flags: string) => `Sewn: ${sewn} stitches. Due by ${flags}.`,
+    flag: (name: string, limit: string) => `${name}: ${limit}`,
     heading: 'How far has it sewn?',
     known: 'Known as',
     amount: 'How much',

@@ -27,7 +27,7 @@ export function PriceFields({
       <TakenOff form={form} whole={price ? price.labour + price.parts + price.toLeastFee : 0} />
       {price && (
         <p data-price>
-          <strong className="font-mono text-lg">{money.say(price.total)}</strong>{' '}
+          <strong className="text-lg">{money.say(price.total)}</strong>{' '}
           <span className="text-quiet">
             {words.priceOf(
               money.say(price.labour),

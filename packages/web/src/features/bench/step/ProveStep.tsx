@@ -90,7 +90,7 @@ function Sewn({ symptoms, minutes }: Pick<ProveStepProps, 'symptoms' | 'minutes'
         <Button onClick={timer.isRunning ? timer.stop : timer.start}>
           <Timer aria-hidden size={20} /> {timer.isRunning ? words.stop : words.start}
         </Button>
-        <output className="pb-2 font-mono text-2xl" aria-live="off">
+        <output className="pb-2 text-2xl tabular-nums" aria-live="off">
           {clockOf(timer.seconds)}
         </output>
         <NumberField

@@ -1,9 +1,9 @@
 import { instruments } from '../../../messages/instruments.ts';
-import { Caution } from '../../../ticket/check/Caution.tsx';
 import { TextLink } from '../../../ui/TextLink.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { instrumentRoot } from '../../frame/instrumentBench.ts';
 import { OpenFirst } from '../../frame/OpenFirst.tsx';
+import { UnpluggedCaution } from '../../frame/UnpluggedCaution.tsx';
 import { GapSection } from './GapSection.tsx';
 import { HangUpSection } from './HangUpSection.tsx';
 import { SeatSection } from './SeatSection.tsx';
@@ -18,7 +18,7 @@ export function CasePart() {
   return (
     <div className="flex flex-col gap-4">
       <h1 className="text-2xl font-bold">{words.heading}</h1>
-      <Caution text={words.caution} />
+      <UnpluggedCaution text={words.caution} />
       <OpenFirst check="case-seat" />
       <div className="grid gap-x-10 gap-y-6 lg:grid-cols-2">
         <div className="flex flex-col gap-6">

@@ -2,13 +2,13 @@ import { locateHangUp } from '@nodo/knowledge';
 import { useState } from 'react';
 import { m } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
-import { Caution } from '../../../ticket/check/Caution.tsx';
 import { Select } from '../../../ui/Select.tsx';
 import { Choices } from '../../frame/bits.tsx';
 import { CheckLinks } from '../../frame/CheckLinks.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { keepLook } from '../../frame/instrumentBench.ts';
 import { KeepButton } from '../../frame/KeepButton.tsx';
+import { UnpluggedCaution } from '../../frame/UnpluggedCaution.tsx';
 import { type TurnsShown, turnLooks, turnsAsked, withTurn } from './hangUpReading.ts';
 
 const HOURS = Array.from({ length: 12 }, (_, hour) => hour + 1);
@@ -37,7 +37,7 @@ export function HangUpSection() {
     <section aria-label={words.title} className="flex flex-col gap-2">
       <h2 className="text-lg font-semibold">{words.title}</h2>
       <p className="leading-snug">{words.how}</p>
-      <Caution text={m.bench.hazards.needle} />
+      <UnpluggedCaution text={m.bench.hazards.needle} />
       {turnsAsked(shown).map(({ id }) => (
         <Choices
           key={id}

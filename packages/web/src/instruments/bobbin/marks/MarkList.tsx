@@ -35,7 +35,7 @@ export function MarkList({
             key={mark.id}
             className="flex flex-wrap items-center gap-x-3 border-b border-rule py-1"
           >
-            <span className="w-6 font-mono font-semibold">{numberOf(mark)}</span>
+            <span className="w-6 font-semibold">{numberOf(mark)}</span>
             <span className="min-w-40 flex-1 leading-tight">
               {surfaceOf(mark.surface).title}:{' '}
               {words.line(mark.kind, words.place(mark), write.figure(mark.length))}

@@ -6,11 +6,11 @@ import { useSearchParams } from 'react-router';
 import { SurfaceMap } from '../../../drawing/surfaces/SurfaceMap.tsx';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
-import { Caution } from '../../../ticket/check/Caution.tsx';
 import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { mayDo, statusOf } from '../../frame/instrumentBench.ts';
 import { OpenFirst } from '../../frame/OpenFirst.tsx';
+import { UnpluggedCaution } from '../../frame/UnpluggedCaution.tsx';
 import { DressingGuide } from './DressingGuide.tsx';
 import { EarlierMarks } from './EarlierMarks.tsx';
 import { MarkList } from './MarkList.tsx';
@@ -50,7 +50,7 @@ export function MarksPart() {
   return (
     <div className="flex flex-col gap-4">
       <h1 className="text-2xl font-bold">{words.heading}</h1>
-      <Caution text={words.caution} />
+      <UnpluggedCaution text={words.caution} />
       <OpenFirst check={on.check} />
       <Surfaces surfaces={surfaces} on={surface} onChoose={choose} />
       <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(20rem,30rem)_minmax(22rem,1fr)]">

@@ -1,4 +1,5 @@
 import type { MeasureLimit } from '@nodo/ticket';
+import { TensionDial } from '../../../drawing/TensionDial.tsx';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { standOf } from './keepTension.ts';
@@ -16,7 +17,18 @@ export function TensionAnswer({
   const stand = standOf(tension, limit);
   return (
     <div>
-      <p className="font-mono text-3xl font-bold" data-testid="tension">
+      {limit.least !== null && limit.most !== null && (
+        <TensionDial
+          tension={tension}
+          band={[limit.least, limit.most]}
+          account={instruments.bobbin.tension.dial(
+            write.tenths(tension),
+            write.figure(limit.least),
+            write.figure(limit.most),
+          )}
+        />
+      )}
+      <p className="text-3xl font-bold" data-testid="tension">
         {write.tenths(tension)} gf
       </p>
       {note && <p className="text-quiet">{note}</p>}

@@ -3,11 +3,11 @@ import type { MeasureLimit } from '@nodo/ticket';
 import { useState } from 'react';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
-import { Caution } from '../../../ticket/check/Caution.tsx';
 import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Choices } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { Looks } from '../../frame/Looks.tsx';
+import { UnpluggedCaution } from '../../frame/UnpluggedCaution.tsx';
 import { Gauge } from './Gauge.tsx';
 import { Hanging } from './Hanging.tsx';
 import { owesTension } from './measuredSince.ts';
@@ -34,7 +34,7 @@ export function TensionPart() {
     <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(22rem,1fr)_minmax(20rem,28rem)]">
       <div className="flex flex-col gap-4">
         <h1 className="text-2xl font-bold">{words.heading}</h1>
-        <Caution text={words.caution} />
+        <UnpluggedCaution text={words.caution} />
         {bench.onTicket && owesTension(bench.onTicket.ticket) && (
           <p role="status" className="border-l-3 border-dashed border-ink pl-3 font-semibold">
             {words.again}
@@ -53,7 +53,7 @@ export function TensionPart() {
               onChoose={setUse}
             />
           )}
-          <p className="font-mono text-lg">
+          <p className="text-lg">
             {words.limit(write.figure(least), write.figure(most))}{' '}
             <ProvenanceMark standing={limit.standing} />
           </p>

@@ -142,7 +142,7 @@ export function WhichPart() {
               {alike.map(({ bobbin, acrossOff, widthOff }) => (
                 <li key={bobbin.id} className="border-b border-rule py-1">
                   {bobbin.title}, {words.side[bobbin.sides]}
-                  <span className="ml-3 font-mono text-quiet">
+                  <span className="ml-3 text-quiet">
                     {words.off(
                       signed(acrossOff),
                       widthOff === undefined ? undefined : signed(widthOff),

@@ -3,12 +3,12 @@ import { needleLine } from '@nodo/shop';
 import { useState } from 'react';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
-import { Caution } from '../../../ticket/check/Caution.tsx';
 import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Choices, Reading } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { type InstrumentBench, threadOn } from '../../frame/instrumentBench.ts';
 import { KeepButton } from '../../frame/KeepButton.tsx';
+import { UnpluggedCaution } from '../../frame/UnpluggedCaution.tsx';
 import { useRegister } from '../register/useRegister.ts';
 import { meetingOf } from '../seat/seatReading.ts';
 import {
@@ -56,7 +56,7 @@ export function ConditionPart() {
             ? `${instruments.needle.nowIn}: ${needleLine(now.needle)}`
             : isRead && instruments.needle.unknown}
         </p>
-        <Caution text={instruments.needle.seat.caution} />
+        <UnpluggedCaution text={instruments.needle.seat.caution} />
         <Choices
           legend={`${words.roll}, mm`}
           value={gap === undefined ? undefined : String(gap)}

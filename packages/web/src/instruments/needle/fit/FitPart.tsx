@@ -99,7 +99,11 @@ export function FitPart() {
         )}
       </div>
       <div className="flex flex-col gap-5" aria-live="polite">
-        {fit ? <FitAnswer fit={fit} /> : <p className="text-lg">{words.sayThread}</p>}
+        {fit ? (
+          <FitAnswer fit={fit} found={now?.needle.size} />
+        ) : (
+          <p className="text-lg">{words.sayThread}</p>
+        )}
         {fit && isWork && (
           <FoundAgainst fit={fit} thread={threadAcross(work)} found={now?.needle} />
         )}
@@ -122,7 +126,7 @@ function SameThread({ work }: { readonly work: SewingWork }) {
   return (
     <details>
       <summary className="flex min-h-11 cursor-pointer items-center gap-3">
-        <span className="font-mono font-semibold">
+        <span className="font-semibold">
           {`tex ${write.tenths(work.tex)}, ${write.figure(Math.round(threadAcross(work) * 1000) / 1000)} mm ${words.diameter}`}
         </span>
         <span className="underline underline-offset-4">{words.same}</span>

@@ -4,11 +4,11 @@ import { useState } from 'react';
 import { NeedleFromBelow, NeedleViews } from '../../../drawing/needle/NeedleViews.tsx';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
-import { Caution } from '../../../ticket/check/Caution.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { Choices } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { mayKeep, threadOn } from '../../frame/instrumentBench.ts';
+import { UnpluggedCaution } from '../../frame/UnpluggedCaution.tsx';
 import { useRegister } from '../register/useRegister.ts';
 import { HeadRow } from './HeadRow.tsx';
 import { SeatEffectView } from './SeatEffectView.tsx';
@@ -114,7 +114,7 @@ export function SeatPart() {
         <h1 className="text-2xl leading-tight font-bold">
           {standing?.isSet ? words.again : words.heading}
         </h1>
-        <Caution text={words.caution} />
+        <UnpluggedCaution text={words.caution} />
         {known === undefined && (
           <div className="mt-3">
             <Choices

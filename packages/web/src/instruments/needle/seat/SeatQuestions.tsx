@@ -98,7 +98,7 @@ function Angle({
     <div>
       <label htmlFor={id} className="flex items-baseline gap-2 font-semibold">
         {words.angle}
-        <span className="font-mono text-lg">{`${angle > 0 ? '+' : ''}${write.figure(angle)}°`}</span>
+        <span className="text-lg tabular-nums">{`${angle > 0 ? '+' : ''}${write.figure(angle)}°`}</span>
       </label>
       <input
         id={id}

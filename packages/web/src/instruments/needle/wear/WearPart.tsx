@@ -11,6 +11,7 @@ import {
 import { dayAfter } from '@nodo/kernel';
 import { type NeedleSchool, schoolsDue } from '@nodo/knowledge';
 import { useState } from 'react';
+import { WearThread } from '../../../drawing/needle/WearThread.tsx';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { readNumber } from '../../../messages/typed.ts';
@@ -54,6 +55,8 @@ export function WearPart() {
     habit && count !== undefined
       ? schoolsDue(count, readNumber(projects) ?? 0, habit, struck === 'yes')
       : [];
+  // Projects count no stitches: their school stands below the thread, without a flag.
+  const flags = schools.flatMap(({ title, by }) => (by ? [{ name: title, limit: by.limit }] : []));
   const judged = schools.find(({ id }) => id === school);
   const keep = () => {
     const { onTicket } = bench;
@@ -125,6 +128,16 @@ export function WearPart() {
             </section>
             <section aria-label={words.schools}>
               <h2 className="font-semibold">{words.schools}</h2>
+              <WearThread
+                sewn={count}
+                flags={flags}
+                account={words.thread(
+                  write.figure(roundly(count)),
+                  flags
+                    .map(({ name, limit }) => words.flag(name, write.figure(roundly(limit))))
+                    .join('; '),
+                )}
+              />
               <ul className="flex flex-col gap-2">
                 {schools.map((one) => (
                   <SchoolLine
@@ -172,7 +185,6 @@ function SchoolLine({
 }) {
   const words = instruments.needle.wear;
   const { title, why, due, by, standing } = school;
-  const filled = Math.min(1, by?.share ?? (due ? 1 : 0));
   return (
     <li>
       <p className="flex flex-wrap items-baseline gap-x-3">
@@ -182,15 +194,6 @@ function SchoolLine({
           {due ? words.due : by ? leftWords(by.left, habit, week) : words.noCount}
         </span>
       </p>
-      <svg viewBox="0 0 300 8" className="h-2 w-full" aria-hidden="true" preserveAspectRatio="none">
-        <path d="M0 4H300" stroke="var(--rule)" strokeWidth="3" strokeDasharray="9 5" />
-        <path
-          d={`M0 4H${300 * filled}`}
-          stroke={due ? 'var(--ink)' : 'var(--above)'}
-          strokeWidth="4"
-          strokeDasharray="9 5"
-        />
-      </svg>
       <p className="text-sm leading-snug text-quiet">{why}</p>
     </li>
   );
