@@ -3,11 +3,8 @@ import { DrawnText } from '../DrawnText.tsx';
 const WIDE = 420;
 const LEFT = 8;
 const THREAD_Y = 84;
-/** A flag's pole; the next one that stands close is taller. */
+/** Poles by turns, so that the words of neighbours never lie over each other. */
 const POLES = [34, 60];
-/** Words of flags that are nearer than this lie over each other on one height. */
-const NEAR = 130;
-
 /** One school's limit on the thread. */
 export interface WearFlag {
   readonly name: string;
@@ -55,9 +52,7 @@ export function WearThread({
       />
       <path d={`M${x(sewn)} ${THREAD_Y - 12}v24`} stroke="var(--lit)" strokeWidth="3" />
       {inOrder.map(({ name, limit }, index) => {
-        const before = inOrder[index - 1];
-        const isNear = before !== undefined && x(limit) - x(before.limit) < NEAR;
-        const pole = POLES[isNear ? 1 : 0] ?? 0;
+        const pole = POLES[index % POLES.length] ?? 0;
         const isLeft = x(limit) > WIDE / 2;
         const side = isLeft ? -1 : 1;
         const isPast = sewn >= limit;
