@@ -14,6 +14,7 @@ import {
   withShop,
 } from '@nodo/server';
 import { newCustomerProfile, newMachineProfile } from '@nodo/shop';
+import { BODY_COLOURS, type BodyColour } from '@nodo/ticket';
 import { DemoBench } from './bench.ts';
 import { DEMO_CALLS, type DemoCall } from './calls.ts';
 import { demoCard } from './card.ts';
@@ -144,6 +145,32 @@ export function demoTicketId(tag: number): string {
   return idOf(`ticket ${tag}`);
 }
 
+/** The colour that a demo machine is called by. */
+function colourIn(label: string): BodyColour | null {
+  const [word = ''] = label.toLowerCase().split(' ');
+  return COLOUR_WORDS.get(word) ?? null;
+}
+
+const COLOUR_WORDS = new Map<string, BodyColour>([
+  ...BODY_COLOURS.map((colour) => [colour, colour] as const),
+  ...(
+    [
+      ['white', 'dove ivory pearl'],
+      ['cream', 'sand lemon'],
+      ['grey', 'slate graphite ash'],
+      ['black', 'onyx jet'],
+      ['red', 'rust coral'],
+      ['pink', 'rose'],
+      ['purple', 'plum lilac'],
+      ['blue', 'navy sky'],
+      ['green', 'mint sage olive fern'],
+      ['yellow', 'ochre amber'],
+      ['orange', 'apricot tangerine copper'],
+      ['brown', 'walnut'],
+    ] as const
+  ).flatMap(([colour, words]) => words.split(' ').map((word) => [word, colour] as const)),
+]);
+
 /** Whose machine it is, as the counter writes it down; the same every time they come. */
 function known(family: string, label: string, [name, phone]: readonly [string, string]) {
   const customer = idOf(`customer ${name}`);
@@ -151,7 +178,13 @@ function known(family: string, label: string, [name, phone]: readonly [string, s
   const plate = MODELS[label.length % MODELS.length] ?? '';
   const serial = `${plate.slice(0, 1)}${machine.replaceAll(/[^0-9]/g, '').slice(0, 6)}`;
   const needles = label === 'Nine-needle head' ? 9 : 1;
-  const card = { ...newMachineProfile(family, label), model: plate, serial, needles };
+  const card = {
+    ...newMachineProfile(family, label),
+    colour: colourIn(label),
+    model: plate,
+    serial,
+    needles,
+  };
   return {
     customer: { id: customer, ...newCustomerProfile(name, phone) },
     machine: { id: machine, card },
@@ -173,7 +206,16 @@ async function tell(store: EventStore, told: DemoTicket, time: DemoTime): Promis
   const { family, label, tag, shelf, words } = told;
   const rows = known(family, label, told.customer);
   const { customer, machine } = rows;
-  const first = { family, label, tag, shelf, words, customer: customer.id, machine: machine.id };
+  const first = {
+    family,
+    label,
+    colour: colourIn(label),
+    tag,
+    shelf,
+    words,
+    customer: customer.id,
+    machine: machine.id,
+  };
   await bench.record('mirra', 'intake-taken', first, rows);
   await bench.complains(told.complaint);
   const context = [
@@ -208,6 +250,7 @@ async function tellPast(
     {
       family,
       label,
+      colour: colourIn(label),
       // Past the tags that hang now.
       tag: 60 + PAST_VISITS.indexOf(visit),
       shelf: 'D',
@@ -256,7 +299,14 @@ async function tellCall(store: EventStore, call: DemoCall, time: DemoTime): Prom
   const { family, label, words } = call;
   const rows = known(family, label, call.customer);
   const { customer, machine } = rows;
-  const first = { family, label, words, customer: customer.id, machine: machine.id };
+  const first = {
+    family,
+    label,
+    colour: colourIn(label),
+    words,
+    customer: customer.id,
+    machine: machine.id,
+  };
   await bench.record('mirra', 'call-taken', first, rows);
   await bench.complains(call.complaint);
   await call.story(bench);

@@ -313,7 +313,7 @@ describe('the map of marks', () => {
     await mirra.go('/counter');
     await mirra.sees('Has it been here?');
     await mirra.page.type('::-p-aria([name="Has it been here?"])', 'teal zig');
-    await mirra.clickWithin('section[aria-label="Is it known?"]', 'machine');
+    await mirra.clickWithin('section[aria-label="Is it known?"]', 'Teal zigzag');
     await mirra.sees('It is Teal zigzag.');
     await mirra.sees('It is Mrs Ilvane.');
     await mirra.click('Needles break');

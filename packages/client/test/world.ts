@@ -56,6 +56,7 @@ export function rackLine(seq: number, change: Partial<RackEntry> = {}): RackEntr
     call: null,
     shelf: 'A',
     label: 'Teal zigzag',
+    colour: null,
     family: 'drop-in',
     status: 'open',
     words: 'It skips.',

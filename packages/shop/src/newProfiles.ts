@@ -8,6 +8,7 @@ export function newMachineProfile(family: string, label: string): MachineProfile
     model: '',
     serial: '',
     traits: null,
+    colour: null,
     facts: {},
     service: {},
     needles: 1,

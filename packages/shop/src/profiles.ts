@@ -6,7 +6,7 @@ import {
   SCARF_SIDES,
   type ScarfSide,
 } from '@nodo/knowledge';
-import { MOST_NEEDLES, QUANTITY_IDS, SPOKEN } from '@nodo/ticket';
+import { BODY_COLOURS, MOST_NEEDLES, QUANTITY_IDS, SPOKEN } from '@nodo/ticket';
 import { z } from 'zod';
 
 /** Facts of a family that one machine may have otherwise; the family's hold where it is silent. */
@@ -33,6 +33,8 @@ export type ServiceValue = z.infer<typeof serviceValue>;
 export const machineProfile = z.object({
   family: tableId,
   label: humanText(80),
+  /** Of its body; null where nobody asked. */
+  colour: z.enum(BODY_COLOURS).nullable().default(null),
   /** What its plate says: model. */
   model: humanText(80, 0),
   serial: humanText(60, 0),

@@ -72,6 +72,8 @@ export {
   type WhyNotTold,
 } from './state/ticket.ts';
 export {
+  BODY_COLOURS,
+  type BodyColour,
   CALL_REASONS,
   CASES,
   type CallReason,

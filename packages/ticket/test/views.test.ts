@@ -124,6 +124,7 @@ describe('a line on the Rack', () => {
       call: null,
       shelf: 'A',
       label: 'Teal zigzag',
+      colour: null,
       family: 'drop-in',
       status: 'open',
       words: 'It skips.',

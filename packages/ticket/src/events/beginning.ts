@@ -2,6 +2,7 @@ import { humanText, refuse, tableId, uuid } from '@nodo/kernel';
 import { z } from 'zod';
 import type { Life } from '../state/life.ts';
 import type { Intake, Ticket } from '../state/ticket.ts';
+import { BODY_COLOURS } from '../state/values.ts';
 import { accept, type DecideContext, type Decision, reject } from './define.ts';
 
 /** What every ticket begins with, wherever the machine is. */
@@ -17,6 +18,8 @@ export const beginning = z.object({
   machine: uuid.nullish(),
   /** What it has otherwise than its family. */
   traits: z.array(tableId).max(20).nullish(),
+  /** Of its body, where it was asked. */
+  colour: z.enum(BODY_COLOURS).nullish(),
 });
 
 /** What is written down when a machine is handed over the counter. */
@@ -58,6 +61,14 @@ export function intakeOf({
   words,
   customer,
   traits,
-}: z.infer<typeof beginning>): Pick<Intake, 'family' | 'label' | 'words' | 'customer' | 'traits'> {
-  return { family, label, words, customer: customer ?? undefined, traits: traits ?? undefined };
+  colour,
+}: z.infer<typeof beginning>): Omit<Intake, 'tag' | 'shelf'> {
+  return {
+    family,
+    label,
+    words,
+    customer: customer ?? undefined,
+    traits: traits ?? undefined,
+    colour: colour ?? undefined,
+  };
 }

@@ -3,7 +3,7 @@ import { COMPLAINT, type OftenTold, type OwnCause, type PlanPolicy } from '@nodo
 import type { ClosingSnapshot } from './closingSnapshot.ts';
 import type { RecordedEvent } from './envelope.ts';
 import { type Life, NEW_LIFE } from './life.ts';
-import type { Unrepaired } from './values.ts';
+import type { BodyColour, Unrepaired } from './values.ts';
 
 export interface Intake {
   readonly family: string;
@@ -15,6 +15,8 @@ export interface Intake {
   readonly customer: string | undefined;
   /** What it has otherwise than its family; undefined when nothing. */
   readonly traits: readonly string[] | undefined;
+  /** Of its body; undefined where nobody asked. */
+  readonly colour: BodyColour | undefined;
 }
 
 /** A part that came off, or went on again. */

@@ -56,6 +56,24 @@ export const PAID_BY = ['not-yet', 'cash', 'card', 'transfer'] as const;
 export type PaidBy = (typeof PAID_BY)[number];
 
 /** How money is given. */
+/** What a machine is called by across the shop: the colour of most of its body. */
+export const BODY_COLOURS = [
+  'white',
+  'cream',
+  'grey',
+  'black',
+  'red',
+  'pink',
+  'purple',
+  'blue',
+  'teal',
+  'green',
+  'yellow',
+  'orange',
+  'brown',
+] as const;
+export type BodyColour = (typeof BODY_COLOURS)[number];
+
 export const PAYMENT_WAYS = ['cash', 'card', 'transfer'] as const;
 export type PaymentWay = (typeof PAYMENT_WAYS)[number];
 

@@ -7,7 +7,7 @@ import { workLeftOn } from '../assessment/workLeft.ts';
 import type { RecordedEvent } from '../state/envelope.ts';
 import { atTheClock, dueOf, type Life, SPOKEN, STAGES } from '../state/life.ts';
 import type { Ticket } from '../state/ticket.ts';
-import { contact, NEVER_COLLECTED, UNREPAIRED } from '../state/values.ts';
+import { BODY_COLOURS, contact, NEVER_COLLECTED, UNREPAIRED } from '../state/values.ts';
 import { cameInWith } from './cameIn.ts';
 import { handOverOf } from './handOver.ts';
 import { lateEntries } from './late.ts';
@@ -22,6 +22,8 @@ export const ticketSummary = z.object({
   call: z.enum(['solved', 'bring-in', 'stop']).nullable(),
   shelf: z.string(),
   label: z.string(),
+  /** Of its body; null where nobody asked. */
+  colour: z.enum(BODY_COLOURS).nullable(),
   family: tableId,
   status: z.enum(['open', 'closed', 'collected']),
   words: z.string(),
@@ -125,6 +127,7 @@ export function summaryOf(ticket: Ticket, model: FamilyModel): TicketSummary | u
     call: ticket.call ?? null,
     shelf: intake.shelf,
     label: intake.label,
+    colour: intake.colour ?? null,
     family: intake.family,
     status,
     words: intake.words,

@@ -1,3 +1,4 @@
+import type { BodyColour } from '@nodo/ticket';
 import { bodyOf } from './body/bodies.ts';
 import { Spools } from './body/Spools.tsx';
 
@@ -7,13 +8,20 @@ const BOX = '-40 14 424 330';
 /** A machine of a family from a distance, as it is told from others on a shelf. */
 export function Silhouette({
   family,
+  colour = null,
   accent = false,
 }: {
   readonly family: string;
+  /** Of its own body, where it was asked: its castings are tinted in it. */
+  readonly colour?: BodyColour | null;
   /** In the warning colour, for a machine that owes a look after a strike. */
   readonly accent?: boolean;
 }) {
   const body = bodyOf(family);
+  const tinted =
+    colour === null
+      ? 'var(--paper)'
+      : `color-mix(in srgb, var(--body-${colour}) 62%, var(--paper))`;
   return (
     <svg
       viewBox={BOX}
@@ -26,7 +34,7 @@ export function Silhouette({
       strokeLinecap="round"
     >
       {body.castings.map((path) => (
-        <path key={path} d={path} fill="var(--paper)" />
+        <path key={path} d={path} fill={tinted} />
       ))}
       {body.edges.map((path) => (
         <path key={path} d={path} />

@@ -19,7 +19,7 @@ export function PinnedAction({ children }: { readonly children: ReactNode }) {
   return place && createPortal(children, place);
 }
 
-const SLIDE_IN = [{ opacity: 0, transform: 'translateX(0.75rem)' }, {}];
+const SLIDE_IN = [{ transform: 'translateX(0.75rem)' }, {}];
 const SLIDE_MS = 160;
 
 /** A step, and pinned below it what is always one tap away. A new step begins at its top. */

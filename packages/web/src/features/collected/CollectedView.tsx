@@ -63,7 +63,7 @@ export default function CollectedView() {
                   <span className={isSameDay(line, lines[index - 1]) ? 'text-transparent' : ''}>
                     {dayOf(line)}
                   </span>
-                  <Silhouette family={line.family} />
+                  <Silhouette family={line.family} colour={line.colour} />
                   <bdi className="truncate font-semibold">{line.label}</bdi>
                   <bdi className="truncate text-quiet max-md:hidden">{line.customerName ?? ''}</bdi>
                   <span className="text-right font-mono">

@@ -42,6 +42,7 @@ export function useKnown(
       family: card.family,
       traits: card.traits,
       label: card.label,
+      colour: card.colour,
       comebackOf: null,
       ...(customer === null ? {} : await customerOf(customer)),
     };
@@ -54,11 +55,12 @@ export function useKnown(
     if (!intake) return undefined;
     const isCall = intake.tag === undefined && status === 'open';
     if (!isCall && life.machine !== undefined) return machineOf(life.machine);
-    const { family, label, words, traits = null } = intake;
+    const { family, label, words, traits = null, colour = null } = intake;
     const customer = data.customer;
     return {
       family,
       label,
+      colour,
       traits: traits && [...traits],
       ...(isCall ? { call: id, words } : {}),
       ...(customer

@@ -59,7 +59,7 @@ export default function CustomerView() {
                 className="flex min-h-11 items-center gap-4 py-2 hover:underline"
               >
                 <span className="w-28 shrink-0">
-                  <Silhouette family={card.family} accent={false} />
+                  <Silhouette family={card.family} colour={card.colour} />
                 </span>
                 <span className="min-w-0 break-words">
                   <bdi className="block font-semibold">{card.label}</bdi>

@@ -8,6 +8,7 @@ import { useChangeMachineMutation } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
 import { instruments } from '../../messages/instruments.ts';
 import { FormError } from '../../session/FormError.tsx';
+import { ColourChoice } from '../../shop/intake/ColourChoice.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { CheckBoxes } from '../../ui/CheckBox.tsx';
 import { TextArea, TextField } from '../../ui/Field.tsx';
@@ -91,6 +92,7 @@ export function MachineCardForm({
           onText={(serial) => set({ serial })}
         />
       </div>
+      <ColourChoice value={card.colour} onChoose={(colour) => set({ colour })} />
       <fieldset>
         <legend className="font-semibold">
           {words.traits}{' '}

@@ -13,6 +13,7 @@ export function MachineFacts({ card }: { readonly card: MachineProfile }) {
   return (
     <Facts>
       <Fact name={words.kind}>{family?.title}</Fact>
+      <Fact name={m.counter.colour}>{card.colour && m.life.colour(card.colour)}</Fact>
       <Fact name={words.model}>{card.model && <bdi>{card.model}</bdi>}</Fact>
       <Fact name={words.serial}>{card.serial && <bdi>{card.serial}</bdi>}</Fact>
       <Fact name={words.traits}>{card.traits?.map((trait) => m.life.trait(trait)).join(', ')}</Fact>

@@ -40,7 +40,7 @@ function Machine({ file }: { readonly file: MachineFile }) {
       <div className="min-w-0 flex-1 px-6 py-4">
         <div className="mb-4 flex items-end gap-4">
           <span className="w-24 shrink-0">
-            <Silhouette family={machine.card.family} accent={false} />
+            <Silhouette family={machine.card.family} colour={machine.card.colour} />
           </span>
           <div className="min-w-0">
             <h1 className="text-2xl font-bold break-words">

@@ -72,7 +72,7 @@ function Machine({
     >
       <span className="flex h-21 items-end gap-1 border-b-6 border-cloth px-1">
         <span className="w-22">
-          <Silhouette family={entry.family} accent={struck} />
+          <Silhouette family={entry.family} colour={entry.colour} accent={struck} />
         </span>
         <span className="mb-1 flex flex-col items-start gap-1 self-start pt-1">
           {entry.tag !== null && <Tag tag={entry.tag} struck={struck} />}

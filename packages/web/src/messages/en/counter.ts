@@ -7,6 +7,7 @@ export const counter = {
   family: 'What kind is it?',
   label: 'Short description',
   labelHint: 'Colour and kind, so that anyone finds it: Teal zigzag',
+  colour: 'Colour of its body',
   tag: 'Tag',
   shelf: 'Shelf',
   complaint: 'Complaint',

@@ -2,6 +2,7 @@ import type { DocumentKind } from '@nodo/api';
 import { writeCounted } from '@nodo/kernel';
 import type { MachineFact, OrderReason } from '@nodo/shop';
 import type {
+  BodyColour,
   CallReason,
   ContactOutcome,
   Measure,
@@ -237,6 +238,7 @@ export const life = {
     if (standing === 'ready') return `unrepaired (${UNREPAIRED[unrepaired]})`;
     return standing === 'collected' ? 'given back unrepaired' : STANDING[standing];
   },
+  colour: (colour: BodyColour): string => colour,
   spoken: (how: Spoken) => SPOKEN[how],
   callReason: (reason: CallReason) => CALL_REASON[reason],
   contactOutcome: (outcome: ContactOutcome) => CONTACT_OUTCOME[outcome],

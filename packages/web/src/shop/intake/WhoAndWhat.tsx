@@ -1,6 +1,7 @@
 import { m } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { NumberField, TextField } from '../../ui/Field.tsx';
+import { ColourChoice } from './ColourChoice.tsx';
 import type { IntakeForm } from './intakeForm.ts';
 import { HereOf, SamePerson } from './SamePerson.tsx';
 
@@ -117,6 +118,11 @@ export function MachineFields({
         maxLength={12}
         onText={(shelf) => set({ shelf })}
       />
+      {form.call === null && (
+        <div className="md:col-span-3">
+          <ColourChoice value={form.colour} onChoose={(colour) => set({ colour })} />
+        </div>
+      )}
       {isNew && (
         <div className="grid gap-x-8 gap-y-4 sm:grid-cols-2 md:col-span-3">
           <TextField

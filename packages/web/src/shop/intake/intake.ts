@@ -117,10 +117,11 @@ function newCustomerOf({ ticket, customerId, customer, phone, reach }: IntakeFor
   return { id: derivedId(ticket, CUSTOMER_DIGIT), ...card };
 }
 
-function newMachineOf({ ticket, machineId, family, label, model, serial }: IntakeForm) {
+function newMachineOf({ ticket, machineId, family, label, colour, model, serial }: IntakeForm) {
   if (machineId !== null) return null;
   const card = {
     ...newMachineProfile(family, label.trim()),
+    colour,
     model: model.trim(),
     serial: serial.trim(),
   };
@@ -128,7 +129,7 @@ function newMachineOf({ ticket, machineId, family, label, model, serial }: Intak
 }
 
 function spokenOf(form: IntakeForm) {
-  const { family, label, words, traits } = form;
+  const { family, label, words, traits, colour } = form;
   return {
     family,
     label,
@@ -136,6 +137,7 @@ function spokenOf(form: IntakeForm) {
     customer: form.customerId ?? newCustomerOf(form)?.id ?? null,
     machine: form.machineId ?? newMachineOf(form)?.id ?? null,
     traits: traits && [...traits],
+    colour,
   };
 }
 

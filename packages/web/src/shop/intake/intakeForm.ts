@@ -1,6 +1,6 @@
 import { day } from '@nodo/kernel';
 import { modelOf } from '@nodo/knowledge';
-import { HOW_OFTEN, SPOKEN } from '@nodo/ticket';
+import { BODY_COLOURS, HOW_OFTEN, SPOKEN } from '@nodo/ticket';
 import { z } from 'zod';
 import { m } from '../../messages/index.ts';
 import { readWhole } from '../../messages/typed.ts';
@@ -29,6 +29,8 @@ const intakeForm = z.object({
   machineId: z.uuid().nullable().default(null),
   /** What the machine has otherwise than its family. */
   traits: z.array(z.string()).readonly().nullable().default(null),
+  /** Of its body, where it was asked. */
+  colour: z.enum(BODY_COLOURS).nullable().default(null),
   model: z.string().default(''),
   serial: z.string().default(''),
   reach: z.enum(SPOKEN).default('telephone'),
