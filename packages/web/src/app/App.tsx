@@ -1,7 +1,6 @@
 import type { CallError } from '@nodo/client';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { BrowserRouter, Route, Routes } from 'react-router';
-import { Toaster } from 'sonner';
 import { useSessionQuery } from '../api/client.ts';
 import { useStreamState } from '../api/useStreamState.ts';
 import { RackView } from '../features/rack/RackView.tsx';
@@ -13,6 +12,7 @@ import { Button } from '../ui/Button.tsx';
 import { ErrorBoundary } from '../ui/ErrorBoundary.tsx';
 import { Blank, Sewing } from '../ui/Stitches.tsx';
 import { TextLink } from '../ui/TextLink.tsx';
+import { useIdle } from '../ui/useIdle.ts';
 import { Frame } from './shell/Frame.tsx';
 
 const CounterView = lazy(() => import('../features/counter/CounterView.tsx'));
@@ -22,9 +22,10 @@ const KnowledgeView = lazy(() => import('../features/knowledge/KnowledgeView.tsx
 const PeopleView = lazy(() => import('../features/people/PeopleView.tsx'));
 const Tagged = lazy(() => import('../features/find/Tagged.tsx'));
 const CustomerView = lazy(() => import('../features/customers/CustomerView.tsx'));
-/** Height of the bar of a ticket, and a gap. */
-const BELOW_BAR_PX = 68;
-
+// Nothing is told before somebody has done something; the first picture does not wait for it.
+const Messages = lazy(() => import('./shell/Messages.tsx'));
+/** So soon messages can be shown, however busy the page is. */
+const MESSAGES_WITHIN_MS = 1_000;
 const MachineView = lazy(() => import('../features/machines/MachineView.tsx'));
 const ShopView = lazy(() => import('../features/shopProfile/ShopView.tsx'));
 const DayView = lazy(() => import('../features/day/DayView.tsx'));
@@ -59,6 +60,7 @@ function Shop() {
   // A stream that ended may mean that the sign-in did; a lock may be opened by another tab.
   const mayChange = useStreamState() === 'lost' || session?.screen.locked === true;
   useEffect(() => setAsksAgain(mayChange), [mayChange]);
+  const isIdle = useIdle(MESSAGES_WITHIN_MS);
   const fault = error as CallError | undefined;
 
   if (isLoading) {
@@ -104,23 +106,11 @@ function Shop() {
           </ErrorBoundary>
         </Frame>
       </SessionProvider>
-      <Toaster
-        position="top-center"
-        // Below the bar: nothing pops over the name of the ticket.
-        offset={{ top: BELOW_BAR_PX }}
-        mobileOffset={{ top: BELOW_BAR_PX }}
-        duration={6000}
-        style={{ fontFamily: 'inherit' }}
-        toastOptions={{
-          actionButtonStyle: {
-            minHeight: '2.75rem',
-            paddingInline: '1rem',
-            background: 'var(--ink)',
-            color: 'var(--ground)',
-          },
-          style: { background: 'var(--paper)', color: 'var(--ink)', borderColor: 'var(--ink)' },
-        }}
-      />
+      {isIdle && (
+        <Suspense>
+          <Messages />
+        </Suspense>
+      )}
     </BrowserRouter>
   );
 }

@@ -1,5 +1,5 @@
-import { toast } from 'sonner';
 import { m } from '../messages/index.ts';
+import { messagesStand } from './messagesStand.ts';
 
 const LOOK_FOR_NEWER_MS = 30 * 60_000;
 
@@ -8,7 +8,9 @@ export async function keepApplication(): Promise<void> {
   // Only where the page is served as safe (https or this very computer).
   if (!('serviceWorker' in navigator) || import.meta.env.DEV) return;
   const registration = await navigator.serviceWorker.register('/sw.js');
-  const offer = (waiting: ServiceWorker) => {
+  const offer = async (waiting: ServiceWorker) => {
+    await messagesStand;
+    const { toast } = await import('sonner');
     toast(m.shell.update.ready, {
       duration: Number.POSITIVE_INFINITY,
       action: {
@@ -22,12 +24,12 @@ export async function keepApplication(): Promise<void> {
       },
     });
   };
-  if (registration.waiting) offer(registration.waiting);
+  if (registration.waiting) void offer(registration.waiting);
   registration.addEventListener('updatefound', () => {
     const fresh = registration.installing;
     fresh?.addEventListener('statechange', () => {
       // The first one has nothing to take over from.
-      if (fresh.state === 'installed' && navigator.serviceWorker.controller) offer(fresh);
+      if (fresh.state === 'installed' && navigator.serviceWorker.controller) void offer(fresh);
     });
   });
   setInterval(() => void registration.update().catch(() => undefined), LOOK_FOR_NEWER_MS);
