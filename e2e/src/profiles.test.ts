@@ -8,12 +8,20 @@ describe('customers', () => {
   /** Their record, which a machine of theirs that stands in the shop comes before. */
   const find = async (at: Screen, letters: string) => {
     await at.searches(letters);
-    await at.page.waitForFunction(() => {
-      const hits = [...document.querySelectorAll<HTMLElement>('[cmdk-item]')];
-      const customer = hits.find(({ innerText }) => innerText.trim().endsWith('customer'));
-      customer?.click();
-      return customer !== undefined;
-    });
+    // What was found by the first letters only may still stand there.
+    await at.page.waitForFunction(
+      (wanted) => {
+        const hits = [...document.querySelectorAll<HTMLElement>('[cmdk-item]')];
+        const customer = hits.find(({ innerText }) => {
+          const text = innerText.trim().toLowerCase();
+          return text.endsWith('customer') && text.includes(wanted);
+        });
+        customer?.click();
+        return customer !== undefined;
+      },
+      {},
+      letters,
+    );
   };
 
   it('who are one person are merged, found as one, and can be separated again', async () => {

@@ -91,3 +91,20 @@ describe('the roles of type', () => {
     expect(used.toSorted()).toEqual(MONOSPACED.toSorted());
   });
 });
+
+/** Steps of the grid, in quarters of a rem: 4, 8, 12, 16, 24, 40 px; half a step sets a line of text by eye. */
+const STEPS: ReadonlySet<string> = new Set(['0', '0.5', '1', '2', '3', '4', '6', '10']);
+/** Room for a sign that lies in a field. */
+const SLOTS: ReadonlySet<string> = new Set(['pl-9', 'pr-9']);
+
+describe('the grid', () => {
+  it('has six steps, and nothing stands between them', () => {
+    const gap = /(?<![\w-])-?((?:gap(?:-[xy])?|[pm][xytblr]?)-(\d+(?:\.\d+)?))(?![\w./-])/g;
+    const off = sources.flatMap(([path, text]) =>
+      [...text.matchAll(gap)]
+        .filter(([, name = '', step = '']) => !STEPS.has(step) && !SLOTS.has(name))
+        .map(([, name]) => `${path}: ${name}`),
+    );
+    expect(off).toEqual([]);
+  });
+});

@@ -31,7 +31,7 @@ export function NotRead({
 
 export function BeingRead({ skeleton }: { readonly skeleton?: ReactNode }) {
   return (
-    <div className="flex flex-col gap-8 p-6">
+    <div className="flex flex-col gap-6 p-6">
       <Sewing label={m.shell.loading} />
       {skeleton}
     </div>

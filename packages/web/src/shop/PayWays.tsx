@@ -16,7 +16,7 @@ export function PayWays<Way extends PaidBy>({
 }) {
   return (
     <RadioBoxes
-      className="flex flex-wrap gap-x-5"
+      className="flex flex-wrap gap-x-6"
       legend={legend}
       options={ways.map((one) => [one, m.bench.closing.paidBy[one]] as const)}
       value={value}

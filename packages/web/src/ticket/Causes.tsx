@@ -55,7 +55,7 @@ export const Causes = memo(function Causes({
                 <span className="font-semibold">{model.causes.get(cause)?.name}</span>
                 <span className="font-mono">{write.percent(blame)}</span>
               </span>
-              <span aria-hidden="true" className="my-1.5 block h-1.5 rounded-full bg-sunk">
+              <span aria-hidden="true" className="my-1 block h-1.5 rounded-full bg-sunk">
                 <span
                   className="block h-full rounded-full bg-own transition-[width] duration-300"
                   style={{ width: `${Math.max(1, blame * 100)}%` }}

@@ -48,13 +48,13 @@ export function StepBody({
     <MainAction value={place}>
       <div
         ref={scroller}
-        className="@container relative min-h-0 flex-1 overflow-y-auto px-4 pt-3 pb-3 sm:px-6"
+        className="@container relative min-h-0 flex-1 overflow-y-auto gutter pt-3 pb-3"
       >
         {children}
       </div>
       <div
         data-pinned
-        className="flex shrink-0 flex-wrap items-center gap-x-2 gap-y-1 border-t border-rule bg-paper px-3 py-1.5 sm:px-5 [&:has(>span:only-child:empty)]:hidden"
+        className="flex shrink-0 flex-wrap items-center gap-x-2 gap-y-1 border-t border-rule bg-paper px-3 py-1 sm:px-4 [&:has(>span:only-child:empty)]:hidden"
       >
         {waysOut}
         <span ref={setPlace} className="ml-auto empty:hidden" />

@@ -174,7 +174,7 @@ export function ToolLinks({
               className={`flex flex-col items-center justify-center rounded-md text-quiet hover:bg-sunk hover:text-ink ${
                 large
                   ? 'min-h-20 gap-1 border-2 border-edge bg-paper text-base text-ink'
-                  : 'h-13 min-w-14 px-1.5 text-sm leading-tight'
+                  : 'h-13 min-w-14 px-1 text-sm leading-tight'
               }`}
             >
               <ToolGlyph tool={tool} />

@@ -18,7 +18,7 @@ export function Tray() {
   return (
     <section
       aria-label={m.bench.tray.title}
-      className="border-b-2 border-dashed border-ink bg-paper px-5 py-2"
+      className="border-b-2 border-dashed border-ink bg-paper px-4 py-2"
     >
       <h2 className="text-sm font-semibold">{m.bench.tray.title}</h2>
       <ul>

@@ -19,7 +19,7 @@ export function Modal({ open, onOpenChange, title, closeLabel, children }: Modal
         <Dialog.Overlay className="fixed inset-0 z-40 bg-black/45" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="fixed top-[8vh] left-1/2 z-50 flex max-h-[84vh] w-[min(42rem,94vw)] -translate-x-1/2 flex-col rounded-lg border-2 border-ink bg-paper p-5 text-ink"
+          className="fixed top-[8vh] left-1/2 z-50 flex max-h-[84vh] w-[min(42rem,94vw)] -translate-x-1/2 flex-col rounded-lg border-2 border-ink bg-paper p-6 text-ink"
         >
           <div className="mb-3 flex items-center justify-between gap-4">
             <Dialog.Title className="text-lg font-semibold">{title}</Dialog.Title>

@@ -11,7 +11,7 @@ export function SaveBar({
   readonly children: ReactNode;
 }) {
   return (
-    <div className="sticky bottom-0 z-10 -mx-6 flex flex-wrap items-center gap-x-4 gap-y-1 border-t-2 border-rule bg-ground px-6 py-3 max-md:bottom-12">
+    <div className="sticky bottom-0 z-10 -mx-4 md:-mx-6 flex flex-wrap items-center gap-x-4 gap-y-1 border-t-2 border-rule bg-ground gutter py-3 max-md:bottom-(--phone-bar)">
       {children}
       <span role="status" className="text-sm text-quiet">
         {isDirty ? m.shell.unsaved : m.shell.allSaved}

@@ -58,7 +58,7 @@ export function SelectBox<Value extends string | number | null>({
               <Select.Item
                 key={keyOf(one)}
                 value={keyOf(one)}
-                className="flex min-h-11 cursor-pointer items-center gap-3 rounded px-3 py-1.5 leading-tight outline-none data-[highlighted]:bg-sunk data-[state=checked]:font-semibold"
+                className="flex min-h-11 cursor-pointer items-center gap-3 rounded px-3 py-2 leading-tight outline-none data-[highlighted]:bg-sunk data-[state=checked]:font-semibold"
               >
                 <span aria-hidden="true" className="w-4 shrink-0">
                   <Select.ItemIndicator>

@@ -6,7 +6,7 @@ const MACHINES = [0, 1, 2, 3, 4, 5];
 /** Two shelves with places for machines on them. */
 export function EmptyShelves() {
   return (
-    <div aria-hidden="true" className="flex flex-col gap-8">
+    <div aria-hidden="true" className="flex flex-col gap-6">
       {BOARDS.map((board) => (
         <div key={board} className="flex gap-6 border-b-6 border-cloth px-2">
           {MACHINES.map((machine) => (

@@ -36,7 +36,7 @@ export function Blank({
 }) {
   const Heading = within ? 'h2' : 'h1';
   return (
-    <div className="mx-auto flex max-w-xl flex-col items-start gap-4 px-6 py-14">
+    <div className="mx-auto flex max-w-xl flex-col items-start gap-4 gutter py-10">
       <svg width="150" height="46" viewBox="0 0 150 46" aria-hidden="true" fill="none">
         <path d="M2 40H58" stroke="var(--edge)" strokeWidth="3" strokeDasharray="10 8" />
         <path

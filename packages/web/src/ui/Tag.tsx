@@ -14,7 +14,7 @@ export function Tag({
 }) {
   return (
     <span
-      className={`inline-flex shrink-0 items-center gap-1.5 rounded px-2 font-mono font-semibold text-ground print:bg-transparent print:px-0 print:text-ink ${small ? 'text-sm' : 'py-0.5 text-lg'} ${struck ? 'bg-hazard' : 'bg-ink'}`}
+      className={`inline-flex shrink-0 items-center gap-2 rounded px-2 font-mono font-semibold text-ground print:bg-transparent print:px-0 print:text-ink ${small ? 'text-sm' : 'py-0.5 text-lg'} ${struck ? 'bg-hazard' : 'bg-ink'}`}
     >
       <span aria-hidden="true" className="size-1.5 rounded-full bg-ground print:hidden" />
       <span className="sr-only">{m.rack.tag(tag)}</span>

@@ -21,7 +21,7 @@ export function AskPin() {
   return (
     <section
       aria-label={words.setPin}
-      className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule px-5 py-2"
+      className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule gutter py-2"
     >
       <p className="min-w-60 flex-1 leading-snug">{words.askPin}</p>
       <Button onClick={() => setOpen(true)}>{words.setPin}</Button>

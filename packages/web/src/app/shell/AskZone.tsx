@@ -18,7 +18,7 @@ function Question({ sheet: { revision, card } }: { readonly sheet: ShopRecord })
   return (
     <section
       aria-label={words.timeZone}
-      className="flex flex-wrap items-center gap-4 border-b-2 border-dashed border-own px-5 py-2"
+      className="flex flex-wrap items-center gap-4 border-b-2 border-dashed border-own gutter py-2"
     >
       <p>{words.zoneAsk(card.timeZone)}</p>
       <Button disabled={isLoading} onClick={() => void change({ revision, card })}>

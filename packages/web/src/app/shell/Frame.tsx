@@ -35,7 +35,7 @@ export function Frame({ children }: { readonly children: ReactNode }) {
   return (
     <div
       data-thread={session.person.thread}
-      className={`flex min-h-dvh flex-col ${isAtTicket ? 'tall:h-dvh' : 'max-md:pb-13'}`}
+      className={`flex min-h-dvh flex-col ${isAtTicket ? 'tall:h-dvh' : 'max-md:pb-(--phone-bar)'}`}
     >
       {locked && (
         <Suspense>
@@ -50,7 +50,7 @@ export function Frame({ children }: { readonly children: ReactNode }) {
       </a>
       <header
         className={`flex items-center border-b border-rule ${
-          isAtTicket ? 'h-13 gap-x-3 px-3 sm:px-4 lg:h-15' : 'flex-wrap gap-x-4 gap-y-1 px-5 py-1'
+          isAtTicket ? 'h-13 gap-x-3 px-3 sm:px-4 lg:h-15' : 'flex-wrap gap-x-4 gap-y-1 gutter py-1'
         }`}
       >
         {isAtTicket ? (
@@ -131,7 +131,7 @@ function Reach() {
       {(outdated || unreadable > 0) && (
         <p
           data-testid="outdated"
-          className="flex flex-wrap items-center gap-4 border-b-2 border-dashed border-own px-5 py-2"
+          className="flex flex-wrap items-center gap-4 border-b-2 border-dashed border-own gutter py-2"
         >
           {outdated && <span>{m.shell.update.outdated}</span>}
           {unreadable > 0 && <span>{m.shell.update.unreadable(unreadable)}</span>}
@@ -143,7 +143,7 @@ function Reach() {
       {lost && (
         <p
           data-testid="lost"
-          className="flex flex-wrap items-center gap-4 border-b-2 border-dashed border-ink bg-paper px-5 py-2"
+          className="flex flex-wrap items-center gap-4 border-b-2 border-dashed border-ink bg-paper gutter py-2"
         >
           <span>{m.shell.lost}</span>
           {waiting > 0 && <strong>{m.shell.waiting(waiting)}</strong>}

@@ -27,7 +27,7 @@ export default function LockedScreen() {
           aria-describedby={undefined}
           onEscapeKeyDown={stay}
           onInteractOutside={stay}
-          className="fixed top-1/2 left-1/2 z-60 max-h-[96vh] w-[min(28rem,94vw)] -translate-1/2 overflow-y-auto rounded-lg border-2 border-rule bg-paper p-8 text-ink"
+          className="fixed top-1/2 left-1/2 z-60 max-h-[96vh] w-[min(28rem,94vw)] -translate-1/2 overflow-y-auto rounded-lg border-2 border-rule bg-paper p-6 text-ink"
         >
           <Dialog.Title className="mb-1 text-2xl font-bold">{words.title}</Dialog.Title>
           <p className="mb-6 text-quiet">{words.lead}</p>
@@ -35,7 +35,7 @@ export default function LockedScreen() {
             <SignInForm />
           ) : (
             <>
-              <ul className="mb-5 flex flex-wrap gap-2">
+              <ul className="mb-6 flex flex-wrap gap-2">
                 {withPin.map((person) => (
                   <li key={person.id}>
                     <button

@@ -23,7 +23,7 @@ function List() {
   return (
     <section
       aria-label={m.shell.notices.title}
-      className="border-b-2 border-dashed border-ink bg-paper px-5 py-2"
+      className="border-b-2 border-dashed border-ink bg-paper gutter py-2"
     >
       <ul className="flex flex-col gap-2">
         {shown.map((record) => (

@@ -127,7 +127,7 @@ function Bench() {
         pane={pane}
         onPane={setPane}
         tools={
-          <div className="flex flex-col gap-5">
+          <div className="flex flex-col gap-4">
             <ToolLinks ticket={ticket.id} large />
             <JobBar />
             <AlsoHere />

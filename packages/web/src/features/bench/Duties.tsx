@@ -36,7 +36,7 @@ export const Duties = memo(function Duties({
   const contested = new Set(closed ? [] : assessment.contested.map(({ check }) => check));
   const isReported = assessment.debts.some(({ kind }) => kind === 'symptom');
   return (
-    <section aria-labelledby="duties-title" className="mt-5">
+    <section aria-labelledby="duties-title" className="mt-6">
       <h2 id="duties-title" className="mb-2 text-sm font-semibold text-quiet">
         {words.title}
       </h2>

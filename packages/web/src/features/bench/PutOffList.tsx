@@ -33,7 +33,7 @@ export function PutOffList({
   ];
   if (lines.length === 0) return null;
   return (
-    <section aria-labelledby="put-off-title" className="mt-5">
+    <section aria-labelledby="put-off-title" className="mt-6">
       <h2 id="put-off-title" className="text-sm font-semibold text-quiet">
         {words.title}
       </h2>

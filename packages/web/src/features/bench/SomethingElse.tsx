@@ -150,7 +150,7 @@ function Hits({
             <button
               type="button"
               onClick={() => onPick(id)}
-              className="min-h-11 w-full rounded px-2 py-1.5 text-left hover:bg-sunk"
+              className="min-h-11 w-full rounded px-2 py-2 text-left hover:bg-sunk"
             >
               {text}
               {detail && <span className="block text-sm text-quiet">{detail}</span>}

@@ -36,7 +36,7 @@ export default function CollectedView() {
   if (!data) return <NotRead title={words.failed} fault={error} again={refetch} />;
   if (lines.length === 0) return <Blank title={words.title} text={words.none} />;
   return (
-    <section className="px-6 py-4" aria-labelledby="collected-title">
+    <section className="gutter py-4" aria-labelledby="collected-title">
       <h1 id="collected-title" className="text-2xl font-bold">
         {words.title}
       </h1>

@@ -42,7 +42,7 @@ export function Agreed({
     return workLeftOn(ticket, model, assess(ticket, model));
   }, [family, complaint, context, traits, session, version, model, id]);
   return (
-    <div className="mt-5 grid gap-6 md:grid-cols-2">
+    <div className="mt-6 grid gap-6 md:grid-cols-2">
       <div>
         <RadioBoxes
           legend={words.limit}

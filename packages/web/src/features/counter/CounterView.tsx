@@ -113,7 +113,7 @@ function IntakeSheet() {
   const context = model.checks.get(CONTEXT)?.findings ?? [];
   return (
     <Form onSubmit={send} noValidate className="flex flex-1 flex-col lg:flex-row">
-      <div ref={sheet} className="min-w-0 flex-1 px-6 py-4">
+      <div ref={sheet} className="min-w-0 flex-1 gutter py-4">
         <h1 className="mb-4 text-2xl font-bold">{m.counter.title}</h1>
         {form.call === null ? (
           <WhichMachine
@@ -192,7 +192,7 @@ function IntakeSheet() {
         />
         <Pictures pictures={pictures.pictures} onChange={pictures.set} />
       </div>
-      <aside className="flex flex-col border-rule bg-paper px-6 py-4 max-lg:border-t lg:sticky lg:top-0 lg:h-[calc(100dvh-3.5rem)] lg:w-88 lg:border-l">
+      <aside className="flex flex-col border-rule bg-paper gutter py-4 max-lg:border-t lg:sticky lg:top-0 lg:h-[calc(100dvh-3.5rem)] lg:w-88 lg:border-l">
         <SoundsLike model={model} complaint={form.complaint} context={form.context} />
         <div className="mt-auto flex flex-col gap-2 pt-4">
           <FormError fault={!busy && fault} />

@@ -30,7 +30,7 @@ export function KnownMachine({
   return (
     <section
       aria-label={words.visits}
-      className="mb-5 rounded-md border-2 border-edge bg-paper p-4"
+      className="mb-6 rounded-md border-2 border-edge bg-paper p-4"
     >
       <div className="flex flex-wrap items-center gap-4">
         <h2 className="font-semibold">
@@ -53,7 +53,7 @@ export function KnownMachine({
       )}
       {last && (
         <RadioBoxes
-          className="flex flex-wrap gap-x-5"
+          className="flex flex-wrap gap-x-6"
           legend={words.sameTrouble(write.day(last.line.collectedAt ?? last.line.changedAt))}
           options={[
             ['yes', words.yes],

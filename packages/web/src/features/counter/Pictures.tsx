@@ -35,7 +35,7 @@ export function Pictures({
   };
   const without = (place: Picture['place']) => pictures.filter((one) => one.place !== place);
   return (
-    <div className="mt-5 grid gap-6 md:grid-cols-2">
+    <div className="mt-6 grid gap-6 md:grid-cols-2">
       <section aria-label={words.photos}>
         <h2 className="mb-2 font-semibold">{words.photos}</h2>
         <ul className="mb-2 flex flex-wrap gap-3">

@@ -25,7 +25,7 @@ export function Received({
     setOther('');
   };
   return (
-    <fieldset className="mt-5">
+    <fieldset className="mt-6">
       <legend className="font-semibold">{words.title}</legend>
       <div className="flex flex-wrap gap-2">
         <CheckBoxes

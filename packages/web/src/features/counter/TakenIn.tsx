@@ -29,7 +29,7 @@ export function TakenIn({
   const { tagPaper } = useShopQuery().data?.card ?? NEW_SHOP_PROFILE;
   const words = m.counter;
   return (
-    <section className="mx-auto flex w-full max-w-2xl flex-col gap-5 px-6 py-10">
+    <section className="mx-auto flex w-full max-w-2xl flex-col gap-6 gutter py-10">
       <div>
         <h1 className="text-3xl font-bold">{words.taken(tag)}</h1>
         <p className="mt-1 text-lg">

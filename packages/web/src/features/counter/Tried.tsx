@@ -16,7 +16,7 @@ export function Tried({
 }) {
   const texts = m.counter.tried;
   return (
-    <fieldset className="mt-5">
+    <fieldset className="mt-6">
       <legend className="font-semibold">{texts.title}</legend>
       <div className="grid gap-x-6 sm:grid-cols-2 xl:grid-cols-4">
         <CheckBoxes

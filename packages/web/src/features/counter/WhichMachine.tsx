@@ -46,7 +46,7 @@ export function WhichMachine({
     onNew(PHONE.test(letters) ? { phone: letters } : { customer: letters });
   };
   return (
-    <section aria-label={words.title} className="mb-5">
+    <section aria-label={words.title} className="mb-6">
       <TextField
         label={words.find}
         hint={words.hint}

@@ -26,9 +26,9 @@ export default function SharedView({ token }: { readonly token: string }) {
   }
   setShopZone(data.timeZone);
   return (
-    <main className="mx-auto flex min-h-dvh max-w-xl flex-col gap-6 px-6 py-10">
+    <main className="mx-auto flex min-h-dvh max-w-xl flex-col gutter gap-6 py-10">
       <p className="text-quiet">{data.shop}</p>
-      <div className="flex items-end gap-5">
+      <div className="flex items-end gap-6">
         <span className="w-28 shrink-0 border-b-6 border-cloth">
           <Silhouette family={data.family} />
         </span>
@@ -40,7 +40,7 @@ export default function SharedView({ token }: { readonly token: string }) {
         </div>
       </div>
       <Stages state={data.state} />
-      <p className="border-l-6 border-ink bg-paper px-5 py-4 text-lg font-semibold" role="status">
+      <p className="border-l-6 border-ink bg-paper px-6 py-4 text-lg font-semibold" role="status">
         {words.state(data.state)}
       </p>
       {data.words && (
@@ -70,7 +70,7 @@ export default function SharedView({ token }: { readonly token: string }) {
         {data.done.length === 0 && (
           <p>{data.unrepaired ? words.nothingRepaired : words.nothingDone}</p>
         )}
-        <ul className="list-disc pl-5">
+        <ul className="list-disc pl-6">
           {data.done.map((one) => (
             <li key={one} className="py-1">
               {one}

@@ -37,7 +37,7 @@ export default function CustomerView() {
   if (!file) return <NotRead title={words.failed} fault={error} again={refetch} />;
   return (
     <div className="flex flex-1 flex-col lg:flex-row">
-      <div className="min-w-0 flex-1 px-6 py-4">
+      <div className="min-w-0 flex-1 gutter py-4">
         <h1 className="mb-3 text-2xl font-bold break-words">
           <bdi>{file.card?.name ?? words.erased}</bdi>
         </h1>
@@ -48,7 +48,7 @@ export default function CustomerView() {
         {file.card && file.mergedInto === null && <MergeForm file={file} />}
         {file.card && session.person.role === 'lead' && <EraseForm customer={file.id} />}
       </div>
-      <aside className="border-rule bg-paper px-6 py-4 max-lg:border-t lg:w-96 lg:border-l">
+      <aside className="border-rule bg-paper gutter py-4 max-lg:border-t lg:w-96 lg:border-l">
         <h2 className="mb-1 font-semibold">{words.machines}</h2>
         {file.machines.length === 0 && <p className="text-quiet">{words.noMachines}</p>}
         <ul>
@@ -71,7 +71,7 @@ export default function CustomerView() {
             </li>
           ))}
         </ul>
-        <h2 className="mt-5 mb-1 font-semibold">{words.tickets}</h2>
+        <h2 className="mt-6 mb-1 font-semibold">{words.tickets}</h2>
         {file.tickets.length === 0 && <p className="text-quiet">{words.noTickets}</p>}
         <TicketLines lines={file.tickets} />
       </aside>

@@ -15,7 +15,7 @@ export function EraseForm({ customer }: { readonly customer: string }) {
   return (
     <Form
       aria-label={words.erase}
-      className="mt-8 max-w-2xl border-t border-rule pt-4"
+      className="mt-6 max-w-2xl border-t border-rule pt-4"
       onSubmit={() => {
         if (isMeant) void erase({ customer });
       }}

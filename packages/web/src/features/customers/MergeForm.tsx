@@ -27,7 +27,7 @@ export function MergeForm({ file }: { readonly file: CustomerFile }) {
     void navigate(`/customers/${into}`);
   };
   return (
-    <section className="mt-8 max-w-2xl border-t border-rule pt-4" aria-label={words.merge}>
+    <section className="mt-6 max-w-2xl border-t border-rule pt-4" aria-label={words.merge}>
       <h2 className="font-semibold">{words.merge}</h2>
       <TextField label={words.mergeFind} value={typed} autoComplete="off" onText={setTyped} />
       <ul className="mt-2 flex flex-col gap-2">

@@ -31,7 +31,7 @@ export default function DayView() {
   const words = m.day;
   if (!currentData) return <NotRead title={words.failed} fault={error} again={refetch} />;
   return (
-    <section className="max-w-4xl px-6 py-4 print:p-0" aria-labelledby="day-title">
+    <section className="max-w-4xl gutter py-4 print:p-0" aria-labelledby="day-title">
       <div className="mb-4 flex flex-wrap items-end gap-4">
         <h1 id="day-title" className="mr-auto text-2xl font-bold">
           {words.title(write.plainDay(day))}
@@ -266,7 +266,7 @@ function Part({
   readonly children: ReactNode;
 }) {
   return (
-    <section className="mb-5" aria-label={title}>
+    <section className="mb-6" aria-label={title}>
       <h2 className="text-lg font-semibold">
         {title}
         {count !== undefined && <span className="ml-2 font-normal text-quiet">{count}</span>}

@@ -59,7 +59,7 @@ export function CauseArticle({
           {words.treatedBy}: {actions.map(({ title }) => title).join('; ')}
         </p>
       )}
-      <h3 className="mt-5 font-semibold">
+      <h3 className="mt-6 font-semibold">
         {words.showsTitle} <ProvenanceMark standing="tuned" />
       </h3>
       <p className="text-sm text-quiet">{words.showsNote}</p>
@@ -72,12 +72,12 @@ export function CauseArticle({
               key={strength}
               className="grid grid-cols-[9rem_1fr] gap-x-4 border-b border-rule py-1"
             >
-              <dt className="pt-2.5 text-quiet">
+              <dt className="pt-2 text-quiet">
                 {words.strengths[strength]}
                 <StrengthBar chance={STRENGTHS[strength]} />
                 <span className="sr-only">{write.percent(STRENGTHS[strength])}</span>
               </dt>
-              <dd className="flex flex-wrap gap-x-5">
+              <dd className="flex flex-wrap gap-x-6">
                 {shown.map(({ id, answer, check }) => (
                   <TableLink key={id} kind="check" id={check}>
                     {answer}

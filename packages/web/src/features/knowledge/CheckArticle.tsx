@@ -71,20 +71,20 @@ export function CheckArticle({
         <ChangedHere isAbout={isAbout} />
         <p className="mt-3 text-lg leading-snug">{check.how}</p>
         {check.tools && <p className="text-quiet">{m.bench.step.tools(check.tools.join(', '))}</p>}
-        <h3 className="mt-5 font-semibold">
+        <h3 className="mt-6 font-semibold">
           {words.findsTitle} <ProvenanceMark standing="tuned" />
         </h3>
         <p className="text-quiet">{words.normal(check.normal)}</p>
         <ul>
           {check.findings.map(({ id, answer, defines }) => (
-            <li key={id} className="border-b border-rule py-1.5">
+            <li key={id} className="border-b border-rule py-2">
               <p className="font-semibold">{answer}</p>
               {defines !== undefined && <p className="text-sm text-quiet">{words.defines}</p>}
-              <p className="flex flex-wrap gap-x-5">
+              <p className="flex flex-wrap gap-x-6">
                 {causesOf(model, id).map(({ cause, strength }) => (
                   <TableLink key={cause} kind="cause" id={cause}>
                     {model.causes.get(cause)?.name}{' '}
-                    <span className="ml-1.5 text-sm text-quiet">{words.strengths[strength]}</span>
+                    <span className="ml-2 text-sm text-quiet">{words.strengths[strength]}</span>
                   </TableLink>
                 ))}
               </p>

@@ -97,7 +97,7 @@ function Reading({
         </TextLink>
         <Contents key={model.family.id} model={model} current={`${kind ?? ''} ${id}`} />
       </div>
-      <article className="bg-paper px-6 py-4 lg:overflow-y-auto">
+      <article className="bg-paper gutter py-4 lg:overflow-y-auto">
         {kind === 'changes' ? (
           <Changes id={id} tables={tables} />
         ) : cause ? (

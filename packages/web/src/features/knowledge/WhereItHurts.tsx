@@ -12,7 +12,7 @@ export function WhereItHurts({ model }: { readonly model: FamilyModel }) {
   const place = drawnPlace(bodyOf(model.family.id), search.get('place'));
   const words = m.knowledge;
   return (
-    <div className="flex max-w-5xl flex-col gap-5">
+    <div className="flex max-w-5xl flex-col gap-6">
       <h2 className="text-2xl font-bold">{words.whereTitle}</h2>
       <MachineMap
         family={model.family}

@@ -64,7 +64,7 @@ export function MachineCardForm({
     onDone();
   };
   return (
-    <Form noValidate className="flex flex-col gap-5" onSubmit={() => submit(save)}>
+    <Form noValidate className="flex flex-col gap-6" onSubmit={() => submit(save)}>
       <div className="grid gap-4 md:grid-cols-2 xl:grid-cols-4">
         <TextField
           label={words.label}

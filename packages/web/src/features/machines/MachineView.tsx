@@ -37,7 +37,7 @@ function Machine({ file }: { readonly file: MachineFile }) {
   const card = earlier.find(({ revision }) => revision === brought)?.card ?? machine.card;
   return (
     <div className="flex flex-1 flex-col lg:flex-row">
-      <div className="min-w-0 flex-1 px-6 py-4">
+      <div className="min-w-0 flex-1 gutter py-4">
         <div className="mb-4 flex items-end gap-4">
           <span className="w-24 shrink-0">
             <Silhouette family={machine.card.family} colour={machine.card.colour} />
@@ -93,7 +93,7 @@ function Machine({ file }: { readonly file: MachineFile }) {
       </div>
       <aside
         aria-label={words.visits}
-        className="border-rule bg-paper px-6 py-4 max-lg:border-t lg:w-[26rem] lg:border-l"
+        className="border-rule bg-paper gutter py-4 max-lg:border-t lg:w-[26rem] lg:border-l"
       >
         <h2 className="mb-2 text-lg font-semibold">{words.visits}</h2>
         {visits.length === 0 ? (

@@ -22,7 +22,7 @@ export function AuditList({ accounts }: { readonly accounts: readonly Account[] 
   return (
     <section
       aria-label={words.title}
-      className="border-rule bg-paper px-6 py-4 max-lg:border-t lg:w-96 lg:border-l"
+      className="border-rule bg-paper gutter py-4 max-lg:border-t lg:w-96 lg:border-l"
     >
       <h2 className="mb-2 text-lg font-semibold">{words.title}</h2>
       <Select

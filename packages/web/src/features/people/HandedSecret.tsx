@@ -15,7 +15,7 @@ export function HandedSecret({
   return (
     <section
       aria-label={words.title(account.name)}
-      className="mb-5 max-w-2xl border-l-6 border-ink bg-paper px-5 py-4"
+      className="mb-6 max-w-2xl border-l-6 border-ink bg-paper px-6 py-4"
     >
       <h2 className="text-lg font-semibold">{words.title(account.name)}</h2>
       <p className="text-quiet">{words.lead}</p>

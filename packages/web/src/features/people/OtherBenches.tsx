@@ -8,7 +8,7 @@ export function OtherBenches() {
   const words = people.benches;
   if (reach === undefined) return null;
   return (
-    <section className="mt-8 max-w-3xl">
+    <section className="mt-6 max-w-3xl">
       <h2 className="text-lg font-semibold">{words.title}</h2>
       {reach === null ? (
         <p className="text-quiet">

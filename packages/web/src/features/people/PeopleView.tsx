@@ -28,7 +28,7 @@ function ForLead() {
   if (!accounts) return <NotRead title={words.failed} fault={error} again={refetch} />;
   return (
     <div className="flex flex-1 flex-col lg:flex-row">
-      <div className="min-w-0 flex-1 px-6 py-4">
+      <div className="min-w-0 flex-1 gutter py-4">
         <ShopTabs />
         <h1 className="mb-3 text-2xl font-bold">{words.title}</h1>
         {handed && <HandedSecret handed={handed} onDone={() => setHanded(undefined)} />}

@@ -24,7 +24,7 @@ export function Screens({
     if (refused) toast.error(faultWords(refused));
   };
   return (
-    <section className="mt-8 max-w-3xl">
+    <section className="mt-6 max-w-3xl">
       <h2 className="text-lg font-semibold">{words.title}</h2>
       <p className="text-quiet">
         {error ? faultWords(error) : screens?.length === 0 ? words.none : words.lead}

@@ -36,7 +36,7 @@ export function CallOver({
           <Lines title={m.phone.worseTitle} lines={m.phone.worse} />
         </div>
       )}
-      <div className="mt-5 flex flex-col gap-2">
+      <div className="mt-4 flex flex-col gap-2">
         {mayTalk && (
           <AnswerButton
             digit={1}
@@ -59,7 +59,7 @@ function Lines({ title, lines }: { readonly title: string; readonly lines: reado
   return (
     <section>
       <h2 className="font-semibold">{title}</h2>
-      <ul className="mt-1 list-disc pl-5 leading-snug">
+      <ul className="mt-1 list-disc pl-6 leading-snug">
         {lines.map((line) => (
           <li key={line} className="py-0.5">
             {line}
@@ -87,7 +87,7 @@ export function Arrival({ mayTalk }: { readonly mayTalk: boolean }) {
         {ticket.call && m.phone.over[ticket.call].done}
       </h1>
       {mayTalk && ticket.call !== 'solved' && (
-        <form className="mt-5 flex flex-wrap items-end gap-4" onSubmit={hang}>
+        <form className="mt-4 flex flex-wrap items-end gap-4" onSubmit={hang}>
           <NumberField
             whole
             label={m.counter.tag}
@@ -109,7 +109,7 @@ export function Arrival({ mayTalk }: { readonly mayTalk: boolean }) {
           </Button>
         </form>
       )}
-      <p className="mt-5 flex gap-6">
+      <p className="mt-4 flex gap-6">
         <TextLink to="/phone">{m.phone.nextCall}</TextLink>
         <TextLink to="/">{m.bench.step.toRack}</TextLink>
       </p>

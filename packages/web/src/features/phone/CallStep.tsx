@@ -97,7 +97,7 @@ function Spoken({
   readonly children: React.ReactNode;
 }) {
   return (
-    <div className="flex max-w-4xl flex-col gap-4 xl:flex-row xl:gap-8">
+    <div className="flex max-w-4xl flex-col gap-4 xl:flex-row xl:gap-6">
       <div className="min-w-0 flex-1">
         <p className="text-sm font-semibold text-quiet">{heading}</p>
         <h1 id="step-title" className="mt-0.5 text-lg font-semibold">

@@ -53,10 +53,10 @@ function CallSheet() {
 
   return (
     <Form noValidate className="flex flex-1 flex-col lg:flex-row" onSubmit={() => submit(begin)}>
-      <div className="min-w-0 flex-1 px-6 py-4">
+      <div className="min-w-0 flex-1 gutter py-4">
         <h1 className="mb-4 text-2xl font-bold">{m.phone.title}</h1>
         <CustomerFields form={form} error={errorOf('customer')} set={set} />
-        <div className="mt-4 grid gap-x-8 gap-y-4 md:grid-cols-2">
+        <div className="mt-4 grid gap-x-6 gap-y-4 md:grid-cols-2">
           <TextField
             label={m.phone.label}
             value={form.label}
@@ -86,7 +86,7 @@ function CallSheet() {
           onText={(words) => set({ words })}
         />
       </div>
-      <aside className="flex flex-col border-rule bg-paper px-6 py-4 max-lg:border-t lg:sticky lg:top-0 lg:h-[calc(100dvh-3.5rem)] lg:w-88 lg:border-l">
+      <aside className="flex flex-col border-rule bg-paper gutter py-4 max-lg:border-t lg:sticky lg:top-0 lg:h-[calc(100dvh-3.5rem)] lg:w-88 lg:border-l">
         <SoundsLike model={model} complaint={form.complaint} context={{}} />
         <div className="mt-auto flex flex-col gap-2 pt-4">
           <FormError text={errorOf('complaint') ?? ''} fault={error} />

@@ -55,7 +55,7 @@ export function BenchLine({
   const toggle = { 'aria-expanded': isOpen, 'aria-controls': id, onClick: () => setOpen(!isOpen) };
   return (
     <>
-      <span className="mt-4.5">
+      <span className="mt-4">
         <PersonMark person={person} />
       </span>
       <div className="relative" data-thread={person.thread} style={{ height: HEIGHT }}>
@@ -241,7 +241,7 @@ function Promised({
     <>
       {due.length > 0 && <span>{words.due(tagsOf(due))}</span>}
       {risky.length > 0 && (
-        <span className="rounded border-2 border-dashed border-ink px-1.5 font-semibold">
+        <span className="rounded border-2 border-dashed border-ink px-1 font-semibold">
           {words.risky(tagsOf(risky))}
         </span>
       )}

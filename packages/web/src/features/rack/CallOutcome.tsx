@@ -67,7 +67,7 @@ export function CallOutcome({
       {OUTCOMES.map((outcome) => (
         <Button
           key={outcome}
-          className="px-2.5 text-sm"
+          className="px-2 text-sm"
           aria-label={words.outcomeOf(words.outcome[outcome], line.label)}
           onClick={() => {
             // Their answer to a price is entered where the price stands.

@@ -39,7 +39,7 @@ export function HandNeeded({
   return (
     <aside
       aria-label={words.title}
-      className="border-rule bg-paper px-6 py-4 max-lg:border-b lg:w-80 lg:border-l"
+      className="border-rule bg-paper gutter py-4 max-lg:border-b lg:w-80 lg:border-l"
     >
       {!isAtBench && <ToRing calls={calls} />}
       {sections.length + calls.length === 0 && <p className="text-quiet">{words.none}</p>}
@@ -73,7 +73,7 @@ function Part({
   const said = useAnswerWords();
   const { title, note } = m.rack.side.sections[section];
   return (
-    <section className="mb-5" aria-label={title}>
+    <section className="mb-4" aria-label={title}>
       <h2 className="text-lg font-semibold">
         {title} <span className="font-normal text-quiet">{entries.length}</span>
         {note && entries.length > 1 && (

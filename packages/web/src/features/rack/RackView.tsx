@@ -73,8 +73,8 @@ export function RackView() {
   return (
     <div className="flex flex-1 flex-col lg:flex-row">
       {!isWide && hand}
-      <section className="min-w-0 flex-1 px-6 py-4" aria-labelledby="rack-title">
-        <div className="mb-3 flex flex-wrap items-center gap-x-5 gap-y-2">
+      <section className="min-w-0 flex-1 gutter py-4" aria-labelledby="rack-title">
+        <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
           <h1 id="rack-title" className="text-2xl font-bold">
             {m.rack.title}
           </h1>

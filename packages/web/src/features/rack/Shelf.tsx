@@ -81,7 +81,7 @@ function Machine({
           )}
         </span>
       </span>
-      <span className="flex flex-col gap-0.5 pt-1.5 pr-3 pb-1 pl-1">
+      <span className="flex flex-col gap-0.5 pt-1 pr-3 pb-1 pl-1">
         <span className="leading-snug font-semibold break-words group-hover:underline">
           <bdi>{entry.label}</bdi>
         </span>
@@ -183,7 +183,7 @@ function StateLine({ entry }: { readonly entry: RackEntry }) {
 /** What somebody should see to: late, stuck, answered in two ways. */
 function Alarm({ children }: { readonly children: string }) {
   return (
-    <span className="self-start rounded border-2 border-dashed border-ink px-1.5 text-sm leading-snug font-semibold">
+    <span className="self-start rounded border-2 border-dashed border-ink px-1 text-sm leading-snug font-semibold">
       {children}
     </span>
   );

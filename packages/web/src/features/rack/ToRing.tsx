@@ -34,7 +34,7 @@ export function ToRing({ calls }: { readonly calls: readonly CallToMake[] }) {
         {shown.map((call) => (
           <li key={call.line.ticket} className="border-b border-rule py-2 last:border-0">
             <Call {...call} />
-            <div className="pt-1.5 pl-11">
+            <div className="pt-1">
               <CallOutcome
                 call={call}
                 made={noted.get(call.line.ticket)?.made}
@@ -61,7 +61,7 @@ function Call({ line, about, also }: CallToMake) {
       <span className="min-w-0 flex-1 break-words">
         <Link
           to={`/ticket/${line.ticket}`}
-          className="-mt-2.5 -mb-2 inline-flex min-h-11 items-center font-semibold hover:underline"
+          className="-mt-2 -mb-2 inline-flex min-h-11 items-center font-semibold hover:underline"
         >
           <bdi>{customerName}</bdi>
         </Link>

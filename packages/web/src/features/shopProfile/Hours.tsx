@@ -18,7 +18,7 @@ export function HoursRow({
 }) {
   const words = m.cards.shop;
   const [isOpen, setOpen] = useState(false);
-  const box = 'min-h-11 w-full rounded-md border-2 border-edge bg-paper px-1.5 text-center';
+  const box = 'min-h-11 w-full rounded-md border-2 border-edge bg-paper px-2 text-center';
   return (
     <>
       <tr>

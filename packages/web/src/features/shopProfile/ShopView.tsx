@@ -69,7 +69,7 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
   return (
     <Form
       noValidate
-      className="flex max-w-5xl flex-col gap-8 px-6 py-4"
+      className="flex max-w-5xl flex-col gap-6 gutter py-4"
       onSubmit={() => submit(save)}
     >
       <ShopTabs />

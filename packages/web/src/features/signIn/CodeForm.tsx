@@ -16,7 +16,7 @@ export function CodeForm({ onDone }: { readonly onDone: () => void }) {
     if (!refused) onDone();
   };
   return (
-    <Form onSubmit={submit} className="flex max-w-sm flex-col gap-5">
+    <Form onSubmit={submit} className="flex max-w-sm flex-col gap-6">
       <TextField label={words.login} name="login" autoComplete="username" autoFocus required />
       <TextField label={words.code} name="code" autoComplete="one-time-code" required />
       <TextField

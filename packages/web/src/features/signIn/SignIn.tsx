@@ -12,10 +12,10 @@ export function SignIn() {
   return (
     <main className="grid min-h-dvh grid-cols-1 lg:grid-cols-[1.1fr_1fr]">
       <LoopPicture />
-      <div className="flex flex-col justify-center bg-paper px-8 py-12 lg:px-16">
+      <div className="flex flex-col justify-center bg-paper gutter py-10 lg:px-10">
         <p className="mb-10 text-3xl font-bold tracking-tight">{m.shell.product}</p>
         <h1 className="mb-1 text-2xl font-bold">{byCode ? words.codeTitle : words.title}</h1>
-        <p className="mb-8 text-quiet">{redeemed ? words.redeemed : words.lead}</p>
+        <p className="mb-6 text-quiet">{redeemed ? words.redeemed : words.lead}</p>
         {byCode ? (
           <CodeForm
             onDone={() => {

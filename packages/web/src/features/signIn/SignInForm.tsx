@@ -24,7 +24,7 @@ export function SignInForm({ onDone }: { readonly onDone?: () => void }) {
   };
 
   return (
-    <Form onSubmit={submit} className="flex max-w-sm flex-col gap-5" noValidate>
+    <Form onSubmit={submit} className="flex max-w-sm flex-col gap-6" noValidate>
       <TextField label={words.login} name="login" autoComplete="username" autoFocus />
       <TextField
         label={words.password}

@@ -17,12 +17,12 @@ const INSTRUMENTS: readonly {
 export default function ToolsView() {
   const words = m.instrument.tools;
   return (
-    <div className="mx-auto w-full max-w-6xl px-6 py-5">
+    <div className="mx-auto w-full max-w-6xl gutter py-6">
       <h1 className="text-2xl font-bold">{words.title}</h1>
       <p className="mt-1 max-w-prose text-quiet">{words.lead}</p>
-      <ul className="mt-5 grid gap-6 md:grid-cols-2">
+      <ul className="mt-6 grid gap-6 md:grid-cols-2">
         {INSTRUMENTS.map(({ tool, parts }) => (
-          <li key={tool} className="flex gap-5 border-t-2 border-ink pt-4">
+          <li key={tool} className="flex gap-6 border-t-2 border-ink pt-4">
             <span className="[&>svg]:size-20">
               <ToolGlyph tool={tool} />
             </span>
@@ -30,7 +30,7 @@ export default function ToolsView() {
               <h2 id={`tool-${tool}`} className="text-lg font-semibold">
                 {m.instrument[tool]}
               </h2>
-              <ul className="mt-1 flex flex-wrap gap-x-5">
+              <ul className="mt-1 flex flex-wrap gap-x-6">
                 {parts.map(({ id, title }) => (
                   <li key={id}>
                     <Link

@@ -7,7 +7,7 @@ export function CheckLinks({ checks }: { readonly checks: readonly string[] }) {
   const { model, onTicket } = useInstrumentBench();
   const known = checks.flatMap((check) => model.checks.get(check) ?? []);
   return (
-    <ul className="list-disc pl-5">
+    <ul className="list-disc pl-6">
       {known.map(({ id, title }) => {
         const to = onTicket && instrumentFor(onTicket.ticket.id, id);
         return <li key={id}>{to ? <TextLink to={to}>{title}</TextLink> : title}</li>;

@@ -148,7 +148,7 @@ function Instrument({
     bench.onTicket?.ticket.power === 'on';
   return (
     <div className="tall:min-h-0 flex flex-1 flex-col overflow-y-auto">
-      <div className="flex flex-wrap items-center gap-x-5 gap-y-1 px-4 pt-1 lg:flex-nowrap">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pt-1 lg:flex-nowrap">
         <nav
           aria-label={m.instrument.partsNav}
           className="flex flex-wrap gap-x-1 lg:shrink-0 lg:flex-nowrap"
@@ -164,12 +164,12 @@ function Instrument({
             </Link>
           ))}
         </nav>
-        <div className="ml-auto flex min-w-0 flex-wrap items-center gap-x-5 gap-y-1 lg:flex-nowrap">
+        <div className="ml-auto flex min-w-0 flex-wrap items-center gap-x-4 gap-y-1 lg:flex-nowrap">
           {children}
         </div>
       </div>
       {isGated && <PlugGate bench={bench} onAfterwards={() => setToldAfterwards(true)} />}
-      <div className="flex-1 bg-paper px-5 pt-3 pb-6">
+      <div className="flex-1 bg-paper px-4 pt-3 pb-6">
         {part && (
           <InstrumentContext value={isGated ? locked(bench) : bench}>
             <part.Shown key={`${bench.model.family.id} ${bench.machine ?? ''}`} />

@@ -19,7 +19,7 @@ export function PlugGate({
   return (
     <section
       aria-label={words.title}
-      className="flex flex-wrap items-center gap-3 bg-hazard-wash px-5 py-2"
+      className="flex flex-wrap items-center gap-3 bg-hazard-wash px-4 py-2"
     >
       <Plug aria-hidden size={22} className="shrink-0 text-hazard" />
       <p className="min-w-60 flex-1 leading-snug font-semibold text-hazard">{words.text}</p>

@@ -38,7 +38,7 @@ export function Toggles<Value extends string>({
   return (
     <fieldset className="min-w-0">
       <legend className="font-semibold">{legend}</legend>
-      <div className="mt-1 flex flex-wrap gap-1.5">
+      <div className="mt-1 flex flex-wrap gap-1">
         {options.map(([option, text]) => (
           <Pill
             key={option}
@@ -77,7 +77,7 @@ export function Choices<Value extends string | number>({
   return (
     <fieldset className="min-w-0">
       <legend className="font-semibold">{legend}</legend>
-      <div className="mt-1 flex flex-wrap gap-1.5">
+      <div className="mt-1 flex flex-wrap gap-1">
         {options.map(([option, text]) => (
           <Pill
             key={option}

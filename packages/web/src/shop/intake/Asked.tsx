@@ -17,7 +17,7 @@ export function ComplaintTicks({
   readonly onChange: (ticked: readonly string[]) => void;
 }) {
   return (
-    <fieldset className="mt-5">
+    <fieldset className="mt-6">
       <legend className="font-semibold">{m.counter.ticks}</legend>
       <p className="mb-2 text-sm text-quiet">{m.counter.ticksHint}</p>
       <div className="grid gap-x-6 gap-y-3 md:grid-cols-2 xl:grid-cols-4">
@@ -92,10 +92,10 @@ export function ContextAnswers({
     onChange(before === answer ? others : { ...others, [id]: answer });
   };
   return (
-    <fieldset className="mt-5">
+    <fieldset className="mt-6">
       <legend className="font-semibold">{m.counter.context}</legend>
       <p className="mb-2 text-sm text-quiet">{m.counter.contextHint}</p>
-      <ul className="grid gap-x-8 xl:grid-cols-2">
+      <ul className="grid gap-x-6 xl:grid-cols-2">
         {findings.map(({ id, answer }) => (
           <li
             key={id}

@@ -19,7 +19,7 @@ export function ColourChoice({
             type="button"
             aria-pressed={value === colour}
             onClick={() => onChoose(value === colour ? null : colour)}
-            className="choice min-h-11 rounded-md px-2.5 text-sm"
+            className="choice min-h-11 rounded-md px-2 text-sm"
           >
             <span
               aria-hidden="true"

@@ -13,11 +13,11 @@ export function FamilyChoice({
   return (
     <fieldset className="my-4">
       <legend className="mb-1 font-semibold">{m.counter.family}</legend>
-      <div className="grid grid-cols-[repeat(auto-fill,minmax(12rem,1fr))] gap-2">
+      <div className="grid grid-cols-[repeat(auto-fill,minmax(10.5rem,1fr))] gap-2">
         {[...KNOWLEDGE.families.values()].map(({ id, title }) => (
           <label
             key={id}
-            className="choice flex min-h-11 items-center gap-2 rounded-md px-2 py-1.5 text-sm leading-tight has-focus-visible:outline-3 has-focus-visible:outline-own"
+            className="choice flex min-h-11 items-center gap-2 rounded-md px-2 py-2 text-sm leading-tight has-focus-visible:outline-3 has-focus-visible:outline-own"
           >
             <input
               type="radio"

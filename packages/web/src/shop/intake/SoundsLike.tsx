@@ -44,7 +44,7 @@ export function SoundsLike({
           {atHome.length === 0 ? (
             <p>{m.counter.atHome.nothing}</p>
           ) : (
-            <ul className="flex list-disc flex-col gap-1 pl-5">
+            <ul className="flex list-disc flex-col gap-1 pl-6">
               {atHome.map((name) => (
                 <li key={name}>{name}</li>
               ))}

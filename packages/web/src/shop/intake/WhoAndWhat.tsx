@@ -36,7 +36,7 @@ export function CustomerFields({
   }
   return (
     <>
-      <div className="grid gap-x-8 gap-y-4 md:grid-cols-2">
+      <div className="grid gap-x-6 gap-y-4 md:grid-cols-2">
         <NameFields form={form} error={error} set={set} />
       </div>
       <SamePerson form={form} onSame={set} />
@@ -92,7 +92,7 @@ export function MachineFields({
 }) {
   const isNew = form.machineId === null && form.call === null;
   return (
-    <div className="mt-3 grid gap-x-8 gap-y-4 md:grid-cols-[1fr_6rem_6rem]">
+    <div className="mt-3 grid gap-x-6 gap-y-4 md:grid-cols-[1fr_6rem_6rem]">
       <TextField
         label={m.counter.label}
         hint={m.counter.labelHint}
@@ -124,7 +124,7 @@ export function MachineFields({
         </div>
       )}
       {isNew && (
-        <div className="grid gap-x-8 gap-y-4 sm:grid-cols-2 md:col-span-3">
+        <div className="grid gap-x-6 gap-y-4 sm:grid-cols-2 md:col-span-3">
           <TextField
             label={m.counter.plateModel}
             value={form.model}

@@ -82,7 +82,7 @@ export function PromisePicker({
         ) : (
           <div role="status" className="border-l-4 border-dashed border-ink pl-3">
             <p className="font-semibold">{words.refused(write.plainDay(asked))}</p>
-            <ul className="list-disc pl-5">
+            <ul className="list-disc pl-6">
               {reasonsAgainst(asked, offer, workshop, nameOf, labelOf).map((reason) => (
                 <li key={reason}>{reason}</li>
               ))}

@@ -31,7 +31,7 @@ export function AnswerButton({
       data-answer={digit}
       aria-pressed={pressed}
       onClick={onPress}
-      className={`flex items-center gap-3.5 rounded-lg border-2 border-ink bg-paper px-3 text-left leading-tight font-semibold min-h-12 py-1 text-lg hover:bg-sunk active:bg-own active:text-paper aria-pressed:border-own aria-pressed:bg-sunk ${className}`}
+      className={`flex items-center gap-3 rounded-lg border-2 border-ink bg-paper px-3 text-left leading-tight font-semibold min-h-12 py-1 text-lg hover:bg-sunk active:bg-own active:text-paper aria-pressed:border-own aria-pressed:bg-sunk ${className}`}
     >
       <span
         aria-hidden="true"

@@ -19,7 +19,7 @@ export function Schools({ check, action }: { readonly check?: string; readonly a
           <h2 className="font-semibold">
             {question} <ProvenanceMark standing="common-practice" />
           </h2>
-          <ul className="list-disc pl-5">
+          <ul className="list-disc pl-6">
             {schools.map((school) => (
               <li key={school}>{school}</li>
             ))}

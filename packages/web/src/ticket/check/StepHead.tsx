@@ -41,7 +41,7 @@ export function StepHead({
               type="button"
               aria-expanded={isOpen}
               onClick={() => setOpen(!isOpen)}
-              className="-my-2.5 min-h-11 shrink-0 px-1 text-sm text-quiet underline underline-offset-4"
+              className="-my-2 min-h-11 shrink-0 px-1 text-sm text-quiet underline underline-offset-4"
             >
               {isOpen
                 ? m.bench.step.howLess
@@ -58,7 +58,7 @@ export function StepHead({
           <div className="mt-0.5 flex flex-wrap items-center gap-x-4 text-quiet">{facts}</div>
         )}
         {how !== undefined && (
-          <p className="mt-1.5 leading-snug" data-how>
+          <p className="mt-1 leading-snug" data-how>
             {isOpen ? how : short}
           </p>
         )}

@@ -65,7 +65,7 @@ export const Seam = memo(function Seam({ entries }: { readonly entries: readonly
       aria-label={m.seam.title}
       className="contain-layout relative overflow-x-auto pt-2"
     >
-      <ol className="flex w-max min-w-full px-5" aria-label={m.seam.keys} onKeyDown={moveAlong}>
+      <ol className="flex w-max min-w-full px-4" aria-label={m.seam.keys} onKeyDown={moveAlong}>
         {entries.map((entry, index) => (
           <StitchPlace key={entry.id} entry={entry} before={entries[index - 1]}>
             {(gap) => (

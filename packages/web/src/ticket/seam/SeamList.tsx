@@ -53,7 +53,7 @@ function Listed({
               {isDaysLast && (
                 <h3 className="mt-3 border-b border-rule font-semibold">{write.day(at)}</h3>
               )}
-              <p className="grid grid-cols-[4.5rem_3rem_1fr] gap-x-3 py-1.5 leading-snug">
+              <p className="grid grid-cols-[4.5rem_3rem_1fr] gap-x-3 py-1 leading-snug">
                 <span className="text-sm text-quiet">
                   <Time at={at} withDay={false} />
                 </span>

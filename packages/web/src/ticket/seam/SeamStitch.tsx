@@ -104,7 +104,7 @@ function Words({ entry, person }: Pick<SeamStitchProps, 'entry' | 'person'>) {
   return (
     <>
       <span
-        className={`line-clamp-2 shrink-0 px-1.5 text-center text-sm leading-tight break-words ${state === 'corrected' ? 'text-quiet line-through' : 'font-semibold'}`}
+        className={`line-clamp-2 shrink-0 px-1 text-center text-sm leading-tight break-words ${state === 'corrected' ? 'text-quiet line-through' : 'font-semibold'}`}
       >
         <span className="sr-only">{side === 'above' ? m.seam.seen : m.seam.done}: </span>
         <bdi>{text}</bdi>
@@ -179,7 +179,7 @@ export function OwedStitch({ text }: { readonly text: string }) {
     <>
       <div className="h-18" />
       <Owed />
-      <div className="h-14 px-1.5 pt-1 text-center text-sm leading-tight">
+      <div className="h-14 px-1 pt-1 text-center text-sm leading-tight">
         <p className="font-semibold">{m.seam.owed}</p>
         <p className="line-clamp-2 text-quiet" title={text}>
           {text}

@@ -81,7 +81,7 @@ function Written() {
     [words.paid, words.paidBy[paidBy(ticket.life)]],
   ] as const;
   return (
-    <dl className="mt-4 grid grid-cols-[max-content_1fr] gap-x-5 gap-y-1.5">
+    <dl className="mt-4 grid grid-cols-[max-content_1fr] gap-x-6 gap-y-2">
       {facts
         .filter(([, text]) => text !== '')
         .map(([name, text]) => (

@@ -60,7 +60,7 @@ export default function HandOut({ onClose }: { readonly onClose: () => void }) {
       closeLabel={words.close}
     >
       <Form
-        className="flex flex-col gap-5 overflow-y-auto pr-2"
+        className="flex flex-col gap-6 overflow-y-auto pr-2"
         onSubmit={() => {
           if (lacks) return;
           void handOut({
@@ -104,7 +104,7 @@ export default function HandOut({ onClose }: { readonly onClose: () => void }) {
           <div>
             {canBill && (
               <RadioBoxes
-                className="flex flex-wrap gap-x-5"
+                className="flex flex-wrap gap-x-6"
                 legend={words.bill}
                 options={[
                   ['with', words.withBill],

@@ -39,7 +39,7 @@ export default function JobSheet({
     >
       <div className="flex flex-col gap-6 overflow-y-auto pr-2">
         {(customer || machine) && (
-          <p className="flex flex-wrap gap-x-5">
+          <p className="flex flex-wrap gap-x-6">
             {customer && (
               <SheetLink to={`/customers/${customer.id}`}>
                 {`${words.customer}: ${customer.name}`}

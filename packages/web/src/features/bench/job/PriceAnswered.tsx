@@ -45,7 +45,7 @@ export function PriceNow() {
   const isDiscussed = usePriceLines().length > 0;
   if (!isDiscussed) return null;
   return (
-    <section aria-labelledby="price-now" className="mt-5 text-sm">
+    <section aria-labelledby="price-now" className="mt-6 text-sm">
       <h2 id="price-now" className="font-semibold text-quiet">
         {m.life.sheet.price}
       </h2>

@@ -49,7 +49,7 @@ export function NotCollected() {
         >
           <p>{words.rules}</p>
           <RadioBoxes
-            className="flex flex-wrap gap-x-5"
+            className="flex flex-wrap gap-x-6"
             legend={words.way}
             options={NEVER_COLLECTED.map((one) => [one, m.life.neverCollected(one)] as const)}
             value={way}

@@ -91,7 +91,7 @@ function Telephone() {
   const { phone, reach } = customer;
   return (
     <>
-      {phone ? <PhoneLink number={phone} className="-my-2.5 font-semibold" /> : words.noPhone}
+      {phone ? <PhoneLink number={phone} className="-my-2 font-semibold" /> : words.noPhone}
       <span className="block text-sm text-quiet">{words.wantsToBeTold(m.life.spoken(reach))}</span>
       {contact && (
         <span className="block text-sm text-quiet">

@@ -39,7 +39,7 @@ function Page() {
     </Link>
   );
   return (
-    <div className="mx-auto flex w-full max-w-4xl flex-1 flex-col gap-5 px-4 py-5 sm:px-6">
+    <div className="mx-auto flex w-full max-w-4xl flex-1 flex-col gap-6 gutter py-6">
       <TicketBar tools={false} narrow={toWork}>
         <JobButton />
         {toWork}

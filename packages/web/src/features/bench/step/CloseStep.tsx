@@ -60,7 +60,7 @@ export function CloseStep({ plan, onChooseCheck, onChoose }: CloseStepProps) {
         </button>
       )}
       <Waived />
-      <div className="mt-5 flex max-w-xl flex-col">
+      <div className="mt-4 flex max-w-xl flex-col">
         {mayWork && isSettled && (
           <AnswerButton digit={1} text={words.tie} onPress={() => record('ticket-closed', {})} />
         )}
@@ -117,7 +117,7 @@ export function ClosedStep() {
   const gone = ticket.status === 'collected';
   return (
     <div>
-      <div className="flex items-center gap-5">
+      <div className="flex items-center gap-4">
         <div className="min-w-0 flex-1">
           <h1 className="text-3xl leading-9 font-bold" id="step-title">
             {words.closedTitle}
@@ -152,7 +152,7 @@ export function ClosedStep() {
           onSubmit={(reason) => record('ticket-reopened', { reason })}
         />
       )}
-      <TextLink to="/" className="mt-5">
+      <TextLink to="/" className="mt-4">
         {words.toRack}
       </TextLink>
     </div>

@@ -116,7 +116,7 @@ function Treated({ action }: { readonly action: string }) {
     .slice(0, TREATED_SHOWN)
     .map(({ cause, blame }) => `${lowerFirst(causeName(model, cause))} ${write.percent(blame)}`);
   if (named.length === 0) return null;
-  return <p className="mt-1.5 leading-snug">{m.bench.step.treats(named.join(', '))}</p>;
+  return <p className="mt-1 leading-snug">{m.bench.step.treats(named.join(', '))}</p>;
 }
 
 /** Parts and supplies that the ways of putting it right need. */
@@ -172,7 +172,7 @@ function CauseChecks({ cause, onChooseCheck }: Pick<RepairStepProps, 'cause' | '
   return (
     <section className="mt-6">
       <h2 className="text-sm font-semibold text-quiet">{m.bench.step.finds}</h2>
-      <ul className="flex flex-wrap gap-x-5">
+      <ul className="flex flex-wrap gap-x-4">
         {checks.map(({ id, title }) => (
           <li key={id}>
             <button

@@ -74,7 +74,7 @@ export function AskSymptomsStep({ onSettle }: { readonly onSettle: (symptom: str
     <div>
       <StepHead heading={words.heading} title={words.title} how={words.text} />
       {ticket.intake?.words && (
-        <p className="mt-1.5 leading-snug">
+        <p className="mt-1 leading-snug">
           <bdi>“{ticket.intake.words}”</bdi>
         </p>
       )}

@@ -110,7 +110,7 @@ export function LeftHere() {
     <p
       role="status"
       data-left
-      className="border-b-2 border-dashed border-own bg-sunk px-5 py-2 break-words"
+      className="border-b-2 border-dashed border-own bg-sunk gutter py-2 break-words"
     >
       {leftWords(left, session.person.id, nameOf)}{' '}
       <strong>

@@ -30,7 +30,7 @@ export function Candidates({ tables: { requests, version } }: { readonly tables:
   );
   if (groups.length === 0) return null;
   return (
-    <section className="mt-8">
+    <section className="mt-6">
       <h3 className="font-semibold">{words.candidates}</h3>
       <p className="text-quiet">{words.candidatesNote}</p>
       <ul>

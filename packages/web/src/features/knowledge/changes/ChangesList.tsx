@@ -29,7 +29,7 @@ export function ChangesList({ tables }: { readonly tables: ShopTables }) {
         const these = proposals.filter((proposal) => proposal.state === state).reverse();
         if (these.length === 0) return null;
         return (
-          <section key={state} className="mt-5">
+          <section key={state} className="mt-6">
             <h3 className="font-semibold">
               {words.states[state]} ({these.length})
             </h3>

@@ -135,7 +135,7 @@ function CaseLine({
     return `${words.place(place)}, ${write.percent(chance)}`;
   };
   return (
-    <li className="border-b border-rule py-1.5">
+    <li className="border-b border-rule py-2">
       <p className="text-quiet">{move.after.worked.told}</p>
       {move.after.was.map(({ cause }, at) => (
         <p key={cause}>
@@ -169,7 +169,7 @@ function OnTickets({
     check === undefined ? words.nothing : (checks.get(check)?.title ?? check);
   return (
     <>
-      <h4 className="mt-5 font-semibold">{words.tickets}</h4>
+      <h4 className="mt-6 font-semibold">{words.tickets}</h4>
       {tickets.length === 0 && <p>{words.noTickets}</p>}
       {tickets.length > 0 && moves.length === 0 && <p>{words.noTicketMoves}</p>}
       {moves.length > 0 && (
@@ -228,7 +228,7 @@ function Cell({
   readonly after: string;
 }) {
   return (
-    <td className="py-2.5 pr-4 leading-snug text-quiet">
+    <td className="py-2 pr-4 leading-snug text-quiet">
       {lead !== undefined && `${lead} `}
       {before}
       {before !== after && <span className="font-semibold text-ink"> → {after}</span>}

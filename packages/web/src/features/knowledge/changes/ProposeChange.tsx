@@ -37,7 +37,7 @@ interface ProposeChangeProps {
 export function ProposeChange(props: ProposeChangeProps) {
   const [isOpen, setOpen] = useState(false);
   return (
-    <section className="mt-8 border-t border-rule pt-4">
+    <section className="mt-6 border-t border-rule pt-4">
       {isOpen ? (
         <ProposalForm {...props} />
       ) : (

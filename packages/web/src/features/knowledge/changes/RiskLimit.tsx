@@ -18,7 +18,7 @@ export function RiskLimit({ version, isLead }: RiskLimitProps) {
   const [isOpen, setOpen] = useState(false);
   const words = m.tables;
   return (
-    <section className="mt-5">
+    <section className="mt-6">
       <h3 className="font-semibold">{words.limitTitle}</h3>
       <p>{words.limitNote(write.fine(version.knowledge.riskLimit))}</p>
       {isLead && !isOpen && (

@@ -98,7 +98,7 @@ export function ConditionPart() {
         <KeptMark check="bobbin-rim" />
         <KeepButton label={words.keep} disabled={Object.keys(seen).length === 0} onKeep={keep} />
       </div>
-      <div className="flex flex-col gap-5">
+      <div className="flex flex-col gap-6">
         <section aria-label={words.turns.title} aria-live="polite">
           <BobbinTurns turn={should} />
           <p className="leading-snug">
@@ -146,7 +146,7 @@ function Rewind({ winding }: { readonly winding: Winding }) {
       <h2 className="text-lg font-semibold">
         {again} <ProvenanceMark standing="common-practice" />
       </h2>
-      <ol className="list-decimal pl-5 leading-snug">
+      <ol className="list-decimal pl-6 leading-snug">
         {rewindSteps(winding).map((step) => (
           <li key={step}>{steps[step]}</li>
         ))}

@@ -98,7 +98,7 @@ function HowToDress({
         onChoose={setTool}
       />
       {steps.some(({ eyes }) => eyes) && <Caution text={words.eyes} />}
-      <ol className="list-decimal pl-5 leading-snug">
+      <ol className="list-decimal pl-6 leading-snug">
         {steps.map((step) => (
           <li key={`${step.id} ${step.grit}`}>
             {step.id !== 'abrasive'

@@ -71,7 +71,7 @@ export function MarksPart() {
             {before.length > 0 && <span className="block">{words.earlier.legend}</span>}
           </p>
         </div>
-        <div className="flex flex-col gap-5">
+        <div className="flex flex-col gap-6">
           {!bench.onTicket && <p>{words.alone}</p>}
           {bench.onTicket && !mayLay && <p>{words.atTheBench}</p>}
           {mayLay && !pending && <p className="text-quiet">{words.tapFirst}</p>}
@@ -115,7 +115,7 @@ function Surfaces({
   const words = instruments.marks;
   const now = marksNow(bench);
   return (
-    <ol aria-label={words.surfaces} className="flex flex-wrap gap-1.5">
+    <ol aria-label={words.surfaces} className="flex flex-wrap gap-2">
       {surfaces.map(({ id, check, title }) => {
         const count = now.filter((mark) => mark.surface === id).length;
         const standing = statusOf(bench, check);

@@ -35,7 +35,7 @@ export function StrikeNote() {
       {strikes.length > 1 && <p>{words.two}</p>}
       {unseen.length > 0 && <p className="font-semibold">{words.unseen(partsWords(unseen))}</p>}
       <p className="mt-1">{words.drove}:</p>
-      <ul className="list-disc pl-5">
+      <ul className="list-disc pl-6">
         {DROVE_IT.map(({ id, checks }) => (
           <li key={id}>
             {words.causes[id]}

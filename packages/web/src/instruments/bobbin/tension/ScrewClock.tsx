@@ -49,7 +49,7 @@ export function ScrewClock() {
         options={CASES.map((one) => [one, words.cases[one]] as const)}
         onChoose={setWhich}
       />
-      <div className="flex flex-wrap items-center gap-5">
+      <div className="flex flex-wrap items-center gap-6">
         <Clock start={isStart ? start : 0} now={stand.now} />
         <dl className="min-w-44 flex-1">
           <Reading name={words.now} value={String(stand.now)} />

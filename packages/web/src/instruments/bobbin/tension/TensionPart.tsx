@@ -41,7 +41,7 @@ export function TensionPart() {
           </p>
         )}
         <p className="max-w-prose leading-snug text-quiet">{words.first}</p>
-        <div className="flex flex-wrap items-end gap-x-8 gap-y-3">
+        <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
           {!own && (
             <Choices
               legend={words.use}

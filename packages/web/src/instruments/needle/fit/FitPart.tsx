@@ -98,7 +98,7 @@ export function FitPart() {
           </div>
         )}
       </div>
-      <div className="flex flex-col gap-5" aria-live="polite">
+      <div className="flex flex-col gap-6" aria-live="polite">
         {fit ? (
           <FitAnswer fit={fit} found={now?.needle.size} />
         ) : (

@@ -97,7 +97,7 @@ function WouldDo() {
       <summary className="flex min-h-11 cursor-pointer items-center underline underline-offset-4">
         {words.wouldDo}
       </summary>
-      <ul className="list-disc pl-5 leading-snug">
+      <ul className="list-disc pl-6 leading-snug">
         {Object.values(words.wrong).map((text) => (
           <li key={text}>{text}</li>
         ))}

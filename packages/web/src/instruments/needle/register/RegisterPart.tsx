@@ -75,7 +75,7 @@ export function RegisterPart() {
           <NeedleForm key={`${at} ${now?.id ?? ''}`} at={at} now={now} opened={opened} />
         )}
       </div>
-      <div className="flex flex-col gap-5">
+      <div className="flex flex-col gap-6">
         {fault && <p role="alert">{words.failed}</p>}
         {isKnown && entries.length === 0 && <p className="text-quiet">{words.nothing}</p>}
         {entries.length > 0 && (
@@ -83,7 +83,7 @@ export function RegisterPart() {
             <h2 className="font-semibold">{words.history}</h2>
             <ul>
               {entries.slice(0, MOST_SHOWN).map((entry) => (
-                <li key={entry.id} className="border-b border-rule py-1.5 leading-snug">
+                <li key={entry.id} className="border-b border-rule py-2 leading-snug">
                   {count > 1 && `${instruments.needle.seat.needle(entry.at)}: `}
                   {by(entry)}
                   <span className="block text-sm text-quiet">
@@ -101,7 +101,7 @@ export function RegisterPart() {
             <h2 className="font-semibold">{words.openedTitle}</h2>
             <ul>
               {opened.map((one) => (
-                <li key={one.id} className="border-b border-rule py-1.5 leading-snug">
+                <li key={one.id} className="border-b border-rule py-2 leading-snug">
                   {needleLine(one.needle)}
                   <span className="block text-sm text-quiet">
                     {one.sewn === null ? words.sewnNone : words.sewnLine(write.figure(one.sewn))},{' '}

@@ -91,7 +91,7 @@ export function SeatPart() {
   };
 
   return (
-    <div className="grid gap-x-8 gap-y-6 lg:grid-cols-[auto_minmax(20rem,1fr)_minmax(20rem,26rem)]">
+    <div className="grid gap-x-6 gap-y-6 lg:grid-cols-[auto_minmax(20rem,1fr)_minmax(20rem,26rem)]">
       <div className="flex flex-wrap items-start gap-4 lg:flex-col">
         <NeedleViews
           shape={{ system, blade: mm(blade) }}

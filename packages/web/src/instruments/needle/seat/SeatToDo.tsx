@@ -38,7 +38,7 @@ export function SeatToDo({
   if (wrong.size === 0) {
     if (!standing?.isRight || isInHand) return null;
     return (
-      <section className="mt-5 border-l-4 border-below pl-4" aria-live="polite">
+      <section className="mt-6 border-l-4 border-below pl-4" aria-live="polite">
         <p className="text-lg font-semibold">{words.proven}</p>
         <p>{words.provenNext}</p>
         {standing.owesTurning && mayDo(bench) && (
@@ -59,9 +59,9 @@ export function SeatToDo({
   const isBlocked = wrong.has('stops-early');
   const mayAct = mayDo(bench) && (standing?.wrong.size ?? 0) > 0 && !isInHand;
   return (
-    <section className="mt-5 border-l-4 border-own pl-4" aria-label={words.todo}>
+    <section className="mt-6 border-l-4 border-own pl-4" aria-label={words.todo}>
       <h2 className="text-lg font-semibold">{words.todo}</h2>
-      <ol className="mt-1 list-decimal pl-5 leading-snug">
+      <ol className="mt-1 list-decimal pl-6 leading-snug">
         <li>{words.do.unplug}</li>
         {isBlocked && <li>{words.do.clear}</li>}
         {!isBlocked && <li>{words.do.set(instruments.needle.drawing.sides[target.faces])}</li>}
