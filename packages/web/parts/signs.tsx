@@ -6,6 +6,7 @@ import { ProvenanceMark } from '../src/ticket/ProvenanceMark.tsx';
 import { Button } from '../src/ui/Button.tsx';
 import { ErrorBoundary } from '../src/ui/ErrorBoundary.tsx';
 import { Key } from '../src/ui/Key.tsx';
+import { Opens } from '../src/ui/Opens.tsx';
 import { PersonMark } from '../src/ui/PersonMark.tsx';
 import { EmptySeam, EmptyShelves } from '../src/ui/Skeletons.tsx';
 import { Blank, Sewing } from '../src/ui/Stitches.tsx';
@@ -52,6 +53,16 @@ export const SIGNS: PartStates = {
     state: standing,
     shown: <ProvenanceMark standing={standing} />,
   })),
+  Opens: [
+    {
+      state: 'at the end of a row',
+      shown: (
+        <p className="flex w-60 items-center">
+          Olive zigzag <Opens />
+        </p>
+      ),
+    },
+  ],
   PersonMark: [0, 1, 2, 3, 4].map((thread) => ({
     state: `thread ${thread}`,
     shown: <PersonMark person={{ name: 'Odren Example', initials: 'OE', thread }} />,

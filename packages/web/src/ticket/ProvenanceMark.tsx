@@ -11,6 +11,22 @@ const SIGNS: Readonly<Record<Provenance, string>> = {
   shop: '◦',
 };
 
+/** What the marks of a panel mean, once for all of them. */
+export function ProvenanceLegend() {
+  return (
+    <p className="flex flex-wrap gap-x-4 text-sm text-quiet">
+      {(Object.keys(SIGNS) as Provenance[]).map((standing) => (
+        <span key={standing}>
+          <span aria-hidden="true" className="font-semibold">
+            {SIGNS[standing]}
+          </span>{' '}
+          {m.bench.standingsShort[standing]}
+        </span>
+      ))}
+    </p>
+  );
+}
+
 /** A small mark for where a value comes from; a tap shows it in words. */
 export function ProvenanceMark({ standing }: { readonly standing: Provenance }) {
   return (
@@ -19,12 +35,9 @@ export function ProvenanceMark({ standing }: { readonly standing: Provenance }) 
         <button
           type="button"
           aria-label={m.bench.standings[standing]}
-          className="-my-3 inline-grid size-11 place-items-center text-quiet hover:text-ink"
+          className="-mx-3 -my-3 inline-grid size-11 place-items-center text-quiet hover:text-ink"
         >
-          <span
-            aria-hidden="true"
-            className="grid size-5 place-items-center rounded-full border border-edge text-sm leading-none"
-          >
+          <span aria-hidden="true" className="-translate-y-1 text-sm leading-none font-semibold">
             {SIGNS[standing]}
           </span>
         </button>

@@ -1,6 +1,5 @@
 import type { RackEntry } from '@nodo/ticket';
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
-import { ChevronRight } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import { useCollectedInfiniteQuery } from '../../api/client.ts';
@@ -8,6 +7,7 @@ import { Silhouette } from '../../drawing/Silhouette.tsx';
 import { m, write } from '../../messages/index.ts';
 import { NotRead } from '../../session/NotRead.tsx';
 import { useMoney } from '../../session/useMoney.ts';
+import { Opens } from '../../ui/Opens.tsx';
 import { Blank, Sewing } from '../../ui/Stitches.tsx';
 
 const LINE_PX = 56;
@@ -78,7 +78,9 @@ export default function CollectedView() {
                       .filter(Boolean)
                       .join(', ')}
                   </span>
-                  <ChevronRight aria-hidden size={20} className="text-quiet max-md:hidden" />
+                  <span className="max-md:hidden">
+                    <Opens />
+                  </span>
                 </Link>
               </li>
             )

@@ -19,6 +19,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Fact, Facts } from '../../ui/Facts.tsx';
 import { TextArea, TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
+import { Opens } from '../../ui/Opens.tsx';
 import { PhoneLink } from '../../ui/PhoneLink.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
 import { useSchemaForm } from '../../ui/useSchemaForm.ts';
@@ -56,7 +57,7 @@ export default function CustomerView() {
             <li key={machine} className="border-b border-rule last:border-0">
               <Link
                 to={`/machines/${machine}`}
-                className="flex min-h-11 items-center gap-4 py-2 hover:underline"
+                className="flex min-h-11 items-center gap-4 py-2 hover:bg-sunk"
               >
                 <span className="w-28 shrink-0">
                   <Silhouette family={card.family} colour={card.colour} />
@@ -67,6 +68,7 @@ export default function CustomerView() {
                     {[card.model, card.serial].filter(Boolean).join(', ')}
                   </span>
                 </span>
+                <Opens />
               </Link>
             </li>
           ))}

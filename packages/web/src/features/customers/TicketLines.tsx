@@ -1,6 +1,7 @@
 import type { RackEntry } from '@nodo/ticket';
 import { Link } from 'react-router';
 import { m, write } from '../../messages/index.ts';
+import { Opens } from '../../ui/Opens.tsx';
 
 /** Tickets as lines: when, what, where it stands. */
 export function TicketLines({ lines }: { readonly lines: readonly RackEntry[] }) {
@@ -10,18 +11,21 @@ export function TicketLines({ lines }: { readonly lines: readonly RackEntry[] })
         <li key={line.ticket} className="border-b border-rule last:border-0">
           <Link
             to={`/t/${line.ticket}`}
-            className="flex min-h-11 flex-col justify-center py-2 hover:underline"
+            className="flex min-h-11 items-center gap-3 py-2 hover:bg-sunk"
           >
-            <bdi className="font-semibold break-words">{line.label}</bdi>
-            <span className="text-sm text-quiet">
-              {[
-                write.day(line.takenInAt),
-                m.life.standing(line.standing, line.unrepaired),
-                line.comebackOf === null ? '' : m.cards.machine.comeback,
-              ]
-                .filter(Boolean)
-                .join(' · ')}
+            <span className="min-w-0">
+              <bdi className="block font-semibold break-words">{line.label}</bdi>
+              <span className="text-sm text-quiet">
+                {[
+                  write.day(line.takenInAt),
+                  m.life.standing(line.standing, line.unrepaired),
+                  line.comebackOf === null ? '' : m.cards.machine.comeback,
+                ]
+                  .filter(Boolean)
+                  .join(' · ')}
+              </span>
             </span>
+            <Opens />
           </Link>
         </li>
       ))}

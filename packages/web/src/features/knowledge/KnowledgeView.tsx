@@ -4,6 +4,7 @@ import { m } from '../../messages/index.ts';
 import { NotRead } from '../../session/NotRead.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
 import { type ShopTables, useTables } from '../../session/useTables.ts';
+import { ProvenanceLegend } from '../../ticket/ProvenanceMark.tsx';
 import { TicketBar } from '../../ticket/TicketBar.tsx';
 import { useTicket } from '../../ticket/TicketContext.tsx';
 import { TicketGate } from '../../ticket/TicketGate.tsx';
@@ -128,6 +129,11 @@ function Reading({
           <WhereItHurts model={model} />
         ) : (
           <p className="text-quiet">{words.unknown}</p>
+        )}
+        {(cause ?? check) !== undefined && (
+          <div className="mt-6 border-t border-rule pt-2">
+            <ProvenanceLegend />
+          </div>
         )}
       </article>
     </div>

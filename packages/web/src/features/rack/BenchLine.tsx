@@ -7,6 +7,7 @@ import { m, write } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { ticketAddress } from '../../shop/ticketAddress.ts';
 import { shopClock } from '../../time/shopTime.ts';
+import { Opens } from '../../ui/Opens.tsx';
 import { PersonMark } from '../../ui/PersonMark.tsx';
 import { Tag } from '../../ui/Tag.tsx';
 import {
@@ -285,6 +286,7 @@ function JobLine({
             .filter(Boolean)
             .join(', ')}
         </span>
+        <Opens />
       </Link>
     </li>
   );

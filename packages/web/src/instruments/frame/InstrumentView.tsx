@@ -8,6 +8,7 @@ import { useMachineQuery } from '../../api/client.ts';
 import { m, write } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { useTables } from '../../session/useTables.ts';
+import { ProvenanceLegend } from '../../ticket/ProvenanceMark.tsx';
 import { TicketBar } from '../../ticket/TicketBar.tsx';
 import { useTicket } from '../../ticket/TicketContext.tsx';
 import { TicketGate } from '../../ticket/TicketGate.tsx';
@@ -175,6 +176,9 @@ function Instrument({
             <part.Shown key={`${bench.model.family.id} ${bench.machine ?? ''}`} />
           </InstrumentContext>
         )}
+      </div>
+      <div className="border-t border-rule bg-paper px-4 py-2">
+        <ProvenanceLegend />
       </div>
     </div>
   );

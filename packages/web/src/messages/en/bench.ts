@@ -32,6 +32,15 @@ const standings: Readonly<Record<Provenance, string>> = {
   shop: 'From your own shop.',
 };
 
+const standingsShort: Readonly<Record<Provenance, string>> = {
+  published: 'published',
+  'common-practice': 'common practice',
+  typical: 'typical, from memory',
+  derived: 'worked out',
+  tuned: 'set by hand',
+  shop: 'your own shop',
+};
+
 const often: Readonly<Record<HowOften, string>> = {
   always: 'always',
   seam: 'every seam',
@@ -46,6 +55,7 @@ export const bench = {
   chanceWords,
   hazards,
   standings,
+  standingsShort,
   causes: {
     title: 'What it could be',
     closedTitle: 'Causes when it was closed',

@@ -5,6 +5,7 @@ import { useMoney } from '../../session/useMoney.ts';
 import { usePeopleById } from '../../session/usePeopleById.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Key } from '../../ui/Key.tsx';
+import { PersonMark } from '../../ui/PersonMark.tsx';
 import { useJustChanged } from '../../ui/useJustChanged.ts';
 import { useKeys } from '../../ui/useKeys.ts';
 import { useShown, useTicket } from '../TicketContext.tsx';
@@ -52,10 +53,12 @@ export function HistoryLine() {
               <bdi>{last.text}</bdi>
             </strong>
             {by && (
-              <span className="text-quiet">
-                {' · '}
-                <bdi>{by.name}</bdi>
-              </span>
+              <>
+                <PersonMark person={by} small silent />{' '}
+                <span className="text-quiet">
+                  <bdi>{by.name}</bdi>
+                </span>
+              </>
             )}
           </p>
         )}

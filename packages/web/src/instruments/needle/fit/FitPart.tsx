@@ -98,7 +98,7 @@ export function FitPart() {
           </div>
         )}
       </div>
-      <div className="flex flex-col gap-6" aria-live="polite">
+      <div className="flex flex-col gap-6 self-start lg:sticky lg:top-3" aria-live="polite">
         {fit ? (
           <FitAnswer fit={fit} found={now?.needle.size} />
         ) : (

@@ -109,7 +109,7 @@ export function WearPart() {
         />
         {struck === 'yes' && <p className="font-semibold text-hazard">{words.struck}</p>}
       </div>
-      <div className="flex flex-col gap-6" aria-live="polite">
+      <div className="flex flex-col gap-6 self-start lg:sticky lg:top-3" aria-live="polite">
         {count === undefined && <p className="text-lg">{words.sayAmount}</p>}
         {habit && count !== undefined && (
           <>
