@@ -88,9 +88,11 @@ describe('a bench on its day', () => {
 
 describe('tags above a line', () => {
   it('are folded where there is no room for them, never all', () => {
-    expect(tagsAbove([17, 11], 60)).toEqual({ shown: [17, 11], folded: 0 });
-    expect(tagsAbove([17, 11, 9, 31], 60)).toEqual({ shown: [17], folded: 3 });
-    expect(tagsAbove([1234], 10)).toEqual({ shown: [1234], folded: 0 });
+    expect(tagsAbove([17, 11], 60)).toEqual({ shown: [17, 11], more: '' });
+    expect(tagsAbove([17, 11, 9, 31], 60)).toEqual({ shown: [17], more: ' +3' });
+    expect(tagsAbove([1234], 10)).toEqual({ shown: [1234], more: '' });
+    // No room for how many: that there are others is said all the same.
+    expect(tagsAbove([2041, 2050, 2059], 44)).toEqual({ shown: [2041], more: '+' });
   });
 });
 

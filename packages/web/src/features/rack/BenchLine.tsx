@@ -185,7 +185,7 @@ function TargetBox({
   const [first] = lines;
   const [job] = jobs;
   if (!first || !job) return null;
-  const { shown, folded } = tagsAbove(
+  const { shown, more } = tagsAbove(
     lines.map(({ tag }) => tag ?? 0),
     width,
   );
@@ -197,7 +197,7 @@ function TargetBox({
   const tags = (
     <span aria-hidden="true" className="absolute top-0 left-0.5 whitespace-nowrap">
       {shown.join('  ')}
-      {folded > 0 && <span className="font-normal"> +{folded}</span>}
+      {more !== '' && <span className="font-normal">{more}</span>}
     </span>
   );
   if (lines.length === 1) {

@@ -118,17 +118,17 @@ function targetsOf(drawn: readonly Drawn[], width: number): readonly Target[] {
 const DIGIT = 9;
 const GAP = 8;
 
-/** The tags above a target as far as there is room for them, and how many are folded away. */
+/** The tags above a target as far as there is room for them, and that others are folded away: how many, if there is room. */
 export function tagsAbove(
   tags: readonly number[],
   width: number,
-): { readonly shown: readonly number[]; readonly folded: number } {
+): { readonly shown: readonly number[]; readonly more: string } {
   const wideOf = (some: readonly number[]) =>
     some.reduce((sum, tag) => sum + String(tag).length * DIGIT + GAP, 0);
-  if (wideOf(tags) <= width) return { shown: tags, folded: 0 };
+  if (wideOf(tags) <= width || tags.length < 2) return { shown: tags, more: '' };
   const most = tags.findIndex((_, at) => wideOf(tags.slice(0, at + 1)) + MORE > width);
   const shown = tags.slice(0, Math.max(1, most));
-  return { shown, folded: tags.length - shown.length };
+  return { shown, more: most < 1 ? '+' : ` +${tags.length - shown.length}` };
 }
 
 /** Room for the number of those that are folded away. */
