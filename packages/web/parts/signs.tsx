@@ -1,6 +1,6 @@
 import type { Provenance } from '@nodo/knowledge';
 import { Reading } from '../src/instruments/frame/bits.tsx';
-import { m } from '../src/messages/index.ts';
+import { later } from '../src/messages/later.ts';
 import { FormError } from '../src/session/FormError.tsx';
 import { ProvenanceMark } from '../src/ticket/ProvenanceMark.tsx';
 import { Button } from '../src/ui/Button.tsx';
@@ -12,7 +12,7 @@ import { EmptySeam, EmptyShelves } from '../src/ui/Skeletons.tsx';
 import { Blank, Sewing } from '../src/ui/Stitches.tsx';
 import type { PartStates } from './partStates.ts';
 
-const PROVENANCES = Object.keys(m.bench.standings) as Provenance[];
+const PROVENANCES = Object.keys(later.bench.standings) as Provenance[];
 
 function Broken(): never {
   throw new Error('A part that breaks, to show what stands in its place.');

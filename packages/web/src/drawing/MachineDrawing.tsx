@@ -1,5 +1,5 @@
 import type { Family, Place } from '@nodo/knowledge';
-import { m } from '../messages/index.ts';
+import { later } from '../messages/later.ts';
 import { bodyOf } from './body/bodies.ts';
 import { type Body, PATH_POINTS, type PathPoint, type Spot, spotsOf } from './body/body.ts';
 import { CatcherBelow } from './body/CatcherBelow.tsx';
@@ -43,7 +43,9 @@ export function MachineDrawing({ family, place, presserDown, small = false }: Ma
   const lit = NUMBERED.get(place);
   const spot = place === 'talk' || lit ? undefined : spotsOf(body).get(place);
   const account =
-    spot || lit ? m.drawing.account(family.title, m.places[place]) : m.drawing.plain(family.title);
+    spot || lit
+      ? later.drawing.account(family.title, later.places[place])
+      : later.drawing.plain(family.title);
   return (
     <svg
       viewBox={boxOf(body).join(' ')}
@@ -77,7 +79,7 @@ export function MachineDrawing({ family, place, presserDown, small = false }: Ma
       </g>
       {place === 'discs' && <PullArrow body={body} told={!small} />}
       {lit && <PathNumbers body={body} lit={lit} radius={small ? 17 : 14} />}
-      {spot && <Ring spot={spot} text={small ? undefined : m.places[place]} />}
+      {spot && <Ring spot={spot} text={small ? undefined : later.places[place]} />}
     </svg>
   );
 }
@@ -125,7 +127,7 @@ function PullArrow({
           size={17}
           fontWeight="600"
         >
-          {m.drawing.drawHere}
+          {later.drawing.drawHere}
         </DrawnText>
       )}
     </g>

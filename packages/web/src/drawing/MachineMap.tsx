@@ -1,6 +1,6 @@
 import type { Family, Place } from '@nodo/knowledge';
 import type { MouseEvent } from 'react';
-import { m } from '../messages/index.ts';
+import { later } from '../messages/later.ts';
 import { bodyOf } from './body/bodies.ts';
 import { placeNearest, spotsOf } from './body/body.ts';
 import { boxOf, MachineDrawing } from './MachineDrawing.tsx';
@@ -35,14 +35,14 @@ export function MachineMap({
     <div className="flex flex-wrap items-start gap-6">
       <button
         type="button"
-        aria-label={m.drawing.tap}
+        aria-label={later.drawing.tap}
         tabIndex={-1}
         onClick={tapped}
         className="rounded-lg hover:bg-sunk [&>svg]:w-[min(26rem,80vw)]"
       >
         <MachineDrawing family={family} place={place ?? 'talk'} presserDown={false} />
       </button>
-      <ul className="flex max-w-64 flex-wrap gap-2" aria-label={m.drawing.places}>
+      <ul className="flex max-w-64 flex-wrap gap-2" aria-label={later.drawing.places}>
         {[...spotsOf(body).keys()].map((one) => (
           <li key={one}>
             <button
@@ -51,7 +51,7 @@ export function MachineMap({
               onClick={() => onPlace(one)}
               className="choice min-h-11 rounded-md px-3"
             >
-              {m.places[one]}
+              {later.places[one]}
             </button>
           </li>
         ))}

@@ -1,5 +1,5 @@
 import type { Family, Place } from '@nodo/knowledge';
-import { m } from '../messages/index.ts';
+import { later } from '../messages/later.ts';
 import { bodyOf } from './body/bodies.ts';
 import type { Body } from './body/body.ts';
 import { pathOf } from './body/PathNumbers.tsx';
@@ -26,11 +26,11 @@ export function PlaceDrawing(props: PlaceDrawingProps) {
 /** What the numbers of the thread's way mean. */
 function PathNames({ body }: { readonly body: Body }) {
   return (
-    <ol aria-label={m.drawing.path.title} className="self-center text-sm">
+    <ol aria-label={later.drawing.path.title} className="self-center text-sm">
       {pathOf(body).map(({ point }, index) => (
         <li key={point}>
           <span className="inline-block w-6 font-semibold">{index + 1}</span>
-          {m.drawing.path.points[point]}
+          {later.drawing.path.points[point]}
         </li>
       ))}
     </ol>

@@ -1,5 +1,5 @@
 import type { PaidBy } from '@nodo/ticket';
-import { m } from '../messages/index.ts';
+import { later } from '../messages/later.ts';
 import { RadioBoxes } from '../ui/RadioBoxes.tsx';
 
 /** By which way it is paid: one of some. */
@@ -18,7 +18,7 @@ export function PayWays<Way extends PaidBy>({
     <RadioBoxes
       className="flex flex-wrap gap-x-6"
       legend={legend}
-      options={ways.map((one) => [one, m.bench.closing.paidBy[one]] as const)}
+      options={ways.map((one) => [one, later.bench.closing.paidBy[one]] as const)}
       value={value}
       onChoose={onChoose}
     />

@@ -7,7 +7,7 @@ export function ShopTabs() {
     <nav aria-label={m.shell.shopPages} className="mb-4 flex gap-x-1 border-b border-rule">
       {(
         [
-          ['/shop', m.cards.shop.nav],
+          ['/shop', m.shell.shop],
           ['/people', m.shell.people],
         ] as const
       ).map(([to, text]) => (

@@ -2,6 +2,7 @@ import type { Visit } from '@nodo/api';
 import { SHIPPED } from '@nodo/knowledge';
 import type { MachineProfile } from '@nodo/shop';
 import { m, write } from '../messages/index.ts';
+import { later } from '../messages/later.ts';
 import { useSession } from '../session/SessionContext.tsx';
 import { worksAtBench } from '../session/UntilAsked.tsx';
 import { useTables } from '../session/useTables.ts';
@@ -18,7 +19,7 @@ export function Visits({
   const { role } = useSession().person;
   const version = useTables().tables?.version ?? SHIPPED;
   const model = version.modelOf(machine.family, machine.traits ?? undefined);
-  const words = m.cards.machine;
+  const words = later.cards.machine;
   const causeOf = (id: string) => model?.causes.get(id)?.name ?? id;
   return (
     <ol className="flex flex-col gap-4">

@@ -1,7 +1,8 @@
 import { type CauseBelief, chanceBand } from '@nodo/core';
 import type { FamilyModel } from '@nodo/knowledge';
 import { memo, useState } from 'react';
-import { m, write } from '../messages/index.ts';
+import { write } from '../messages/index.ts';
+import { later } from '../messages/later.ts';
 import type { PlanExplanation } from '../workers/planner.worker.ts';
 import { ProvenanceMark } from './ProvenanceMark.tsx';
 import { useTicket } from './TicketContext.tsx';
@@ -29,7 +30,7 @@ export const Causes = memo(function Causes({
 }: CausesProps) {
   const { model, assessment } = useTicket();
   const [all, setAll] = useState(false);
-  const words = m.bench.causes;
+  const words = later.bench.causes;
   const { toBlame, alsoThere, unknown } = sortedOut(model, assessment.beliefs);
   const shown = toBlame.slice(0, all ? SHOWN_ALL : SHOWN);
   const nothingAsked = assessment.evidence.readings.length === 0;
@@ -48,7 +49,7 @@ export const Causes = memo(function Causes({
       <ol>
         {shown.map(({ cause, blame }) => {
           const { speaksFor, against } = reasonWords(model, explanation?.reasons.get(cause));
-          const band = m.bench.chanceWords[chanceBand(blame)];
+          const band = later.bench.chanceWords[chanceBand(blame)];
           const line = (
             <>
               <span className="flex items-baseline justify-between gap-3">
@@ -181,7 +182,7 @@ function Unknown({
 }) {
   const line = (
     <span className="flex items-baseline justify-between gap-3">
-      <span className="font-semibold">{m.bench.causes.unknown}</span>
+      <span className="font-semibold">{later.bench.causes.unknown}</span>
       <span className="font-mono">{write.percent(chance)}</span>
     </span>
   );

@@ -1,6 +1,6 @@
 import type { Provenance } from '@nodo/knowledge';
 import { Popover } from 'radix-ui';
-import { m } from '../messages/index.ts';
+import { later } from '../messages/later.ts';
 
 const SIGNS: Readonly<Record<Provenance, string>> = {
   published: '§',
@@ -20,7 +20,7 @@ export function ProvenanceLegend() {
           <span aria-hidden="true" className="font-semibold">
             {SIGNS[standing]}
           </span>{' '}
-          {m.bench.standingsShort[standing]}
+          {later.bench.standingsShort[standing]}
         </span>
       ))}
     </p>
@@ -34,7 +34,7 @@ export function ProvenanceMark({ standing }: { readonly standing: Provenance }) 
       <Popover.Trigger asChild>
         <button
           type="button"
-          aria-label={m.bench.standings[standing]}
+          aria-label={later.bench.standings[standing]}
           className="-mx-3 -my-3 inline-grid size-11 place-items-center text-quiet hover:text-ink"
         >
           <span aria-hidden="true" className="-translate-y-1 text-sm leading-none font-semibold">
@@ -47,7 +47,7 @@ export function ProvenanceMark({ standing }: { readonly standing: Provenance }) 
           sideOffset={2}
           className="z-50 max-w-72 rounded-md border-2 border-ink bg-paper p-3 text-sm text-ink"
         >
-          {m.bench.standings[standing]}
+          {later.bench.standings[standing]}
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import { m } from '../messages/index.ts';
+import { later } from '../messages/later.ts';
 import { UndoButton } from './seam/Undo.tsx';
 
 /** What a small screen shows of a ticket at a time. */
@@ -20,7 +21,7 @@ export function ThumbBar({
 }) {
   return (
     <nav
-      aria-label={m.bench.bar.thumb}
+      aria-label={later.bench.bar.thumb}
       className="sticky bottom-0 z-10 flex border-t border-rule bg-ground lg:hidden"
     >
       <Link to="/" className={ITEM}>
@@ -34,7 +35,7 @@ export function ThumbBar({
           onClick={() => onPane(one)}
           className={ITEM}
         >
-          {m.bench.bar.pane[one]}
+          {later.bench.bar.pane[one]}
         </button>
       ))}
       <UndoButton thumb={ITEM} />

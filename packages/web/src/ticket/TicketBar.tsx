@@ -5,6 +5,7 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { type Tool, ToolGlyph } from '../drawing/ToolGlyph.tsx';
 import { m, write } from '../messages/index.ts';
+import { later } from '../messages/later.ts';
 import { InBar } from '../session/BarSlot.tsx';
 import { usePeopleById } from '../session/usePeopleById.ts';
 import { Tag } from '../ui/Tag.tsx';
@@ -45,7 +46,7 @@ export function TicketBar({
       {intake.tag !== undefined && (
         <Link
           to={`/bench/${ticket.id}`}
-          aria-label={m.bench.bar.toStep(intake.tag)}
+          aria-label={later.bench.bar.toStep(intake.tag)}
           className="inline-flex min-h-11 shrink-0 items-center"
         >
           <Tag tag={intake.tag} />
@@ -57,7 +58,7 @@ export function TicketBar({
           className="line-clamp-2 hidden min-w-0 flex-1 border-l-3 border-edge pl-3 leading-snug text-quiet xl:[display:-webkit-box]"
           title={intake.words}
         >
-          <span className="sr-only">{m.bench.machine.words}: </span>
+          <span className="sr-only">{later.bench.machine.words}: </span>
           <bdi>“{intake.words}”</bdi>
         </blockquote>
       )}
@@ -78,7 +79,7 @@ function Facts({ summary }: { readonly summary: ReactNode }) {
   const lastBy = last && people.get(last.actor.person);
   const { intake, life } = ticket;
   if (!intake) return null;
-  const promised = life.promised && m.bench.bar.due(write.plainDay(life.promised));
+  const promised = life.promised && later.bench.bar.due(write.plainDay(life.promised));
   return (
     <Popover.Root>
       <Popover.Trigger
@@ -119,12 +120,12 @@ function Facts({ summary }: { readonly summary: ReactNode }) {
             </p>
           ))}
           {life.comebackOf !== undefined && (
-            <TextLink to={`/t/${life.comebackOf}`}>{m.bench.bar.cameBack}</TextLink>
+            <TextLink to={`/t/${life.comebackOf}`}>{later.bench.bar.cameBack}</TextLink>
           )}
           {summary}
           {last && lastBy && (
             <p className="text-sm text-quiet">
-              {m.bench.lastEntry(lastBy.name, write.moment(last.observedAt))}
+              {later.bench.lastEntry(lastBy.name, write.moment(last.observedAt))}
             </p>
           )}
         </Popover.Content>
@@ -165,7 +166,7 @@ export function ToolLinks({
 }) {
   const tools = TOOLS.filter(([tool]) => isInShop || tool === 'knowledge');
   return (
-    <nav aria-label={m.bench.bar.tools}>
+    <nav aria-label={later.bench.bar.tools}>
       <ul className={large ? 'grid grid-cols-3 gap-3' : 'flex'}>
         {tools.map(([tool, address]) => (
           <li key={tool}>
@@ -178,7 +179,7 @@ export function ToolLinks({
               }`}
             >
               <ToolGlyph tool={tool} />
-              {m.bench.bar.tool[tool]}
+              {later.bench.bar.tool[tool]}
             </Link>
           </li>
         ))}

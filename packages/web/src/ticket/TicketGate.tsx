@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { m } from '../messages/index.ts';
+import { later } from '../messages/later.ts';
 import { NotRead } from '../session/NotRead.tsx';
 import { EmptySeam } from '../ui/Skeletons.tsx';
 import { Blank } from '../ui/Stitches.tsx';
@@ -25,10 +26,12 @@ export function TicketGate({
   }
   if (fault?.kind === 'refused') {
     return (
-      <Blank title={m.refusals[fault.refusal.code](fault.refusal)} text={m.bench.missing}>
+      <Blank title={m.refusals[fault.refusal.code](fault.refusal)} text={later.bench.missing}>
         <TextLink to="/">{m.shell.backToRack}</TextLink>
       </Blank>
     );
   }
-  return <NotRead title={m.bench.failed} fault={fault} again={refetch} skeleton={<EmptySeam />} />;
+  return (
+    <NotRead title={later.bench.failed} fault={fault} again={refetch} skeleton={<EmptySeam />} />
+  );
 }

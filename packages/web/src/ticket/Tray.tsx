@@ -2,6 +2,7 @@ import { outbox } from '@nodo/client';
 import type { FamilyModel } from '@nodo/knowledge';
 import { useAppDispatch, useAppSelector } from '../api/client.ts';
 import { m, write } from '../messages/index.ts';
+import { later } from '../messages/later.ts';
 import { Button } from '../ui/Button.tsx';
 import { useTicket } from './TicketContext.tsx';
 
@@ -17,10 +18,10 @@ export function Tray() {
   if (refused.length === 0) return null;
   return (
     <section
-      aria-label={m.bench.tray.title}
+      aria-label={later.bench.tray.title}
       className="border-b-2 border-dashed border-ink bg-paper px-4 py-2"
     >
-      <h2 className="text-sm font-semibold">{m.bench.tray.title}</h2>
+      <h2 className="text-sm font-semibold">{later.bench.tray.title}</h2>
       <ul>
         {refused.map(({ draft, refusal, unknown }) => (
           <li key={draft.id} className="flex flex-wrap items-center gap-x-4">
@@ -30,11 +31,11 @@ export function Tray() {
             <span className="ml-auto flex gap-2">
               {!unknown && (
                 <Button look="quiet" onClick={() => dispatch(outbox.actions.retried(draft.id))}>
-                  {m.bench.tray.sendAgain}
+                  {later.bench.tray.sendAgain}
                 </Button>
               )}
               <Button look="quiet" onClick={() => dispatch(outbox.actions.removed(draft.id))}>
-                {m.bench.tray.putAway}
+                {later.bench.tray.putAway}
               </Button>
             </span>
           </li>

@@ -2,7 +2,7 @@ import type { FindingWeight, Requirement } from '@nodo/core';
 import { lowerFirst } from '@nodo/kernel';
 import { type FamilyModel, type Hazard, type Needs, parseRequirement } from '@nodo/knowledge';
 import { IN_WORDS, type Ticket } from '@nodo/ticket';
-import { m } from '../messages/index.ts';
+import { later } from '../messages/later.ts';
 
 /** The text of a finding: what was seen, or the check's own text for nothing seen. */
 export function findingWords(model: FamilyModel, finding: string, present: boolean): string {
@@ -12,7 +12,7 @@ export function findingWords(model: FamilyModel, finding: string, present: boole
   const check = model.checks.get(known.check);
   // Complaint and context have no normal answer worth telling: the question was denied.
   const single = check !== undefined && check.findings.length === 1;
-  return single ? lowerFirst(check.normal) : m.bench.causes.notSeen(lowerFirst(known.answer));
+  return single ? lowerFirst(check.normal) : later.bench.causes.notSeen(lowerFirst(known.answer));
 }
 
 /** The readings that carry a cause, strongest first, as one line. */
@@ -67,17 +67,19 @@ export function openWords(model: FamilyModel, ticket: Ticket): string {
 
 /** The caution of a check. With the foot off the pedal nothing is sewn. */
 export function hazardWords(hazard: Hazard, needs: Needs): string {
-  return hazard === 'needle' && needs === 'sews' ? m.bench.sewingHazard : m.bench.hazards[hazard];
+  return hazard === 'needle' && needs === 'sews'
+    ? later.bench.sewingHazard
+    : later.bench.hazards[hazard];
 }
 
 /** What a cause is called; of what no table names, that. */
 export function causeName(model: FamilyModel, cause: string): string {
-  return model.causes.get(cause)?.name ?? m.bench.causes.unknown;
+  return model.causes.get(cause)?.name ?? later.bench.causes.unknown;
 }
 
 /** What is owed is called: a symptom, a fault that was seen, or a complaint in words alone. */
 export function symptomName(model: FamilyModel, symptom: string): string {
-  if (symptom === IN_WORDS) return m.bench.step.wordsAlone;
+  if (symptom === IN_WORDS) return later.bench.step.wordsAlone;
   return model.findings.get(symptom)?.answer ?? causeName(model, symptom);
 }
 

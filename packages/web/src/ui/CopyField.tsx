@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { m } from '../messages/index.ts';
+import { later } from '../messages/later.ts';
 import { Button } from './Button.tsx';
 import { TextField } from './Field.tsx';
 
@@ -14,7 +14,7 @@ export function CopyField({
   readonly text: string;
 }) {
   const [copied, setCopied] = useState(false);
-  const words = m.links;
+  const words = later.links;
   return (
     <div className="flex items-end gap-3">
       <TextField

@@ -14,17 +14,17 @@ export function AskZone() {
 
 function Question({ sheet: { revision, card } }: { readonly sheet: ShopRecord }) {
   const [change, { isLoading }] = useChangeShopMutation();
-  const words = m.cards.shop;
+  const words = m.shell.zone;
   return (
     <section
-      aria-label={words.timeZone}
+      aria-label={words.label}
       className="flex flex-wrap items-center gap-4 border-b-2 border-dashed border-own gutter py-2"
     >
-      <p>{words.zoneAsk(card.timeZone)}</p>
+      <p>{words.ask(card.timeZone)}</p>
       <Button disabled={isLoading} onClick={() => void change({ revision, card })}>
-        {words.zoneYes}
+        {words.yes}
       </Button>
-      <TextLink to="/shop">{words.zoneOther}</TextLink>
+      <TextLink to="/shop">{words.other}</TextLink>
     </section>
   );
 }

@@ -23,8 +23,8 @@ export function ShopBar() {
         <BarLink to="/counter" short={m.shell.takeInShort}>
           {m.shell.takeIn}
         </BarLink>
-        <BarLink to="/phone" short={m.phone.navShort}>
-          {m.phone.nav}
+        <BarLink to="/phone" short={m.shell.phoneShort}>
+          {m.shell.phone}
         </BarLink>
         {worksAtBench(person.role) && (
           <BarLink to="/tools" also={TOOL_PAGES}>
@@ -32,11 +32,11 @@ export function ShopBar() {
           </BarLink>
         )}
         <BarLink to="/knowledge" also={/^\/knowledge/}>
-          {m.knowledge.nav}
+          {m.shell.knowledge}
         </BarLink>
         {person.role === 'lead' && (
           <BarLink to="/shop" also={/^\/people/}>
-            {m.cards.shop.nav}
+            {m.shell.shop}
           </BarLink>
         )}
       </nav>

@@ -1,10 +1,10 @@
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { catcherOf } from '../body/body.ts';
 import { ClockRing, type DetailProps, has, Sheet, Word } from './kit.tsx';
 
 /** The bobbin in its place: which way it turns, its thread in the slot; and in section, as full as it may be. */
 export function BobbinDetail({ family }: DetailProps) {
-  const words = m.drawing.bobbin;
+  const words = later.drawing.bobbin;
   const dropIn = has(family, 'drop-in');
   return (
     <Sheet account={words.account(dropIn)}>
@@ -62,7 +62,7 @@ function BobbinInSection() {
 
 /** The case with its spring, its slot and its stop, and the hours round it. */
 export function CaseDetail({ family }: DetailProps) {
-  const words = m.drawing.case;
+  const words = later.drawing.case;
   const dropIn = has(family, 'drop-in');
   return (
     <Sheet account={words.account(dropIn)}>
@@ -101,7 +101,7 @@ export function CaseDetail({ family }: DetailProps) {
 
 /** The hook of the machine with its point at the needle and the hours round it; loopers where there is no bobbin. */
 export function HookDetail({ family }: DetailProps) {
-  const words = m.drawing.hook;
+  const words = later.drawing.hook;
   const kind = catcherOf(family);
   if (kind === 'loopers') return <Loopers />;
   return (
@@ -165,7 +165,7 @@ const HOOKS = {
 } as const;
 
 function Loopers() {
-  const words = m.drawing.hook;
+  const words = later.drawing.hook;
   return (
     <Sheet account={words.loopers}>
       <path d="M28 140C60 70 100 60 150 84" strokeWidth="6" />

@@ -1,10 +1,10 @@
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { type DetailProps, has, Sheet, Word } from './kit.tsx';
 
 /** The needle from the front, the side and the back: groove, scarf, flat, eye. */
 export function NeedleDetail({ family }: DetailProps) {
   const round = has(family, 'round-shank');
-  const words = m.drawing.needle;
+  const words = later.drawing.needle;
   return (
     <Sheet account={words.account(round, family.flatOrScarfFaces)}>
       <g transform="translate(44 0)">
@@ -51,7 +51,7 @@ export function NeedleDetail({ family }: DetailProps) {
 
 /** The needle in its clamp, pushed up to the stop, and one that hangs too low. */
 export function ClampDetail() {
-  const words = m.drawing.clamp;
+  const words = later.drawing.clamp;
   return (
     <Sheet account={words.account}>
       {[60, 170].map((x, index) => {

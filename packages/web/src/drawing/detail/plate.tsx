@@ -1,9 +1,9 @@
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { type DetailProps, has, Sheet, Word } from './kit.tsx';
 
 /** The needle plate from above: the hole's edge, where a strike leaves its mark. */
 export function PlateDetail({ family }: DetailProps) {
-  const words = m.drawing.plate;
+  const words = later.drawing.plate;
   const zigzag = has(family, 'zigzag');
   return (
     <Sheet account={words.account(zigzag)}>
@@ -37,7 +37,7 @@ export function PlateDetail({ family }: DetailProps) {
 
 /** The feed cut across its rows: each stands through a slot of the plate, lint packs between them. */
 export function FeedDetail() {
-  const words = m.drawing.feed;
+  const words = later.drawing.feed;
   return (
     <Sheet account={words.account}>
       <path
@@ -82,7 +82,7 @@ const ROWS = [56, 102, 148] as const;
 
 /** The presser foot from below: slot, toes and the groove behind. */
 export function FootDetail() {
-  const words = m.drawing.foot;
+  const words = later.drawing.foot;
   return (
     <Sheet account={words.account}>
       <path d="M60 16H144V98L128 150H112V84H92V150H76L60 98Z" fill="var(--sunk)" />

@@ -1,4 +1,4 @@
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { type DetailProps, Sheet, Word } from './kit.tsx';
 
 /** So far the rims of the discs stand off each other: they are dished, and grip inside. */
@@ -6,7 +6,7 @@ const FLARE = 14;
 
 /** The discs in section: open with the presser up, shut with it down. */
 export function DiscsDetail({ presserDown }: DetailProps) {
-  const words = m.drawing.discs;
+  const words = later.drawing.discs;
   return (
     <Sheet account={words.account(presserDown)}>
       {[false, true].map((down) => {
@@ -44,7 +44,7 @@ export function DiscsDetail({ presserDown }: DetailProps) {
 
 /** The spool on its pin with a cap as wide as its end, close to it. */
 export function SpoolDetail() {
-  const words = m.drawing.spool;
+  const words = later.drawing.spool;
   return (
     <Sheet account={words.account}>
       <path d="M14 84H206" stroke="var(--edge)" strokeWidth="4" />

@@ -8,7 +8,7 @@ import {
 } from '@nodo/ticket';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Navigate, useParams, useSearchParams } from 'react-router';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { Causes, UNKNOWN } from '../../ticket/Causes.tsx';
 import { LatestLocalAct } from '../../ticket/seam/Undo.tsx';
 import type { Pane } from '../../ticket/ThumbBar.tsx';
@@ -167,7 +167,7 @@ function Bench() {
             <PriceNow />
             {mayWork && wantsFreeing(ticket, assessment) && (
               <Button className="mt-3" onClick={() => setChoice({ kind: 'freeing' })}>
-                {m.freeing.offer}
+                {later.freeing.offer}
               </Button>
             )}
             <Duties
@@ -210,7 +210,7 @@ function ToDoCount({ onShow }: { readonly onShow: () => void }) {
   if (owed === 0 || ticket.status !== 'open') return null;
   return (
     <Button look="quiet" onClick={onShow}>
-      {m.bench.bar.toDo(owed)}
+      {later.bench.bar.toDo(owed)}
     </Button>
   );
 }

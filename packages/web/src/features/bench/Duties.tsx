@@ -2,7 +2,8 @@ import type { DutyStatus } from '@nodo/core';
 import { isReason, lowerFirst } from '@nodo/kernel';
 import type { FamilyModel } from '@nodo/knowledge';
 import { memo, useState } from 'react';
-import { m, write } from '../../messages/index.ts';
+import { write } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { useTicket } from '../../ticket/TicketContext.tsx';
 import { requirementWords, symptomName } from '../../ticket/words.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -30,7 +31,7 @@ export const Duties = memo(function Duties({
 }) {
   const { assessment, model, record } = useTicket();
   const [waiving, setWaiving] = useState<string>();
-  const words = m.bench.duties;
+  const words = later.bench.duties;
   const owed = assessment.duties.filter(({ state }) => state === 'owed');
   const unsettled = assessment.debts.filter(({ settled }) => settled === undefined);
   const contested = new Set(closed ? [] : assessment.contested.map(({ check }) => check));
@@ -154,11 +155,11 @@ function Duty({
       )}
       <div className="flex items-start justify-between gap-2 text-sm leading-snug text-quiet">
         <p className="-mt-1 pb-1">
-          {any.length > 0 ? m.bench.duties.oneOf(needed) : needed.join(', ')}
+          {any.length > 0 ? later.bench.duties.oneOf(needed) : needed.join(', ')}
         </p>
         {onWaive && (
           <button type="button" onClick={onWaive} className={`${link} -mt-3 shrink-0`}>
-            {m.bench.duties.waive}
+            {later.bench.duties.waive}
           </button>
         )}
       </div>
@@ -176,7 +177,7 @@ function WaiveSheet({
   readonly onLeave: () => void;
 }) {
   const [reason, setReason] = useState('');
-  const words = m.bench.duties;
+  const words = later.bench.duties;
   return (
     <Modal
       open

@@ -4,7 +4,8 @@ import { Plug, Unplug, Wrench } from 'lucide-react';
 import { memo } from 'react';
 import { BobbinNow } from '../../instruments/bobbin/BobbinNow.tsx';
 import { NeedleNow } from '../../instruments/needle/register/NeedleNow.tsx';
-import { m, write } from '../../messages/index.ts';
+import { write } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { useTicket } from '../../ticket/TicketContext.tsx';
 import { openWords } from '../../ticket/words.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -19,7 +20,7 @@ export const MachineNow = memo(function MachineNow({
   readonly onChooseCheck: (check: string) => void;
 }) {
   const { ticket, model, record, mayWork } = useTicket();
-  const words = m.bench.machine;
+  const words = later.bench.machine;
   const open = ticket.open.size > 0;
   const powered = ticket.power === 'on';
   return (
@@ -90,7 +91,7 @@ function WhileOpen({
   if (checks.length === 0) return null;
   return (
     <div className="mt-2 border-l-3 border-own pl-3">
-      <p className="text-sm text-quiet">{m.bench.machine.whileOpen}</p>
+      <p className="text-sm text-quiet">{later.bench.machine.whileOpen}</p>
       <ul>
         {checks.map((check) => (
           <li key={check.id}>

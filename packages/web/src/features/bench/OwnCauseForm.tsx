@@ -1,6 +1,6 @@
 import { reportedOn } from '@nodo/ticket';
 import { useState } from 'react';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { useTicket } from '../../ticket/TicketContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { CheckBoxes } from '../../ui/CheckBox.tsx';
@@ -20,7 +20,7 @@ export function OwnCauseForm({
   const [name, setName] = useState(begun);
   const [remedy, setRemedy] = useState('');
   const [explains, setExplains] = useState<readonly string[]>(reported);
-  const words = m.bench.ownCause;
+  const words = later.bench.ownCause;
   return (
     <Form
       className="mt-2 flex flex-col gap-3 overflow-y-auto"

@@ -1,6 +1,6 @@
 import type { PlanPolicy } from '@nodo/knowledge';
 import { memo } from 'react';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { useTicket } from '../../ticket/TicketContext.tsx';
 
 const PLANS: readonly PlanPolicy[] = ['per-minute', 'one-at-a-time', 'full-sweep'];
@@ -8,7 +8,7 @@ const PLANS: readonly PlanPolicy[] = ['per-minute', 'one-at-a-time', 'full-sweep
 /** How the work on this ticket goes, and what each way means. */
 export const PlanSwitch = memo(function PlanSwitch() {
   const { ticket, record, mayWork } = useTicket();
-  const words = m.bench.plan;
+  const words = later.bench.plan;
   const { title } = words.ways[ticket.plan];
   if (!mayWork || ticket.status !== 'open') {
     return (

@@ -1,5 +1,5 @@
 import { checkOutcome, type Deferred, stateEpoch } from '@nodo/ticket';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { useTicket } from '../../ticket/TicketContext.tsx';
 
 /** Checks and actions that were put off, on this screen or for want of an answer, with the reason; a tap takes one up again. */
@@ -12,14 +12,14 @@ export function PutOffList({
   readonly onTakeUp: (what: { readonly check: string } | { readonly action: string }) => void;
 }) {
   const { ticket, model } = useTicket();
-  const words = m.bench.putOff;
+  const words = later.bench.putOff;
   if (ticket.status !== 'open') return null;
   const now = stateEpoch(ticket, ticket.epoch);
   const reasons = new Map<string, string>();
   for (const check of deferred.checks) reasons.set(check, words.later);
   for (const { check, why, epoch } of ticket.unanswerable) {
     if (stateEpoch(ticket, epoch) !== now || checkOutcome(ticket, model, check).done) continue;
-    reasons.set(check, why === undefined ? words.noAnswer : m.bench.step.notTold[why]);
+    reasons.set(check, why === undefined ? words.noAnswer : later.bench.step.notTold[why]);
   }
   const lines = [
     ...[...reasons].map(([check, reason]) => {

@@ -1,7 +1,8 @@
 import { lowerFirst } from '@nodo/kernel';
 import type { FamilyModel } from '@nodo/knowledge';
 import { type NextStep, resumeOf } from '@nodo/ticket';
-import { m, write } from '../../messages/index.ts';
+import { write } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { useTicket } from '../../ticket/TicketContext.tsx';
 import { causeName } from '../../ticket/words.ts';
 
@@ -16,7 +17,7 @@ export function SoFar({
     ticket,
     assessment,
   );
-  const words = m.bench.resume;
+  const words = later.bench.resume;
   const named = (ids: readonly string[], name: (id: string) => string | undefined): string =>
     ids.map((id) => lowerFirst(name(id) ?? id)).join(', ');
   const answerOf = (id: string) => model.findings.get(id)?.answer;
@@ -48,7 +49,7 @@ export function SoFar({
 }
 
 function stepWords(step: NextStep, model: FamilyModel): string {
-  const words = m.bench.resume.next;
+  const words = later.bench.resume.next;
   switch (step.kind) {
     case 'check':
       return lowerFirst(model.checks.get(step.check)?.title ?? step.check);

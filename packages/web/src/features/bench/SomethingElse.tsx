@@ -2,7 +2,7 @@ import type { FamilyModel } from '@nodo/knowledge';
 import { gatesUnmet } from '@nodo/ticket';
 import { Camera } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { PhotoForm } from '../../ticket/photo/PhotoForm.tsx';
 import { useTicket } from '../../ticket/TicketContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -24,7 +24,7 @@ interface SomethingElseProps {
 
 /** Any check, cause or action by a few letters; or a note in one's own words. */
 export function SomethingElse(props: SomethingElseProps) {
-  const words = m.bench.palette;
+  const words = later.bench.palette;
   return (
     <Modal
       open={props.open}
@@ -48,7 +48,7 @@ function Search(props: SomethingElseProps) {
   const [isAboutCheck, setIsAboutCheck] = useState(true);
   const about = props.check !== undefined && isAboutCheck ? { check: props.check } : {};
   const checkTitle = model.checks.get(props.check ?? '')?.title;
-  const words = m.bench.palette;
+  const words = later.bench.palette;
   const hits = useMemo(() => find(model, wanted), [model, wanted]);
   const note = wanted.trim();
   const done = (worked: boolean) => worked && onOpenChange(false);
@@ -107,7 +107,7 @@ function Search(props: SomethingElseProps) {
                 onClick={() => setFurther('cause')}
                 className="mt-2 w-full rounded-md border-2 border-dashed border-edge px-4 py-3 text-left hover:border-ink"
               >
-                {m.bench.ownCause.offer(note)}
+                {later.bench.ownCause.offer(note)}
               </button>
             )}
           </>
@@ -118,7 +118,7 @@ function Search(props: SomethingElseProps) {
           </CheckBox>
         )}
         <Button className="mt-3" onClick={() => setFurther('photo')}>
-          <Camera aria-hidden size={20} /> {m.bench.photo.offer}
+          <Camera aria-hidden size={20} /> {later.bench.photo.offer}
         </Button>
       </div>
     </>

@@ -1,7 +1,7 @@
 import type { PutOff } from '@nodo/knowledge';
 import { defer, NOTHING_DEFERRED } from '@nodo/ticket';
 import { useMemo, useState } from 'react';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import type { LocalAct } from '../../ticket/seam/Undo.tsx';
 import { useTicket } from '../../ticket/TicketContext.tsx';
 import { causeName } from '../../ticket/words.ts';
@@ -22,7 +22,7 @@ export function useDeferred() {
   const last = acts.at(-1);
   const latest: LocalAct | undefined = last && {
     at: last.at,
-    text: m.bench.step.notNowOf(nameOf(last.what)),
+    text: later.bench.step.notNowOf(nameOf(last.what)),
     undo: () => setActs(acts.slice(0, -1)),
   };
   return {

@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { useCollectedInfiniteQuery } from '../../api/client.ts';
 import { Silhouette } from '../../drawing/Silhouette.tsx';
 import { m, write } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { NotRead } from '../../session/NotRead.tsx';
 import { useMoney } from '../../session/useMoney.ts';
 import { Opens } from '../../ui/Opens.tsx';
@@ -32,7 +33,7 @@ export default function CollectedView() {
     if (hasNextPage && !isFetchingNextPage && last >= lines.length - AHEAD) void fetchNextPage();
   }, [hasNextPage, isFetchingNextPage, last, lines.length, fetchNextPage]);
   const money = useMoney();
-  const words = m.cards.collected;
+  const words = later.cards.collected;
   if (!data) return <NotRead title={words.failed} fault={error} again={refetch} />;
   if (lines.length === 0) return <Blank title={words.title} text={words.none} />;
   return (
@@ -73,7 +74,7 @@ export default function CollectedView() {
                     {[
                       line.instead ? m.life.neverCollected(line.instead) : '',
                       line.unrepaired ? m.life.standing(line.standing, line.unrepaired) : '',
-                      line.comebacks > 0 ? m.cards.machine.comeback : '',
+                      line.comebacks > 0 ? later.cards.machine.comeback : '',
                     ]
                       .filter(Boolean)
                       .join(', ')}

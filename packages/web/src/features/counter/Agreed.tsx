@@ -2,6 +2,7 @@ import type { FamilyModel, KnowledgeVersion } from '@nodo/knowledge';
 import { assess, pendingOverlay, workLeftOn } from '@nodo/ticket';
 import { useMemo } from 'react';
 import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { intakeOf } from '../../shop/intake/intake.ts';
 import { blankForm, type IntakeForm } from '../../shop/intake/intakeForm.ts';
@@ -30,7 +31,7 @@ export function Agreed({
   readonly set: (part: Partial<IntakeForm>) => void;
 }) {
   const session = useSession();
-  const words = m.counter.agreed;
+  const words = later.counter.agreed;
   const { ticket: id, family, complaint, context, traits } = form;
   // Only what the machine shows decides how long it takes; the rest of the form does not.
   const left = useMemo(() => {
@@ -68,7 +69,7 @@ export function Agreed({
           onText={(feeAmount) => set({ feeAmount })}
         />
         <SpokenSelect
-          label={m.cards.customer.reach}
+          label={later.cards.customer.reach}
           className="mt-3 max-w-64"
           how={form.reach}
           onChange={(reach) => set({ reach })}

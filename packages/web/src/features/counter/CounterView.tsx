@@ -3,7 +3,7 @@ import { mayTakeIn } from '@nodo/ticket';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { useRackRead } from '../../api/useRackRead.ts';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { FormError } from '../../session/FormError.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
 import { useMoney } from '../../session/useMoney.ts';
@@ -41,7 +41,7 @@ import { TheirMachines, WhichMachine } from './WhichMachine.tsx';
 export default function CounterView() {
   const session = useSession();
   if (!mayTakeIn(session.person.role))
-    return <Blank title={m.counter.title} text={m.counter.noRights} />;
+    return <Blank title={later.counter.title} text={later.counter.noRights} />;
   return <IntakeSheet />;
 }
 
@@ -102,8 +102,8 @@ function IntakeSheet() {
   const beginAnew = () => {
     const before = form;
     reset(blankForm());
-    toast(m.counter.cleared, {
-      action: { label: m.counter.undo, onClick: () => reset(before) },
+    toast(later.counter.cleared, {
+      action: { label: later.counter.undo, onClick: () => reset(before) },
     });
   };
 
@@ -114,7 +114,7 @@ function IntakeSheet() {
   return (
     <Form onSubmit={send} noValidate className="flex flex-1 flex-col lg:flex-row">
       <div ref={sheet} className="min-w-0 flex-1 gutter py-4">
-        <h1 className="mb-4 text-2xl font-bold">{m.counter.title}</h1>
+        <h1 className="mb-4 text-2xl font-bold">{later.counter.title}</h1>
         {form.call === null ? (
           <WhichMachine
             onMachine={known.chooseMachine}
@@ -123,7 +123,7 @@ function IntakeSheet() {
             onNew={takeAsNew}
           />
         ) : (
-          <p className="mb-4 border-l-4 border-own pl-3">{m.counter.known.announced}</p>
+          <p className="mb-4 border-l-4 border-own pl-3">{later.counter.known.announced}</p>
         )}
         {known.machine && (
           <KnownMachine
@@ -147,7 +147,7 @@ function IntakeSheet() {
         <MachineFields form={form} errorOf={errorOf} freeTag={firstFreeTag(rack)} set={set} />
         <TextArea
           className="mt-4"
-          label={m.counter.words}
+          label={later.counter.words}
           rows={2}
           value={form.words}
           maxLength={2000}
@@ -197,11 +197,11 @@ function IntakeSheet() {
         <div className="mt-auto flex flex-col gap-2 pt-4">
           <FormError fault={!busy && fault} />
           <Button look="main" type="submit" disabled={busy} className="min-h-14 text-lg">
-            {busy ? m.counter.submitting : m.counter.submit}
+            {busy ? later.counter.submitting : later.counter.submit}
           </Button>
-          <p className="text-sm text-quiet">{m.counter.kept}</p>
+          <p className="text-sm text-quiet">{later.counter.kept}</p>
           <Button look="quiet" onClick={beginAnew}>
-            {m.counter.clear}
+            {later.counter.clear}
           </Button>
         </div>
       </aside>

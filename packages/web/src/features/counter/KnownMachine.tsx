@@ -1,7 +1,8 @@
 import type { MachineFile } from '@nodo/api';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { m, write } from '../../messages/index.ts';
+import { write } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { ticketAddress } from '../../shop/ticketAddress.ts';
 import { Visits } from '../../shop/Visits.tsx';
@@ -23,7 +24,7 @@ export function KnownMachine({
   const { role } = useSession().person;
   // Asked of the customer, not taken for granted.
   const [answer, setAnswer] = useState<'yes' | 'no'>();
-  const words = m.counter.known;
+  const words = later.counter.known;
   const { visits, machine } = file;
   const here = visits.find(({ line }) => line.status === 'open' && line.tag !== null);
   const last = visits.find(({ line }) => line.status !== 'open');

@@ -1,6 +1,6 @@
 import { Camera } from 'lucide-react';
 import { useState } from 'react';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { MOST_PHOTOS } from '../../shop/intake/intake.ts';
 import { drawPhoto, jpegOf } from '../../ticket/photo/drawPhoto.ts';
 import { Preview } from '../../ticket/photo/Preview.tsx';
@@ -17,7 +17,7 @@ export function Pictures({
   readonly onChange: (pictures: readonly Picture[]) => void;
 }) {
   const [unreadable, setUnreadable] = useState(false);
-  const words = m.counter.pictures;
+  const words = later.counter.pictures;
   const photos = pictures.filter(({ place }) => place !== 'signature');
   const free = Array.from({ length: MOST_PHOTOS }, (_, index) => index).find(
     (index) => !photos.some((one) => one.place === index),
@@ -66,7 +66,7 @@ export function Pictures({
         )}
         {unreadable && (
           <p role="alert" className="font-semibold text-hazard">
-            {m.bench.photo.unreadable}
+            {later.bench.photo.unreadable}
           </p>
         )}
       </section>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { Button } from '../../ui/Button.tsx';
 import { CheckBoxes } from '../../ui/CheckBox.tsx';
 import { TextArea, TextField } from '../../ui/Field.tsx';
@@ -17,7 +17,7 @@ export function Received({
   readonly onCondition: (condition: string) => void;
 }) {
   const [other, setOther] = useState('');
-  const words = m.counter.received;
+  const words = later.counter.received;
   const all = [...new Set([...words.usual, ...accessories])];
   const add = () => {
     const more = other.trim();

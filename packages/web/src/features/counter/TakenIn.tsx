@@ -3,7 +3,7 @@ import { NEW_SHOP_PROFILE } from '@nodo/shop';
 import { Printer, Receipt, UserRoundPlus } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { useShopQuery } from '../../api/client.ts';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { ticketAddress } from '../../shop/ticketAddress.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -27,7 +27,7 @@ export function TakenIn({
 }) {
   const { role } = useSession().person;
   const { tagPaper } = useShopQuery().data?.card ?? NEW_SHOP_PROFILE;
-  const words = m.counter;
+  const words = later.counter;
   return (
     <section className="mx-auto flex w-full max-w-2xl flex-col gap-6 gutter py-10">
       <div>

@@ -1,4 +1,4 @@
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { CheckBoxes } from '../../ui/CheckBox.tsx';
 import { TextField } from '../../ui/Field.tsx';
 
@@ -14,7 +14,7 @@ export function Tried({
   readonly onTried: (tried: readonly string[]) => void;
   readonly onWords: (words: string) => void;
 }) {
-  const texts = m.counter.tried;
+  const texts = later.counter.tried;
   return (
     <fieldset className="mt-6">
       <legend className="font-semibold">{texts.title}</legend>

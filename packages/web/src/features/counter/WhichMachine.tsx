@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useCustomerQuery, useSearchQuery } from '../../api/client.ts';
 import { faultWords } from '../../messages/errors.ts';
 import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { HitLine } from '../../shop/HitLine.tsx';
 import { ticketOnTag } from '../../shop/tagAddress.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -32,7 +33,7 @@ export function WhichMachine({
   const { currentData: hits, error } = useSearchQuery(letters, {
     skip: letters === '' || scanned !== undefined,
   });
-  const words = m.counter.known;
+  const words = later.counter.known;
   const choose = ({ kind, id }: Hit) => {
     setTyped('');
     if (kind === 'machine') onMachine(id);
@@ -107,7 +108,7 @@ export function TheirMachines({
   if (!file || file.machines.length === 0) return null;
   return (
     <div className="mt-3 flex flex-wrap items-center gap-2">
-      <span className="text-sm text-quiet">{m.counter.known.theirs}</span>
+      <span className="text-sm text-quiet">{later.counter.known.theirs}</span>
       {file.machines.map(({ id, card }) => (
         <Button key={id} aria-pressed={id === chosen} onClick={() => onMachine(id)}>
           {card.label}

@@ -2,7 +2,7 @@ import type { MachineFile } from '@nodo/api';
 import { foldTicket } from '@nodo/ticket';
 import { toast } from 'sonner';
 import { client, useAppDispatch, useMachineQuery } from '../../api/client.ts';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import type { IntakeForm } from '../../shop/intake/intakeForm.ts';
 
 /** Fills the form with what the shop knows: a machine, a customer, a call. */
@@ -31,7 +31,7 @@ export function useKnown(
   const fill = async (part: Promise<Partial<IntakeForm> | undefined>): Promise<void> => {
     const filled = await part;
     if (filled) set(filled);
-    else toast.error(m.cards.machine.failed);
+    else toast.error(later.cards.machine.failed);
   };
   const machineOf = async (id: string): Promise<Partial<IntakeForm> | undefined> => {
     const { data } = await dispatch(endpoints.machine.initiate(id, once));

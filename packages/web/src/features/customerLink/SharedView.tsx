@@ -3,6 +3,7 @@ import { useSharedQuery } from '../../api/client.ts';
 import { Silhouette } from '../../drawing/Silhouette.tsx';
 import { faultWords } from '../../messages/errors.ts';
 import { m, write } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { setShopZone } from '../../time/shopTime.ts';
 import { PhoneLink } from '../../ui/PhoneLink.tsx';
 import { Blank, Sewing } from '../../ui/Stitches.tsx';
@@ -12,7 +13,7 @@ const READ_AGAIN_MS = 60_000;
 /** What a customer sees who follows a link: one machine, read only. */
 export default function SharedView({ token }: { readonly token: string }) {
   const { data, error } = useSharedQuery(token, { pollingInterval: READ_AGAIN_MS });
-  const words = m.shared;
+  const words = later.shared;
   if (!data) {
     return (
       <main className="grid min-h-dvh place-items-center p-6">
@@ -109,8 +110,8 @@ const STAGE_OF: Readonly<Record<CustomerView['state'], number>> = {
 function Stages({ state }: { readonly state: CustomerView['state'] }) {
   const reached = STAGE_OF[state];
   return (
-    <ol className="grid grid-cols-4 gap-1" aria-label={m.shared.stagesTitle}>
-      {m.shared.stages.map((name, index) => {
+    <ol className="grid grid-cols-4 gap-1" aria-label={later.shared.stagesTitle}>
+      {later.shared.stages.map((name, index) => {
         const isReached = index < reached;
         return (
           <li key={name} aria-current={index === reached - 1 ? 'step' : undefined}>
@@ -122,7 +123,7 @@ function Stages({ state }: { readonly state: CustomerView['state'] }) {
               className={`mt-1 block text-sm leading-snug ${index === reached - 1 ? 'font-semibold' : 'text-quiet'}`}
             >
               {name}
-              {isReached && <span className="sr-only">, {m.shared.reached}</span>}
+              {isReached && <span className="sr-only">, {later.shared.reached}</span>}
             </span>
           </li>
         );

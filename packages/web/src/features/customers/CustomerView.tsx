@@ -11,6 +11,7 @@ import {
 } from '../../api/client.ts';
 import { Silhouette } from '../../drawing/Silhouette.tsx';
 import { m, write } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { FormError } from '../../session/FormError.tsx';
 import { NotRead } from '../../session/NotRead.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
@@ -33,7 +34,7 @@ export default function CustomerView() {
   const { customer: id = '' } = useParams();
   const mayRead = mayTakeIn(session.person.role);
   const { currentData: file, error, refetch } = useCustomerQuery(id, { skip: !mayRead });
-  const words = m.cards.customer;
+  const words = later.cards.customer;
   if (!mayRead) return <Blank title={words.title} text={words.noRights} />;
   if (!file) return <NotRead title={words.failed} fault={error} again={refetch} />;
   return (
@@ -83,7 +84,7 @@ export default function CustomerView() {
 
 function MergedAway({ file, into }: { readonly file: CustomerFile; readonly into: string }) {
   const [merge] = useMergeCustomerMutation();
-  const words = m.cards.customer;
+  const words = later.cards.customer;
   return (
     <p className="flex flex-wrap items-center gap-4 border-l-4 border-own pl-3">
       {words.mergedInto}
@@ -97,7 +98,7 @@ function MergedAway({ file, into }: { readonly file: CustomerFile; readonly into
 
 function Doubles({ file }: { readonly file: CustomerFile }) {
   const [merge] = useMergeCustomerMutation();
-  const words = m.cards.customer;
+  const words = later.cards.customer;
   if (file.doubles.length === 0) return null;
   return (
     <section className="mt-6" aria-label={words.doubles}>
@@ -122,7 +123,7 @@ function Doubles({ file }: { readonly file: CustomerFile }) {
 /** How to reach them; changed when asked for. */
 function Card({ file, card }: { readonly file: CustomerFile; readonly card: CustomerProfile }) {
   const [isEditing, setEditing] = useState(false);
-  const words = m.cards.customer;
+  const words = later.cards.customer;
   if (isEditing) return <CardForm file={file} card={card} onLeave={() => setEditing(false)} />;
   return (
     <div className="max-w-2xl">
@@ -152,7 +153,7 @@ function CardForm({
 }) {
   const { values: card, set, errorOf, submit } = useSchemaForm(customerProfile, begun);
   const [change, { isLoading, error }] = useChangeCustomerMutation();
-  const words = m.cards.customer;
+  const words = later.cards.customer;
   const save = async (filled: CustomerProfile) => {
     const { id: customer, revision } = file;
     const result = await change({ customer, revision, card: filled });
@@ -163,7 +164,7 @@ function CardForm({
       <div className="grid gap-4 md:grid-cols-2">
         <TextField
           label={words.name}
-          error={errorOf('name') === undefined ? undefined : m.counter.required}
+          error={errorOf('name') === undefined ? undefined : later.counter.required}
           value={card.name}
           maxLength={120}
           onText={(name) => set({ name })}

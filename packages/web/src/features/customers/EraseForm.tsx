@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useEraseCustomerMutation } from '../../api/client.ts';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { FormError } from '../../session/FormError.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
@@ -10,7 +10,7 @@ import { Form } from '../../ui/Form.tsx';
 export function EraseForm({ customer }: { readonly customer: string }) {
   const [typed, setTyped] = useState('');
   const [erase, { isLoading, error }] = useEraseCustomerMutation();
-  const words = m.cards.customer;
+  const words = later.cards.customer;
   const isMeant = typed.trim().toLocaleLowerCase() === words.eraseWord;
   return (
     <Form

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { useMergeCustomerMutation, useSearchQuery } from '../../api/client.ts';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { FormError } from '../../session/FormError.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
@@ -16,7 +16,7 @@ export function MergeForm({ file }: { readonly file: CustomerFile }) {
   const { currentData: hits = [] } = useSearchQuery(letters, { skip: letters === '' });
   const [merge, { isLoading, error }] = useMergeCustomerMutation();
   const navigate = useNavigate();
-  const words = m.cards.customer;
+  const words = later.cards.customer;
   const others = hits.filter(({ kind, id }) => kind === 'customer' && id !== file.id);
   const mergeInto = async (into: string, name: string) => {
     const result = await merge({ customer: file.id, into });

@@ -1,6 +1,7 @@
 import type { RackEntry } from '@nodo/ticket';
 import { Link } from 'react-router';
 import { m, write } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { Opens } from '../../ui/Opens.tsx';
 
 /** Tickets as lines: when, what, where it stands. */
@@ -19,7 +20,7 @@ export function TicketLines({ lines }: { readonly lines: readonly RackEntry[] })
                 {[
                   write.day(line.takenInAt),
                   m.life.standing(line.standing, line.unrepaired),
-                  line.comebackOf === null ? '' : m.cards.machine.comeback,
+                  line.comebackOf === null ? '' : later.cards.machine.comeback,
                 ]
                   .filter(Boolean)
                   .join(' · ')}

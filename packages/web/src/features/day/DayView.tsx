@@ -6,6 +6,7 @@ import { type ReactNode, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useCountTillMutation, useDaySheetQuery, useRackQuery } from '../../api/client.ts';
 import { m, write } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { FormError } from '../../session/FormError.tsx';
 import { NotRead } from '../../session/NotRead.tsx';
 import { useMoney } from '../../session/useMoney.ts';
@@ -28,7 +29,7 @@ export default function DayView() {
     refetchOnMountOrArgChange: true,
   });
   const money = useMoney();
-  const words = m.day;
+  const words = later.day;
   if (!currentData) return <NotRead title={words.failed} fault={error} again={refetch} />;
   return (
     <section className="max-w-4xl gutter py-4 print:p-0" aria-labelledby="day-title">
@@ -56,7 +57,7 @@ export default function DayView() {
               {words.sold(
                 write.clock(sale.at),
                 money.say(sale.total),
-                m.bench.closing.paidBy[sale.how],
+                later.bench.closing.paidBy[sale.how],
                 sale.lines.map((line) => m.life.sheet.counted(line.count, line.words)).join(', '),
               )}
               <PaperLink href={pathTo('readSaleReceipt', { sale: sale.id })}>
@@ -80,14 +81,14 @@ export default function DayView() {
 function Takings({ sheet: { takings, payments } }: { readonly sheet: DaySheet }) {
   const money = useMoney();
   const people = usePeopleById();
-  const words = m.day;
+  const words = later.day;
   const ways = Object.entries(takings) as [keyof typeof takings, number][];
   return (
     <Part title={words.takings}>
       <dl className="grid max-w-80 grid-cols-[1fr_max-content] gap-x-6">
         {ways.map(([way, sum]) => (
           <div key={way} className="contents">
-            <dt>{m.bench.closing.paidBy[way]}</dt>
+            <dt>{later.bench.closing.paidBy[way]}</dt>
             <dd className="text-right font-mono">{money.say(sum)}</dd>
           </div>
         ))}
@@ -104,7 +105,7 @@ function Takings({ sheet: { takings, payments } }: { readonly sheet: DaySheet })
             {(amount < 0 ? words.gaveBack : words.payment)(
               write.clock(at),
               money.say(Math.abs(amount)),
-              m.bench.closing.paidBy[how],
+              later.bench.closing.paidBy[how],
               line.label,
               people.get(by)?.name ?? '',
             )}
@@ -128,7 +129,7 @@ function Till({
   const [count, { isLoading, error }] = useCountTillMutation();
   const [typed, setTyped] = useState('');
   const [note, setNote] = useState('');
-  const words = m.day.till;
+  const words = later.day.till;
   const counted = money.read(typed);
   const save = async () => {
     if (counted === undefined) return;
@@ -176,7 +177,7 @@ function Till({
 
 function HandedOut({ sheet: { handedOut } }: { readonly sheet: DaySheet }) {
   const money = useMoney();
-  const words = m.day;
+  const words = later.day;
   return (
     <Lines
       title={words.handedOut}
@@ -200,7 +201,7 @@ function HandedOut({ sheet: { handedOut } }: { readonly sheet: DaySheet }) {
 function LeftOpen({ today }: { readonly today: Day }) {
   const { data: rack = [] } = useRackQuery();
   const people = usePeopleById();
-  const words = m.day;
+  const words = later.day;
   const inShop = rack.filter(({ tag }) => tag !== null);
   const tomorrow = dayAfter(today, 1);
   const clocks = inShop.filter(({ atTheClock }) => atTheClock.length > 0);
@@ -234,7 +235,7 @@ function Lines({
   return (
     <Part title={title} count={lines.length}>
       {lines.length === 0 ? (
-        <p className="text-quiet">{m.day.none}</p>
+        <p className="text-quiet">{later.day.none}</p>
       ) : (
         <ul>
           {lines.map(([line, fact]) => (

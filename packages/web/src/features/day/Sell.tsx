@@ -5,6 +5,7 @@ import { X } from 'lucide-react';
 import { useState } from 'react';
 import { useMakeSaleMutation, useShopQuery } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { FormError } from '../../session/FormError.tsx';
 import { useMoney } from '../../session/useMoney.ts';
 import { PayWays } from '../../shop/PayWays.tsx';
@@ -20,7 +21,7 @@ export function Sell({ onSold }: { readonly onSold: () => void }) {
   const [lines, setLines] = useState<readonly Line[]>([]);
   const [how, setHow] = useState<Sale['how']>();
   const [sell, { isLoading, error }] = useMakeSaleMutation();
-  const words = m.day.sell;
+  const words = later.day.sell;
   const { total } = saleOf(lines, card);
   const save = async () => {
     if (how === undefined || lines.length === 0) return;
@@ -47,7 +48,7 @@ export function Sell({ onSold }: { readonly onSold: () => void }) {
             <span className="font-mono">{money.say(line.count * line.each)}</span>
             <Button
               look="quiet"
-              aria-label={m.bench.closing.takeOff(line.words)}
+              aria-label={later.bench.closing.takeOff(line.words)}
               onClick={() => setLines(lines.filter((other) => other !== line))}
             >
               <X aria-hidden size={18} />

@@ -5,7 +5,8 @@ import {
   type StrengthWord,
   type TableChange,
 } from '@nodo/knowledge';
-import { m, write } from '../../messages/index.ts';
+import { write } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { ProvenanceMark } from '../../ticket/ProvenanceMark.tsx';
 import { ChangedHere } from './changes/ChangedHere.tsx';
 import { useStandings } from './changes/useStandings.ts';
@@ -23,7 +24,7 @@ export function CauseArticle({
   readonly model: FamilyModel;
   readonly onTicket: OnTicket | undefined;
 }) {
-  const words = m.knowledge;
+  const words = later.knowledge;
   const actions = [...model.actions.values()].filter(({ treats }) => treats.includes(cause.id));
   const isAbout = (change: TableChange) =>
     change.kind === 'new-cause'

@@ -9,7 +9,8 @@ import {
 } from '@nodo/knowledge';
 import { checkOutcome } from '@nodo/ticket';
 import { CheckDrawing } from '../../drawing/CheckDrawing.tsx';
-import { m, write } from '../../messages/index.ts';
+import { write } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { Caution } from '../../ticket/check/Caution.tsx';
 import { ProvenanceMark } from '../../ticket/ProvenanceMark.tsx';
 import { TextLink } from '../../ui/TextLink.tsx';
@@ -31,7 +32,7 @@ export function CheckArticle({
   readonly model: FamilyModel;
   readonly onTicket: OnTicket | undefined;
 }) {
-  const words = m.knowledge;
+  const words = later.knowledge;
   const isAbout = (change: TableChange) =>
     change.kind === 'by-itself'
       ? check.findings.some(({ id }) => id === change.finding)
@@ -54,7 +55,7 @@ export function CheckArticle({
           {access && check.access !== CLOSED && <span>{words.opens(access.title)}</span>}
           {first.length > 0 && <span>{words.needsFirst(first.join(', '))}</span>}
         </p>
-        {check.hazard && <Caution text={m.bench.hazards[check.hazard]} />}
+        {check.hazard && <Caution text={later.bench.hazards[check.hazard]} />}
         {onTicket && (
           <p className="mt-3 border-l-3 border-own pl-3">
             <strong>{words.onTicket(String(onTicket.ticket.intake?.tag ?? ''))}:</strong>{' '}
@@ -70,7 +71,9 @@ export function CheckArticle({
         )}
         <ChangedHere isAbout={isAbout} />
         <p className="mt-3 text-lg leading-snug">{check.how}</p>
-        {check.tools && <p className="text-quiet">{m.bench.step.tools(check.tools.join(', '))}</p>}
+        {check.tools && (
+          <p className="text-quiet">{later.bench.step.tools(check.tools.join(', '))}</p>
+        )}
         <h3 className="mt-6 font-semibold">
           {words.findsTitle} <ProvenanceMark standing="tuned" />
         </h3>

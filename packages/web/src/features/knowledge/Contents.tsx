@@ -1,7 +1,7 @@
 import type { FamilyModel } from '@nodo/knowledge';
 import { INTERVIEWS } from '@nodo/knowledge';
 import { useState } from 'react';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { TextField } from '../../ui/Field.tsx';
 import { TableLink } from './TableLink.tsx';
 
@@ -14,7 +14,7 @@ export function Contents({
   readonly current: string;
 }) {
   const [wanted, setWanted] = useState('');
-  const words = m.knowledge;
+  const words = later.knowledge;
   const parts = wanted.trim().toLocaleLowerCase().split(/\s+/);
   const fits = (text: string): boolean => {
     const low = text.toLocaleLowerCase();

@@ -1,6 +1,6 @@
 import type { FamilyModel } from '@nodo/knowledge';
 import { useParams, useSearchParams } from 'react-router';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { NotRead } from '../../session/NotRead.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
 import { type ShopTables, useTables } from '../../session/useTables.ts';
@@ -26,7 +26,7 @@ export default function KnowledgeView() {
   const [search] = useSearchParams();
   const { tables, fault, refetch } = useTables();
   const ticket = search.get('ticket');
-  if (!tables) return <NotRead title={m.knowledge.failed} fault={fault} again={refetch} />;
+  if (!tables) return <NotRead title={later.knowledge.failed} fault={fault} again={refetch} />;
   return ticket === null ? (
     <Reading
       model={tables.version.modelOf(search.get('family') ?? FIRST_FAMILY)}
@@ -61,7 +61,7 @@ function Reading({
   const session = useSession();
   const { kind, id = '' } = useParams();
   const [search, setSearch] = useSearchParams();
-  const words = m.knowledge;
+  const words = later.knowledge;
   if (!model) return null;
   const cause = kind === 'cause' ? model.causes.get(id) : undefined;
   const check = kind === 'check' ? model.checks.get(id) : undefined;
@@ -94,7 +94,9 @@ function Reading({
           aria-current={kind === 'changes' ? 'page' : undefined}
           className="aria-[current=page]:font-semibold"
         >
-          {m.tables.link(tables.requests.proposals.filter(({ state }) => state === 'open').length)}
+          {later.tables.link(
+            tables.requests.proposals.filter(({ state }) => state === 'open').length,
+          )}
         </TextLink>
         <Contents key={model.family.id} model={model} current={`${kind ?? ''} ${id}`} />
       </div>
@@ -143,6 +145,6 @@ function Reading({
 function Changes({ id, tables }: WithTables & { readonly id: string }) {
   if (id === '') return <ChangesList tables={tables} />;
   const proposal = tables.requests.proposals.find((one) => one.id === id);
-  if (!proposal) return <p className="text-quiet">{m.tables.unknown}</p>;
+  if (!proposal) return <p className="text-quiet">{later.tables.unknown}</p>;
   return <ProposalPage key={id} proposal={proposal} tables={tables} />;
 }

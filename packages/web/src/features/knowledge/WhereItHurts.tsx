@@ -3,14 +3,14 @@ import { useSearchParams } from 'react-router';
 import { bodyOf } from '../../drawing/body/bodies.ts';
 import { drawnPlace } from '../../drawing/body/body.ts';
 import { MachineMap } from '../../drawing/MachineMap.tsx';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { TableLink } from './TableLink.tsx';
 
 /** The tables opened by the machine itself: tap a place, and what can be wrong and be checked there stands beside it. */
 export function WhereItHurts({ model }: { readonly model: FamilyModel }) {
   const [search, setSearch] = useSearchParams();
   const place = drawnPlace(bodyOf(model.family.id), search.get('place'));
-  const words = m.knowledge;
+  const words = later.knowledge;
   return (
     <div className="flex max-w-5xl flex-col gap-6">
       <h2 className="text-2xl font-bold">{words.whereTitle}</h2>
@@ -36,17 +36,17 @@ function At({ model, place }: { readonly model: FamilyModel; readonly place: Pla
   const causes = [...model.causes.values()].filter(({ shows: { sure = [], usual = [] } }) =>
     [...sure, ...usual].some((finding) => findings.has(finding)),
   );
-  const words = m.knowledge;
+  const words = later.knowledge;
   return (
     <div className="grid gap-6 md:grid-cols-2" aria-live="polite">
       <Links
         kind="cause"
-        title={words.causesAt(m.places[place])}
+        title={words.causesAt(later.places[place])}
         items={causes.map(({ id, name }) => [id, name])}
       />
       <Links
         kind="check"
-        title={words.checksAt(m.places[place])}
+        title={words.checksAt(later.places[place])}
         items={checks.map(({ id, title }) => [id, title])}
       />
     </div>
@@ -65,7 +65,7 @@ function Links({
   return (
     <section aria-label={title}>
       <h3 className="font-semibold">{title}</h3>
-      {items.length === 0 && <p className="text-quiet">{m.knowledge.nothingAt}</p>}
+      {items.length === 0 && <p className="text-quiet">{later.knowledge.nothingAt}</p>}
       <ul>
         {items.map(([id, text]) => (
           <li key={id}>

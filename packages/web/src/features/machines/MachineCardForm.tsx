@@ -7,6 +7,7 @@ import { z } from 'zod';
 import { useChangeMachineMutation } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
 import { instruments } from '../../messages/instruments.ts';
+import { later } from '../../messages/later.ts';
 import { FormError } from '../../session/FormError.tsx';
 import { ColourChoice } from '../../shop/intake/ColourChoice.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -53,7 +54,7 @@ export function MachineCardForm({
     service: typedValues(machine.card.service),
   });
   const [change, { isLoading, error }] = useChangeMachineMutation();
-  const words = m.cards.machine;
+  const words = later.cards.machine;
   const family = SHIPPED.modelOf(card.family)?.family;
   const traits = card.traits ?? family?.traits ?? [];
   const save = async (filled: MachineProfile) => {
@@ -68,7 +69,7 @@ export function MachineCardForm({
       <div className="grid gap-4 md:grid-cols-2 xl:grid-cols-4">
         <TextField
           label={words.label}
-          error={errorOf('label') === undefined ? undefined : m.counter.required}
+          error={errorOf('label') === undefined ? undefined : later.counter.required}
           value={card.label}
           maxLength={80}
           onText={(label) => set({ label })}

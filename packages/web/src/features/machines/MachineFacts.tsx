@@ -3,17 +3,18 @@ import { MACHINE_FACTS, type MachineProfile } from '@nodo/shop';
 import { QUANTITY_IDS } from '@nodo/ticket';
 import { m, write } from '../../messages/index.ts';
 import { instruments } from '../../messages/instruments.ts';
+import { later } from '../../messages/later.ts';
 import { Fact, Facts } from '../../ui/Facts.tsx';
 
 /** What is known of a machine: what differs from its kind, and what its own manual says. */
 export function MachineFacts({ card }: { readonly card: MachineProfile }) {
-  const words = m.cards.machine;
+  const words = later.cards.machine;
   const family = SHIPPED.modelOf(card.family)?.family;
   const bobbin = BOBBIN_CLASSES.find(({ id }) => id === card.bobbin);
   return (
     <Facts>
       <Fact name={words.kind}>{family?.title}</Fact>
-      <Fact name={m.counter.colour}>{card.colour && m.life.colour(card.colour)}</Fact>
+      <Fact name={later.counter.colour}>{card.colour && m.life.colour(card.colour)}</Fact>
       <Fact name={words.model}>{card.model && <bdi>{card.model}</bdi>}</Fact>
       <Fact name={words.serial}>{card.serial && <bdi>{card.serial}</bdi>}</Fact>
       <Fact name={words.traits}>{card.traits?.map((trait) => m.life.trait(trait)).join(', ')}</Fact>

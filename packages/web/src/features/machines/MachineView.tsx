@@ -4,7 +4,8 @@ import { useState } from 'react';
 import { useParams } from 'react-router';
 import { useMachineQuery } from '../../api/client.ts';
 import { Silhouette } from '../../drawing/Silhouette.tsx';
-import { m, write } from '../../messages/index.ts';
+import { write } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { NotRead } from '../../session/NotRead.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
 import { usePeopleById } from '../../session/usePeopleById.ts';
@@ -21,8 +22,8 @@ export default function MachineView() {
   const { machine: id = '' } = useParams();
   const mayRead = mayTakeIn(session.person.role);
   const { currentData: file, error, refetch } = useMachineQuery(id, { skip: !mayRead });
-  const words = m.cards.machine;
-  if (!mayRead) return <Blank title={words.failed} text={m.cards.customer.noRights} />;
+  const words = later.cards.machine;
+  if (!mayRead) return <Blank title={words.failed} text={later.cards.customer.noRights} />;
   if (!file) return <NotRead title={words.failed} fault={error} again={refetch} />;
   return <Machine key={file.machine.id} file={file} />;
 }
@@ -33,7 +34,7 @@ function Machine({ file }: { readonly file: MachineFile }) {
   // A card of before that was brought back into the form, to be looked at and saved.
   const [brought, setBrought] = useState<number>();
   const [isEditing, setEditing] = useState(false);
-  const words = m.cards.machine;
+  const words = later.cards.machine;
   const card = earlier.find(({ revision }) => revision === brought)?.card ?? machine.card;
   return (
     <div className="flex flex-1 flex-col lg:flex-row">
@@ -51,7 +52,7 @@ function Machine({ file }: { readonly file: MachineFile }) {
                 words.nobody
               ) : (
                 <TextLink to={`/customers/${machine.customer}`}>
-                  <bdi>{words.of(customerName ?? m.cards.customer.erased)}</bdi>
+                  <bdi>{words.of(customerName ?? later.cards.customer.erased)}</bdi>
                 </TextLink>
               )}{' '}
               <TextLink to={`/needle/register?machine=${machine.id}`}>{words.needles}</TextLink>

@@ -1,6 +1,7 @@
 import type { MachineProfile } from '@nodo/shop';
 import { QUANTITY_IDS, type Quantity } from '@nodo/ticket';
 import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { readNumber } from '../../messages/typed.ts';
 import { Button } from '../../ui/Button.tsx';
 import { NumberField, TextField } from '../../ui/Field.tsx';
@@ -44,7 +45,7 @@ export function ServiceValues({
   readonly values: readonly TypedValue[];
   readonly onChange: (values: readonly TypedValue[]) => void;
 }) {
-  const words = m.cards.machine;
+  const words = later.cards.machine;
   const left = QUANTITY_IDS.filter((id) => !values.some(({ quantity }) => quantity === id));
   const set = (quantity: Quantity, part: Partial<TypedValue>) =>
     onChange(values.map((one) => (one.quantity === quantity ? { ...one, ...part } : one)));

@@ -1,6 +1,6 @@
 import { type SyntheticEvent, useState } from 'react';
 import { useRackRead } from '../../api/useRackRead.ts';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { firstFreeTag } from '../../shop/intake/firstFreeTag.ts';
 import { AnswerButton } from '../../ticket/check/AnswerButton.tsx';
 import { Caution } from '../../ticket/check/Caution.tsx';
@@ -20,7 +20,7 @@ export function CallOver({
   readonly onBack: (() => void) | undefined;
 }) {
   const { model, record } = useTicket();
-  const words = m.phone.over[outcome];
+  const words = later.phone.over[outcome];
   return (
     <div className="max-w-3xl">
       <h1 id="step-title" className="text-3xl font-bold">
@@ -29,11 +29,11 @@ export function CallOver({
       <blockquote className="mt-2 border-l-4 border-own pl-4 text-lg leading-snug">
         {words.say}
       </blockquote>
-      {outcome === 'stop' && <Caution text={m.phone.unplug} />}
+      {outcome === 'stop' && <Caution text={later.phone.unplug} />}
       {outcome !== 'solved' && (
         <div className="mt-4 grid gap-6 md:grid-cols-2">
-          <Lines title={m.phone.bringTitle} lines={m.phone.bring} />
-          <Lines title={m.phone.worseTitle} lines={m.phone.worse} />
+          <Lines title={later.phone.bringTitle} lines={later.phone.bring} />
+          <Lines title={later.phone.worseTitle} lines={later.phone.worse} />
         </div>
       )}
       <div className="mt-4 flex flex-col gap-2">
@@ -46,11 +46,11 @@ export function CallOver({
         )}
         {onBack && (
           <Button look="quiet" className="self-start" onClick={onBack}>
-            {m.phone.goOn}
+            {later.phone.goOn}
           </Button>
         )}
       </div>
-      <p className="mt-4 text-sm text-quiet">{m.phone.manual(model.family.title)}</p>
+      <p className="mt-4 text-sm text-quiet">{later.phone.manual(model.family.title)}</p>
     </div>
   );
 }
@@ -84,13 +84,13 @@ export function Arrival({ mayTalk }: { readonly mayTalk: boolean }) {
   return (
     <div className="max-w-xl">
       <h1 id="step-title" className="text-3xl font-bold">
-        {ticket.call && m.phone.over[ticket.call].done}
+        {ticket.call && later.phone.over[ticket.call].done}
       </h1>
       {mayTalk && ticket.call !== 'solved' && (
         <form className="mt-4 flex flex-wrap items-end gap-4" onSubmit={hang}>
           <NumberField
             whole
-            label={m.counter.tag}
+            label={later.counter.tag}
             value={tag}
             placeholder={free}
             maxLength={4}
@@ -98,20 +98,20 @@ export function Arrival({ mayTalk }: { readonly mayTalk: boolean }) {
             onText={setTag}
           />
           <TextField
-            label={m.counter.shelf}
+            label={later.counter.shelf}
             value={shelf}
             maxLength={12}
             className="w-24"
             onText={setShelf}
           />
           <Button look="main" type="submit" disabled={shelf.trim() === '' || (tag || free) === ''}>
-            {m.phone.arrived}
+            {later.phone.arrived}
           </Button>
         </form>
       )}
       <p className="mt-4 flex gap-6">
-        <TextLink to="/phone">{m.phone.nextCall}</TextLink>
-        <TextLink to="/">{m.bench.step.toRack}</TextLink>
+        <TextLink to="/phone">{later.phone.nextCall}</TextLink>
+        <TextLink to="/">{later.bench.step.toRack}</TextLink>
       </p>
     </div>
   );

@@ -7,7 +7,7 @@ import {
   PHONE_WORDS,
 } from '@nodo/knowledge';
 import type { PhoneStep } from '@nodo/ticket';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { AnswerButton } from '../../ticket/check/AnswerButton.tsx';
 import { Answers } from '../../ticket/check/Answers.tsx';
 import { Caution } from '../../ticket/check/Caution.tsx';
@@ -28,17 +28,17 @@ export function CallStep({ step, mayTalk }: CallStepProps) {
     const look = model.decisive.get(step.cause);
     return (
       <Spoken
-        heading={m.phone.advise}
+        heading={later.phone.advise}
         title={cause.name}
-        say={m.phone.putRight(lowerFirst(cause.remedy))}
-        listen={m.phone.putRightListen}
-        hazard={look && isUnpluggedFirst(look) ? m.phone.plugOut : undefined}
+        say={later.phone.putRight(lowerFirst(cause.remedy))}
+        listen={later.phone.putRightListen}
+        hazard={look && isUnpluggedFirst(look) ? later.phone.plugOut : undefined}
       >
         {mayTalk && (
           <div className="flex flex-col gap-2">
             <AnswerButton
               digit={1}
-              text={m.phone.did}
+              text={later.phone.did}
               onPress={() => record('customer-did', { cause: step.cause })}
             />
           </div>
@@ -52,17 +52,17 @@ export function CallStep({ step, mayTalk }: CallStepProps) {
   const words = PHONE_WORDS[check.id];
   return (
     <Spoken
-      heading={step.kind === 'ask' ? m.phone.ask : m.phone.askAgain}
+      heading={step.kind === 'ask' ? later.phone.ask : later.phone.askAgain}
       title={check.title}
       say={words?.say ?? check.how}
       listen={words?.listen}
       hazard={
         isUnpluggedFirst(check)
-          ? m.phone.plugOut
+          ? later.phone.plugOut
           : check.hazard && hazardWords(check.hazard, check.needs)
       }
     >
-      {mayTalk ? <Answers key={check.id} check={check} /> : <p>{m.bench.step.noRights}</p>}
+      {mayTalk ? <Answers key={check.id} check={check} /> : <p>{later.bench.step.noRights}</p>}
     </Spoken>
   );
 }
@@ -73,9 +73,9 @@ function askedAgain(model: FamilyModel, complaints: readonly string[]): FamilyCh
   return (
     complaint && {
       ...complaint,
-      title: m.phone.againTitle,
-      how: m.phone.againSay,
-      normal: m.phone.gone,
+      title: later.phone.againTitle,
+      how: later.phone.againSay,
+      normal: later.phone.gone,
       findings: complaint.findings.filter(({ id }) => complaints.includes(id)),
     }
   );
@@ -111,7 +111,7 @@ function Spoken({
       </div>
       {listen && (
         <aside className="xl:w-56 xl:shrink-0">
-          <h2 className="text-sm font-semibold text-quiet">{m.phone.listen}</h2>
+          <h2 className="text-sm font-semibold text-quiet">{later.phone.listen}</h2>
           <p className="mt-1 leading-snug">{listen}</p>
         </aside>
       )}

@@ -2,7 +2,7 @@ import { WANTS_FREEING } from '@nodo/knowledge';
 import { defer, mayRecord, NOTHING_DEFERRED, nextPhoneStep, type PhoneStep } from '@nodo/ticket';
 import { useMemo, useState } from 'react';
 import { Navigate, useParams } from 'react-router';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { UntilAsked } from '../../session/UntilAsked.tsx';
 import { ticketAddress } from '../../shop/ticketAddress.ts';
@@ -94,9 +94,9 @@ function Call() {
             <Arrival mayTalk={mayTalk} />
           ) : !shownStep ? (
             planFailed ? (
-              <p>{m.bench.step.failed}</p>
+              <p>{later.bench.step.failed}</p>
             ) : (
-              <Sewing label={m.phone.reckoning} />
+              <Sewing label={later.phone.reckoning} />
             )
           ) : shownStep.kind === 'end' ? (
             <CallOver
@@ -111,7 +111,7 @@ function Call() {
       }
       rightPane="causes"
       right={
-        <UntilAsked ask={m.counter.hearsLikeAsk}>
+        <UntilAsked ask={later.counter.hearsLikeAsk}>
           <Causes words={plan?.words} chosen={undefined} closed={ticket.closing !== undefined} />
         </UntilAsked>
       }
@@ -148,14 +148,14 @@ function CallWaysOut({
     >
       {onFree && (
         <Button look="quiet" onClick={onFree}>
-          <Key>f</Key> {m.freeing.offer}
+          <Key>f</Key> {later.freeing.offer}
         </Button>
       )}
       <Button look="quiet" onClick={() => onEnd('bring-in')}>
-        <Key>b</Key> {m.phone.bringIn}
+        <Key>b</Key> {later.phone.bringIn}
       </Button>
       <Button look="hazard" className="ml-auto" onClick={() => onEnd('stop')}>
-        <Key>x</Key> {m.phone.stop}
+        <Key>x</Key> {later.phone.stop}
       </Button>
     </WaysOut>
   );

@@ -3,7 +3,7 @@ import { mayTakeIn } from '@nodo/ticket';
 import { useEffect } from 'react';
 import { useNavigate } from 'react-router';
 import { useTakeInMutation } from '../../api/client.ts';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { FormError } from '../../session/FormError.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
 import { useTables } from '../../session/useTables.ts';
@@ -30,7 +30,7 @@ import { useSchemaForm } from '../../ui/useSchemaForm.ts';
 export default function PhoneView() {
   const session = useSession();
   if (!mayTakeIn(session.person.role))
-    return <Blank title={m.phone.title} text={m.counter.noRights} />;
+    return <Blank title={later.phone.title} text={later.counter.noRights} />;
   return <CallSheet />;
 }
 
@@ -54,11 +54,11 @@ function CallSheet() {
   return (
     <Form noValidate className="flex flex-1 flex-col lg:flex-row" onSubmit={() => submit(begin)}>
       <div className="min-w-0 flex-1 gutter py-4">
-        <h1 className="mb-4 text-2xl font-bold">{m.phone.title}</h1>
+        <h1 className="mb-4 text-2xl font-bold">{later.phone.title}</h1>
         <CustomerFields form={form} error={errorOf('customer')} set={set} />
         <div className="mt-4 grid gap-x-6 gap-y-4 md:grid-cols-2">
           <TextField
-            label={m.phone.label}
+            label={later.phone.label}
             value={form.label}
             placeholder={model.family.title}
             maxLength={80}
@@ -79,7 +79,7 @@ function CallSheet() {
         />
         <TextArea
           className="mt-4"
-          label={m.counter.words}
+          label={later.counter.words}
           rows={2}
           value={form.words}
           maxLength={2000}
@@ -91,9 +91,9 @@ function CallSheet() {
         <div className="mt-auto flex flex-col gap-2 pt-4">
           <FormError text={errorOf('complaint') ?? ''} fault={error} />
           <Button look="main" type="submit" disabled={isLoading} className="min-h-14 text-lg">
-            {isLoading ? m.phone.beginning : m.phone.begin}
+            {isLoading ? later.phone.beginning : later.phone.begin}
           </Button>
-          <p className="text-sm text-quiet">{m.phone.kept}</p>
+          <p className="text-sm text-quiet">{later.phone.kept}</p>
         </div>
       </aside>
     </Form>

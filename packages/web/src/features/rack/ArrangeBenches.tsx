@@ -20,6 +20,7 @@ import type { RackEntry } from '@nodo/ticket';
 import { GripVertical, Pin } from 'lucide-react';
 import { useState } from 'react';
 import { m, write } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { useRecordElsewhere } from '../../ticket/useRecordElsewhere.ts';
 import { Button } from '../../ui/Button.tsx';
 import { PersonMark } from '../../ui/PersonMark.tsx';
@@ -106,7 +107,7 @@ export default function ArrangeBenches({
         <p role="status" className="flex min-h-11 items-center gap-3">
           {last.text}
           <Button look="quiet" onClick={() => undo(last.entry)}>
-            {m.bench.undo}
+            {later.bench.undo}
           </Button>
         </p>
       )}

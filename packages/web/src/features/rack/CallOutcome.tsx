@@ -104,7 +104,7 @@ function Noted({
           {words.otherDay}
         </Button>
         <Button look="quiet" className="text-sm" onClick={onUndo}>
-          {m.bench.undo}
+          {m.rack.undo}
         </Button>
       </p>
       {isChoosing && (

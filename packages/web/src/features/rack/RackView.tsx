@@ -115,11 +115,11 @@ export function RackView() {
         )}
         {mayTakeIn(role) && (
           <TextLink to="/day" className="mt-4 mr-6">
-            {m.day.open}
+            {m.rack.day}
           </TextLink>
         )}
         <TextLink to="/collected" className="mt-4">
-          {m.cards.collected.open}
+          {m.rack.collected}
         </TextLink>
       </section>
       {isWide && hand}

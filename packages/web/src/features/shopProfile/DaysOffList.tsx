@@ -2,7 +2,8 @@ import type { Day } from '@nodo/kernel';
 import type { DaysOff } from '@nodo/shop';
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { m, write } from '../../messages/index.ts';
+import { write } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { Button } from '../../ui/Button.tsx';
 import { DayField } from '../../ui/DayField.tsx';
 import { TextField } from '../../ui/Field.tsx';
@@ -23,7 +24,7 @@ export function DaysOffList({
   const [from, setFrom] = useState<Day>();
   const [until, setUntil] = useState<Day>();
   const [why, setWhy] = useState('');
-  const words = m.cards.shop;
+  const words = later.cards.shop;
   const last = until ?? from;
   const label = (text: string) => (of ? `${of}, ${text}` : text);
   return (

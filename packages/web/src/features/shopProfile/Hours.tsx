@@ -1,6 +1,6 @@
 import type { WorkingTime } from '@nodo/shop';
 import { useState } from 'react';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { readWhole } from '../../messages/typed.ts';
 import { Button } from '../../ui/Button.tsx';
 import { DaysOffList } from './DaysOffList.tsx';
@@ -16,7 +16,7 @@ export function HoursRow({
   readonly time: WorkingTime;
   readonly onChange: (time: WorkingTime) => void;
 }) {
-  const words = m.cards.shop;
+  const words = later.cards.shop;
   const [isOpen, setOpen] = useState(false);
   const box = 'min-h-11 w-full rounded-md border-2 border-edge bg-paper px-2 text-center';
   return (
@@ -80,7 +80,7 @@ export function HoursRow({
 
 /** Somebody whose hours nobody has set: the plan gives them no work. */
 export function NoHours({ name, onSet }: { readonly name: string; readonly onSet: () => void }) {
-  const words = m.cards.shop;
+  const words = later.cards.shop;
   return (
     <tr>
       <th scope="row" className="py-1 pr-3 text-left font-semibold">

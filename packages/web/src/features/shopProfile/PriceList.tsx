@@ -1,7 +1,8 @@
 import type { PriceLine } from '@nodo/shop';
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { m, readMoney, write } from '../../messages/index.ts';
+import { readMoney, write } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { Button } from '../../ui/Button.tsx';
 import { NumberField, TextField } from '../../ui/Field.tsx';
 
@@ -17,7 +18,7 @@ export function PriceList({
 }) {
   const [typed, setTyped] = useState('');
   const [price, setPrice] = useState('');
-  const words = m.cards.shop.prices;
+  const words = later.cards.shop.prices;
   const name = typed.trim();
   const each = /^[A-Z]{3}$/.test(currency) ? readMoney(price, currency) : undefined;
   const isNew = name !== '' && !lines.some((line) => line.words === name);
@@ -34,7 +35,7 @@ export function PriceList({
             </span>
             <Button
               look="quiet"
-              aria-label={m.cards.shop.remove(line.words)}
+              aria-label={later.cards.shop.remove(line.words)}
               onClick={() => onChange(lines.filter((other) => other !== line))}
             >
               <X aria-hidden size={20} />

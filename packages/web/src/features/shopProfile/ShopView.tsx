@@ -9,7 +9,7 @@ import {
 import { mayWorkAtBench } from '@nodo/ticket';
 import { toast } from 'sonner';
 import { useChangeShopMutation, usePeopleQuery, useShopQuery } from '../../api/client.ts';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { FormError } from '../../session/FormError.tsx';
 import { NotRead } from '../../session/NotRead.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
@@ -40,7 +40,7 @@ import {
 export default function ShopView() {
   const session = useSession();
   const { data, error, refetch } = useShopQuery();
-  const words = m.cards.shop;
+  const words = later.cards.shop;
   if (session.person.role !== 'lead') return <Blank title={words.title} text={words.onlyLead} />;
   if (!data) return <NotRead title={words.failed} fault={error} again={refetch} />;
   return <ShopForm key={data.revision} sheet={data} />;
@@ -56,7 +56,7 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
     submit,
   } = useSchemaForm<TypedProfile, ShopProfile>(readyProfile, typedProfile(sheet.card));
   const [change, { isLoading, error }] = useChangeShopMutation();
-  const words = m.cards.shop;
+  const words = later.cards.shop;
   const atBenches = people.filter(({ role, locked }) => mayWorkAtBench(role) && !locked);
 
   const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? '';

@@ -1,7 +1,8 @@
 import { currencyCode } from '@nodo/kernel';
 import { type ShopProfile, shopProfile } from '@nodo/shop';
 import { z } from 'zod';
-import { m, readMoney, typedMoney } from '../../messages/index.ts';
+import { readMoney, typedMoney } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { readNumber } from '../../messages/typed.ts';
 
 /** Whole numbers of the profile, in the order of the page. */
@@ -19,7 +20,7 @@ export const TEXTS = [
     name: 'publicAddress',
     maxLength: 200,
     inputMode: 'url',
-    hint: m.cards.shop.publicHint,
+    hint: later.cards.shop.publicHint,
   },
 ] as const;
 
@@ -68,7 +69,7 @@ export function faultyField(
   faults: Readonly<Record<string, object | undefined>>,
   nameOf: (id: string) => string,
 ): string {
-  const words = m.cards.shop;
+  const words = later.cards.shop;
   const [field = ''] = Object.keys(faults);
   if (field === 'people') {
     return words.hoursOfPerson(nameOf(Object.keys(faults.people ?? {})[0] ?? ''));

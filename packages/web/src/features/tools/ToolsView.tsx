@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import { type Tool, ToolGlyph } from '../../drawing/ToolGlyph.tsx';
 import { BOBBIN_PARTS } from '../../instruments/bobbin/bobbinParts.ts';
 import { NEEDLE_PARTS } from '../../instruments/needle/needleParts.ts';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 
 /** Every instrument with its parts, opened alone; beside a ticket they stand in its bar. */
 const INSTRUMENTS: readonly {
@@ -15,7 +15,7 @@ const INSTRUMENTS: readonly {
 
 /** The instruments of the bench, by what they measure. */
 export default function ToolsView() {
-  const words = m.instrument.tools;
+  const words = later.instrument.tools;
   return (
     <div className="mx-auto w-full max-w-6xl gutter py-6">
       <h1 className="text-2xl font-bold">{words.title}</h1>
@@ -28,7 +28,7 @@ export default function ToolsView() {
             </span>
             <section aria-labelledby={`tool-${tool}`} className="min-w-0 flex-1">
               <h2 id={`tool-${tool}`} className="text-lg font-semibold">
-                {m.instrument[tool]}
+                {later.instrument[tool]}
               </h2>
               <ul className="mt-1 flex flex-wrap gap-x-6">
                 {parts.map(({ id, title }) => (

@@ -5,7 +5,8 @@ import { type ComponentType, type ReactNode, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { twJoin } from 'tailwind-merge';
 import { useMachineQuery } from '../../api/client.ts';
-import { m, write } from '../../messages/index.ts';
+import { write } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { useTables } from '../../session/useTables.ts';
 import { ProvenanceLegend } from '../../ticket/ProvenanceMark.tsx';
@@ -61,7 +62,7 @@ function Beside({ name, parts }: InstrumentProps) {
     <Instrument bench={bench} parts={parts} root={`/bench/${ticket.id}/${name}`}>
       <TicketBar />
       <p className="min-w-0 truncate text-sm text-quiet max-lg:basis-full" aria-live="polite">
-        {m.instrument.likely}:{' '}
+        {later.instrument.likely}:{' '}
         {[first, second]
           .flatMap((belief) =>
             belief ? [`${causeName(model, belief.cause)} ${write.percent(belief.is)}`] : [],
@@ -70,7 +71,7 @@ function Beside({ name, parts }: InstrumentProps) {
       </p>
       {!mayKeep(bench) && (
         <p className="font-semibold">
-          {ticket.status === 'open' ? m.bench.step.noRights : m.instrument.closed}
+          {ticket.status === 'open' ? later.bench.step.noRights : later.instrument.closed}
         </p>
       )}
       <WayOn />
@@ -105,14 +106,14 @@ function Alone({ name, parts }: InstrumentProps) {
         </p>
       ) : (
         <Select
-          label={m.instrument.machineKind}
+          label={later.instrument.machineKind}
           value={chosen}
           className="flex-row items-center gap-3 [&>button]:w-72"
           onChoose={setChosen}
           options={[...KNOWLEDGE.families.values()].map(({ id, title }) => [id, title] as const)}
         />
       )}
-      <p className="text-sm text-quiet">{m.instrument.alone}</p>
+      <p className="text-sm text-quiet">{later.instrument.alone}</p>
     </Instrument>
   );
 }
@@ -151,7 +152,7 @@ function Instrument({
     <div className="tall:min-h-0 flex flex-1 flex-col overflow-y-auto">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pt-1 lg:flex-nowrap">
         <nav
-          aria-label={m.instrument.partsNav}
+          aria-label={later.instrument.partsNav}
           className="flex flex-wrap gap-x-1 lg:shrink-0 lg:flex-nowrap"
         >
           {parts.map(({ id, title }) => (
@@ -203,7 +204,7 @@ function WayOn() {
   return (
     <>
       <span role="status" className="font-semibold whitespace-nowrap empty:hidden">
-        {isSaved ? m.instrument.saved : ''}
+        {isSaved ? later.instrument.saved : ''}
       </span>
       <Link
         to={`/bench/${ticket.id}`}
@@ -216,11 +217,11 @@ function WayOn() {
       >
         {isSaved ? (
           <>
-            {m.instrument.next} <ArrowRight aria-hidden size={20} />
+            {later.instrument.next} <ArrowRight aria-hidden size={20} />
           </>
         ) : (
           <>
-            <ArrowLeft aria-hidden size={20} /> {m.instrument.back}
+            <ArrowLeft aria-hidden size={20} /> {later.instrument.back}
           </>
         )}
       </Link>

@@ -1,6 +1,6 @@
 import { openingChain } from '@nodo/core';
 import { POWER_OFF } from '@nodo/ticket';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { Button } from '../../ui/Button.tsx';
 import { useInstrumentBench } from './InstrumentContext.tsx';
 import { mayDo } from './instrumentBench.ts';
@@ -18,7 +18,7 @@ export function OpenFirst({ check }: { readonly check: string }) {
   const toOpen = openingChain(model.access, ticket.open, access);
   const target = toOpen.at(-1);
   if (!target) return null;
-  const words = m.bench.step;
+  const words = later.bench.step;
   return (
     <p className="flex flex-wrap items-center gap-3">
       <span>

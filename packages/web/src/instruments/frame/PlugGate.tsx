@@ -1,6 +1,6 @@
 import { POWER_OFF } from '@nodo/ticket';
 import { Plug } from 'lucide-react';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { Button } from '../../ui/Button.tsx';
 import type { InstrumentBench } from './instrumentBench.ts';
 
@@ -15,7 +15,7 @@ export function PlugGate({
   readonly bench: InstrumentBench;
   readonly onAfterwards: () => void;
 }) {
-  const words = m.instrument.gate;
+  const words = later.instrument.gate;
   return (
     <section
       aria-label={words.title}
@@ -24,7 +24,7 @@ export function PlugGate({
       <Plug aria-hidden size={22} className="shrink-0 text-hazard" />
       <p className="min-w-60 flex-1 leading-snug font-semibold text-hazard">{words.text}</p>
       <Button onClick={() => onTicket?.record('action-done', { action: POWER_OFF })}>
-        {m.bench.step.unplugged}
+        {later.bench.step.unplugged}
       </Button>
       <Button look="quiet" onClick={onAfterwards}>
         {words.afterwards}

@@ -1,6 +1,6 @@
 import { POWER_OFF } from '@nodo/ticket';
 import type { ReactNode } from 'react';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { Button } from '../../ui/Button.tsx';
 import { useInstrumentBench } from './InstrumentContext.tsx';
 
@@ -10,9 +10,9 @@ export function UnpluggedFirst({ children }: { readonly children: ReactNode }) {
   if (!onTicket || onTicket.ticket.power === 'off') return children;
   return (
     <p className="mt-2 flex flex-wrap items-center gap-3">
-      <strong>{m.bench.step.onlyUnplugged}</strong>
+      <strong>{later.bench.step.onlyUnplugged}</strong>
       <Button onClick={() => onTicket.record('action-done', { action: POWER_OFF })}>
-        {m.bench.step.unplugged}
+        {later.bench.step.unplugged}
       </Button>
     </p>
   );

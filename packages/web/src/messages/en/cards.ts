@@ -87,16 +87,11 @@ export const cards = {
     set: 'set',
   },
   shop: {
-    nav: 'Shop',
     title: 'The shop',
     failed: 'The shop’s settings could not be read',
     onlyLead: 'The lead sets what holds for the whole shop.',
     place: 'Place',
     timeZone: 'Time zone',
-    zoneAsk: (zone: string) =>
-      `Is the shop in the time zone ${zone}? Days, hours and promises are counted by it.`,
-    zoneYes: 'Yes, that is right',
-    zoneOther: 'Choose another',
     money: 'Prices and tax',
     currency: 'Currency, three letters',
     hour: 'An hour of work',
@@ -153,7 +148,6 @@ export const cards = {
   collected: {
     title: 'Collected machines',
     lead: 'The latest first',
-    open: 'Collected machines',
     none: 'Nothing was collected yet.',
     failed: 'They could not be read',
     end: 'That is all.',

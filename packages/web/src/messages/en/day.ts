@@ -1,6 +1,5 @@
 /** What a day came to. */
 export const day = {
-  open: 'Day sheet',
   title: (day: string) => `Day sheet, ${day}`,
   day: 'Day',
   print: 'Print',

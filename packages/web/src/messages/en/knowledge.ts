@@ -28,7 +28,6 @@ const sides: Readonly<Record<Side, string>> = {
 export const knowledge = {
   title: 'Knowledge',
   failed: 'The tables could not be read',
-  nav: 'Knowledge',
   find: 'A few letters: cause, check, finding',
   family: 'Machine',
   causes: 'Causes',

@@ -1,7 +1,5 @@
 export const phone = {
   title: 'Phone call',
-  nav: 'Phone call',
-  navShort: 'Phone',
   label: 'Short description',
   begin: 'Begin the questions',
   beginning: 'One moment',

@@ -3,6 +3,9 @@ import { lowerFirst } from '@nodo/kernel';
 const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
 
 export const rack = {
+  undo: 'Undo',
+  collected: 'Collected machines',
+  day: 'Day sheet',
   title: 'Rack',
   tally: (inShop: number, fresh: number, ready: number) =>
     `${count(inShop, 'machine', 'machines')} in the shop · ${fresh} not checked yet · ${ready} ready`,

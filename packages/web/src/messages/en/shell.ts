@@ -8,6 +8,17 @@ export const shell = {
   noDay: 'choose a day',
   clearDay: (name: string) => `No day: ${name}`,
   people: 'People',
+  phone: 'Phone call',
+  phoneShort: 'Phone',
+  knowledge: 'Knowledge',
+  shop: 'Shop',
+  zone: {
+    label: 'Time zone',
+    ask: (zone: string) =>
+      `Is the shop in the time zone ${zone}? Days, hours and promises are counted by it.`,
+    yes: 'Yes, that is right',
+    other: 'Choose another',
+  },
   tools: 'Tools',
   shopPages: 'Shop and people',
   takeIn: 'Take in a machine',

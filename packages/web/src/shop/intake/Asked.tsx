@@ -1,7 +1,7 @@
 import type { HowOften } from '@nodo/core';
 import type { Finding, OftenTold } from '@nodo/knowledge';
 import { HOW_OFTEN } from '@nodo/ticket';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { CheckBoxes } from '../../ui/CheckBox.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { complaintGroups } from './complaintGroups.ts';
@@ -18,12 +18,12 @@ export function ComplaintTicks({
 }) {
   return (
     <fieldset className="mt-6">
-      <legend className="font-semibold">{m.counter.ticks}</legend>
-      <p className="mb-2 text-sm text-quiet">{m.counter.ticksHint}</p>
+      <legend className="font-semibold">{later.counter.ticks}</legend>
+      <p className="mb-2 text-sm text-quiet">{later.counter.ticksHint}</p>
       <div className="grid gap-x-6 gap-y-3 md:grid-cols-2 xl:grid-cols-4">
         {complaintGroups(findings).map(({ name, findings: inGroup }) => (
           <div key={name}>
-            <h2 className="text-sm font-semibold text-quiet">{m.counter.groups[name]}</h2>
+            <h2 className="text-sm font-semibold text-quiet">{later.counter.groups[name]}</h2>
             <CheckBoxes
               options={inGroup.map(({ id, answer }) => [id, answer] as const)}
               ticked={ticked}
@@ -53,7 +53,7 @@ export function HowOftenFields({
   if (asked.length === 0) return null;
   return (
     <fieldset className="mt-4">
-      <legend className="font-semibold">{m.counter.howOften}</legend>
+      <legend className="font-semibold">{later.counter.howOften}</legend>
       <div className="mt-1 grid gap-3 sm:grid-cols-2 xl:grid-cols-3">
         {asked.map(({ id, answer }) => (
           <Select<HowOften | ''>
@@ -61,8 +61,8 @@ export function HowOftenFields({
             label={answer}
             value={often[id] ?? ''}
             options={[
-              ['', m.counter.notAsked],
-              ...HOW_OFTEN.map((one) => [one, m.bench.often[one]] as const),
+              ['', later.counter.notAsked],
+              ...HOW_OFTEN.map((one) => [one, later.bench.often[one]] as const),
             ]}
             onChoose={(chosen) => {
               const { [id]: _before, ...others } = often;
@@ -93,8 +93,8 @@ export function ContextAnswers({
   };
   return (
     <fieldset className="mt-6">
-      <legend className="font-semibold">{m.counter.context}</legend>
-      <p className="mb-2 text-sm text-quiet">{m.counter.contextHint}</p>
+      <legend className="font-semibold">{later.counter.context}</legend>
+      <p className="mb-2 text-sm text-quiet">{later.counter.contextHint}</p>
       <ul className="grid gap-x-6 xl:grid-cols-2">
         {findings.map(({ id, answer }) => (
           <li
@@ -111,7 +111,7 @@ export function ContextAnswers({
                   onClick={() => choose(id, choice)}
                   className="choice min-h-11 min-w-14 rounded-md px-3 text-sm"
                 >
-                  {m.counter[choice]}
+                  {later.counter[choice]}
                 </button>
               ))}
             </fieldset>

@@ -1,5 +1,6 @@
 import { BODY_COLOURS, type BodyColour } from '@nodo/ticket';
 import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 
 /** The colour a machine is told by across the shop; tapped again, it is not said. */
 export function ColourChoice({
@@ -11,7 +12,7 @@ export function ColourChoice({
 }) {
   return (
     <fieldset>
-      <legend className="mb-1 font-semibold">{m.counter.colour}</legend>
+      <legend className="mb-1 font-semibold">{later.counter.colour}</legend>
       <div className="flex flex-wrap gap-2">
         {BODY_COLOURS.map((colour) => (
           <button

@@ -1,6 +1,6 @@
 import { KNOWLEDGE } from '@nodo/knowledge';
 import { Silhouette } from '../../drawing/Silhouette.tsx';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 
 /** Which kind of machine it is, by its outline. */
 export function FamilyChoice({
@@ -12,7 +12,7 @@ export function FamilyChoice({
 }) {
   return (
     <fieldset className="my-4">
-      <legend className="mb-1 font-semibold">{m.counter.family}</legend>
+      <legend className="mb-1 font-semibold">{later.counter.family}</legend>
       <div className="grid grid-cols-[repeat(auto-fill,minmax(10.5rem,1fr))] gap-2">
         {[...KNOWLEDGE.families.values()].map(({ id, title }) => (
           <label

@@ -1,6 +1,7 @@
 import type { Hit } from '@nodo/api';
 import { useCustomerQuery, useSearchQuery } from '../../api/client.ts';
 import { m, write } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { Button } from '../../ui/Button.tsx';
 import { useSettled } from '../../ui/useSettled.ts';
 import type { IntakeForm } from './intakeForm.ts';
@@ -23,7 +24,7 @@ export function SamePerson({
   const same = samePersons([...numbered, ...named], form);
   if (same.length === 0) return null;
   return (
-    <ul className="mt-3 flex flex-col gap-2" aria-label={m.counter.known.samePerson}>
+    <ul className="mt-3 flex flex-col gap-2" aria-label={later.counter.known.samePerson}>
       {same.slice(0, 3).map((hit) => (
         <Same key={hit.id} hit={hit} onSame={onSame} />
       ))}
@@ -33,7 +34,7 @@ export function SamePerson({
 
 function Same({ hit, onSame }: { readonly hit: Hit; readonly onSame: (known: Known) => void }) {
   const { currentData: file } = useCustomerQuery(hit.id);
-  const words = m.counter.known;
+  const words = later.counter.known;
   if (!file?.card) return null;
   const { name, phone, reach } = file.card;
   const customerId = file.mergedInto ?? hit.id;
@@ -55,7 +56,7 @@ function Same({ hit, onSame }: { readonly hit: Hit; readonly onSame: (known: Kno
 /** What else of a customer is in the shop, with its tag, how it stands and since when. */
 export function HereOf({ customer }: { readonly customer: string }) {
   const { currentData: file } = useCustomerQuery(customer);
-  const words = m.counter.known;
+  const words = later.counter.known;
   const here = (file?.tickets ?? []).filter(
     ({ tag, status }) => tag !== null && status !== 'collected',
   );

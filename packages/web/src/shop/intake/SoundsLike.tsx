@@ -1,7 +1,8 @@
 import { chanceBand, posterior } from '@nodo/core';
 import { evidenceOf, type FamilyModel, withinReach } from '@nodo/knowledge';
 import { useMemo } from 'react';
-import { m, write } from '../../messages/index.ts';
+import { write } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { UntilAsked } from '../../session/UntilAsked.tsx';
 
 const SHOWN = 5;
@@ -36,13 +37,13 @@ export function SoundsLike({
   });
   return (
     <section aria-live="polite">
-      <h2 className="mb-2 text-sm font-semibold text-quiet">{m.counter.atHome.title}</h2>
+      <h2 className="mb-2 text-sm font-semibold text-quiet">{later.counter.atHome.title}</h2>
       {complaint.length === 0 ? (
-        <p className="text-quiet">{m.counter.atHome.unticked}</p>
+        <p className="text-quiet">{later.counter.atHome.unticked}</p>
       ) : (
         <>
           {atHome.length === 0 ? (
-            <p>{m.counter.atHome.nothing}</p>
+            <p>{later.counter.atHome.nothing}</p>
           ) : (
             <ul className="flex list-disc flex-col gap-1 pl-6">
               {atHome.map((name) => (
@@ -51,8 +52,8 @@ export function SoundsLike({
             </ul>
           )}
           <div className="mt-4">
-            <UntilAsked ask={m.counter.hearsLikeAsk}>
-              <h2 className="mb-2 text-sm font-semibold text-quiet">{m.counter.hearsLike}</h2>
+            <UntilAsked ask={later.counter.hearsLikeAsk}>
+              <h2 className="mb-2 text-sm font-semibold text-quiet">{later.counter.hearsLike}</h2>
               <ol className="flex flex-col gap-3">
                 {likely.map(({ cause, blame }) => (
                   <li key={cause}>

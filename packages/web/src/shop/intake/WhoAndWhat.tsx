@@ -1,4 +1,4 @@
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { Button } from '../../ui/Button.tsx';
 import { NumberField, TextField } from '../../ui/Field.tsx';
 import { ColourChoice } from './ColourChoice.tsx';
@@ -17,7 +17,7 @@ export function CustomerFields({
   readonly error: string | undefined;
   readonly set: Set;
 }) {
-  const words = m.counter.known;
+  const words = later.counter.known;
   if (form.customerId !== null) {
     return (
       <p className="flex flex-wrap items-center gap-4">
@@ -57,7 +57,7 @@ function NameFields({
   return (
     <>
       <TextField
-        label={m.counter.name}
+        label={later.counter.name}
         name="customer"
         error={error}
         value={form.customer}
@@ -66,7 +66,7 @@ function NameFields({
         onText={(customer) => set({ customer })}
       />
       <TextField
-        label={m.counter.phone}
+        label={later.counter.phone}
         name="phone"
         value={form.phone}
         maxLength={40}
@@ -94,8 +94,8 @@ export function MachineFields({
   return (
     <div className="mt-3 grid gap-x-6 gap-y-4 md:grid-cols-[1fr_6rem_6rem]">
       <TextField
-        label={m.counter.label}
-        hint={m.counter.labelHint}
+        label={later.counter.label}
+        hint={later.counter.labelHint}
         error={errorOf('label')}
         value={form.label}
         maxLength={80}
@@ -104,7 +104,7 @@ export function MachineFields({
       />
       <NumberField
         whole
-        label={m.counter.tag}
+        label={later.counter.tag}
         error={errorOf('tag')}
         value={form.tag}
         placeholder={freeTag}
@@ -112,7 +112,7 @@ export function MachineFields({
         onText={(tag) => set({ tag })}
       />
       <TextField
-        label={m.counter.shelf}
+        label={later.counter.shelf}
         error={errorOf('shelf')}
         value={form.shelf}
         maxLength={12}
@@ -126,13 +126,13 @@ export function MachineFields({
       {isNew && (
         <div className="grid gap-x-6 gap-y-4 sm:grid-cols-2 md:col-span-3">
           <TextField
-            label={m.counter.plateModel}
+            label={later.counter.plateModel}
             value={form.model}
             maxLength={80}
             onText={(model) => set({ model })}
           />
           <TextField
-            label={m.counter.serial}
+            label={later.counter.serial}
             value={form.serial}
             maxLength={60}
             onText={(serial) => set({ serial })}

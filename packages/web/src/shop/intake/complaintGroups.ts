@@ -1,7 +1,7 @@
 import type { Finding } from '@nodo/knowledge';
-import type { m } from '../../messages/index.ts';
+import type { later } from '../../messages/later.ts';
 
-type GroupName = keyof typeof m.counter.groups;
+type GroupName = keyof typeof later.counter.groups;
 
 const GROUP_OF: Readonly<Record<string, GroupName>> = {
   skip: 'stitch',

@@ -2,7 +2,7 @@ import type { Customer, NewMachine } from '@nodo/api';
 import { COMPLAINT, CONTEXT } from '@nodo/knowledge';
 import { newCustomerProfile, newMachineProfile } from '@nodo/shop';
 import type { TicketCommand } from '@nodo/ticket';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { deviceId } from '../../store/device.ts';
 import type { IntakeForm } from './intakeForm.ts';
 
@@ -86,7 +86,7 @@ function triedOf(form: IntakeForm): readonly TicketCommand[] {
   const tried = [...form.tried, form.triedWords.trim()].filter(Boolean).join(', ');
   if (tried === '') return [];
   return [
-    commandOf(form, DIGIT.tried, 'observation-noted', { words: m.counter.tried.noted(tried) }),
+    commandOf(form, DIGIT.tried, 'observation-noted', { words: later.counter.tried.noted(tried) }),
   ];
 }
 

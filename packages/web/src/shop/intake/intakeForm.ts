@@ -2,7 +2,7 @@ import { day } from '@nodo/kernel';
 import { modelOf } from '@nodo/knowledge';
 import { BODY_COLOURS, HOW_OFTEN, SPOKEN } from '@nodo/ticket';
 import { z } from 'zod';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { readWhole } from '../../messages/typed.ts';
 
 /** The form of the counter; stored on this screen until the machine is taken in. */
@@ -68,19 +68,19 @@ export function readyIntake(readMoney: (typed: string) => number | undefined) {
       };
       const number = readWhole(tag) ?? 0;
       // A number without a name would have nowhere to be kept.
-      wants('customer', customer.trim() !== '' || phone.trim() === '', m.counter.required);
-      wants('label', label.trim() !== '', m.counter.required);
-      wants('shelf', shelf.trim() !== '', m.counter.required);
-      wants('tag', number >= 1 && number <= HIGHEST_TAG, m.counter.badTag);
+      wants('customer', customer.trim() !== '' || phone.trim() === '', later.counter.required);
+      wants('label', label.trim() !== '', later.counter.required);
+      wants('shelf', shelf.trim() !== '', later.counter.required);
+      wants('tag', number >= 1 && number <= HIGHEST_TAG, later.counter.badTag);
       wants(
         'limitAmount',
         limit !== 'up-to' || readMoney(limitAmount) !== undefined,
-        m.counter.agreed.badAmount,
+        later.counter.agreed.badAmount,
       );
       wants(
         'feeAmount',
         feeAmount.trim() === '' || readMoney(feeAmount) !== undefined,
-        m.counter.agreed.badAmount,
+        later.counter.agreed.badAmount,
       );
     },
   );
@@ -89,10 +89,10 @@ export function readyIntake(readMoney: (typed: string) => number | undefined) {
 /** The form of a call as the questions can begin with it. */
 export const readyCall = intakeForm.superRefine(({ customer, phone, complaint }, context) => {
   if (customer.trim() === '' && phone.trim() !== '') {
-    context.addIssue({ code: 'custom', path: ['customer'], message: m.counter.required });
+    context.addIssue({ code: 'custom', path: ['customer'], message: later.counter.required });
   }
   if (complaint.length === 0) {
-    context.addIssue({ code: 'custom', path: ['complaint'], message: m.phone.tickOne });
+    context.addIssue({ code: 'custom', path: ['complaint'], message: later.phone.tickOne });
   }
 });
 

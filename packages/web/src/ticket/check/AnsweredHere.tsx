@@ -1,7 +1,8 @@
 import { lowerFirst } from '@nodo/kernel';
 import type { FamilyCheck } from '@nodo/knowledge';
 import { stateEpoch } from '@nodo/ticket';
-import { m, write } from '../../messages/index.ts';
+import { write } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { usePeopleById } from '../../session/usePeopleById.ts';
 import { Button } from '../../ui/Button.tsx';
 import { useTicket } from '../TicketContext.tsx';
@@ -29,11 +30,11 @@ export function AnsweredHere({
   const isContested = assessment.contested.some(({ finding }) => own.has(finding));
   return (
     <section
-      aria-label={m.bench.step.answered}
+      aria-label={later.bench.step.answered}
       role="status"
       className="mt-2 border-l-3 border-dashed border-ink pl-3 leading-snug"
     >
-      {isContested && <p className="font-semibold">{m.bench.step.contested}</p>}
+      {isContested && <p className="font-semibold">{later.bench.step.contested}</p>}
       <ul>
         {looks.map(({ seq }) => {
           const entry = ticket.entries[seq - 1];
@@ -51,7 +52,7 @@ export function AnsweredHere({
       </ul>
       {onGoOn && !isContested && (
         <Button className="mt-1" onClick={onGoOn}>
-          {m.bench.step.goOn}
+          {later.bench.step.goOn}
         </Button>
       )}
     </section>

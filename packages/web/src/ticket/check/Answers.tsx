@@ -1,6 +1,6 @@
 import type { FamilyCheck } from '@nodo/knowledge';
 import { useState } from 'react';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Key } from '../../ui/Key.tsx';
 import { useStepKeys } from '../../ui/useKeys.ts';
@@ -23,7 +23,7 @@ export function Answers({
 }) {
   const { record } = useTicket();
   const [seen, setSeen] = useState<ReadonlySet<string>>(new Set());
-  const words = m.bench.step;
+  const words = later.bench.step;
   const isMany = check.findings.length + 1 >= MANY_ANSWERS;
   const oneTap = check.oneOf === true || check.findings.length === 1;
 

@@ -4,7 +4,8 @@ import { checkMinutes, type FamilyCheck, isPartOff, isWorthIt } from '@nodo/know
 import { gatesUnmet, POWER_OFF, POWER_ON } from '@nodo/ticket';
 import { Ruler } from 'lucide-react';
 import { CheckBeside, CheckDrawing } from '../../drawing/CheckDrawing.tsx';
-import { m, write } from '../../messages/index.ts';
+import { write } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { TextLink } from '../../ui/TextLink.tsx';
 import { instrumentFor } from '../instrumentAddresses.ts';
 import { ProvenanceMark } from '../ProvenanceMark.tsx';
@@ -47,14 +48,16 @@ export function CheckStep(props: CheckStepProps) {
               <ProvenanceMark standing="common-practice" />
             </span>
             {proposal && isWorthIt(proposal) && (
-              <span className="text-sm">{m.bench.step.saves(write.duration(proposal.gain))}</span>
+              <span className="text-sm">
+                {later.bench.step.saves(write.duration(proposal.gain))}
+              </span>
             )}
             {toOpen.length > 0 && (
               <span>
-                {m.bench.step.opens(toOpen.map(({ title }) => lowerFirst(title)).join(', '))}
+                {later.bench.step.opens(toOpen.map(({ title }) => lowerFirst(title)).join(', '))}
               </span>
             )}
-            {check.tools && <span>{m.bench.step.tools(check.tools.join(', '))}</span>}
+            {check.tools && <span>{later.bench.step.tools(check.tools.join(', '))}</span>}
             <InstrumentLink to={instrument} />
           </>
         }
@@ -79,7 +82,7 @@ function InstrumentLink({ to }: { readonly to: string | undefined }) {
   return (
     <TextLink to={to} className="gap-2 font-semibold text-ink">
       <Ruler aria-hidden size={20} />
-      {m.instrument.open}
+      {later.instrument.open}
     </TextLink>
   );
 }
@@ -87,7 +90,7 @@ function InstrumentLink({ to }: { readonly to: string | undefined }) {
 /** What stands before the answers: a gate, unplugging, opening, closing; then the answers. */
 function Preparation({ check, onChooseCheck }: CheckStepProps) {
   const { ticket, model, record, mayFind, mayWork } = useTicket();
-  const words = m.bench.step;
+  const words = later.bench.step;
   const gates = gatesUnmet(ticket, model, `check:${check.id}`);
   const toOpen = openingChain(model.access, ticket.open, check.access);
 
@@ -140,7 +143,7 @@ export function Gates({
   readonly onChooseCheck: (check: string) => void;
 }) {
   const { model, record } = useTicket();
-  const words = m.bench.step;
+  const words = later.bench.step;
   return (
     <StepList heading={words.gate}>
       {gates.map((gate, index) => {
@@ -168,7 +171,7 @@ export function Gates({
  */
 export function CloseFirst({ heading }: { readonly heading?: string }) {
   const { ticket, record, mayWork } = useTicket();
-  const words = m.bench.step;
+  const words = later.bench.step;
   if (!mayWork) return <p>{words.noRights}</p>;
   return (
     <StepList heading={heading ?? words.closeFirst}>

@@ -3,7 +3,7 @@ import { type FamilyModel, type FreeingStep, freeingSteps } from '@nodo/knowledg
 import type { Ticket } from '@nodo/ticket';
 import { useState } from 'react';
 import { PlaceBeside, PlaceDrawing } from '../../drawing/PlaceDrawing.tsx';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { Button } from '../../ui/Button.tsx';
 import { useTicket } from '../TicketContext.tsx';
 import type { RecordEntry } from '../useRecord.ts';
@@ -27,7 +27,7 @@ export function FreeingWalk({
   const steps = freeingSteps(model, place);
   const [at, setAt] = useState(0);
   const step = steps[at];
-  const words = m.freeing;
+  const words = later.freeing;
   if (!step) return null;
 
   /** What the step settles is asked as its own check asks it. */
@@ -53,7 +53,7 @@ export function FreeingWalk({
         beside={<PlaceBeside {...drawn} />}
       />
       {place === 'phone' && <p className="mt-2 border-l-4 border-own pl-4 text-2xl">{step.say}</p>}
-      {step.hazard && <Caution text={m.bench.hazards[step.hazard]} />}
+      {step.hazard && <Caution text={later.bench.hazards[step.hazard]} />}
       <div className="mt-3 flex flex-col gap-2">
         {step.asksWhetherFree ? (
           <>

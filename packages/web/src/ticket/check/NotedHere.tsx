@@ -1,5 +1,6 @@
 import type { TicketEvent } from '@nodo/ticket';
 import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { Photo } from '../photo/Photo.tsx';
 import { useTicket } from '../TicketContext.tsx';
 
@@ -14,8 +15,8 @@ export function NotedHere({ check }: { readonly check: string }) {
   );
   if (left.length === 0) return null;
   return (
-    <section aria-label={m.bench.notedHere} className="mt-3 border-l-3 border-edge pl-3">
-      <h2 className="text-sm font-semibold text-quiet">{m.bench.notedHere}</h2>
+    <section aria-label={later.bench.notedHere} className="mt-3 border-l-3 border-edge pl-3">
+      <h2 className="text-sm font-semibold text-quiet">{later.bench.notedHere}</h2>
       <ul className="flex flex-wrap gap-3">
         {left.map((entry) =>
           entry.type === 'photo-kept' ? (

@@ -1,5 +1,5 @@
 import { disagreementsAt } from '@nodo/knowledge';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { ProvenanceMark } from '../ProvenanceMark.tsx';
 
 /** Where practitioners hold differently with this step: what each school says, and what the tables go by. */
@@ -12,7 +12,7 @@ export function Schools({ check, action }: { readonly check?: string; readonly a
   return (
     <details className="mt-2 max-w-xl">
       <summary className="flex min-h-11 cursor-pointer items-center text-quiet underline underline-offset-4">
-        {m.bench.step.schools}
+        {later.bench.step.schools}
       </summary>
       {differs.map(({ id, question, schools, here }) => (
         <section key={id} className="mb-3 leading-snug">
@@ -24,7 +24,7 @@ export function Schools({ check, action }: { readonly check?: string; readonly a
               <li key={school}>{school}</li>
             ))}
           </ul>
-          <p className="mt-1">{m.bench.step.schoolHere(here)}</p>
+          <p className="mt-1">{later.bench.step.schoolHere(here)}</p>
         </section>
       ))}
     </details>

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { useState } from 'react';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { inShort } from '../words.ts';
 
 /**
@@ -44,10 +44,10 @@ export function StepHead({
               className="-my-2 min-h-11 shrink-0 px-1 text-sm text-quiet underline underline-offset-4"
             >
               {isOpen
-                ? m.bench.step.howLess
+                ? later.bench.step.howLess
                 : picture === undefined
-                  ? m.bench.step.how
-                  : m.bench.step.howAndPicture}
+                  ? later.bench.step.how
+                  : later.bench.step.howAndPicture}
             </button>
           )}
         </div>

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Key } from '../../ui/Key.tsx';
 import { useStepKeys } from '../../ui/useKeys.ts';
@@ -28,12 +28,12 @@ export function WaysOut({
       {cannotTell}
       {onCannotTell && (
         <Button look="quiet" onClick={onCannotTell}>
-          <Key>0</Key> {m.bench.step.cannotTell}
+          <Key>0</Key> {later.bench.step.cannotTell}
         </Button>
       )}
       {onNotNow && (
         <Button look="quiet" onClick={onNotNow}>
-          <Key>n</Key> {m.bench.step.notNow}
+          <Key>n</Key> {later.bench.step.notNow}
         </Button>
       )}
       {children}

@@ -1,6 +1,7 @@
 import type { FamilyCheck } from '@nodo/knowledge';
 import { Popover } from 'radix-ui';
-import { m, write } from '../../messages/index.ts';
+import { write } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { useTicket } from '../TicketContext.tsx';
 
 const SHOWN_CAUSES = 5;
@@ -20,7 +21,7 @@ export function WhyThis({ check }: { readonly check: FamilyCheck }) {
   return (
     <Popover.Root>
       <Popover.Trigger className="min-h-11 px-2 text-quiet underline decoration-edge underline-offset-4 hover:text-ink">
-        {m.bench.step.whyThis}
+        {later.bench.step.whyThis}
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
@@ -28,7 +29,7 @@ export function WhyThis({ check }: { readonly check: FamilyCheck }) {
           collisionPadding={12}
           className="z-40 max-h-80 w-[min(26rem,92vw)] overflow-y-auto rounded-lg border-2 border-ink bg-paper p-4 text-ink"
         >
-          <p className="mb-1 text-quiet">{m.bench.step.standsToFind}</p>
+          <p className="mb-1 text-quiet">{later.bench.step.standsToFind}</p>
           <ul>
             {touched.map(({ cause, blame }) => (
               <li key={cause} className="flex gap-3">

@@ -1,6 +1,6 @@
 import { pathTo } from '@nodo/api';
 import { useAppSelector } from '../../api/client.ts';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { Sewing } from '../../ui/Stitches.tsx';
 import { useTicket } from '../TicketContext.tsx';
 
@@ -15,7 +15,7 @@ export function Photo({ photo, account }: { readonly photo: string; readonly acc
       ({ draft }) => draft.type === 'photo-kept' && draft.command.photo === photo,
     ),
   );
-  if (isOnItsWay) return <Sewing label={m.bench.photo.onItsWay} />;
+  if (isOnItsWay) return <Sewing label={later.bench.photo.onItsWay} />;
   return (
     // In small on the page, whole behind it.
     <a

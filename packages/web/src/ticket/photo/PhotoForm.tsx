@@ -3,7 +3,7 @@ import { Camera } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { call } from '../../api/client.ts';
 import { faultWords } from '../../messages/errors.ts';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
@@ -30,7 +30,7 @@ export function PhotoForm({
   const canvas = useRef<HTMLCanvasElement>(null);
   const [note, setNote] = useState(begun);
   const [state, setState] = useState<State>({ kind: 'empty' });
-  const words = m.bench.photo;
+  const words = later.bench.photo;
   const hasPicture = state.kind !== 'empty' && state.kind !== 'unreadable';
 
   const choose = async (file: File | undefined) => {

@@ -1,5 +1,5 @@
 import { type PointerEvent, useRef, useState } from 'react';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { jpegOf } from '../../ticket/photo/drawPhoto.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Preview } from './Preview.tsx';
@@ -19,7 +19,7 @@ export function SignaturePad({
 }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const [hasInk, setHasInk] = useState(false);
-  const words = m.counter.signature;
+  const words = later.counter.signature;
 
   /** On white, however dark the screen: it is printed. */
   const paper = (): CanvasRenderingContext2D | undefined => {

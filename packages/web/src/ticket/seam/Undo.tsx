@@ -2,7 +2,7 @@ import { lastAct } from '@nodo/ticket';
 import { Undo2 } from 'lucide-react';
 import { createContext, useContext } from 'react';
 import { toast } from 'sonner';
-import { m } from '../../messages/index.ts';
+import { later } from '../../messages/later.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Key } from '../../ui/Key.tsx';
@@ -33,7 +33,7 @@ export function useUndo(): (() => void) | undefined {
   if (local && (latest === undefined || local.at > latest.observedAt)) {
     return () => {
       local.undo();
-      toast(m.bench.undone(local.text, person.name));
+      toast(later.bench.undone(local.text, person.name));
     };
   }
   if (!latest) return undefined;
@@ -48,14 +48,14 @@ export function UndoButton({ thumb }: { readonly thumb?: string }) {
   if (thumb !== undefined) {
     return (
       <button type="button" disabled={!undo} onClick={undo} className={thumb}>
-        {m.bench.undo}
+        {later.bench.undo}
       </button>
     );
   }
   if (!undo) return null;
   return (
     <Button look="quiet" onClick={undo} className="text-sm">
-      <Key>u</Key> <Undo2 aria-hidden size={18} /> {m.bench.undo}
+      <Key>u</Key> <Undo2 aria-hidden size={18} /> {later.bench.undo}
     </Button>
   );
 }

@@ -13,6 +13,7 @@ import {
 } from '@nodo/ticket';
 import { m, write } from '../../messages/index.ts';
 import { instruments } from '../../messages/instruments.ts';
+import { later } from '../../messages/later.ts';
 import { shopDayOf } from '../../time/shopTime.ts';
 import type { ShownTicket } from '../useShownTicket.ts';
 import { symptomName } from '../words.ts';
@@ -135,13 +136,16 @@ function describe(
       return below(m.seam.plan(m.seam.plans[event.body.plan]));
     case 'how-often-told':
       return above(
-        m.seam.howOften(symptomName(model, event.body.symptom), m.bench.often[event.body.often]),
+        m.seam.howOften(
+          symptomName(model, event.body.symptom),
+          later.bench.often[event.body.often],
+        ),
       );
     case 'symptom-settled':
       return below(
         m.seam.settled(
           symptomName(model, event.body.symptom),
-          m.bench.step.settled[event.body.how],
+          later.bench.step.settled[event.body.how],
           event.body.reason,
         ),
       );

@@ -2,7 +2,7 @@ import { pathTo } from '@nodo/api';
 import { labelsOn, standingBill } from '@nodo/shop';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { useBillsQuery, useIssueBillMutation } from '../../../api/client.ts';
-import { m } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { FormError } from '../../../session/FormError.tsx';
 import { useShown, useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
@@ -22,7 +22,7 @@ export function BillActions({
   const [issue, { isLoading, error }] = useIssueBillMutation();
   const [isWanted, setWanted] = useState(false);
   const [isCrediting, setCrediting] = useState(false);
-  const words = m.bench.closing;
+  const words = later.bench.closing;
   const standing = standingBill(bills);
 
   const send = useEffectEvent((kind: 'bill' | 'credit', reason: string) => {

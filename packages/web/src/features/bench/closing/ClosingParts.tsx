@@ -4,6 +4,7 @@ import { X } from 'lucide-react';
 import { useState } from 'react';
 import { useBillsQuery } from '../../../api/client.ts';
 import { m } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useMoney } from '../../../session/useMoney.ts';
 import { onEnter, PricedLine } from '../../../shop/PricedLine.tsx';
@@ -17,7 +18,7 @@ export function ClosingParts({ left }: { readonly left: readonly string[] }) {
   const { role } = useSession().person;
   const { data: bills = [] } = useBillsQuery(ticket.id);
   const money = useMoney();
-  const words = m.bench.closing;
+  const words = later.bench.closing;
   const { parts } = ticket.life;
   const mayChange = mayRecord(role, 'part-fitted') && !standingBill(bills);
   const priced = mayChange ? left : [];
@@ -56,7 +57,7 @@ export function ClosingParts({ left }: { readonly left: readonly string[] }) {
 function AddLine() {
   const { record } = useTicket();
   const [isOpen, setOpen] = useState(false);
-  const words = m.bench.closing;
+  const words = later.bench.closing;
   if (!isOpen) {
     return (
       <Button look="quiet" className="px-0" onClick={() => setOpen(true)}>
@@ -79,7 +80,7 @@ function PriceOf({ part }: { readonly part: string }) {
   const { record } = useTicket();
   const [price, setPrice] = useState('');
   const money = useMoney();
-  const words = m.bench.closing;
+  const words = later.bench.closing;
   const each = money.read(price);
   const add = () => {
     if (each !== undefined) record('part-fitted', { words: part, count: 1, each });

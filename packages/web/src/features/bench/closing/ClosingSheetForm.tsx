@@ -1,6 +1,7 @@
 import { mayRecord, paidBy } from '@nodo/ticket';
 import { useId } from 'react';
-import { m, write } from '../../../messages/index.ts';
+import { write } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useMoney } from '../../../session/useMoney.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
@@ -20,7 +21,7 @@ export function ClosingSheetForm() {
   const { form, partsLeft, isSaved, save } = sheet;
   const { values, set } = form;
   const id = useId();
-  const words = m.bench.closing;
+  const words = later.bench.closing;
   const mayWrite = mayRecord(role, 'closing-noted') && ticket.status === 'closed';
   if (!mayWrite) return <Written />;
   return (
@@ -70,7 +71,7 @@ function Written() {
   const { ticket } = useTicket();
   const money = useMoney();
   const { closingSheet, bill } = ticket.life;
-  const words = m.bench.closing;
+  const words = later.bench.closing;
   if (!closingSheet) return null;
   const facts = [
     [words.found, closingSheet.found],

@@ -1,4 +1,4 @@
-import { m } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { useMoney } from '../../../session/useMoney.ts';
 import { NumberField } from '../../../ui/Field.tsx';
 import { TakenOff } from './TakenOff.tsx';
@@ -12,7 +12,7 @@ export function PriceFields({
 }) {
   const { values, set, errorOf } = form;
   const money = useMoney();
-  const words = m.bench.closing;
+  const words = later.bench.closing;
   return (
     <>
       <NumberField

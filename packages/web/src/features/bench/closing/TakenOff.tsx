@@ -2,7 +2,8 @@ import { daysBetween } from '@nodo/kernel';
 import { NEW_SHOP_PROFILE } from '@nodo/shop';
 import { useState } from 'react';
 import { useMachineQuery, useShopQuery } from '../../../api/client.ts';
-import { m, write } from '../../../messages/index.ts';
+import { write } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { useMoney } from '../../../session/useMoney.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { shopDayOf } from '../../../time/shopTime.ts';
@@ -22,7 +23,7 @@ export function TakenOff({
   const money = useMoney();
   const warranty = useWarranty();
   const [isAsked, setAsked] = useState(false);
-  const words = m.bench.closing.off;
+  const words = later.bench.closing.off;
   const isOpen = isAsked || values.off !== '' || values.offWhy !== '';
   return (
     <div className="flex flex-col gap-2">

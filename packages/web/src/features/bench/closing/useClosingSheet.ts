@@ -5,7 +5,7 @@ import { closingProposal, closingSheet } from '@nodo/ticket';
 import { useEffect, useEffectEvent, useMemo } from 'react';
 import { z } from 'zod';
 import { useShopQuery } from '../../../api/client.ts';
-import { m } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { readWhole } from '../../../messages/typed.ts';
 import { useMoney } from '../../../session/useMoney.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
@@ -14,11 +14,11 @@ import { useSchemaForm } from '../../../ui/useSchemaForm.ts';
 /** Most minutes that a bill can name. */
 const MOST_MINUTES = 10_000;
 
-const error = m.bench.closing.badMinutes;
+const error = later.bench.closing.badMinutes;
 
 /** The sheet as it may be saved. @param readMoney reads an amount in the shop's currency */
 function readySheet(readMoney: (typed: string) => number | undefined) {
-  const words = m.bench.closing.off;
+  const words = later.bench.closing.off;
   return closingSheet
     .extend({
       minutes: z

@@ -3,6 +3,7 @@ import { dueOf, lastAct, overpaidOf } from '@nodo/ticket';
 import { useId, useState } from 'react';
 import { useBillsQuery } from '../../../api/client.ts';
 import { m } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useUndo } from '../../../ticket/seam/Undo.tsx';
 import { useShown, useTicket } from '../../../ticket/TicketContext.tsx';
@@ -40,7 +41,7 @@ function PriceAfterwards() {
   const [isAsked, setAsked] = useState(false);
   const sheet = useClosingSheet();
   const id = useId();
-  const words = m.handOut;
+  const words = later.handOut;
   if (life.bill && !isAsked) {
     return (
       <Button look="quiet" onClick={() => setAsked(true)}>
@@ -71,7 +72,7 @@ export function UndoHandOut() {
   if (!undo || !latest) return null;
   return (
     <Button look="quiet" onClick={undo}>
-      {latest.type === 'machine-collected' ? m.handOut.undo : m.bench.undo}
+      {latest.type === 'machine-collected' ? later.handOut.undo : later.bench.undo}
     </Button>
   );
 }

@@ -3,7 +3,7 @@ import { labelsOn, standingBill } from '@nodo/shop';
 import { dueOf, type RackEntry } from '@nodo/ticket';
 import { useState } from 'react';
 import { useBillsQuery } from '../../../api/client.ts';
-import { m } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { FormError } from '../../../session/FormError.tsx';
 import { useMoney } from '../../../session/useMoney.ts';
 import { PayWays } from '../../../shop/PayWays.tsx';
@@ -35,7 +35,7 @@ export default function HandOut({ onClose }: { readonly onClose: () => void }) {
   const [why, setWhy] = useState('');
   const [isSigning, setSigning] = useState(false);
   const [signature, setSignature] = useState<Blob>();
-  const words = m.handOut;
+  const words = later.handOut;
   const standing = standingBill(bills);
   const canBill = life.bill !== undefined;
   const issuesBill = !standing && canBill && withBill;
@@ -99,7 +99,7 @@ export default function HandOut({ onClose }: { readonly onClose: () => void }) {
           )}
         </div>
         {standing ? (
-          <p>{m.bench.closing.issued(standing.number, labelsOn(standing.content))}</p>
+          <p>{later.bench.closing.issued(standing.number, labelsOn(standing.content))}</p>
         ) : (
           <div>
             {canBill && (

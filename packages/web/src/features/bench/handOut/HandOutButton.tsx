@@ -1,5 +1,5 @@
 import { lazy, Suspense, useState } from 'react';
-import { m } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { Button } from '../../../ui/Button.tsx';
 
 const HandOut = lazy(() => import('./HandOut.tsx'));
@@ -10,7 +10,7 @@ export function HandOutButton() {
   return (
     <>
       <Button look="main" onClick={() => setOpen(true)}>
-        {m.handOut.open}
+        {later.handOut.open}
       </Button>
       {isOpen && (
         <Suspense>

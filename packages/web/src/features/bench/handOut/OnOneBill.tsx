@@ -1,7 +1,7 @@
 import { standingBill } from '@nodo/shop';
 import type { RackEntry } from '@nodo/ticket';
 import { useBillsQuery, useCustomerQuery } from '../../../api/client.ts';
-import { m } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { useMoney } from '../../../session/useMoney.ts';
 import { useShown, useTicket } from '../../../ticket/TicketContext.tsx';
 import { CheckBox } from '../../../ui/CheckBox.tsx';
@@ -24,7 +24,7 @@ export function OnOneBill({
   if (others.length === 0) return null;
   return (
     <fieldset>
-      <legend className="font-semibold">{m.handOut.oneBill}</legend>
+      <legend className="font-semibold">{later.handOut.oneBill}</legend>
       {others.map((line) => (
         <Other
           key={line.ticket}
@@ -54,7 +54,7 @@ function Other({
   const name = `${line.tag} ${line.label}`;
   const standing = bills && standingBill(bills);
   if (standing) {
-    return <p className="py-2 text-quiet">{m.handOut.billedAlready(name, standing.number)}</p>;
+    return <p className="py-2 text-quiet">{later.handOut.billedAlready(name, standing.number)}</p>;
   }
   return (
     <CheckBox checked={isChosen} onCheck={onCheck}>

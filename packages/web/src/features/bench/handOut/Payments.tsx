@@ -1,6 +1,7 @@
 import { PAYMENT_WAYS, type PaymentWay } from '@nodo/ticket';
 import { useState } from 'react';
-import { m, write } from '../../../messages/index.ts';
+import { write } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { useMoney } from '../../../session/useMoney.ts';
 import { PayWays } from '../../../shop/PayWays.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
@@ -11,13 +12,13 @@ import { Form } from '../../../ui/Form.tsx';
 export function PaidSoFar() {
   const { ticket, record } = useTicket();
   const money = useMoney();
-  const words = m.handOut;
+  const words = later.handOut;
   return (
     <ul>
       {ticket.life.payments.map(({ entry, amount, how, at }) => {
         const text = (amount < 0 ? words.gaveBack : words.took)(
           money.say(Math.abs(amount)),
-          m.bench.closing.paidBy[how],
+          later.bench.closing.paidBy[how],
           write.moment(at),
         );
         return (
@@ -29,7 +30,7 @@ export function PaidSoFar() {
                 aria-label={words.undoPayment(text)}
                 onClick={() => record('entry-corrected', { corrects: entry })}
               >
-                {m.bench.undo}
+                {later.bench.undo}
               </Button>
             )}
           </li>
@@ -50,7 +51,7 @@ export function PayOrReturn({
   const { record } = useTicket();
   const money = useMoney();
   const [how, setHow] = useState<PaymentWay>();
-  const words = m.handOut[entry];
+  const words = later.handOut[entry];
   return (
     <Form row onSubmit={() => how && record(entry, { how, amount })}>
       <PayWays

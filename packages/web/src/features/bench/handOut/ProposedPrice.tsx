@@ -1,4 +1,5 @@
-import { m, write } from '../../../messages/index.ts';
+import { write } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { useMoney } from '../../../session/useMoney.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { useClosingSheet } from '../closing/useClosingSheet.ts';
@@ -7,7 +8,7 @@ import { useClosingSheet } from '../closing/useClosingSheet.ts';
 export function ProposedPrice() {
   const { price, save } = useClosingSheet();
   const money = useMoney();
-  const words = m.handOut;
+  const words = later.handOut;
   return (
     <div className="flex flex-wrap items-center gap-3">
       <p className="text-lg font-semibold">{words.noPrice}</p>

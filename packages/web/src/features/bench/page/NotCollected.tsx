@@ -5,6 +5,7 @@ import { NEVER_COLLECTED, type NeverCollected } from '@nodo/ticket';
 import { useState } from 'react';
 import { useShopQuery } from '../../../api/client.ts';
 import { m } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { shopClock, shopDayOf } from '../../../time/shopTime.ts';
 import { Button } from '../../../ui/Button.tsx';
@@ -20,7 +21,7 @@ export function NotCollected() {
   const [isEnding, setEnding] = useState(false);
   const [way, setWay] = useState<NeverCollected>();
   const [reason, setReason] = useState('');
-  const words = m.ticketPage.notCollected;
+  const words = later.ticketPage.notCollected;
   const { toldAt } = ticket.life;
   if (toldAt === undefined) return null;
   const days = daysBetween(shopDayOf(toldAt), shopClock().day);

@@ -2,6 +2,7 @@ import { mayRecord, type Situation } from '@nodo/ticket';
 import { useState } from 'react';
 import { useBillsQuery } from '../../../api/client.ts';
 import { m } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
@@ -19,7 +20,7 @@ export function PageActions({ situation }: { readonly situation: Situation }) {
   const [isPromising, setPromising] = useState(false);
   const { isLoading } = useBillsQuery(ticket.id, { skip: situation.stage !== 'collected' });
   const { stage, awaited, conflict } = situation;
-  const words = m.ticketPage;
+  const words = later.ticketPage;
   const toArrive = mayRecord(role, 'part-came') ? awaited : undefined;
   // A call that ended well has nothing to hand out.
   if (stage === 'away' || ticket.intake?.tag === undefined) return null;

@@ -2,6 +2,7 @@ import { closingWordsOf } from '@nodo/shop';
 import { dueOf, mayTakeIn, paidBy } from '@nodo/ticket';
 import { useCustomerQuery, useMachineQuery } from '../../../api/client.ts';
 import { m, write } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useMoney } from '../../../session/useMoney.ts';
 import { ticketAddress } from '../../../shop/ticketAddress.ts';
@@ -18,7 +19,7 @@ const VISITS_SHOWN = 3;
 export function PageFacts() {
   const { ticket, model } = useTicket();
   const { intake, life, status } = ticket;
-  const words = m.ticketPage.facts;
+  const words = later.ticketPage.facts;
   const closed = status === 'open' ? undefined : closingWordsOf(ticket, model);
   return (
     <Facts>
@@ -30,7 +31,7 @@ export function PageFacts() {
       </Fact>
       <Fact name={words.cameWith}>{life.accessories.join(', ')}</Fact>
       <Fact name={words.stands}>
-        {intake && status !== 'collected' && m.ticketPage.shelf(intake.shelf)}
+        {intake && status !== 'collected' && later.ticketPage.shelf(intake.shelf)}
       </Fact>
       <Fact name={words.says}>{intake?.words && <bdi>“{intake.words}”</bdi>}</Fact>
       <Fact name={words.found}>{closed?.found}</Fact>
@@ -53,7 +54,7 @@ export function PageFacts() {
 function Price() {
   const { life, status } = useTicket().ticket;
   const money = useMoney();
-  const words = m.ticketPage;
+  const words = later.ticketPage;
   const { bill, limit, inspectionFee } = life;
   const paid = paidBy(life);
   const said = usePriceAnswered();
@@ -61,7 +62,7 @@ function Price() {
     bill &&
       (paid === 'not-yet'
         ? words.due(money.say(dueOf(life)))
-        : words.paid(money.say(bill.total), m.bench.closing.paidBy[paid])),
+        : words.paid(money.say(bill.total), later.bench.closing.paidBy[paid])),
     said,
     inspectionFee !== undefined && status === 'open'
       ? m.life.sheet.inspection(money.say(inspectionFee))
@@ -86,7 +87,7 @@ function Price() {
 function Telephone() {
   const { customer } = useShown();
   const { contact } = useTicket().ticket.life;
-  const words = m.ticketPage;
+  const words = later.ticketPage;
   if (!customer) return null;
   const { phone, reach } = customer;
   return (
@@ -113,7 +114,7 @@ function Elsewhere() {
   const { data: record } = useMachineQuery(machine ?? '', {
     skip: machine === undefined || !mayRead,
   });
-  const words = m.ticketPage.facts;
+  const words = later.ticketPage.facts;
   const here = (file?.tickets ?? []).filter(
     (line) => line.ticket !== ticket.id && line.tag !== null && line.status !== 'collected',
   );

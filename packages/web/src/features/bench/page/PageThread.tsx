@@ -1,12 +1,13 @@
 import { type Milestone, milestonesOf } from '@nodo/ticket';
-import { m, write } from '../../../messages/index.ts';
+import { write } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 
 /** The way of the machine as a seam: tied where it has been, dashed where it has not. */
 export function PageThread() {
   const { ticket } = useTicket();
   const way = milestonesOf(ticket);
-  const words = m.ticketPage.way;
+  const words = later.ticketPage.way;
   return (
     <ol
       aria-label={words.title}

@@ -2,6 +2,7 @@ import { mayTakeIn, type Situation, situationOf } from '@nodo/ticket';
 import { ChevronRight } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import { m, write } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useMoney } from '../../../session/useMoney.ts';
 import { usePeopleById } from '../../../session/usePeopleById.ts';
@@ -35,7 +36,8 @@ function Page() {
       to={`/${isInShop ? 'bench' : 'phone'}/${ticket.id}`}
       className="inline-flex min-h-11 items-center gap-1 rounded-md border-2 border-edge px-3 font-semibold"
     >
-      {isInShop ? m.ticketPage.bench : m.ticketPage.call} <ChevronRight aria-hidden size={18} />
+      {isInShop ? later.ticketPage.bench : later.ticketPage.call}{' '}
+      <ChevronRight aria-hidden size={18} />
     </Link>
   );
   return (
@@ -65,7 +67,7 @@ function Sentence({ situation }: { readonly situation: Situation }) {
   const people = usePeopleById();
   const money = useMoney();
   const { instead } = useTicket().ticket.life;
-  const words = m.ticketPage.sentence;
+  const words = later.ticketPage.sentence;
   const { stage, workedOnBy, question, awaited, unrepaired, informedAt } = situation;
   switch (stage) {
     case 'away':
@@ -94,7 +96,7 @@ function Sentence({ situation }: { readonly situation: Situation }) {
 /** The day that the customer waits for, as far as it can hold. */
 function Day({ situation: { awaited, conflict, stage } }: { readonly situation: Situation }) {
   const { promised } = useTicket().ticket.life;
-  const words = m.ticketPage;
+  const words = later.ticketPage;
   if (stage === 'ready' || stage === 'collected') return null;
   const part =
     awaited &&

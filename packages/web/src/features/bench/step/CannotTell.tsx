@@ -1,7 +1,7 @@
 import { WHY_NOT_TOLD, type WhyNotTold } from '@nodo/ticket';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
-import { m } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Key } from '../../../ui/Key.tsx';
 import { useKeys, useStepKeys } from '../../../ui/useKeys.ts';
@@ -10,7 +10,7 @@ import { useKeys, useStepKeys } from '../../../ui/useKeys.ts';
 export function CannotTell({ check }: { readonly check: string }) {
   const { record } = useTicket();
   const [open, setOpen] = useState(false);
-  const words = m.bench.step;
+  const words = later.bench.step;
   useStepKeys({ 0: () => setOpen(true) });
   const tell = (why: WhyNotTold) => {
     setOpen(false);
@@ -52,7 +52,7 @@ function Reasons({ onTell }: { readonly onTell: (why: WhyNotTold) => void }) {
       className="flex min-h-12 items-center gap-3 rounded-lg border-2 border-ink bg-paper px-3 text-left font-semibold hover:bg-sunk"
     >
       <Key>{String(index + 1)}</Key>
-      {m.bench.step.notTold[why]}
+      {later.bench.step.notTold[why]}
     </button>
   ));
 }

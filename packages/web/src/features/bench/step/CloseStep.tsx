@@ -1,7 +1,8 @@
 import { lowerFirst } from '@nodo/kernel';
 import { mayTakeIn } from '@nodo/ticket';
 import { useState } from 'react';
-import { m, write } from '../../../messages/index.ts';
+import { write } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { AnswerButton } from '../../../ticket/check/AnswerButton.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
@@ -25,7 +26,7 @@ interface CloseStepProps {
 /** No duty is owed any more: the ticket can be closed once each symptom is settled. */
 export function CloseStep({ plan, onChooseCheck, onChoose }: CloseStepProps) {
   const { assessment, model, record, mayWork } = useTicket();
-  const words = m.bench.step;
+  const words = later.bench.step;
   const isSettled = assessment.debts.every(({ settled }) => settled !== undefined);
   const silent = assessment.debts.filter(({ settled }) => settled === 'not-brought-out');
   const isNothingFound = isSettled && silent.length > 0;
@@ -35,7 +36,7 @@ export function CloseStep({ plan, onChooseCheck, onChoose }: CloseStepProps) {
     <div className="max-w-2xl">
       <KnotPicture />
       <h1 className="mt-2 text-3xl font-bold text-balance" id="step-title">
-        {isSettled ? title : m.bench.duties.symptoms}
+        {isSettled ? title : later.bench.duties.symptoms}
       </h1>
       {isNothingFound ? (
         <NothingFound
@@ -54,7 +55,7 @@ export function CloseStep({ plan, onChooseCheck, onChoose }: CloseStepProps) {
           onClick={() => plan.lowersRisk && onChooseCheck(plan.lowersRisk)}
           className="min-h-11 text-left underline underline-offset-4"
         >
-          {m.bench.duties.lowers(
+          {later.bench.duties.lowers(
             lowerFirst(model.checks.get(plan.lowersRisk)?.title ?? plan.lowersRisk),
           )}
         </button>
@@ -72,7 +73,7 @@ export function CloseStep({ plan, onChooseCheck, onChoose }: CloseStepProps) {
 
 /** An honest ending without a repair: what was tried, what may still come, what to tell and to charge. */
 function NothingFound({ minutes, risk }: { readonly minutes: number; readonly risk: string }) {
-  const words = m.bench.step.nothingFound;
+  const words = later.bench.step.nothingFound;
   return (
     <>
       <p className="mt-3 text-lg">{words.sewn(write.minutes(minutes), risk)}</p>
@@ -86,7 +87,7 @@ function NothingFound({ minutes, risk }: { readonly minutes: number; readonly ri
 /** Each reported symptom and how it ended; what is still owed can be sewn or settled. */
 function Symptoms({ onChoose }: Pick<CloseStepProps, 'onChoose'>) {
   const { assessment, model } = useTicket();
-  const words = m.bench.step;
+  const words = later.bench.step;
   return (
     <ul className="mt-2">
       {assessment.debts.map(({ kind, symptom, settled }) => (
@@ -113,7 +114,7 @@ export function ClosedStep() {
   const { ticket, record, mayWork } = useTicket();
   const { role } = useSession().person;
   const [reopening, setReopening] = useState(false);
-  const words = m.bench.step;
+  const words = later.bench.step;
   const gone = ticket.status === 'collected';
   return (
     <div>
@@ -166,7 +167,7 @@ function Waived() {
   const list = waived
     .map(({ duty }) => lowerFirst(model.duties.get(duty)?.text ?? duty))
     .join('; ');
-  return <p className="mt-2 text-quiet">{m.bench.step.waivedLine(list)}</p>;
+  return <p className="mt-2 text-quiet">{later.bench.step.waivedLine(list)}</p>;
 }
 
 function KnotPicture() {

@@ -4,7 +4,8 @@ import { SEWN_AS_FOUND } from '@nodo/knowledge';
 import { HOW_OFTEN } from '@nodo/ticket';
 import { Timer } from 'lucide-react';
 import { useEffect, useState } from 'react';
-import { m, write } from '../../../messages/index.ts';
+import { write } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { readNumber } from '../../../messages/typed.ts';
 import { AnswerButton } from '../../../ticket/check/AnswerButton.tsx';
 import { Caution } from '../../../ticket/check/Caution.tsx';
@@ -28,7 +29,7 @@ interface ProveStepProps {
 /** Sew it as it failed, long enough, and say what showed. */
 export function ProveStep({ symptoms, minutes, plan, onSettle }: ProveStepProps) {
   const { ticket, model, mayFind } = useTicket();
-  const words = m.bench.step.prove;
+  const words = later.bench.step.prove;
   const length = write.minutes(minutes);
   const risk = plan?.proof?.risk;
   const list = symptoms.map((symptom) => lowerFirst(symptomName(model, symptom))).join('; ');
@@ -49,9 +50,9 @@ export function ProveStep({ symptoms, minutes, plan, onSettle }: ProveStepProps)
           )
         }
       />
-      <Caution text={m.bench.sewingHazard} />
+      <Caution text={later.bench.sewingHazard} />
       <div className="mt-3">
-        {!mayFind && <p>{m.bench.step.noRights}</p>}
+        {!mayFind && <p>{later.bench.step.noRights}</p>}
         {mayFind && !isTogether && <CloseFirst />}
         {mayFind && isTogether && <Sewn symptoms={symptoms} minutes={minutes} />}
       </div>
@@ -68,7 +69,7 @@ export function ProveStep({ symptoms, minutes, plan, onSettle }: ProveStepProps)
 /** The timer, how it was sewn, and what showed. */
 function Sewn({ symptoms, minutes }: Pick<ProveStepProps, 'symptoms' | 'minutes'>) {
   const { ticket, model, record } = useTicket();
-  const words = m.bench.step.prove;
+  const words = later.bench.step.prove;
   const timer = useSewingTimer();
   const [typed, setTyped] = useState<string>();
   const [onTheWork, setOnTheWork] = useState(true);
@@ -128,7 +129,7 @@ function Sewn({ symptoms, minutes }: Pick<ProveStepProps, 'symptoms' | 'minutes'
             value={ticket.often[symptom] ?? ''}
             options={[
               ['', words.notSaid],
-              ...HOW_OFTEN.map((often) => [often, m.bench.often[often]] as const),
+              ...HOW_OFTEN.map((often) => [often, later.bench.often[often]] as const),
             ]}
             onChoose={(often) => often !== '' && record('how-often-told', { symptom, often })}
           />

@@ -6,7 +6,8 @@ import { allPiecesFound, gatesUnmet, PIECES_FOUND } from '@nodo/ticket';
 import { PackageOpen } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { m, write } from '../../../messages/index.ts';
+import { write } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { AnswerButton } from '../../../ticket/check/AnswerButton.tsx';
 import { Caution } from '../../../ticket/check/Caution.tsx';
 import { Gates, StepList } from '../../../ticket/check/CheckStep.tsx';
@@ -47,7 +48,7 @@ export function RepairStep({
   const actions = [...model.actions.values()]
     .filter(({ treats }) => treats.includes(cause))
     .sort((a, b) => Number(b.id === proposed) - Number(a.id === proposed));
-  const words = m.bench.step;
+  const words = later.bench.step;
   const [first] = actions;
   const gates = first ? gatesUnmet(ticket, model, `action:${first.id}`) : [];
   if (!known) return null;
@@ -66,7 +67,7 @@ export function RepairStep({
         .flatMap(({ hazard }) => hazard ?? [])
         .slice(0, 1)
         .map((hazard) => (
-          <Caution key={hazard} text={m.bench.hazards[hazard]} />
+          <Caution key={hazard} text={later.bench.hazards[hazard]} />
         ))}
       <AtHand actions={actions} />
       <div className="mt-4">
@@ -95,7 +96,7 @@ export function RepairStep({
       {first && <Schools action={first.id} />}
       <Reasons weights={weights} />
       <TextLink to={`/knowledge/cause/${cause}?ticket=${ticket.id}`} className="mt-3">
-        {m.knowledge.read}
+        {later.knowledge.read}
       </TextLink>
       <CauseChecks cause={cause} onChooseCheck={onChooseCheck} />
     </div>
@@ -116,7 +117,7 @@ function Treated({ action }: { readonly action: string }) {
     .slice(0, TREATED_SHOWN)
     .map(({ cause, blame }) => `${lowerFirst(causeName(model, cause))} ${write.percent(blame)}`);
   if (named.length === 0) return null;
-  return <p className="mt-1 leading-snug">{m.bench.step.treats(named.join(', '))}</p>;
+  return <p className="mt-1 leading-snug">{later.bench.step.treats(named.join(', '))}</p>;
 }
 
 /** Parts and supplies that the ways of putting it right need. */
@@ -127,7 +128,7 @@ function AtHand({ actions }: { readonly actions: readonly ActionSource[] }) {
     <p className="mt-2 flex items-center gap-2">
       <PackageOpen aria-hidden="true" size={20} className="shrink-0" />
       <span>
-        <span className="font-semibold">{m.bench.step.atHand}:</span> {needed.join('; ')}
+        <span className="font-semibold">{later.bench.step.atHand}:</span> {needed.join('; ')}
       </span>
     </p>
   );
@@ -144,12 +145,12 @@ function Reasons({ weights }: { readonly weights: readonly FindingWeight[] | und
   if (shown.length === 0) return null;
   return (
     <section className="mt-6">
-      <h2 className="mb-1 text-sm font-semibold text-quiet">{m.bench.step.speaks}</h2>
+      <h2 className="mb-1 text-sm font-semibold text-quiet">{later.bench.step.speaks}</h2>
       <ul>
         {shown.map(({ finding, epoch, present, weight, size }) => (
           <li key={`${finding} ${epoch}`} className="flex gap-3">
             <span className="w-36 shrink-0 text-quiet">
-              {m.bench.step.weight(size, weight > 0)}
+              {later.bench.step.weight(size, weight > 0)}
             </span>
             {findingWords(model, finding, present)}
           </li>
@@ -171,7 +172,7 @@ function CauseChecks({ cause, onChooseCheck }: Pick<RepairStepProps, 'cause' | '
   if (checks.length === 0) return null;
   return (
     <section className="mt-6">
-      <h2 className="text-sm font-semibold text-quiet">{m.bench.step.finds}</h2>
+      <h2 className="text-sm font-semibold text-quiet">{later.bench.step.finds}</h2>
       <ul className="flex flex-wrap gap-x-4">
         {checks.map(({ id, title }) => (
           <li key={id}>
@@ -204,11 +205,11 @@ export function ActionStep({
   return (
     <div>
       <StepHead
-        heading={m.bench.step.because.duty}
+        heading={later.bench.step.because.duty}
         title={known?.title ?? duty}
-        how={known && `${known.text}. ${m.bench.duties.why(known.why)}`}
+        how={known && `${known.text}. ${later.bench.duties.why(known.why)}`}
       />
-      {known?.hazard && <Caution text={m.bench.hazards[known.hazard]} />}
+      {known?.hazard && <Caution text={later.bench.hazards[known.hazard]} />}
       <ToDo actions={actions} onChooseCheck={onChooseCheck} />
     </div>
   );
@@ -226,8 +227,8 @@ export function ChosenActionStep({
   const known = model.actions.get(action);
   return (
     <div>
-      <StepHead heading={m.bench.step.chosenAction} title={known?.todo ?? action} />
-      {known?.hazard && <Caution text={m.bench.hazards[known.hazard]} />}
+      <StepHead heading={later.bench.step.chosenAction} title={known?.todo ?? action} />
+      {known?.hazard && <Caution text={later.bench.hazards[known.hazard]} />}
       <ToDo actions={[action]} onChooseCheck={onChooseCheck} />
       <Schools action={action} />
     </div>
@@ -254,12 +255,12 @@ function ToDo({
     <div className="mt-4">
       {mayWork && gates.length > 0 && <Gates gates={gates} onChooseCheck={onChooseCheck} />}
       {mayWork && gates.length === 0 && (
-        <StepList heading={m.bench.step.didIt(offered.length)}>
+        <StepList heading={later.bench.step.didIt(offered.length)}>
           {offered.map((action, index) => (
             <AnswerButton
               key={action.id}
               digit={index + 1}
-              text={isMeasured(action.id) ? action.title : m.bench.step.measurePieces}
+              text={isMeasured(action.id) ? action.title : later.bench.step.measurePieces}
               onPress={() => {
                 if (!isMeasured(action.id)) void navigate(needleAddress(ticket.id, 'broken'));
                 else if (action.needsReason) setReasoning(action);
@@ -269,14 +270,14 @@ function ToDo({
           ))}
           {reasoning && (
             <ReasonForm
-              label={m.bench.duties.waiveWhy}
+              label={later.bench.duties.waiveWhy}
               submit={reasoning.title}
               onSubmit={(note) => record('action-done', { action: reasoning.id, note })}
             />
           )}
         </StepList>
       )}
-      {!mayWork && <p>{m.bench.step.noRights}</p>}
+      {!mayWork && <p>{later.bench.step.noRights}</p>}
     </div>
   );
 }

@@ -2,7 +2,8 @@ import { lowerFirst } from '@nodo/kernel';
 import { COMPLAINT } from '@nodo/knowledge';
 import { IN_WORDS, SETTLED_BY_HAND, type SettledByHand } from '@nodo/ticket';
 import { useState } from 'react';
-import { m, write } from '../../../messages/index.ts';
+import { write } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { ComplaintTicks } from '../../../shop/intake/Asked.tsx';
 import { answersTo } from '../../../ticket/answersTo.ts';
 import { AnswerButton } from '../../../ticket/check/AnswerButton.tsx';
@@ -23,7 +24,7 @@ export function SettleStep({
 }) {
   const { model, record, mayWork } = useTicket();
   const [how, setHow] = useState<SettledByHand>();
-  const words = m.bench.step.settle;
+  const words = later.bench.step.settle;
   return (
     <div>
       <StepHead
@@ -52,7 +53,7 @@ export function SettleStep({
           )}
         </div>
       ) : (
-        <p className="mt-3">{m.bench.step.noRights}</p>
+        <p className="mt-3">{later.bench.step.noRights}</p>
       )}
       {onSew && (
         <Button look="quiet" className="mt-3" onClick={onSew}>
@@ -67,7 +68,7 @@ export function SettleStep({
 export function AskSymptomsStep({ onSettle }: { readonly onSettle: (symptom: string) => void }) {
   const { ticket, model, record, mayFind } = useTicket();
   const [ticked, setTicked] = useState<readonly string[]>([]);
-  const words = m.bench.step.ask;
+  const words = later.bench.step.ask;
   const complaint = model.checks.get(COMPLAINT);
   if (!complaint) return null;
   return (
@@ -106,12 +107,12 @@ export function AskSymptomsStep({ onSettle }: { readonly onSettle: (symptom: str
               {words.none}
             </Button>
             <Button look="quiet" onClick={() => onSettle(IN_WORDS)}>
-              {m.bench.step.prove.settle}
+              {later.bench.step.prove.settle}
             </Button>
           </div>
         </>
       ) : (
-        <p className="mt-3">{m.bench.step.noRights}</p>
+        <p className="mt-3">{later.bench.step.noRights}</p>
       )}
     </div>
   );
@@ -126,7 +127,7 @@ export function SearchOnStep({
   readonly onSettle: (symptom: string) => void;
 }) {
   const { model, assessment } = useTicket();
-  const words = m.bench.step.searchOn;
+  const words = later.bench.step.searchOn;
   const unknown = assessment.beliefs
     .filter(({ cause }) => !model.causes.has(cause))
     .reduce((none, { blame }) => none * (1 - blame), 1);

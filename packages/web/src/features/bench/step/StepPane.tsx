@@ -2,7 +2,7 @@ import { MOST_PROOF_MINUTES } from '@nodo/core';
 import type { PutOff } from '@nodo/knowledge';
 import type { NextStep } from '@nodo/ticket';
 import { memo } from 'react';
-import { m } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { CheckStep, CloseFirst } from '../../../ticket/check/CheckStep.tsx';
 import { FreeingWalk } from '../../../ticket/check/FreeingWalk.tsx';
 import { WaysOut } from '../../../ticket/check/WaysOut.tsx';
@@ -73,7 +73,7 @@ function checkOf(step: NextStep | undefined): string | undefined {
 function Step(props: StepPaneProps) {
   const { ticket, model, assessment } = useTicket();
   const { step, choice, plan, onChoose, onDefer } = props;
-  const words = m.bench.step;
+  const words = later.bench.step;
   const chooseCheck = (check: string) => onChoose({ kind: 'check', check });
 
   const checkStep = (id: string, heading: string) => {
@@ -183,11 +183,11 @@ function PlanFailed({ onSomethingElse }: StepPaneProps) {
   return (
     <div className="flex max-w-xl flex-col items-start gap-4">
       <h1 className="text-3xl font-bold" id="step-title">
-        {m.bench.step.failedTitle}
+        {later.bench.step.failedTitle}
       </h1>
-      <p>{m.bench.step.failed}</p>
+      <p>{later.bench.step.failed}</p>
       <Button look="main" onClick={onSomethingElse}>
-        {m.bench.step.chooseCheck}
+        {later.bench.step.chooseCheck}
       </Button>
     </div>
   );
@@ -197,7 +197,7 @@ function PutTogether() {
   return (
     <div>
       <h1 className="mb-4 text-3xl font-bold" id="step-title">
-        {m.bench.step.closeFirst}
+        {later.bench.step.closeFirst}
       </h1>
       <CloseFirst />
     </div>
@@ -216,7 +216,7 @@ function StepWaysOut({
 }) {
   const { model, mayFind } = useTicket();
   const known = model.checks.get(check ?? '');
-  const words = m.bench.step;
+  const words = later.bench.step;
   useKeys({ s: onSomethingElse, ...(onBack ? { Escape: onBack } : {}) });
   if (!mayFind) return null;
   return (

@@ -10,7 +10,8 @@ import {
   useShopQuery,
 } from '../../../api/client.ts';
 import { faultWords } from '../../../messages/errors.ts';
-import { m, write } from '../../../messages/index.ts';
+import { write } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { usePeopleById } from '../../../session/usePeopleById.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
@@ -29,7 +30,7 @@ export function CustomerLinks() {
   const [make, { data: fresh, isLoading, error: refused }] = useMakeLinkMutation();
   const [revoke] = useRevokeLinkMutation();
   const [days, setDays] = useState<(typeof DAYS)[number]>(DAYS[1]);
-  const words = m.links;
+  const words = later.links;
   const error = (refused ?? unread) as CallError | undefined;
   const { publicAddress } = useShopQuery().data?.card ?? NEW_SHOP_PROFILE;
   const address = fresh && `${publicAddress || window.location.origin}/shared/${fresh.token}`;
@@ -86,16 +87,16 @@ export function CustomerLinks() {
 }
 
 function stateOf({ revoked, until }: CustomerLink): string | undefined {
-  if (revoked) return m.links.revoked;
-  return Date.parse(until) < Date.now() ? m.links.over : undefined;
+  if (revoked) return later.links.revoked;
+  return Date.parse(until) < Date.now() ? later.links.over : undefined;
 }
 
 /** Where customers reach no page of the shop: what one would say, to be pasted into a message. */
 function TextToSend() {
   const { ticket, model } = useTicket();
   const view = viewForCustomer(ticket, model);
-  const words = m.links;
+  const words = later.links;
   if (!view) return null;
-  const text = words.message(view.label, m.shared.state(view.state));
+  const text = words.message(view.label, later.shared.state(view.state));
   return <CopyField label={words.messageTitle} hint={words.noPublicAddress} text={text} />;
 }

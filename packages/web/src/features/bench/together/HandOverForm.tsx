@@ -1,6 +1,6 @@
 import type { Person } from '@nodo/api';
 import { useState } from 'react';
-import { m } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import type { RecordEntry } from '../../../ticket/useRecord.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { TextArea } from '../../../ui/Field.tsx';
@@ -23,7 +23,7 @@ export function HandOverForm({
 }) {
   const [to, setTo] = useState(WHOEVER);
   const [note, setNote] = useState('');
-  const words = m.together;
+  const words = later.together;
   return (
     <Form
       className="flex flex-col gap-4"

@@ -4,7 +4,7 @@ import type { FamilyModel } from '@nodo/knowledge';
 import { type HandOver, handOverOf } from '@nodo/ticket';
 import { Link2, UserRoundPlus } from 'lucide-react';
 import { usePresenceQuery } from '../../../api/client.ts';
-import { m } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { usePeopleById } from '../../../session/usePeopleById.ts';
 import { useShown, useTicket } from '../../../ticket/TicketContext.tsx';
@@ -24,7 +24,7 @@ export function AlsoHere() {
   const here = present.filter((presence) => presence.ticket === ticket.id);
   if (here.length === 0) return null;
   return (
-    <ul className="flex gap-1" aria-label={m.together.also('')}>
+    <ul className="flex gap-1" aria-label={later.together.also('')}>
       {here.map((presence) => {
         const person = people.get(presence.person);
         return (
@@ -50,12 +50,12 @@ export function SendOn({ onChoose }: { readonly onChoose: (sheet: SentOn) => voi
       {ticket.status === 'open' && (
         <Button onClick={() => onChoose('hand-over')}>
           <UserRoundPlus aria-hidden size={20} />
-          {m.together.handOver}
+          {later.together.handOver}
         </Button>
       )}
       <Button onClick={() => onChoose('links')}>
         <Link2 aria-hidden size={20} />
-        {m.links.open}
+        {later.links.open}
       </Button>
     </div>
   );
@@ -76,8 +76,8 @@ export function SendSheet({
     <Modal
       open
       onOpenChange={(open) => !open && onDone()}
-      title={sheet === 'links' ? m.links.title : m.together.handTitle}
-      closeLabel={m.together.close}
+      title={sheet === 'links' ? later.links.title : later.together.handTitle}
+      closeLabel={later.together.close}
     >
       {sheet === 'hand-over' ? (
         <HandOverForm
@@ -95,7 +95,9 @@ export function SendSheet({
 
 function lookWords({ check }: Presence, { name }: Person, model: FamilyModel): string {
   const title = check === null ? undefined : model.checks.get(check)?.title;
-  return title === undefined ? m.together.onIt(name) : m.together.looksAt(name, lowerFirst(title));
+  return title === undefined
+    ? later.together.onIt(name)
+    : later.together.looksAt(name, lowerFirst(title));
 }
 
 /** What somebody left to whoever goes on, until it is taken up. */
@@ -121,7 +123,7 @@ export function LeftHere() {
 }
 
 function leftWords({ to, by }: HandOver, self: string, nameOf: (id: string) => string): string {
-  const { forYou, forAnybody, forOther, byYou, byYouToAnybody } = m.together;
+  const { forYou, forAnybody, forOther, byYou, byYouToAnybody } = later.together;
   if (by === self) return to === null ? byYouToAnybody : byYou(nameOf(to));
   if (to === null) return forAnybody(nameOf(by));
   return to === self ? forYou(nameOf(by)) : forOther(nameOf(by), nameOf(to));

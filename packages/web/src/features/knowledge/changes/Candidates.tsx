@@ -3,7 +3,7 @@ import type { OwnCause } from '@nodo/knowledge';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useCandidatesQuery } from '../../../api/client.ts';
-import { m } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { readNumber } from '../../../messages/typed.ts';
 import type { ShopTables } from '../../../session/useTables.ts';
 import { Button } from '../../../ui/Button.tsx';
@@ -19,7 +19,7 @@ const PER_MILLE = '5';
 /** For the lead: causes that people named on tickets because no table has them. */
 export function Candidates({ tables: { requests, version } }: { readonly tables: ShopTables }) {
   const { data: candidates = [] } = useCandidatesQuery();
-  const words = m.tables;
+  const words = later.tables;
   const taken = new Set(
     requests.proposals.flatMap(({ change, state }) =>
       change.kind === 'new-cause' && state !== 'withdrawn' ? change.own.id : [],
@@ -70,7 +70,7 @@ function TakeUp({ own }: { readonly own: OwnCause }) {
   const [reason, setReason] = useState('');
   const { change, isSending, fault } = useChangeTables();
   const navigate = useNavigate();
-  const words = m.tables;
+  const words = later.tables;
   if (!isOpen) return <Button onClick={() => setOpen(true)}>{words.takeUp}</Button>;
   const number = readNumber(perMille);
   const submit = async () => {

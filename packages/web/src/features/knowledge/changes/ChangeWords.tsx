@@ -6,16 +6,17 @@ import {
   valueInTables,
   valueOfChange,
 } from '@nodo/knowledge';
-import { m, write } from '../../../messages/index.ts';
+import { write } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 
 /** What a change is about, in words: the cause or check, and what of it. */
 export function subjectOf(change: TableChange, { knowledge }: KnowledgeVersion): string {
   const { causes, checks, findings } = knowledge;
   switch (change.kind) {
     case 'new-cause':
-      return m.tables.newCause(change.own.name);
+      return later.tables.newCause(change.own.name);
     case 'risk-limit':
-      return m.tables.limitTitle;
+      return later.tables.limitTitle;
     case 'by-itself':
       return findings.get(change.finding)?.answer ?? change.finding;
     case 'check-minutes':
@@ -31,9 +32,9 @@ export function subjectOf(change: TableChange, { knowledge }: KnowledgeVersion):
 
 /** Which of its values: for a link, the finding that is shown. */
 export function whichOf(change: TableChange, { knowledge }: KnowledgeVersion): string {
-  if (change.kind !== 'shows') return m.tables.kinds[change.kind];
+  if (change.kind !== 'shows') return later.tables.kinds[change.kind];
   const { answer } = knowledge.findings.get(change.finding) ?? { answer: change.finding };
-  return `${m.knowledge.showsTitle}: ${answer}`;
+  return `${later.knowledge.showsTitle}: ${answer}`;
 }
 
 /** A value of the tables as it is read: with its unit, or the word for how surely. */
@@ -41,7 +42,7 @@ function valueWords(change: TableChange, value: ChangedValue): string {
   switch (change.kind) {
     case 'how-often':
     case 'new-cause':
-      return m.tables.inThousand(write.minutes(Number(value)));
+      return later.tables.inThousand(write.minutes(Number(value)));
     case 'fix-minutes':
     case 'check-minutes':
       return write.duration(Number(value));
@@ -49,7 +50,9 @@ function valueWords(change: TableChange, value: ChangedValue): string {
     case 'risk-limit':
       return write.fine(Number(value));
     case 'shows':
-      return value === 'never' ? m.tables.never : m.knowledge.strengths[value as StrengthWord];
+      return value === 'never'
+        ? later.tables.never
+        : later.knowledge.strengths[value as StrengthWord];
     case 'remedy':
     case 'how':
       return String(value);
@@ -60,7 +63,7 @@ function valueWords(change: TableChange, value: ChangedValue): string {
 export function FromTo({
   change,
   before,
-  after = m.tables.to,
+  after = later.tables.to,
 }: {
   readonly change: TableChange;
   /** The tables before the change, and how they are called. */

@@ -1,6 +1,6 @@
 import { SHIPPED, type TableChange } from '@nodo/knowledge';
 import type { Proposal } from '@nodo/tables';
-import { m } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { type ShopTables, useTables } from '../../../session/useTables.ts';
 import { TextLink } from '../../../ui/TextLink.tsx';
 import { FromTo, whichOf } from './ChangeWords.tsx';
@@ -13,7 +13,7 @@ export function ChangedHere({ isAbout }: { readonly isAbout: (change: TableChang
   if (!tables || about.length === 0) return null;
   return (
     <aside className="mt-3 border-l-3 border-own pl-3">
-      <h3 className="font-semibold">{m.tables.changedHere}</h3>
+      <h3 className="font-semibold">{later.tables.changedHere}</h3>
       <ul>
         {about.map((proposal) => (
           <li key={proposal.id}>
@@ -22,8 +22,8 @@ export function ChangedHere({ isAbout }: { readonly isAbout: (change: TableChang
             </TextLink>
             <FromTo
               change={proposal.change}
-              before={{ version: SHIPPED, name: m.tables.came }}
-              after={m.tables.now}
+              before={{ version: SHIPPED, name: later.tables.came }}
+              after={later.tables.now}
             />
             <p>{proposal.reason}</p>
             <HandWords proposal={proposal} />

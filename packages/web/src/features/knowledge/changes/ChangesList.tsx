@@ -1,6 +1,6 @@
 import { SHIPPED } from '@nodo/knowledge';
 import type { Proposal } from '@nodo/tables';
-import { m } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import type { ShopTables } from '../../../session/useTables.ts';
 import { TextLink } from '../../../ui/TextLink.tsx';
@@ -14,7 +14,7 @@ const STATES = ['open', 'accepted', 'withdrawn'] as const;
 /** Every change of the tables that this shop has in force, had, or proposes. */
 export function ChangesList({ tables }: { readonly tables: ShopTables }) {
   const session = useSession();
-  const words = m.tables;
+  const words = later.tables;
   const isLead = session.person.role === 'lead';
   const { proposals } = tables.requests;
   return (
@@ -55,7 +55,9 @@ function Line({
 }) {
   const { id, change, reason, state } = proposal;
   const before =
-    state === 'open' ? { version, name: m.tables.from } : { version: SHIPPED, name: m.tables.came };
+    state === 'open'
+      ? { version, name: later.tables.from }
+      : { version: SHIPPED, name: later.tables.came };
   return (
     <li className="border-b border-rule py-2">
       <TextLink to={`/knowledge/changes/${id}`} className="font-semibold">

@@ -6,7 +6,8 @@ import {
   type KnowledgeVersion,
 } from '@nodo/knowledge';
 import { outlookShift } from '@nodo/ticket';
-import { m, write } from '../../../messages/index.ts';
+import { write } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Sewing } from '../../../ui/Stitches.tsx';
 import { TextLink } from '../../../ui/TextLink.tsx';
@@ -24,7 +25,7 @@ export function EffectView({
   readonly version: KnowledgeVersion;
   readonly again: () => void;
 }) {
-  const words = m.tables;
+  const words = later.tables;
   return (
     <section className="mt-6" aria-live="polite">
       <h3 className="text-lg font-semibold">{words.effect}</h3>
@@ -68,7 +69,7 @@ function OnCases({
   readonly cases: Compared<CasesVerdict>;
   readonly version: KnowledgeVersion;
 }) {
-  const words = m.tables;
+  const words = later.tables;
   const moves = caseMoves(before.verdicts, after.verdicts);
   const lost = before.first + before.amongThree - after.first - after.amongThree;
   const count = (verdict: CasesVerdict, of: 'first' | 'amongThree') =>
@@ -129,7 +130,7 @@ function CaseLine({
   readonly move: CaseMove;
   readonly version: KnowledgeVersion;
 }) {
-  const words = m.tables;
+  const words = later.tables;
   const verdictText = ({ was }: CaseVerdict, at: number) => {
     const { place = 0, chance = 0 } = was[at] ?? {};
     return `${words.place(place)}, ${write.percent(chance)}`;
@@ -155,7 +156,7 @@ function OnTickets({
   readonly tickets: readonly TicketEffect[];
   readonly version: KnowledgeVersion;
 }) {
-  const words = m.tables;
+  const words = later.tables;
   const { causes, checks } = version.knowledge;
   const moves = movesOf(tickets);
   const stay = tickets.length - moves.length;

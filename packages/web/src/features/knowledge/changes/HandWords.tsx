@@ -1,11 +1,12 @@
 import type { Attribution, Proposal } from '@nodo/tables';
 import { m, write } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { usePeopleById } from '../../../session/usePeopleById.ts';
 
 /** Who proposed a change, who accepted it, who took it back and why. */
 export function HandWords({ proposal }: { readonly proposal: Proposal }) {
   const people = usePeopleById();
-  const words = m.tables;
+  const words = later.tables;
   const { accepted, withdrawn } = proposal;
   const who = ({ by }: Attribution) => people.get(by.person)?.name ?? m.shell.roles[by.role];
   const lines = [

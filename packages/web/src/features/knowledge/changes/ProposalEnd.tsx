@@ -1,6 +1,6 @@
 import type { CallError } from '@nodo/client';
 import { faultWords } from '../../../messages/errors.ts';
-import { m } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { TextArea } from '../../../ui/Field.tsx';
 
@@ -19,7 +19,7 @@ export function ProposalEnd({
   readonly isSending: boolean;
   readonly fault: CallError | undefined;
 }) {
-  const words = m.tables;
+  const words = later.tables;
   return (
     <>
       <TextArea
@@ -48,7 +48,7 @@ export function TablesFault({ fault }: { readonly fault: CallError | undefined }
   if (!fault) return null;
   return (
     <p role="alert" className="font-semibold text-hazard">
-      {faultWords(fault, m.tables.offLine)}
+      {faultWords(fault, later.tables.offLine)}
     </p>
   );
 }

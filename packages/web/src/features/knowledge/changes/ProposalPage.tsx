@@ -2,7 +2,7 @@ import { SHIPPED } from '@nodo/knowledge';
 import type { Proposal } from '@nodo/tables';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { m } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import type { ShopTables } from '../../../session/useTables.ts';
 import { Button } from '../../../ui/Button.tsx';
@@ -27,7 +27,7 @@ export function ProposalPage({
   const { change, reason, state } = proposal;
   const { version } = tables;
   const isLead = session.person.role === 'lead';
-  const words = m.tables;
+  const words = later.tables;
   return (
     <div className="max-w-4xl">
       <p className="text-quiet">{words.states[state]}</p>
@@ -62,7 +62,7 @@ function Weighing({
 }) {
   const { state, again } = useEffectOf(changes, proposal.change);
   const { change: send, isSending, fault } = useChangeTables();
-  const words = m.tables;
+  const words = later.tables;
   const accept = async () => {
     const accepted = await send({
       type: 'change-accepted',
@@ -108,7 +108,7 @@ function TakingBack({ proposal, label }: { readonly proposal: Proposal; readonly
   return (
     <div className="w-full">
       <ReasonForm
-        label={m.tables.why}
+        label={later.tables.why}
         submit={label}
         onSubmit={(reason) => {
           void send({ type: 'change-withdrawn', command: { proposal: proposal.id, reason } });

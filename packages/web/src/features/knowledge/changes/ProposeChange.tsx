@@ -10,7 +10,7 @@ import {
   valueInTables,
 } from '@nodo/knowledge';
 import { type ReactNode, useId, useState } from 'react';
-import { m } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { readNumber, readPercent, typedPercent } from '../../../messages/typed.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { NumberField, TextArea } from '../../../ui/Field.tsx';
@@ -41,14 +41,14 @@ export function ProposeChange(props: ProposeChangeProps) {
       {isOpen ? (
         <ProposalForm {...props} />
       ) : (
-        <Button onClick={() => setOpen(true)}>{m.tables.propose}</Button>
+        <Button onClick={() => setOpen(true)}>{later.tables.propose}</Button>
       )}
     </section>
   );
 }
 
 function ProposalForm({ subject, model, version }: ProposeChangeProps) {
-  const words = m.tables;
+  const words = later.tables;
   const [kind, setKind] = useState<Kind>(subject.kind === 'cause' ? 'how-often' : 'check-minutes');
   const [finding, setFinding] = useState(() => findingsFor(subject, model)[0]?.id ?? '');
   const [typed, setTyped] = useState<string>();
@@ -130,7 +130,7 @@ function ValueField({
   readonly error: string | undefined;
   readonly onChange: (value: string) => void;
 }): ReactNode {
-  const words = m.tables;
+  const words = later.tables;
   switch (kind) {
     case 'shows':
       return (
@@ -142,7 +142,7 @@ function ValueField({
           options={[
             ...(Object.keys(STRENGTHS) as StrengthWord[]).map((strength): [string, string] => [
               strength,
-              m.knowledge.strengths[strength],
+              later.knowledge.strengths[strength],
             ]),
             ['never', words.never],
           ]}
@@ -189,10 +189,14 @@ function findingsFor(
     .filter(({ id, check }) => !model.sewing.get(check)?.observes.has(id))
     .map(({ id, answer, check }) => {
       const strength = strengthIn(shows, id);
-      const text = m.tables.findingOf(answer, model.checks.get(check)?.title ?? check);
+      const text = later.tables.findingOf(answer, model.checks.get(check)?.title ?? check);
       return strength === 'never'
         ? { id, words: text, now: false }
-        : { id, words: `${text}, ${m.tables.isShown(m.knowledge.strengths[strength])}`, now: true };
+        : {
+            id,
+            words: `${text}, ${later.tables.isShown(later.knowledge.strengths[strength])}`,
+            now: true,
+          };
     });
   return [...all.filter(({ now }) => now), ...all.filter(({ now }) => !now)];
 }

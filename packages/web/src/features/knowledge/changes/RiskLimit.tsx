@@ -1,6 +1,7 @@
 import { type KnowledgeVersion, RISK_LIMITS } from '@nodo/knowledge';
 import { useId, useState } from 'react';
-import { m, write } from '../../../messages/index.ts';
+import { write } from '../../../messages/index.ts';
+import { later } from '../../../messages/later.ts';
 import { readPercent, typedPercent } from '../../../messages/typed.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { NumberField } from '../../../ui/Field.tsx';
@@ -16,7 +17,7 @@ interface RiskLimitProps {
 /** The comeback risk with which this shop gives a machine back; a lead proposes another. */
 export function RiskLimit({ version, isLead }: RiskLimitProps) {
   const [isOpen, setOpen] = useState(false);
-  const words = m.tables;
+  const words = later.tables;
   return (
     <section className="mt-6">
       <h3 className="font-semibold">{words.limitTitle}</h3>
@@ -32,7 +33,7 @@ export function RiskLimit({ version, isLead }: RiskLimitProps) {
 }
 
 function LimitForm({ version }: Pick<RiskLimitProps, 'version'>) {
-  const words = m.tables;
+  const words = later.tables;
   const [typed, setTyped] = useState(() => typedPercent(version.knowledge.riskLimit));
   const { error, setError, propose, end } = useProposal(version);
   const title = useId();

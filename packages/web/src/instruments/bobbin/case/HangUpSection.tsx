@@ -1,7 +1,7 @@
 import { locateHangUp } from '@nodo/knowledge';
 import { useState } from 'react';
-import { m } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
+import { later } from '../../../messages/later.ts';
 import { Select } from '../../../ui/Select.tsx';
 import { Choices } from '../../frame/bits.tsx';
 import { CheckLinks } from '../../frame/CheckLinks.tsx';
@@ -37,7 +37,7 @@ export function HangUpSection() {
     <section aria-label={words.title} className="flex flex-col gap-2">
       <h2 className="text-lg font-semibold">{words.title}</h2>
       <p className="leading-snug">{words.how}</p>
-      <UnpluggedCaution text={m.bench.hazards.needle} />
+      <UnpluggedCaution text={later.bench.hazards.needle} />
       {turnsAsked(shown).map(({ id }) => (
         <Choices
           key={id}

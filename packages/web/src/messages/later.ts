@@ -1,0 +1,36 @@
+import { bench } from './en/bench.ts';
+import { cards } from './en/cards.ts';
+import { counter } from './en/counter.ts';
+import { day } from './en/day.ts';
+import { freeing } from './en/freeing.ts';
+import { handOut } from './en/handOut.ts';
+import { instrument } from './en/instrument.ts';
+import { knowledge } from './en/knowledge.ts';
+import { phone } from './en/phone.ts';
+import { drawing, places } from './en/places.ts';
+import { links, shared, together } from './en/shared.ts';
+import { tables } from './en/tables.ts';
+import { ticketPage } from './en/ticketPage.ts';
+import { inOwnLanguage } from './index.ts';
+
+const en = {
+  knowledge,
+  freeing,
+  phone,
+  counter,
+  bench,
+  places,
+  drawing,
+  tables,
+  links,
+  shared,
+  together,
+  cards,
+  instrument,
+  day,
+  handOut,
+  ticketPage,
+};
+
+/** What is said behind the first picture: everything but sign-in, the ways about and the Rack; read when it is opened. */
+export const later = inOwnLanguage<typeof en>({ en });
