@@ -75,6 +75,7 @@ describe('a machine’s record', () => {
     await odren.page.waitForSelector('[cmdk-item]');
     // It stands in the shop: its row leads to the ticket, and from there to its record.
     await odren.clickLine('[cmdk-item]', 'Sage');
+    await odren.stepAfter('');
     await odren.click('Job sheet');
     await odren.clickLine('a[href^="/machines/"]', 'Sage quilter');
     await odren.click('Change the record');
