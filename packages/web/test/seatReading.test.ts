@@ -13,6 +13,7 @@ import {
   type SeatReading,
   type SeatTarget,
   seatEntries,
+  sideTapped,
   sitsRight,
   targetAngle,
   UNLOOKED,
@@ -163,5 +164,16 @@ describe('what is kept', () => {
       ['needle-short', 0, 2],
       ['needle-angle', -9, 2],
     ]);
+  });
+});
+
+describe('a tap on the needle from below', () => {
+  it.each([
+    ['above its middle', 2, -30, 'back'],
+    ['below it', -4, 25, 'front'],
+    ['on the left of the screen', -30, 8, 'right'],
+    ['on the right of the screen', 22, -20, 'left'],
+  ])('%s means the side that is there on the machine', (_, x, y, side) => {
+    expect(sideTapped(x, y)).toBe(side);
   });
 });

@@ -37,6 +37,7 @@ export const needle = {
       `${count} pieces end to end: ${laid} of ${whole} mm.`,
   },
   seat: {
+    tapSide: 'Tap the side that the scarf faces',
     heading: 'How does the needle sit?',
     again: 'And now, as it is set?',
     needles: 'Needles of this head',

@@ -54,7 +54,9 @@ export function HistoryLine() {
             </strong>
             {by && (
               <>
-                <PersonMark person={by} small silent />{' '}
+                <span className="ml-1">
+                  <PersonMark person={by} small silent />
+                </span>{' '}
                 <span className="text-quiet">
                   <bdi>{by.name}</bdi>
                 </span>

@@ -24,6 +24,7 @@ import {
   type SeatReading,
   type SeatTarget,
   seatEntries,
+  sideTapped,
   targetAngle,
   UNLOOKED,
 } from './seatReading.ts';
@@ -99,16 +100,29 @@ export function SeatPart() {
           scarf={scarf}
           account={instruments.needle.drawing.account(low, instruments.needle.drawing.sides[faces])}
         />
-        <NeedleFromBelow
-          system={system}
-          blade={blade}
-          scarf={scarf}
-          target={azimuthOf(target.faces, target.angle)}
-          account={instruments.needle.drawing.below(
-            instruments.needle.drawing.sides[faces],
-            instruments.needle.drawing.sides[target.faces],
-          )}
-        />
+        {/* The choices beside it take the same answer by name and by key. */}
+        <button
+          type="button"
+          aria-label={words.tapSide}
+          tabIndex={-1}
+          className="rounded-lg hover:bg-sunk"
+          onClick={({ currentTarget, clientX, clientY }) => {
+            const { left, top, width, height } = currentTarget.getBoundingClientRect();
+            const side = sideTapped(clientX - left - width / 2, clientY - top - height / 2);
+            change({ ...reading, faces: side });
+          }}
+        >
+          <NeedleFromBelow
+            system={system}
+            blade={blade}
+            scarf={scarf}
+            target={azimuthOf(target.faces, target.angle)}
+            account={instruments.needle.drawing.below(
+              instruments.needle.drawing.sides[faces],
+              instruments.needle.drawing.sides[target.faces],
+            )}
+          />
+        </button>
       </div>
       <div className="min-w-0">
         <h1 className="text-2xl leading-tight font-bold">

@@ -202,3 +202,14 @@ export function effectOf(
 function around(angle: number): number {
   return ((((angle + 180) % 360) + 360) % 360) - 180;
 }
+
+/**
+ * The side that a tap on the needle from below means, counted from its middle; from below, with the back at the top,
+ * right and left change places.
+ * @param x to the right on the screen
+ * @param y downwards on the screen
+ */
+export function sideTapped(x: number, y: number): ScarfSide {
+  if (Math.abs(y) >= Math.abs(x)) return y < 0 ? 'back' : 'front';
+  return x < 0 ? 'right' : 'left';
+}
