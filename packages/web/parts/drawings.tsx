@@ -9,6 +9,7 @@ import { WearThread } from '../src/drawing/needle/WearThread.tsx';
 import { PlaceDrawing } from '../src/drawing/PlaceDrawing.tsx';
 import { Silhouette } from '../src/drawing/Silhouette.tsx';
 import { TensionDial } from '../src/drawing/TensionDial.tsx';
+import { ThingGlyph } from '../src/drawing/ToolGlyph.tsx';
 import type { PartStates } from './partStates.ts';
 
 const FAMILIES = [...KNOWLEDGE.families.values()];
@@ -43,6 +44,10 @@ export const DRAWINGS: PartStates = {
       ? [{ state, shown: <PlaceDrawing family={family} place={place} presserDown={false} /> }]
       : [],
   ),
+  ThingGlyph: (['dish', 'plugged', 'unplugged', 'packet', 'caliper'] as const).map((thing) => ({
+    state: thing,
+    shown: <ThingGlyph thing={thing} />,
+  })),
   SizeLadder: [undefined, 75, 100].map((found) => ({
     state: found === undefined ? 'nothing in it' : `${found} in it`,
     shown: <SizeLadder fabric={[80, 90]} thread={[73, 120]} found={found} chosen={90} />,

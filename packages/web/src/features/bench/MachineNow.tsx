@@ -1,7 +1,7 @@
 import { checkMinutes } from '@nodo/knowledge';
 import { POWER_OFF, POWER_ON } from '@nodo/ticket';
-import { Plug, Unplug, Wrench } from 'lucide-react';
 import { memo } from 'react';
+import { ThingGlyph } from '../../drawing/ToolGlyph.tsx';
 import { BobbinNow } from '../../instruments/bobbin/BobbinNow.tsx';
 import { NeedleNow } from '../../instruments/needle/register/NeedleNow.tsx';
 import { write } from '../../messages/index.ts';
@@ -30,9 +30,9 @@ export const MachineNow = memo(function MachineNow({
       </h2>
       <div className="flex gap-3">
         {powered ? (
-          <Plug aria-hidden size={22} className="mt-0.5 shrink-0" />
+          <ThingGlyph thing="plugged" className="shrink-0" />
         ) : (
-          <Unplug aria-hidden size={22} className="mt-0.5 shrink-0 text-below" />
+          <ThingGlyph thing="unplugged" className="shrink-0 text-below" />
         )}
         <p>
           <strong>{open ? words.open : words.closed}</strong>,{' '}
@@ -42,7 +42,7 @@ export const MachineNow = memo(function MachineNow({
       </div>
       {open && (
         <div className="mt-2 flex gap-3">
-          <Wrench aria-hidden size={22} className="mt-0.5 shrink-0" />
+          <ThingGlyph thing="dish" className="shrink-0" />
           <p>
             {words.inDish}:
             <span className="block text-sm text-quiet">{openWords(model, ticket)}</span>

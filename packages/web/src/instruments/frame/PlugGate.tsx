@@ -1,5 +1,5 @@
 import { POWER_OFF } from '@nodo/ticket';
-import { Plug } from 'lucide-react';
+import { ThingGlyph } from '../../drawing/ToolGlyph.tsx';
 import { later } from '../../messages/later.ts';
 import { Button } from '../../ui/Button.tsx';
 import type { InstrumentBench } from './instrumentBench.ts';
@@ -21,7 +21,7 @@ export function PlugGate({
       aria-label={words.title}
       className="flex flex-wrap items-center gap-3 bg-hazard-wash px-4 py-2"
     >
-      <Plug aria-hidden size={22} className="shrink-0 text-hazard" />
+      <ThingGlyph thing="plugged" className="shrink-0 text-hazard" />
       <p className="min-w-60 flex-1 leading-snug font-semibold text-hazard">{words.text}</p>
       <Button onClick={() => onTicket?.record('action-done', { action: POWER_OFF })}>
         {later.bench.step.unplugged}

@@ -2,8 +2,8 @@ import { type CheckProposal, openingChain } from '@nodo/core';
 import { lowerFirst } from '@nodo/kernel';
 import { checkMinutes, type FamilyCheck, isPartOff, isWorthIt } from '@nodo/knowledge';
 import { gatesUnmet, POWER_OFF, POWER_ON } from '@nodo/ticket';
-import { Ruler } from 'lucide-react';
 import { CheckBeside, CheckDrawing } from '../../drawing/CheckDrawing.tsx';
+import { ThingGlyph } from '../../drawing/ToolGlyph.tsx';
 import { write } from '../../messages/index.ts';
 import { later } from '../../messages/later.ts';
 import { TextLink } from '../../ui/TextLink.tsx';
@@ -81,7 +81,7 @@ function InstrumentLink({ to }: { readonly to: string | undefined }) {
   if (to === undefined) return null;
   return (
     <TextLink to={to} className="gap-2 font-semibold text-ink">
-      <Ruler aria-hidden size={20} />
+      <ThingGlyph thing="caliper" />
       {later.instrument.open}
     </TextLink>
   );

@@ -3,9 +3,9 @@ import { lowerFirst } from '@nodo/kernel';
 import type { ActionSource, PutOff } from '@nodo/knowledge';
 import { INTERVIEWS, SURE_ENOUGH } from '@nodo/knowledge';
 import { allPiecesFound, gatesUnmet, PIECES_FOUND } from '@nodo/ticket';
-import { PackageOpen } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import { ThingGlyph } from '../../../drawing/ToolGlyph.tsx';
 import { write } from '../../../messages/index.ts';
 import { later } from '../../../messages/later.ts';
 import { AnswerButton } from '../../../ticket/check/AnswerButton.tsx';
@@ -126,7 +126,7 @@ function AtHand({ actions }: { readonly actions: readonly ActionSource[] }) {
   if (needed.length === 0) return null;
   return (
     <p className="mt-2 flex items-center gap-2">
-      <PackageOpen aria-hidden="true" size={20} className="shrink-0" />
+      <ThingGlyph thing="packet" className="shrink-0" />
       <span>
         <span className="font-semibold">{later.bench.step.atHand}:</span> {needed.join('; ')}
       </span>
