@@ -128,7 +128,7 @@ try {
   await odren.locator('::-p-text(Another day)').wait();
   await shoot(odren, 'job-sheet');
   for (const [name, letters, kind] of [
-    ['machine', 'ash zigzag', 'machine'],
+    ['machine', 'ash zigzag', 'Ash'],
     ['customer', 'holtquist', 'customer'],
   ]) {
     await lead.goto(stage.url, { waitUntil: 'domcontentloaded' });

@@ -1,5 +1,5 @@
 import type { DocumentKind } from '@nodo/api';
-import { writeCounted } from '@nodo/kernel';
+import { toDay, writeCounted, writeDay } from '@nodo/kernel';
 import type { MachineFact, OrderReason } from '@nodo/shop';
 import type {
   BodyColour,
@@ -183,7 +183,9 @@ function entry(event: LifeEvent, money: (minor: number) => string): string {
     case 'labour-booked':
       return `${event.body.minutes} min without the clock: ${event.body.words}`;
     case 'day-promised':
-      return event.body.day === null ? 'Promise withdrawn' : `Promised for ${event.body.day}`;
+      return event.body.day === null
+        ? 'Promise withdrawn'
+        : `Promised for ${writeDay(event.body.day, toDay(event.observedAt.slice(0, 10)))}`;
     case 'set-up-noted':
       return 'Set-up as found';
     case 'measured':

@@ -13,7 +13,7 @@ export function FamilyChoice({
   return (
     <fieldset className="my-4">
       <legend className="mb-1 font-semibold">{later.counter.family}</legend>
-      <div className="grid grid-cols-[repeat(auto-fill,minmax(10.5rem,1fr))] gap-2">
+      <div className="grid grid-cols-[repeat(auto-fill,minmax(10.5rem,1fr))] md:grid-cols-[repeat(auto-fill,minmax(12.5rem,1fr))] gap-2">
         {[...KNOWLEDGE.families.values()].map(({ id, title }) => (
           <label
             key={id}
