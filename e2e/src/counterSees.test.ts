@@ -10,8 +10,7 @@ async function chances(at: Screen): Promise<readonly string[]> {
   return (await at.text()).match(/\d+%(?! sure)/g) ?? [];
 }
 
-const barOf = (at: Screen) =>
-  at.page.$eval('nav[aria-label="Main"]', (bar) => (bar as HTMLElement).innerText);
+const barOf = (at: Screen) => at.page.$eval('nav[aria-label="Main"]', (bar) => bar.innerText);
 
 describe('the counter', () => {
   it('is offered no instruments, and sees no chance of a cause until it asks', async () => {

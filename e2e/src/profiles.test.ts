@@ -83,6 +83,14 @@ describe('a machine’s record', () => {
     await odren.selects('Add a value', 'Hook to scarf gap');
     await odren.page.type(field('Hook to scarf gap, least'), '0,05');
     await odren.page.type(field('Hook to scarf gap, most'), '0.1');
+    // Back to what is known and in again: what was typed is still there.
+    await odren.click('Back to the facts');
+    await odren.click('Change the record');
+    const least = await odren.page.$eval(
+      'input[aria-label="Hook to scarf gap, least"]',
+      (input) => (input as HTMLInputElement).value,
+    );
+    expect(least).toBe('0,05');
     await odren.click('Save machine');
     await odren.sees('where it is written');
     await odren.page.type(field('Hook to scarf gap, Manual, page'), 'Manual, page 31');

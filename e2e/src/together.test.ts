@@ -69,7 +69,10 @@ describe('one bench screen for several people', () => {
     expect(written).toBe('half a thought');
     await bench.clickWithin('[role="dialog"]', 'Save');
     await bench.sees('“half a thought”');
-    await bench.sees('“half a thought” · Odren Vask');
+    // Who made it stands beside it, mark and name.
+    await bench.page.waitForFunction(() =>
+      /“half a thought”\s*OV\s*Odren Vask/.test(document.body.innerText),
+    );
     expect(bench.complaints.filter((one) => !/40[13]|423/.test(one))).toEqual([]);
   });
 });

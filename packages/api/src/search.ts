@@ -23,6 +23,7 @@ const hit = z.object({
   state: z.enum(STAGES).nullable(),
   /** Of a ticket that goes or went back as it came: why. */
   unrepaired: z.enum(UNREPAIRED).nullable(),
+  /** When it came, or was collected. */
   at: instant.nullable(),
 });
 export type Hit = z.infer<typeof hit>;

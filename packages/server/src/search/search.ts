@@ -29,7 +29,8 @@ const SHOWN: Readonly<Record<Found['kind'], string>> = {
     left join customer c on c.shop_id = m.shop_id and c.id = m.customer_id
     left join lateral (
       select ticket_id, status, case when status = 'collected' then null else tag end as tag,
-        line ->> 'standing' as state, line ->> 'unrepaired' as unrepaired, line ->> 'takenInAt' as at
+        line ->> 'standing' as state, line ->> 'unrepaired' as unrepaired,
+        coalesce(line ->> 'collectedAt', line ->> 'takenInAt') as at
       from ticket_summary where shop_id = m.shop_id and machine_id = m.id
       order by (status = 'collected'), line ->> 'takenInAt' desc limit 1
     ) t on true

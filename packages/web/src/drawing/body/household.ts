@@ -1,4 +1,39 @@
-import type { Body } from './body.ts';
+import type { At, Body } from './body.ts';
+
+/**
+ * The head that plastic machines share: the thread runs down the right slot through the discs, round the check spring
+ * at its foot, up the left slot to the take-up and down again.
+ * @param into how it comes from the spool into the right slot
+ */
+function slotted({
+  spool,
+  guides,
+  into,
+}: {
+  readonly spool: At;
+  readonly guides: At;
+  readonly into: string;
+}): Omit<Body, 'top' | 'castings' | 'edges' | 'fine' | 'parts'> {
+  return {
+    channel: 'M94 94V156C94 182 56 182 56 156V102',
+    spool: { kind: 'lying', at: [spool] },
+    needles: [66],
+    plate: 262,
+    catcher: 'horizontal',
+    takeUp: 'M40 128L56 108',
+    thread: `${into}V156C94 182 56 182 56 156V112C56 102 48 102 48 112V172L54 184L62 202L66 244C66 254 58 258 46 260`,
+    path: {
+      spool,
+      guides,
+      discs: [94, 112],
+      'check-spring': [75, 175],
+      'take-up': [53, 106],
+      'lower-guides': [52, 180],
+      'bar-guide': [62, 202],
+      needle: [66, 246],
+    },
+  };
+}
 
 /** Plastic, free arm, horizontal spool, both slots of the thread path in the front. */
 export const dropIn: Body = {
@@ -17,24 +52,11 @@ export const dropIn: Body = {
     'M126 92V86Q126 82 133 82',
     'M292 312H312V322H292Z',
   ],
-  channel: 'M94 92V156C94 182 56 182 56 156V102',
-  spool: { kind: 'lying', at: [[198, 77]] },
-  needles: [66],
-  plate: 262,
-  catcher: 'horizontal',
-  takeUp: 'M40 128L56 108',
-  thread:
-    'M172 77C156 74 142 78 130 83C112 88 94 84 94 98V156C94 182 56 182 56 156V112C56 102 48 102 48 112V172L54 184L62 202L66 244C66 254 58 258 46 260',
-  path: {
+  ...slotted({
     spool: [198, 77],
     guides: [130, 83],
-    discs: [94, 112],
-    'check-spring': [75, 175],
-    'take-up': [53, 106],
-    'lower-guides': [52, 180],
-    'bar-guide': [62, 202],
-    needle: [66, 246],
-  },
+    into: 'M172 77C156 74 142 78 130 83C112 88 94 84 94 98',
+  }),
   parts: { winder: [286, 84], 'hand-wheel': [320, 140], selector: [277, 126], power: [302, 317] },
 };
 
@@ -55,24 +77,11 @@ export const dropInMagnet: Body = {
     'M134 94V88Q134 84 141 84',
     'M306 312H326V322H306Z',
   ],
-  channel: 'M94 94V156C94 182 56 182 56 156V102',
-  spool: { kind: 'lying', at: [[212, 79]] },
-  needles: [66],
-  plate: 262,
-  catcher: 'horizontal',
-  takeUp: 'M40 128L56 108',
-  thread:
-    'M186 79C168 76 152 80 138 85C116 90 94 86 94 100V156C94 182 56 182 56 156V112C56 102 48 102 48 112V172L54 184L62 202L66 244C66 254 58 258 46 260',
-  path: {
+  ...slotted({
     spool: [212, 79],
     guides: [138, 85],
-    discs: [94, 112],
-    'check-spring': [75, 175],
-    'take-up': [53, 106],
-    'lower-guides': [52, 180],
-    'bar-guide': [62, 202],
-    needle: [66, 246],
-  },
+    into: 'M186 79C168 76 152 80 138 85C116 90 94 86 94 100',
+  }),
   parts: { winder: [298, 86], 'hand-wheel': [339, 140], selector: [300, 127], power: [316, 317] },
 };
 

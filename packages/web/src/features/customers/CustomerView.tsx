@@ -122,22 +122,31 @@ function Doubles({ file }: { readonly file: CustomerFile }) {
 
 /** How to reach them; changed when asked for. */
 function Card({ file, card }: { readonly file: CustomerFile; readonly card: CustomerProfile }) {
-  const [isEditing, setEditing] = useState(false);
+  // Opened once, the form stays behind the facts: what was typed is there when it is asked for again.
+  const [form, setForm] = useState<'unopened' | 'shown' | 'behind'>('unopened');
   const words = later.cards.customer;
-  if (isEditing) return <CardForm file={file} card={card} onLeave={() => setEditing(false)} />;
   return (
     <div className="max-w-2xl">
-      <Facts>
-        <Fact name={words.phone}>
-          {card.phone && <PhoneLink number={card.phone} className="-my-2" />}
-        </Fact>
-        <Fact name={words.other}>{card.other && <bdi>{card.other}</bdi>}</Fact>
-        <Fact name={words.reach}>{m.life.spoken(card.reach)}</Fact>
-        <Fact name={words.notes}>{card.notes && <bdi>{card.notes}</bdi>}</Fact>
-      </Facts>
-      <Button className="mt-4" onClick={() => setEditing(true)}>
-        {words.edit}
-      </Button>
+      {form !== 'unopened' && (
+        <div hidden={form === 'behind'}>
+          <CardForm file={file} card={card} onLeave={() => setForm('behind')} />
+        </div>
+      )}
+      {form !== 'shown' && (
+        <>
+          <Facts>
+            <Fact name={words.phone}>
+              {card.phone && <PhoneLink number={card.phone} className="-my-2" />}
+            </Fact>
+            <Fact name={words.other}>{card.other && <bdi>{card.other}</bdi>}</Fact>
+            <Fact name={words.reach}>{m.life.spoken(card.reach)}</Fact>
+            <Fact name={words.notes}>{card.notes && <bdi>{card.notes}</bdi>}</Fact>
+          </Facts>
+          <Button className="mt-4" onClick={() => setForm('shown')}>
+            {words.edit}
+          </Button>
+        </>
+      )}
     </div>
   );
 }

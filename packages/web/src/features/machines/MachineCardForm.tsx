@@ -37,11 +37,13 @@ const readyCard = z.pipe(
 /** What is known of a machine: kind with every trait, facts, service values with their page. */
 export function MachineCardForm({
   machine,
-  onDone,
+  onLeave,
+  onSaved,
 }: {
   readonly machine: MachineRecord;
-  /** It was saved, or left as it was. */
-  readonly onDone: () => void;
+  /** Back to what is known; what was typed stays. */
+  readonly onLeave: () => void;
+  readonly onSaved: () => void;
 }) {
   const {
     values: card,
@@ -62,7 +64,7 @@ export function MachineCardForm({
     const result = await change({ machine: id, revision, customer, card: filled });
     if (!result.data) return;
     toast.success(words.saved);
-    onDone();
+    onSaved();
   };
   return (
     <Form noValidate className="flex flex-col gap-6" onSubmit={() => submit(save)}>
@@ -189,7 +191,7 @@ export function MachineCardForm({
         <Button look="main" type="submit" disabled={isLoading}>
           {words.save}
         </Button>
-        <Button look="quiet" onClick={onDone}>
+        <Button look="quiet" onClick={onLeave}>
           {words.leave}
         </Button>
         <FormError text={errorOf('service') === undefined ? '' : words.badValue} fault={error} />

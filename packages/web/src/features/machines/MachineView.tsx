@@ -33,7 +33,8 @@ function Machine({ file }: { readonly file: MachineFile }) {
   const people = usePeopleById();
   // A card of before that was brought back into the form, to be looked at and saved.
   const [brought, setBrought] = useState<number>();
-  const [isEditing, setEditing] = useState(false);
+  // Opened once, the form stays behind the facts: what was typed is there when it is asked for again.
+  const [form, setForm] = useState<'unopened' | 'shown' | 'behind'>('unopened');
   const words = later.cards.machine;
   const card = earlier.find(({ revision }) => revision === brought)?.card ?? machine.card;
   return (
@@ -59,19 +60,23 @@ function Machine({ file }: { readonly file: MachineFile }) {
             </p>
           </div>
         </div>
-        {isEditing || brought !== undefined ? (
-          <MachineCardForm
-            key={`${machine.revision} ${brought ?? ''}`}
-            machine={{ ...machine, card }}
-            onDone={() => {
-              setBrought(undefined);
-              setEditing(false);
-            }}
-          />
-        ) : (
+        {form !== 'unopened' && (
+          <div hidden={form === 'behind'}>
+            <MachineCardForm
+              key={`${machine.revision} ${brought ?? ''}`}
+              machine={{ ...machine, card }}
+              onLeave={() => setForm('behind')}
+              onSaved={() => {
+                setBrought(undefined);
+                setForm('unopened');
+              }}
+            />
+          </div>
+        )}
+        {form !== 'shown' && (
           <>
             <MachineFacts card={machine.card} />
-            <Button className="mt-4" onClick={() => setEditing(true)}>
+            <Button className="mt-4" onClick={() => setForm('shown')}>
               {words.edit}
             </Button>
           </>
@@ -85,7 +90,14 @@ function Machine({ file }: { readonly file: MachineFile }) {
                   <span className="flex-1">
                     {words.earlierLine(write.moment(at), people.get(by)?.name ?? '')}
                   </span>
-                  <Button onClick={() => setBrought(revision)}>{words.bringBack}</Button>
+                  <Button
+                    onClick={() => {
+                      setBrought(revision);
+                      setForm('shown');
+                    }}
+                  >
+                    {words.bringBack}
+                  </Button>
                 </li>
               ))}
             </ul>

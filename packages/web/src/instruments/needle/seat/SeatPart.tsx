@@ -100,18 +100,7 @@ export function SeatPart() {
           scarf={scarf}
           account={instruments.needle.drawing.account(low, instruments.needle.drawing.sides[faces])}
         />
-        {/* The choices beside it take the same answer by name and by key. */}
-        <button
-          type="button"
-          aria-label={words.tapSide}
-          tabIndex={-1}
-          className="rounded-lg hover:bg-sunk"
-          onClick={({ currentTarget, clientX, clientY }) => {
-            const { left, top, width, height } = currentTarget.getBoundingClientRect();
-            const side = sideTapped(clientX - left - width / 2, clientY - top - height / 2);
-            change({ ...reading, faces: side });
-          }}
-        >
+        <div className="relative">
           <NeedleFromBelow
             system={system}
             blade={blade}
@@ -122,7 +111,19 @@ export function SeatPart() {
               instruments.needle.drawing.sides[target.faces],
             )}
           />
-        </button>
+          {/* The choices beside it take the same answer by name and by key. */}
+          <button
+            type="button"
+            aria-label={words.tapSide}
+            tabIndex={-1}
+            className="absolute inset-0 rounded-lg border-2 border-transparent hover:border-edge"
+            onClick={({ currentTarget, clientX, clientY }) => {
+              const { left, top, width, height } = currentTarget.getBoundingClientRect();
+              const side = sideTapped(clientX - left - width / 2, clientY - top - height / 2);
+              change({ ...reading, faces: side });
+            }}
+          />
+        </div>
       </div>
       <div className="min-w-0">
         <h1 className="text-2xl leading-tight font-bold">
