@@ -88,7 +88,7 @@ describe('a machine’s record', () => {
     await odren.click('Change the record');
     const least = await odren.page.$eval(
       'input[aria-label="Hook to scarf gap, least"]',
-      (input) => (input as HTMLInputElement).value,
+      ({ value }) => value,
     );
     expect(least).toBe('0,05');
     await odren.click('Save machine');
