@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { AxeResults } from 'axe-core';
-import type { Browser, ElementHandle, NodeFor, Page } from 'puppeteer-core';
+import type { Browser, NodeFor, Page } from 'puppeteer-core';
 import { expect } from 'vitest';
 import { PATIENCE_MS } from '../../scripts/lib/patience.mjs';
 
@@ -186,18 +186,23 @@ export class Screen {
     }
   }
 
-  /** Clicks the first element of this selector with the text in it, once it is there. */
+  /**
+   * Clicks the first element of this selector with the text in it, once it is there: found and clicked at once, for a
+   * list that is still being read may be written anew in between.
+   */
   async clickLine(selector: string, text: string): Promise<void> {
-    const found = await this.page.waitForFunction(
-      (lines, wanted) =>
-        [...document.querySelectorAll<HTMLElement>(lines)].find((line) =>
+    await this.page.waitForFunction(
+      (lines, wanted) => {
+        const found = [...document.querySelectorAll<HTMLElement>(lines)].find((line) =>
           line.innerText.includes(wanted),
-        ),
+        );
+        found?.click();
+        return found !== undefined;
+      },
       { polling: 50 },
       selector,
       text,
     );
-    await (found.asElement() as ElementHandle<HTMLElement> | null)?.click();
   }
 
   /** Reads something off the first element of this selector, once it is there. */
