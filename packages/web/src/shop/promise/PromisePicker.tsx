@@ -3,6 +3,8 @@ import { isReason } from '@nodo/kernel';
 import { absenceOn, type DayOffer, type ShopProfile, workingTimeOf } from '@nodo/shop';
 import { useState } from 'react';
 import { m, write } from '../../messages/index.ts';
+import { useSession } from '../../session/SessionContext.tsx';
+import { worksAtBench } from '../../session/UntilAsked.tsx';
 import { usePeopleById } from '../../session/usePeopleById.ts';
 import { Button } from '../../ui/Button.tsx';
 import { DayField } from '../../ui/DayField.tsx';
@@ -33,6 +35,8 @@ export function PromisePicker({
   const workshop = useWorkshop();
   const offers = useOffers(workshop, job);
   const people = usePeopleById();
+  // Every day that is offered is sure enough; how sure, the counter is told of a day that it asks for.
+  const { role } = useSession().person;
   const [asked, setAsked] = useState<Day>();
   const [why, setWhy] = useState('');
   const words = m.life.promise;
@@ -68,7 +72,9 @@ export function PromisePicker({
               {words.promise(write.plainDay(day))}
             </Button>
             <span className="text-sm text-quiet">
-              {words.sure(write.percent(chance), nameOf(person))}
+              {worksAtBench(role)
+                ? words.sure(write.percent(chance), nameOf(person))
+                : nameOf(person)}
             </span>
           </li>
         ))}
