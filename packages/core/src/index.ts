@@ -1,6 +1,6 @@
 export { bobbinLasts, bobbinMetres, metresLeft } from './bobbin/capacity.ts';
 export { gramForce, type HangingTension, hangingTension } from './bobbin/hanging.ts';
-export { type GaugeSample, pullOf } from './bobbin/pull.ts';
+export { type GaugeSample, type Pull, pullOf } from './bobbin/pull.ts';
 export { clockMinutes, SCREW_STEP, screwStand } from './bobbin/screw.ts';
 export { type StopGapReading, stopGapReading } from './bobbin/stopGap.ts';
 export { normalTail } from './chance/normal.ts';

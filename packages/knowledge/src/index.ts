@@ -135,6 +135,7 @@ export {
   type NeedleFit,
   type NeedleKind,
   type NeedleVerdict,
+  sizesFabricBears,
   THREAD_KINDS,
   type ThreadKind,
   type Work,

@@ -1,10 +1,15 @@
 import { BOBBIN_TURNS, KNOWLEDGE, modelOf } from '@nodo/knowledge';
+import { BobbinRims } from '../src/drawing/BobbinRims.tsx';
+import { BobbinToMeasure } from '../src/drawing/BobbinToMeasure.tsx';
 import { BobbinTurns } from '../src/drawing/BobbinTurns.tsx';
 import { bodyOf } from '../src/drawing/body/bodies.ts';
 import { spotsOf } from '../src/drawing/body/body.ts';
 import { ClockRing } from '../src/drawing/ClockRing.tsx';
 import { MachineDrawing } from '../src/drawing/MachineDrawing.tsx';
+import { NeedleComesAndGoes } from '../src/drawing/needle/NeedleComesAndGoes.tsx';
+import { NeedleFaults } from '../src/drawing/needle/NeedleFaults.tsx';
 import { SizeLadder } from '../src/drawing/needle/SizeLadder.tsx';
+import { ThreadInNeedle } from '../src/drawing/needle/ThreadInNeedle.tsx';
 import { WearThread } from '../src/drawing/needle/WearThread.tsx';
 import { PlaceDrawing } from '../src/drawing/PlaceDrawing.tsx';
 import { Silhouette } from '../src/drawing/Silhouette.tsx';
@@ -13,6 +18,8 @@ import { ThingGlyph } from '../src/drawing/ToolGlyph.tsx';
 import type { PartStates } from './partStates.ts';
 
 const FAMILIES = [...KNOWLEDGE.families.values()];
+/** What a tap does here. */
+const nothing = () => undefined;
 /** Wherever a check of the first family takes the hand. */
 const PLACES = [
   ...new Set(
@@ -50,7 +57,16 @@ export const DRAWINGS: PartStates = {
   })),
   SizeLadder: [undefined, 75, 100].map((found) => ({
     state: found === undefined ? 'nothing in it' : `${found} in it`,
-    shown: <SizeLadder fabric={[80, 90]} thread={[73, 120]} found={found} chosen={90} />,
+    shown: (
+      <SizeLadder
+        fabric={[80, 90]}
+        thread={[73, 120]}
+        found={found}
+        chosen={90}
+        held={found && 60}
+        onHold={nothing}
+      />
+    ),
   })),
   WearThread: [12_000, 300_000, 520_000].map((sewn) => ({
     state: `${sewn} stitches`,
@@ -61,7 +77,30 @@ export const DRAWINGS: PartStates = {
           { name: 'After 3 full bobbins', limit: 26_000 },
           { name: 'After 8 hours of sewing', limit: 480_000 },
         ]}
+        rulers={[
+          { id: 'stitches', name: 'Stitches', stitches: 1 },
+          { id: 'hours', name: 'Hours at the machine', stitches: 19_200 },
+        ]}
         account="A needle's stitches"
+        label="Tap how far it sewed"
+        onTap={nothing}
+      />
+    ),
+  })),
+  ThreadInNeedle: [60, 90, 120].map((size) => ({
+    state: `${size}`,
+    shown: <ThreadInNeedle size={size} thread={0.3} share={String(Math.round(3000 / size))} />,
+  })),
+  NeedleFaults: (['no', 'yes'] as const).map((said) => ({
+    state: said === 'no' ? 'sound' : 'worn and bent',
+    shown: (
+      <NeedleFaults
+        gaps={[0, 0.05, 0.1, 0.2, 0.4].map((gap) => ({ gap, name: gap ? `${gap}` : 'even' }))}
+        gap={said === 'no' ? 0 : 0.4}
+        seen={{ nail: said, loupe: said, gum: said }}
+        asked={['nail', 'loupe', 'gum']}
+        onGap={nothing}
+        onSpot={nothing}
       />
     ),
   })),
@@ -71,7 +110,44 @@ export const DRAWINGS: PartStates = {
   })),
   BobbinTurns: [undefined, ...BOBBIN_TURNS].map((turn) => ({
     state: turn ?? 'not known',
-    shown: <BobbinTurns turn={turn} />,
+    shown: (
+      <BobbinTurns
+        turn={turn}
+        seen={turn && 'clockwise'}
+        isUnder={turn !== 'clockwise'}
+        onTurn={nothing}
+        onSpring={nothing}
+      />
+    ),
+  })),
+  BobbinRims: [false, true].map((isBad) => ({
+    state: isBad ? 'soft, with rough rims' : 'sound',
+    shown: (
+      <BobbinRims
+        rough={new Set(isBad ? (['above', 'below', 'core'] as const) : [])}
+        isSoft={isBad}
+        onTap={nothing}
+      />
+    ),
+  })),
+  BobbinToMeasure: (['flat', 'curved'] as const).map((sides) => ({
+    state: sides,
+    shown: <BobbinToMeasure sides={sides} onMeasure={nothing} onSides={nothing} />,
+  })),
+  NeedleComesAndGoes: (['found', 'new', 'opened'] as const).map((from) => ({
+    state: from,
+    shown: (
+      <NeedleComesAndGoes
+        from={from}
+        before={from === 'found' ? undefined : 'broken'}
+        size={90}
+        name="90/14"
+        origins={['found', 'new', 'opened']}
+        ends={['none', 'used-up', 'put-back', 'broken']}
+        onFrom={nothing}
+        onBefore={nothing}
+      />
+    ),
   })),
   ClockRing: [false, true].map((numbers) => ({
     state: numbers ? 'with its hours' : 'bare',

@@ -140,6 +140,22 @@ const HEATS_FROM = 3;
 export const EVERYDAY_POINTS = ['fine-sharp', 'universal'] as const satisfies readonly PointId[];
 export type EverydayPoint = (typeof EVERYDAY_POINTS)[number];
 
+/** Sizes that are sold and that so much fabric bears, whatever the thread; never empty. */
+export function sizesFabricBears(
+  work: Pick<Work, 'layers' | 'thickness' | 'crossing'>,
+): readonly NeedleSize[] {
+  const { least, most } = spanFor(work);
+  return SOLD_SIZES.filter((size) => size >= least && size <= most);
+}
+
+/** How much lies under the needle, mm, and the sizes that it bears. */
+function spanFor({ layers, thickness, crossing }: Pick<Work, 'layers' | 'thickness' | 'crossing'>) {
+  const under = layers * thickness * (crossing ? 2 : 1);
+  const row = BY_THICKNESS.find(([most]) => under <= most);
+  const [, least, most] = row ?? [0, 100, 110];
+  return { under, least, most };
+}
+
 /**
  * Which needle suits a piece of work on a machine of this system.
  * @param everyday the school of everyday needles; fine sharp pierces yarns and sews straightest.
@@ -149,15 +165,13 @@ export function fitNeedle(
   system: string,
   everyday: EverydayPoint = 'fine-sharp',
 ): NeedleFit {
-  const under = work.layers * work.thickness * (work.crossing ? 2 : 1);
-  const row = BY_THICKNESS.find(([most]) => under <= most);
-  const [, least, most] = row ?? [0, 100, 110];
+  const { under, least, most } = spanFor(work);
   const [threadLeast, threadMost] = sizesForThread(work.thread);
   const reasons: FitReason[] = [
     { because: 'thickness', under, least, most },
     { because: 'groove', least: threadLeast, most: threadMost },
   ];
-  const bears = SOLD_SIZES.filter((size) => size >= least && size <= most);
+  const bears = sizesFabricBears(work);
   const suits = bears.filter((size) => size >= threadLeast && size <= threadMost);
   let eye: NeedleFit['eye'] = 'usual';
   let sizes = suits;

@@ -21,7 +21,8 @@ export function TensionDial({
   band: [least, most],
   account,
 }: {
-  readonly tension: number;
+  /** Undefined while it is not measured. */
+  readonly tension: number | undefined;
   readonly band: readonly [least: number, most: number];
   readonly account: string;
 }) {
@@ -52,12 +53,14 @@ export function TensionDial({
           {force % (2 * STEP) === 0 && <Figure force={force} />}
         </g>
       ))}
-      <path
-        d={`M${CENTRE.join(' ')}L${on(tension, R - 4)}`}
-        stroke="var(--lit)"
-        strokeWidth="4"
-        strokeLinecap="round"
-      />
+      {tension !== undefined && (
+        <path
+          d={`M${CENTRE.join(' ')}L${on(tension, R - 4)}`}
+          stroke="var(--lit)"
+          strokeWidth="4"
+          strokeLinecap="round"
+        />
+      )}
       <circle cx={CENTRE[0]} cy={CENTRE[1]} r="7" fill="var(--lit)" />
     </svg>
   );

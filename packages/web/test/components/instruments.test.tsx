@@ -1,6 +1,7 @@
 import { SHIPPED } from '@nodo/knowledge';
 import { POWER_OFF } from '@nodo/ticket';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { useState } from 'react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { Story } from '../../../ticket/test/story.ts';
 import { Choices, Toggles } from '../../src/instruments/frame/bits.tsx';
@@ -70,19 +71,29 @@ describe('answers of an instrument', () => {
   });
 });
 
+/** A look as a part of an instrument holds it. */
+function Held() {
+  const [said, setSaid] = useState<'up' | 'lifts' | 'lies'>();
+  return (
+    <Looks
+      said={said}
+      onSay={setSaid}
+      words={{
+        how: 'Let it stand.',
+        question: 'What does it do?',
+        answers: { up: 'It stands', lifts: 'It lifts', lies: 'It lies down' },
+      }}
+      check="case-stand"
+      findings={{ up: undefined, lifts: 'stand-lifts', lies: 'stand-lies' }}
+    />
+  );
+}
+
 describe('a look that shows no number', () => {
   const show = (value: InstrumentBench) =>
     render(
       <InstrumentContext value={value}>
-        <Looks
-          words={{
-            how: 'Let it stand.',
-            question: 'What does it do?',
-            answers: { up: 'It stands', lifts: 'It lifts', lies: 'It lies down' },
-          }}
-          check="case-stand"
-          findings={{ up: undefined, lifts: 'stand-lifts', lies: 'stand-lies' }}
-        />
+        <Held />
       </InstrumentContext>,
     );
   const keep = () => screen.queryByRole<HTMLButtonElement>('button');

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { later } from '../../messages/later.ts';
 import { catcherOf } from '../body/body.ts';
 import { ClockRing, type DetailProps, has, Sheet, Word } from './kit.tsx';
@@ -61,11 +62,19 @@ function BobbinInSection() {
 }
 
 /** The case with its spring, its slot and its stop, and the hours round it. */
-export function CaseDetail({ family }: DetailProps) {
+export function CaseDetail({
+  family,
+  isWide,
+  children,
+}: DetailProps & {
+  readonly isWide?: boolean;
+  /** What was seen on it, drawn over it. */
+  readonly children?: ReactNode;
+}) {
   const words = later.drawing.case;
   const dropIn = has(family, 'drop-in');
   return (
-    <Sheet account={words.account(dropIn)}>
+    <Sheet account={words.account(dropIn)} isWide={isWide}>
       <ClockRing x={104} y={86} r={58} />
       <circle cx="104" cy="86" r="54" fill="var(--sunk)" />
       <circle cx="104" cy="86" r="38" fill="var(--paper)" />
@@ -95,6 +104,7 @@ export function CaseDetail({ family }: DetailProps) {
       <Word x={dropIn ? 4 : 126} y={dropIn ? 154 : 16} to={dropIn ? [46, 120] : [109, 25]} lit>
         {dropIn ? words.stop : words.finger}
       </Word>
+      {children}
     </Sheet>
   );
 }

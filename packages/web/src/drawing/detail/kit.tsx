@@ -14,9 +14,12 @@ export const has = ({ traits }: Family, trait: string): boolean => traits.includ
 /** Line and paper of every detail, in its 240 x 170 box. */
 export function Sheet({
   account,
+  isWide = false,
   children,
 }: {
   readonly account: string;
+  /** As wide as it may be; else as a detail stands beside a check. */
+  readonly isWide?: boolean | undefined;
   readonly children: ReactNode;
 }) {
   return (
@@ -25,7 +28,7 @@ export function Sheet({
       role="img"
       aria-label={account}
       data-detail
-      className="w-60 max-w-full shrink-0"
+      className={isWide ? 'w-full' : 'w-60 max-w-full shrink-0'}
       fill="none"
       stroke="var(--ink)"
       strokeWidth="2"

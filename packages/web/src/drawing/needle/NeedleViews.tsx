@@ -1,10 +1,12 @@
 import type { NeedleSystem } from '@nodo/knowledge';
 import { instruments } from '../../messages/instruments.ts';
 import { DrawnText } from '../DrawnText.tsx';
+import type { Box } from '../Taps.tsx';
 import {
   bladeOutline,
   eyeSpan,
   type NeedleShape,
+  OPENING_SHARE,
   seenFrom,
   shankEdges,
   VIEWS,
@@ -135,7 +137,7 @@ function OneView({
           <ellipse
             cx={0}
             cy={(eyeTop + eyeEnd) / 2}
-            rx={0.18 * blade * 2 * open}
+            rx={(OPENING_SHARE / 2) * blade * open}
             ry={(eyeEnd - eyeTop) / 2}
             fill="var(--ground)"
             strokeWidth="0.1"
@@ -194,6 +196,10 @@ export function ScaleBar({
 /** Pixels a millimetre of the view from below. */
 const BELOW_SCALE = 36;
 
+/** Half of its height and of its width, mm: the sides are named beside it. */
+const [HALF_BELOW, ASIDE] = [2.2, 2.55];
+export const BELOW_BOX: Box = [-ASIDE, -HALF_BELOW, 2 * ASIDE, 2 * HALF_BELOW];
+
 /** The needle from below, the point towards whoever looks: where scarf, groove and hook are. */
 export function NeedleFromBelow({
   system,
@@ -211,9 +217,6 @@ export function NeedleFromBelow({
 }) {
   const R = system.shank / 2;
   const r = blade / 2;
-  const half = 2.2;
-  /** Half of its width: the sides are named beside it. */
-  const aside = 2.55;
   // From below, with the back at the top, right and left change places.
   const at = (azimuth: number, radius: number) => {
     const a = (azimuth * Math.PI) / 180;
@@ -225,9 +228,9 @@ export function NeedleFromBelow({
   return (
     <svg
       data-scale={BELOW_SCALE}
-      width={2 * aside * BELOW_SCALE}
-      height={2 * half * BELOW_SCALE}
-      viewBox={`${-aside} ${-half} ${2 * aside} ${2 * half}`}
+      width={2 * ASIDE * BELOW_SCALE}
+      height={2 * HALF_BELOW * BELOW_SCALE}
+      viewBox={BELOW_BOX.join(' ')}
       role="img"
       aria-label={account}
       fill="none"
@@ -277,7 +280,13 @@ export function NeedleFromBelow({
           </DrawnText>
         );
       })}
-      <ScaleBar x={-aside + 0.1} y={half - 0.12} length={1} label={words.bar(1)} letters={0.3} />
+      <ScaleBar
+        x={-ASIDE + 0.1}
+        y={HALF_BELOW - 0.12}
+        length={1}
+        label={words.bar(1)}
+        letters={0.3}
+      />
     </svg>
   );
 }

@@ -1,5 +1,4 @@
 import type { CheckId, FindingId } from '@nodo/knowledge';
-import { useState } from 'react';
 import { instruments } from '../../messages/instruments.ts';
 import { Choices } from './bits.tsx';
 import { useInstrumentBench } from './InstrumentContext.tsx';
@@ -11,6 +10,8 @@ export function Looks<Answer extends string>({
   words,
   check,
   findings,
+  said,
+  onSay,
 }: {
   readonly words: {
     readonly how: string;
@@ -20,9 +21,10 @@ export function Looks<Answer extends string>({
   readonly check: CheckId;
   /** The finding that an answer is; undefined for the sound one. */
   readonly findings: Readonly<Record<Answer, FindingId | undefined>>;
+  readonly said: Answer | undefined;
+  readonly onSay: (said: Answer | undefined) => void;
 }) {
   const bench = useInstrumentBench();
-  const [said, setSaid] = useState<Answer>();
   const keep = () => {
     if (said !== undefined) keepLook(bench, check, [findings[said]]);
   };
@@ -35,7 +37,7 @@ export function Looks<Answer extends string>({
         options={(Object.keys(findings) as Answer[]).map(
           (one) => [one, words.answers[one]] as const,
         )}
-        onChoose={setSaid}
+        onChoose={onSay}
       />
       <KeepButton
         label={instruments.bobbin.tension.keep}

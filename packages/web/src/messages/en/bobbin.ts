@@ -64,8 +64,8 @@ export const bobbin = {
     heading: 'How firmly does the case hold?',
     caution:
       'Off and unplugged before the case comes out. The machine’s own manual stands above this.',
-    dial: (tension: string, least: string, most: string) =>
-      `A dial of the pull: ${tension} gf; the band is ${least} to ${most} gf.`,
+    dial: (tension: string | undefined, least: string, most: string) =>
+      `A dial of the pull: ${tension === undefined ? 'not measured yet' : `${tension} gf`}; the band is ${least} to ${most} gf.`,
     use: 'Used for',
     uses: { household: 'household sewing', embroidery: 'embroidery' },
     limit: (least: string, most: string) => `${least} to ${most} gf`,
@@ -73,6 +73,9 @@ export const bobbin = {
     methods: { hang: 'hanging', gauge: 'gauge', stand: 'standing up', pull: 'pull' },
     hang: {
       how: 'Case with bobbin on its own thread. Let hand and case fall together, stop the hand: measure how far the case slid down its thread.',
+      drawing:
+        'The case on its thread: hanging from the hand, falling with it, slid down its thread where the hand stopped.',
+      parts: { grams: 'weight', fall: 'fell', slip: 'slid', free: 'hangs out' },
       grams: 'Case with bobbin, g',
       fall: 'Fell together, mm',
       slip: 'Slid then, mm',
@@ -140,6 +143,7 @@ export const bobbin = {
       'Some turn 5 minutes (30 degrees) at a time, some anything under a quarter; some never touch the original case and keep a second one. Nodo: 5 at a time, a quarter at most, always noted. Clockwise tightens (typical: try it).',
     overQuarter: 'More than a quarter turn at once.',
     overHalf: 'More than half a turn from where it was: get a second opinion, look elsewhere.',
+    tapStart: 'Tap where its slot points',
     clock: (start: number, now: number) =>
       `The screw’s slot on a clock: began at ${start}, now at ${now} minutes.`,
     seam: (turn: number, which: 'own' | 'second') =>
@@ -156,6 +160,14 @@ export const bobbin = {
     zigzag: 'Zigzag width, mm',
     fabric: 'Fabric, mm',
     seam: 'Seam still to sew, m',
+    tap: 'Tap how far it is wound',
+    drawing: (winding: string) => `The bobbin in section, to scale, wound to ${winding} across.`,
+    bar: (mm: number) => `${mm} mm`,
+    windingNow: (mm: string) => `${mm} mm`,
+    toSew: (metres: string) => `${metres} still to sew`,
+    thatSews: (metres: string) => `${metres} of seam on it`,
+    seamDrawing: (wanted: string, covered: string) =>
+      `${wanted} of seam to sew, thread for ${covered}.`,
     holds: 'Full it holds',
     has: 'Left on it',
     stitches: 'That sews',

@@ -5,6 +5,7 @@ export const bobbinCondition = {
   wound: {
     question: 'Pressed with a nail, it is wound',
     answers: { firm: 'firm', soft: 'soft', uneven: 'uneven', looped: 'with loops' },
+    tap: 'Press the winding',
     again: 'Wind it again',
     steps: {
       empty: 'Wind it off to the bare core: nothing is wound over old thread.',
@@ -36,6 +37,7 @@ export const bobbinCondition = {
       `The bobbin in its case, from the open side: as thread is drawn off it turns ${turn}; the thread leaves through the slot and lies under the spring.`,
     drawingUnknown:
       'The bobbin in its case, from the open side. Which way it should turn is not known yet.',
+    tapSpring: 'Not under the spring',
     slot: 'slot',
     spring: 'spring',
   },
@@ -56,6 +58,8 @@ export const bobbinCondition = {
   rims: {
     question: 'A nail run round it catches at',
     places: { above: 'the upper rim', below: 'the lower rim', core: 'the joint of a screwed core' },
+    names: { above: 'upper rim', below: 'lower rim' },
+    drawing: 'The bobbin in section: upper rim, lower rim, the joint of the core, the winding.',
     smooth: 'nothing: smooth',
     rough: 'Discard it: a nicked or bent bobbin is not dressed.',
   },
@@ -91,6 +95,7 @@ export const bobbinCase = {
     title: 'Seat and stop',
     how: 'Its stop lies against the machine’s stop or spring; it rocks a little and cannot turn.',
     lintFirst: 'Lint beneath keeps a case from seating: clean the race first.',
+    tap: 'Does not lie against its stop',
     question: 'The case',
     answers: { seated: 'lies against its stop', off: 'does not' },
     keep: 'Save the seat',
@@ -103,6 +108,7 @@ export const bobbinCase = {
   spring: {
     title: 'Under the spring',
     how: 'Draw a card’s corner under it. Backing it off: note where the screw stands, count the turns out and in again.',
+    tap: 'Lint under the spring',
     question: 'Under the spring is',
     answers: { clean: 'nothing', lint: 'lint' },
     done: 'Spring cleaned',

@@ -98,6 +98,8 @@ export const needle = {
     meets: 'Hook passes above the eye',
     scarfEnds: 'Scarf ends at',
     gap: 'Room to the needle',
+    bentTowards: 'Room, bent towards the hook',
+    bentAway: 'Room, bent away',
     skips: 'Stitches it would skip',
     asRight: (value: string) => `right: ${value}`,
     says: {
@@ -137,6 +139,21 @@ export const needle = {
     yes: 'Yes',
     no: 'No',
     keep: 'Save what was seen',
+    drawing: {
+      account:
+        'Needles rolled on a plate, from straight to bent; below, the end of one enlarged: blade, eye under a loupe, point at a nylon thread.',
+      rolled: (times: number) => `Rolled on a plate, the gap drawn ${times} times`,
+      gap: (name: string) => `It looks like this: ${name}`,
+      tap: { nail: 'It catches', loupe: 'Blunt or burred', gum: 'Gum on the blade' },
+      said: {
+        nail: (said: 'yes' | 'no' | undefined) =>
+          said === 'yes' ? 'catches' : said === 'no' ? 'glides' : 'catches?',
+        loupe: (said: 'yes' | 'no' | undefined) =>
+          said === 'yes' ? 'blunt' : said === 'no' ? 'sharp' : 'sharp?',
+        gum: (said: 'yes' | 'no' | undefined) =>
+          said === 'yes' ? 'gum' : said === 'no' ? 'clean' : 'clean?',
+      },
+    },
     means: {
       bent: 'Bent. The gap to the hook changes by the bend. Replace it and find out what bent it: pulling, a strike, heat.',
       catches: 'A burr at point or eye cuts thread and fabric. It is finished.',
@@ -183,14 +200,42 @@ export const needle = {
       thread: 'thread',
       chosen: 'take',
       found: 'in it now',
-      account: (
-        fabric: readonly [number, number],
-        thread: readonly [number, number],
-        found: number | undefined,
-        chosen: number,
-      ) =>
-        `Sizes as a ladder. The fabric bears ${fabric[0]} to ${fabric[1]}, the thread lies in ${Math.round(thread[0])} to ${Math.round(thread[1])}. To take: ${chosen}.${found === undefined ? '' : ` In it now: ${found}.`}`,
+      held: 'this one',
+      hold: (size: number) => `Would ${size} do?`,
+      account: ({
+        fabric,
+        thread,
+        found,
+        chosen,
+        held,
+      }: {
+        readonly fabric: readonly [number, number] | undefined;
+        readonly thread: readonly [number, number] | undefined;
+        readonly found: number | undefined;
+        readonly chosen: number | undefined;
+        readonly held: number | undefined;
+      }) =>
+        [
+          'Sizes as a ladder.',
+          fabric && `The fabric bears ${fabric[0]} to ${fabric[1]}.`,
+          thread && `The thread lies in ${Math.round(thread[0])} to ${Math.round(thread[1])}.`,
+          chosen !== undefined && `To take: ${chosen}.`,
+          held !== undefined && `Held against it: ${held}.`,
+          found !== undefined && `In it now: ${found}.`,
+        ]
+          .filter(Boolean)
+          .join(' '),
     },
+    inNeedle: {
+      account: (size: number, share: string) =>
+        `The blade of a ${size} cut across, and its eye: the thread takes ${share} % of the blade.`,
+      groove: 'in its groove',
+      eye: 'in its eye',
+      share: (size: number, share: string) => `${share} % of a ${size} blade`,
+      band: 'a fifth to a third lies well',
+    },
+    heldAgainst: (size: string) => `Would ${size} do?`,
+    heldLay: 'Tap a size in the ladder to hold it against this work.',
     heading: 'Which needle for this work?',
     fabric: 'Fabric',
     layers: 'Layers',
@@ -255,7 +300,9 @@ export const needle = {
     },
   },
   wear: {
-    thread: (sewn: string, flags: string) => `Sewn: ${sewn} stitches. Due by ${flags}.`,
+    thread: (sewn: string | undefined, flags: string) =>
+      `${sewn === undefined ? '' : `Sewn: ${sewn} stitches. `}Due by ${flags}.`,
+    tap: 'Tap how far it sewed',
     flag: (name: string, limit: string) => `${name}: ${limit}`,
     heading: 'How far has it sewn?',
     known: 'Known as',
@@ -295,6 +342,7 @@ export const needle = {
     whole: 'A whole one of its kind, mm',
     piece: 'Next piece, mm',
     add: 'Add piece',
+    tap: 'Tap where this piece ends',
     takeOff: (index: number, length: string) => `${index}: ${length} mm, take it off`,
     laid: (laid: string, whole: string) => `${laid} of ${whole} mm found`,
     missing: (missing: string) => `${missing} mm are missing`,
@@ -316,6 +364,16 @@ export const needle = {
   },
   register: {
     heading: 'Which needle is in it?',
+    drawing: {
+      account: 'Where the needle comes from, the needle in its clamp, where the one before went.',
+      found: 'in it already',
+      new: 'new',
+      opened: 'opened before',
+      none: 'none',
+      'used-up': 'thrown away',
+      'put-back': 'put back',
+      broken: 'broken',
+    },
     heads: 'Position',
     system: 'System',
     size: 'Size',

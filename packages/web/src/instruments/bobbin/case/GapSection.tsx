@@ -1,6 +1,5 @@
 import type { StopGapReading } from '@nodo/core';
 import { caseSeat } from '@nodo/ticket';
-import { useState } from 'react';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
@@ -11,17 +10,24 @@ import { keepLook, mayDo, threadOn } from '../../frame/instrumentBench.ts';
 import { KeepButton } from '../../frame/KeepButton.tsx';
 import { ALL_PURPOSE, GAP_LIMIT, gapVerdict, readFeelers, slipsThrough } from './gapReading.ts';
 
+/** The feelers as they are typed, mm: the thickest that slips through, the next that does not. */
+export interface Feelers {
+  readonly passes: string;
+  readonly stops: string;
+}
+
 /** The gap at the stop by feelers, against the thread of this ticket and against all-purpose thread. */
-export function GapSection() {
+export function GapSection({
+  feelers,
+  onFeelers,
+}: {
+  readonly feelers: Feelers;
+  readonly onFeelers: (feelers: Feelers) => void;
+}) {
   const bench = useInstrumentBench();
-  const [passes, setPasses] = useState('');
-  const [stops, setStops] = useState('');
   const words = instruments.bobbinCase.gap;
-  const thread = threadOn(bench);
-  const gap = readFeelers(passes, stops);
+  const gap = readFeelers(feelers.passes, feelers.stops);
   const usual = gap && slipsThrough(gap, ALL_PURPOSE);
-  const here = gap && slipsThrough(gap, thread);
-  const isTight = usual?.slips === false;
   const keep = () => {
     if (!gap) return;
     if (mayDo(bench)) {
@@ -32,7 +38,7 @@ export function GapSection() {
         limit: GAP_LIMIT,
       });
     }
-    keepLook(bench, 'case-gap', [isTight ? 'gap-tight' : undefined]);
+    keepLook(bench, 'case-gap', [usual?.slips === false ? 'gap-tight' : undefined]);
   };
   const { onTicket } = bench;
   const seatFirst =
@@ -43,43 +49,61 @@ export function GapSection() {
       <p className="leading-snug">{words.how}</p>
       {seatFirst && <p className="font-semibold">{words.seatFirst}</p>}
       <div className="flex flex-wrap gap-3">
-        <NumberField label={words.passes} value={passes} className="w-52" onText={setPasses} />
-        <NumberField label={words.stops} value={stops} className="w-52" onText={setStops} />
-      </div>
-      <div aria-live="polite" className="min-h-24">
-        {gap && (!usual || !here) && <p className="font-semibold">{words.wrong}</p>}
-        {usual && here && (
-          <>
-            <dl>
-              <Reading
-                name={words.threads.allPurpose}
-                note={`${write.figure(round(ALL_PURPOSE))} mm`}
-                value={fitWords(usual)}
-                bad={isTight}
-                standing="derived"
-              />
-              <Reading
-                name={
-                  bench.onTicket?.ticket.life.work ? words.threads.here : words.threads.middling
-                }
-                note={`${write.figure(round(thread))} mm`}
-                value={fitWords(here)}
-                bad={here.slips === false}
-                standing="derived"
-              />
-            </dl>
-            <p className="mt-2 font-semibold">
-              {VERDICT[gapVerdict(usual, here)]} <ProvenanceMark standing="derived" />
-            </p>
-            {isTight && <p className="leading-snug">{words.bracket}</p>}
-          </>
-        )}
+        <NumberField
+          label={words.passes}
+          value={feelers.passes}
+          className="w-52"
+          onText={(passes) => onFeelers({ ...feelers, passes })}
+        />
+        <NumberField
+          label={words.stops}
+          value={feelers.stops}
+          className="w-52"
+          onText={(stops) => onFeelers({ ...feelers, stops })}
+        />
       </div>
       <KeepButton
         label={words.keep}
         disabled={usual?.slips === undefined || seatFirst === true}
         onKeep={keep}
       />
+    </section>
+  );
+}
+
+/** What slips through the gap: all-purpose thread, and the one of this ticket. */
+export function GapAnswer({ feelers }: { readonly feelers: Feelers }) {
+  const bench = useInstrumentBench();
+  const words = instruments.bobbinCase.gap;
+  const thread = threadOn(bench);
+  const gap = readFeelers(feelers.passes, feelers.stops);
+  if (!gap) return null;
+  const usual = slipsThrough(gap, ALL_PURPOSE);
+  const here = slipsThrough(gap, thread);
+  if (!usual || !here) return <p className="font-semibold">{words.wrong}</p>;
+  const isTight = usual.slips === false;
+  return (
+    <section aria-label={words.title}>
+      <p className="text-lg leading-snug font-semibold">
+        {VERDICT[gapVerdict(usual, here)]} <ProvenanceMark standing="derived" />
+      </p>
+      <dl>
+        <Reading
+          name={words.threads.allPurpose}
+          note={`${write.figure(round(ALL_PURPOSE))} mm`}
+          value={fitWords(usual)}
+          bad={isTight}
+          standing="derived"
+        />
+        <Reading
+          name={bench.onTicket?.ticket.life.work ? words.threads.here : words.threads.middling}
+          note={`${write.figure(round(thread))} mm`}
+          value={fitWords(here)}
+          bad={here.slips === false}
+          standing="derived"
+        />
+      </dl>
+      {isTight && <p className="mt-1 leading-snug">{words.bracket}</p>}
     </section>
   );
 }

@@ -1,5 +1,4 @@
 import { locateHangUp } from '@nodo/knowledge';
-import { useState } from 'react';
 import { instruments } from '../../../messages/instruments.ts';
 import { later } from '../../../messages/later.ts';
 import { Select } from '../../../ui/Select.tsx';
@@ -13,11 +12,21 @@ import { type TurnsShown, turnLooks, turnsAsked, withTurn } from './hangUpReadin
 
 const HOURS = Array.from({ length: 12 }, (_, hour) => hour + 1);
 
+/** What the turns showed, and where by the clock it hung; null where that is not told. */
+export interface Hung {
+  readonly shown: TurnsShown;
+  readonly hour: number | null;
+}
+
 /** Where the thread hangs, by turning with less and less in the hook. */
-export function HangUpSection() {
+export function HangUpSection({
+  hung: { shown, hour },
+  onHung,
+}: {
+  readonly hung: Hung;
+  readonly onHung: (hung: Hung) => void;
+}) {
   const bench = useInstrumentBench();
-  const [shown, setShown] = useState<TurnsShown>({});
-  const [hour, setHour] = useState<number | null>(null);
   const words = instruments.bobbinCase.hang;
   const where = locateHangUp(shown);
   const keep = () => {
@@ -30,8 +39,7 @@ export function HangUpSection() {
         words: words.noted(hour),
       });
     }
-    setShown({});
-    setHour(null);
+    onHung({ shown: {}, hour: null });
   };
   return (
     <section aria-label={words.title} className="flex flex-col gap-2">
@@ -48,7 +56,7 @@ export function HangUpSection() {
             ['hangs', words.answers.hangs],
             ...(id === 'all' ? ([['missed', words.answers.missed]] as const) : []),
           ]}
-          onChoose={(said) => setShown(withTurn(shown, id, said))}
+          onChoose={(said) => onHung({ shown: withTurn(shown, id, said), hour })}
         />
       ))}
       {shown.all === 'hangs' && (
@@ -56,31 +64,38 @@ export function HangUpSection() {
           label={words.hour}
           value={hour}
           className="max-w-56"
-          onChoose={setHour}
+          onChoose={(one) => onHung({ shown, hour: one })}
           options={[
             [null, words.hourUnknown],
             ...HOURS.map((one) => [one, words.hourAt(one)] as const),
           ]}
         />
       )}
-      <div aria-live="polite">
-        {where.kind === 'located' && (
-          <p className="text-lg font-semibold" data-testid="hang-up">
-            {words.located[where.at]}
-          </p>
-        )}
-        {where.kind === 'located' && where.lookAt.length > 0 && (
-          <>
-            <p className="mt-1">{words.lookAt}:</p>
-            <CheckLinks checks={where.lookAt} />
-          </>
-        )}
-      </div>
       <KeepButton
         label={words.keep}
         disabled={where.kind === 'turn' && where.next === 'all'}
         onKeep={keep}
       />
     </section>
+  );
+}
+
+/** What holds the thread, and what to look at for it. */
+export function HangUpAnswer({ shown }: { readonly shown: TurnsShown }) {
+  const words = instruments.bobbinCase.hang;
+  const where = locateHangUp(shown);
+  if (where.kind !== 'located') return null;
+  return (
+    <div>
+      <p className="text-lg leading-snug font-semibold" data-testid="hang-up">
+        {words.located[where.at]}
+      </p>
+      {where.lookAt.length > 0 && (
+        <>
+          <p className="mt-1">{words.lookAt}:</p>
+          <CheckLinks checks={where.lookAt} />
+        </>
+      )}
+    </div>
   );
 }

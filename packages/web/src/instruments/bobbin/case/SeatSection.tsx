@@ -1,6 +1,4 @@
 import { caseSeat } from '@nodo/ticket';
-import { useState } from 'react';
-import { CaseDetail } from '../../../drawing/detail/below.tsx';
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Choices } from '../../frame/bits.tsx';
@@ -9,9 +7,14 @@ import { keepAction, keepLook, mayDo } from '../../frame/instrumentBench.ts';
 import { KeepButton } from '../../frame/KeepButton.tsx';
 
 /** Whether the case lies against its stop, and whether that is proven. */
-export function SeatSection() {
+export function SeatSection({
+  said,
+  onSay,
+}: {
+  readonly said: 'seated' | 'off' | undefined;
+  readonly onSay: (said: 'seated' | 'off' | undefined) => void;
+}) {
   const bench = useInstrumentBench();
-  const [said, setSaid] = useState<'seated' | 'off'>();
   const words = instruments.bobbinCase.seat;
   const { family } = bench.model;
   const { onTicket } = bench;
@@ -19,19 +22,16 @@ export function SeatSection() {
   const isDropIn = family.traits.includes('drop-in');
   const isLintDone = bench.onTicket?.ticket.looks.some(({ check }) => check === 'hook-lint');
   const keep = () => {
-    if (keepLook(bench, 'case-seat', [said === 'off' ? 'seat-off' : undefined])) setSaid(undefined);
+    if (keepLook(bench, 'case-seat', [said === 'off' ? 'seat-off' : undefined])) onSay(undefined);
   };
   return (
     <section aria-label={words.title} className="flex flex-col gap-2">
       <h2 className="text-lg font-semibold">{words.title}</h2>
-      <div className="flex flex-wrap gap-4">
-        <CaseDetail family={family} place="case" presserDown={false} />
-        <div className="min-w-56 flex-1 leading-snug">
-          <p>{words.how}</p>
-          {bench.onTicket && !isLintDone && <p className="mt-1 font-semibold">{words.lintFirst}</p>}
-          {isDropIn && proof !== 'proven' && <p className="mt-1 text-quiet">{words.underPlate}</p>}
-        </div>
-      </div>
+      <p className="leading-snug">{words.how}</p>
+      {bench.onTicket && !isLintDone && <p className="font-semibold">{words.lintFirst}</p>}
+      {isDropIn && proof !== 'proven' && (
+        <p className="leading-snug text-quiet">{words.underPlate}</p>
+      )}
       <Choices
         legend={words.question}
         value={said}
@@ -39,19 +39,8 @@ export function SeatSection() {
           ['seated', words.answers.seated],
           ['off', words.answers.off],
         ]}
-        onChoose={setSaid}
+        onChoose={onSay}
       />
-      <div aria-live="polite">
-        {proof === 'prove-now' && <p className="font-semibold text-hazard">{words.proveNow}</p>}
-        {proof === 'proven' && bench.onTicket && (
-          <p className="font-semibold text-below">
-            {isDropIn ? words.proven : instruments.bobbinCondition.standings.sound}
-          </p>
-        )}
-        {proof === 'again' && (
-          <p className="font-semibold">{instruments.bobbinCondition.standings.again}</p>
-        )}
-      </div>
       <div className="flex flex-wrap gap-2">
         <KeepButton label={words.keep} disabled={said === undefined} onKeep={keep} />
         {proof === 'off' && mayDo(bench) && (
@@ -60,4 +49,22 @@ export function SeatSection() {
       </div>
     </section>
   );
+}
+
+/** How the seat stands on the ticket. */
+export function SeatAnswer() {
+  const { onTicket, model } = useInstrumentBench();
+  const words = instruments.bobbinCase.seat;
+  const { standings } = instruments.bobbinCondition;
+  if (!onTicket) return null;
+  const isDropIn = model.family.traits.includes('drop-in');
+  const told = {
+    'not-yet': undefined,
+    off: undefined,
+    looked: undefined,
+    'prove-now': words.proveNow,
+    proven: isDropIn ? words.proven : standings.sound,
+    again: standings.again,
+  }[caseSeat(onTicket.ticket, model)];
+  return told === undefined ? null : <p className="text-lg leading-snug font-semibold">{told}</p>;
 }

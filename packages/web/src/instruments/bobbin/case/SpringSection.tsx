@@ -6,7 +6,13 @@ import { instrumentRoot, keepAction, mayDo, statusOf } from '../../frame/instrum
 import { Looks } from '../../frame/Looks.tsx';
 
 /** Lint under the spring of the case; what is backed off for it is counted. */
-export function SpringSection() {
+export function SpringSection({
+  said,
+  onSay,
+}: {
+  readonly said: 'clean' | 'lint' | undefined;
+  readonly onSay: (said: 'clean' | 'lint' | undefined) => void;
+}) {
   const bench = useInstrumentBench();
   const words = instruments.bobbinCase.spring;
   return (
@@ -14,6 +20,8 @@ export function SpringSection() {
       <h2 className="text-lg font-semibold">{words.title}</h2>
       <Looks
         words={words}
+        said={said}
+        onSay={onSay}
         check="case-spring"
         findings={{ clean: undefined, lint: 'spring-lint' }}
       />

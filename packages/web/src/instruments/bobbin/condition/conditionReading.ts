@@ -21,6 +21,14 @@ export interface BobbinSeen {
   readonly rims?: ReadonlySet<(typeof RIMS)[number]>;
 }
 
+/** What was seen, after a tap on a rim, on the core or on the winding: each tap says it and takes it back. */
+export function tapped(seen: BobbinSeen, spot: (typeof RIMS)[number] | 'wound'): BobbinSeen {
+  if (spot === 'wound') return { ...seen, wound: seen.wound === 'soft' ? 'firm' : 'soft' };
+  const rims = new Set(seen.rims);
+  if (!rims.delete(spot)) rims.add(spot);
+  return { ...seen, rims };
+}
+
 /** Which way the bobbin should turn, and who says so: the machine's card, its slot, or what is usual. */
 export function rightTurn(
   byCard: BobbinTurn | null | undefined,

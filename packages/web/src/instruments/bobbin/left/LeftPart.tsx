@@ -1,8 +1,11 @@
 import { useState } from 'react';
+import { BobbinFill } from '../../../drawing/BobbinFill.tsx';
+import { SeamCovered } from '../../../drawing/SeamCovered.tsx';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { NumberField } from '../../../ui/Field.tsx';
 import { Reading } from '../../frame/bits.tsx';
+import { Frame } from '../../frame/Frame.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { threadOn } from '../../frame/instrumentBench.ts';
 import { LEFT_FIELDS, type TypedBobbin, threadLeft } from './leftReading.ts';
@@ -23,41 +26,37 @@ export function LeftPart() {
   });
   const words = instruments.bobbin.left;
   const left = threadLeft(typed);
+  const say = (metres: number) => words.metres(write.tenths(metres));
   return (
-    <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(22rem,1fr)_minmax(20rem,30rem)]">
-      <div>
-        <h1 className="mb-3 text-2xl font-bold">{words.heading}</h1>
-        <div className="flex flex-wrap gap-3">
-          {LEFT_FIELDS.map((field) => (
-            <NumberField
-              key={field}
-              label={words[field]}
-              value={typed[field]}
-              className="w-52"
-              onText={(text) => setTyped({ ...typed, [field]: text })}
+    <Frame
+      title={words.heading}
+      drawing={
+        left && (
+          <div className="flex flex-col gap-2">
+            <BobbinFill
+              room={left.room}
+              figure={words.windingNow(write.figure(left.room.winding))}
+              onWinding={(across) => setTyped({ ...typed, winding: String(across) })}
             />
-          ))}
-        </div>
-      </div>
-      <div aria-live="polite">
-        {left === undefined ? (
+            <SeamCovered
+              wanted={left.wanted}
+              covered={left.seam}
+              words={[say(left.wanted), say(left.seam)]}
+            />
+          </div>
+        )
+      }
+      verdict={
+        left === undefined ? (
           <p className="text-lg">{words.wrong}</p>
         ) : (
           <>
-            <p className={`text-lg font-semibold ${left.lasts ? 'text-below' : ''}`}>
+            <p className={`text-2xl leading-tight font-bold ${left.lasts ? 'text-below' : ''}`}>
               {left.lasts ? words.lasts : words.short}
             </p>
-            <dl className="mt-3">
-              <Reading
-                name={words.holds}
-                value={words.metres(write.tenths(left.full))}
-                standing="derived"
-              />
-              <Reading
-                name={words.has}
-                value={words.metres(write.tenths(left.left))}
-                standing="derived"
-              />
+            <dl>
+              <Reading name={words.holds} value={say(left.full)} standing="derived" />
+              <Reading name={words.has} value={say(left.left)} standing="derived" />
               <Reading
                 name={words.stitches}
                 value={words.count(write.figure(left.stitches))}
@@ -67,8 +66,19 @@ export function LeftPart() {
               />
             </dl>
           </>
-        )}
+        )
+      }
+    >
+      <div className="grid grid-cols-2 gap-3">
+        {LEFT_FIELDS.map((field) => (
+          <NumberField
+            key={field}
+            label={words[field]}
+            value={typed[field]}
+            onText={(text) => setTyped({ ...typed, [field]: text })}
+          />
+        ))}
       </div>
-    </div>
+    </Frame>
   );
 }

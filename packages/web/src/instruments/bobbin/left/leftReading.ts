@@ -23,8 +23,11 @@ export interface ThreadLeft {
   readonly stitches: number;
   /** Whether that is enough for the seam. */
   readonly lasts: boolean;
-  /** Metres of seam that it is enough for. */
+  /** Metres of seam that it is enough for, and that are still to sew. */
   readonly seam: number;
+  readonly wanted: number;
+  /** The bobbin itself, mm. */
+  readonly room: Readonly<Record<'full' | 'core' | 'width' | 'winding', number>>;
 }
 
 /** How far the thread on a bobbin goes; undefined where what was typed cannot be. */
@@ -35,9 +38,16 @@ export function threadLeft(typed: TypedBobbin): ThreadLeft | undefined {
     const length = read('length');
     const perStitch = threadPerStitch(length, read('zigzag'), read('fabric'));
     const left = metresLeft(room, read('winding'), read('thread'));
-    const wanted = Math.ceil((read('seam') * 1000) / length);
-    const { stitches, lasts } = bobbinLasts(left, perStitch, wanted);
-    const seam = (stitches * length) / 1000;
-    return { full: bobbinMetres(room, read('thread')), left, stitches, lasts, seam };
+    const wanted = read('seam');
+    const { stitches, lasts } = bobbinLasts(left, perStitch, Math.ceil((wanted * 1000) / length));
+    return {
+      full: bobbinMetres(room, read('thread')),
+      left,
+      stitches,
+      lasts,
+      seam: (stitches * length) / 1000,
+      wanted,
+      room: { ...room, winding: read('winding') },
+    };
   });
 }

@@ -7,6 +7,7 @@ import { SurfaceMap } from '../../../drawing/surfaces/SurfaceMap.tsx';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
+import { Frame } from '../../frame/Frame.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { mayDo, statusOf } from '../../frame/instrumentBench.ts';
 import { OpenFirst } from '../../frame/OpenFirst.tsx';
@@ -48,13 +49,16 @@ export function MarksPart() {
       setPending(undefined);
   };
   return (
-    <div className="flex flex-col gap-4">
-      <h1 className="text-2xl font-bold">{words.heading}</h1>
-      <UnpluggedCaution text={words.caution} />
-      <OpenFirst check={on.check} />
-      <Surfaces surfaces={surfaces} on={surface} onChoose={choose} />
-      <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(20rem,30rem)_minmax(22rem,1fr)]">
-        <div>
+    <Frame
+      title={words.heading}
+      top={
+        <>
+          <UnpluggedCaution text={words.caution} />
+          <OpenFirst check={on.check} />
+        </>
+      }
+      drawing={
+        <>
           <MarkPad place={pending} onPlace={mayLay ? setPending : undefined}>
             <SurfaceMap
               surface={surface}
@@ -70,27 +74,31 @@ export function MarksPart() {
             <ProvenanceMark standing="typical" />
             {before.length > 0 && <span className="block">{words.earlier.legend}</span>}
           </p>
-        </div>
-        <div className="flex flex-col gap-6">
-          {!bench.onTicket && <p>{words.alone}</p>}
-          {bench.onTicket && !mayLay && <p>{words.atTheBench}</p>}
-          {mayLay && !pending && <p className="text-quiet">{words.tapFirst}</p>}
-          {pending && mayLay && (
-            <NewMark
-              key={`new on ${surface}`}
-              place={pending}
-              earlier={before}
-              onPut={put}
-              onDrop={() => setPending(undefined)}
-            />
-          )}
-          <MarkList part={on.part} check={on.check} numberOf={numberOf} />
+        </>
+      }
+      end={
+        <>
           <DressingGuide key={`dress ${on.part}`} part={on.part} numberOf={numberOf} />
           <StrikeNote />
           <EarlierMarks surface={surface} marks={before} gone={gone.filter(isHere)} />
-        </div>
-      </div>
-    </div>
+        </>
+      }
+    >
+      <Surfaces surfaces={surfaces} on={surface} onChoose={choose} />
+      {!bench.onTicket && <p>{words.alone}</p>}
+      {bench.onTicket && !mayLay && <p>{words.atTheBench}</p>}
+      {mayLay && !pending && <p className="text-quiet">{words.tapFirst}</p>}
+      {pending && mayLay && (
+        <NewMark
+          key={`new on ${surface}`}
+          place={pending}
+          earlier={before}
+          onPut={put}
+          onDrop={() => setPending(undefined)}
+        />
+      )}
+      <MarkList part={on.part} check={on.check} numberOf={numberOf} />
+    </Frame>
   );
 }
 

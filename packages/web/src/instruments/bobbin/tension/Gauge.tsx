@@ -1,7 +1,5 @@
-import { type GaugeSample, pullOf, whereValid } from '@nodo/core';
+import type { GaugeSample } from '@nodo/core';
 import type { MeasureLimit } from '@nodo/ticket';
-import { useEffect, useRef, useState } from 'react';
-import { toast } from 'sonner';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
@@ -9,53 +7,23 @@ import { Reading } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { mayKeep } from '../../frame/instrumentBench.ts';
 import { KeepButton } from '../../frame/KeepButton.tsx';
-import type { GaugePort } from './gaugePort.ts';
 import { keepTension } from './keepTension.ts';
-import { hasSerial, serialGauge } from './serialGauge.ts';
-import { simulatedGauge } from './simulatedGauge.ts';
+import { hasSerial } from './serialGauge.ts';
 import { TensionAnswer } from './TensionAnswer.tsx';
+import type { GaugeInUse } from './useGauge.ts';
 
-const STAND_IN = simulatedGauge({ tension: 26, noise: 1.1, drift: 0, seed: 7 });
-
-/** A gauge that draws the thread off: its stand-in until a real one is connected. */
-export function Gauge({ limit }: { readonly limit: MeasureLimit }) {
-  const bench = useInstrumentBench();
-  const [port, setPort] = useState<GaugePort>(STAND_IN);
-  const [samples, setSamples] = useState<readonly GaugeSample[]>([]);
-  const [isRunning, setRunning] = useState(false);
-  const stop = useRef<(() => void) | undefined>(undefined);
+/** A gauge while it draws the thread off: its stand-in until a real one is connected. */
+export function Gauge({
+  gauge: { standIn, isRunning, samples, begin, end, connect },
+  limit,
+}: {
+  readonly gauge: GaugeInUse;
+  readonly limit: MeasureLimit;
+}) {
   const words = instruments.bobbin.tension.gauge;
-  useEffect(() => () => stop.current?.(), []);
-
-  const begin = () => {
-    setSamples([]);
-    setRunning(true);
-    stop.current = port.start(
-      (sample) => setSamples((before) => [...before, sample]),
-      () => {
-        setRunning(false);
-        toast.error(words.lost);
-      },
-    );
-  };
-  const end = () => {
-    stop.current?.();
-    stop.current = undefined;
-    setRunning(false);
-  };
-  const connect = async () => {
-    end();
-    try {
-      setPort(await serialGauge());
-    } catch {
-      toast.error(words.none);
-    }
-  };
-  const pull = whereValid(() => pullOf(samples));
-  const say = (value: number) => write.figure(Math.round(value * 100) / 100);
   return (
     <div className="flex flex-col gap-3">
-      <p className="max-w-prose font-semibold">{port.standIn ? words.standIn : words.real}</p>
+      <p className="max-w-prose font-semibold">{standIn ? words.standIn : words.real}</p>
       <div className="flex flex-wrap gap-3">
         <Button look="main" onClick={isRunning ? end : begin}>
           {isRunning ? words.stop : words.start}
@@ -67,32 +35,62 @@ export function Gauge({ limit }: { readonly limit: MeasureLimit }) {
         )}
       </div>
       <Trace samples={samples} limit={limit} />
-      {samples.length > 0 && !pull && <p>{words.few}</p>}
-      {pull && (
-        <>
-          <TensionAnswer
-            tension={pull.tension}
-            limit={limit}
-            note={`± ${say(2 * pull.error)} gf. ${pull.steady ? words.steady : words.drifts}`}
-          />
-          <dl className="max-w-sm">
-            <Reading name={words.noise} value={`${say(pull.noise)} gf`} />
-            <Reading name={words.drift} value={`${say(pull.drift)} gf/s`} bad={!pull.steady} />
-          </dl>
-        </>
-      )}
-      {port.standIn ? (
-        mayKeep(bench) && (
-          <p className="text-sm text-quiet">{instruments.bobbin.tension.keepStandIn}</p>
-        )
-      ) : (
-        <KeepButton
-          label={instruments.bobbin.tension.keep}
-          disabled={!pull || isRunning}
-          onKeep={() => pull && keepTension(bench, 'case-gauge', pull.tension, limit)}
-        />
-      )}
     </div>
+  );
+}
+
+/** What the gauge read, how surely, and how evenly. */
+export function GaugeAnswer({
+  gauge: { samples, pull },
+  limit,
+}: {
+  readonly gauge: GaugeInUse;
+  readonly limit: MeasureLimit;
+}) {
+  const words = instruments.bobbin.tension.gauge;
+  const say = (value: number) => write.figure(Math.round(value * 100) / 100);
+  if (!pull) {
+    return (
+      <>
+        <TensionAnswer tension={undefined} limit={limit} />
+        {samples.length > 0 && <p>{words.few}</p>}
+      </>
+    );
+  }
+  return (
+    <>
+      <TensionAnswer
+        tension={pull.tension}
+        limit={limit}
+        note={`± ${say(2 * pull.error)} gf. ${pull.steady ? words.steady : words.drifts}`}
+      />
+      <dl>
+        <Reading name={words.noise} value={`${say(pull.noise)} gf`} />
+        <Reading name={words.drift} value={`${say(pull.drift)} gf/s`} bad={!pull.steady} />
+      </dl>
+    </>
+  );
+}
+
+/** Keeps what a real gauge read; a stand-in's reading is not kept. */
+export function KeepGauge({
+  gauge: { standIn, isRunning, pull },
+  limit,
+}: {
+  readonly gauge: GaugeInUse;
+  readonly limit: MeasureLimit;
+}) {
+  const bench = useInstrumentBench();
+  const words = instruments.bobbin.tension;
+  if (standIn) {
+    return mayKeep(bench) ? <p className="text-sm text-quiet">{words.keepStandIn}</p> : null;
+  }
+  return (
+    <KeepButton
+      label={words.keep}
+      disabled={!pull || isRunning}
+      onKeep={() => pull && keepTension(bench, 'case-gauge', pull.tension, limit)}
+    />
   );
 }
 

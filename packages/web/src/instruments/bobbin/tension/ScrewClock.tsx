@@ -1,8 +1,9 @@
-import { clockMinutes, hourOf, SCREW_STEP, screwStand } from '@nodo/core';
+import { clockMinutes, hourOf, placeOn, SCREW_STEP, screwStand } from '@nodo/core';
 import type { ActionId } from '@nodo/knowledge';
 import { CASES, type CaseWhich } from '@nodo/ticket';
 import { useState } from 'react';
 import { ClockRing, onRing } from '../../../drawing/ClockRing.tsx';
+import { type Box, TapPlace } from '../../../drawing/Taps.tsx';
 import { instruments } from '../../../messages/instruments.ts';
 import { readNumber } from '../../../messages/typed.ts';
 import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
@@ -50,7 +51,11 @@ export function ScrewClock() {
         onChoose={setWhich}
       />
       <div className="flex flex-wrap items-center gap-6">
-        <Clock start={isStart ? start : 0} now={stand.now} />
+        <Clock
+          start={isStart ? start : 0}
+          now={stand.now}
+          onStart={log || !mayDo(bench) ? undefined : (minutes) => setTypedStart(String(minutes))}
+        />
         <dl className="min-w-44 flex-1">
           <Reading name={words.now} value={String(stand.now)} />
           <Reading name={words.total} value={words.minutes(stand.total)} bad={stand.overHalf} />
@@ -85,15 +90,28 @@ export function ScrewClock() {
   );
 }
 
-/** The slot of the screw over a clock's face. */
-function Clock({ start, now }: { readonly start: number; readonly now: number }) {
+const BOX: Box = [-50, -50, 100, 100];
+/** The minutes of the clock to which a tap is rounded: finer no slot is read by eye. */
+const READ_TO = 5;
+
+/** The slot of the screw over a clock's face; before the first turn a tap says where it points. */
+function Clock({
+  start,
+  now,
+  onStart,
+}: {
+  readonly start: number;
+  readonly now: number;
+  readonly onStart: ((minutes: number) => void) | undefined;
+}) {
   const hand = (minutes: number) => onRing({ hour: hourOf((minutes % 60) / 5), out: HAND }, R);
-  return (
+  const words = instruments.bobbin.screw;
+  const face = (
     <svg
-      viewBox="-50 -50 100 100"
-      className="w-36 shrink-0"
+      viewBox={BOX.join(' ')}
+      className="w-full"
       role="img"
-      aria-label={instruments.bobbin.screw.clock(start, now)}
+      aria-label={words.clock(start, now)}
       fill="none"
     >
       <ClockRing radius={R} tick={5} weight={1.5} />
@@ -110,5 +128,19 @@ function Clock({ start, now }: { readonly start: number; readonly now: number })
         strokeLinecap="round"
       />
     </svg>
+  );
+  if (!onStart) return <div className="w-36 shrink-0">{face}</div>;
+  return (
+    <TapPlace
+      className="w-36 shrink-0"
+      box={BOX}
+      label={words.tapStart}
+      onTap={(x, y) => {
+        const { hour } = placeOn({ x, y });
+        onStart((Math.round((hour * 5) / READ_TO) * READ_TO) % 60);
+      }}
+    >
+      {face}
+    </TapPlace>
   );
 }

@@ -10,11 +10,12 @@ export function TensionAnswer({
   limit,
   note,
 }: {
-  readonly tension: number;
+  /** Undefined while it is not measured: the dial shows its band. */
+  readonly tension: number | undefined;
   readonly limit: MeasureLimit;
   readonly note?: string;
 }) {
-  const stand = standOf(tension, limit);
+  const stand = tension === undefined ? undefined : standOf(tension, limit);
   return (
     <div>
       {limit.least !== null && limit.most !== null && (
@@ -22,19 +23,23 @@ export function TensionAnswer({
           tension={tension}
           band={[limit.least, limit.most]}
           account={instruments.bobbin.tension.dial(
-            write.tenths(tension),
+            tension === undefined ? undefined : write.tenths(tension),
             write.figure(limit.least),
             write.figure(limit.most),
           )}
         />
       )}
-      <p className="text-3xl font-bold" data-testid="tension">
-        {write.tenths(tension)} gf
-      </p>
-      {note && <p className="text-quiet">{note}</p>}
-      <p className={`text-lg font-semibold ${stand === 'good' ? 'text-below' : ''}`}>
-        {instruments.bobbin.tension[stand]}
-      </p>
+      {tension !== undefined && stand && (
+        <>
+          <p className="text-3xl font-bold" data-testid="tension">
+            {write.tenths(tension)} gf
+          </p>
+          {note && <p className="text-quiet">{note}</p>}
+          <p className={`text-lg font-semibold ${stand === 'good' ? 'text-below' : ''}`}>
+            {instruments.bobbin.tension[stand]}
+          </p>
+        </>
+      )}
     </div>
   );
 }

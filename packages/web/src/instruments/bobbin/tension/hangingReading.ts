@@ -3,8 +3,13 @@ import { readNumber } from '../../../messages/typed.ts';
 
 export const HANGING_FIELDS = ['grams', 'fall', 'slip', 'free'] as const;
 
+export type HangingField = (typeof HANGING_FIELDS)[number];
+
 /** Weight in grams, lengths in millimetres, as they are typed. */
-export type TypedHanging = Readonly<Record<(typeof HANGING_FIELDS)[number], string>>;
+export type TypedHanging = Readonly<Record<HangingField, string>>;
+
+/** What stands there to begin with: a fall and a length of thread that a hand can do. */
+export const HANGING_FIRST: TypedHanging = { grams: '', fall: '25', slip: '', free: '150' };
 
 /** The tension that a hanging test shows. */
 export function readHanging(typed: TypedHanging): HangingTension | 'incomplete' | 'impossible' {

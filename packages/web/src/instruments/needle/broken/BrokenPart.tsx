@@ -14,6 +14,7 @@ import { NumberField } from '../../../ui/Field.tsx';
 import { Form } from '../../../ui/Form.tsx';
 import { ReasonForm } from '../../../ui/ReasonForm.tsx';
 import { Choices } from '../../frame/bits.tsx';
+import { Frame } from '../../frame/Frame.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { mayDo } from '../../frame/instrumentBench.ts';
 import { useRegister } from '../register/useRegister.ts';
@@ -48,25 +49,96 @@ export function BrokenPart() {
     onTicket?.record('pieces-laid', { at: 1, whole, pieces: [...pieces], struck }) ?? false;
 
   return (
-    <div className="flex max-w-4xl flex-col gap-3">
-      <h1 className="text-2xl font-bold">{words.heading}</h1>
-      <Caution text={words.caution} />
-      <PiecesView
-        shape={{ system, blade: mm((now?.needle.size ?? 80) / 100) }}
-        whole={whole}
-        pieces={pieces}
-        account={instruments.needle.drawing.pieces(
-          pieces.length,
-          write.figure(account?.found ?? 0),
-          write.figure(whole),
-        )}
-      />
-      <p className="text-lg" aria-live="polite">
-        {words.laid(write.figure(account?.found ?? 0), write.figure(whole))}:{' '}
-        <strong className={account?.state === 'whole' ? 'text-below' : 'text-hazard'}>
-          {account && standWords(account)}
-        </strong>
-      </p>
+    <Frame
+      title={words.heading}
+      top={<Caution text={words.caution} />}
+      drawing={
+        <PiecesView
+          shape={{ system, blade: mm((now?.needle.size ?? 80) / 100) }}
+          whole={whole}
+          pieces={pieces}
+          account={instruments.needle.drawing.pieces(
+            pieces.length,
+            write.figure(account?.found ?? 0),
+            write.figure(whole),
+          )}
+          label={words.tap}
+          onTap={(at) => {
+            const end = Math.max(0, Math.min(whole, at));
+            const length = Math.round(2 * (end - (account?.found ?? 0))) / 2;
+            if (length > 0) setTyped(String(length));
+          }}
+        />
+      }
+      verdict={
+        <>
+          <p className="text-lg leading-snug">
+            {words.laid(write.figure(account?.found ?? 0), write.figure(whole))}:{' '}
+            <strong
+              className={`block text-2xl ${account?.state === 'whole' ? 'text-below' : 'text-hazard'}`}
+            >
+              {account && standWords(account)}
+            </strong>
+          </p>
+          {place && account?.state === 'missing' && (
+            <section aria-label={words.lookIn}>
+              <h2 className="font-semibold">
+                {words.lookIn} <ProvenanceMark standing="common-practice" />
+              </h2>
+              <ol className="list-decimal pl-6">
+                {place.lookIn.map((where) => (
+                  <li key={where}>{where}</li>
+                ))}
+              </ol>
+            </section>
+          )}
+        </>
+      }
+      end={
+        <>
+          {isCleared ? (
+            <p className="border-l-4 border-below pl-4 font-semibold">{words.cleared}</p>
+          ) : (
+            mayDo(bench) && (
+              <div className="flex flex-wrap items-center gap-3">
+                {account?.state === 'whole' ? (
+                  <Button
+                    look="main"
+                    className="min-h-12 text-lg"
+                    onClick={() =>
+                      keep() && onTicket?.record('action-done', { action: PIECES_FOUND })
+                    }
+                  >
+                    {words.accounted}
+                  </Button>
+                ) : (
+                  <>
+                    <Button look="main" disabled={pieces.length === 0} onClick={keep}>
+                      {words.keep}
+                    </Button>
+                    <Button onClick={() => setWaiving(!isWaiving)}>{words.waive}</Button>
+                  </>
+                )}
+                {isWaiving && account?.state !== 'whole' && (
+                  <ReasonForm
+                    label={words.waiveWhy}
+                    submit={words.waive}
+                    onSubmit={(note) => {
+                      if (pieces.length > 0) keep();
+                      onTicket?.record('action-done', {
+                        action: 'fragments-waived' satisfies ActionId,
+                        note,
+                      });
+                    }}
+                  />
+                )}
+                <p className="basis-full text-sm text-quiet">{words.cannotClose}</p>
+              </div>
+            )
+          )}
+        </>
+      }
+    >
       <Form row onSubmit={addPiece}>
         <NumberField
           label={words.piece}
@@ -107,58 +179,8 @@ export function BrokenPart() {
         options={STRUCK_PLACES.map(({ id, title }) => [id, title] as const)}
         onChoose={setStruck}
       />
-      {place && account?.state === 'missing' && (
-        <section aria-label={words.lookIn}>
-          <h2 className="font-semibold">
-            {words.lookIn} <ProvenanceMark standing="common-practice" />
-          </h2>
-          <ol className="list-decimal pl-6">
-            {place.lookIn.map((where) => (
-              <li key={where}>{where}</li>
-            ))}
-          </ol>
-        </section>
-      )}
       <p className="text-quiet">{words.coated}</p>
-      {isCleared ? (
-        <p className="border-l-4 border-below pl-4 font-semibold">{words.cleared}</p>
-      ) : (
-        mayDo(bench) && (
-          <div className="flex flex-wrap items-center gap-3">
-            {account?.state === 'whole' ? (
-              <Button
-                look="main"
-                className="min-h-12 text-lg"
-                onClick={() => keep() && onTicket?.record('action-done', { action: PIECES_FOUND })}
-              >
-                {words.accounted}
-              </Button>
-            ) : (
-              <>
-                <Button look="main" disabled={pieces.length === 0} onClick={keep}>
-                  {words.keep}
-                </Button>
-                <Button onClick={() => setWaiving(!isWaiving)}>{words.waive}</Button>
-              </>
-            )}
-            {isWaiving && account?.state !== 'whole' && (
-              <ReasonForm
-                label={words.waiveWhy}
-                submit={words.waive}
-                onSubmit={(note) => {
-                  if (pieces.length > 0) keep();
-                  onTicket?.record('action-done', {
-                    action: 'fragments-waived' satisfies ActionId,
-                    note,
-                  });
-                }}
-              />
-            )}
-            <p className="basis-full text-sm text-quiet">{words.cannotClose}</p>
-          </div>
-        )
-      )}
-    </div>
+    </Frame>
   );
 }
 

@@ -1,10 +1,12 @@
 import { mm, SEATED, seatEffect } from '@nodo/core';
 import { needleLine } from '@nodo/shop';
 import { useState } from 'react';
+import { type FaultSpot, NeedleFaults } from '../../../drawing/needle/NeedleFaults.tsx';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Choices, Reading } from '../../frame/bits.tsx';
+import { Frame } from '../../frame/Frame.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { type InstrumentBench, threadOn } from '../../frame/instrumentBench.ts';
 import { KeepButton } from '../../frame/KeepButton.tsx';
@@ -19,6 +21,9 @@ import {
   LOOKS,
   type NeedleSeen,
 } from './conditionReading.ts';
+
+/** What the drawing of the needle is tapped for. */
+const ON_NEEDLE: readonly FaultSpot[] = ['nail', 'loupe', 'gum'];
 
 /** Rolling, nail, loupe, gum, popping, strike and heat: what each shows and what it means. */
 export function ConditionPart() {
@@ -47,59 +52,74 @@ export function ConditionPart() {
     setSeen({});
   };
 
+  const asked = LOOKS.filter(({ check, finding }) => isOn(model, check, finding));
+  const nowIn = now
+    ? `${instruments.needle.nowIn}: ${needleLine(now.needle)}`
+    : isRead && instruments.needle.unknown;
+
   return (
-    <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(20rem,1fr)_minmax(20rem,28rem)]">
-      <div className="flex flex-col gap-4">
-        <h1 className="text-2xl font-bold">{words.heading}</h1>
-        <p className="text-quiet">
-          {now
-            ? `${instruments.needle.nowIn}: ${needleLine(now.needle)}`
-            : isRead && instruments.needle.unknown}
-        </p>
-        <UnpluggedCaution text={instruments.needle.seat.caution} />
-        <Choices
-          legend={`${words.roll}, mm`}
-          value={gap === undefined ? undefined : String(gap)}
-          options={GAPS.map(
-            (one) => [String(one), one === 0 ? words.even : write.figure(one)] as const,
-          )}
-          onChoose={(one) => setGap(Number(one))}
+    <Frame
+      title={words.heading}
+      top={<UnpluggedCaution text={instruments.needle.seat.caution} />}
+      drawing={
+        <NeedleFaults
+          gaps={GAPS.map((one) => ({ gap: one, name: gapName(one) }))}
+          gap={gap}
+          seen={seen}
+          asked={ON_NEEDLE.filter((id) => asked.some((look) => look.id === id))}
+          onGap={setGap}
+          onSpot={(spot) => setSeen({ ...seen, [spot]: seen[spot] === 'yes' ? 'no' : 'yes' })}
         />
-        <div className="grid gap-4 sm:grid-cols-2">
-          {LOOKS.filter(({ check, finding }) => isOn(model, check, finding)).map(({ id }) => (
-            <Choices
-              key={id}
-              legend={words[id]}
-              value={seen[id]}
-              options={[
-                ['no', words.no],
-                ['yes', words.yes],
-              ]}
-              onChoose={(said) => setSeen({ ...seen, [id]: said })}
-            />
-          ))}
-        </div>
+      }
+      verdict={
+        <>
+          {isEmpty ? (
+            <p className="text-quiet">{nowIn}</p>
+          ) : (
+            <ul className="flex flex-col gap-3 text-lg leading-snug font-semibold">
+              {(means.length > 0 ? means : [words.means.sound]).map((text) => (
+                <li key={text}>
+                  {text} <ProvenanceMark standing="common-practice" />
+                </li>
+              ))}
+            </ul>
+          )}
+          {isBent && <BendEffect gap={gap} />}
+        </>
+      }
+      end={
         <KeepButton
           label={words.keep}
-          className="min-h-12 self-start text-lg"
+          className="min-h-12 text-lg"
           disabled={isEmpty}
           onKeep={keep}
         />
-      </div>
-      <div aria-live="polite">
-        {!isEmpty && (
-          <ul className="flex flex-col gap-3 border-l-4 border-own pl-4 leading-snug">
-            {(means.length > 0 ? means : [words.means.sound]).map((text) => (
-              <li key={text}>
-                {text} <ProvenanceMark standing="common-practice" />
-              </li>
-            ))}
-          </ul>
-        )}
-        {isBent && <BendEffect gap={gap} />}
-      </div>
-    </div>
+      }
+    >
+      <Choices
+        legend={`${words.roll}, mm`}
+        value={gap === undefined ? undefined : String(gap)}
+        options={GAPS.map((one) => [String(one), gapName(one)] as const)}
+        onChoose={(one) => setGap(Number(one))}
+      />
+      {asked.map(({ id }) => (
+        <Choices
+          key={id}
+          legend={words[id]}
+          value={seen[id]}
+          options={[
+            ['no', words.no],
+            ['yes', words.yes],
+          ]}
+          onChoose={(said) => setSeen({ ...seen, [id]: said })}
+        />
+      ))}
+    </Frame>
   );
+}
+
+function gapName(gap: number): string {
+  return gap === 0 ? instruments.needle.condition.even : write.figure(gap);
 }
 
 function isOn(model: InstrumentBench['model'], check: string, finding: string): boolean {
@@ -121,11 +141,16 @@ function BendEffect({ gap }: { readonly gap: number }) {
       <p className="leading-snug">{words.says.bent}</p>
       <dl>
         <Reading
-          name={words.gap}
-          value={`${towards.gap < 0 ? '−' : ''}${say(towards.gap)} … ${say(away.gap)}`}
-          note={words.asRight(say(hook.gap))}
+          name={words.bentTowards}
+          value={`${towards.gap < 0 ? '−' : ''}${say(towards.gap)}`}
           standing="derived"
           bad={towards.gap < 0}
+        />
+        <Reading
+          name={words.bentAway}
+          value={say(away.gap)}
+          note={words.asRight(say(hook.gap))}
+          standing="derived"
         />
       </dl>
     </div>

@@ -1,20 +1,32 @@
 import { pathTo } from '@nodo/api';
-import { FINENESS_UNITS, numberIn, tex } from '@nodo/core';
-import { EVERYDAY_POINTS, type EverydayPoint, FABRICS, fitNeedle, pointOf } from '@nodo/knowledge';
+import { FINENESS_UNITS, grooveShare, needleSize, numberIn, sizesForThread, tex } from '@nodo/core';
+import {
+  EVERYDAY_POINTS,
+  type EverydayPoint,
+  FABRICS,
+  fitNeedle,
+  pointOf,
+  sizesFabricBears,
+} from '@nodo/knowledge';
 import { type SewingWork, threadAcross, workOf } from '@nodo/ticket';
 import { useState } from 'react';
+import { SizeLadder } from '../../../drawing/needle/SizeLadder.tsx';
+import { ThreadInNeedle } from '../../../drawing/needle/ThreadInNeedle.tsx';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
+import { readNumber } from '../../../messages/typed.ts';
+import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { CheckBox } from '../../../ui/CheckBox.tsx';
 import { NumberField } from '../../../ui/Field.tsx';
 import { PaperLink } from '../../../ui/PaperLink.tsx';
 import { Choices, Reading } from '../../frame/bits.tsx';
+import { Frame } from '../../frame/Frame.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { mayKeep } from '../../frame/instrumentBench.ts';
 import { useRegister } from '../register/useRegister.ts';
 import { FitAnswer } from './FitAnswer.tsx';
-import { FoundAgainst } from './FoundAgainst.tsx';
+import { FoundAgainst, HeldAgainst } from './FoundAgainst.tsx';
 import { ThreadFields, typedThread } from './ThreadFields.tsx';
 import { typedWork, workTyped } from './typedWork.ts';
 
@@ -25,6 +37,7 @@ export function FitPart() {
   const kept = onTicket?.ticket.life.work;
   const [typed, setTyped] = useState(() => typedWork(kept));
   const [thread, setThread] = useState(() => typedThread(kept));
+  const [held, setHeld] = useState<number>();
   const [everyday, setEveryday] = useState<EverydayPoint>('fine-sharp');
   const now = useRegister(bench).at.get(1);
   const words = instruments.needle.fit;
@@ -42,45 +55,59 @@ export function FitPart() {
       when: 'found',
     });
   };
+  const thickness = readNumber(typed.thickness);
+  const layers = readNumber(typed.layers);
+  const bears =
+    fit?.bears ??
+    (layers && thickness
+      ? sizesFabricBears({ layers, thickness, crossing: typed.crossing })
+      : undefined);
+  const inHand = held ?? fit?.best;
   return (
-    <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(22rem,1fr)_minmax(22rem,34rem)]">
-      <div className="flex flex-col gap-4">
-        <h1 className="text-2xl font-bold">{words.heading}</h1>
-        <Choices
-          legend={words.fabric}
-          value={typed.fabric}
-          options={FABRICS.map(({ id, title }) => [id, title] as const)}
-          onChoose={(fabric) => setTyped({ ...typed, fabric })}
-        />
-        <div className="flex flex-wrap items-end gap-3">
-          <NumberField
-            whole
-            label={words.layers}
-            value={typed.layers}
-            className="w-24"
-            onChange={({ target }) => setTyped({ ...typed, layers: target.value })}
+    <Frame
+      title={words.heading}
+      drawing={
+        <>
+          <SizeLadder
+            fabric={spanOf(bears)}
+            thread={isWork ? sizesForThread(threadAcross(work)) : undefined}
+            found={now?.needle.size}
+            chosen={fit?.best}
+            held={held === fit?.best ? undefined : held}
+            onHold={setHeld}
           />
-          <NumberField
-            label={words.thickness}
-            value={typed.thickness}
-            className="w-48"
-            onChange={({ target }) => setTyped({ ...typed, thickness: target.value })}
-          />
-          <CheckBox
-            className="gap-2"
-            checked={typed.crossing}
-            onCheck={(isSo) => setTyped({ ...typed, crossing: isSo })}
-          >
-            {words.crossing}
-          </CheckBox>
-        </div>
-        <ThreadFields
-          typed={thread}
-          onChange={setThread}
-          error={work === 'impossible' ? instruments.needle.thread.impossible : undefined}
-        />
-        {isWork && <SameThread work={work} />}
-        {mayKeep(bench) && (
+          {isWork && inHand !== undefined && (
+            <ThreadInNeedle
+              size={inHand}
+              thread={threadAcross(work)}
+              share={shareOf(work, inHand)}
+            />
+          )}
+          {isWork && inHand !== undefined && (
+            <p className="text-sm text-quiet">
+              {words.inNeedle.share(inHand, shareOf(work, inHand))}, {words.inNeedle.band}{' '}
+              <ProvenanceMark standing="typical" />
+            </p>
+          )}
+        </>
+      }
+      verdict={
+        fit && isWork ? (
+          <>
+            <FitAnswer fit={fit} />
+            {held !== undefined && held !== fit.best ? (
+              <HeldAgainst fit={fit} thread={threadAcross(work)} size={held} />
+            ) : (
+              <p className="text-sm text-quiet">{words.heldLay}</p>
+            )}
+            <FoundAgainst fit={fit} thread={threadAcross(work)} found={now?.needle} />
+          </>
+        ) : (
+          <p className="text-lg">{words.sayThread}</p>
+        )
+      }
+      end={
+        mayKeep(bench) && (
           <div className="flex flex-wrap items-center gap-4">
             <Button look="main" disabled={!isWork} onClick={keep}>
               {words.keep}
@@ -96,28 +123,65 @@ export function FitPart() {
               </PaperLink>
             )}
           </div>
-        )}
-      </div>
-      <div className="flex flex-col gap-6 self-start lg:sticky lg:top-3" aria-live="polite">
-        {fit ? (
-          <FitAnswer fit={fit} found={now?.needle.size} />
-        ) : (
-          <p className="text-lg">{words.sayThread}</p>
-        )}
-        {fit && isWork && (
-          <FoundAgainst fit={fit} thread={threadAcross(work)} found={now?.needle} />
-        )}
-        <Choices
-          legend={words.everyday}
-          value={everyday}
-          options={EVERYDAY_POINTS.map((id) => [id, pointOf(id)?.title ?? id] as const)}
-          onChoose={setEveryday}
+        )
+      }
+    >
+      <Choices
+        legend={words.fabric}
+        value={typed.fabric}
+        options={FABRICS.map(({ id, title }) => [id, title] as const)}
+        onChoose={(fabric) => setTyped({ ...typed, fabric })}
+      />
+      <div className="flex flex-wrap items-end gap-3">
+        <NumberField
+          whole
+          label={words.layers}
+          value={typed.layers}
+          className="w-24"
+          onChange={({ target }) => setTyped({ ...typed, layers: target.value })}
+        />
+        <NumberField
+          label={words.thickness}
+          value={typed.thickness}
+          className="w-48"
+          onChange={({ target }) => setTyped({ ...typed, thickness: target.value })}
+        />
+        <CheckBox
+          className="gap-2"
+          checked={typed.crossing}
+          onCheck={(isSo) => setTyped({ ...typed, crossing: isSo })}
         >
-          <p className="mt-1 text-sm text-quiet">{words.everydayWhy}</p>
-        </Choices>
+          {words.crossing}
+        </CheckBox>
       </div>
-    </div>
+      <ThreadFields
+        typed={thread}
+        onChange={setThread}
+        error={work === 'impossible' ? instruments.needle.thread.impossible : undefined}
+      />
+      {isWork && <SameThread work={work} />}
+      <Choices
+        legend={words.everyday}
+        value={everyday}
+        options={EVERYDAY_POINTS.map((id) => [id, pointOf(id)?.title ?? id] as const)}
+        onChoose={setEveryday}
+      >
+        <p className="mt-1 text-sm text-quiet">{words.everydayWhy}</p>
+      </Choices>
+    </Frame>
   );
+}
+
+/** The thinnest and the thickest of sizes in their order. */
+function spanOf(sizes: readonly number[] | undefined): readonly [number, number] | undefined {
+  const [thinnest] = sizes ?? [];
+  const thickest = sizes?.at(-1);
+  return thinnest === undefined || thickest === undefined ? undefined : [thinnest, thickest];
+}
+
+/** What the thread takes of a blade, per cent, as it is written. */
+function shareOf(work: SewingWork, size: number): string {
+  return write.figure(Math.round(100 * grooveShare(threadAcross(work), needleSize(size))));
 }
 
 /** The same thread in every unit. */

@@ -1,4 +1,4 @@
-import { type Millimetres, needleSize, stiffnessAgainst } from '@nodo/core';
+import { type Millimetres, needleSize, sizeName, stiffnessAgainst } from '@nodo/core';
 import {
   type CheckId,
   givesWay,
@@ -37,11 +37,6 @@ export function FoundAgainst({
     );
   }
   const verdict = judgeNeedle(found, fit, thread);
-  const respects = Object.keys(verdict) as (keyof NeedleVerdict)[];
-  const wrong = respects.filter((id) => verdict[id] === 'wrong');
-  const willDo = respects.flatMap((id) =>
-    id !== 'system-wrong' && verdict[id] === 'will-do' ? [id] : [],
-  );
   const { found: foundGives, chosen } = givesWay(found.size, fit.best);
   const say = (length: number) => write.figure(Math.round(length * 100) / 100);
   const times = stiffnessAgainst(fit.best, needleSize(found.size));
@@ -62,21 +57,7 @@ export function FoundAgainst({
     <section aria-label={words.found} className="border-t border-rule pt-3">
       <h2 className="font-semibold">{words.found}</h2>
       <p>{needleLine(found)}</p>
-      <ul className="mt-1 leading-snug">
-        {wrong.map((id) => (
-          <li key={id} className="font-semibold">
-            {words.wrong[id]}
-          </li>
-        ))}
-        {willDo.map((id) => (
-          <li key={id}>{words.willDo[id]}</li>
-        ))}
-        {wrong.length === 0 && (
-          <li className="font-semibold text-below">
-            {willDo.length === 0 ? words.good : words.fair}
-          </li>
-        )}
-      </ul>
+      <VerdictWords verdict={verdict} />
       {found.size !== fit.best && (
         <p className="mt-1 text-quiet">
           {words.givesWay(say(foundGives), say(chosen))} {words.stiffer(say(times))}{' '}
@@ -86,6 +67,55 @@ export function FoundAgainst({
       <WouldDo />
       <KeepButton label={words.keepVerdict} className="mt-2" onKeep={keep} look="plain" />
     </section>
+  );
+}
+
+/** A needle of another size, else the one to take, held against the work. */
+export function HeldAgainst({
+  fit,
+  thread,
+  size,
+}: {
+  readonly fit: NeedleFit;
+  readonly thread: Millimetres;
+  readonly size: number;
+}) {
+  const [point = 'universal'] = fit.points;
+  const [coating = 'chrome'] = fit.coatings;
+  const verdict = judgeNeedle({ system: fit.system, size, point, coating }, fit, thread);
+  const title = instruments.needle.fit.heldAgainst(sizeName(size));
+  return (
+    <section aria-label={title}>
+      <h2 className="text-lg font-semibold">{title}</h2>
+      <VerdictWords verdict={verdict} />
+    </section>
+  );
+}
+
+/** What is wrong with a needle, what will do, or that it suits. */
+function VerdictWords({ verdict }: { readonly verdict: NeedleVerdict }) {
+  const words = instruments.needle.fit;
+  const respects = Object.keys(verdict) as (keyof NeedleVerdict)[];
+  const wrong = respects.filter((id) => verdict[id] === 'wrong');
+  const willDo = respects.flatMap((id) =>
+    id !== 'system-wrong' && verdict[id] === 'will-do' ? [id] : [],
+  );
+  return (
+    <ul className="mt-1 leading-snug">
+      {wrong.map((id) => (
+        <li key={id} className="font-semibold">
+          {words.wrong[id]}
+        </li>
+      ))}
+      {willDo.map((id) => (
+        <li key={id}>{words.willDo[id]}</li>
+      ))}
+      {wrong.length === 0 && (
+        <li className="font-semibold text-below">
+          {willDo.length === 0 ? words.good : words.fair}
+        </li>
+      )}
+    </ul>
   );
 }
 

@@ -1,11 +1,14 @@
 import { mm } from '@nodo/core';
 import { SCARF_SIDES, type ScarfSide, scarfFaces, systemFor } from '@nodo/knowledge';
 import { useState } from 'react';
-import { NeedleFromBelow, NeedleViews } from '../../../drawing/needle/NeedleViews.tsx';
+import { LoopView } from '../../../drawing/needle/LoopView.tsx';
+import { BELOW_BOX, NeedleFromBelow, NeedleViews } from '../../../drawing/needle/NeedleViews.tsx';
+import { TapPlace } from '../../../drawing/Taps.tsx';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Choices } from '../../frame/bits.tsx';
+import { Frame } from '../../frame/Frame.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { mayKeep, threadOn } from '../../frame/instrumentBench.ts';
 import { UnpluggedCaution } from '../../frame/UnpluggedCaution.tsx';
@@ -92,109 +95,109 @@ export function SeatPart() {
   };
 
   return (
-    <div className="grid gap-x-6 gap-y-6 lg:grid-cols-[auto_minmax(20rem,1fr)_minmax(20rem,26rem)]">
-      <div className="flex flex-wrap items-start gap-4 lg:flex-col">
-        <NeedleViews
-          shape={{ system, blade: mm(blade) }}
-          low={low}
-          scarf={scarf}
-          account={instruments.needle.drawing.account(low, instruments.needle.drawing.sides[faces])}
-        />
-        <div className="relative">
-          <NeedleFromBelow
-            system={system}
-            blade={blade}
+    <Frame
+      title={standing?.isSet ? words.again : words.heading}
+      top={<UnpluggedCaution text={words.caution} />}
+      drawing={
+        <div className="flex flex-wrap items-start gap-4">
+          <NeedleViews
+            shape={{ system, blade: mm(blade) }}
+            low={low}
             scarf={scarf}
-            target={azimuthOf(target.faces, target.angle)}
-            account={instruments.needle.drawing.below(
+            account={instruments.needle.drawing.account(
+              low,
               instruments.needle.drawing.sides[faces],
-              instruments.needle.drawing.sides[target.faces],
             )}
           />
-          {/* The choices beside it take the same answer by name and by key. */}
-          <button
-            type="button"
-            aria-label={words.tapSide}
-            tabIndex={-1}
-            className="absolute inset-0 rounded-lg border-2 border-transparent hover:border-edge"
-            onClick={({ currentTarget, clientX, clientY }) => {
-              const { left, top, width, height } = currentTarget.getBoundingClientRect();
-              const side = sideTapped(clientX - left - width / 2, clientY - top - height / 2);
-              change({ ...reading, faces: side });
-            }}
-          />
-        </div>
-      </div>
-      <div className="min-w-0">
-        <h1 className="text-2xl leading-tight font-bold">
-          {standing?.isSet ? words.again : words.heading}
-        </h1>
-        <UnpluggedCaution text={words.caution} />
-        {known === undefined && (
-          <div className="mt-3">
-            <Choices
-              legend={words.readGuide}
-              value={byGuide}
-              options={SCARF_SIDES.map(
-                (side) => [side, instruments.needle.drawing.sides[side]] as const,
-              )}
-              onChoose={setByGuide}
-            />
-          </div>
-        )}
-        <div className="mt-3">
-          {count > 1 && (
-            <HeadRow
-              count={count}
-              readings={readings}
-              target={target}
-              chosen={at}
-              onChoose={setAt}
-            />
-          )}
-          <SeatQuestions
-            key={`${round} ${at}`}
-            reading={reading}
-            target={target}
-            knowsSide={shouldFace !== undefined}
-            onChange={change}
-          />
-        </div>
-        <div className="mt-4 flex flex-wrap items-center gap-3">
-          {count > 1 && !isAnswered(reading) && (
-            <Button onClick={restRight}>{words.restRight}</Button>
-          )}
-          {others > 0 && isAnswered(reading) && (
-            <Button onClick={othersRight}>{words.othersRight(others)}</Button>
-          )}
-          {mayKeep(bench) ? (
-            <Button
-              look="main"
-              disabled={!isDone || isKept}
-              onClick={keep}
-              className="min-h-12 text-lg"
+          <div className="flex flex-col gap-4">
+            <TapPlace
+              box={BELOW_BOX}
+              label={words.tapSide}
+              onTap={(x, y) => change({ ...reading, faces: sideTapped(x, y) })}
             >
-              {standing?.isSet ? words.keepSet : words.keep}
-            </Button>
-          ) : (
-            <Button onClick={forget}>{words.keepAlone}</Button>
-          )}
-          {mayKeep(bench) && !isDone && <p className="text-sm text-quiet">{words.notAll}</p>}
+              <NeedleFromBelow
+                system={system}
+                blade={blade}
+                scarf={scarf}
+                target={azimuthOf(target.faces, target.angle)}
+                account={instruments.needle.drawing.below(
+                  instruments.needle.drawing.sides[faces],
+                  instruments.needle.drawing.sides[target.faces],
+                )}
+              />
+            </TapPlace>
+            {shouldFace !== undefined && (
+              <LoopView
+                effect={effect}
+                right={right}
+                blade={blade}
+                system={system}
+                account={instruments.needle.drawing.loop(
+                  write.figure(Math.round(effect.towards * 100) / 100),
+                  write.figure(effect.meetsAt),
+                )}
+              />
+            )}
+          </div>
         </div>
-        {shouldFace !== undefined && (
-          <SeatToDo
-            target={target}
-            targetWords={write.figure(target.angle)}
-            readings={readings}
-            standing={standing}
-            isKept={isKept}
-            onDone={forget}
-          />
-        )}
-      </div>
-      {shouldFace !== undefined && (
-        <SeatEffectView effect={effect} right={right} blade={blade} thread={thread} />
+      }
+      verdict={shouldFace !== undefined && <SeatEffectView {...{ effect, right, thread }} />}
+      end={
+        <>
+          <div className="flex flex-wrap items-center gap-3">
+            {count > 1 && !isAnswered(reading) && (
+              <Button onClick={restRight}>{words.restRight}</Button>
+            )}
+            {others > 0 && isAnswered(reading) && (
+              <Button onClick={othersRight}>{words.othersRight(others)}</Button>
+            )}
+            {mayKeep(bench) ? (
+              <Button
+                look="main"
+                disabled={!isDone || isKept}
+                onClick={keep}
+                className="min-h-12 text-lg"
+              >
+                {standing?.isSet ? words.keepSet : words.keep}
+              </Button>
+            ) : (
+              <Button onClick={forget}>{words.keepAlone}</Button>
+            )}
+            {mayKeep(bench) && !isDone && <p className="text-sm text-quiet">{words.notAll}</p>}
+          </div>
+          {shouldFace !== undefined && (
+            <SeatToDo
+              target={target}
+              targetWords={write.figure(target.angle)}
+              readings={readings}
+              standing={standing}
+              isKept={isKept}
+              onDone={forget}
+            />
+          )}
+        </>
+      }
+    >
+      {known === undefined && (
+        <Choices
+          legend={words.readGuide}
+          value={byGuide}
+          options={SCARF_SIDES.map(
+            (side) => [side, instruments.needle.drawing.sides[side]] as const,
+          )}
+          onChoose={setByGuide}
+        />
       )}
-    </div>
+      {count > 1 && (
+        <HeadRow count={count} readings={readings} target={target} chosen={at} onChoose={setAt} />
+      )}
+      <SeatQuestions
+        key={`${round} ${at}`}
+        reading={reading}
+        target={target}
+        knowsSide={shouldFace !== undefined}
+        onChange={change}
+      />
+    </Frame>
   );
 }

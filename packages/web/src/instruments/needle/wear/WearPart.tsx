@@ -7,6 +7,8 @@ import {
   type SewnAs,
   type Stitches,
   sewnAs,
+  stitches,
+  stitchesSewn,
 } from '@nodo/core';
 import { dayAfter } from '@nodo/kernel';
 import { type NeedleSchool, schoolsDue } from '@nodo/knowledge';
@@ -20,6 +22,7 @@ import { shopClock } from '../../../time/shopTime.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { NumberField } from '../../../ui/Field.tsx';
 import { Choices, Reading } from '../../frame/bits.tsx';
+import { Frame } from '../../frame/Frame.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { mayKeep, threadOn } from '../../frame/instrumentBench.ts';
 import { useRegister } from '../register/useRegister.ts';
@@ -51,10 +54,9 @@ export function WearPart() {
   const words = instruments.needle.wear;
   const habit = habitOf(typed);
   const count = habit && sewnOf(readNumber(amount), as, habit);
-  const schools =
-    habit && count !== undefined
-      ? schoolsDue(count, readNumber(projects) ?? 0, habit, struck === 'yes')
-      : [];
+  const schools = habit
+    ? schoolsDue(count ?? stitches(0), readNumber(projects) ?? 0, habit, struck === 'yes')
+    : [];
   // Projects count no stitches: their school stands below the thread, without a flag.
   const flags = schools.flatMap(({ title, by }) => (by ? [{ name: title, limit: by.limit }] : []));
   const judged = schools.find(({ id }) => id === school);
@@ -77,68 +79,38 @@ export function WearPart() {
     });
   };
   return (
-    <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(22rem,1fr)_minmax(22rem,32rem)]">
-      <div className="flex flex-col gap-4">
-        <h1 className="text-2xl font-bold">{words.heading}</h1>
-        <Choices
-          legend={words.known}
-          value={as}
-          options={SEWN_AS.map((one) => [one, words.as[one]] as const)}
-          onChoose={setAs}
-        />
-        <NumberField label={words.amount} value={amount} className="w-48" onText={setAmount} />
-        <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
-          {SETTINGS.map((setting) => (
-            <NumberField
-              key={setting}
-              label={words[setting]}
-              value={typed[setting]}
-              onChange={({ target }) => setTyped({ ...typed, [setting]: target.value })}
-            />
-          ))}
-          <NumberField whole label={words.projects} value={projects} onText={setProjects} />
-        </div>
-        <Choices
-          legend={instruments.needle.condition.struck}
-          value={struck}
-          options={[
-            ['no', instruments.needle.condition.no],
-            ['yes', instruments.needle.condition.yes],
-          ]}
-          onChoose={setStruck}
-        />
-        {struck === 'yes' && <p className="font-semibold text-hazard">{words.struck}</p>}
-      </div>
-      <div className="flex flex-col gap-6 self-start lg:sticky lg:top-3" aria-live="polite">
-        {count === undefined && <p className="text-lg">{words.sayAmount}</p>}
-        {habit && count !== undefined && (
+    <Frame
+      title={words.heading}
+      drawing={
+        habit && (
+          <WearThread
+            sewn={count}
+            flags={flags}
+            rulers={SEWN_AS.map((id) => ({
+              id,
+              name: words.as[id],
+              stitches: stitchesSewn(1, id, habit),
+            }))}
+            account={words.thread(
+              count === undefined ? undefined : write.figure(roundly(count)),
+              flags
+                .map(({ name, limit }) => words.flag(name, write.figure(roundly(limit))))
+                .join('; '),
+            )}
+            label={words.tap}
+            onTap={(tapped, by) => {
+              setAs(by);
+              setAmount(String(tapped));
+            }}
+          />
+        )
+      }
+      verdict={
+        habit && count !== undefined ? (
           <>
-            <section aria-label={words.same}>
-              <h2 className="font-semibold">{words.same}</h2>
-              <dl>
-                {SEWN_AS.map((one) => (
-                  <Reading
-                    key={one}
-                    name={words.as[one]}
-                    value={write.figure(roundly(sewnAs(count, one, habit)))}
-                    standing="derived"
-                  />
-                ))}
-              </dl>
-            </section>
             <section aria-label={words.schools}>
-              <h2 className="font-semibold">{words.schools}</h2>
-              <WearThread
-                sewn={count}
-                flags={flags}
-                account={words.thread(
-                  write.figure(roundly(count)),
-                  flags
-                    .map(({ name, limit }) => words.flag(name, write.figure(roundly(limit))))
-                    .join('; '),
-                )}
-              />
-              <ul className="flex flex-col gap-2">
+              <h2 className="text-lg font-semibold">{words.schools}</h2>
+              <ul className="mt-1 flex flex-col gap-2">
                 {schools.map((one) => (
                   <SchoolLine
                     key={one.id}
@@ -153,23 +125,79 @@ export function WearPart() {
               {words.passes(write.figure(Math.round(eyePasses(mm(habit.threadPerStitch)))))}{' '}
               <ProvenanceMark standing="derived" />
             </p>
-            {mayKeep(bench) && (
-              <div className="flex flex-col gap-3">
-                <Choices
-                  legend={words.by}
-                  value={school}
-                  options={schools.map(({ id, title }) => [id, title] as const)}
-                  onChoose={setSchool}
-                />
-                <Button look="main" className="self-start" onClick={keep}>
-                  {`${words.keep}: ${judged?.due ? words.overdue : words.within}`}
-                </Button>
-              </div>
-            )}
           </>
-        )}
+        ) : (
+          <p className="text-lg">{words.sayAmount}</p>
+        )
+      }
+      end={
+        habit &&
+        count !== undefined &&
+        mayKeep(bench) && (
+          <>
+            <Choices
+              legend={words.by}
+              value={school}
+              options={schools.map(({ id, title }) => [id, title] as const)}
+              onChoose={setSchool}
+            />
+            <Button look="main" className="self-start" onClick={keep}>
+              {`${words.keep}: ${judged?.due ? words.overdue : words.within}`}
+            </Button>
+          </>
+        )
+      }
+    >
+      <Choices
+        legend={words.known}
+        value={as}
+        options={SEWN_AS.map((one) => [one, words.as[one]] as const)}
+        onChoose={setAs}
+      />
+      <NumberField label={words.amount} value={amount} className="w-48" onText={setAmount} />
+      {habit && count !== undefined && <Same count={count} habit={habit} />}
+      <div className="grid grid-cols-2 gap-3">
+        {SETTINGS.map((setting) => (
+          <NumberField
+            key={setting}
+            label={words[setting]}
+            value={typed[setting]}
+            onChange={({ target }) => setTyped({ ...typed, [setting]: target.value })}
+          />
+        ))}
+        <NumberField whole label={words.projects} value={projects} onText={setProjects} />
       </div>
-    </div>
+      <Choices
+        legend={instruments.needle.condition.struck}
+        value={struck}
+        options={[
+          ['no', instruments.needle.condition.no],
+          ['yes', instruments.needle.condition.yes],
+        ]}
+        onChoose={setStruck}
+      />
+      {struck === 'yes' && <p className="font-semibold">{words.struck}</p>}
+    </Frame>
+  );
+}
+
+/** The same amount in every count. */
+function Same({ count, habit }: { readonly count: Stitches; readonly habit: SewingHabit }) {
+  const words = instruments.needle.wear;
+  return (
+    <section aria-label={words.same}>
+      <h2 className="font-semibold">{words.same}</h2>
+      <dl>
+        {SEWN_AS.map((one) => (
+          <Reading
+            key={one}
+            name={words.as[one]}
+            value={write.figure(roundly(sewnAs(count, one, habit)))}
+            standing="derived"
+          />
+        ))}
+      </dl>
+    </section>
   );
 }
 

@@ -1,0 +1,91 @@
+import type { ReactNode } from 'react';
+
+/** A part of a drawing that answers: where it lies, in the units of the drawing's box, and what a tap on it says. */
+export interface TapSpot<Id extends string> {
+  readonly id: Id;
+  readonly label: string;
+  readonly at: readonly [x: number, y: number, wide: number, tall: number];
+}
+
+/** The box of a drawing, as its `viewBox` says it. */
+export type Box = readonly [x: number, y: number, wide: number, tall: number];
+
+interface Tapped {
+  readonly box: Box;
+  /** How wide it may be; as wide as the drawing where that has a width of its own. */
+  readonly className?: string;
+  readonly children: ReactNode;
+}
+
+/**
+ * Parts of a drawing to tap. The questions beside it take the same answers by name and by key, so that the parts are
+ * no stop for the keyboard.
+ */
+export function TapSpots<Id extends string>({
+  box: [left, top, wide, tall],
+  spots,
+  onTap,
+  className = '',
+  children,
+}: Tapped & {
+  readonly spots: readonly TapSpot<Id>[];
+  readonly onTap: (id: Id) => void;
+}) {
+  const share = (part: number, whole: number) => `${((part / whole) * 100).toFixed(2)}%`;
+  return (
+    <div className={`relative max-w-full ${className || 'w-fit'}`}>
+      {children}
+      {spots.map(({ id, label, at: [x, y, w, h] }) => (
+        <button
+          key={id}
+          type="button"
+          aria-label={label}
+          title={label}
+          tabIndex={-1}
+          data-tap={id}
+          className="absolute cursor-pointer touch-manipulation rounded-md border-2 border-transparent hover:border-edge"
+          style={{
+            left: share(x - left, wide),
+            top: share(y - top, tall),
+            width: share(w, wide),
+            height: share(h, tall),
+          }}
+          onClick={() => onTap(id)}
+        />
+      ))}
+    </div>
+  );
+}
+
+/** A drawing that takes a place by a tap anywhere on it, in the units of its box. */
+export function TapPlace({
+  box: [left, top, wide, tall],
+  label,
+  onTap,
+  className = '',
+  children,
+}: Tapped & {
+  readonly label: string;
+  readonly onTap: (x: number, y: number) => void;
+}) {
+  return (
+    <div className={`relative max-w-full ${className || 'w-fit'}`}>
+      {children}
+      <button
+        type="button"
+        aria-label={label}
+        title={label}
+        tabIndex={-1}
+        data-tap="place"
+        className="absolute inset-0 cursor-crosshair touch-manipulation rounded-md border-2 border-transparent hover:border-edge"
+        onClick={({ currentTarget, clientX, clientY }) => {
+          const shown = currentTarget.getBoundingClientRect();
+          onTap(
+            left + ((clientX - shown.left) / shown.width) * wide,
+            top + ((clientY - shown.top) / shown.height) * tall,
+          );
+        }}
+      />
+    </div>
+  );
+}

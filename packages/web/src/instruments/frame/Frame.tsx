@@ -1,0 +1,47 @@
+import type { ReactNode } from 'react';
+
+/**
+ * One part of an instrument: what it asks on top, then the drawing that takes the answer by a tap (two fifths), the
+ * questions, and what follows from them. Drawing and verdict stay in sight while the questions go by; on a narrow
+ * screen they stand one below the other.
+ */
+export function Frame({
+  title,
+  top,
+  drawing,
+  verdict,
+  end,
+  children,
+}: {
+  readonly title: string;
+  /** Beside the title: cautions, what must be open. */
+  readonly top?: ReactNode;
+  readonly drawing: ReactNode;
+  /** Told as it changes. */
+  readonly verdict?: ReactNode;
+  /** Below the verdict, not told as it changes: what keeps it, what else is to do. */
+  readonly end?: ReactNode;
+  /** The questions. */
+  readonly children: ReactNode;
+}) {
+  return (
+    <div className="flex flex-col gap-4">
+      <div className="flex flex-wrap items-center gap-x-6 gap-y-1">
+        <h1 className="text-2xl leading-tight font-bold">{title}</h1>
+        {top}
+      </div>
+      <div className="grid gap-6 lg:grid-cols-[minmax(0,40fr)_minmax(0,33fr)_minmax(0,27fr)]">
+        <div className="min-w-0 self-start lg:sticky lg:top-3" data-frame="drawing">
+          {drawing}
+        </div>
+        <div className="flex min-w-0 flex-col gap-4">{children}</div>
+        <div className="flex min-w-0 flex-col gap-4 self-start lg:sticky lg:top-3">
+          <div aria-live="polite" className="flex flex-col gap-4 empty:hidden">
+            {verdict}
+          </div>
+          {end}
+        </div>
+      </div>
+    </div>
+  );
+}
