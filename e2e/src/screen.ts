@@ -168,22 +168,7 @@ export class Screen {
 
   /** Clicks the first button or link with the text in it, within a part of the page, once it is there. */
   async clickWithin(within: string, text: string): Promise<void> {
-    try {
-      await this.page.waitForFunction(
-        (part, wanted) => {
-          const found = [
-            ...document.querySelectorAll<HTMLElement>(`${part} button, ${part} a`),
-          ].find((element) => element.innerText.includes(wanted));
-          found?.click();
-          return found !== undefined;
-        },
-        { polling: 50 },
-        within,
-        text,
-      );
-    } catch {
-      throw new Error(`Nothing to click in ${within} with “${text}”:\n${await this.text()}`);
-    }
+    await this.clickLine(`${within} button, ${within} a`, text);
   }
 
   /**
@@ -191,18 +176,22 @@ export class Screen {
    * list that is still being read may be written anew in between.
    */
   async clickLine(selector: string, text: string): Promise<void> {
-    await this.page.waitForFunction(
-      (lines, wanted) => {
-        const found = [...document.querySelectorAll<HTMLElement>(lines)].find((line) =>
-          line.innerText.includes(wanted),
-        );
-        found?.click();
-        return found !== undefined;
-      },
-      { polling: 50 },
-      selector,
-      text,
-    );
+    try {
+      await this.page.waitForFunction(
+        (lines, wanted) => {
+          const found = [...document.querySelectorAll<HTMLElement>(lines)].find((line) =>
+            line.innerText.includes(wanted),
+          );
+          found?.click();
+          return found !== undefined;
+        },
+        { polling: 50 },
+        selector,
+        text,
+      );
+    } catch {
+      throw new Error(`Nothing to click in ${selector} with “${text}”:\n${await this.text()}`);
+    }
   }
 
   /** Reads something off the first element of this selector, once it is there. */

@@ -25,7 +25,6 @@ const HAZARDS: Readonly<Record<string, string>> = {
   'instruments/frame/PlugGate.tsx': 'unplug first',
   'instruments/needle/broken/BrokenPart.tsx': 'a piece of the needle is still in the machine',
   'instruments/needle/wear/WearPart.tsx': 'a needle that struck is thrown away',
-  'instruments/bobbin/case/SeatSection.tsx': 'turn by hand before the power is on',
   'instruments/bobbin/marks/DressingGuide.tsx': 'do not dress it: replace',
   'instruments/bobbin/marks/StrikeNote.tsx': 'the needle struck',
   'instruments/bobbin/tension/ScrewClock.tsx': 'stop turning',

@@ -31,7 +31,7 @@ export function BobbinRims({
   readonly onTap: (spot: RimSpot) => void;
 }) {
   const words = instruments.bobbinCondition;
-  const labels = { ...words.rims.places, wound: words.wound.tap };
+  const labels = { ...words.rims.tap, wound: words.wound.tap };
   return (
     <TapSpots
       className="w-full max-w-96"

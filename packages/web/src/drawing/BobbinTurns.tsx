@@ -38,7 +38,11 @@ export function BobbinTurns({
       className="w-full max-w-96"
       box={BOX}
       spots={[
-        ...BOBBIN_TURNS.map((id) => ({ id, label: words.answers[id], at: ARROWS[id].at })),
+        ...BOBBIN_TURNS.map((id) => ({
+          id,
+          label: words.tapTurn(words.answers[id]),
+          at: ARROWS[id].at,
+        })),
         {
           id: 'spring' as const,
           label: words.tapSpring,

@@ -29,7 +29,7 @@ export function HangingCase({ onMeasure }: { readonly onMeasure: (measure: Measu
     <TapSpots
       className="w-full max-w-120"
       box={BOX}
-      spots={measures.map((id) => ({ id, label: words[id], at: SPOTS[id] }))}
+      spots={measures.map((id) => ({ id, label: words.parts[id], at: SPOTS[id] }))}
       onTap={onMeasure}
     >
       <svg

@@ -36,8 +36,8 @@ export function NeedleComesAndGoes({
   readonly onBefore: (before: GoesTo) => void;
 }) {
   const words = instruments.needle.register;
-  const tops = inRow(origins, TOP, words.froms);
-  const feet = before === undefined ? [] : inRow(ends, FOOT, words.befores);
+  const tops = inRow(origins, TOP, words.drawing);
+  const feet = before === undefined ? [] : inRow(ends, FOOT, words.drawing);
   return (
     <TapSpots
       className="w-full max-w-120"
@@ -147,10 +147,12 @@ function Cell({
 function Way({ from, isDown = false }: { readonly from: number; readonly isDown?: boolean }) {
   const [x, y] = CLAMP;
   return isDown ? (
-    <path d={`M${from} ${TOP + TALL}Q${from} ${y - 18} ${x} ${y - 8}m-9 -6l10 6l-9 7`} />
+    <path
+      d={`M${from} ${TOP + TALL}Q${from} ${y - 18} ${x} ${y - 8}M${x - 9} ${y - 14}l10 6l-9 7`}
+    />
   ) : (
     <path
-      d={`M${x} ${FOOT - 22}Q${from} ${FOOT - 22} ${from} ${FOOT - 3}m-6 -8l6 8l6 -8`}
+      d={`M${x} ${FOOT - 22}Q${from} ${FOOT - 22} ${from} ${FOOT - 3}M${from - 6} ${FOOT - 11}l6 8l6 -8`}
       strokeDasharray="6 5"
       stroke="var(--quiet)"
     />

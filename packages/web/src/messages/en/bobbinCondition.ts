@@ -37,6 +37,7 @@ export const bobbinCondition = {
       `The bobbin in its case, from the open side: as thread is drawn off it turns ${turn}; the thread leaves through the slot and lies under the spring.`,
     drawingUnknown:
       'The bobbin in its case, from the open side. Which way it should turn is not known yet.',
+    tapTurn: (turn: string) => `It turns ${turn}`,
     tapSpring: 'Not under the spring',
     slot: 'slot',
     spring: 'spring',
@@ -59,6 +60,7 @@ export const bobbinCondition = {
     question: 'A nail run round it catches at',
     places: { above: 'the upper rim', below: 'the lower rim', core: 'the joint of a screwed core' },
     names: { above: 'upper rim', below: 'lower rim' },
+    tap: { above: 'Upper rim rough', below: 'Lower rim rough', core: 'Joint of the core rough' },
     drawing: 'The bobbin in section: upper rim, lower rim, the joint of the core, the winding.',
     smooth: 'nothing: smooth',
     rough: 'Discard it: a nicked or bent bobbin is not dressed.',

@@ -95,48 +95,46 @@ export function BrokenPart() {
         </>
       }
       end={
-        <>
-          {isCleared ? (
-            <p className="border-l-4 border-below pl-4 font-semibold">{words.cleared}</p>
-          ) : (
-            mayDo(bench) && (
-              <div className="flex flex-wrap items-center gap-3">
-                {account?.state === 'whole' ? (
-                  <Button
-                    look="main"
-                    className="min-h-12 text-lg"
-                    onClick={() =>
-                      keep() && onTicket?.record('action-done', { action: PIECES_FOUND })
-                    }
-                  >
-                    {words.accounted}
+        isCleared ? (
+          <p className="border-l-4 border-below pl-4 font-semibold">{words.cleared}</p>
+        ) : (
+          mayDo(bench) && (
+            <div className="flex flex-wrap items-center gap-3">
+              {account?.state === 'whole' ? (
+                <Button
+                  look="main"
+                  className="min-h-12 text-lg"
+                  onClick={() =>
+                    keep() && onTicket?.record('action-done', { action: PIECES_FOUND })
+                  }
+                >
+                  {words.accounted}
+                </Button>
+              ) : (
+                <>
+                  <Button look="main" disabled={pieces.length === 0} onClick={keep}>
+                    {words.keep}
                   </Button>
-                ) : (
-                  <>
-                    <Button look="main" disabled={pieces.length === 0} onClick={keep}>
-                      {words.keep}
-                    </Button>
-                    <Button onClick={() => setWaiving(!isWaiving)}>{words.waive}</Button>
-                  </>
-                )}
-                {isWaiving && account?.state !== 'whole' && (
-                  <ReasonForm
-                    label={words.waiveWhy}
-                    submit={words.waive}
-                    onSubmit={(note) => {
-                      if (pieces.length > 0) keep();
-                      onTicket?.record('action-done', {
-                        action: 'fragments-waived' satisfies ActionId,
-                        note,
-                      });
-                    }}
-                  />
-                )}
-                <p className="basis-full text-sm text-quiet">{words.cannotClose}</p>
-              </div>
-            )
-          )}
-        </>
+                  <Button onClick={() => setWaiving(!isWaiving)}>{words.waive}</Button>
+                </>
+              )}
+              {isWaiving && account?.state !== 'whole' && (
+                <ReasonForm
+                  label={words.waiveWhy}
+                  submit={words.waive}
+                  onSubmit={(note) => {
+                    if (pieces.length > 0) keep();
+                    onTicket?.record('action-done', {
+                      action: 'fragments-waived' satisfies ActionId,
+                      note,
+                    });
+                  }}
+                />
+              )}
+              <p className="basis-full text-sm text-quiet">{words.cannotClose}</p>
+            </div>
+          )
+        )
       }
     >
       <Form row onSubmit={addPiece}>

@@ -176,7 +176,7 @@ export function WearPart() {
         ]}
         onChoose={setStruck}
       />
-      {struck === 'yes' && <p className="font-semibold">{words.struck}</p>}
+      {struck === 'yes' && <p className="font-semibold text-hazard">{words.struck}</p>}
     </Frame>
   );
 }
