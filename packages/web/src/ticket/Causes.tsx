@@ -4,6 +4,7 @@ import { memo, useState } from 'react';
 import { write } from '../messages/index.ts';
 import { later } from '../messages/later.ts';
 import type { PlanExplanation } from '../workers/planner.worker.ts';
+import { ChanceLine } from './ChanceLine.tsx';
 import { ProvenanceMark } from './ProvenanceMark.tsx';
 import { useTicket } from './TicketContext.tsx';
 import { causeName, reasonWords } from './words.ts';
@@ -52,16 +53,7 @@ export const Causes = memo(function Causes({
           const band = later.bench.chanceWords[chanceBand(blame)];
           const line = (
             <>
-              <span className="flex items-baseline justify-between gap-3">
-                <span className="font-semibold">{model.causes.get(cause)?.name}</span>
-                <span className="font-mono">{write.percent(blame)}</span>
-              </span>
-              <span aria-hidden="true" className="my-1 block h-1.5 rounded-full bg-sunk">
-                <span
-                  className="block h-full rounded-full bg-own transition-[width] duration-300"
-                  style={{ width: `${Math.max(1, blame * 100)}%` }}
-                />
-              </span>
+              <ChanceLine name={model.causes.get(cause)?.name} chance={blame} />
               <span className="block text-sm text-quiet">
                 {band}
                 {speaksFor

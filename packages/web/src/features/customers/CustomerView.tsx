@@ -1,7 +1,6 @@
 import type { CustomerFile } from '@nodo/api';
 import { type CustomerProfile, customerProfile } from '@nodo/shop';
 import { mayTakeIn } from '@nodo/ticket';
-import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { toast } from 'sonner';
 import {
@@ -22,7 +21,9 @@ import { TextArea, TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
 import { Opens } from '../../ui/Opens.tsx';
 import { PhoneLink } from '../../ui/PhoneLink.tsx';
+import { SaveBar } from '../../ui/SaveBar.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
+import { useFormBehind } from '../../ui/useFormBehind.ts';
 import { useSchemaForm } from '../../ui/useSchemaForm.ts';
 import { EraseForm } from './EraseForm.tsx';
 import { MergeForm } from './MergeForm.tsx';
@@ -122,17 +123,16 @@ function Doubles({ file }: { readonly file: CustomerFile }) {
 
 /** How to reach them; changed when asked for. */
 function Card({ file, card }: { readonly file: CustomerFile; readonly card: CustomerProfile }) {
-  // Opened once, the form stays behind the facts: what was typed is there when it is asked for again.
-  const [form, setForm] = useState<'unopened' | 'shown' | 'behind'>('unopened');
+  const form = useFormBehind();
   const words = later.cards.customer;
   return (
     <div className="max-w-2xl">
-      {form !== 'unopened' && (
-        <div hidden={form === 'behind'}>
-          <CardForm file={file} card={card} onLeave={() => setForm('behind')} />
+      {form.isOpened && (
+        <div hidden={!form.isShown}>
+          <CardForm file={file} card={card} onLeave={form.leave} />
         </div>
       )}
-      {form !== 'shown' && (
+      {!form.isShown && (
         <>
           <Facts>
             <Fact name={words.phone}>
@@ -142,7 +142,7 @@ function Card({ file, card }: { readonly file: CustomerFile; readonly card: Cust
             <Fact name={words.reach}>{m.life.spoken(card.reach)}</Fact>
             <Fact name={words.notes}>{card.notes && <bdi>{card.notes}</bdi>}</Fact>
           </Facts>
-          <Button className="mt-4" onClick={() => setForm('shown')}>
+          <Button className="mt-4" onClick={form.show}>
             {words.edit}
           </Button>
         </>
@@ -160,7 +160,7 @@ function CardForm({
   readonly card: CustomerProfile;
   readonly onLeave: () => void;
 }) {
-  const { values: card, set, errorOf, submit } = useSchemaForm(customerProfile, begun);
+  const { values: card, set, errorOf, isDirty, submit } = useSchemaForm(customerProfile, begun);
   const [change, { isLoading, error }] = useChangeCustomerMutation();
   const words = later.cards.customer;
   const save = async (filled: CustomerProfile) => {
@@ -200,15 +200,15 @@ function CardForm({
         maxLength={2000}
         onText={(notes) => set({ notes })}
       />
-      <FormError fault={error} />
-      <div className="flex gap-3">
+      <SaveBar isDirty={isDirty}>
         <Button look="main" type="submit" disabled={isLoading}>
           {words.save}
         </Button>
         <Button look="quiet" onClick={onLeave}>
           {words.leave}
         </Button>
-      </div>
+        <FormError fault={error} />
+      </SaveBar>
     </Form>
   );
 }

@@ -13,6 +13,7 @@ import { Visits } from '../../shop/Visits.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
 import { TextLink } from '../../ui/TextLink.tsx';
+import { useFormBehind } from '../../ui/useFormBehind.ts';
 import { MachineCardForm } from './MachineCardForm.tsx';
 import { MachineFacts } from './MachineFacts.tsx';
 
@@ -33,8 +34,7 @@ function Machine({ file }: { readonly file: MachineFile }) {
   const people = usePeopleById();
   // A card of before that was brought back into the form, to be looked at and saved.
   const [brought, setBrought] = useState<number>();
-  // Opened once, the form stays behind the facts: what was typed is there when it is asked for again.
-  const [form, setForm] = useState<'unopened' | 'shown' | 'behind'>('unopened');
+  const form = useFormBehind();
   const words = later.cards.machine;
   const card = earlier.find(({ revision }) => revision === brought)?.card ?? machine.card;
   return (
@@ -60,23 +60,23 @@ function Machine({ file }: { readonly file: MachineFile }) {
             </p>
           </div>
         </div>
-        {form !== 'unopened' && (
-          <div hidden={form === 'behind'}>
+        {form.isOpened && (
+          <div hidden={!form.isShown}>
             <MachineCardForm
               key={`${machine.revision} ${brought ?? ''}`}
               machine={{ ...machine, card }}
-              onLeave={() => setForm('behind')}
+              onLeave={form.leave}
               onSaved={() => {
                 setBrought(undefined);
-                setForm('unopened');
+                form.begin();
               }}
             />
           </div>
         )}
-        {form !== 'shown' && (
+        {!form.isShown && (
           <>
             <MachineFacts card={machine.card} />
-            <Button className="mt-4" onClick={() => setForm('shown')}>
+            <Button className="mt-4" onClick={form.show}>
               {words.edit}
             </Button>
           </>
@@ -93,7 +93,7 @@ function Machine({ file }: { readonly file: MachineFile }) {
                   <Button
                     onClick={() => {
                       setBrought(revision);
-                      setForm('shown');
+                      form.show();
                     }}
                   >
                     {words.bringBack}

@@ -1,9 +1,9 @@
 import { chanceBand, posterior } from '@nodo/core';
 import { evidenceOf, type FamilyModel, withinReach } from '@nodo/knowledge';
 import { useMemo } from 'react';
-import { write } from '../../messages/index.ts';
 import { later } from '../../messages/later.ts';
 import { UntilAsked } from '../../session/UntilAsked.tsx';
+import { ChanceLine } from '../../ticket/ChanceLine.tsx';
 
 const SHOWN = 5;
 
@@ -57,16 +57,7 @@ export function SoundsLike({
               <ol className="flex flex-col gap-3">
                 {likely.map(({ cause, blame }) => (
                   <li key={cause}>
-                    <span className="flex items-baseline justify-between gap-3">
-                      <span className="font-semibold">{model.causes.get(cause)?.name}</span>
-                      <span className="font-mono">{write.percent(blame)}</span>
-                    </span>
-                    <span aria-hidden="true" className="mt-1 block h-1.5 rounded-full bg-sunk">
-                      <span
-                        className="block h-full rounded-full bg-own"
-                        style={{ width: `${Math.max(1, blame * 100)}%` }}
-                      />
-                    </span>
+                    <ChanceLine name={model.causes.get(cause)?.name} chance={blame} />
                   </li>
                 ))}
               </ol>
