@@ -73,6 +73,7 @@ export {
   type SewingCheck,
 } from './model/familyModel.ts';
 export { type FreeingStep, freeingSteps, WANTS_FREEING } from './model/freeing.ts';
+export { type LookAlike, lookAlikes } from './model/lookAlikes.ts';
 export {
   barredBy,
   checkMinutes,

@@ -42,7 +42,7 @@ export function MachineMap({
       >
         <MachineDrawing family={family} place={place ?? 'talk'} presserDown={false} />
       </button>
-      <ul className="flex max-w-64 flex-wrap gap-2" aria-label={later.drawing.places}>
+      <ul className="flex min-w-64 flex-1 flex-wrap gap-2" aria-label={later.drawing.places}>
         {[...spotsOf(body).keys()].map((one) => (
           <li key={one}>
             <button

@@ -53,7 +53,8 @@ export function TicketBar({
         </Link>
       )}
       <Facts summary={summary} />
-      {intake.words && (
+      {/* Where no tools stand, the customer's words stand among the facts of the page. */}
+      {tools && intake.words && (
         <blockquote
           className="line-clamp-2 hidden min-w-0 flex-1 border-l-3 border-edge pl-3 leading-snug text-quiet xl:[display:-webkit-box]"
           title={intake.words}

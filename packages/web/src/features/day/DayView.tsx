@@ -32,7 +32,7 @@ export default function DayView() {
   const words = later.day;
   if (!currentData) return <NotRead title={words.failed} fault={error} again={refetch} />;
   return (
-    <section className="max-w-4xl gutter py-4 print:p-0" aria-labelledby="day-title">
+    <section className="max-w-6xl gutter py-4 print:p-0" aria-labelledby="day-title">
       <div className="mb-4 flex flex-wrap items-end gap-4">
         <h1 id="day-title" className="mr-auto text-2xl font-bold">
           {words.title(write.plainDay(day))}
@@ -48,32 +48,40 @@ export default function DayView() {
           <Printer aria-hidden size={18} /> {words.print}
         </Button>
       </div>
-      <Takings sheet={currentData} />
-      <Till sheet={currentData} onCounted={() => void refetch()} />
-      <Part title={words.sales} count={currentData.sales.length}>
-        <ul>
-          {currentData.sales.map((sale) => (
-            <li key={sale.id} className="flex flex-wrap items-center gap-x-4 py-1">
-              {words.sold(
-                write.clock(sale.at),
-                money.say(sale.total),
-                later.bench.closing.paidBy[sale.how],
-                sale.lines.map((line) => m.life.sheet.counted(line.count, line.words)).join(', '),
-              )}
-              <PaperLink href={pathTo('readSaleReceipt', { sale: sale.id })}>
-                {words.sell.receipt}
-              </PaperLink>
-            </li>
-          ))}
-        </ul>
-        {day === today && <Sell onSold={() => void refetch()} />}
-      </Part>
-      <Lines
-        title={words.takenIn}
-        lines={currentData.takenIn.map(({ at, line }) => [line, write.clock(at)])}
-      />
-      <HandedOut sheet={currentData} />
-      {day === today && <LeftOpen today={today} />}
+      <div className="grid gap-x-10 lg:grid-cols-[minmax(0,1fr)_minmax(0,26rem)] print:block">
+        <div className="lg:order-2">
+          <Takings sheet={currentData} />
+          <Till sheet={currentData} onCounted={() => void refetch()} />
+          <Part title={words.sales} count={currentData.sales.length}>
+            <ul>
+              {currentData.sales.map((sale) => (
+                <li key={sale.id} className="flex flex-wrap items-center gap-x-4 py-1">
+                  {words.sold(
+                    write.clock(sale.at),
+                    money.say(sale.total),
+                    later.bench.closing.paidBy[sale.how],
+                    sale.lines
+                      .map((line) => m.life.sheet.counted(line.count, line.words))
+                      .join(', '),
+                  )}
+                  <PaperLink href={pathTo('readSaleReceipt', { sale: sale.id })}>
+                    {words.sell.receipt}
+                  </PaperLink>
+                </li>
+              ))}
+            </ul>
+            {day === today && <Sell onSold={() => void refetch()} />}
+          </Part>
+        </div>
+        <div>
+          <Lines
+            title={words.takenIn}
+            lines={currentData.takenIn.map(({ at, line }) => [line, write.clock(at)])}
+          />
+          <HandedOut sheet={currentData} />
+          {day === today && <LeftOpen today={today} />}
+        </div>
+      </div>
     </section>
   );
 }

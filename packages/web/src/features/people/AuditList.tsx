@@ -6,6 +6,7 @@ import { faultWords } from '../../messages/errors.ts';
 import { write } from '../../messages/index.ts';
 import { people } from '../../messages/people.ts';
 import { Button } from '../../ui/Button.tsx';
+import { PersonMark } from '../../ui/PersonMark.tsx';
 import { Select } from '../../ui/Select.tsx';
 
 const EVERYBODY = '';
@@ -17,7 +18,7 @@ export function AuditList({ accounts }: { readonly accounts: readonly Account[] 
     person === EVERYBODY ? undefined : person,
   );
   const words = people.audit;
-  const names = new Map(accounts.map(({ id, name }) => [id, name]));
+  const known = new Map(accounts.map((account) => [account.id, account]));
   const lines = data?.pages.flatMap((page) => page.lines) ?? [];
   return (
     <section
@@ -49,7 +50,7 @@ export function AuditList({ accounts }: { readonly accounts: readonly Account[] 
           <ol>
             {groups.map((group) => (
               <li key={group[0]?.id} className="border-b border-rule py-2 last:border-0">
-                <Group lines={group} names={names} />
+                <Group lines={group} known={known} />
               </li>
             ))}
           </ol>
@@ -86,10 +87,10 @@ function daysOf(
 /** What was done about one ticket, or one thing beside tickets. */
 function Group({
   lines,
-  names,
+  known,
 }: {
   readonly lines: readonly AuditLine[];
-  readonly names: ReadonlyMap<string, string>;
+  readonly known: ReadonlyMap<string, Account>;
 }) {
   const words = people.audit;
   const [{ ticket, label } = { ticket: null, label: null }] = lines;
@@ -110,12 +111,21 @@ function Group({
               {write.clock(at)}
             </time>
             <span>
-              <strong>{person === null ? words.customer : names.get(person)}</strong>{' '}
-              {words.what(what)} {toPerson !== null && names.get(toPerson)}
+              {person === null ? (
+                <strong>{words.customer}</strong>
+              ) : (
+                <By person={known.get(person)} />
+              )}{' '}
+              {words.what(what)} {toPerson !== null && <By person={known.get(toPerson)} />}
             </span>
           </li>
         ))}
       </ol>
     </>
   );
+}
+
+/** Whoever it was by their mark, whose name is read out and comes up beside it. */
+function By({ person }: { readonly person: Account | undefined }) {
+  return person ? <PersonMark small person={person} /> : null;
 }

@@ -173,7 +173,6 @@ export const bobbin = {
     stitches: 'That sews',
     metres: (value: string) => `${value} m`,
     count: (value: string) => `${value} stitches`,
-    seams: (value: string) => `${value} m of seam`,
     lasts: 'It lasts for this job.',
     short: 'It does not last: change it before the seam.',
     wrong:

@@ -41,7 +41,7 @@ export const closing = {
     transfer: 'transfer',
   } satisfies Readonly<Record<PaidBy, string>>,
   save: 'Save sheet and price',
-  saved: 'Saved. It can be corrected until the customer has the machine.',
+  change: 'Change the sheet',
   issue: 'Hand over the bill',
   issuing: 'Numbering the bill',
   issued: (number: number, labels: readonly string[]) =>

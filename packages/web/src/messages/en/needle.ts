@@ -110,7 +110,6 @@ export const needle = {
         'So low that the hook passes above the scarf, where the blade is full: it rubs or strikes.',
       low: 'Low: the loop there is no smaller, but the hook comes nearer to the scarf’s end and the point nearer to the case, and the timing moves.',
       turned: 'Turned: part of the loop stands aside.',
-      bent: 'Bent: the gap to the hook is no longer what it was set to.',
     },
     model:
       'A model of the loop: lift, gap and scatter are typical values unless the machine’s record gives them.',

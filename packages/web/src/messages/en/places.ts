@@ -118,7 +118,7 @@ export const drawing = {
   },
   foot: {
     account: 'The presser foot from below: slot, toes, and the part behind the needle.',
-    slot: 'round the slot',
+    slot: 'slot',
     behind: 'behind it',
     toes: 'toes',
   },

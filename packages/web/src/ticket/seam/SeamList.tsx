@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { m, write } from '../../messages/index.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Modal } from '../../ui/Modal.tsx';
+import { PersonMark } from '../../ui/PersonMark.tsx';
 import { Photo } from '../photo/Photo.tsx';
 import { Notes, Time } from './SeamStitch.tsx';
 import type { SeamEntry } from './seamEntries.ts';
@@ -64,9 +65,7 @@ function Listed({
                   <span className={state === 'corrected' ? 'text-quiet line-through' : ''}>
                     <bdi>{text}</bdi>
                   </span>
-                  <span className="block text-sm text-quiet">
-                    <bdi>{people.get(person)?.name}</bdi>
-                  </span>
+                  <By person={people.get(person)} />
                   <Notes entry={entry} />
                   {photo !== undefined && <Photo photo={photo} account={text} />}
                 </span>
@@ -81,5 +80,14 @@ function Listed({
         })}
       </ol>
     </>
+  );
+}
+
+function By({ person }: { readonly person: Person | undefined }) {
+  if (!person) return null;
+  return (
+    <span className="flex items-center gap-2 text-sm text-quiet">
+      <PersonMark small silent person={person} /> <bdi>{person.name}</bdi>
+    </span>
   );
 }

@@ -1,6 +1,6 @@
 import { mayRecord, paidBy } from '@nodo/ticket';
-import { useId } from 'react';
-import { write } from '../../../messages/index.ts';
+import { useId, useState } from 'react';
+import { m, write } from '../../../messages/index.ts';
 import { later } from '../../../messages/later.ts';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useMoney } from '../../../session/useMoney.ts';
@@ -19,42 +19,49 @@ export function ClosingSheetForm() {
   const { role } = useSession().person;
   const sheet = useClosingSheet();
   const { form, partsLeft, isSaved, save } = sheet;
+  const [isChanging, setChanging] = useState(false);
   const { values, set } = form;
   const id = useId();
   const words = later.bench.closing;
   const mayWrite = mayRecord(role, 'closing-noted') && ticket.status === 'closed';
   if (!mayWrite) return <Written />;
+  // What is saved is read; it is asked for to be changed. A part without its price still waits for one.
+  const isRead = isSaved && !isChanging && partsLeft.length === 0;
   return (
     <>
-      <Form
-        id={id}
-        noValidate
-        aria-label={words.title}
-        className="mt-4 flex flex-col gap-4"
-        onSubmit={() => save()}
-      >
-        <div className="grid gap-x-6 gap-y-3 @2xl:grid-cols-2">
-          <div className="flex flex-col gap-3">
-            {(['found', 'done', 'helps'] as const).map((one) => (
-              <TextArea
-                key={one}
-                label={words[one]}
-                rows={one === 'helps' ? 3 : 2}
-                maxLength={1000}
-                value={values[one]}
-                onText={(text) => set({ [one]: text })}
-              />
-            ))}
+      {isRead ? (
+        <Written />
+      ) : (
+        <Form
+          id={id}
+          noValidate
+          aria-label={words.title}
+          className="mt-4 flex flex-col gap-4"
+          onSubmit={() => save(() => setChanging(false))}
+        >
+          <div className="grid gap-x-6 gap-y-3 @2xl:grid-cols-2">
+            <div className="flex flex-col gap-3">
+              {(['found', 'done', 'helps'] as const).map((one) => (
+                <TextArea
+                  key={one}
+                  label={words[one]}
+                  rows={one === 'helps' ? 3 : 2}
+                  maxLength={1000}
+                  value={values[one]}
+                  onText={(text) => set({ [one]: text })}
+                />
+              ))}
+            </div>
+            <div className="flex flex-col gap-3">
+              <ClosingParts left={partsLeft} />
+              <PriceFields sheet={sheet} />
+            </div>
           </div>
-          <div className="flex flex-col gap-3">
-            <ClosingParts left={partsLeft} />
-            <PriceFields sheet={sheet} />
-          </div>
-        </div>
-      </Form>
+        </Form>
+      )}
       <div className="mt-3 flex flex-wrap items-center gap-3">
-        {isSaved ? (
-          <span className="text-quiet">{words.saved}</span>
+        {isRead ? (
+          <Button onClick={() => setChanging(true)}>{words.change}</Button>
         ) : (
           <Button type="submit" form={id}>
             {words.save}
@@ -70,13 +77,17 @@ export function ClosingSheetForm() {
 function Written() {
   const { ticket } = useTicket();
   const money = useMoney();
-  const { closingSheet, bill } = ticket.life;
+  const { closingSheet, bill, parts } = ticket.life;
   const words = later.bench.closing;
   if (!closingSheet) return null;
   const facts = [
     [words.found, closingSheet.found],
     [words.done, closingSheet.done],
     [words.helps, closingSheet.helps],
+    [
+      words.parts,
+      parts.map(({ count, words: part }) => m.life.sheet.counted(count, part)).join(', '),
+    ],
     [words.price, bill ? money.say(bill.total) : ''],
     [words.minutes, bill ? write.minutes(bill.labourMinutes) : ''],
     [words.paid, words.paidBy[paidBy(ticket.life)]],

@@ -8,6 +8,7 @@ import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { NumberField, TextField } from '../../../ui/Field.tsx';
 import { Form } from '../../../ui/Form.tsx';
+import { PersonMark } from '../../../ui/PersonMark.tsx';
 
 /** Who worked how long, and work that the clock did not see. */
 export function TimePart() {
@@ -24,11 +25,15 @@ export function TimePart() {
     <div className="flex flex-col gap-3">
       <p>{m.life.clock.worked(write.duration(Math.round(minutesWorked(life))))}</p>
       <ul className="text-quiet">
-        {life.worked.map(({ person, from, until }) => (
-          <li key={`${person} ${from}`}>
-            {`${people.get(person)?.name ?? ''}, ${write.moment(from)} – ${until === undefined ? '…' : write.clock(until)}`}
-          </li>
-        ))}
+        {life.worked.map(({ person, from, until }) => {
+          const who = people.get(person);
+          return (
+            <li key={`${person} ${from}`} className="flex items-center gap-2 py-0.5">
+              {who && <PersonMark small person={who} />}
+              {`${write.moment(from)} – ${until === undefined ? '…' : write.clock(until)}`}
+            </li>
+          );
+        })}
       </ul>
       {status === 'open' && mayRecord(session.person.role, 'labour-booked') && (
         <Form

@@ -60,7 +60,6 @@ export function LeftPart() {
               <Reading
                 name={words.stitches}
                 value={words.count(write.figure(left.stitches))}
-                note={words.seams(write.tenths(left.seam))}
                 standing="derived"
                 bad={!left.lasts}
               />

@@ -137,22 +137,19 @@ function BendEffect({ gap }: { readonly gap: number }) {
   const say = (length: number) =>
     `${write.figure(Math.round(mm(Math.abs(length)) * 1000) / 1000)} mm`;
   return (
-    <div className="mt-4">
-      <p className="leading-snug">{words.says.bent}</p>
-      <dl>
-        <Reading
-          name={words.bentTowards}
-          value={`${towards.gap < 0 ? '−' : ''}${say(towards.gap)}`}
-          standing="derived"
-          bad={towards.gap < 0}
-        />
-        <Reading
-          name={words.bentAway}
-          value={say(away.gap)}
-          note={words.asRight(say(hook.gap))}
-          standing="derived"
-        />
-      </dl>
-    </div>
+    <dl>
+      <Reading
+        name={words.bentTowards}
+        value={`${towards.gap < 0 ? '−' : ''}${say(towards.gap)}`}
+        standing="derived"
+        bad={towards.gap < 0}
+      />
+      <Reading
+        name={words.bentAway}
+        value={say(away.gap)}
+        note={words.asRight(say(hook.gap))}
+        standing="derived"
+      />
+    </dl>
   );
 }

@@ -42,6 +42,7 @@ function RegisterAt({
 }) {
   const bench = useInstrumentBench();
   const { at: positions, entries, opened, usedUp, fault } = register;
+  const earlier = entries.filter(({ id }) => id !== positions.get(at)?.id);
   const people = usePeopleById();
   const count = bench.card?.needles ?? 1;
   const now = positions.get(at);
@@ -96,11 +97,11 @@ function RegisterAt({
         <>
           {fault && <p role="alert">{words.failed}</p>}
           {isKnown && entries.length === 0 && <p className="text-quiet">{words.nothing}</p>}
-          {entries.length > 0 && (
+          {earlier.length + usedUp > 0 && (
             <section aria-label={words.history}>
               <h2 className="font-semibold">{words.history}</h2>
               <ul>
-                {entries.slice(0, MOST_SHOWN).map((entry) => (
+                {earlier.slice(0, MOST_SHOWN).map((entry) => (
                   <li key={entry.id} className="border-b border-rule py-2 leading-snug">
                     {count > 1 && `${instruments.needle.seat.needle(entry.at)}: `}
                     {by(entry)}
