@@ -64,6 +64,22 @@ describe('the drawing of an instrument', () => {
     expect(odren.complaints).toEqual([]);
   });
 
+  it.each([...new Set(SPOTS.map(({ part }) => part)), 'needle/fit', 'bobbin/tension'])(
+    'of %s has nothing to tap that is smaller than a finger',
+    async (part) => {
+      await open(part);
+      const small = await odren.page.$$eval('[data-tap]', (taps) =>
+        taps.flatMap((tap) => {
+          const { width, height } = tap.getBoundingClientRect();
+          return Math.min(width, height) < 43.5
+            ? [`${tap.getAttribute('data-tap')} ${Math.round(width)} x ${Math.round(height)}`]
+            : [];
+        }),
+      );
+      expect(small).toEqual([]);
+    },
+  );
+
   it.each(PLACES)('of $part takes a measure where it is tapped', async (place) => {
     await open(place.part);
     const box = await (await odren.page.$('[data-tap="place"]'))?.boundingBox();

@@ -24,25 +24,40 @@ const LEADS_VIEWS = [
   ['Day sheet', '/day', 'Takings'],
 ] as const;
 
+/** Every part of the instruments, beside a ticket. */
+const INSTRUMENTS = [
+  'needle/seat',
+  'needle/condition',
+  'needle/fit',
+  'needle/wear',
+  'needle/broken',
+  'needle/register',
+  'bobbin/which',
+  'bobbin/condition',
+  'bobbin/case',
+  'bobbin/marks?on=plate-top',
+  'bobbin/tension',
+  'bobbin/left',
+].map((part) => [part, `/bench/${demoTicketId(14)}/${part}`, 'Back to the bench'] as const);
+
+const EVERY_VIEW = [...VIEWS, ...LEADS_VIEWS, ...INSTRUMENTS];
+
 describe('at 200 % zoom', () => {
-  it.each([...VIEWS, ...LEADS_VIEWS])(
-    '%s needs no sideways scrolling of the page',
-    async (_, path, shown) => {
-      const odren = await screen('halle');
-      await odren.page.setViewport({ width: 640, height: 400 });
-      await odren.go(path);
-      await odren.sees(shown);
-      const overflow = await odren.page.evaluate(
-        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-      );
-      await odren.page.setViewport({ width: 1280, height: 800 });
-      expect(overflow).toBeLessThanOrEqual(0);
-    },
-  );
+  it.each(EVERY_VIEW)('%s needs no sideways scrolling of the page', async (_, path, shown) => {
+    const odren = await screen('halle');
+    await odren.page.setViewport({ width: 640, height: 400 });
+    await odren.go(path);
+    await odren.sees(shown);
+    const overflow = await odren.page.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    );
+    await odren.page.setViewport({ width: 1280, height: 800 });
+    expect(overflow).toBeLessThanOrEqual(0);
+  });
 });
 
 describe('type', () => {
-  it.each([...VIEWS, ...LEADS_VIEWS])(
+  it.each(EVERY_VIEW)(
     'has at most nine pairs of size and weight on the %s, and no size but those of its roles',
     async (_, path, shown) => {
       const halle = await screen('halle');
@@ -72,23 +87,19 @@ describe('type', () => {
 
 describe('what is written in drawings', () => {
   it.each([
-    ['Bench, presser', 27, ''],
-    ['Bench, thread path', 11, ''],
-    ['Needle seat', 14, '/needle/seat'],
-    ['Pieces', 14, '/needle/broken'],
-    ['Bobbin type', 14, '/bobbin/which'],
-    ['Bobbin condition', 14, '/bobbin/condition'],
-    ['Marks', 14, '/bobbin/marks?on=plate-top'],
-  ])(
+    ['Bench, presser', `/bench/${demoTicketId(27)}`, ''],
+    ['Bench, thread path', `/bench/${demoTicketId(11)}`, ''],
+    ...INSTRUMENTS,
+  ] as const)(
     'on %s is at least 14 px on the screen, whole, and one beside the other',
-    async (_, tag, part) => {
+    async (_, path) => {
       const odren = await screen('odren');
       for (const width of [1280, 390]) {
         await odren.page.setViewport({ width, height: 844 });
-        await odren.go(`/bench/${demoTicketId(tag)}${part}`);
+        await odren.go(path);
         await odren.page.waitForSelector('svg text');
         const wrong = () => badlyDrawnTexts(odren.page);
-        await expect.poll(wrong, { message: `${part} at ${width}` }).toEqual([]);
+        await expect.poll(wrong, { message: `${path} at ${width}` }).toEqual([]);
       }
       await odren.page.setViewport({ width: 1280, height: 800 });
     },
@@ -147,29 +158,55 @@ describe('long words', () => {
 });
 
 describe('targets', () => {
-  it.each([...VIEWS, ...LEADS_VIEWS])(
-    'on the %s are at least 44 px high',
-    async (_, path, shown) => {
-      const odren = await screen('halle');
-      await odren.go(path);
-      await odren.sees(shown);
-      const small = await odren.page.evaluate(() =>
-        [
-          ...document.querySelectorAll<HTMLElement>(
-            'button, a, label, input:not([type=checkbox]):not([type=radio]), textarea',
-          ),
-        ]
-          .filter((element) => {
-            const { width, height } = element.getBoundingClientRect();
-            // A field's own label is not its target; what is only for screen readers has no size.
-            const isFieldLabel = element instanceof HTMLLabelElement && element.htmlFor !== '';
-            return width > 1 && height > 1 && height < 43.5 && !isFieldLabel;
-          })
-          .map(({ tagName, textContent, offsetHeight }) =>
-            [tagName, textContent.trim().slice(0, 40), offsetHeight].join(' '),
-          ),
-      );
-      expect(small).toEqual([]);
-    },
-  );
+  it.each(EVERY_VIEW)('on the %s are at least 44 px high', async (_, path, shown) => {
+    const odren = await screen('halle');
+    await odren.go(path);
+    await odren.sees(shown);
+    const small = await odren.page.evaluate(() =>
+      [
+        ...document.querySelectorAll<HTMLElement>(
+          'button, a, label, input:not([type=checkbox]):not([type=radio]), textarea',
+        ),
+      ]
+        .filter((element) => {
+          const { width, height } = element.getBoundingClientRect();
+          // A field's own label is not its target; what is only for screen readers has no size.
+          const isFieldLabel = element instanceof HTMLLabelElement && element.htmlFor !== '';
+          return width > 1 && height > 1 && height < 43.5 && !isFieldLabel;
+        })
+        .map(({ tagName, textContent, offsetHeight }) =>
+          [tagName, textContent.trim().slice(0, 40), offsetHeight].join(' '),
+        ),
+    );
+    expect(small).toEqual([]);
+  });
+});
+
+describe('what is touched', () => {
+  it('shows it with the next frames, before anything is done', async () => {
+    const odren = await screen('odren');
+    await odren.go(`/bench/${demoTicketId(27)}`);
+    await odren.stepAfter('');
+    for (const selector of ['[data-answer]', 'header a', 'main button']) {
+      const target = await odren.page.waitForSelector(selector);
+      const box = await target?.boundingBox();
+      if (!target || !box) throw new Error(`no ${selector}`);
+      const look = () =>
+        target.evaluate(
+          (one) =>
+            new Promise<number>((resolve) => {
+              requestAnimationFrame(() =>
+                requestAnimationFrame(() => resolve(Number(getComputedStyle(one).opacity))),
+              );
+            }),
+        );
+      await odren.page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+      expect(await look()).toBe(1);
+      await odren.page.mouse.down();
+      expect(await look(), selector).toBeLessThan(1);
+      // Let go beside it: nothing is answered.
+      await odren.page.mouse.move(2, 2);
+      await odren.page.mouse.up();
+    }
+  });
 });

@@ -5,9 +5,9 @@ import { type Box, TapSpots } from './Taps.tsx';
 const BOX: Box = [0, 0, 320, 128];
 /** What a nail runs round, and what it presses. */
 const SPOTS = {
-  above: [84, 6, 152, 32],
+  above: [84, 0, 152, 38],
   core: [136, 40, 48, 48],
-  below: [84, 90, 152, 32],
+  below: [84, 90, 152, 38],
   wound: [84, 40, 50, 48],
 } as const;
 export type RimSpot = keyof typeof SPOTS;

@@ -2,25 +2,25 @@ import { instruments } from '../../messages/instruments.ts';
 import { DrawnText } from '../DrawnText.tsx';
 import { type Box, TapSpots } from '../Taps.tsx';
 
-const BOX: Box = [0, 0, 440, 396];
+const BOX: Box = [0, 0, 440, 406];
 /** One needle of the row below the other. */
-const ROW = 40;
+const ROW = 42;
 const FIRST = 24;
 /** Shank, blade and point on the plate: 7.5 units a millimetre along, the gap six times as much across. */
 const ALONG = 7.5;
 const GAP_TIMES = 6;
 const [FROM, SHANK_END, POINT] = [14, 14 + 11 * ALONG, 14 + 38.5 * ALONG];
 /** The enlarged end: its axis, and where eye and point lie. */
-const AXIS = 306;
+const AXIS = 316;
 
 /** What was looked at on the enlarged end. */
 export type FaultSpot = 'nail' | 'loupe' | 'gum';
 export type FaultsSeen = Readonly<Partial<Record<FaultSpot, 'yes' | 'no'>>>;
 
 const SPOTS: Readonly<Record<FaultSpot, readonly [x: number, y: number, w: number, h: number]>> = {
-  gum: [40, 274, 150, 64],
-  loupe: [262, 258, 98, 96],
-  nail: [364, 258, 76, 96],
+  gum: [40, 284, 150, 64],
+  loupe: [262, 268, 98, 96],
+  nail: [364, 268, 76, 96],
 };
 
 /**

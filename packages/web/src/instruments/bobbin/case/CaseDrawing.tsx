@@ -7,8 +7,8 @@ import { instruments } from '../../../messages/instruments.ts';
 const BOX: Box = [0, 0, 240, 170];
 /** The middle of the case in its drawing, and how far out a thread is drawn to hang. */
 const MIDDLE = [104, 86] as const;
-const RIM = 47;
-const HOUR_SPOT = 24;
+const RIM = 54;
+const HOUR_SPOT = 28;
 const HOURS = Array.from({ length: 12 }, (_, at) => at + 1);
 
 /** What was seen on the case, as far as somebody looked. */
@@ -55,7 +55,7 @@ export function CaseDrawing({
   ];
   return (
     <TapSpots
-      className="w-full max-w-90"
+      className="w-full max-w-96"
       box={BOX}
       spots={asksHour ? hours : parts}
       onTap={(id) => {
