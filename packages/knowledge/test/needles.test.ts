@@ -13,6 +13,7 @@ import {
   STRUCK_PLACES,
   scarfFaces,
   schoolsDue,
+  sizesFabricBears,
   systemFor,
   type Work,
 } from '../src/index.ts';
@@ -35,6 +36,15 @@ const PROOF: NeedleKind = {
 };
 
 describe('which needle suits', () => {
+  it('bears by the fabric alone what the whole answer bears', () => {
+    for (const thickness of [0.05, 0.3, 0.6, 1, 2, 5]) {
+      const work = { ...COTTON, thickness };
+      expect(sizesFabricBears(work)).toEqual(fitNeedle(work, HOUSEHOLD).bears);
+    }
+    expect(sizesFabricBears(COTTON)).toEqual([70, 75, 80]);
+    expect(sizesFabricBears({ ...COTTON, crossing: true })).toEqual([80, 90]);
+  });
+
   it('is the fine sharp 80 of the standard proof for two plies of cotton and 50-weight thread', () => {
     // Handbook: proof with a fine-sharp 80/12, known 50-weight thread, plain woven cotton.
     const fit = fitNeedle(COTTON, HOUSEHOLD);

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Choices, Toggles } from '../src/instruments/frame/bits.tsx';
 import { AnswerButton } from '../src/ticket/check/AnswerButton.tsx';
 import { Button, type ButtonProps } from '../src/ui/Button.tsx';
+import { ChanceLine } from '../src/ui/ChanceLine.tsx';
 import { CheckBox, CheckBoxes } from '../src/ui/CheckBox.tsx';
 import { CopyField } from '../src/ui/CopyField.tsx';
 import { DayField } from '../src/ui/DayField.tsx';
@@ -214,6 +215,10 @@ export const BOXES: PartStates = {
       ),
     },
   ],
+  ChanceLine: [0, 0.2, 1].map((chance) => ({
+    state: `${chance}`,
+    shown: <ChanceLine name="Needle bent" chance={chance} />,
+  })),
   Facts: [
     {
       state: 'some known, one not',

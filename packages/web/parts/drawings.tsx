@@ -1,10 +1,12 @@
 import { BOBBIN_TURNS, KNOWLEDGE, modelOf } from '@nodo/knowledge';
+import { BobbinFill } from '../src/drawing/BobbinFill.tsx';
 import { BobbinRims } from '../src/drawing/BobbinRims.tsx';
 import { BobbinToMeasure } from '../src/drawing/BobbinToMeasure.tsx';
 import { BobbinTurns } from '../src/drawing/BobbinTurns.tsx';
 import { bodyOf } from '../src/drawing/body/bodies.ts';
 import { spotsOf } from '../src/drawing/body/body.ts';
 import { ClockRing } from '../src/drawing/ClockRing.tsx';
+import { HangingCase } from '../src/drawing/HangingCase.tsx';
 import { MachineDrawing } from '../src/drawing/MachineDrawing.tsx';
 import { NeedleComesAndGoes } from '../src/drawing/needle/NeedleComesAndGoes.tsx';
 import { NeedleFaults } from '../src/drawing/needle/NeedleFaults.tsx';
@@ -12,6 +14,7 @@ import { SizeLadder } from '../src/drawing/needle/SizeLadder.tsx';
 import { ThreadInNeedle } from '../src/drawing/needle/ThreadInNeedle.tsx';
 import { WearThread } from '../src/drawing/needle/WearThread.tsx';
 import { PlaceDrawing } from '../src/drawing/PlaceDrawing.tsx';
+import { SeamCovered } from '../src/drawing/SeamCovered.tsx';
 import { Silhouette } from '../src/drawing/Silhouette.tsx';
 import { TensionDial } from '../src/drawing/TensionDial.tsx';
 import { ThingGlyph } from '../src/drawing/ToolGlyph.tsx';
@@ -120,6 +123,21 @@ export const DRAWINGS: PartStates = {
       />
     ),
   })),
+  BobbinFill: [8, 13, 19.5].map((winding) => ({
+    state: `${winding} mm`,
+    shown: (
+      <BobbinFill
+        room={{ full: 19.5, core: 8, width: 8.8, winding }}
+        figure={`${winding} mm`}
+        onWinding={nothing}
+      />
+    ),
+  })),
+  SeamCovered: [3, 30].map((covered) => ({
+    state: covered < 10 ? 'too short' : 'enough',
+    shown: <SeamCovered wanted={10} covered={covered} words={['10 m', `${covered} m`]} />,
+  })),
+  HangingCase: [{ state: 'as it is', shown: <HangingCase onMeasure={nothing} /> }],
   BobbinRims: [false, true].map((isBad) => ({
     state: isBad ? 'soft, with rough rims' : 'sound',
     shown: (

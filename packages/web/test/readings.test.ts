@@ -7,7 +7,11 @@ import {
   slipsThrough,
 } from '../src/instruments/bobbin/case/gapReading.ts';
 import { turnLooks, turnsAsked, withTurn } from '../src/instruments/bobbin/case/hangUpReading.ts';
-import { bobbinLooks, rightTurn } from '../src/instruments/bobbin/condition/conditionReading.ts';
+import {
+  bobbinLooks,
+  rightTurn,
+  tapped,
+} from '../src/instruments/bobbin/condition/conditionReading.ts';
 import { threadLeft } from '../src/instruments/bobbin/left/leftReading.ts';
 import { readHanging } from '../src/instruments/bobbin/tension/hangingReading.ts';
 import {
@@ -249,5 +253,44 @@ describe('a needle', () => {
 
   it('is counted as roughly as it is known', () => {
     expect([123_456, 1234.5, 12.345].map(roundly)).toEqual([123_500, 1235, 12.3]);
+  });
+});
+
+describe('a tap on the drawn bobbin', () => {
+  it('says that a rim is rough and takes it back, which leaves it felt and smooth', () => {
+    const rough = tapped({}, 'above');
+    expect([...(rough.rims ?? [])]).toEqual(['above']);
+    expect([...(tapped(rough, 'core').rims ?? [])]).toEqual(['above', 'core']);
+    const smooth = tapped(rough, 'above');
+    expect(smooth.rims?.size).toBe(0);
+    expect(bobbinLooks(smooth, undefined)).toEqual([{ check: 'bobbin-rim', found: undefined }]);
+  });
+
+  it('says that it is soft, then firm, and leaves what else was seen', () => {
+    const soft = tapped({ turns: 'clockwise' }, 'wound');
+    expect(soft).toEqual({ turns: 'clockwise', wound: 'soft' });
+    expect(tapped(soft, 'wound').wound).toBe('firm');
+  });
+});
+
+describe('what is left on a bobbin', () => {
+  it('is drawn from what was typed, and covers the seam or not', () => {
+    const typed = {
+      full: '19.5',
+      core: '8',
+      width: '8.8',
+      winding: '13',
+      thread: '0,2',
+      length: '2.5',
+      zigzag: '0',
+      fabric: '0.6',
+      seam: '25',
+    };
+    const left = threadLeft(typed);
+    expect(left?.room).toEqual({ full: 19.5, core: 8, width: 8.8, winding: 13 });
+    expect(left?.wanted).toBe(25);
+    expect(left?.lasts).toBe(false);
+    expect(left?.seam).toBeLessThan(25);
+    expect(threadLeft({ ...typed, winding: '30' })).toBeUndefined();
   });
 });

@@ -76,7 +76,7 @@ const MONOSPACED: readonly string[] = [
   'instruments/frame/bits.tsx',
   'instruments/needle/seat/HeadRow.tsx',
   'shop/PriceHints.tsx',
-  'ticket/ChanceLine.tsx',
+  'ui/ChanceLine.tsx',
   'ticket/Causes.tsx',
   'ticket/check/AnswerButton.tsx',
   'ticket/check/WhyThis.tsx',

@@ -1,5 +1,6 @@
 import { instruments } from '../messages/instruments.ts';
 import { DrawnText } from './DrawnText.tsx';
+import { LineDrawing } from './LineDrawing.tsx';
 import { type Box, TapSpots } from './Taps.tsx';
 
 const BOX: Box = [0, 0, 320, 128];
@@ -43,17 +44,7 @@ export function BobbinRims({
       }))}
       onTap={onTap}
     >
-      <svg
-        viewBox={BOX.join(' ')}
-        role="img"
-        aria-label={words.rims.drawing}
-        className="w-full"
-        fill="none"
-        stroke="var(--ink)"
-        strokeWidth="2"
-        strokeLinecap="round"
-        strokeLinejoin="round"
-      >
+      <LineDrawing box={BOX} account={words.rims.drawing} className="w-full">
         {[1, -1].map((side) => (
           <g key={side} transform={`translate(160 64) scale(${side} 1)`}>
             <path
@@ -96,7 +87,7 @@ export function BobbinRims({
             {words.rims.names[rim]}
           </DrawnText>
         ))}
-      </svg>
+      </LineDrawing>
     </TapSpots>
   );
 }

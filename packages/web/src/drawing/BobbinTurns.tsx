@@ -1,6 +1,7 @@
 import { BOBBIN_TURNS, type BobbinTurn } from '@nodo/knowledge';
 import { instruments } from '../messages/instruments.ts';
 import { DrawnText } from './DrawnText.tsx';
+import { LineDrawing } from './LineDrawing.tsx';
 import { type Box, TapSpots } from './Taps.tsx';
 
 const BOX: Box = [-80, -56, 160, 112];
@@ -51,17 +52,12 @@ export function BobbinTurns({
       ]}
       onTap={(id) => (id === 'spring' ? onSpring() : onTurn(id))}
     >
-      <svg
-        viewBox={BOX.join(' ')}
-        role="img"
-        aria-label={account}
+      <LineDrawing
+        box={BOX}
+        account={account}
         data-turn={turn}
         className="w-full"
-        fill="none"
-        stroke="var(--ink)"
         strokeWidth="1.4"
-        strokeLinecap="round"
-        strokeLinejoin="round"
       >
         <g transform={isMirrored ? 'scale(-1 1)' : undefined}>
           {/* The wall of the case with its slot, which leans the way the bobbin turns. */}
@@ -135,7 +131,7 @@ export function BobbinTurns({
             {word}
           </DrawnText>
         ))}
-      </svg>
+      </LineDrawing>
     </TapSpots>
   );
 }

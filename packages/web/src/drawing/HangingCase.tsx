@@ -1,5 +1,6 @@
 import { instruments } from '../messages/instruments.ts';
 import { DrawnText } from './DrawnText.tsx';
+import { LineDrawing } from './LineDrawing.tsx';
 import { type Box, TapSpots } from './Taps.tsx';
 
 const BOX: Box = [0, 0, 440, 216];
@@ -32,17 +33,7 @@ export function HangingCase({ onMeasure }: { readonly onMeasure: (measure: Measu
       spots={measures.map((id) => ({ id, label: words.parts[id], at: SPOTS[id] }))}
       onTap={onMeasure}
     >
-      <svg
-        viewBox={BOX.join(' ')}
-        role="img"
-        aria-label={words.drawing}
-        className="w-full"
-        fill="none"
-        stroke="var(--ink)"
-        strokeWidth="2"
-        strokeLinecap="round"
-        strokeLinejoin="round"
-      >
+      <LineDrawing box={BOX} account={words.drawing} className="w-full">
         {MOMENTS.map(({ x, hand, case: at }) => (
           <g key={x}>
             <path d={`M${x} ${hand}V${at}`} stroke="var(--below)" strokeWidth="2.500" />
@@ -90,7 +81,7 @@ export function HangingCase({ onMeasure }: { readonly onMeasure: (measure: Measu
             {words.parts[id]}
           </DrawnText>
         ))}
-      </svg>
+      </LineDrawing>
     </TapSpots>
   );
 }

@@ -1,6 +1,7 @@
 import type { Family, Place } from '@nodo/knowledge';
 import type { ReactNode } from 'react';
 import { DrawnText } from '../DrawnText.tsx';
+import { LineDrawing } from '../LineDrawing.tsx';
 
 /** What a detail is drawn from: the family, the place, and how the presser stands in the check. */
 export interface DetailProps {
@@ -23,20 +24,14 @@ export function Sheet({
   readonly children: ReactNode;
 }) {
   return (
-    <svg
-      viewBox="0 0 240 170"
-      role="img"
-      aria-label={account}
+    <LineDrawing
+      box={[0, 0, 240, 170]}
+      account={account}
       data-detail
       className={isWide ? 'w-full' : 'w-60 max-w-full shrink-0'}
-      fill="none"
-      stroke="var(--ink)"
-      strokeWidth="2"
-      strokeLinecap="round"
-      strokeLinejoin="round"
     >
       {children}
-    </svg>
+    </LineDrawing>
   );
 }
 

@@ -2,6 +2,7 @@ import type { NeedleIn } from '@nodo/ticket';
 import type { ReactNode } from 'react';
 import { instruments } from '../../messages/instruments.ts';
 import { DrawnText } from '../DrawnText.tsx';
+import { LineDrawing } from '../LineDrawing.tsx';
 import { type Box, type TapSpot, TapSpots } from '../Taps.tsx';
 
 export type ComesFrom = NeedleIn['from'];
@@ -50,17 +51,7 @@ export function NeedleComesAndGoes({
         else if (end) onBefore(end);
       }}
     >
-      <svg
-        viewBox={BOX.join(' ')}
-        role="img"
-        aria-label={words.drawing.account}
-        className="w-full"
-        fill="none"
-        stroke="var(--ink)"
-        strokeWidth="2"
-        strokeLinecap="round"
-        strokeLinejoin="round"
-      >
+      <LineDrawing box={BOX} account={words.drawing.account} className="w-full">
         {tops.map((spot) => (
           <Cell key={spot.id} spot={spot} isChosen={spot.id === from} word={words.drawing[spot.id]}>
             {ORIGINS[spot.id]}
@@ -82,7 +73,7 @@ export function NeedleComesAndGoes({
             {ENDS[spot.id]}
           </Cell>
         ))}
-      </svg>
+      </LineDrawing>
     </TapSpots>
   );
 }

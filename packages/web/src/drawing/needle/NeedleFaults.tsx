@@ -1,5 +1,6 @@
 import { instruments } from '../../messages/instruments.ts';
 import { DrawnText } from '../DrawnText.tsx';
+import { LineDrawing } from '../LineDrawing.tsx';
 import { type Box, TapSpots } from '../Taps.tsx';
 
 const BOX: Box = [0, 0, 440, 406];
@@ -62,17 +63,7 @@ export function NeedleFaults({
         else onGap(Number(id));
       }}
     >
-      <svg
-        viewBox={BOX.join(' ')}
-        role="img"
-        aria-label={words.account}
-        className="w-full"
-        fill="none"
-        stroke="var(--ink)"
-        strokeWidth="1.6"
-        strokeLinecap="round"
-        strokeLinejoin="round"
-      >
+      <LineDrawing box={BOX} account={words.account} className="w-full" strokeWidth="1.6">
         <DrawnText x={4} y={14} size={14} fill="var(--quiet)" stroke="none">
           {words.rolled(GAP_TIMES)}
         </DrawnText>
@@ -92,7 +83,7 @@ export function NeedleFaults({
           </g>
         ))}
         <End seen={seen} asked={asked} />
-      </svg>
+      </LineDrawing>
     </TapSpots>
   );
 }

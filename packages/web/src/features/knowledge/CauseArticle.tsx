@@ -127,7 +127,7 @@ function Alike({ cause, model }: { readonly cause: CauseSource; readonly model: 
         {alike.map(({ cause: id, shared, ours, theirs }) => {
           const [mine, other] = [finding(ours), finding(theirs)];
           return (
-            <li key={id} className="grid grid-cols-[9rem_1fr] gap-x-4 border-b border-rule py-1">
+            <li key={id} className="grid grid-cols-[6rem_1fr] gap-x-4 border-b border-rule py-1">
               <span className="pt-3 text-quiet">
                 <StrengthBar chance={shared} />
                 <span className="sr-only">{write.percent(shared)}</span>

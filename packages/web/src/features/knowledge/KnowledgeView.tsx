@@ -98,7 +98,15 @@ function Reading({
             tables.requests.proposals.filter(({ state }) => state === 'open').length,
           )}
         </TextLink>
-        <Contents key={model.family.id} model={model} current={`${kind ?? ''} ${id}`} />
+        <div className={kind === undefined ? 'contents' : 'contents max-lg:hidden'}>
+          <Contents key={model.family.id} model={model} current={`${kind ?? ''} ${id}`} />
+        </div>
+        {/* On a small screen what is read stands before what else there is. */}
+        {kind !== undefined && (
+          <TextLink to={`/knowledge?${search.toString()}`} className="lg:hidden">
+            {words.toAll}
+          </TextLink>
+        )}
       </div>
       <article className="bg-paper gutter py-4 lg:overflow-y-auto">
         {kind === 'changes' ? (

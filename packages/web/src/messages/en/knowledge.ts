@@ -64,5 +64,6 @@ export const knowledge = {
   answered: 'answered on this ticket',
   notAnswered: 'not answered on this ticket yet',
   doCheck: 'Do this check',
+  toAll: 'All causes and checks',
   read: 'Read about it',
 } as const;

@@ -3,7 +3,7 @@ import { evidenceOf, type FamilyModel, withinReach } from '@nodo/knowledge';
 import { useMemo } from 'react';
 import { later } from '../../messages/later.ts';
 import { UntilAsked } from '../../session/UntilAsked.tsx';
-import { ChanceLine } from '../../ticket/ChanceLine.tsx';
+import { ChanceLine } from '../../ui/ChanceLine.tsx';
 
 const SHOWN = 5;
 
