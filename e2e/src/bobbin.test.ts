@@ -122,10 +122,10 @@ describe('the bobbin instrument', () => {
     const odren = await screen('odren');
     await odren.go('/bobbin/left');
     await odren.sees('It lasts for this job.');
-    await fill(odren, 'Winding now, mm across', '9');
+    await fill(odren, 'Winding across now, mm', '9');
     await fill(odren, 'Seam still to sew, m', '40');
     await odren.sees('It does not last');
-    await fill(odren, 'Winding now, mm across', '30');
+    await fill(odren, 'Winding across now, mm', '30');
     await odren.sees('These measures do not go together');
     expect(odren.complaints).toEqual([]);
   });

@@ -34,7 +34,7 @@ const SPOTS = [
 const PLACES = [
   { part: 'needle/wear', at: [0.5, 0.6], field: 'How much', least: 5, most: 15 },
   { part: 'needle/broken', at: [0.5, 0.36], field: 'Next piece, mm', least: 18, most: 21 },
-  { part: 'bobbin/left', at: [0.4, 0.25], field: 'Winding now, mm across', least: 9, most: 16 },
+  { part: 'bobbin/left', at: [0.4, 0.25], field: 'Winding across now, mm', least: 9, most: 16 },
 ] as const;
 
 describe('the drawing of an instrument', () => {

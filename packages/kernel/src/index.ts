@@ -30,4 +30,12 @@ export {
 export { type Refusal, type RefusalCode, refusal, refuse } from './refusal.ts';
 export { type Actor, AT_THE_BENCH, AT_THE_COUNTER, EVERY_ROLE, LEADS, type Role } from './roles.ts';
 export { isReason, LEAST_REASON, lowerFirst } from './text.ts';
-export { GROUP, moneyDigits, WRITTEN_IN, writeCounted, writeDay, writeMoney } from './writing.ts';
+export {
+  currencySign,
+  GROUP,
+  moneyDigits,
+  WRITTEN_IN,
+  writeCounted,
+  writeDay,
+  writeMoney,
+} from './writing.ts';

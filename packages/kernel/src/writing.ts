@@ -36,5 +36,11 @@ export function writeMoney(minor: number, currency: string): string {
     .join('');
 }
 
+/** The sign of a currency as it stands before its amounts: "€"; its letters where it has none of its own. */
+export function currencySign(currency: string): string {
+  const format = new Intl.NumberFormat(WRITTEN_IN, { style: 'currency', currency });
+  return format.formatToParts(0).find(({ type }) => type === 'currency')?.value ?? currency;
+}
+
 /** Between thousands: a space that no line breaks at, never a sign that could be a decimal. Source: ISO 80000-1, 7.3.1. */
 export const GROUP = '\u00a0';

@@ -1,3 +1,4 @@
+import { currencySign } from '@nodo/kernel';
 import { NEW_SHOP_PROFILE } from '@nodo/shop';
 import { useMemo } from 'react';
 import { useShopQuery } from '../api/client.ts';
@@ -6,6 +7,7 @@ import { readMoney, typedMoney, write } from '../messages/index.ts';
 /** How the shop writes and reads money. */
 export function useMoney(): {
   readonly currency: string;
+  readonly sign: string;
   readonly say: (minor: number) => string;
   readonly read: (typed: string) => number | undefined;
   readonly typed: (minor: number) => string;
@@ -14,6 +16,7 @@ export function useMoney(): {
   return useMemo(
     () => ({
       currency,
+      sign: currencySign(currency),
       say: (minor: number) => write.money(minor, currency),
       read: (typed: string) => readMoney(typed, currency),
       typed: (minor: number) => typedMoney(minor, currency),

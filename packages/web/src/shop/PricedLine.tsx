@@ -1,6 +1,7 @@
 import { type KeyboardEvent, useState } from 'react';
 import { m } from '../messages/index.ts';
 import { readWhole } from '../messages/typed.ts';
+import { AmountField } from '../session/AmountField.tsx';
 import { useMoney } from '../session/useMoney.ts';
 import { Button } from '../ui/Button.tsx';
 import { NumberField, TextField } from '../ui/Field.tsx';
@@ -70,14 +71,14 @@ export function PricedLine({
         onText={setCount}
         onKeyDown={onKeyDown}
       />
-      <NumberField
+      <AmountField
         label={words.each}
         value={price}
         className="w-32"
         onText={setPrice}
         onKeyDown={onKeyDown}
       />
-      <Button disabled={!isGood} onClick={add}>
+      <Button lacks={!isGood && m.shell.lacks.all} onClick={add}>
         {submit}
       </Button>
     </fieldset>

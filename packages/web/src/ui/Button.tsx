@@ -1,4 +1,4 @@
-import type { ComponentProps } from 'react';
+import { type ComponentProps, useId } from 'react';
 import { twMerge } from 'tailwind-merge';
 
 const LOOKS = {
@@ -14,12 +14,25 @@ const LOOKS = {
 
 export interface ButtonProps extends ComponentProps<'button'> {
   readonly look?: keyof typeof LOOKS;
+  /** What it still waits for: it cannot be pressed, and says so beside it. */
+  readonly lacks?: string | false | undefined;
 }
 
-export function Button({ look = 'plain', className, type = 'button', ...rest }: ButtonProps) {
-  return (
+export function Button({
+  look = 'plain',
+  lacks = false,
+  disabled = false,
+  className,
+  type = 'button',
+  ...rest
+}: ButtonProps) {
+  const id = useId();
+  const isLacking = lacks !== false && lacks !== '';
+  const button = (
     <button
       type={type}
+      disabled={disabled || isLacking}
+      aria-describedby={isLacking ? id : undefined}
       className={twMerge(
         'inline-flex min-h-11 min-w-11 items-center justify-center gap-2 rounded-md border-2 px-4 py-2 text-base leading-tight transition-colors disabled:opacity-55',
         LOOKS[look],
@@ -27,5 +40,14 @@ export function Button({ look = 'plain', className, type = 'button', ...rest }: 
       )}
       {...rest}
     />
+  );
+  if (!isLacking) return button;
+  return (
+    <>
+      {button}
+      <span id={id} className="mt-auto mb-3 text-sm text-quiet">
+        {lacks}
+      </span>
+    </>
   );
 }

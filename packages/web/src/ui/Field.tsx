@@ -6,8 +6,15 @@ const BOX =
 
 export interface Labelled {
   readonly label: string;
+  /** Stands in the box, after what is typed. */
+  readonly unit?: string | undefined;
   readonly hint?: string | undefined;
   readonly error?: string | undefined;
+}
+
+interface Shown {
+  /** The label without what stands in the box. */
+  readonly shown?: string | undefined;
 }
 
 interface Typed {
@@ -18,25 +25,28 @@ interface Typed {
 /** Ties a box to its label, hint and error. */
 export function Field({
   label,
+  shown = label,
   hint,
   error,
   className,
   box,
-}: Labelled & {
-  readonly className?: string | undefined;
-  readonly box: (ties: {
-    readonly id: string;
-    readonly className: string;
-    readonly 'aria-invalid': true | undefined;
-    readonly 'aria-describedby': string | undefined;
-  }) => ReactNode;
-}) {
+}: Labelled &
+  Shown & {
+    readonly className?: string | undefined;
+    readonly box: (ties: {
+      readonly id: string;
+      readonly className: string;
+      readonly 'aria-invalid': true | undefined;
+      readonly 'aria-describedby': string | undefined;
+    }) => ReactNode;
+  }) {
   const id = useId();
   const describedBy = [hint && `${id}-hint`, error && `${id}-error`].filter(Boolean).join(' ');
   return (
     <div className={twMerge('flex flex-col gap-1', className)}>
       <label htmlFor={id} className="font-semibold">
-        {label}
+        {shown}
+        {shown !== label && <span className="sr-only">{label.slice(shown.length)}</span>}
       </label>
       {box({
         id,
@@ -61,26 +71,58 @@ export function Field({
 /** A line of text. */
 export function TextField({
   label,
+  shown,
+  unit,
   hint,
   error,
   className,
   onText,
   ...rest
-}: Labelled & Typed & ComponentProps<'input'>) {
-  const frame = { label, hint, error, className };
+}: Labelled & Shown & Typed & ComponentProps<'input'>) {
+  const frame = { label, shown, hint, error, className };
   const hear = onText && { onChange: heardBy(onText) };
-  return <Field {...frame} box={(ties) => <input dir="auto" {...ties} {...hear} {...rest} />} />;
+  const room = unit && { style: { paddingInlineEnd: `${unit.length + 2}ch` } };
+  return (
+    <Field
+      {...frame}
+      box={(ties) => {
+        const input = <input dir="auto" {...ties} {...room} {...hear} {...rest} />;
+        return unit === undefined ? input : <WithUnit unit={unit}>{input}</WithUnit>;
+      }}
+    />
+  );
 }
+
+function WithUnit({ unit, children }: { readonly unit: string; readonly children: ReactNode }) {
+  return (
+    <span className="relative block">
+      {children}
+      <span
+        aria-hidden
+        className="pointer-events-none absolute inset-y-0 end-3 flex items-center text-quiet"
+      >
+        {unit}
+      </span>
+    </span>
+  );
+}
+
+/** A label that ends in the unit of its number. */
+const UNIT_LAST = /^(.*), (mm|g|m|minutes|%)$/;
 
 /**
  * A number as it is typed, with comma or point. A line of text on purpose: fields that know the
- * page's own decimal sign alone read a pasted 45,5 as 455.
+ * page's own decimal sign alone read a pasted 45,5 as 455. A unit at the end of its label stands in the box; whoever
+ * hears the label hears it there.
  */
 export function NumberField({
   whole = false,
+  label,
   ...rest
 }: ComponentProps<typeof TextField> & { readonly whole?: boolean }) {
-  return <TextField inputMode={whole ? 'numeric' : 'decimal'} {...rest} />;
+  const [, name, unit] = UNIT_LAST.exec(label) ?? [];
+  const shown = { label, ...(unit && { unit, shown: name }) };
+  return <TextField inputMode={whole ? 'numeric' : 'decimal'} {...shown} {...rest} />;
 }
 
 /** Several lines of text. */

@@ -1,5 +1,6 @@
 import { isReason } from '@nodo/kernel';
 import { useState } from 'react';
+import { m } from '../messages/index.ts';
 import { Button } from './Button.tsx';
 import { TextField } from './Field.tsx';
 import { Form } from './Form.tsx';
@@ -18,7 +19,7 @@ export function ReasonForm({
   return (
     <Form className="mt-4 flex max-w-xl flex-col gap-3" onSubmit={() => onSubmit(reason.trim())}>
       <TextField label={label} value={reason} maxLength={500} autoFocus onText={setReason} />
-      <Button type="submit" disabled={!isReason(reason)}>
+      <Button type="submit" lacks={!isReason(reason) && m.shell.lacks.reason}>
         {submit}
       </Button>
     </Form>

@@ -30,7 +30,12 @@ export function NameScreen({ onDone }: { readonly onDone: () => void }) {
         onText={setName}
       />
       <FormError fault={error} />
-      <Button look="main" type="submit" disabled={isLoading || name.trim() === ''}>
+      <Button
+        look="main"
+        type="submit"
+        disabled={isLoading}
+        lacks={name.trim() === '' && m.shell.lacks.text}
+      >
         {words.save}
       </Button>
     </Form>

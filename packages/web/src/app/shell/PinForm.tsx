@@ -36,7 +36,12 @@ export function PinForm({
         error={error ? faultWords(error, m.shell.person.needsLine) : undefined}
         onText={(typed) => setPin(typed.replaceAll(/\D/g, ''))}
       />
-      <Button look="main" type="submit" disabled={pin.length < 4 || isLoading}>
+      <Button
+        look="main"
+        type="submit"
+        disabled={isLoading}
+        lacks={pin.length < 4 && m.shell.lacks.text}
+      >
         {submit}
       </Button>
     </Form>

@@ -87,7 +87,12 @@ function SecretForm({
         onText={setFresh}
       />
       <FormError fault={!busy && error} />
-      <Button look="main" type="submit" disabled={busy || password === '' || !pattern.test(fresh)}>
+      <Button
+        look="main"
+        type="submit"
+        disabled={busy}
+        lacks={(password === '' || !pattern.test(fresh)) && m.shell.lacks.all}
+      >
         {words.save}
       </Button>
     </Form>

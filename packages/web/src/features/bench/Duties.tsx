@@ -2,7 +2,7 @@ import type { DutyStatus } from '@nodo/core';
 import { isReason, lowerFirst } from '@nodo/kernel';
 import type { FamilyModel } from '@nodo/knowledge';
 import { memo, useState } from 'react';
-import { write } from '../../messages/index.ts';
+import { m, write } from '../../messages/index.ts';
 import { later } from '../../messages/later.ts';
 import { useTicket } from '../../ticket/TicketContext.tsx';
 import { requirementWords, symptomName } from '../../ticket/words.ts';
@@ -195,7 +195,11 @@ function WaiveSheet({
         onText={setReason}
       />
       <div className="mt-4 flex gap-3">
-        <Button look="hazard" disabled={!isReason(reason)} onClick={() => onWaive(reason.trim())}>
+        <Button
+          look="hazard"
+          lacks={!isReason(reason) && m.shell.lacks.reason}
+          onClick={() => onWaive(reason.trim())}
+        >
           {words.waive}
         </Button>
         <Button look="quiet" onClick={onLeave}>

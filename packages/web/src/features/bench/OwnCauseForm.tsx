@@ -1,5 +1,6 @@
 import { reportedOn } from '@nodo/ticket';
 import { useState } from 'react';
+import { m } from '../../messages/index.ts';
 import { later } from '../../messages/later.ts';
 import { useTicket } from '../../ticket/TicketContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -47,7 +48,11 @@ export function OwnCauseForm({
           />
         </fieldset>
       )}
-      <Button look="main" type="submit" disabled={name.trim() === '' || remedy.trim() === ''}>
+      <Button
+        look="main"
+        type="submit"
+        lacks={(name.trim() === '' || remedy.trim() === '') && m.shell.lacks.all}
+      >
         {words.submit}
       </Button>
     </Form>

@@ -3,13 +3,13 @@ import { assess, pendingOverlay, workLeftOn } from '@nodo/ticket';
 import { useMemo } from 'react';
 import { m } from '../../messages/index.ts';
 import { later } from '../../messages/later.ts';
+import { AmountField } from '../../session/AmountField.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
 import { intakeOf } from '../../shop/intake/intake.ts';
 import { blankForm, type IntakeForm } from '../../shop/intake/intakeForm.ts';
 import { PromisePicker } from '../../shop/promise/PromisePicker.tsx';
 import { SpokenSelect } from '../../shop/SpokenSelect.tsx';
 import { actorOf } from '../../ticket/useShownTicket.ts';
-import { NumberField } from '../../ui/Field.tsx';
 import { RadioBoxes } from '../../ui/RadioBoxes.tsx';
 
 const LIMITS = ['unspoken', 'up-to', 'ask-first'] as const;
@@ -52,7 +52,7 @@ export function Agreed({
           onChoose={(limit) => set({ limit })}
         />
         {form.limit === 'up-to' && (
-          <NumberField
+          <AmountField
             label={words.amount}
             error={limitFault}
             value={form.limitAmount}
@@ -60,7 +60,7 @@ export function Agreed({
             onText={(limitAmount) => set({ limitAmount })}
           />
         )}
-        <NumberField
+        <AmountField
           label={words.fee}
           hint={words.feeHint}
           error={feeFault}

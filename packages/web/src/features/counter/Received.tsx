@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { m } from '../../messages/index.ts';
 import { later } from '../../messages/later.ts';
 import { Button } from '../../ui/Button.tsx';
 import { CheckBoxes } from '../../ui/CheckBox.tsx';
@@ -47,7 +48,7 @@ export function Received({
             add();
           }}
         />
-        <Button onClick={add} disabled={other.trim() === ''}>
+        <Button onClick={add} lacks={other.trim() === '' && m.shell.lacks.text}>
           {words.add}
         </Button>
       </div>

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { useEraseCustomerMutation } from '../../api/client.ts';
+import { m } from '../../messages/index.ts';
 import { later } from '../../messages/later.ts';
 import { FormError } from '../../session/FormError.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -29,7 +30,12 @@ export function EraseForm({ customer }: { readonly customer: string }) {
           autoComplete="off"
           onText={setTyped}
         />
-        <Button look="hazard" type="submit" disabled={!isMeant || isLoading}>
+        <Button
+          look="hazard"
+          type="submit"
+          disabled={isLoading}
+          lacks={!isMeant && m.shell.lacks.text}
+        >
           {words.erase}
         </Button>
       </div>

@@ -7,6 +7,7 @@ import { Link, useSearchParams } from 'react-router';
 import { useCountTillMutation, useDaySheetQuery, useRackQuery } from '../../api/client.ts';
 import { m, write } from '../../messages/index.ts';
 import { later } from '../../messages/later.ts';
+import { AmountField } from '../../session/AmountField.tsx';
 import { FormError } from '../../session/FormError.tsx';
 import { NotRead } from '../../session/NotRead.tsx';
 import { useMoney } from '../../session/useMoney.ts';
@@ -14,7 +15,7 @@ import { usePeopleById } from '../../session/usePeopleById.ts';
 import { shopClock } from '../../time/shopTime.ts';
 import { Button } from '../../ui/Button.tsx';
 import { DayField } from '../../ui/DayField.tsx';
-import { NumberField, TextField } from '../../ui/Field.tsx';
+import { TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
 import { PaperLink } from '../../ui/PaperLink.tsx';
 import { Tag } from '../../ui/Tag.tsx';
@@ -165,7 +166,7 @@ function Till({
       </ul>
       <div className="print:hidden">
         <Form row onSubmit={() => void save()}>
-          <NumberField label={words.cash} value={typed} className="w-48" onText={setTyped} />
+          <AmountField label={words.cash} value={typed} className="w-48" onText={setTyped} />
           <TextField
             label={words.note}
             value={note}
@@ -173,7 +174,11 @@ function Till({
             className="min-w-48 flex-1"
             onText={setNote}
           />
-          <Button type="submit" disabled={counted === undefined || isLoading}>
+          <Button
+            type="submit"
+            disabled={isLoading}
+            lacks={counted === undefined && m.shell.lacks.amount}
+          >
             {words.save}
           </Button>
         </Form>

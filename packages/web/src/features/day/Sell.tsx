@@ -67,7 +67,8 @@ export function Sell({ onSold }: { readonly onSold: () => void }) {
           <Button
             look="main"
             className="self-start"
-            disabled={how === undefined || isLoading}
+            disabled={isLoading}
+            lacks={how === undefined && m.shell.lacks.choice}
             onClick={() => void save()}
           >
             {words.save}

@@ -64,7 +64,12 @@ export function InviteForm({ onHanded }: { readonly onHanded: (handed: HandedCod
         />
       </div>
       <FormError fault={error} />
-      <Button look="main" type="submit" disabled={given.name.trim() === '' || isLoading}>
+      <Button
+        look="main"
+        type="submit"
+        disabled={isLoading}
+        lacks={given.name.trim() === '' && m.shell.lacks.all}
+      >
         {words.submit}
       </Button>
     </Form>

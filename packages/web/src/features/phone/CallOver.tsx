@@ -1,5 +1,6 @@
 import { type SyntheticEvent, useState } from 'react';
 import { useRackRead } from '../../api/useRackRead.ts';
+import { m } from '../../messages/index.ts';
 import { later } from '../../messages/later.ts';
 import { firstFreeTag } from '../../shop/intake/firstFreeTag.ts';
 import { AnswerButton } from '../../ticket/check/AnswerButton.tsx';
@@ -104,7 +105,11 @@ export function Arrival({ mayTalk }: { readonly mayTalk: boolean }) {
             className="w-24"
             onText={setShelf}
           />
-          <Button look="main" type="submit" disabled={shelf.trim() === '' || (tag || free) === ''}>
+          <Button
+            look="main"
+            type="submit"
+            lacks={(shelf.trim() === '' || (tag || free) === '') && m.shell.lacks.all}
+          >
             {later.phone.arrived}
           </Button>
         </form>

@@ -2,7 +2,7 @@ import type { Day } from '@nodo/kernel';
 import type { DaysOff } from '@nodo/shop';
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { write } from '../../messages/index.ts';
+import { m, write } from '../../messages/index.ts';
 import { later } from '../../messages/later.ts';
 import { Button } from '../../ui/Button.tsx';
 import { DayField } from '../../ui/DayField.tsx';
@@ -70,7 +70,7 @@ export function DaysOffList({
           onText={setWhy}
         />
         <Button
-          disabled={!from || !last || last < from}
+          lacks={(!from || !last || last < from) && m.shell.lacks.days}
           aria-label={label(add)}
           onClick={() => {
             if (!from || !last) return;

@@ -1,10 +1,11 @@
 import type { PriceLine } from '@nodo/shop';
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { readMoney, write } from '../../messages/index.ts';
+import { m, readMoney, write } from '../../messages/index.ts';
 import { later } from '../../messages/later.ts';
+import { AmountField } from '../../session/AmountField.tsx';
 import { Button } from '../../ui/Button.tsx';
-import { NumberField, TextField } from '../../ui/Field.tsx';
+import { TextField } from '../../ui/Field.tsx';
 
 /** What the shop sells and does for a fixed price. */
 export function PriceList({
@@ -51,9 +52,9 @@ export function PriceList({
           className="min-w-56"
           onText={setTyped}
         />
-        <NumberField label={words.price} value={price} className="w-32" onText={setPrice} />
+        <AmountField label={words.price} value={price} className="w-32" onText={setPrice} />
         <Button
-          disabled={!isNew || each === undefined}
+          lacks={(!isNew || each === undefined) && m.shell.lacks.all}
           onClick={() => {
             if (each === undefined) return;
             onChange([...lines, { words: name, each }]);

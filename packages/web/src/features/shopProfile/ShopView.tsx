@@ -10,6 +10,7 @@ import { mayWorkAtBench } from '@nodo/ticket';
 import { toast } from 'sonner';
 import { useChangeShopMutation, usePeopleQuery, useShopQuery } from '../../api/client.ts';
 import { later } from '../../messages/later.ts';
+import { AmountField } from '../../session/AmountField.tsx';
 import { FormError } from '../../session/FormError.tsx';
 import { NotRead } from '../../session/NotRead.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
@@ -106,7 +107,7 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
           onText={(typed) => set({ currency: typed.toUpperCase() })}
         />
         {MONEY.map((name) => (
-          <NumberField
+          <AmountField
             key={name}
             label={words[name]}
             value={card[name]}

@@ -5,20 +5,21 @@ import { mayKeep } from './instrumentBench.ts';
 /** Keeps a reading on the ticket; absent where nothing can be kept. */
 export function KeepButton({
   label,
-  disabled = false,
+  lacks = false,
   onKeep,
   look = 'main',
   className = '',
 }: {
   readonly label: string;
-  readonly disabled?: boolean;
+  /** What it still waits for. */
+  readonly lacks?: string | false;
   readonly onKeep: () => void;
   readonly look?: 'main' | 'plain';
   readonly className?: string;
 }) {
   if (!mayKeep(useInstrumentBench())) return null;
   return (
-    <Button look={look} className={`self-start ${className}`} disabled={disabled} onClick={onKeep}>
+    <Button look={look} className={`self-start ${className}`} lacks={lacks} onClick={onKeep}>
       {label}
     </Button>
   );

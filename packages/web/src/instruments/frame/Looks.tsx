@@ -1,4 +1,5 @@
 import type { CheckId, FindingId } from '@nodo/knowledge';
+import { m } from '../../messages/index.ts';
 import { instruments } from '../../messages/instruments.ts';
 import { Choices } from './bits.tsx';
 import { useInstrumentBench } from './InstrumentContext.tsx';
@@ -41,7 +42,7 @@ export function Looks<Answer extends string>({
       />
       <KeepButton
         label={instruments.bobbin.tension.keep}
-        disabled={said === undefined}
+        lacks={said === undefined && m.shell.lacks.choice}
         onKeep={keep}
       />
     </div>

@@ -95,7 +95,7 @@ export const cards = {
     money: 'Prices and tax',
     currency: 'Currency, three letters',
     hour: 'An hour of work',
-    tax: 'Tax in per cent',
+    tax: 'Tax, %',
     taxIncluded: 'Prices contain the tax',
     leastFee: 'Lowest fee',
     onBills: 'On bills',

@@ -1,4 +1,19 @@
 export const shell = {
+  /** What a button still waits for. */
+  lacks: {
+    choice: 'Choose one first.',
+    amount: 'First an amount in figures.',
+    number: 'First a number.',
+    text: 'Fill it in first.',
+    all: 'Fill in every field first.',
+    reason: 'First a reason, three letters at least.',
+    tick: 'Tick something first.',
+    untick: 'Something is ticked.',
+    answer: 'Answer a line first.',
+    days: 'First both days, the last not before the first.',
+    picture: 'First a picture.',
+    other: 'First another one than it is.',
+  },
   product: 'Nodo',
   skipToMain: 'Skip to the work',
   mainNav: 'Main',

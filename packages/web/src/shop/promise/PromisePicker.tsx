@@ -101,7 +101,7 @@ export function PromisePicker({
                 }}
               >
                 <TextField label={words.despite} value={why} maxLength={300} onText={setWhy} />
-                <Button type="submit" disabled={!isReason(why)}>
+                <Button type="submit" lacks={!isReason(why) && m.shell.lacks.reason}>
                   {words.anyway}
                 </Button>
               </Form>

@@ -3,6 +3,7 @@ import { Camera } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { call } from '../../api/client.ts';
 import { faultWords } from '../../messages/errors.ts';
+import { m } from '../../messages/index.ts';
 import { later } from '../../messages/later.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
@@ -98,7 +99,12 @@ export function PhotoForm({
       {state.kind === 'sending' ? (
         <Sewing label={words.sending} />
       ) : (
-        <Button look="main" type="submit" className="self-start" disabled={!hasPicture}>
+        <Button
+          look="main"
+          type="submit"
+          className="self-start"
+          lacks={!hasPicture && m.shell.lacks.picture}
+        >
           {words.keep}
         </Button>
       )}

@@ -5,12 +5,12 @@ import { useState } from 'react';
 import { useBillsQuery } from '../../../api/client.ts';
 import { m } from '../../../messages/index.ts';
 import { later } from '../../../messages/later.ts';
+import { AmountField } from '../../../session/AmountField.tsx';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useMoney } from '../../../session/useMoney.ts';
 import { onEnter, PricedLine } from '../../../shop/PricedLine.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
-import { NumberField } from '../../../ui/Field.tsx';
 
 /** The parts on the bill, and those that went in and wait for their price. A bill that is handed over is not touched. */
 export function ClosingParts({ left }: { readonly left: readonly string[] }) {
@@ -87,14 +87,18 @@ function PriceOf({ part }: { readonly part: string }) {
   };
   return (
     <div className="flex items-end gap-3">
-      <NumberField
+      <AmountField
         className="w-40"
         label={words.priceOfPart(part)}
         value={price}
         onText={setPrice}
         onKeyDown={onEnter(add)}
       />
-      <Button className="shrink-0 whitespace-nowrap" disabled={each === undefined} onClick={add}>
+      <Button
+        className="shrink-0 whitespace-nowrap"
+        lacks={each === undefined && m.shell.lacks.amount}
+        onClick={add}
+      >
         {words.addPart}
       </Button>
     </div>

@@ -4,11 +4,12 @@ import { useState } from 'react';
 import { useMachineQuery, useShopQuery } from '../../../api/client.ts';
 import { write } from '../../../messages/index.ts';
 import { later } from '../../../messages/later.ts';
+import { AmountField } from '../../../session/AmountField.tsx';
 import { useMoney } from '../../../session/useMoney.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { shopDayOf } from '../../../time/shopTime.ts';
 import { Button } from '../../../ui/Button.tsx';
-import { NumberField, TextField } from '../../../ui/Field.tsx';
+import { TextField } from '../../../ui/Field.tsx';
 import type { useClosingSheet } from './useClosingSheet.ts';
 
 /** What is taken off the price, with its reason; all of it where the shop's warranty covers the repair. */
@@ -41,7 +42,7 @@ export function TakenOff({
       )}
       {isOpen ? (
         <div className="flex flex-wrap items-end gap-3">
-          <NumberField
+          <AmountField
             className="w-32"
             label={words.amount}
             error={errorOf('off')}

@@ -136,12 +136,12 @@ export default function HandOut({ onClose }: { readonly onClose: () => void }) {
           <p className="font-semibold">{words.missing(missing.join(', '))}</p>
         )}
         <FormError fault={fault} />
-        {step === 'form' && lacks && <p className="text-quiet">{lacks}</p>}
         <Button
           type="submit"
           look="main"
           className="min-h-14"
-          disabled={lacks !== undefined || step !== 'form'}
+          disabled={step !== 'form'}
+          lacks={step === 'form' && lacks}
         >
           {step === 'form' ? words.done : words.sending}
         </Button>

@@ -1,6 +1,6 @@
 import { PAYMENT_WAYS, type PaymentWay } from '@nodo/ticket';
 import { useState } from 'react';
-import { write } from '../../../messages/index.ts';
+import { m, write } from '../../../messages/index.ts';
 import { later } from '../../../messages/later.ts';
 import { useMoney } from '../../../session/useMoney.ts';
 import { PayWays } from '../../../shop/PayWays.tsx';
@@ -60,7 +60,7 @@ export function PayOrReturn({
         value={how}
         onChoose={setHow}
       />
-      <Button type="submit" disabled={how === undefined}>
+      <Button type="submit" lacks={how === undefined && m.shell.lacks.choice}>
         {words.save}
       </Button>
     </Form>

@@ -68,7 +68,10 @@ export function FoundPart() {
             className="w-32"
             onText={setShelf}
           />
-          <Button type="submit" disabled={shelf.trim() === '' || shelf.trim() === intake.shelf}>
+          <Button
+            type="submit"
+            lacks={(shelf.trim() === '' || shelf.trim() === intake.shelf) && m.shell.lacks.other}
+          >
             {words.move}
           </Button>
         </Form>
@@ -156,7 +159,7 @@ function Measure({
               ['set', words.set],
             ]}
           />
-          <Button type="submit" disabled={value === undefined}>
+          <Button type="submit" lacks={value === undefined && m.shell.lacks.number}>
             {words.measure}
           </Button>
         </Form>

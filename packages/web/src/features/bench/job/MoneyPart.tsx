@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useShopQuery } from '../../../api/client.ts';
 import { m } from '../../../messages/index.ts';
 import { readWhole } from '../../../messages/typed.ts';
+import { AmountField } from '../../../session/AmountField.tsx';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useMoney } from '../../../session/useMoney.ts';
 import { SpokenSelect } from '../../../shop/SpokenSelect.tsx';
@@ -22,14 +23,15 @@ export function MoneyPart() {
   const money = useMoney();
   const words = m.life.sheet;
   const isOpen = status === 'open';
+  const isAsked = life.asked !== undefined && !life.asked.answer;
   const { role } = session.person;
   return (
     <div className="flex flex-col gap-4">
       <div>
         {life.limit === undefined && <p>{words.noLimit}</p>}
-        <PriceAgreed />
+        <PriceAgreed isAskedBeside={isOpen && isAsked} />
       </div>
-      {isOpen && (life.asked && !life.asked.answer ? <PriceAnswer /> : <Ask />)}
+      {isOpen && (isAsked ? <PriceAnswer /> : <Ask />)}
       {isOpen && ticket.intake?.tag !== undefined && mayRecord(role, 'ticket-closed') && (
         <GoesBackUnrepaired />
       )}
@@ -65,7 +67,7 @@ function Ask() {
         }
       }}
     >
-      <NumberField label={words.amount} value={amount} className="w-40" onText={setAmount} />
+      <AmountField label={words.amount} value={amount} className="w-40" onText={setAmount} />
       <TextField
         label={words.forWhat}
         value={what}
@@ -73,7 +75,10 @@ function Ask() {
         className="min-w-64 flex-1"
         onText={setWhat}
       />
-      <Button type="submit" disabled={minor === undefined || what.trim() === ''}>
+      <Button
+        type="submit"
+        lacks={(minor === undefined || what.trim() === '') && m.shell.lacks.all}
+      >
         {words.ask}
       </Button>
     </Form>
@@ -143,7 +148,7 @@ function PriceForm() {
         className="w-44"
         onText={setTyped}
       />
-      <Button type="submit" disabled={!isWhole}>
+      <Button type="submit" lacks={!isWhole && m.shell.lacks.number}>
         {words.bill}
       </Button>
     </Form>

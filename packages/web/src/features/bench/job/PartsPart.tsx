@@ -2,13 +2,14 @@ import type { Day } from '@nodo/kernel';
 import { mayRecord, type PartAwaited } from '@nodo/ticket';
 import { useState } from 'react';
 import { m, write } from '../../../messages/index.ts';
+import { AmountField } from '../../../session/AmountField.tsx';
 import { useSession } from '../../../session/SessionContext.tsx';
 import { useMoney } from '../../../session/useMoney.ts';
 import { PricedLine } from '../../../shop/PricedLine.tsx';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { Button } from '../../../ui/Button.tsx';
 import { DayField } from '../../../ui/DayField.tsx';
-import { NumberField, TextField } from '../../../ui/Field.tsx';
+import { TextField } from '../../../ui/Field.tsx';
 import { Form } from '../../../ui/Form.tsx';
 
 /** Parts that are waited for, and parts that went in. */
@@ -79,8 +80,8 @@ function Arrived({ id, part, each: known }: PartAwaited) {
       }}
     >
       <span className="self-center font-semibold">{words.arrived(part)}</span>
-      <NumberField label={words.each} value={price} className="w-32" onText={setPrice} />
-      <Button type="submit" disabled={each === undefined}>
+      <AmountField label={words.each} value={price} className="w-32" onText={setPrice} />
+      <Button type="submit" lacks={each === undefined && m.shell.lacks.amount}>
         {words.fitNow}
       </Button>
     </Form>
@@ -117,8 +118,8 @@ function Order() {
         onText={setPart}
       />
       <DayField label={words.expected} value={expected} onChange={setExpected} />
-      <NumberField label={words.eachIfKnown} value={price} className="w-44" onText={setPrice} />
-      <Button type="submit" disabled={!isGood}>
+      <AmountField label={words.eachIfKnown} value={price} className="w-44" onText={setPrice} />
+      <Button type="submit" lacks={!isGood && m.shell.lacks.text}>
         {words.order}
       </Button>
     </Form>

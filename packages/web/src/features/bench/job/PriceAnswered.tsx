@@ -11,8 +11,11 @@ export function usePriceAnswered(): string | undefined {
   return m.life.answered(agreed, money.say(asked.amount), m.life.spoken(how), write.moment(at));
 }
 
-/** What may be spent: the answer, the limit, the fee for the look; none where it was not discussed. */
-function usePriceLines(): readonly string[] {
+/**
+ * What may be spent: the answer, the limit, the fee for the look; none where it was not discussed.
+ * @param isAskedBeside the question that waits for its answer stands beside it
+ */
+function usePriceLines(isAskedBeside = false): readonly string[] {
   const { life } = useTicket().ticket;
   const money = useMoney();
   const answered = usePriceAnswered();
@@ -20,7 +23,9 @@ function usePriceLines(): readonly string[] {
   const { asked, limit, inspectionFee } = life;
   return [
     answered,
-    asked && !asked.answer ? words.asked(money.say(asked.amount), asked.words) : undefined,
+    asked && !asked.answer && !isAskedBeside
+      ? words.asked(money.say(asked.amount), asked.words)
+      : undefined,
     asked?.answer?.words ? `“${asked.answer.words}”` : undefined,
     limit === undefined
       ? undefined
@@ -32,8 +37,8 @@ function usePriceLines(): readonly string[] {
 }
 
 /** What may be spent, line by line. */
-export function PriceAgreed() {
-  return usePriceLines().map((line, at) => (
+export function PriceAgreed({ isAskedBeside = false }: { readonly isAskedBeside?: boolean }) {
+  return usePriceLines(isAskedBeside).map((line, at) => (
     <p key={line} className={`break-words ${at === 0 ? 'font-semibold' : 'text-quiet'}`}>
       <bdi>{line}</bdi>
     </p>

@@ -61,7 +61,7 @@ export function TimePart() {
             className="min-w-56 flex-1"
             onText={setWhat}
           />
-          <Button type="submit" disabled={!isGood}>
+          <Button type="submit" lacks={!isGood && m.shell.lacks.all}>
             {words.book}
           </Button>
         </Form>

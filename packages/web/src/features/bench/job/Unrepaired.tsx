@@ -32,7 +32,7 @@ export function GoesBackUnrepaired() {
           <p className="text-sm text-quiet">{words.unrepairedNote}</p>
           <Button
             className="mt-2"
-            disabled={why === undefined}
+            lacks={why === undefined && m.shell.lacks.choice}
             onClick={() => why && record('ticket-closed', { unrepaired: true, why })}
           >
             {words.unrepaired.close}

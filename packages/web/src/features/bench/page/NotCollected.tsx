@@ -57,7 +57,7 @@ export function NotCollected() {
             onChoose={setWay}
           />
           <TextField label={words.reason} value={reason} maxLength={500} onText={setReason} />
-          <Button type="submit" className="self-start" disabled={!isReady}>
+          <Button type="submit" className="self-start" lacks={!isReady && m.shell.lacks.all}>
             {words.save}
           </Button>
         </Form>

@@ -2,7 +2,7 @@ import { lowerFirst } from '@nodo/kernel';
 import { COMPLAINT } from '@nodo/knowledge';
 import { IN_WORDS, SETTLED_BY_HAND, type SettledByHand } from '@nodo/ticket';
 import { useState } from 'react';
-import { write } from '../../../messages/index.ts';
+import { m, write } from '../../../messages/index.ts';
 import { later } from '../../../messages/later.ts';
 import { ComplaintTicks } from '../../../shop/intake/Asked.tsx';
 import { answersTo } from '../../../ticket/answersTo.ts';
@@ -85,7 +85,7 @@ export function AskSymptomsStep({ onSettle }: { readonly onSettle: (symptom: str
           <div className="mt-4 flex flex-wrap gap-3">
             <Button
               look="main"
-              disabled={ticked.length === 0}
+              lacks={ticked.length === 0 && m.shell.lacks.tick}
               onClick={() =>
                 record('findings-recorded', {
                   check: COMPLAINT,
@@ -96,7 +96,7 @@ export function AskSymptomsStep({ onSettle }: { readonly onSettle: (symptom: str
               {words.log}
             </Button>
             <Button
-              disabled={ticked.length > 0}
+              lacks={ticked.length > 0 && m.shell.lacks.untick}
               onClick={() =>
                 record('findings-recorded', {
                   check: COMPLAINT,

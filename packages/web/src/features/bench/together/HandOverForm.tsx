@@ -1,5 +1,6 @@
 import type { Person } from '@nodo/api';
 import { useState } from 'react';
+import { m } from '../../../messages/index.ts';
 import { later } from '../../../messages/later.ts';
 import type { RecordEntry } from '../../../ticket/useRecord.ts';
 import { Button } from '../../../ui/Button.tsx';
@@ -49,7 +50,7 @@ export function HandOverForm({
         value={note}
         onText={setNote}
       />
-      <Button look="main" type="submit" disabled={note.trim() === ''}>
+      <Button look="main" type="submit" lacks={note.trim() === '' && m.shell.lacks.text}>
         {words.submit}
       </Button>
     </Form>

@@ -1,5 +1,6 @@
 import type { CallError } from '@nodo/client';
 import { faultWords } from '../../../messages/errors.ts';
+import { m } from '../../../messages/index.ts';
 import { later } from '../../../messages/later.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { TextArea } from '../../../ui/Field.tsx';
@@ -35,7 +36,8 @@ export function ProposalEnd({
         type="submit"
         look="main"
         className="self-start"
-        disabled={!isReady || isSending || reason.trim() === ''}
+        disabled={!isReady || isSending}
+        lacks={reason.trim() === '' && m.shell.lacks.reason}
       >
         {words.submit}
       </Button>

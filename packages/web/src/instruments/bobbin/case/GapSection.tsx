@@ -1,6 +1,6 @@
 import type { StopGapReading } from '@nodo/core';
 import { caseSeat } from '@nodo/ticket';
-import { write } from '../../../messages/index.ts';
+import { m, write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { NumberField } from '../../../ui/Field.tsx';
@@ -47,7 +47,6 @@ export function GapSection({
     <section aria-label={words.title} className="flex flex-col gap-2">
       <h2 className="text-lg font-semibold">{words.title}</h2>
       <p className="leading-snug">{words.how}</p>
-      {seatFirst && <p className="font-semibold">{words.seatFirst}</p>}
       <div className="flex flex-wrap gap-3">
         <NumberField
           label={words.passes}
@@ -64,7 +63,11 @@ export function GapSection({
       </div>
       <KeepButton
         label={words.keep}
-        disabled={usual?.slips === undefined || seatFirst === true}
+        lacks={
+          seatFirst === true
+            ? words.seatFirst
+            : usual?.slips === undefined && (gap ? words.unsure : m.shell.lacks.all)
+        }
         onKeep={keep}
       />
     </section>

@@ -1,4 +1,5 @@
 import { locateHangUp } from '@nodo/knowledge';
+import { m } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { later } from '../../../messages/later.ts';
 import { Select } from '../../../ui/Select.tsx';
@@ -73,7 +74,7 @@ export function HangUpSection({
       )}
       <KeepButton
         label={words.keep}
-        disabled={where.kind === 'turn' && where.next === 'all'}
+        lacks={where.kind === 'turn' && where.next === 'all' && m.shell.lacks.choice}
         onKeep={keep}
       />
     </section>

@@ -1,4 +1,5 @@
 import { caseSeat } from '@nodo/ticket';
+import { m } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Choices } from '../../frame/bits.tsx';
@@ -42,7 +43,11 @@ export function SeatSection({
         onChoose={onSay}
       />
       <div className="flex flex-wrap gap-2">
-        <KeepButton label={words.keep} disabled={said === undefined} onKeep={keep} />
+        <KeepButton
+          label={words.keep}
+          lacks={said === undefined && m.shell.lacks.choice}
+          onKeep={keep}
+        />
         {proof === 'off' && mayDo(bench) && (
           <Button onClick={() => keepAction(bench, 'case-seated')}>{words.done}</Button>
         )}

@@ -9,6 +9,7 @@ import {
 import { useState } from 'react';
 import { BobbinRims } from '../../../drawing/BobbinRims.tsx';
 import { BobbinTurns } from '../../../drawing/BobbinTurns.tsx';
+import { m } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Choices, Toggles } from '../../frame/bits.tsx';
@@ -89,7 +90,11 @@ export function ConditionPart() {
       }
       end={
         <>
-          <KeepButton label={words.keep} disabled={Object.keys(seen).length === 0} onKeep={keep} />
+          <KeepButton
+            label={words.keep}
+            lacks={Object.keys(seen).length === 0 && m.shell.lacks.answer}
+            onKeep={keep}
+          />
           <BobbinToDo />
           <OtherBobbin />
         </>

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { m } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Caution } from '../../../ticket/check/Caution.tsx';
 import { Choices } from '../../frame/bits.tsx';
@@ -22,7 +23,6 @@ export function OtherBobbin() {
       <h2 className="text-lg font-semibold">{words.title}</h2>
       <p className="leading-snug">{words.how}</p>
       <Caution text={words.caution} />
-      {isOpen && <p className="font-semibold">{words.openFirst}</p>}
       <Choices
         legend={words.question}
         value={said}
@@ -35,7 +35,7 @@ export function OtherBobbin() {
       {said && <p className="leading-snug">{words[said]}</p>}
       <KeepButton
         label={words.keep}
-        disabled={said === undefined || isOpen}
+        lacks={isOpen ? words.openFirst : said === undefined && m.shell.lacks.choice}
         onKeep={keep}
         look="plain"
       />

@@ -2,7 +2,7 @@ import { type ClockPlace, sameAs } from '@nodo/core';
 import { MARK_KINDS, type MarkKind } from '@nodo/knowledge';
 import type { EarlierMark } from '@nodo/ticket';
 import { useState } from 'react';
-import { write } from '../../../messages/index.ts';
+import { m, write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Choices } from '../../frame/bits.tsx';
@@ -74,7 +74,7 @@ export function NewMark({
       <div className="flex flex-wrap gap-2">
         <Button
           look="main"
-          disabled={kind === undefined}
+          lacks={kind === undefined && m.shell.lacks.choice}
           onClick={() => kind && onPut({ kind, length, was: known?.id ?? null })}
         >
           {words.put}

@@ -88,7 +88,7 @@ export function KeepGauge({
   return (
     <KeepButton
       label={words.keep}
-      disabled={!pull || isRunning}
+      lacks={isRunning ? words.gauge.stopFirst : !pull && words.gauge.drawFirst}
       onKeep={() => pull && keepTension(bench, 'case-gauge', pull.tension, limit)}
     />
   );

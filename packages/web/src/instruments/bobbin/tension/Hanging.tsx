@@ -1,6 +1,6 @@
 import type { MeasureLimit } from '@nodo/ticket';
 import { type RefObject, useRef } from 'react';
-import { write } from '../../../messages/index.ts';
+import { m, write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { NumberField } from '../../../ui/Field.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
@@ -85,7 +85,7 @@ export function KeepHanging({ typed, limit }: HangingProps) {
   return (
     <KeepButton
       label={instruments.bobbin.tension.keep}
-      disabled={!measured}
+      lacks={!measured && m.shell.lacks.all}
       onKeep={() => measured && keepTension(bench, 'case-drop', measured.tension, limit)}
     />
   );

@@ -2,7 +2,7 @@ import { BOBBIN_CLASSES, type BobbinClassId, type CheckId } from '@nodo/knowledg
 import { useRef, useState } from 'react';
 import { BobbinsOver } from '../../../drawing/BobbinsOver.tsx';
 import { BobbinToMeasure } from '../../../drawing/BobbinToMeasure.tsx';
-import { write } from '../../../messages/index.ts';
+import { m, write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { NumberField } from '../../../ui/Field.tsx';
@@ -126,7 +126,13 @@ export function WhichPart() {
           )}
         </>
       }
-      end={<KeepButton label={words.keep} disabled={!measured || !isKnown} onKeep={keep} />}
+      end={
+        <KeepButton
+          label={words.keep}
+          lacks={!measured ? m.shell.lacks.all : !isKnown && m.shell.lacks.choice}
+          onKeep={keep}
+        />
+      }
     >
       <p className="max-w-prose leading-snug">{words.how}</p>
       <div className="grid grid-cols-2 gap-3">

@@ -4,7 +4,7 @@ import { assess, PIECES_FOUND } from '@nodo/ticket';
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import { PiecesView } from '../../../drawing/needle/PiecesView.tsx';
-import { write } from '../../../messages/index.ts';
+import { m, write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { readNumber } from '../../../messages/typed.ts';
 import { Caution } from '../../../ticket/check/Caution.tsx';
@@ -112,7 +112,11 @@ export function BrokenPart() {
                 </Button>
               ) : (
                 <>
-                  <Button look="main" disabled={pieces.length === 0} onClick={keep}>
+                  <Button
+                    look="main"
+                    lacks={pieces.length === 0 && words.piecesFirst}
+                    onClick={keep}
+                  >
                     {words.keep}
                   </Button>
                   <Button onClick={() => setWaiving(!isWaiving)}>{words.waive}</Button>
@@ -145,7 +149,7 @@ export function BrokenPart() {
           error={typed !== '' && !isPossible ? words.impossible : undefined}
           onText={setTyped}
         />
-        <Button type="submit" disabled={!isPossible}>
+        <Button type="submit" lacks={!isPossible && m.shell.lacks.number}>
           {words.add}
         </Button>
         <NumberField

@@ -2,7 +2,7 @@ import { mm, SEATED, seatEffect } from '@nodo/core';
 import { needleLine } from '@nodo/shop';
 import { useState } from 'react';
 import { type FaultSpot, NeedleFaults } from '../../../drawing/needle/NeedleFaults.tsx';
-import { write } from '../../../messages/index.ts';
+import { m, write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Choices, Reading } from '../../frame/bits.tsx';
@@ -91,7 +91,7 @@ export function ConditionPart() {
         <KeepButton
           label={words.keep}
           className="min-h-12 text-lg"
-          disabled={isEmpty}
+          lacks={isEmpty && m.shell.lacks.answer}
           onKeep={keep}
         />
       }

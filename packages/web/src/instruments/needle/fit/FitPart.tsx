@@ -12,7 +12,7 @@ import { type SewingWork, threadAcross, workOf } from '@nodo/ticket';
 import { useState } from 'react';
 import { SizeLadder } from '../../../drawing/needle/SizeLadder.tsx';
 import { ThreadInNeedle } from '../../../drawing/needle/ThreadInNeedle.tsx';
-import { write } from '../../../messages/index.ts';
+import { m, write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { readNumber } from '../../../messages/typed.ts';
 import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
@@ -109,7 +109,7 @@ export function FitPart() {
       end={
         mayKeep(bench) && (
           <div className="flex flex-wrap items-center gap-4">
-            <Button look="main" disabled={!isWork} onClick={keep}>
+            <Button look="main" lacks={!isWork && m.shell.lacks.all} onClick={keep}>
               {words.keep}
             </Button>
             {onTicket && kept && (

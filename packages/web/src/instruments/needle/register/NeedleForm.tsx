@@ -102,7 +102,13 @@ export function NeedleForm({
   };
   const isReady = from !== 'opened' || chosen !== undefined;
   const keep = (
-    <Button type="submit" look="main" className="self-start" disabled={!isReady || isLoading}>
+    <Button
+      type="submit"
+      look="main"
+      className="self-start"
+      disabled={isLoading}
+      lacks={!isReady && words.noneOpened}
+    >
       {words.keep}
     </Button>
   );

@@ -154,7 +154,8 @@ export function SeatPart() {
             {mayKeep(bench) ? (
               <Button
                 look="main"
-                disabled={!isDone || isKept}
+                disabled={isKept}
+                lacks={!isDone && words.notAll}
                 onClick={keep}
                 className="min-h-12 text-lg"
               >
@@ -163,7 +164,6 @@ export function SeatPart() {
             ) : (
               <Button onClick={forget}>{words.keepAlone}</Button>
             )}
-            {mayKeep(bench) && !isDone && <p className="text-sm text-quiet">{words.notAll}</p>}
           </div>
           {shouldFace !== undefined && (
             <SeatToDo
