@@ -66,7 +66,10 @@ export default tseslint.config(
   },
   {
     files: ['packages/server/src/**/*.ts', 'demo/src/**/*.ts'],
-    ignores: ['packages/server/src/{main,doorMain,migrate,process}.ts', 'demo/src/main.ts'],
+    ignores: [
+      'packages/server/src/{main,doorMain,migrate,ownShopMain,process}.ts',
+      'demo/src/main.ts',
+    ],
     rules: {
       'no-restricted-globals': [
         'error',

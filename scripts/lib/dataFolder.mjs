@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { explained, SetupFault } from './fault.mjs';
@@ -8,6 +9,8 @@ const LEAST_FREE_BYTES = 200e6;
 
 /** What the database was last prepared by and with. */
 const PREPARED = 'prepared.json';
+/** Says that a shop of one's own lies in the folder, and which. */
+const OWN_SHOP = 'shop.json';
 /** Which process serves from the folder, and from which folder, since folders are copied. */
 const LOCK = 'running.pid';
 
@@ -38,6 +41,32 @@ export function prepareFolder(home) {
   // Of two that start at once, one fails here.
   writeFileSync(lock, `${process.pid}\n${home}`, { flag: 'wx' });
   return () => rmSync(lock, { force: true });
+}
+
+/**
+ * The id of the shop of one's own that lies in a folder, made with it and kept beside the data; undefined in a folder
+ * of the demo.
+ * @param {string} home
+ * @param {boolean} isWanted whether a folder in which no shop lies yet becomes one
+ * @returns {string | undefined}
+ */
+export function ownShopIn(home, isWanted) {
+  const file = join(home, OWN_SHOP);
+  if (existsSync(file)) {
+    const { shop } = JSON.parse(readFileSync(file, 'utf8'));
+    if (typeof shop === 'string') return shop;
+    throw new SetupFault(`${file} is damaged.`, 'Put it back from a copy of this folder.');
+  }
+  if (!isWanted) return undefined;
+  if (wasPrepared(home)) {
+    throw new SetupFault(
+      `The demo shop lies in ${home}: a shop of your own wants a folder of its own.`,
+      'Name another one: NODO_DATA=/some/where npm start -- --new-shop',
+    );
+  }
+  const shop = randomUUID();
+  writeWhole(file, JSON.stringify({ shop }));
+  return shop;
 }
 
 /** Whether a shop was ever served from the folder. @param {string} home */

@@ -11,6 +11,7 @@ export function built(root) {
     door: join(server, 'door.mjs'),
     migrate: join(server, 'migrate.mjs'),
     demo: join(server, 'demo.mjs'),
+    ownShop: join(server, 'ownShop.mjs'),
     diagnose: join(root, 'packages', 'diagnose', 'dist', 'diagnose.cjs'),
     web: join(root, 'packages', 'web', 'dist'),
     stamp: join(server, '.nodo-built'),

@@ -20,6 +20,7 @@ export function serverPrograms(root) {
       door: 'packages/server/src/doorMain.ts',
       migrate: 'packages/server/src/migrate.ts',
       demo: 'demo/src/main.ts',
+      ownShop: 'packages/server/src/ownShopMain.ts',
     },
     // Beside the server's own node_modules, wherever npm put a package.
     outdir: 'packages/server/dist',

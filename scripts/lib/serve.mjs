@@ -6,6 +6,7 @@ import { Cluster } from './cluster.mjs';
 import {
   forgetPrepared,
   notePrepared,
+  ownShopIn,
   prepareFolder,
   readPrepared,
   wasPrepared,
@@ -29,7 +30,9 @@ const HIGHEST_PORT = 65_535;
  */
 export async function start(args, workshop) {
   const root = resolve(new URL('../..', import.meta.url).pathname);
-  const home = resolve(process.env.NODO_DATA ?? join(root, workshop ? 'data/dev' : 'data'));
+  const wantsOwn = args.includes('--new-shop');
+  const usual = wantsOwn ? 'my-shop' : workshop ? 'data/dev' : 'data';
+  const home = resolve(process.env.NODO_DATA ?? join(root, usual));
   const programs = workshop?.programs ?? built(root);
   const below = relative(root, home);
   const shownPath = below.startsWith('..') ? home : below;
@@ -54,6 +57,13 @@ export async function start(args, workshop) {
   try {
     const port = portIn(process.env.PORT);
     release = prepareFolder(home);
+    const ownShop = ownShopIn(home, wantsOwn);
+    if (ownShop !== undefined && resetDemo) {
+      throw new SetupFault(
+        `A shop of your own lies in ${home}: it is not thrown away.`,
+        'Leave --reset-demo out.',
+      );
+    }
     await assertPortFree(port);
     await installPackages(root);
     await installDebianPackages([POSTGRESQL]);
@@ -84,7 +94,10 @@ export async function start(args, workshop) {
       await cluster.dropDatabase(DATABASE);
       say('Threw the demo shop away, beginning anew');
     }
-    const signIns = await prepareOnce(home, programs, cluster, environment(settings));
+    const prepare = environment(settings);
+    const signIns = await prepareOnce(home, programs, cluster, prepare, ownShop === undefined);
+    const own =
+      ownShop === undefined ? undefined : await openOwnShop(programs.ownShop, prepare, ownShop);
 
     const { owner: _owner, ...withoutOwner } = database;
     const lan = args.includes('--lan') ? await lanSettings(home, port, signIns) : undefined;
@@ -111,7 +124,13 @@ export async function start(args, workshop) {
     for (const { login, password, role, name } of signIns) {
       say(`  sign in as  ${login.padEnd(8)} password  ${password}   (${name}, ${role})`);
     }
-    if (lan) await tellLan(lan.server);
+    if (own?.code) {
+      say(
+        `  your own shop is empty. Choose “I have a code from the lead”, sign-in name  ${own.login}, code  ${own.code}`,
+      );
+      say('  (good once, for seven days; a new start gives a new one until it is taken)');
+    }
+    if (lan) await tellLan(lan.server, signIns.length > 0);
     say(`Stop with Ctrl-C. Your data stays in ${shownPath}/.`);
   } catch (fault) {
     // What fails because we were told to stop needs no word.
@@ -170,13 +189,16 @@ async function lanSettings(home, port, signIns) {
   };
 }
 
-/** @param {Awaited<ReturnType<typeof lanSettings>>['server']} lan */
-async function tellLan({ address, door }) {
+/**
+ * @param {Awaited<ReturnType<typeof lanSettings>>['server']} lan
+ * @param {boolean} isDemo
+ */
+async function tellLan({ address, door }, isDemo) {
   const { default: qrcode } = await import('qrcode');
   say(`Other benches reach it at  ${address}`);
   say(`Once per device, the shop's certificate:  ${door}`);
   process.stdout.write(`${await qrcode.toString(door, { type: 'terminal', small: true })}\n`);
-  say('The demo passwords are good on this computer only.');
+  if (isDemo) say('The demo passwords are good on this computer only.');
 }
 
 /**
@@ -186,15 +208,20 @@ async function tellLan({ address, door }) {
  * @param {ReturnType<typeof built>} programs
  * @param {Cluster} cluster
  * @param {NodeJS.ProcessEnv} env
+ * @param {boolean} isDemo
  * @returns {Promise<import('./dataFolder.mjs').SignIn[]>}
  */
-async function prepareOnce(home, programs, cluster, env) {
+async function prepareOnce(home, programs, cluster, env, isDemo) {
   const build = readFileSync(programs.stamp, 'utf8');
   const prepared = readPrepared(home);
   if (prepared?.build === build) return prepared.signIns;
   await cluster.prepareDatabase(DATABASE);
   const ran = await mustRun(process.execPath, [programs.migrate], { env });
   if (Number(ran) > 0) say(`Brought the tables up to date (${ran.trim()} migrations)`);
+  if (!isDemo) {
+    notePrepared(home, { build, signIns: [] });
+    return [];
+  }
   const { before, tickets, signIns } = await loadDemo(programs.demo, env);
   if (before === 'nothing') say(`Loaded the demo shop: ${tickets} tickets`);
   if (before === 'unfinished' && tickets > 0) {
@@ -204,6 +231,20 @@ async function prepareOnce(home, programs, cluster, env) {
   }
   notePrepared(home, { build, signIns });
   return signIns;
+}
+
+/**
+ * Runs the program that makes the shop of one's own, unless it is there.
+ * @param {string} program
+ * @param {NodeJS.ProcessEnv} env
+ * @param {string} shop
+ * @returns {Promise<{ before: string, login: string, code?: string }>}
+ */
+async function openOwnShop(program, env, shop) {
+  const made = await mustRun(process.execPath, [program], { env: { ...env, NODO_SHOP: shop } });
+  const own = JSON.parse(made.trim().split('\n').at(-1) ?? '');
+  if (own.before === 'nothing') say('Made a shop of your own, with nothing in it');
+  return own;
 }
 
 /**

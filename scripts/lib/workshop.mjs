@@ -26,6 +26,7 @@ export function openWorkshop() {
     door: at('door.mjs'),
     migrate: at('migrate.mjs'),
     demo: at('demo.mjs'),
+    ownShop: at('ownShop.mjs'),
     // No pages here: the ones that are shown come from their sources.
     web: at('web'),
     stamp: at('.nodo-built'),

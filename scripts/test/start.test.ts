@@ -310,3 +310,49 @@ describe('what only a person can put right, in one line with its remedy', () => 
     expect(explained(fault, '/some/folder')).toBe(fault);
   });
 });
+
+describe('npm start -- --new-shop', () => {
+  let home = '';
+  beforeAll(() => {
+    home = testFolder('own-shop');
+  });
+  afterAll(() => rmSync(home, { recursive: true, force: true }));
+
+  it('makes an empty shop with a code for its lead, and nothing of the demo; the folder stays one', async () => {
+    const port = await freePort();
+    const first = new StartCommand(home, port, '--new-shop');
+    await first.says('Stop with Ctrl-C');
+    expect(first.output).toContain('Made a shop of your own, with nothing in it');
+    const [, code = ''] = /sign-in name {2}lead, code {2}(\S+)/.exec(first.output) ?? [];
+    expect(code).toMatch(/^[a-z0-9]{4}(-[a-z0-9]{4}){3}$/);
+    expect(first.output).not.toContain('needle-');
+    expect(await first.cluster.sql('nodo', 'select count(*) from ticket_event')).toMatch(/^\s*0/);
+    expect(await first.cluster.sql('nodo', 'select login from person')).toMatch(/^\s*lead\s*$/);
+    const headers = { 'content-type': 'application/json', origin: `http://localhost:${port}` };
+    const redeemed = await fetch(`http://localhost:${port}/api/codes`, {
+      method: 'POST',
+      headers,
+      body: JSON.stringify({ login: 'lead', code, password: 'a long password' }),
+    });
+    expect(redeemed.status).toBe(200);
+    await first.stop();
+    // Without the word too: never the demo beside it.
+    const again = new StartCommand(home, port);
+    await again.says('Stop with Ctrl-C');
+    expect(again.output).not.toMatch(/demo shop|code {2}/);
+    expect(await again.cluster.sql('nodo', 'select count(*) from shop')).toMatch(/^\s*1/);
+    await again.stop();
+  });
+
+  it('is not thrown away, and does not begin beside the demo', async () => {
+    const thrown = new StartCommand(home, await freePort(), '--reset-demo');
+    expect(await thrown.ended()).toBe(1);
+    expect(thrown.output).toMatch(/A shop of your own lies in .* not thrown away/);
+    const demo = testFolder('demo-there');
+    writeFileSync(join(demo, 'prepared.json'), JSON.stringify({ build: '', signIns: [] }));
+    const beside = new StartCommand(demo, await freePort(), '--new-shop');
+    expect(await beside.ended()).toBe(1);
+    expect(beside.output).toMatch(/The demo shop lies in .*NODO_DATA=/);
+    rmSync(demo, { recursive: true, force: true });
+  });
+});

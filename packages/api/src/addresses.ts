@@ -46,6 +46,8 @@ export const ADDRESSES = {
   search: { method: 'GET', path: '/api/search' },
   readShop: { method: 'GET', path: '/api/shop' },
   changeShop: { method: 'POST', path: '/api/shop' },
+  nameShop: { method: 'POST', path: '/api/shop/name' },
+  nameMyself: { method: 'POST', path: '/api/session/name' },
   readCustomer: { method: 'GET', path: '/api/customers/:customer' },
   changeCustomer: { method: 'POST', path: '/api/customers/:customer' },
   mergeCustomer: { method: 'POST', path: '/api/customers/:customer/merged' },

@@ -19,6 +19,7 @@ import {
   invitePerson,
   listAccounts,
   listScreens,
+  nameMyself,
   readAudit,
   readReach,
   resetAccount,
@@ -38,7 +39,7 @@ import {
   signOut,
   whoAmI,
 } from './session.ts';
-import { changeShop, readShop } from './shop.ts';
+import { changeShop, nameShop, readShop } from './shop.ts';
 import { listCandidates, readTables, recordTableEvent } from './tables.ts';
 import { listTickets, openTickets, readTicket, recordEvent, takeIn } from './tickets.ts';
 
@@ -87,6 +88,8 @@ export const ENDPOINTS = {
   search,
   readShop,
   changeShop,
+  nameShop,
+  nameMyself,
   readCustomer,
   changeCustomer,
   mergeCustomer,

@@ -121,6 +121,7 @@ export function createNodoApi({ call, stream, cache, tabs, wait }: ApiParts) {
           query: () => ({ name: 'listAccounts' }),
           providesTags: ['accounts'],
         }),
+        nameMyself: sends('nameMyself'),
         invitePerson: sends('invitePerson', [], ['accounts']),
         changeAccount: sends('changeAccount', ['person'], ['accounts', 'screens']),
         resetAccount: build.mutation<AnswerOf<'resetAccount'>, string>({

@@ -4,6 +4,7 @@ export { connect, withShop } from './db/connect.ts';
 export { defineModels } from './db/models.ts';
 export { migrate } from './migrations/run.ts';
 export { Notices } from './notices/notices.ts';
+export { FIRST_LOGIN, type OwnShop, openOwnShop } from './ownShop.ts';
 export { ShopProfiles } from './profiles/shopProfiles.ts';
 export { type Running, runServer } from './run.ts';
 export { rebuildWords } from './search/rebuild.ts';

@@ -151,6 +151,11 @@ export function callsAbout(ids: Named): Calls {
     listCollected: () => ({ path: ADDRESSES.listCollected.path }),
     search: () => ({ path: `${ADDRESSES.search.path}?find=${ids.find}` }),
     readShop: () => ({ path: ADDRESSES.readShop.path }),
+    nameShop: () => ({ path: ADDRESSES.nameShop.path, body: { name: 'Bench Nowhere' } }),
+    nameMyself: () => ({
+      path: ADDRESSES.nameMyself.path,
+      body: { name: 'Person', initials: 'PP' },
+    }),
     changeShop: () => ({
       path: ADDRESSES.changeShop.path,
       body: { revision: 99, card: NEW_SHOP_PROFILE },

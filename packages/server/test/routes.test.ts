@@ -78,6 +78,8 @@ const TABLE: Readonly<Record<EndpointName, Readonly<Record<Role | 'nobody', numb
   listCollected: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
   search: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
   readShop: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
+  nameShop: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
+  nameMyself: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
   changeShop: { nobody: 401, counter: 403, technician: 403, lead: 409, learner: 403 },
   readCustomer: { nobody: 401, counter: 404, technician: 404, lead: 404, learner: 403 },
   changeCustomer: { nobody: 401, counter: 404, technician: 404, lead: 404, learner: 403 },

@@ -78,6 +78,16 @@ export function wellFormed(
       body: { days: 7 },
     }),
     () => ({
+      name: 'nameShop',
+      path: ADDRESSES.nameShop.path,
+      body: { name: 'Bench Elsewhere' },
+    }),
+    () => ({
+      name: 'nameMyself',
+      path: ADDRESSES.nameMyself.path,
+      body: { name: 'Wenna Ó’Kelt', initials: 'WK' },
+    }),
+    () => ({
       name: 'changeShop',
       path: ADDRESSES.changeShop.path,
       body: {

@@ -48,6 +48,7 @@ export const NEW_SHOP_PROFILE: ShopProfile = {
   openingHours: '',
   publicAddress: '',
   tagPaper: 'tag-a7',
+  shelves: [],
   priceList: [],
   usualDays: 7,
   uncollectedDays: 30,

@@ -136,6 +136,8 @@ export const shopProfile = z.object({
   publicAddress: publicAddress.default(''),
   /** The tag that it prints: a card to be tied on, or a label to be stuck on. */
   tagPaper: z.enum(TAG_PAPERS).default('tag-a7'),
+  /** What its shelves are called. */
+  shelves: z.array(humanText(12)).max(200).default([]),
   /** What it sells and does for a fixed price. */
   priceList: z.array(priceLine).max(500).default([]),
   /** Days after which a machine without a promise should be ready. */

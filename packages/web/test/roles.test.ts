@@ -21,7 +21,7 @@ const HAZARDS: Readonly<Record<string, string>> = {
   'features/knowledge/changes/ProposalEnd.tsx': 'a refused change',
   'features/people/AuditList.tsx': 'a refused call',
   'features/phone/CallView.tsx': 'stop: do not use the machine',
-  'features/shopProfile/Hours.tsx': 'refused input',
+  'shop/profile/Hours.tsx': 'refused input',
   'instruments/frame/PlugGate.tsx': 'unplug first',
   'instruments/needle/broken/BrokenPart.tsx': 'a piece of the needle is still in the machine',
   'instruments/needle/wear/WearPart.tsx': 'a needle that struck is thrown away',

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { readShift, writeShift } from '../src/features/shopProfile/shift.ts';
+import { readShift, writeShift } from '../src/shop/profile/shift.ts';
 
 describe('the hours of a day', () => {
   it.each([

@@ -83,6 +83,17 @@ export class Accounts {
     });
   }
 
+  /** What somebody is called from now on, and the letters on their mark. */
+  async rename(
+    shop: string,
+    person: string,
+    given: Pick<Invitation, 'name' | 'initials'>,
+  ): Promise<void> {
+    await withShop(this.db, shop, (transaction) =>
+      this.models.people.update(given, { where: { shopId: shop, id: person }, transaction }),
+    );
+  }
+
   reset(shop: string, person: string): Promise<HandedCode | undefined> {
     return withShop(this.db, shop, async (transaction) => {
       const [count] = await this.models.people.update(

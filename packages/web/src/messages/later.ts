@@ -1,3 +1,4 @@
+import { begin } from './en/begin.ts';
 import { bench } from './en/bench.ts';
 import { cards } from './en/cards.ts';
 import { counter } from './en/counter.ts';
@@ -18,6 +19,7 @@ const en = {
   freeing,
   phone,
   counter,
+  begin,
   bench,
   places,
   drawing,

@@ -38,6 +38,8 @@ export function Field({
       readonly className: string;
       readonly 'aria-invalid': true | undefined;
       readonly 'aria-describedby': string | undefined;
+      /** The whole label, where a part of it is not shown. */
+      readonly 'aria-label': string | undefined;
     }) => ReactNode;
   }) {
   const id = useId();
@@ -46,13 +48,13 @@ export function Field({
     <div className={twMerge('flex flex-col gap-1', className)}>
       <label htmlFor={id} className="font-semibold">
         {shown}
-        {shown !== label && <span className="sr-only">{label.slice(shown.length)}</span>}
       </label>
       {box({
         id,
         className: BOX,
         'aria-invalid': error ? true : undefined,
         'aria-describedby': describedBy || undefined,
+        'aria-label': shown === label ? undefined : label,
       })}
       {hint && (
         <p id={`${id}-hint`} className="text-sm text-quiet">

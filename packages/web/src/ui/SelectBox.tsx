@@ -12,7 +12,7 @@ interface SelectBoxProps<Value extends string | number | null> {
   readonly disabled?: boolean;
   readonly autoFocus?: boolean;
   readonly id?: string;
-  readonly 'aria-label'?: string;
+  readonly 'aria-label'?: string | undefined;
   readonly 'aria-describedby'?: string | undefined;
   readonly 'aria-invalid'?: true | undefined;
 }

@@ -3,8 +3,8 @@ import { type DaysOff, USUAL_TIME, type WorkingTime } from '@nodo/shop';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { ServiceValues, type TypedValue } from '../../src/features/machines/ServiceValues.tsx';
-import { DaysOffList } from '../../src/features/shopProfile/DaysOffList.tsx';
-import { HoursRow } from '../../src/features/shopProfile/Hours.tsx';
+import { DaysOffList } from '../../src/shop/profile/DaysOffList.tsx';
+import { HoursRow } from '../../src/shop/profile/Hours.tsx';
 
 import { chooseDay, optionsOf } from './choose.ts';
 

@@ -1,5 +1,5 @@
 import type { ShopRecord } from '@nodo/api';
-import { useChangeShopMutation, useShopQuery } from '../../api/client.ts';
+import { useChangeShopMutation, useRackQuery, useShopQuery } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -9,7 +9,10 @@ import { TextLink } from '../../ui/TextLink.tsx';
 export function AskZone() {
   const { role } = useSession().person;
   const { data } = useShopQuery();
-  return role === 'lead' && data?.zoneAssumed ? <Question sheet={data} /> : null;
+  const { data: rack = [] } = useRackQuery();
+  // A shop that begins is asked for its zone with the rest.
+  const isBeginning = data?.revision === 0 && rack.length === 0;
+  return role === 'lead' && data?.zoneAssumed && !isBeginning ? <Question sheet={data} /> : null;
 }
 
 function Question({ sheet: { revision, card } }: { readonly sheet: ShopRecord }) {

@@ -5,6 +5,7 @@ import { useInvitePersonMutation } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
 import { people } from '../../messages/people.ts';
 import { FormError } from '../../session/FormError.tsx';
+import { suggestFor } from '../../shop/suggestFor.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
@@ -74,18 +75,4 @@ export function InviteForm({ onHanded }: { readonly onHanded: (handed: HandedCod
       </Button>
     </Form>
   );
-}
-
-function suggestFor(name: string): { readonly initials: string; readonly login: string } {
-  const parts = name.trim().split(/\s+/).filter(Boolean);
-  const initials = parts
-    .slice(0, 2)
-    .map((part) => String.fromCodePoint(part.codePointAt(0) ?? 0))
-    .join('')
-    .toLocaleUpperCase();
-  const login = (parts[0] ?? '')
-    .normalize('NFKD')
-    .toLowerCase()
-    .replaceAll(/[^a-z0-9]/g, '');
-  return { initials, login };
 }

@@ -25,6 +25,11 @@ import { type DueState, dueState, fitsFilter, type RackFilter, type Stands } fro
 import { useRackFilter } from './useRackFilter.ts';
 
 const Filters = lazy(() => import('./Filters.tsx'));
+const BeginShop = lazy(() => import('../../shop/begin/BeginShop.tsx'));
+const FirstHour = lazy(() => import('../../shop/begin/FirstHour.tsx'));
+
+/** How often the settings of a shop were written that has only just begun. */
+const JUST_BEGUN = 1;
 
 /** The shelves do not wait longer for the plan of the benches. */
 const PLAN_WITHIN_MS = 1_500;
@@ -55,6 +60,20 @@ export function RackView() {
       />
     );
   }
+  // A shop that has said nothing of itself: its lead says it first, whoever else is there finds an empty Rack.
+  if (shop?.revision === 0 && rack.length === 0 && role === 'lead') {
+    return (
+      <Suspense fallback={<Sewing label={m.shell.loading} />}>
+        <BeginShop sheet={shop} />
+      </Suspense>
+    );
+  }
+  const [first] = rack;
+  const isFirstHour =
+    shop?.revision === JUST_BEGUN &&
+    mayTakeIn(role) &&
+    rack.length <= 1 &&
+    (first === undefined || isUntouched(first));
   const card = shop?.card ?? NEW_SHOP_PROFILE;
   const { day: today } = shopClock();
   const states = new Map(rack.map((line) => [line.ticket, dueState(line, card, today)]));
@@ -92,20 +111,27 @@ export function RackView() {
             </Suspense>
           )}
         </div>
+        {isFirstHour && (
+          <Suspense>
+            <FirstHour first={first} />
+          </Suspense>
+        )}
         {plan && !isFiltered && <DayThreads plan={plan} rack={rack} people={peopleById} />}
         {isPlanning && !isLate ? (
           <div className="min-h-dvh">
             <Sewing label={m.shell.loading} />
           </div>
         ) : rack.length === 0 ? (
-          <Blank within title={m.rack.emptyTitle} text={m.rack.empty}>
-            <Link
-              to="/counter"
-              className="inline-flex min-h-11 items-center rounded-md border-2 border-ink bg-ink px-4 font-semibold text-ground"
-            >
-              {m.shell.takeIn}
-            </Link>
-          </Blank>
+          !isFirstHour && (
+            <Blank within title={m.rack.emptyTitle} text={m.rack.empty}>
+              <Link
+                to="/counter"
+                className="inline-flex min-h-11 items-center rounded-md border-2 border-ink bg-ink px-4 font-semibold text-ground"
+              >
+                {m.shell.takeIn}
+              </Link>
+            </Blank>
+          )
         ) : shown.length === 0 ? (
           <Blank within title={m.rack.noMatchTitle} text={m.rack.noMatch(filterWords(filter))}>
             <Button onClick={reset}>{m.rack.clear}</Button>

@@ -1,32 +1,22 @@
 import type { ShopRecord } from '@nodo/api';
-import {
-  type ShopProfile,
-  TAG_PAPERS,
-  USUAL_TIME,
-  type WorkingTime,
-  workingTimeOf,
-} from '@nodo/shop';
+import { type ShopProfile, TAG_PAPERS, workingTimeOf } from '@nodo/shop';
 import { mayWorkAtBench } from '@nodo/ticket';
+import { useState } from 'react';
 import { toast } from 'sonner';
-import { useChangeShopMutation, usePeopleQuery, useShopQuery } from '../../api/client.ts';
+import {
+  useChangeShopMutation,
+  useNameShopMutation,
+  usePeopleQuery,
+  useShopQuery,
+} from '../../api/client.ts';
 import { later } from '../../messages/later.ts';
 import { AmountField } from '../../session/AmountField.tsx';
 import { FormError } from '../../session/FormError.tsx';
 import { NotRead } from '../../session/NotRead.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
-import { ShopTabs } from '../../shop/ShopTabs.tsx';
-import { Button } from '../../ui/Button.tsx';
-import { CheckBox } from '../../ui/CheckBox.tsx';
-import { NumberField, TextArea, TextField } from '../../ui/Field.tsx';
-import { Form } from '../../ui/Form.tsx';
-import { RadioBoxes } from '../../ui/RadioBoxes.tsx';
-import { SaveBar } from '../../ui/SaveBar.tsx';
-import { Select } from '../../ui/Select.tsx';
-import { Blank } from '../../ui/Stitches.tsx';
-import { useSchemaForm } from '../../ui/useSchemaForm.ts';
-import { DaysOffList } from './DaysOffList.tsx';
-import { HoursRow, NoHours } from './Hours.tsx';
-import { PriceList } from './PriceList.tsx';
+import { DaysOffList } from '../../shop/profile/DaysOffList.tsx';
+import { HoursTable } from '../../shop/profile/HoursTable.tsx';
+import { ShelvesField } from '../../shop/profile/ShelvesField.tsx';
 import {
   faultyField,
   MONEY,
@@ -35,7 +25,18 @@ import {
   TEXTS,
   type TypedProfile,
   typedProfile,
-} from './shopForm.ts';
+} from '../../shop/profile/shopForm.ts';
+import { ZoneSelect } from '../../shop/profile/ZoneSelect.tsx';
+import { ShopTabs } from '../../shop/ShopTabs.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { CheckBox } from '../../ui/CheckBox.tsx';
+import { NumberField, TextArea, TextField } from '../../ui/Field.tsx';
+import { Form } from '../../ui/Form.tsx';
+import { RadioBoxes } from '../../ui/RadioBoxes.tsx';
+import { SaveBar } from '../../ui/SaveBar.tsx';
+import { Blank } from '../../ui/Stitches.tsx';
+import { useSchemaForm } from '../../ui/useSchemaForm.ts';
+import { PriceList } from './PriceList.tsx';
 
 /** What holds for the whole shop: money, patience, working time. */
 export default function ShopView() {
@@ -57,12 +58,17 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
     submit,
   } = useSchemaForm<TypedProfile, ShopProfile>(readyProfile, typedProfile(sheet.card));
   const [change, { isLoading, error }] = useChangeShopMutation();
+  const session = useSession();
+  const [name, setName] = useState(session.shop.name);
+  const [rename, renamed] = useNameShopMutation();
+  const isRenamed = name.trim() !== session.shop.name && name.trim() !== '';
   const words = later.cards.shop;
   const atBenches = people.filter(({ role, locked }) => mayWorkAtBench(role) && !locked);
 
   const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? '';
   const bad = faultyField(faults, nameOf);
   const save = async (filled: ShopProfile) => {
+    if (isRenamed && (await rename({ name: name.trim() })).error) return;
     const result = await change({ revision: sheet.revision, card: filled });
     if (result.data) toast.success(words.saved);
   };
@@ -77,13 +83,11 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
       <h1 className="text-2xl font-bold">{words.title}</h1>
       <fieldset>
         <legend className="mb-2 text-lg font-semibold">{words.place}</legend>
-        <Select
-          label={words.timeZone}
-          value={card.timeZone}
-          className="max-w-96"
-          onChoose={(timeZone) => set({ timeZone })}
-          options={zonesWith(card.timeZone).map((zone) => [zone, zone] as const)}
-        />
+        <div className="grid gap-4 md:grid-cols-2">
+          <TextField label={words.name} value={name} maxLength={80} onText={setName} />
+          <ZoneSelect value={card.timeZone} onChoose={(timeZone) => set({ timeZone })} />
+          <ShelvesField value={card.shelves} onChange={(shelves) => set({ shelves })} />
+        </div>
       </fieldset>
       <fieldset className="grid gap-4 md:grid-cols-2">
         <legend className="mb-2 text-lg font-semibold">{words.onBills}</legend>
@@ -162,37 +166,10 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
       <section aria-label={words.hours}>
         <h2 className="text-lg font-semibold">{words.hours}</h2>
         <p className="mb-3 text-quiet">{words.hoursLead}</p>
-        <div className="relative overflow-x-auto">
-          <table className="w-full border-collapse">
-            <thead>
-              <tr className="text-sm text-quiet">
-                <td />
-                {words.weekdays.map((day) => (
-                  <th key={day} scope="col" className="font-semibold">
-                    {day}
-                  </th>
-                ))}
-                <th scope="col" className="font-semibold">
-                  {words.shareShort}
-                </th>
-                <th scope="col" className="pl-2 text-left font-semibold">
-                  {words.off}
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {atBenches.map(({ id, name }) => {
-                const time = workingTimeOf(card, id);
-                const change = (to: WorkingTime) => set({ people: { ...card.people, [id]: to } });
-                return time ? (
-                  <HoursRow key={id} name={name} time={time} onChange={change} />
-                ) : (
-                  <NoHours key={id} name={name} onSet={() => change(USUAL_TIME)} />
-                );
-              })}
-            </tbody>
-          </table>
-        </div>
+        <HoursTable
+          rows={atBenches.map(({ id, name }) => ({ id, name, time: workingTimeOf(card, id) }))}
+          onChange={(id, time) => set({ people: { ...card.people, [id]: time } })}
+        />
       </section>
       <section aria-label={words.closed}>
         <h2 className="mb-2 text-lg font-semibold">{words.closed}</h2>
@@ -202,17 +179,12 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
           onChange={(closed) => set({ closed })}
         />
       </section>
-      <SaveBar isDirty={isDirty}>
+      <SaveBar isDirty={isDirty || isRenamed}>
         <Button look="main" type="submit" disabled={isLoading}>
           {words.save}
         </Button>
-        <FormError text={bad && `${words.bad} ${bad}`} fault={error} />
+        <FormError text={bad && `${words.bad} ${bad}`} fault={renamed.error ?? error} />
       </SaveBar>
     </Form>
   );
-}
-
-/** Every zone that this browser knows by name, the present one among them. */
-function zonesWith(present: string): readonly string[] {
-  return [...new Set([...Intl.supportedValuesOf('timeZone'), present])].sort();
 }

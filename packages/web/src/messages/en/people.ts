@@ -25,6 +25,7 @@ const AUDITED: Readonly<Record<Audited, string>> = {
   'customer-erased': 'erased a customer',
   'machine-changed': 'changed a machine’s record',
   'shop-changed': 'changed the shop’s settings',
+  'person-named': 'changed their own name',
   searched: 'searched',
   'link-made': 'made a link for the customer',
   'link-revoked': 'withdrew a customer’s link',

@@ -1,3 +1,5 @@
+import { useId } from 'react';
+import { useShopQuery } from '../../api/client.ts';
 import { later } from '../../messages/later.ts';
 import { Button } from '../../ui/Button.tsx';
 import { NumberField, TextField } from '../../ui/Field.tsx';
@@ -90,6 +92,8 @@ export function MachineFields({
   readonly freeTag: string;
   readonly set: Set;
 }) {
+  const shelves = useShopQuery().data?.card.shelves ?? [];
+  const list = useId();
   const isNew = form.machineId === null && form.call === null;
   return (
     <div className="mt-3 grid gap-x-6 gap-y-4 md:grid-cols-[1fr_6rem_6rem]">
@@ -112,12 +116,19 @@ export function MachineFields({
         onText={(tag) => set({ tag })}
       />
       <TextField
+        list={list}
         label={later.counter.shelf}
         error={errorOf('shelf')}
         value={form.shelf}
         maxLength={12}
         onText={(shelf) => set({ shelf })}
       />
+      {/* The shop's own shelves are offered; any other may be written. */}
+      <datalist id={list}>
+        {shelves.map((shelf) => (
+          <option key={shelf} value={shelf} />
+        ))}
+      </datalist>
       {form.call === null && (
         <div className="md:col-span-3">
           <ColourChoice value={form.colour} onChoose={(colour) => set({ colour })} />

@@ -1,0 +1,66 @@
+import { randomUUID } from 'node:crypto';
+import { openOwnShop } from '@nodo/server';
+import { expect, it } from 'vitest';
+import { field } from './screen.ts';
+import { useStage } from './stage.ts';
+
+const { stage, anonymous } = useStage();
+const PASSWORD = 'a password of theirs';
+
+it('goes from the code of a new shop to its first machine on the bench, and finds nothing of the demo', async () => {
+  const { cluster, database } = stage();
+  const { login, code } = await openOwnShop(
+    cluster.settings(database),
+    randomUUID(),
+    () => new Date(),
+  );
+  const lead = await anonymous();
+  const { page } = lead;
+  const fill = async (name: string, text: string) => {
+    await page.locator(`::-p-aria([name="${name}"][role="textbox"])`).fill(text);
+  };
+  await lead.click('I have a code from the lead');
+  await page.waitForSelector('input[name=code]');
+  await page.type('input[name=login]', login);
+  await page.type('input[name=code]', code ?? '');
+  await page.type('input[name=password]', PASSWORD);
+  await lead.click('Set the password');
+  await lead.sees('The password is set. Sign in with it.');
+  await page.type('input[name=login]', login);
+  await page.type('input[name=password]', PASSWORD);
+  await lead.click('Sign in');
+  await lead.sees('Your own shop');
+  await lead.sees('First the shop’s name and yours.');
+  expect(await lead.audit()).toEqual([]);
+  await fill('What it is called', 'Bench Nowhere');
+  await fill('Your name', 'Ansa Vorrel');
+  await fill('Shelves', 'A, Window');
+  await lead.click('Open the shop');
+  await lead.sees('The first hour');
+  await lead.sees('0 machines in the shop');
+  await lead.sees('Its tag can be printed once it is taken in.');
+  expect(await lead.audit()).toEqual([]);
+  await lead.clickWithin('section[aria-label="The first hour"]', 'Take in the first machine');
+  await lead.sees('What kind is it?');
+  // Its own shelves are offered.
+  expect(await page.$$eval('datalist option', (all) => all.map((one) => one.value))).toEqual([
+    'A',
+    'Window',
+  ]);
+  await fill('Name', 'Jasper Holtquist');
+  await fill('Short description', 'Ash zigzag');
+  await lead.click('Stitches are skipped');
+  await lead.click('Save ticket');
+  await lead.sees('Ticket 1 saved.');
+  await lead.go('/');
+  await lead.sees('1 machine in the shop');
+  await page.waitForSelector(field('Print its tag and hang it on the machine'));
+  await lead.clickWithin('section[aria-label="The first hour"]', 'Check it on the bench');
+  await lead.stepAfter('');
+  await lead.go('/shop');
+  await lead.sees('Ansa Vorrel');
+  expect(
+    await page.$eval(field('What it is called'), (box) => (box as HTMLInputElement).value),
+  ).toBe('Bench Nowhere');
+  expect(lead.complaints).toEqual([]);
+});
