@@ -58,9 +58,19 @@ it('goes from the code of a new shop to its first machine on the bench, and find
   await lead.clickWithin('section[aria-label="The first hour"]', 'Check it on the bench');
   await lead.stepAfter('');
   await lead.go('/shop');
+  await lead.sees('Working time');
   await lead.sees('Ansa Vorrel');
   expect(
     await page.$eval(field('What it is called'), (box) => (box as HTMLInputElement).value),
   ).toBe('Bench Nowhere');
+  // Called otherwise, it is so at once.
+  await fill('What it is called', 'Bench Elsewhere');
+  await lead.click('Save');
+  await lead.sees('Everything is saved.');
+  await lead.page.reload();
+  await lead.sees('Working time');
+  expect(
+    await page.$eval(field('What it is called'), (box) => (box as HTMLInputElement).value),
+  ).toBe('Bench Elsewhere');
   expect(lead.complaints).toEqual([]);
 });

@@ -15,7 +15,7 @@ const OWN_SHOP = 'shop.json';
 const LOCK = 'running.pid';
 
 /** @typedef {{ id: string, login: string, password: string, role: string, name: string }} SignIn */
-/** @typedef {{ build: string, signIns: SignIn[] }} Prepared */
+/** @typedef {{ build: string, signIns: SignIn[], isOwn?: boolean | undefined }} Prepared */
 
 /**
  * Sees that the data folder is ours, has room, and is used by one start command at a time.
@@ -53,9 +53,15 @@ export function prepareFolder(home) {
 export function ownShopIn(home, isWanted) {
   const file = join(home, OWN_SHOP);
   if (existsSync(file)) {
-    const { shop } = JSON.parse(readFileSync(file, 'utf8'));
-    if (typeof shop === 'string') return shop;
+    const shop = shopIn(readFileSync(file, 'utf8'));
+    if (shop !== undefined) return shop;
     throw new SetupFault(`${file} is damaged.`, 'Put it back from a copy of this folder.');
+  }
+  if (readPrepared(home)?.isOwn) {
+    throw new SetupFault(
+      `${file} is missing: it says which shop lies in this folder.`,
+      'Put it back from a copy of this folder; the data is untouched.',
+    );
   }
   if (!isWanted) return undefined;
   if (wasPrepared(home)) {
@@ -67,6 +73,16 @@ export function ownShopIn(home, isWanted) {
   const shop = randomUUID();
   writeWhole(file, JSON.stringify({ shop }));
   return shop;
+}
+
+/** @param {string} text @returns {string | undefined} */
+function shopIn(text) {
+  try {
+    const { shop } = JSON.parse(text);
+    return typeof shop === 'string' ? shop : undefined;
+  } catch {
+    return undefined;
+  }
 }
 
 /** Whether a shop was ever served from the folder. @param {string} home */
@@ -81,8 +97,8 @@ export function readPrepared(home) {
   const text = readFileSync(join(home, PREPARED), 'utf8');
   try {
     /** @type {Prepared} */
-    const { build, signIns } = JSON.parse(text);
-    if (typeof build === 'string' && Array.isArray(signIns)) return { build, signIns };
+    const { build, signIns, isOwn } = JSON.parse(text);
+    if (typeof build === 'string' && Array.isArray(signIns)) return { build, signIns, isOwn };
   } catch {
     // Told below, like one of another form.
   }

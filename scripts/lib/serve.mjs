@@ -219,7 +219,7 @@ async function prepareOnce(home, programs, cluster, env, isDemo) {
   const ran = await mustRun(process.execPath, [programs.migrate], { env });
   if (Number(ran) > 0) say(`Brought the tables up to date (${ran.trim()} migrations)`);
   if (!isDemo) {
-    notePrepared(home, { build, signIns: [] });
+    notePrepared(home, { build, signIns: [], isOwn: true });
     return [];
   }
   const { before, tickets, signIns } = await loadDemo(programs.demo, env);

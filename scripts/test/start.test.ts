@@ -344,10 +344,18 @@ describe('npm start -- --new-shop', () => {
     await again.stop();
   });
 
-  it('is not thrown away, and does not begin beside the demo', async () => {
+  it('is not thrown away, nor made anew where its file is lost, and does not begin beside the demo', async () => {
     const thrown = new StartCommand(home, await freePort(), '--reset-demo');
     expect(await thrown.ended()).toBe(1);
     expect(thrown.output).toMatch(/A shop of your own lies in .* not thrown away/);
+    rmSync(join(home, 'shop.json'));
+    const lost = new StartCommand(home, await freePort());
+    expect(await lost.ended()).toBe(1);
+    expect(lost.output).toMatch(/shop\.json is missing: it says which shop lies in this folder/);
+    writeFileSync(join(home, 'shop.json'), '{');
+    const damaged = new StartCommand(home, await freePort());
+    expect(await damaged.ended()).toBe(1);
+    expect(damaged.output).toMatch(/shop\.json is damaged\. Put it back/);
     const demo = testFolder('demo-there');
     writeFileSync(join(demo, 'prepared.json'), JSON.stringify({ build: '', signIns: [] }));
     const beside = new StartCommand(demo, await freePort(), '--new-shop');

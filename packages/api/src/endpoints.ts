@@ -19,7 +19,6 @@ import {
   invitePerson,
   listAccounts,
   listScreens,
-  nameMyself,
   readAudit,
   readReach,
   resetAccount,
@@ -32,14 +31,16 @@ import {
   listPeople,
   lockScreen,
   lookAt,
+  nameMyself,
   nameScreen,
+  nameShop,
   redeemCode,
   setPin,
   signIn,
   signOut,
   whoAmI,
 } from './session.ts';
-import { changeShop, nameShop, readShop } from './shop.ts';
+import { changeShop, readShop } from './shop.ts';
 import { listCandidates, readTables, recordTableEvent } from './tables.ts';
 import { listTickets, openTickets, readTicket, recordEvent, takeIn } from './tickets.ts';
 

@@ -1,4 +1,4 @@
-import { cursor, EVERY_ROLE, humanText, instant, LEADS, role, uuid } from '@nodo/kernel';
+import { cursor, humanText, instant, LEADS, role, uuid } from '@nodo/kernel';
 import { z } from 'zod';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
@@ -34,14 +34,6 @@ export const invitePerson = defineEndpoint({
   roles: LEADS,
   body: z.object({ login: newLogin, name: humanText(80), initials: humanText(3), role }),
   answer: handedCode,
-});
-
-/** What one is called oneself, and the letters on one's mark. */
-export const nameMyself = defineEndpoint({
-  ...ADDRESSES.nameMyself,
-  roles: EVERY_ROLE,
-  body: z.object({ name: humanText(80), initials: humanText(3) }),
-  answer: z.object({}),
 });
 
 /** Locking ends every sign-in of the person. The last lead stays. */

@@ -1,4 +1,4 @@
-import { EVERY_ROLE, humanText, role, uuid } from '@nodo/kernel';
+import { EVERY_ROLE, humanText, LEADS, role, uuid } from '@nodo/kernel';
 import { z } from 'zod';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
@@ -96,6 +96,22 @@ export const setPin = defineEndpoint({
   ...ADDRESSES.setPin,
   roles: EVERY_ROLE,
   body: z.object({ password: z.string().min(1).max(200), pin }),
+  answer: session,
+});
+
+/** What one is called oneself, and the letters on one's mark. */
+export const nameMyself = defineEndpoint({
+  ...ADDRESSES.nameMyself,
+  roles: EVERY_ROLE,
+  body: z.object({ name: humanText(80), initials: humanText(3) }),
+  answer: session,
+});
+
+/** What the shop is called, on its screens and papers. */
+export const nameShop = defineEndpoint({
+  ...ADDRESSES.nameShop,
+  roles: LEADS,
+  body: z.object({ name: humanText(80) }),
   answer: session,
 });
 

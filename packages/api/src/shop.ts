@@ -1,4 +1,4 @@
-import { counter, EVERY_ROLE, humanText, LEADS } from '@nodo/kernel';
+import { counter, EVERY_ROLE, LEADS } from '@nodo/kernel';
 import { shopProfile } from '@nodo/shop';
 import { z } from 'zod';
 import { ADDRESSES } from './addresses.ts';
@@ -25,12 +25,4 @@ export const changeShop = defineEndpoint({
   roles: LEADS,
   body: shopChange,
   answer: shopRecord,
-});
-
-/** What the shop is called, on its screens and papers. */
-export const nameShop = defineEndpoint({
-  ...ADDRESSES.nameShop,
-  roles: LEADS,
-  body: z.object({ name: humanText(80) }),
-  answer: z.object({}),
 });

@@ -47,9 +47,13 @@ export function createNodoApi({ call, stream, cache, tabs, wait }: ApiParts) {
     keepUnusedDataFor: 30,
     tagTypes: ['accounts', 'screens', 'links', 'notices'],
     endpoints: (build) => {
-      /** Something that changes who stands at this screen. */
+      /** Something that changes who stands at this screen, or what they or the shop are called. */
       const sessionChange = <Given>(
-        query: (given: Given) => ApiRequest<'signIn' | 'changePerson' | 'lockScreen' | 'setPin'>,
+        query: (
+          given: Given,
+        ) => ApiRequest<
+          'signIn' | 'changePerson' | 'lockScreen' | 'setPin' | 'nameMyself' | 'nameShop'
+        >,
       ) =>
         build.mutation<AnswerOf<'signIn'>, Given>({
           query,
@@ -93,6 +97,14 @@ export function createNodoApi({ call, stream, cache, tabs, wait }: ApiParts) {
           name: 'setPin',
           body,
         })),
+        nameMyself: sessionChange<RequestBodyOf<'nameMyself'>>((body) => ({
+          name: 'nameMyself',
+          body,
+        })),
+        nameShop: sessionChange<RequestBodyOf<'nameShop'>>((body) => ({
+          name: 'nameShop',
+          body,
+        })),
         signOut: build.mutation<object, void>({
           query: () => ({ name: 'signOut' }),
           onQueryStarted: async (_none, { queryFulfilled }) => {
@@ -121,7 +133,6 @@ export function createNodoApi({ call, stream, cache, tabs, wait }: ApiParts) {
           query: () => ({ name: 'listAccounts' }),
           providesTags: ['accounts'],
         }),
-        nameMyself: sends('nameMyself'),
         invitePerson: sends('invitePerson', [], ['accounts']),
         changeAccount: sends('changeAccount', ['person'], ['accounts', 'screens']),
         resetAccount: build.mutation<AnswerOf<'resetAccount'>, string>({

@@ -50,7 +50,6 @@ export function withProfiles(base: NodoApi, parts: Pick<ApiParts, 'stream' | 'ca
             ),
         }),
         changeShop: sends('changeShop'),
-        nameShop: sends('nameShop'),
         notices: build.query<AnswerOf<'listNotices'>, void>({
           query: () => ({ name: 'listNotices' }),
           providesTags: ['notices'],

@@ -94,6 +94,13 @@ export class Accounts {
     );
   }
 
+  /** What the shop is called from now on. */
+  async renameShop(shop: string, name: string): Promise<void> {
+    await withShop(this.db, shop, (transaction) =>
+      this.models.shops.update({ name }, { where: { id: shop }, transaction }),
+    );
+  }
+
   reset(shop: string, person: string): Promise<HandedCode | undefined> {
     return withShop(this.db, shop, async (transaction) => {
       const [count] = await this.models.people.update(

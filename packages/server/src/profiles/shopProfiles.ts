@@ -2,14 +2,12 @@ import type { ShopRecord } from '@nodo/api';
 import { NEW_SHOP_PROFILE, type ShopProfile } from '@nodo/shop';
 import type { Sequelize } from 'sequelize';
 import { withShop } from '../db/connect.ts';
-import { defineModels, type Models } from '../db/models.ts';
 import { defineProfileModels, type ProfileModels, type StoredShopProfile } from './models.ts';
 import { notifyOfProfiles } from './notify.ts';
 
 /** What holds for a whole shop: money, patience, working time, time zone. */
 export class ShopProfiles {
   private readonly models: ProfileModels;
-  private readonly shops: Models['shops'];
 
   /** @param zone the server's own time zone, for shops that have not said theirs */
   constructor(
@@ -17,7 +15,6 @@ export class ShopProfiles {
     private readonly zone: string,
   ) {
     this.models = defineProfileModels(db);
-    this.shops = defineModels(db).shops;
   }
 
   read(shop: string): Promise<ShopRecord> {
@@ -49,12 +46,6 @@ export class ShopProfiles {
       await notifyOfProfiles(this.db, shop, transaction);
       return this.recordOf(next.revision, card);
     });
-  }
-
-  async rename(shop: string, name: string): Promise<void> {
-    await withShop(this.db, shop, (transaction) =>
-      this.shops.update({ name }, { where: { id: shop }, transaction }),
-    );
   }
 
   /** Cards of before shops had a time zone, and those of shops that have said nothing, have none. */

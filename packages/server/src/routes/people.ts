@@ -31,12 +31,6 @@ export function peopleRoutes(
     return { ok: true, answer: handed };
   });
 
-  route(app, people, ENDPOINTS.nameMyself, async ({ body, session }) => {
-    await accounts.rename(session.shop.id, session.person.id, body);
-    await note(session, 'person-named');
-    return { ok: true, answer: {} };
-  });
-
   route(app, people, ENDPOINTS.changeAccount, async ({ params, body, session }) => {
     const { role, locked } = body;
     const shop = session.shop.id;

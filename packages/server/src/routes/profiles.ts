@@ -62,12 +62,6 @@ export function profileRoutes(
     return { ok: true, answer: changed };
   });
 
-  route(app, people, ENDPOINTS.nameShop, async ({ body, session }) => {
-    await sheets.rename(session.shop.id, body.name);
-    await note(session, 'shop-changed');
-    return { ok: true, answer: {} };
-  });
-
   route(app, people, ENDPOINTS.readCustomer, async ({ params, session }) => {
     const answer = await answerCustomer(session.shop.id, params.customer);
     if (answer.ok) await note(session, 'customer-read');

@@ -104,6 +104,18 @@ export function sessionRoutes(app: Express, auth: Auth): void {
     return sessionAfter(identified(request));
   });
 
+  route(app, people, ENDPOINTS.nameMyself, async ({ body, request, session }) => {
+    await accounts.rename(session.shop.id, session.person.id, body);
+    await audit.note({ shop: session.shop.id, person: session.person.id, what: 'person-named' });
+    return sessionAfter(identified(request));
+  });
+
+  route(app, people, ENDPOINTS.nameShop, async ({ body, request, session }) => {
+    await accounts.renameShop(session.shop.id, body.name);
+    await audit.note({ shop: session.shop.id, person: session.person.id, what: 'shop-changed' });
+    return sessionAfter(identified(request));
+  });
+
   route(app, people, ENDPOINTS.changePassword, async ({ body, request, session }) => {
     const refusal = await withPassword(request, session.person.id, (identity) =>
       people.changePassword(identity, body.password, body.fresh),

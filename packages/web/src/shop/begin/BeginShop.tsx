@@ -60,9 +60,7 @@ export default function BeginShop({ sheet }: { readonly sheet: ShopRecord }) {
     // The settings last: by them the shop counts as begun, and each of the others may be sent again.
     if ((await nameShop({ name: name.trim() })).error) return;
     if ((await nameMyself({ name: own.trim(), initials: initials.trim() })).error) return;
-    const { error } = await change({ revision: sheet.revision, card: filled });
-    // Name and mark stand on every part of the page: read anew, all of it is true.
-    if (!error) window.location.assign('/');
+    await change({ revision: sheet.revision, card: filled });
   };
   const time = card.people[person.id] ?? USUAL_TIME;
   return (
