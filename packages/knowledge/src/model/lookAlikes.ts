@@ -1,5 +1,4 @@
 import { type CauseSource, STRENGTHS, type StrengthWord } from '../schema/schema.ts';
-
 import type { FamilyModel } from './familyModel.ts';
 
 /** A cause that shows much the same as another. */

@@ -1,6 +1,7 @@
 import type { ShopRecord } from '@nodo/api';
 import { useChangeShopMutation, useRackQuery, useShopQuery } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
+import { isBeginning } from '../../session/isBeginning.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TextLink } from '../../ui/TextLink.tsx';
@@ -11,8 +12,8 @@ export function AskZone() {
   const { data } = useShopQuery();
   const { data: rack = [] } = useRackQuery();
   // A shop that begins is asked for its zone with the rest.
-  const isBeginning = data?.revision === 0 && rack.length === 0;
-  return role === 'lead' && data?.zoneAssumed && !isBeginning ? <Question sheet={data} /> : null;
+  const isAsked = role === 'lead' && data?.zoneAssumed && !isBeginning(data, rack);
+  return isAsked ? <Question sheet={data} /> : null;
 }
 
 function Question({ sheet: { revision, card } }: { readonly sheet: ShopRecord }) {

@@ -6,6 +6,7 @@ import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { usePresenceQuery, useRackQuery, useShopQuery } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
+import { isBeginning } from '../../session/isBeginning.ts';
 import { NotRead } from '../../session/NotRead.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
 import { usePeopleById } from '../../session/usePeopleById.ts';
@@ -61,7 +62,7 @@ export function RackView() {
     );
   }
   // A shop that has said nothing of itself: its lead says it first, whoever else is there finds an empty Rack.
-  if (shop?.revision === 0 && rack.length === 0 && role === 'lead') {
+  if (shop && isBeginning(shop, rack) && role === 'lead') {
     return (
       <Suspense fallback={<Sewing label={m.shell.loading} />}>
         <BeginShop sheet={shop} />

@@ -3,7 +3,6 @@ export const begin = {
   title: 'Your own shop',
   lead: 'Nothing is in it yet. Say what stands on its papers and when you work; all of it can be changed under Shop.',
   shop: 'The shop',
-  shopName: 'What it is called',
   you: 'You',
   name: 'Your name',
   initials: 'Letters on your mark',

@@ -75,7 +75,7 @@ export default function BeginShop({ sheet }: { readonly sheet: ShopRecord }) {
       </div>
       <fieldset className="grid gap-4 md:grid-cols-2">
         <legend className="mb-2 text-lg font-semibold">{words.shop}</legend>
-        <TextField label={words.shopName} value={name} maxLength={80} autoFocus onText={setName} />
+        <TextField label={shopWords.name} value={name} maxLength={80} autoFocus onText={setName} />
         <TextField
           label={shopWords.address}
           value={card.address}
