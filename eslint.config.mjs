@@ -67,7 +67,7 @@ export default tseslint.config(
   {
     files: ['packages/server/src/**/*.ts', 'demo/src/**/*.ts'],
     ignores: [
-      'packages/server/src/{main,doorMain,migrate,ownShopMain,process}.ts',
+      'packages/server/src/{main,doorMain,migrate,ownShopMain,backupMain,process}.ts',
       'demo/src/main.ts',
     ],
     rules: {

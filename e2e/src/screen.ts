@@ -172,8 +172,8 @@ export class Screen {
   }
 
   /**
-   * Clicks the first element of this selector with the text in it, once it is there: found and clicked at once, for a
-   * list that is still being read may be written anew in between.
+   * Clicks the first element of this selector with the text in it, once it is there and can be pressed: found and
+   * clicked at once, for a list that is still being read may be written anew in between.
    */
   async clickLine(selector: string, text: string): Promise<void> {
     try {
@@ -182,8 +182,9 @@ export class Screen {
           const found = [...document.querySelectorAll<HTMLElement>(lines)].find((line) =>
             line.innerText.includes(wanted),
           );
-          found?.click();
-          return found !== undefined;
+          if (!found || found.matches(':disabled')) return false;
+          found.click();
+          return true;
         },
         { polling: 50 },
         selector,

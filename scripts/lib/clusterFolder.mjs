@@ -81,6 +81,15 @@ export async function makeCluster(home, account, init) {
   renameSync(making, clusterFolder(home));
 }
 
+/** Removes a cluster that nobody has used yet, wherever it lies. @param {string} home */
+export function removeCluster(home) {
+  const folder = clusterFolder(home);
+  if (!isThere(folder)) return;
+  if (isLink(folder) && existsSync(folder))
+    rmSync(dirname(realpathSync(folder)), { recursive: true });
+  rmSync(folder, { recursive: true, force: true });
+}
+
 /** A link to a cluster is good only in the folder that the cluster belongs to. @param {string} home */
 function assertOurs(home) {
   const folder = clusterFolder(home);

@@ -12,6 +12,7 @@ export function built(root) {
     migrate: join(server, 'migrate.mjs'),
     demo: join(server, 'demo.mjs'),
     ownShop: join(server, 'ownShop.mjs'),
+    backup: join(server, 'backup.mjs'),
     diagnose: join(root, 'packages', 'diagnose', 'dist', 'diagnose.cjs'),
     web: join(root, 'packages', 'web', 'dist'),
     stamp: join(server, '.nodo-built'),

@@ -21,6 +21,7 @@ export function serverPrograms(root) {
       migrate: 'packages/server/src/migrate.ts',
       demo: 'demo/src/main.ts',
       ownShop: 'packages/server/src/ownShopMain.ts',
+      backup: 'packages/server/src/backupMain.ts',
     },
     // Beside the server's own node_modules, wherever npm put a package.
     outdir: 'packages/server/dist',

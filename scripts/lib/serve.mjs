@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join, relative, resolve } from 'node:path';
+import { backupPlaceOf, keepBackups } from './backups.mjs';
 import { buildAll } from './build.mjs';
 import { Cluster } from './cluster.mjs';
 import {
@@ -87,6 +88,7 @@ export async function start(args, workshop) {
       photos: join(home, 'photos'),
       sessionSecret: cluster.readSecrets().session,
       database,
+      backups: { ...backupPlaceOf(home), isOwnShop: ownShop !== undefined },
     };
     const environment = (value) => ({ ...process.env, NODO_SETTINGS: JSON.stringify(value) });
     if (resetDemo) {
@@ -101,6 +103,13 @@ export async function start(args, workshop) {
 
     const { owner: _owner, ...withoutOwner } = database;
     const lan = args.includes('--lan') ? await lanSettings(home, port, signIns) : undefined;
+    const backups = keepBackups({
+      program: programs.backup,
+      cluster,
+      database: DATABASE,
+      log: logFile(join(home, 'log'), 'backup'),
+    });
+    stops.push(backups.stop);
     const { stop, restart } = await keepProgram(
       'server',
       programs.server,
@@ -111,6 +120,7 @@ export async function start(args, workshop) {
         ...(lan ? { lan: lan.server } : {}),
       }),
       logFile(join(home, 'log'), 'server'),
+      backups.hear,
     );
     stops.push(stop);
     if (lan) {

@@ -60,10 +60,11 @@ export function keepDatabase(cluster, log) {
  * @param {string} program
  * @param {NodeJS.ProcessEnv} env
  * @param {(line: string) => void} log
+ * @param {(message: unknown, reply: (answer: object) => void) => void} [hear] what it says after it serves
  * @returns {Promise<{ stop: () => Promise<void>, restart: () => void }>} given once it serves; `restart`
  *   ends it, and it comes again as if it had died
  */
-export async function keepProgram(name, program, env, log) {
+export async function keepProgram(name, program, env, log, hear) {
   const waitMs = backOff();
   let stopping = false;
   let hasServed = false;
@@ -85,7 +86,13 @@ export async function keepProgram(name, program, env, log) {
           log(String(chunk).trimEnd());
         });
       }
-      child.on('message', resolve);
+      const asked = child;
+      // Whoever asked may be gone when the answer comes.
+      const reply = (/** @type {object} */ answer) => asked.connected && asked.send(answer);
+      child.on('message', (message) => {
+        resolve(message);
+        hear?.(message, reply);
+      });
       child.once('exit', async (code) => {
         reject(new Error(`The ${name} ended (${code}): ${said.trim().split('\n').at(-1) ?? ''}`));
         if (stopping || !hasServed) return;

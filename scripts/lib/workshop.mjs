@@ -27,6 +27,7 @@ export function openWorkshop() {
     migrate: at('migrate.mjs'),
     demo: at('demo.mjs'),
     ownShop: at('ownShop.mjs'),
+    backup: at('backup.mjs'),
     // No pages here: the ones that are shown come from their sources.
     web: at('web'),
     stamp: at('.nodo-built'),

@@ -1,3 +1,4 @@
+import { makeBackup, readBackups, setBackupPassphrase, takeBackup, takeErased } from './backups.ts';
 import { issueBill, readBills } from './bills.ts';
 import {
   changeCustomer,
@@ -67,6 +68,11 @@ export const ENDPOINTS = {
   readReach,
   listNotices,
   putNoticeAway,
+  readBackups,
+  makeBackup,
+  setBackupPassphrase,
+  takeBackup,
+  takeErased,
   listTickets,
   openTickets,
   takeIn,

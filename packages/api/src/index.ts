@@ -1,4 +1,11 @@
 export { ADDRESSES, BEAT_MS, BUILD_HEADER } from './addresses.ts';
+export {
+  BACKUP_FAILURES,
+  type BackupFailure,
+  type BackupState,
+  SHORTEST_PASSPHRASE,
+  USUALLY_KEPT,
+} from './backups.ts';
 export type { CustomerFile, MachineFile, MachineRecord, Visit } from './customers.ts';
 export type { DaySheet, Sale, TillCount } from './day.ts';
 export { DOCUMENT_KINDS, type DocumentKind } from './documents.ts';

@@ -1,6 +1,7 @@
 import { instant, LEADS, uuid } from '@nodo/kernel';
 import { z } from 'zod';
 import { ADDRESSES } from './addresses.ts';
+import { BACKUP_FAILURES } from './backups.ts';
 import { defineEndpoint } from './endpoint.ts';
 
 const count = z.number().int().nonnegative();
@@ -15,6 +16,12 @@ export const notice = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('entries-unproven'), entries: count, tickets: z.array(uuid) }),
   /** Holds as long as there is little room; it cannot be put away. */
   z.object({ kind: z.literal('low-space'), megabytes: count }),
+  /** Nobody has set a passphrase: nothing is saved anywhere else. Holds until somebody does. */
+  z.object({ kind: z.literal('no-backups') }),
+  /** The last attempt failed. Holds until one succeeds. */
+  z.object({ kind: z.literal('backup-failed'), why: z.enum(BACKUP_FAILURES) }),
+  /** The latest backup is so old. Holds until there is another. */
+  z.object({ kind: z.literal('backup-old'), days: count }),
 ]);
 export type Notice = z.infer<typeof notice>;
 

@@ -8,6 +8,7 @@ import session from 'express-session';
 import type { Pool } from 'pg';
 import { BaseError, type Sequelize } from 'sequelize';
 import type { Auth } from './auth/auth.ts';
+import type { Backups } from './backup/backups.ts';
 import { ownHost, sameOrigin } from './http/guards.ts';
 import { headers } from './http/headers.ts';
 import { pages } from './http/pages.ts';
@@ -16,6 +17,7 @@ import type { LiveHub } from './live/hub.ts';
 import type { PresenceTracker } from './live/presence.ts';
 import type { Notices } from './notices/notices.ts';
 import type { PhotoStore } from './photos/photoStore.ts';
+import { backupRoutes } from './routes/backups.ts';
 import { billRoutes } from './routes/bills.ts';
 import { dayRoutes } from './routes/day.ts';
 import { documentRoutes } from './routes/documents.ts';
@@ -38,6 +40,8 @@ export interface AppParts {
   readonly cards: Profiles;
   readonly photos: PhotoStore;
   readonly notices: Notices;
+  /** Undefined where whoever runs the database makes them. */
+  readonly backups: Backups | undefined;
   /** Bytes left on the disk with the shop's data. */
   readonly room: () => Promise<number>;
   readonly hub: LiveHub;
@@ -75,11 +79,12 @@ export function createApp(parts: AppParts): Express {
   const { auth, store, photos, hub, presence, now } = parts;
   sessionRoutes(app, auth);
   peopleRoutes(app, auth, parts.reach);
-  noticeRoutes(app, auth.people, parts.notices, parts.room, now);
+  noticeRoutes(app, auth.people, parts.notices, parts.backups, parts.room, now);
+  backupRoutes(app, auth, parts.backups, parts.db);
   ticketRoutes(app, auth, store, photos, now);
   photoRoutes(app, auth, store, photos);
   linkRoutes(app, auth, parts.cards, store);
-  profileRoutes(app, auth, parts.cards, store, photos);
+  profileRoutes(app, auth, parts.cards, store, photos, parts.backups);
   searchRoutes(app, auth, parts.db, store);
   billRoutes(app, auth, parts.cards, store, parts.now);
   dayRoutes(app, auth, parts.cards, parts.now);

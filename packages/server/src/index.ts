@@ -1,4 +1,5 @@
 export { hashPassword } from './auth/passwords.ts';
+export { doBackupJob } from './backup/jobs.ts';
 export { type Account, type DatabaseSettings, settings } from './config/settings.ts';
 export { connect, withShop } from './db/connect.ts';
 export { defineModels } from './db/models.ts';

@@ -1,6 +1,7 @@
 import { statfs } from 'node:fs/promises';
+import { askParent } from './backup/runner.ts';
 import { settings } from './config/settings.ts';
-import { log, runProcess } from './process.ts';
+import { log, parentLine, runProcess } from './process.ts';
 import { runServer } from './run.ts';
 
 await runProcess((given) =>
@@ -12,5 +13,6 @@ await runProcess((given) =>
       return bavail * bsize;
     },
     log,
+    backups: parentLine && askParent(parentLine),
   }),
 );

@@ -1,3 +1,11 @@
+import type { ParentLine } from './backup/runner.ts';
+
+/** The line to the start command; undefined where this process was started by somebody else. */
+export const parentLine: ParentLine | undefined = process.send && {
+  send: (message) => void process.send?.(message),
+  onMessage: (hear) => void process.on('message', hear),
+};
+
 /** What a process of the start command runs. */
 export interface Program {
   stop(): Promise<void>;

@@ -8,6 +8,8 @@ import { Audit } from './auth/audit.ts';
 import { SignInDelays } from './auth/delays.ts';
 import { Links } from './auth/links.ts';
 import { People } from './auth/people.ts';
+import { Backups } from './backup/backups.ts';
+import type { BackupRunner } from './backup/runner.ts';
 import type { Settings } from './config/settings.ts';
 import { DaySheets } from './days/daySheets.ts';
 import { connect } from './db/connect.ts';
@@ -45,6 +47,8 @@ export interface ServerWorld {
   /** Bytes left on the disk that holds a folder. */
   readonly room: (folder: string) => Promise<number>;
   readonly log: (line: string) => void;
+  /** Undefined where nobody stands behind this process who could make one. */
+  readonly backups?: BackupRunner | undefined;
 }
 
 /**
@@ -53,7 +57,7 @@ export interface ServerWorld {
  */
 export async function runServer(
   settings: Settings,
-  { now, zone, room, log }: ServerWorld,
+  { now, zone, room, log, backups }: ServerWorld,
 ): Promise<Running> {
   const { database } = settings;
   const db = connect(database, database.app);
@@ -105,6 +109,10 @@ export async function runServer(
     },
     photos,
     notices: new Notices(db),
+    backups:
+      settings.backups && backups
+        ? new Backups(settings.backups, settings.backups.isOwnShop, backups, db, now, log)
+        : undefined,
     room: () => room(settings.photos),
     hub,
     presence,

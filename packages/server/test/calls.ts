@@ -69,6 +69,16 @@ export function callsAbout(ids: Named): Calls {
       path: pathTo('putNoticeAway', { notice: ids.notice }),
       body: {},
     }),
+    readBackups: () => ({ path: ADDRESSES.readBackups.path }),
+    makeBackup: () => ({ path: ADDRESSES.makeBackup.path, body: {} }),
+    setBackupPassphrase: () => ({
+      path: ADDRESSES.setBackupPassphrase.path,
+      body: { passphrase: 'twelve or more', keep: 14 },
+    }),
+    takeBackup: () => ({
+      path: pathTo('takeBackup', { file: 'nodo-20260301-180000Z.nodobackup' }),
+    }),
+    takeErased: () => ({ path: ADDRESSES.takeErased.path }),
     lookAt: () => ({ path: ADDRESSES.lookAt.path, body: { ticket: null, check: null } }),
     listAccounts: () => ({ path: ADDRESSES.listAccounts.path }),
     invitePerson: () => ({

@@ -52,6 +52,12 @@ const TABLE: Readonly<Record<EndpointName, Readonly<Record<Role | 'nobody', numb
   readReach: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
   readAudit: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
   listNotices: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
+  readBackups: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
+  // Of a server behind which no start command stands.
+  makeBackup: { nobody: 401, counter: 403, technician: 403, lead: 409, learner: 403 },
+  setBackupPassphrase: { nobody: 401, counter: 403, technician: 403, lead: 409, learner: 403 },
+  takeBackup: { nobody: 401, counter: 403, technician: 403, lead: 404, learner: 403 },
+  takeErased: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
   putNoticeAway: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
   listLinks: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
   makeLink: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },

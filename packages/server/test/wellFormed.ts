@@ -58,6 +58,11 @@ export function wellFormed(
       body: { device: 'Bench two' },
     }),
     () => ({
+      name: 'setBackupPassphrase',
+      path: ADDRESSES.setBackupPassphrase.path,
+      body: { passphrase: 'three needles ütz 👩‍🔧', keep: 14 },
+    }),
+    () => ({
       name: 'lookAt',
       path: ADDRESSES.lookAt.path,
       body: { ticket, check: 'winder' },

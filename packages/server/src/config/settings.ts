@@ -2,6 +2,15 @@ import { z } from 'zod';
 
 const account = z.object({ user: z.string(), password: z.string() });
 
+/** Where backups lie, and where is noted what they are sealed with and how it went. */
+export const backupPlace = z.object({
+  /** In the data folder: still there when the disk with the backups is not. */
+  notes: z.string(),
+  /** Of the backups themselves; the same, or on another disk. */
+  files: z.string(),
+});
+export type BackupPlace = z.infer<typeof backupPlace>;
+
 /** For the other benches of the shop. */
 const lan = z.object({
   host: z.string(),
@@ -28,6 +37,8 @@ export const settings = z.object({
   /** Folder for what is kept outside the database. */
   photos: z.string(),
   sessionSecret: z.string().min(32),
+  /** Where the start command keeps the backups of this data; left out where somebody else makes them. */
+  backups: backupPlace.extend({ isOwnShop: z.boolean() }).optional(),
   lan: lan.optional(),
   database: z.object({
     host: z.string(),

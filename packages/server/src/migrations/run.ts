@@ -5,10 +5,11 @@ import { MIGRATIONS } from './index.ts';
 /**
  * Brings the schema up to date as the owner. A step and the note that it ran are one transaction,
  * so that whoever is killed in between finds either both or neither.
+ * @param last where to stop, as a version of before did; the latest if left out
  * @returns the names of what ran
  * @throws when a newer version has been here: what it keeps is not known to this one
  */
-export async function migrate(owner: Sequelize): Promise<readonly string[]> {
+export async function migrate(owner: Sequelize, last?: string): Promise<readonly string[]> {
   const noted = new SequelizeStorage({ sequelize: owner, tableName: 'migration' });
   const umzug = new Umzug({
     migrations: MIGRATIONS.map(({ name, statements }) => ({
@@ -32,5 +33,5 @@ export async function migrate(owner: Sequelize): Promise<readonly string[]> {
   const known = new Set(MIGRATIONS.map(({ name }) => name));
   const unknown = (await noted.executed()).filter((name) => !known.has(name));
   if (unknown.length > 0) throw new Error(`newer-data ${unknown.join(', ')}`);
-  return (await umzug.up()).map(({ name }) => name);
+  return (await umzug.up(last === undefined ? {} : { to: last })).map(({ name }) => name);
 }

@@ -1,6 +1,7 @@
 import { ENDPOINTS } from '@nodo/api';
 import type { Express } from 'express';
 import type { People } from '../auth/people.ts';
+import type { Backups } from '../backup/backups.ts';
 import { route } from '../http/route.ts';
 import type { Notices } from '../notices/notices.ts';
 import { lowSpace } from '../notices/space.ts';
@@ -10,12 +11,17 @@ export function noticeRoutes(
   app: Express,
   people: People,
   notices: Notices,
+  backups: Backups | undefined,
   room: () => Promise<number>,
   now: () => Date,
 ): void {
   route(app, people, ENDPOINTS.listNotices, async ({ session }) => ({
     ok: true,
-    answer: [...lowSpace(await room(), now()), ...(await notices.list(session.shop.id))],
+    answer: [
+      ...lowSpace(await room(), now()),
+      ...((await backups?.notices()) ?? []),
+      ...(await notices.list(session.shop.id)),
+    ],
   }));
 
   route(app, people, ENDPOINTS.putNoticeAway, async ({ params, session: { shop, person } }) => {

@@ -10,7 +10,9 @@ import { type MachineProfile, machineProfile } from '@nodo/shop';
 import type { Express } from 'express';
 import type { Auth } from '../auth/auth.ts';
 import type { Caller } from '../auth/people.ts';
+import type { Backups } from '../backup/backups.ts';
 import type { DaySheets } from '../days/daySheets.ts';
+import { erasePerson } from '../erasing/erasePerson.ts';
 import { route } from '../http/route.ts';
 import type { PhotoStore } from '../photos/photoStore.ts';
 import type { Bills } from '../profiles/bills.ts';
@@ -38,6 +40,7 @@ export function profileRoutes(
   { customers, machines, needles, sheets }: Profiles,
   store: EventStore,
   photos: PhotoStore,
+  backups: Backups | undefined,
 ): void {
   const note = ({ shop, person }: Caller, what: Audited) =>
     audit.note({ shop: shop.id, person: person.id, what });
@@ -88,11 +91,10 @@ export function profileRoutes(
 
   route(app, people, ENDPOINTS.eraseCustomer, async ({ params, session }) => {
     const shop = session.shop.id;
-    const tickets = await customers.erase(shop, params.customer);
-    if (!tickets) return refused('no-such-customer', 'customer');
-    for (const event of await store.loadAll(shop, tickets)) {
-      if (event.type === 'signed') await photos.remove(shop, event.body.photo);
+    if (!(await erasePerson(customers, store, photos, shop, params.customer))) {
+      return refused('no-such-customer', 'customer');
     }
+    await backups?.noteErased(shop);
     await note(session, 'customer-erased');
     return answerCustomer(shop, params.customer);
   });

@@ -1,0 +1,110 @@
+import { USUALLY_KEPT } from '@nodo/api';
+import { z } from 'zod';
+import { backupPlace, settings } from '../config/settings.ts';
+import { connect, withShop } from '../db/connect.ts';
+import { defineModels } from '../db/models.ts';
+import { readErased } from '../erasing/erasedList.ts';
+import { erasePerson } from '../erasing/erasePerson.ts';
+import { MIGRATIONS } from '../migrations/index.ts';
+import { PhotoStore } from '../photos/photoStore.ts';
+import { Customers } from '../profiles/customers.ts';
+import { PostgresEventStore } from '../store/postgres.ts';
+import { BackupFolder } from './folder.ts';
+import { BackupFault } from './format.ts';
+import { source } from './gather.ts';
+import { keyOf, newKey } from './keys.ts';
+import { makeBackup } from './make.ts';
+import { lookInto, openBackup } from './open.ts';
+
+/** The last of them is what a backup of a newer Nodo is told by. */
+const KNOWN = MIGRATIONS.map(({ name }) => name);
+
+const job = z.discriminatedUnion('job', [
+  /** Whether there is a key, and how many backups are kept. */
+  z.object({ job: z.literal('status'), place: backupPlace }),
+  z.object({
+    job: z.literal('set-passphrase'),
+    place: backupPlace,
+    passphrase: z.string().min(1),
+    keep: z.number().int(),
+  }),
+  z.object({ job: z.literal('make'), place: backupPlace, schema: z.string(), source }),
+  z.object({ job: z.literal('look'), file: z.string() }),
+  z.object({
+    job: z.literal('open'),
+    file: z.string(),
+    passphrase: z.string(),
+    into: z.string(),
+    /** Where the next backups will lie. */
+    place: backupPlace,
+  }),
+  /** After a restore: erases again who was erased since. */
+  z.object({ job: z.literal('erase'), lists: z.string(), settings }),
+]);
+
+/** Does what the start command or one of its sisters asks for. @throws BackupFault */
+export async function doBackupJob(given: unknown, now: () => Date): Promise<object> {
+  const asked = job.parse(given);
+  switch (asked.job) {
+    case 'status':
+      return statusOf(new BackupFolder(asked.place));
+    case 'set-passphrase': {
+      const key = await newKey(asked.passphrase, asked.keep, now());
+      await new BackupFolder(asked.place).setKey(key);
+      return {};
+    }
+    case 'make':
+      return makeBackup(asked.source, new BackupFolder(asked.place), asked.schema, now);
+    case 'look': {
+      const { about } = await lookInto(asked.file);
+      if (!KNOWN.includes(about.schema)) throw new BackupFault('newer-data', about.schema);
+      return about;
+    }
+    case 'open': {
+      const opened = await openBackup(asked.file, asked.passphrase, asked.into, KNOWN);
+      const folder = new BackupFolder(asked.place);
+      // The next ones are opened by the same passphrase, unless another was set there since.
+      if (!(await folder.key())) {
+        await folder.setKey(await keyOf(opened.key, opened.identity, USUALLY_KEPT, now()));
+      }
+      return opened.listing;
+    }
+    case 'erase':
+      return eraseAgain(asked.lists, asked.settings);
+  }
+}
+
+async function statusOf(folder: BackupFolder): Promise<object> {
+  const [key, [latest]] = await Promise.all([folder.key(), folder.kept()]);
+  return {
+    hasPassphrase: key !== undefined,
+    keep: key?.keep ?? null,
+    latest: latest?.at.toISOString() ?? null,
+  };
+}
+
+async function eraseAgain(
+  lists: string,
+  { database, photos }: z.infer<typeof settings>,
+): Promise<{ readonly lists: number; readonly erased: number }> {
+  const known = await readErased(lists);
+  const db = connect(database, database.app, 2);
+  try {
+    const store = new PostgresEventStore(db);
+    const pictures = new PhotoStore(photos);
+    let count = 0;
+    for (const { shop, customers } of known) {
+      const rows = await withShop(db, shop, (transaction) =>
+        defineModels(db).customers.findAll({ where: { shopId: shop }, transaction }),
+      );
+      const named = new Set(rows.filter(({ erasedAt }) => !erasedAt).map(({ id }) => id));
+      for (const { id, erasedAt } of customers.filter((one) => named.has(one.id))) {
+        const then = new Customers(db, () => new Date(erasedAt));
+        if (await erasePerson(then, store, pictures, shop, id)) count += 1;
+      }
+    }
+    return { lists: known.length, erased: count };
+  } finally {
+    await db.close();
+  }
+}
