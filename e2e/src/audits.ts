@@ -204,6 +204,18 @@ export function auditEachView(theme: 'day' | 'night'): void {
       expect(await halle.audit()).toEqual([]);
     });
 
+    it('Data: before the first backup, and after it', async () => {
+      const halle = await screen('halle', theme);
+      await halle.go('/data');
+      await halle.sees('Backups begin with a passphrase');
+      expect(await halle.audit()).toEqual([]);
+      await halle.click('Suggest one');
+      await halle.click('It is written down, and the paper does not lie beside this computer');
+      await halle.click('Seal and back up');
+      await halle.sees('Last backup', LONG_PATIENCE_MS);
+      expect(await halle.audit()).toEqual([]);
+    });
+
     it('one’s own menu, the sheets of a ticket, and a locked screen', async () => {
       const tavi = await screen('tavi', theme);
       await tavi.go(`/bench/${demoTicketId(9)}`);

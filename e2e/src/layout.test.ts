@@ -20,6 +20,7 @@ const LEADS_VIEWS = [
   ['Customer', `/customers/${DEMO_CUSTOMER.customer}`, 'The same person as'],
   ['Machine', `/machines/${DEMO_CUSTOMER.machine}`, 'Change the record'],
   ['Shop', '/shop', 'Odren Vask'],
+  ['The shop’s data', '/data', 'Backups begin with a passphrase'],
   ['Collected machines', '/collected', 'Dove zigzag'],
   ['Day sheet', '/day', 'Takings'],
 ] as const;

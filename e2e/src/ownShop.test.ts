@@ -72,5 +72,14 @@ it('goes from the code of a new shop to its first machine on the bench, and find
   expect(
     await page.$eval(field('What it is called'), (box) => (box as HTMLInputElement).value),
   ).toBe('Bench Elsewhere');
+  // What it has now is worth saving, and it is told so until it is.
+  await lead.sees('Nothing of this shop is saved anywhere else yet.');
+  await lead.click('To the backups');
+  await lead.click('Suggest one');
+  await lead.click('It is written down, and the paper does not lie beside this computer');
+  await lead.click('Seal and back up');
+  await lead.sees('Backed up today');
+  await lead.sees('None has been taken off this computer yet.');
+  await lead.seesNot('Nothing of this shop is saved anywhere else yet.');
   expect(lead.complaints).toEqual([]);
 });

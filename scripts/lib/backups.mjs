@@ -67,8 +67,9 @@ export async function mustDo(program, job) {
  * What the program wants to know for a backup of a data folder whose database runs.
  * @param {import('./cluster.mjs').Cluster} cluster
  * @param {string} database
+ * @param {string} [home] the data folder, where its database lies elsewhere
  */
-export async function makeJob(cluster, database) {
+export async function makeJob(cluster, database, home = cluster.home) {
   const { host, port } = cluster.settings(database);
   const schema = await cluster.sql(
     database,
@@ -76,11 +77,11 @@ export async function makeJob(cluster, database) {
   );
   return {
     job: 'make',
-    place: backupPlaceOf(cluster.home),
+    place: backupPlaceOf(home),
     schema: schema.trim(),
     source: {
-      home: cluster.home,
-      photos: join(cluster.home, 'photos'),
+      home,
+      photos: join(home, 'photos'),
       database: {
         pgDump: join(cluster.programs, 'pg_dump'),
         host,
@@ -112,13 +113,21 @@ export function dueIn({ hasPassphrase, latest }, failedAt, now) {
  *   program: string,
  *   cluster: import('./cluster.mjs').Cluster,
  *   database: string,
+ *   home?: string,
  *   log: (line: string) => void,
  *   firstLookMs?: number,
  * }} of
  * @returns {{ hear: (message: unknown, reply: (answer: object) => void) => void, stop: () => Promise<void> }}
  *   hear: takes what the server says; anything that is no question for a backup is left alone
  */
-export function keepBackups({ program, cluster, database, log, firstLookMs = FIRST_LOOK_MS }) {
+export function keepBackups({
+  program,
+  cluster,
+  database,
+  home = cluster.home,
+  log,
+  firstLookMs = FIRST_LOOK_MS,
+}) {
   const ending = new AbortController();
   /** @type {Promise<JobAnswer> | undefined} */
   let making;
@@ -126,14 +135,14 @@ export function keepBackups({ program, cluster, database, log, firstLookMs = FIR
   let failedAt;
   /** @type {NodeJS.Timeout} */
   let timer;
-  const place = backupPlaceOf(cluster.home);
+  const place = backupPlaceOf(home);
 
   /** @type {(fault: unknown) => JobAnswer} */
   const failed = (fault) => ({ fault: { code: 'failed', what: String(fault) } });
   const job = (/** @type {object} */ wanted) =>
     backupJob(program, wanted, ending.signal).catch(failed);
   const makeOne = async () => {
-    const answer = await makeJob(cluster, database).then(job, failed);
+    const answer = await makeJob(cluster, database, home).then(job, failed);
     failedAt = answer.fault ? Date.now() : undefined;
     const { fault, done } = answer;
     if (ending.signal.aborted) return answer;

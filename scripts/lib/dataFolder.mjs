@@ -15,7 +15,10 @@ const OWN_SHOP = 'shop.json';
 const LOCK = 'running.pid';
 
 /** @typedef {{ id: string, login: string, password: string, role: string, name: string }} SignIn */
-/** @typedef {{ build: string, signIns: SignIn[], isOwn?: boolean | undefined }} Prepared */
+/**
+ * @typedef {{ build: string, signIns: SignIn[], isOwn?: boolean | undefined, isTaken?: boolean | undefined }} Prepared
+ *   isTaken: somebody has a password of the shop of one's own
+ */
 
 /**
  * Sees that the data folder is ours, has room, and is used by one start command at a time.
@@ -97,8 +100,10 @@ export function readPrepared(home) {
   const text = readFileSync(join(home, PREPARED), 'utf8');
   try {
     /** @type {Prepared} */
-    const { build, signIns, isOwn } = JSON.parse(text);
-    if (typeof build === 'string' && Array.isArray(signIns)) return { build, signIns, isOwn };
+    const { build, signIns, isOwn, isTaken } = JSON.parse(text);
+    if (typeof build === 'string' && Array.isArray(signIns)) {
+      return { build, signIns, isOwn, isTaken };
+    }
   } catch {
     // Told below, like one of another form.
   }

@@ -99,7 +99,9 @@ export async function start(args, workshop) {
     const prepare = environment(settings);
     const signIns = await prepareOnce(home, programs, cluster, prepare, ownShop === undefined);
     const own =
-      ownShop === undefined ? undefined : await openOwnShop(programs.ownShop, prepare, ownShop);
+      ownShop === undefined || readPrepared(home)?.isTaken
+        ? undefined
+        : await openOwnShop(home, programs.ownShop, prepare, ownShop);
 
     const { owner: _owner, ...withoutOwner } = database;
     const lan = args.includes('--lan') ? await lanSettings(home, port, signIns) : undefined;
@@ -245,15 +247,19 @@ async function prepareOnce(home, programs, cluster, env, isDemo) {
 
 /**
  * Runs the program that makes the shop of one's own, unless it is there.
+ * @param {string} home
  * @param {string} program
  * @param {NodeJS.ProcessEnv} env
  * @param {string} shop
  * @returns {Promise<{ before: string, login: string, code?: string }>}
  */
-async function openOwnShop(program, env, shop) {
+async function openOwnShop(home, program, env, shop) {
   const made = await mustRun(process.execPath, [program], { env: { ...env, NODO_SHOP: shop } });
   const own = JSON.parse(made.trim().split('\n').at(-1) ?? '');
   if (own.before === 'nothing') say('Made a shop of your own, with nothing in it');
+  const prepared = readPrepared(home);
+  // Nobody loses all passwords again, so the next start need not ask.
+  if (own.before === 'taken' && prepared) notePrepared(home, { ...prepared, isTaken: true });
   return own;
 }
 

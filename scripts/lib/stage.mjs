@@ -3,9 +3,10 @@ import { randomBytes } from 'node:crypto';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { backupPlaceOf, keepBackups } from './backups.mjs';
 import { Cluster } from './cluster.mjs';
 import { built } from './paths.mjs';
-import { PATIENCE_MS } from './patience.mjs';
+import { LONG_PATIENCE_MS, PATIENCE_MS } from './patience.mjs';
 import { freePort } from './ports.mjs';
 import { mustRun } from './run.mjs';
 import { testFolder } from './testFolder.mjs';
@@ -62,18 +63,28 @@ export async function openStage(root, { durable = false, lan, names = [], copyFr
   const programs = built(root);
   const { cluster, database, remove } =
     copyFrom && !durable ? await copyWithin(copyFrom) : await ownCluster(root, durable, copyFrom);
-  const photos = mkdtempSync(join(tmpdir(), 'nodo-photos-'));
+  const home = mkdtempSync(join(tmpdir(), 'nodo-data-'));
   const settings = {
     host: '127.0.0.1',
     port: await freePort(),
     names,
     webRoot: programs.web,
-    photos,
+    photos: join(home, 'photos'),
+    backups: { ...backupPlaceOf(home), isOwnShop: false },
     sessionSecret: cluster.readSecrets().session,
     database: cluster.settings(database),
     ...(lan ? { lan } : {}),
   };
-  const server = serverProcess(programs.server, settings);
+  // None by itself: only what a test asks for.
+  const backups = keepBackups({
+    program: programs.backup,
+    cluster,
+    database,
+    home,
+    log: () => undefined,
+    firstLookMs: LONG_PATIENCE_MS,
+  });
+  const server = serverProcess(programs.server, settings, backups.hear);
   await server.start();
   /** @type {ReturnType<typeof serverProcess>[]} */
   const beside = [];
@@ -117,7 +128,8 @@ export async function openStage(root, { durable = false, lan, names = [], copyFr
     async close() {
       await Promise.all([server, ...beside].map(({ kill }) => kill('SIGTERM')));
       await remove();
-      rmSync(photos, { recursive: true, force: true });
+      await backups.stop();
+      rmSync(home, { recursive: true, force: true });
     },
   };
 }
@@ -173,8 +185,9 @@ function environment(settings) {
  * A process of the server, or of the door, that can be killed and started again.
  * @param {string} program
  * @param {{ port: number, [name: string]: unknown }} settings what the program wants
+ * @param {(message: unknown, reply: (answer: object) => void) => void} [hear] what it says after it serves
  */
-export function serverProcess(program, settings) {
+export function serverProcess(program, settings, hear) {
   /** @type {import('node:child_process').ChildProcess | undefined} */
   let running;
   return {
@@ -189,7 +202,10 @@ export function serverProcess(program, settings) {
           stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
         });
         running = child;
-        child.once('message', () => resolve(undefined));
+        child.on('message', (message) => {
+          resolve(undefined);
+          hear?.(message, (answer) => child.connected && child.send(answer));
+        });
         child.once('exit', (code) => reject(new Error(`The server ended (${code})`)));
       }),
     kill: (signal = 'SIGKILL') =>

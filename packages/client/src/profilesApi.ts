@@ -1,4 +1,11 @@
-import type { AnswerOf, ApiRequest, EndpointName, LiveFrame, ParamsOf } from '@nodo/api';
+import type {
+  AnswerOf,
+  ApiRequest,
+  EndpointName,
+  LiveFrame,
+  ParamsOf,
+  RequestBodyOf,
+} from '@nodo/api';
 import type { Day } from '@nodo/kernel';
 import { type ApiParts, type NodoApi, READ_AGAIN } from './api.ts';
 import { type Given, requestFor } from './call.ts';
@@ -57,6 +64,21 @@ export function withProfiles(base: NodoApi, parts: Pick<ApiParts, 'stream' | 'ca
         putNoticeAway: build.mutation<AnswerOf<'putNoticeAway'>, string>({
           query: (notice) => ({ name: 'putNoticeAway', params: { notice }, body: {} }),
           invalidatesTags: ['notices'],
+        }),
+        backups: build.query<AnswerOf<'readBackups'>, void>({
+          query: () => ({ name: 'readBackups' }),
+          providesTags: ['backups'],
+        }),
+        makeBackup: build.mutation<AnswerOf<'makeBackup'>, void>({
+          query: () => ({ name: 'makeBackup', body: {} }),
+          invalidatesTags: ['backups', 'notices'],
+        }),
+        setBackupPassphrase: build.mutation<
+          AnswerOf<'setBackupPassphrase'>,
+          RequestBodyOf<'setBackupPassphrase'>
+        >({
+          query: (body) => ({ name: 'setBackupPassphrase', body }),
+          invalidatesTags: ['backups', 'notices'],
         }),
         search: build.query<AnswerOf<'search'>, string>({
           query: (find) => ({ name: 'search', params: { find } }),

@@ -1,6 +1,7 @@
 import { type BackupState, type NoticeRecord, USUALLY_KEPT } from '@nodo/api';
-import type { Sequelize } from 'sequelize';
+import { QueryTypes, type Sequelize } from 'sequelize';
 import type { BackupPlace } from '../config/settings.ts';
+import { withShop } from '../db/connect.ts';
 import { writeErased } from '../erasing/erasedList.ts';
 import { BackupFolder } from './folder.ts';
 import type { BackupRunner } from './runner.ts';
@@ -80,7 +81,7 @@ export class Backups {
   }
 
   /** What the lead of a shop of one's own must know of its backups. */
-  async notices(): Promise<readonly NoticeRecord[]> {
+  async notices(shop: string): Promise<readonly NoticeRecord[]> {
     if (!this.isOwnShop) return [];
     const { passphraseSetAt, failed, kept } = await this.state();
     const now = this.now();
@@ -89,7 +90,9 @@ export class Backups {
       at: now.toISOString(),
       notice,
     });
-    if (passphraseSetAt === null) return [record({ kind: 'no-backups' })];
+    if (passphraseSetAt === null) {
+      return (await this.hasTickets(shop)) ? [record({ kind: 'no-backups' })] : [];
+    }
     const [latest] = kept;
     const since = Date.parse(latest?.at ?? passphraseSetAt);
     const days = Math.floor((now.getTime() - since) / DAY_MS);
@@ -97,5 +100,17 @@ export class Backups {
       ...(failed ? [record({ kind: 'backup-failed', why: failed.why })] : []),
       ...(days >= OLD_AFTER_DAYS ? [record({ kind: 'backup-old', days })] : []),
     ];
+  }
+
+  /** A shop that begins has nothing to lose yet. */
+  private hasTickets(shop: string): Promise<boolean> {
+    return withShop(this.db, shop, async (transaction) => {
+      const rows = await this.db.query('select 1 from ticket_summary where shop_id = $1 limit 1', {
+        bind: [shop],
+        transaction,
+        type: QueryTypes.SELECT,
+      });
+      return rows.length > 0;
+    });
   }
 }

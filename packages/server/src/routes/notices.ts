@@ -19,7 +19,7 @@ export function noticeRoutes(
     ok: true,
     answer: [
       ...lowSpace(await room(), now()),
-      ...((await backups?.notices()) ?? []),
+      ...((await backups?.notices(session.shop.id)) ?? []),
       ...(await notices.list(session.shop.id)),
     ],
   }));

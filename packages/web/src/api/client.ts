@@ -14,6 +14,7 @@ export const useAppSelector: TypedUseSelectorHook<RootState> = useSelector;
 export const {
   useAccountsQuery,
   useAuditInfiniteQuery,
+  useBackupsQuery,
   useBillsQuery,
   useCandidatesQuery,
   useChangeAccountMutation,
@@ -25,6 +26,7 @@ export const {
   useChangeTablesMutation,
   useCollectedInfiniteQuery,
   useCountTillMutation,
+  useMakeBackupMutation,
   useMakeSaleMutation,
   useDaySheetQuery,
   useCustomerQuery,
@@ -54,6 +56,7 @@ export const {
   useScreensQuery,
   useSearchQuery,
   useSessionQuery,
+  useSetBackupPassphraseMutation,
   useSetPinMutation,
   useSharedQuery,
   useShopQuery,

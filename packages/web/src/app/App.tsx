@@ -20,6 +20,7 @@ const PhoneView = lazy(() => import('../features/phone/PhoneView.tsx'));
 const CallView = lazy(() => import('../features/phone/CallView.tsx'));
 const KnowledgeView = lazy(() => import('../features/knowledge/KnowledgeView.tsx'));
 const PeopleView = lazy(() => import('../features/people/PeopleView.tsx'));
+const ShopDataView = lazy(() => import('../features/shopData/ShopDataView.tsx'));
 const Tagged = lazy(() => import('../features/find/Tagged.tsx'));
 const CustomerView = lazy(() => import('../features/customers/CustomerView.tsx'));
 // Nothing is told before somebody has done something; the first picture does not wait for it.
@@ -100,6 +101,7 @@ function Shop() {
                 <Route path="/day" element={<DayView />} />
                 <Route path="/collected" element={<CollectedView />} />
                 <Route path="/people" element={<PeopleView />} />
+                <Route path="/data" element={<ShopDataView />} />
                 <Route path="*" element={<NothingHere />} />
               </Routes>
             </Suspense>

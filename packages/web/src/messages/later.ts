@@ -2,6 +2,7 @@ import { begin } from './en/begin.ts';
 import { bench } from './en/bench.ts';
 import { cards } from './en/cards.ts';
 import { counter } from './en/counter.ts';
+import { data } from './en/data.ts';
 import { day } from './en/day.ts';
 import { freeing } from './en/freeing.ts';
 import { handOut } from './en/handOut.ts';
@@ -28,6 +29,7 @@ const en = {
   shared,
   together,
   cards,
+  data,
   instrument,
   day,
   handOut,

@@ -1,7 +1,7 @@
 import { NavLink } from 'react-router';
 import { m } from '../messages/index.ts';
 
-/** The two pages by which a lead runs the shop. */
+/** The pages by which a lead runs the shop. */
 export function ShopTabs() {
   return (
     <nav aria-label={m.shell.shopPages} className="mb-4 flex gap-x-1 border-b border-rule">
@@ -9,6 +9,7 @@ export function ShopTabs() {
         [
           ['/shop', m.shell.shop],
           ['/people', m.shell.people],
+          ['/data', m.shell.data],
         ] as const
       ).map(([to, text]) => (
         <NavLink

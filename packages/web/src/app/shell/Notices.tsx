@@ -34,6 +34,12 @@ function List() {
   );
 }
 
+const ABOUT_BACKUPS: ReadonlySet<Notice['kind']> = new Set([
+  'no-backups',
+  'backup-failed',
+  'backup-old',
+]);
+
 function Line({ record: { id, notice } }: { readonly record: NoticeRecord }) {
   const [putAway, { isLoading }] = usePutNoticeAwayMutation();
   const words = m.shell.notices;
@@ -46,6 +52,7 @@ function Line({ record: { id, notice } }: { readonly record: NoticeRecord }) {
             {words.ticket(index + 1)}
           </TextLink>
         ))}
+      {ABOUT_BACKUPS.has(notice.kind) && <TextLink to="/data">{words.toBackups}</TextLink>}
       {id !== null && (
         <Button
           look="quiet"
@@ -71,5 +78,11 @@ function textOf(notice: Notice): string {
       return words.entriesUnproven(notice.entries);
     case 'low-space':
       return words.lowSpace(notice.megabytes);
+    case 'no-backups':
+      return words.noBackups;
+    case 'backup-failed':
+      return words.backupFailed;
+    case 'backup-old':
+      return words.backupOld(notice.days);
   }
 }

@@ -35,7 +35,7 @@ export function ShopBar() {
           {m.shell.knowledge}
         </BarLink>
         {person.role === 'lead' && (
-          <BarLink to="/shop" also={/^\/people/}>
+          <BarLink to="/shop" also={/^\/(people|data)/}>
             {m.shell.shop}
           </BarLink>
         )}

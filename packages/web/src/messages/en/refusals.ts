@@ -28,6 +28,12 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
   'no-such-route': () => 'The server does not know this request. Load the page again.',
   'no-such-ticket': () => 'There is no such ticket in this shop.',
   'no-such-photo': () => 'There is no such photo with this ticket.',
+  'no-such-backup': () => 'There is no such backup any more. Take another one.',
+  'no-backups-here': () => 'Backups of this database are made where it runs.',
+  'backup-failed': ({ data }) =>
+    data.why === 'no-passphrase'
+      ? 'Set a passphrase for the backups first.'
+      : 'That did not work; nothing was changed. Try again.',
   'not-a-photo': () => 'This is no picture that can be kept. Choose another.',
   'not-taken-in': () => 'This machine has not been taken in yet.',
   'already-taken-in': () => 'This ticket exists already.',

@@ -35,7 +35,8 @@ export const shell = {
     other: 'Choose another',
   },
   tools: 'Tools',
-  shopPages: 'Shop and people',
+  shopPages: 'Shop, people and data',
+  data: 'Data',
   takeIn: 'Take in a machine',
   takeInShort: 'Take in',
   nightBench: 'Night bench',
@@ -88,6 +89,10 @@ export const shell = {
       `Until this version, whoever stood at a shared screen could send an entry in the name of a lead who had signed in there. ${count} entries in a lead’s name come from such screens. Look through them:`,
     lowSpace: (megabytes: number) =>
       `Only ${megabytes} MB are left on the disk with the shop’s data. Make room, or entries will wait on the screens and photos will be refused.`,
+    noBackups: 'Nothing of this shop is saved anywhere else yet.',
+    backupFailed: 'The last backup failed.',
+    backupOld: (days: number) => `The last backup is ${days} days old.`,
+    toBackups: 'To the backups',
   },
   person: {
     menu: 'change person, PIN, sign out',

@@ -1,0 +1,36 @@
+import { useBackupsQuery } from '../../api/client.ts';
+import { later } from '../../messages/later.ts';
+import { NotRead } from '../../session/NotRead.tsx';
+import { useSession } from '../../session/SessionContext.tsx';
+import { ShopTabs } from '../../shop/ShopTabs.tsx';
+import { Blank } from '../../ui/Stitches.tsx';
+import { Backups } from './Backups.tsx';
+
+const ASK_EVERY_MS = 60_000;
+/** While one is made. */
+const ASK_SOON_MS = 1_000;
+
+/** What a lead does with all that the shop wrote. */
+export default function ShopDataView() {
+  const session = useSession();
+  const words = later.data;
+  if (session.person.role !== 'lead') return <Blank title={words.title} text={words.onlyLead} />;
+  return <ForLead />;
+}
+
+function ForLead() {
+  const words = later.data;
+  const { data, error, refetch } = useBackupsQuery(undefined, {
+    pollingInterval: ASK_EVERY_MS,
+    refetchOnMountOrArgChange: true,
+  });
+  useBackupsQuery(undefined, { pollingInterval: ASK_SOON_MS, skip: !data?.running });
+  if (data === undefined) return <NotRead title={words.failed} fault={error} again={refetch} />;
+  return (
+    <div className="max-w-5xl gutter py-4">
+      <ShopTabs />
+      <h1 className="mb-3 text-2xl font-bold">{words.title}</h1>
+      <Backups state={data} />
+    </div>
+  );
+}
