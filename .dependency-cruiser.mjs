@@ -10,11 +10,17 @@ const ROOMS = {
   ticket: { rooms: ['core', 'knowledge', 'kernel'], npm: ['zod'] },
   shop: { rooms: ['core', 'knowledge', 'kernel', 'ticket'], npm: ['zod'] },
   tables: { rooms: ['core', 'knowledge', 'kernel'], npm: ['zod'] },
-  api: { rooms: ['kernel', 'ticket', 'shop', 'tables'], npm: ['zod', '@noble/hashes'] },
+  exchange: {
+    rooms: ['core', 'knowledge', 'kernel', 'ticket', 'shop', 'tables'],
+    npm: ['zod', 'papaparse'],
+  },
+  api: { rooms: ['kernel', 'ticket', 'shop', 'tables', 'exchange'], npm: ['zod', '@noble/hashes'] },
   client: { rooms: ['api', 'kernel', 'ticket', 'shop', 'tables'], noNode: true },
-  server: { rooms: ['core', 'knowledge', 'kernel', 'ticket', 'shop', 'tables', 'api'] },
+  server: {
+    rooms: ['core', 'knowledge', 'kernel', 'ticket', 'shop', 'tables', 'exchange', 'api'],
+  },
   web: {
-    rooms: ['core', 'knowledge', 'kernel', 'ticket', 'shop', 'tables', 'api', 'client'],
+    rooms: ['core', 'knowledge', 'kernel', 'ticket', 'shop', 'tables', 'exchange', 'api', 'client'],
     noNode: true,
   },
   diagnose: { rooms: ['core', 'knowledge'] },

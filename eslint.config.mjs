@@ -51,7 +51,7 @@ export default tseslint.config(
     },
   },
   {
-    files: ['packages/{core,kernel,knowledge,ticket,shop,tables,api}/src/**/*.ts'],
+    files: ['packages/{core,kernel,knowledge,ticket,shop,tables,exchange,api}/src/**/*.ts'],
     rules: {
       'no-restricted-globals': ['error', ...IMPURE],
       'no-restricted-properties': [

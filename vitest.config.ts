@@ -23,7 +23,7 @@ export default defineConfig({
           // Nothing in them outlives a file, and loading the tables anew for each costs more than the tests.
           isolate: false,
           include: [
-            'packages/{core,kernel,knowledge,ticket,shop,tables,api,client,diagnose}/test/**/*.test.ts',
+            'packages/{core,kernel,knowledge,ticket,shop,tables,exchange,api,client,diagnose}/test/**/*.test.ts',
           ],
           setupFiles: ['./vitest.setup.ts'],
         },

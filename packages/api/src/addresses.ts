@@ -29,6 +29,8 @@ export const ADDRESSES = {
   setBackupPassphrase: { method: 'POST', path: '/api/backups/passphrase' },
   takeBackup: { method: 'GET', path: '/api/backups/:file' },
   takeErased: { method: 'GET', path: '/api/erased' },
+  readExport: { method: 'GET', path: '/api/exports/:export' },
+  importRows: { method: 'POST', path: '/api/imports' },
   listTickets: { method: 'GET', path: '/api/tickets' },
   openTickets: { method: 'GET', path: '/api/open-tickets' },
   takeIn: { method: 'POST', path: '/api/tickets' },

@@ -13,6 +13,9 @@ export const BACKUP_FAILURES = [
 ] as const;
 export type BackupFailure = (typeof BACKUP_FAILURES)[number];
 
+/** How a backup is called: by its day and time of day (UTC). */
+export const BACKUP_FILE = /^nodo-(\d{4})(\d{2})(\d{2})-(\d{2})(\d{2})(\d{2})Z\.nodobackup$/;
+
 /** Long enough that nobody finds it by trying, whoever has the file. */
 export const SHORTEST_PASSPHRASE = 12;
 export const USUALLY_KEPT = 14;
@@ -63,7 +66,7 @@ export const setBackupPassphrase = defineEndpoint({
 export const takeBackup = defineEndpoint({
   ...ADDRESSES.takeBackup,
   roles: LEADS,
-  params: z.object({ file: z.string().max(80) }),
+  params: z.object({ file: z.string().regex(BACKUP_FILE) }),
   answer: z.undefined(),
 });
 

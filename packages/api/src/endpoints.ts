@@ -10,6 +10,7 @@ import {
 } from './customers.ts';
 import { countTill, makeSale, readDaySheet, readSaleReceipt } from './day.ts';
 import { readPaper } from './documents.ts';
+import { importRows, readExport } from './exchange.ts';
 import { listLinks, makeLink, readShared, revokeLink } from './links.ts';
 import { live } from './live.ts';
 import { readNeedles, registerNeedle } from './needles.ts';
@@ -73,6 +74,8 @@ export const ENDPOINTS = {
   setBackupPassphrase,
   takeBackup,
   takeErased,
+  readExport,
+  importRows,
   listTickets,
   openTickets,
   takeIn,

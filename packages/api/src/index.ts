@@ -1,6 +1,7 @@
 export { ADDRESSES, BEAT_MS, BUILD_HEADER } from './addresses.ts';
 export {
   BACKUP_FAILURES,
+  BACKUP_FILE,
   type BackupFailure,
   type BackupState,
   SHORTEST_PASSPHRASE,
@@ -11,6 +12,14 @@ export type { DaySheet, Sale, TillCount } from './day.ts';
 export { DOCUMENT_KINDS, type DocumentKind } from './documents.ts';
 export type { Endpoint } from './endpoint.ts';
 export { ENDPOINTS } from './endpoints.ts';
+export {
+  EXPORT_NAMES,
+  EXPORTS,
+  type ExportName,
+  type ImportAnswer,
+  LARGEST_IMPORT,
+  MOST_FAULTS,
+} from './exchange.ts';
 export type { CustomerLink } from './links.ts';
 export { type LiveFrame, liveFrame, type Presence } from './live.ts';
 export type { NeedleFile } from './needles.ts';

@@ -131,6 +131,8 @@ export const AUDITED = [
   'backup-made',
   'backup-passphrase-set',
   'backup-taken',
+  'data-exported',
+  'data-imported',
   'person-named',
   'searched',
   'link-made',

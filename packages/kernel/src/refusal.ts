@@ -26,6 +26,7 @@ export const REFUSAL_CODES = [
   'no-such-backup',
   'no-backups-here',
   'backup-failed',
+  'import-faulty',
   'not-a-photo',
   'not-taken-in',
   'already-taken-in',

@@ -1,14 +1,22 @@
 import { randomUUID } from 'node:crypto';
-import { BUILD_HEADER, type Reach } from '@nodo/api';
+import { ADDRESSES, BUILD_HEADER, type Reach } from '@nodo/api';
 import { refuse } from '@nodo/kernel';
 import compression from 'compression';
 import connectPgSimple from 'connect-pg-simple';
-import express, { type Express, type NextFunction, type Request, type Response } from 'express';
+import express, {
+  type Express,
+  type NextFunction,
+  type Request,
+  type RequestHandler,
+  type Response,
+} from 'express';
 import session from 'express-session';
 import type { Pool } from 'pg';
 import { BaseError, type Sequelize } from 'sequelize';
 import type { Auth } from './auth/auth.ts';
 import type { Backups } from './backup/backups.ts';
+import type { Importing } from './exchange/importing.ts';
+import type { ExchangeRows } from './exchange/rows.ts';
 import { ownHost, sameOrigin } from './http/guards.ts';
 import { headers } from './http/headers.ts';
 import { pages } from './http/pages.ts';
@@ -21,6 +29,7 @@ import { backupRoutes } from './routes/backups.ts';
 import { billRoutes } from './routes/bills.ts';
 import { dayRoutes } from './routes/day.ts';
 import { documentRoutes } from './routes/documents.ts';
+import { exchangeRoutes } from './routes/exchange.ts';
 import { linkRoutes } from './routes/links.ts';
 import { liveRoutes } from './routes/live.ts';
 import { noticeRoutes } from './routes/notices.ts';
@@ -42,6 +51,8 @@ export interface AppParts {
   readonly notices: Notices;
   /** Undefined where whoever runs the database makes them. */
   readonly backups: Backups | undefined;
+  readonly rows: ExchangeRows;
+  readonly importing: Importing;
   /** Bytes left on the disk with the shop's data. */
   readonly room: () => Promise<number>;
   readonly hub: LiveHub;
@@ -90,6 +101,7 @@ export function createApp(parts: AppParts): Express {
   dayRoutes(app, auth, parts.cards, parts.now);
   documentRoutes(app, auth, parts.cards, store, photos, parts.reach, now);
   tablesRoutes(app, auth.people, store, now);
+  exchangeRoutes(app, auth, parts.rows, parts.importing);
   liveRoutes(app, auth.people, hub, presence);
   app.use('/api', (_request: Request, response: Response) => {
     sendRefusal(response, refuse('no-such-route'));
@@ -107,7 +119,7 @@ function apiBasics({ sessionPool, sessionSecret, build }: AppParts) {
       response.set('cache-control', 'no-store').set(BUILD_HEADER, build);
       next();
     })
-    .use(express.json({ limit: '64kb' }))
+    .use(unlessLarge(express.json({ limit: '64kb' })))
     .use(
       session({
         name: SESSION_COOKIE,
@@ -132,10 +144,20 @@ function apiBasics({ sessionPool, sessionSecret, build }: AppParts) {
     );
 }
 
+/** Files are read by their own route, for whoever is signed in. */
+function unlessLarge(read: RequestHandler): RequestHandler {
+  return (request, response, next) => {
+    if (request.originalUrl === ADDRESSES.importRows.path) next();
+    else read(request, response, next);
+  };
+}
+
 function lastResort(log: (line: string) => void) {
-  return (fault: unknown, request: Request, response: Response, next: NextFunction): void => {
+  return (fault: unknown, request: Request, response: Response, _next: NextFunction): void => {
     if (response.headersSent) {
-      next(fault);
+      // What was sent of it is cut off, so that nobody takes it for the whole.
+      log(`${request.method}: ended early ${fault instanceof Error ? fault.stack : String(fault)}`);
+      response.destroy();
       return;
     }
     const status = (fault as { status?: number }).status;

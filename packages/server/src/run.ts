@@ -14,6 +14,8 @@ import type { Settings } from './config/settings.ts';
 import { DaySheets } from './days/daySheets.ts';
 import { connect } from './db/connect.ts';
 import { unsafeReasons } from './db/safety.ts';
+import { Importing } from './exchange/importing.ts';
+import { ExchangeRows } from './exchange/rows.ts';
 import { bind, close } from './http/listening.ts';
 import { buildOf } from './http/pages.ts';
 import { lanServer } from './lan.ts';
@@ -85,6 +87,9 @@ export async function runServer(
   await listening.ready;
   await mkdir(settings.photos, { recursive: true, mode: 0o700 });
   const photos = new PhotoStore(settings.photos);
+  const sheets = new ShopProfiles(db, zone);
+  const bills = new Bills(db);
+  const rows = new ExchangeRows(db, store, bills, sheets);
   const app = createApp({
     auth: {
       people: new People(db, now),
@@ -103,11 +108,13 @@ export async function runServer(
       customers: new Customers(db, now),
       machines: new Machines(db, now),
       needles: new Needles(db),
-      bills: new Bills(db),
+      bills,
       days: new DaySheets(db, store),
-      sheets: new ShopProfiles(db, zone),
+      sheets,
     },
     photos,
+    rows,
+    importing: new Importing(db, rows, now),
     notices: new Notices(db),
     backups:
       settings.backups && backups

@@ -79,6 +79,11 @@ export function callsAbout(ids: Named): Calls {
       path: pathTo('takeBackup', { file: 'nodo-20260301-180000Z.nodobackup' }),
     }),
     takeErased: () => ({ path: ADDRESSES.takeErased.path }),
+    readExport: () => ({ path: pathTo('readExport', { export: 'customers.csv' }) }),
+    importRows: () => ({
+      path: ADDRESSES.importRows.path,
+      body: { kind: 'customers', text: 'name,phone\nWenna,0555 0100\n', apply: false },
+    }),
     lookAt: () => ({ path: ADDRESSES.lookAt.path, body: { ticket: null, check: null } }),
     listAccounts: () => ({ path: ADDRESSES.listAccounts.path }),
     invitePerson: () => ({

@@ -57,6 +57,8 @@ const TABLE: Readonly<Record<EndpointName, Readonly<Record<Role | 'nobody', numb
   makeBackup: { nobody: 401, counter: 403, technician: 403, lead: 409, learner: 403 },
   setBackupPassphrase: { nobody: 401, counter: 403, technician: 403, lead: 409, learner: 403 },
   takeBackup: { nobody: 401, counter: 403, technician: 403, lead: 404, learner: 403 },
+  readExport: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
+  importRows: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
   takeErased: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
   putNoticeAway: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
   listLinks: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },

@@ -63,6 +63,18 @@ export function wellFormed(
       body: { passphrase: 'three needles ütz 👩‍🔧', keep: 14 },
     }),
     () => ({
+      name: 'importRows',
+      path: ADDRESSES.importRows.path,
+      body: {
+        kind: 'machines',
+        text: 'owner,machine\n,Zoë 👩‍🔧\n',
+        separator: ',',
+        matching: { customer_name: 0, name: 1 },
+        usual: 'drop-in',
+        apply: false,
+      },
+    }),
+    () => ({
       name: 'lookAt',
       path: ADDRESSES.lookAt.path,
       body: { ticket, check: 'winder' },

@@ -1,6 +1,6 @@
 import { copyFile, mkdir, readdir, readFile, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
-import { BACKUP_FAILURES } from '@nodo/api';
+import { BACKUP_FAILURES, BACKUP_FILE } from '@nodo/api';
 import { instant } from '@nodo/kernel';
 import { z } from 'zod';
 import type { BackupPlace } from '../config/settings.ts';
@@ -13,7 +13,6 @@ const LAST_RUN_FILE = 'last-run.json';
 const TAKEN_FILE = 'taken.json';
 /** Ends the name of one that is not whole yet. */
 const UNFINISHED = '.nodobackup.part';
-const NAME = /^nodo-(\d{4})(\d{2})(\d{2})-(\d{2})(\d{2})(\d{2})Z\.nodobackup$/;
 
 /** How the last attempt ended; null in `failed` when well. */
 const lastRun = z.object({
@@ -143,7 +142,7 @@ export function backupName(at: Date): string {
 }
 
 function madeAt(file: string): Date | undefined {
-  const [, year, month, day, hour, minute, second] = NAME.exec(file) ?? [];
+  const [, year, month, day, hour, minute, second] = BACKUP_FILE.exec(file) ?? [];
   return year === undefined
     ? undefined
     : new Date(`${year}-${month}-${day}T${hour}:${minute}:${second}Z`);

@@ -26,6 +26,7 @@ export const STATUS: Readonly<Record<RefusalCode, number>> = {
   'no-such-backup': 404,
   'no-backups-here': 409,
   'backup-failed': 503,
+  'import-faulty': 422,
   'not-a-photo': 422,
   'not-taken-in': 409,
   'already-taken-in': 409,

@@ -1,6 +1,6 @@
 import type { RefusalCode } from '@nodo/kernel';
 import { type BillContent, type BillKind, type IssuedBill, standingBill } from '@nodo/shop';
-import { Op, type Sequelize, type Transaction } from 'sequelize';
+import { Op, type Sequelize, type Transaction, type WhereOptions } from 'sequelize';
 import { withShop } from '../db/connect.ts';
 import { defineProfileModels, type ProfileModels } from './models.ts';
 import { notifyOfProfiles } from './notify.ts';
@@ -91,16 +91,29 @@ export class Bills {
     });
   }
 
-  private async billsOf(
+  /** Every bill and credit of a shop, by number. */
+  all(shop: string): Promise<readonly IssuedBill[]> {
+    return withShop(this.db, shop, (transaction) => this.read({ shopId: shop }, transaction));
+  }
+
+  private billsOf(
     shop: string,
     ticket: string,
     transaction: Transaction,
   ): Promise<readonly IssuedBill[]> {
+    const where = {
+      shopId: shop,
+      [Op.or]: [{ ticketId: ticket }, { also: { [Op.contains]: [ticket] } }],
+    };
+    return this.read(where, transaction);
+  }
+
+  private async read(
+    where: WhereOptions,
+    transaction: Transaction,
+  ): Promise<readonly IssuedBill[]> {
     const rows = await this.models.bills.findAll({
-      where: {
-        shopId: shop,
-        [Op.or]: [{ ticketId: ticket }, { also: { [Op.contains]: [ticket] } }],
-      },
+      where,
       order: [['number', 'ASC']],
       transaction,
     });

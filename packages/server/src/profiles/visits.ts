@@ -1,5 +1,6 @@
 import type { Visit } from '@nodo/api';
 import { foldTicket, type RackEntry, repairsDone, type TicketEvent } from '@nodo/ticket';
+import { byTicket } from '../store/byTicket.ts';
 
 /** A cause less likely than this was as good as ruled out. */
 const LEFT_OPEN_FROM = 0.05;
@@ -11,14 +12,9 @@ export function visitsOf(
   lines: readonly RackEntry[],
   events: readonly TicketEvent[],
 ): readonly Visit[] {
-  const byTicket = new Map<string, TicketEvent[]>();
-  for (const event of events) {
-    const before = byTicket.get(event.ticket);
-    if (before) before.push(event);
-    else byTicket.set(event.ticket, [event]);
-  }
+  const found = byTicket(events);
   return lines.map((line) => {
-    const ticket = foldTicket(line.ticket, byTicket.get(line.ticket) ?? []);
+    const ticket = foldTicket(line.ticket, found.get(line.ticket) ?? []);
     const { life, closing } = ticket;
     return {
       line,

@@ -1,15 +1,15 @@
 import { createReadStream } from 'node:fs';
 import { stat } from 'node:fs/promises';
-import { pipeline } from 'node:stream/promises';
 import { type Audited, ENDPOINTS } from '@nodo/api';
 import { refuse } from '@nodo/kernel';
-import type { Express, Response } from 'express';
+import type { Express } from 'express';
 import type { Sequelize } from 'sequelize';
 import type { Auth } from '../auth/auth.ts';
 import type { Caller } from '../auth/people.ts';
 import type { Backups } from '../backup/backups.ts';
 import { BackupFault } from '../backup/format.ts';
 import { erasedOf } from '../erasing/erasedList.ts';
+import { asFile, sendStream } from '../http/asFile.ts';
 import { route } from '../http/route.ts';
 
 /** @param backups undefined where whoever runs the database makes them */
@@ -61,13 +61,8 @@ export function backupRoutes(
     await note(session, 'backup-taken');
     asFile(response, params.file, 'application/octet-stream');
     response.set('content-length', String((await stat(path)).size));
-    try {
-      await pipeline(createReadStream(path), response);
-      // All of it was sent: what was broken off lies nowhere.
-      await backups.noteTaken(params.file);
-    } catch {
-      response.destroy();
-    }
+    // What was broken off lies nowhere.
+    if (await sendStream(response, createReadStream(path))) await backups.noteTaken(params.file);
     return 'answered';
   });
 
@@ -77,8 +72,4 @@ export function backupRoutes(
     response.end(JSON.stringify(list));
     return 'answered';
   });
-}
-
-function asFile(response: Response, name: string, type: string): void {
-  response.type(type).set('content-disposition', `attachment; filename="${name}"`);
 }

@@ -1,21 +1,15 @@
 import { ENDPOINTS } from '@nodo/api';
 import { refuse } from '@nodo/kernel';
-import express, { type Express, type NextFunction, type Request, type Response } from 'express';
+import express, { type Express } from 'express';
 import type { Auth } from '../auth/auth.ts';
+import { forTheSignedIn } from '../http/forTheSignedIn.ts';
 import { route } from '../http/route.ts';
-import { sendRefusal } from '../http/send.ts';
 import { cleanJpeg } from '../photos/jpeg.ts';
 import type { PhotoStore } from '../photos/photoStore.ts';
 import type { EventStore } from '../store/port.ts';
 
 const LARGEST = '4mb';
 const A_YEAR = 'private, max-age=31536000, immutable';
-
-/** Nobody else has megabytes read for him; the route itself looks at the role. */
-function forTheSignedIn(request: Request, response: Response, next: NextFunction): void {
-  if (request.session.identity) next();
-  else sendRefusal(response, refuse('not-signed-in'));
-}
 
 export function photoRoutes(
   app: Express,

@@ -166,11 +166,14 @@ export const ticketCommand = oneOf((type) =>
   commandEnvelope.extend({ type: z.literal(type), command: kindOf(type).command }),
 ).transform((checked) => checked as TicketCommand);
 
+/** An entry in its present form, as it is handed out. */
+export const presentEvent = oneOf((type) =>
+  envelope.extend({ type: z.literal(type), body: kindOf(type).body }),
+);
+
 export const ticketEvent = z.preprocess(
   (stored) => (isOlder(stored) ? upgraded(stored as RecordedEvent) : stored),
-  oneOf((type) => envelope.extend({ type: z.literal(type), body: kindOf(type).body })).transform(
-    (checked) => checked as TicketEvent,
-  ),
+  presentEvent.transform((checked) => checked as TicketEvent),
 );
 
 function isOlder(stored: unknown): boolean {

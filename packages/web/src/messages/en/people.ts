@@ -28,6 +28,8 @@ const AUDITED: Readonly<Record<Audited, string>> = {
   'backup-made': 'made a backup',
   'backup-passphrase-set': 'set the passphrase of the backups',
   'backup-taken': 'took a backup off this computer',
+  'data-exported': 'took the shop’s data along',
+  'data-imported': 'took data over from a file',
   'person-named': 'changed their own name',
   searched: 'searched',
   'link-made': 'made a link for the customer',

@@ -34,6 +34,7 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
     data.why === 'no-passphrase'
       ? 'Set a passphrase for the backups first.'
       : 'That did not work; nothing was changed. Try again.',
+  'import-faulty': () => 'Some rows cannot be taken over, so none was. Put them right in the file.',
   'not-a-photo': () => 'This is no picture that can be kept. Choose another.',
   'not-taken-in': () => 'This machine has not been taken in yet.',
   'already-taken-in': () => 'This ticket exists already.',

@@ -1,0 +1,154 @@
+import type { ExportName } from '@nodo/api';
+import {
+  BILL_COLUMNS,
+  CAUSE_COLUMNS,
+  CHANGE_COLUMNS,
+  CHECK_COLUMNS,
+  type Column,
+  CUSTOMER_COLUMNS,
+  causesOf,
+  checksOf,
+  csvHeader,
+  csvLines,
+  FINDING_COLUMNS,
+  findingsOf,
+  MACHINE_COLUMNS,
+  MEASURE_COLUMNS,
+  PART_COLUMNS,
+  SHOWS_COLUMNS,
+  showsOf,
+  TICKET_COLUMNS,
+  type TicketLine,
+  ticketSchema,
+} from '@nodo/exchange';
+import { foldChangeRequests, versionInForce } from '@nodo/tables';
+import { foldTicket, type RackEntry, type Ticket, type TicketEvent } from '@nodo/ticket';
+import { byTicket } from '../store/byTicket.ts';
+import type { ExchangeRows } from './rows.ts';
+
+/** So many tickets are read at a time: a shop's whole life does not lie in memory. */
+const AT_A_TIME = 200;
+
+/** A ticket as it is written out. */
+interface Written {
+  readonly line: RackEntry;
+  readonly events: readonly TicketEvent[];
+  readonly ticket: Ticket;
+}
+
+/** What the shop wrote, as the text of a file, piece by piece. */
+export async function* exportOf(
+  name: ExportName,
+  rows: ExchangeRows,
+  shop: string,
+): AsyncGenerator<string> {
+  switch (name) {
+    case 'customers.csv':
+      yield sheet(CUSTOMER_COLUMNS, (await rows.customers(shop)).there);
+      return;
+    case 'machines.csv':
+      yield sheet(MACHINE_COLUMNS, await rows.machines(shop));
+      return;
+    case 'bills.csv':
+      yield sheet(
+        BILL_COLUMNS,
+        (await rows.bills(shop)).map((bill) => ({ bill })),
+      );
+      return;
+    case 'tickets.csv':
+    case 'measures.csv':
+    case 'parts.csv':
+      yield* ofTickets(name, rows, shop);
+      return;
+    case 'tickets.jsonl':
+      for await (const page of tickets(rows, shop)) {
+        yield page.map((one) => `${JSON.stringify(lineOf(one))}\n`).join('');
+      }
+      return;
+    case 'ticket.schema.json':
+      yield JSON.stringify(ticketSchema(), null, 2);
+      return;
+    case 'changes.json':
+      yield JSON.stringify(await rows.store.tableEvents(shop), null, 2);
+      return;
+    default: {
+      const requests = foldChangeRequests(await rows.store.tableEvents(shop));
+      const { source, knowledge } = versionInForce(requests);
+      if (name === 'changes.csv') yield sheet(CHANGE_COLUMNS, requests.proposals);
+      else if (name === 'causes.csv') yield sheet(CAUSE_COLUMNS, causesOf(source));
+      else if (name === 'checks.csv') yield sheet(CHECK_COLUMNS, checksOf(source));
+      else if (name === 'shows.csv') yield sheet(SHOWS_COLUMNS, showsOf(source));
+      else if (name === 'findings.csv') yield sheet(FINDING_COLUMNS, findingsOf(source));
+      else yield JSON.stringify({ hash: knowledge.hash, tables: source }, null, 2);
+    }
+  }
+}
+
+async function* ofTickets(
+  name: 'tickets.csv' | 'measures.csv' | 'parts.csv',
+  rows: ExchangeRows,
+  shop: string,
+): AsyncGenerator<string> {
+  const currency = await rows.currency(shop);
+  const columns = {
+    'tickets.csv': TICKET_COLUMNS,
+    'measures.csv': MEASURE_COLUMNS,
+    'parts.csv': PART_COLUMNS,
+  };
+  yield csvHeader<never>(columns[name]);
+  for await (const page of tickets(rows, shop)) {
+    if (name === 'tickets.csv') {
+      const lines = page.map((one) => ({ line: one.line, customer: customerOf(one), currency }));
+      yield csvLines(TICKET_COLUMNS, lines);
+    } else if (name === 'measures.csv') {
+      const lines = page.flatMap(({ line, ticket }) =>
+        ticket.life.measures.map((measure) => ({ line, currency, measure })),
+      );
+      yield csvLines(MEASURE_COLUMNS, lines);
+    } else {
+      const lines = page.flatMap(({ line, ticket }) =>
+        ticket.life.parts.map((part) => ({ line, currency, part })),
+      );
+      yield csvLines(PART_COLUMNS, lines);
+    }
+  }
+}
+
+/** Every ticket of the shop, in the order of the ids; what is written meanwhile may be among it or not. */
+async function* tickets({ store }: ExchangeRows, shop: string): AsyncGenerator<readonly Written[]> {
+  const ids = (await store.ticketIds(shop)).toSorted();
+  for (let from = 0; from < ids.length; from += AT_A_TIME) {
+    const page = ids.slice(from, from + AT_A_TIME);
+    const [lines, events] = await Promise.all([
+      store.linesOf(shop, page),
+      store.loadAll(shop, page),
+    ]);
+    const found = byTicket(events);
+    yield lines
+      .toSorted((a, b) => (a.ticket < b.ticket ? -1 : 1))
+      .map((line) => {
+        const own = found.get(line.ticket) ?? [];
+        return { line, events: own, ticket: foldTicket(line.ticket, own) };
+      });
+  }
+}
+
+function lineOf(written: Written): TicketLine {
+  const { line, events } = written;
+  return {
+    format: 'nodo-ticket',
+    version: 1,
+    ticket: line.ticket,
+    customer: customerOf(written),
+    machine: line.machine,
+    events: [...events] as unknown as TicketLine['events'],
+  };
+}
+
+function customerOf({ ticket }: Written): string | null {
+  return ticket.intake?.customer ?? null;
+}
+
+function sheet<Row>(columns: readonly Column<Row>[], rows: readonly Row[]): string {
+  return csvHeader(columns) + csvLines(columns, rows);
+}
