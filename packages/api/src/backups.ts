@@ -54,6 +54,7 @@ export const makeBackup = defineEndpoint({
 /** Sets by what the next backups are opened; those of before keep theirs. */
 export const setBackupPassphrase = defineEndpoint({
   ...ADDRESSES.setBackupPassphrase,
+  notByToken: true,
   roles: LEADS,
   body: z.object({
     passphrase: z.string().min(SHORTEST_PASSPHRASE).max(200),

@@ -17,6 +17,8 @@ export interface Endpoint<
   readonly answer: Answer;
   /** May be called while the screen is locked. */
   readonly evenLocked?: true;
+  /** Only for a person at a screen: a program with a person's token is refused. */
+  readonly notByToken?: true;
 }
 
 const NO_PARAMS = z.object({});

@@ -1,5 +1,6 @@
 import { makeBackup, readBackups, setBackupPassphrase, takeBackup, takeErased } from './backups.ts';
 import { issueBill, readBills } from './bills.ts';
+import { listFeeds, makeFeed, readFeed, revokeFeed } from './calendars.ts';
 import {
   changeCustomer,
   changeMachine,
@@ -45,6 +46,7 @@ import {
 import { changeShop, readShop } from './shop.ts';
 import { listCandidates, readTables, recordTableEvent } from './tables.ts';
 import { listTickets, openTickets, readTicket, recordEvent, takeIn } from './tickets.ts';
+import { listTokens, makeToken, revokeToken } from './tokens.ts';
 
 /** Every route there is. */
 export const ENDPOINTS = {
@@ -76,6 +78,13 @@ export const ENDPOINTS = {
   takeErased,
   readExport,
   importRows,
+  listFeeds,
+  makeFeed,
+  revokeFeed,
+  readFeed,
+  listTokens,
+  makeToken,
+  revokeToken,
   listTickets,
   openTickets,
   takeIn,

@@ -7,6 +7,7 @@ export {
   SHORTEST_PASSPHRASE,
   USUALLY_KEPT,
 } from './backups.ts';
+export { CALENDARS, type CalendarFeed } from './calendars.ts';
 export type { CustomerFile, MachineFile, MachineRecord, Visit } from './customers.ts';
 export type { DaySheet, Sale, TillCount } from './day.ts';
 export { DOCUMENT_KINDS, type DocumentKind } from './documents.ts';
@@ -47,3 +48,4 @@ export type { Person, Session } from './session.ts';
 export type { ShopRecord } from './shop.ts';
 export type { Candidate } from './tables.ts';
 export type { Customer, NewMachine, TicketFile } from './tickets.ts';
+export { type AccessToken, TOKEN_SCOPES, type TokenScope } from './tokens.ts';

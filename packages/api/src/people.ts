@@ -31,6 +31,7 @@ export const listAccounts = defineEndpoint({
 
 export const invitePerson = defineEndpoint({
   ...ADDRESSES.invitePerson,
+  notByToken: true,
   roles: LEADS,
   body: z.object({ login: newLogin, name: humanText(80), initials: humanText(3), role }),
   answer: handedCode,
@@ -39,6 +40,7 @@ export const invitePerson = defineEndpoint({
 /** Locking ends every sign-in of the person. The last lead stays. */
 export const changeAccount = defineEndpoint({
   ...ADDRESSES.changeAccount,
+  notByToken: true,
   roles: LEADS,
   params: z.object({ person: uuid }),
   body: z.object({ role: role.optional(), locked: z.boolean().optional() }),
@@ -48,6 +50,7 @@ export const changeAccount = defineEndpoint({
 /** Takes password and PIN away, ends every sign-in, and gives a code for a new password. */
 export const resetAccount = defineEndpoint({
   ...ADDRESSES.resetAccount,
+  notByToken: true,
   roles: LEADS,
   params: z.object({ person: uuid }),
   body: z.object({}),
@@ -74,6 +77,7 @@ export const listScreens = defineEndpoint({
 
 export const endScreen = defineEndpoint({
   ...ADDRESSES.endScreen,
+  notByToken: true,
   roles: LEADS,
   params: z.object({ screen: uuid }),
   answer: z.object({}),
@@ -133,6 +137,10 @@ export const AUDITED = [
   'backup-taken',
   'data-exported',
   'data-imported',
+  'calendar-made',
+  'calendar-revoked',
+  'token-made',
+  'token-revoked',
   'person-named',
   'searched',
   'link-made',

@@ -62,6 +62,7 @@ export const whoAmI = defineEndpoint({
 /** Ends the sign-in of everybody on this screen. */
 export const signOut = defineEndpoint({
   ...ADDRESSES.signOut,
+  notByToken: true,
   roles: EVERY_ROLE,
   answer: z.object({}),
   evenLocked: true,
@@ -70,6 +71,7 @@ export const signOut = defineEndpoint({
 /** Who stands at this screen now, by PIN; also opens a locked screen. */
 export const changePerson = defineEndpoint({
   ...ADDRESSES.changePerson,
+  notByToken: true,
   roles: EVERY_ROLE,
   body: z.object({ person: uuid, pin }),
   answer: session,
@@ -79,6 +81,7 @@ export const changePerson = defineEndpoint({
 /** What the shop calls this screen. */
 export const nameScreen = defineEndpoint({
   ...ADDRESSES.nameScreen,
+  notByToken: true,
   roles: EVERY_ROLE,
   body: z.object({ device }),
   answer: z.object({}),
@@ -86,6 +89,7 @@ export const nameScreen = defineEndpoint({
 
 export const lockScreen = defineEndpoint({
   ...ADDRESSES.lockScreen,
+  notByToken: true,
   roles: EVERY_ROLE,
   body: z.object({}),
   answer: session,
@@ -94,6 +98,7 @@ export const lockScreen = defineEndpoint({
 
 export const setPin = defineEndpoint({
   ...ADDRESSES.setPin,
+  notByToken: true,
   roles: EVERY_ROLE,
   body: z.object({ password: z.string().min(1).max(200), pin }),
   answer: session,
@@ -102,6 +107,7 @@ export const setPin = defineEndpoint({
 /** What one is called oneself, and the letters on one's mark. */
 export const nameMyself = defineEndpoint({
   ...ADDRESSES.nameMyself,
+  notByToken: true,
   roles: EVERY_ROLE,
   body: z.object({ name: humanText(80), initials: humanText(3) }),
   answer: session,
@@ -110,6 +116,7 @@ export const nameMyself = defineEndpoint({
 /** What the shop is called, on its screens and papers. */
 export const nameShop = defineEndpoint({
   ...ADDRESSES.nameShop,
+  notByToken: true,
   roles: LEADS,
   body: z.object({ name: humanText(80) }),
   answer: session,
@@ -118,6 +125,7 @@ export const nameShop = defineEndpoint({
 /** Ends the person's sign-in on every other screen. */
 export const changePassword = defineEndpoint({
   ...ADDRESSES.changePassword,
+  notByToken: true,
   roles: EVERY_ROLE,
   body: z.object({ password: z.string().min(1).max(200), fresh: freshPassword }),
   answer: z.object({}),

@@ -80,6 +80,9 @@ export function withProfiles(base: NodoApi, parts: Pick<ApiParts, 'stream' | 'ca
           query: (body) => ({ name: 'setBackupPassphrase', body }),
           invalidatesTags: ['backups', 'notices'],
         }),
+        importRows: build.mutation<AnswerOf<'importRows'>, RequestBodyOf<'importRows'>>({
+          query: (body) => ({ name: 'importRows', body }),
+        }),
         search: build.query<AnswerOf<'search'>, string>({
           query: (find) => ({ name: 'search', params: { find } }),
           keepUnusedDataFor: 0,

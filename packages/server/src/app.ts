@@ -27,6 +27,7 @@ import type { Notices } from './notices/notices.ts';
 import type { PhotoStore } from './photos/photoStore.ts';
 import { backupRoutes } from './routes/backups.ts';
 import { billRoutes } from './routes/bills.ts';
+import { calendarRoutes } from './routes/calendars.ts';
 import { dayRoutes } from './routes/day.ts';
 import { documentRoutes } from './routes/documents.ts';
 import { exchangeRoutes } from './routes/exchange.ts';
@@ -40,6 +41,7 @@ import { searchRoutes } from './routes/search.ts';
 import { SESSION_COOKIE, sessionRoutes } from './routes/session.ts';
 import { tablesRoutes } from './routes/tables.ts';
 import { ticketRoutes } from './routes/tickets.ts';
+import { tokenRoutes } from './routes/tokens.ts';
 import type { EventStore } from './store/port.ts';
 
 export interface AppParts {
@@ -101,6 +103,8 @@ export function createApp(parts: AppParts): Express {
   dayRoutes(app, auth, parts.cards, parts.now);
   documentRoutes(app, auth, parts.cards, store, photos, parts.reach, now);
   tablesRoutes(app, auth.people, store, now);
+  calendarRoutes(app, auth, store);
+  tokenRoutes(app, auth);
   exchangeRoutes(app, auth, parts.rows, parts.importing);
   liveRoutes(app, auth.people, hub, presence);
   app.use('/api', (_request: Request, response: Response) => {

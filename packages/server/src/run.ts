@@ -6,6 +6,7 @@ import { createApp } from './app.ts';
 import { Accounts } from './auth/accounts.ts';
 import { Audit } from './auth/audit.ts';
 import { SignInDelays } from './auth/delays.ts';
+import { Feeds } from './auth/feeds.ts';
 import { Links } from './auth/links.ts';
 import { People } from './auth/people.ts';
 import { Backups } from './backup/backups.ts';
@@ -97,6 +98,7 @@ export async function runServer(
       audit: new Audit(db),
       delays: new SignInDelays(db),
       links: new Links(db, now),
+      feeds: new Feeds(db, now),
       isForbidden: (person, password) =>
         (settings.lan?.refused ?? []).some(
           (known) => known.person === person && known.password === password,

@@ -20,6 +20,8 @@ export interface Named {
   readonly find: string;
   readonly notice: string;
   readonly sale: string;
+  readonly feed: string;
+  readonly accessToken: string;
 }
 
 /** What no shop has. */
@@ -36,6 +38,8 @@ export const NOTHING: Named = {
   find: 'nothing',
   notice: randomUUID(),
   sale: randomUUID(),
+  feed: randomUUID(),
+  accessToken: randomUUID(),
 };
 
 export type Calls = Readonly<Record<EndpointName, () => { path: string; body?: unknown }>>;
@@ -84,6 +88,17 @@ export function callsAbout(ids: Named): Calls {
       path: ADDRESSES.importRows.path,
       body: { kind: 'customers', text: 'name,phone\nWenna,0555 0100\n', apply: false },
     }),
+    listFeeds: () => ({ path: ADDRESSES.listFeeds.path }),
+    makeFeed: () => ({ path: ADDRESSES.makeFeed.path, body: { what: 'promised' } }),
+    revokeFeed: () => ({ path: pathTo('revokeFeed', { feed: ids.feed }) }),
+    readFeed: () => ({ path: pathTo('readFeed', { token: ids.token }) }),
+    listTokens: () => ({ path: ADDRESSES.listTokens.path }),
+    makeToken: () => ({
+      path: ADDRESSES.makeToken.path,
+      // The right one: wrong ones make everybody at this address wait.
+      body: { password: 'a test password', name: 'Till', scope: 'read', days: 30 },
+    }),
+    revokeToken: () => ({ path: pathTo('revokeToken', { token: ids.accessToken }) }),
     lookAt: () => ({ path: ADDRESSES.lookAt.path, body: { ticket: null, check: null } }),
     listAccounts: () => ({ path: ADDRESSES.listAccounts.path }),
     invitePerson: () => ({

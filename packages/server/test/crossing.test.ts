@@ -116,6 +116,15 @@ async function filledShop(): Promise<Named> {
     counted: 100,
     note: MARK,
   });
+  const { feed } = await post<{ feed: { id: string } }>(ADDRESSES.makeFeed.path, {
+    what: 'promised',
+  });
+  const { token: access } = await post<{ token: { id: string } }>(ADDRESSES.makeToken.path, {
+    password: server.shop.people.lead.password,
+    name: MARK,
+    scope: 'write',
+    days: 30,
+  });
   const [told] = (await lead.call('GET', ADDRESSES.listNotices.path)).body as NoticeRecord[];
   const { screen } = (await lead.call('GET', ADDRESSES.whoAmI.path)).body as Session;
   return {
@@ -131,6 +140,8 @@ async function filledShop(): Promise<Named> {
     find: MARK,
     notice: told?.id ?? '',
     sale,
+    feed: feed.id,
+    accessToken: access.id,
   };
 }
 
@@ -147,8 +158,8 @@ async function rowsOf(shop: string): Promise<Record<string, unknown>> {
 }
 
 const ROUTES = (Object.keys(ENDPOINTS) as EndpointName[]).filter(
-  // A link is for whoever has it, of whatever shop.
-  (name) => name !== 'readShared' && name !== 'live' && name !== 'signOut',
+  // A link or an address is for whoever has it, of whatever shop.
+  (name) => !['readShared', 'readFeed', 'live', 'signOut'].includes(name),
 );
 
 describe('a lead of another shop who knows every id of this one', () => {

@@ -75,6 +75,16 @@ export function wellFormed(
       },
     }),
     () => ({
+      name: 'makeFeed',
+      path: ADDRESSES.makeFeed.path,
+      body: { what: 'promised' },
+    }),
+    () => ({
+      name: 'makeToken',
+      path: ADDRESSES.makeToken.path,
+      body: { password: 'not the password', name: 'Till 👩‍🔧', scope: 'write', days: 30 },
+    }),
+    () => ({
       name: 'lookAt',
       path: ADDRESSES.lookAt.path,
       body: { ticket, check: 'winder' },

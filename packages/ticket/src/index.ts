@@ -21,6 +21,7 @@ export {
 } from './events/index.ts';
 export { newCommand } from './events/newCommand.ts';
 export { applyTicketEvent, foldTicket } from './replay/apply.ts';
+export { byTicket } from './replay/byTicket.ts';
 export { decide } from './replay/decide.ts';
 export { type PendingCommand, pendingOverlay } from './replay/overlay.ts';
 export { changesPlan } from './replay/planning.ts';

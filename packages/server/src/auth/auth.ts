@@ -1,6 +1,7 @@
 import type { Accounts } from './accounts.ts';
 import type { Audit } from './audit.ts';
 import type { SignInDelays } from './delays.ts';
+import type { Feeds } from './feeds.ts';
 import type { Links } from './links.ts';
 import type { People } from './people.ts';
 
@@ -11,6 +12,7 @@ export interface Auth {
   readonly audit: Audit;
   readonly delays: SignInDelays;
   readonly links: Links;
+  readonly feeds: Feeds;
   /** Whether everybody knows this password of a person: the demo's are not taken over the network. */
   readonly isForbidden: (person: string, password: string) => boolean;
 }

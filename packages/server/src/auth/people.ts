@@ -5,6 +5,7 @@ import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
 import { withShop } from '../db/connect.ts';
 import { defineModels, type Models, type PersonRow } from '../db/models.ts';
 import { definePeopleModels, type PeopleModels, type ScreenRow } from '../db/peopleModels.ts';
+import { AccessTokens } from './accessTokens.ts';
 import { hashPassword, passwordFits } from './passwords.ts';
 import { newToken } from './secrets.ts';
 
@@ -38,12 +39,15 @@ export type PersonChanged = 'changed' | 'wrong-pin' | 'no-pin-here';
  */
 export class People {
   private readonly models: Models & PeopleModels;
+  /** By which programs call in their names. */
+  readonly tokens: AccessTokens;
 
   constructor(
     private readonly db: Sequelize,
     private readonly now: () => Date,
   ) {
     this.models = { ...defineModels(db), ...definePeopleModels(db) };
+    this.tokens = new AccessTokens(db, now);
   }
 
   /** @returns who that is, or why not; the shop of a login that exists, for the audit. */
@@ -300,7 +304,8 @@ export class People {
     }));
   }
 
-  private isPassword({ shop, person }: Identity, password: string): Promise<boolean> {
+  /** Whether that is the person's password. */
+  isPassword({ shop, person }: Identity, password: string): Promise<boolean> {
     return withShop(this.db, shop, (transaction) =>
       this.models.people.findOne({ where: { shopId: shop, id: person }, transaction }),
     ).then((row) => passwordFits(row?.passwordHash ?? undefined, password));

@@ -50,9 +50,33 @@ export function definePeopleModels(db: Sequelize) {
       until: instant(),
       revokedAt: perhaps(instant()),
     }),
+    feeds: table(db, 'calendar_feed', {
+      shopId: key(),
+      id: key(),
+      what: text(),
+      tokenHash: text(),
+      madeBy: id(),
+      madeAt: instant(),
+      revokedAt: perhaps(instant()),
+    }),
+    accessTokens: table(db, 'access_token', {
+      shopId: key(),
+      id: key(),
+      personId: id(),
+      screenId: id(),
+      name: text(),
+      scope: text(),
+      tokenHash: text(),
+      madeAt: instant(),
+      until: instant(),
+      usedAt: perhaps(instant()),
+      revokedAt: perhaps(instant()),
+    }),
   };
 }
 
 export type PeopleModels = ReturnType<typeof definePeopleModels>;
 export type ScreenRow = Row<PeopleModels['screens']>;
 export type LinkRow = Row<PeopleModels['links']>;
+export type FeedRow = Row<PeopleModels['feeds']>;
+export type AccessTokenRow = Row<PeopleModels['accessTokens']>;

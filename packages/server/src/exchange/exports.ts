@@ -22,8 +22,7 @@ import {
   ticketSchema,
 } from '@nodo/exchange';
 import { foldChangeRequests, versionInForce } from '@nodo/tables';
-import { foldTicket, type RackEntry, type Ticket, type TicketEvent } from '@nodo/ticket';
-import { byTicket } from '../store/byTicket.ts';
+import { byTicket, foldTicket, type RackEntry, type Ticket, type TicketEvent } from '@nodo/ticket';
 import type { ExchangeRows } from './rows.ts';
 
 /** So many tickets are read at a time: a shop's whole life does not lie in memory. */

@@ -3,7 +3,10 @@ import { type Refusal, refuse } from '@nodo/kernel';
 import type { Express, Request, RequestHandler, Response } from 'express';
 import type { z } from 'zod';
 import type { Caller, Identity, People } from '../auth/people.ts';
+import { bearerOf } from './bearer.ts';
 import { sendRefusal } from './send.ts';
+
+type AnyEndpoint = Endpoint<z.ZodType, z.ZodType, z.ZodType>;
 
 declare module 'express-session' {
   interface SessionData {
@@ -40,9 +43,11 @@ export function route<Params extends z.ZodType, Body extends z.ZodType, Answer e
     request: Request,
     response: Response,
   ): Promise<Result<z.output<Answer>>> => {
-    const session = endpoint.roles === 'anyone' ? undefined : await callerOf(request, people);
+    let session: Caller | undefined;
     if (endpoint.roles !== 'anyone') {
-      if (!session) return refused(refuse('not-signed-in'));
+      const called = await callerOf(request, people, endpoint);
+      if ('code' in called) return refused(called);
+      session = called;
       if (session.screen.locked && !endpoint.evenLocked) return refused(refuse('screen-locked'));
       const { role } = session.person;
       if (!endpoint.roles.includes(role)) return refused(refuse('role-may-not', '', { role }));
@@ -73,9 +78,25 @@ function refused(refusal: Refusal): { readonly ok: false; readonly refusal: Refu
   return { ok: false, refusal };
 }
 
-async function callerOf(request: Request, people: People): Promise<Caller | undefined> {
-  const identity = identityOf(request);
-  return identity && people.caller(identity);
+/**
+ * Who calls: a program with a person's token, or else whoever the cookie's session names. A token that does not hold is
+ * refused, whatever cookie came with it.
+ */
+async function callerOf(
+  request: Request,
+  people: People,
+  { method, notByToken }: Pick<AnyEndpoint, 'method' | 'notByToken'>,
+): Promise<Caller | Refusal> {
+  const secret = bearerOf(request);
+  if (secret === undefined) {
+    const identity = identityOf(request);
+    return (identity && (await people.caller(identity))) ?? refuse('not-signed-in');
+  }
+  const opened = await people.tokens.open(secret);
+  const caller = opened && (await people.caller(opened.identity));
+  if (!caller) return refuse('token-not-valid');
+  const isWithin = opened.scope === 'write' || method === 'GET';
+  return isWithin && !notByToken ? caller : refuse('token-may-not');
 }
 
 /** What the cookie's session says; of one from before screens were known, nothing. */

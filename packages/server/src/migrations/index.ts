@@ -17,6 +17,7 @@ import { m0016Till } from './m0016Till.ts';
 import { m0017JointBills } from './m0017JointBills.ts';
 import { m0018Colour } from './m0018Colour.ts';
 import { m0019ShopName } from './m0019ShopName.ts';
+import { m0020Outside } from './m0020Outside.ts';
 import type { Migration } from './migration.ts';
 
 /** In order; a landed one is never changed. */
@@ -40,4 +41,5 @@ export const MIGRATIONS: readonly Migration[] = [
   m0017JointBills,
   m0018Colour,
   m0019ShopName,
+  m0020Outside,
 ];

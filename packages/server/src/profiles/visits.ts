@@ -1,6 +1,5 @@
 import type { Visit } from '@nodo/api';
-import { foldTicket, type RackEntry, repairsDone, type TicketEvent } from '@nodo/ticket';
-import { byTicket } from '../store/byTicket.ts';
+import { byTicket, foldTicket, type RackEntry, repairsDone, type TicketEvent } from '@nodo/ticket';
 
 /** A cause less likely than this was as good as ruled out. */
 const LEFT_OPEN_FROM = 0.05;

@@ -49,7 +49,7 @@ export function exchangeRoutes(
       }
       return { ok: true, answer };
     },
-    forTheSignedIn,
+    forTheSignedIn(people),
     large,
   );
 }

@@ -29,7 +29,7 @@ export function photoRoutes(
       const { bytes, width, height } = clean;
       return { ok: true, answer: { photo: await photos.keep(shop.id, bytes), width, height } };
     },
-    forTheSignedIn,
+    forTheSignedIn(people),
     express.raw({ type: 'image/jpeg', limit: LARGEST }),
   );
 

@@ -32,6 +32,7 @@ export const {
   useCustomerQuery,
   useEndScreenMutation,
   useEraseCustomerMutation,
+  useImportRowsMutation,
   useInvitePersonMutation,
   useIssueBillMutation,
   useLinksQuery,

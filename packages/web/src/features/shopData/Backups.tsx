@@ -1,5 +1,4 @@
 import { ADDRESSES, type BackupState, pathTo } from '@nodo/api';
-import { Download } from 'lucide-react';
 import { useMakeBackupMutation } from '../../api/client.ts';
 import { write } from '../../messages/index.ts';
 import { later } from '../../messages/later.ts';
@@ -7,10 +6,8 @@ import { FormError } from '../../session/FormError.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Sewing } from '../../ui/Stitches.tsx';
 import { BackupDays } from './BackupDays.tsx';
+import { DownloadLink } from './DownloadLink.tsx';
 import { PassphraseForm } from './PassphraseForm.tsx';
-
-const TAKE =
-  'inline-flex min-h-11 items-center gap-2 underline decoration-edge underline-offset-4 hover:decoration-ink';
 
 const OPENS =
   'min-h-11 w-fit cursor-pointer py-2 underline decoration-edge underline-offset-4 hover:decoration-ink';
@@ -68,10 +65,9 @@ function Kept({ state, since }: { readonly state: BackupState; readonly since: s
           {latest && (
             <div>
               <p>{state.takenAt ? words.taken(write.moment(state.takenAt)) : words.takenNever}</p>
-              <a className={`${TAKE} font-semibold`} href={addressOf(latest.file)} download>
-                <Download aria-hidden size={20} />
+              <DownloadLink className="font-semibold" href={addressOf(latest.file)}>
                 {words.take}
-              </a>
+              </DownloadLink>
             </div>
           )}
           {state.kept.length > 1 && (
@@ -83,15 +79,9 @@ function Kept({ state, since }: { readonly state: BackupState; readonly since: s
                     key={file}
                     className="flex items-center justify-between gap-4 border-b border-rule"
                   >
-                    <a
-                      className={TAKE}
-                      href={addressOf(file)}
-                      download
-                      aria-label={words.takeOne(write.moment(at))}
-                    >
-                      <Download aria-hidden size={20} />
+                    <DownloadLink href={addressOf(file)} label={words.takeOne(write.moment(at))}>
                       {write.moment(at)}
-                    </a>
+                    </DownloadLink>
                     <span className="font-mono whitespace-nowrap text-quiet">
                       {words.size(megabytes(bytes))}
                     </span>
@@ -115,10 +105,7 @@ function Kept({ state, since }: { readonly state: BackupState; readonly since: s
             <code className="font-mono whitespace-nowrap">{words.backCommand}</code>
           </p>
           <p className="mt-2">{words.erasedLead}</p>
-          <a className={TAKE} href={ADDRESSES.takeErased.path} download>
-            <Download aria-hidden size={20} />
-            {words.erased}
-          </a>
+          <DownloadLink href={ADDRESSES.takeErased.path}>{words.erased}</DownloadLink>
         </div>
       </div>
     </div>

@@ -5,6 +5,8 @@ import { useSession } from '../../session/SessionContext.tsx';
 import { ShopTabs } from '../../shop/ShopTabs.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
 import { Backups } from './Backups.tsx';
+import { Exports } from './Exports.tsx';
+import { Imports } from './Imports.tsx';
 
 const ASK_EVERY_MS = 60_000;
 /** While one is made. */
@@ -30,7 +32,11 @@ function ForLead() {
     <div className="max-w-5xl gutter py-4">
       <ShopTabs />
       <h1 className="mb-3 text-2xl font-bold">{words.title}</h1>
-      <Backups state={data} />
+      <div className="flex flex-col gap-10">
+        <Backups state={data} />
+        <Exports />
+        <Imports />
+      </div>
     </div>
   );
 }

@@ -35,6 +35,9 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
       ? 'Set a passphrase for the backups first.'
       : 'That did not work; nothing was changed. Try again.',
   'import-faulty': () => 'Some rows cannot be taken over, so none was. Put them right in the file.',
+  'token-not-valid': () => 'This access does not hold: it was taken back, or its time is over.',
+  'token-may-not': () => 'A program with this access may not do that.',
+  'no-such-token': () => 'You have given no such access.',
   'not-a-photo': () => 'This is no picture that can be kept. Choose another.',
   'not-taken-in': () => 'This machine has not been taken in yet.',
   'already-taken-in': () => 'This ticket exists already.',

@@ -1,4 +1,4 @@
-import type { TicketEvent } from '@nodo/ticket';
+import type { TicketEvent } from '../events/index.ts';
 
 /** The events of several tickets, each ticket's in their order. */
 export function byTicket(
