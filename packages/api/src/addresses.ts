@@ -38,6 +38,7 @@ export const ADDRESSES = {
   listTokens: { method: 'GET', path: '/api/tokens' },
   makeToken: { method: 'POST', path: '/api/tokens' },
   revokeToken: { method: 'DELETE', path: '/api/tokens/:token' },
+  readOpenApi: { method: 'GET', path: '/api/openapi.json' },
   listTickets: { method: 'GET', path: '/api/tickets' },
   openTickets: { method: 'GET', path: '/api/open-tickets' },
   takeIn: { method: 'POST', path: '/api/tickets' },
@@ -75,6 +76,9 @@ export const ADDRESSES = {
   recordTableEvent: { method: 'POST', path: '/api/tables/events' },
   live: { method: 'GET', path: '/api/live' },
 } as const;
+
+/** The cookie of a signed-in screen. */
+export const SESSION_COOKIE = 'nodo.session';
 
 /** Names the build of the application in every answer of the server. */
 export const BUILD_HEADER = 'nodo-build';

@@ -66,14 +66,16 @@ export const setBackupPassphrase = defineEndpoint({
 /** One of them as a file. */
 export const takeBackup = defineEndpoint({
   ...ADDRESSES.takeBackup,
+  sends: 'application/octet-stream',
   roles: LEADS,
   params: z.object({ file: z.string().regex(BACKUP_FILE) }),
-  answer: z.undefined(),
+  answer: z.never(),
 });
 
 /** Who was erased, by number alone, as a file: it lies beside a backup when that is restored. */
 export const takeErased = defineEndpoint({
   ...ADDRESSES.takeErased,
+  sends: 'application/json',
   roles: LEADS,
-  answer: z.undefined(),
+  answer: z.never(),
 });

@@ -38,7 +38,8 @@ export const revokeFeed = defineEndpoint({
 /** The days as a calendar reads them (iCalendar, RFC 5545); for whoever has the address. */
 export const readFeed = defineEndpoint({
   ...ADDRESSES.readFeed,
+  sends: 'text/calendar',
   roles: 'anyone',
   params: z.object({ token: z.string().regex(/^[A-Za-z0-9_-]{43}$/) }),
-  answer: z.undefined(),
+  answer: z.never(),
 });

@@ -88,6 +88,7 @@ export const makeSale = defineEndpoint({
 /** What somebody takes along who bought something without a ticket, as PDF. */
 export const readSaleReceipt = defineEndpoint({
   ...ADDRESSES.readSaleReceipt,
+  sends: 'application/pdf',
   roles: AT_THE_COUNTER,
   params: z.object({ sale: uuid }),
   answer: z.never(),

@@ -18,6 +18,7 @@ export type DocumentKind = (typeof DOCUMENT_KINDS)[number];
 /** A paper as PDF. */
 export const readPaper = defineEndpoint({
   ...ADDRESSES.readPaper,
+  sends: 'application/pdf',
   roles: AT_THE_COUNTER,
   params: z.object({ ticket: uuid, paper: z.enum(DOCUMENT_KINDS) }),
   answer: z.never(),

@@ -19,6 +19,10 @@ export interface Endpoint<
   readonly evenLocked?: true;
   /** Only for a person at a screen: a program with a person's token is refused. */
   readonly notByToken?: true;
+  /** The media type of what it answers with, where that is no JSON. */
+  readonly sends?: string;
+  /** The media type of what it takes, where that is no JSON. */
+  readonly takes?: string;
 }
 
 const NO_PARAMS = z.object({});

@@ -46,7 +46,7 @@ import {
 import { changeShop, readShop } from './shop.ts';
 import { listCandidates, readTables, recordTableEvent } from './tables.ts';
 import { listTickets, openTickets, readTicket, recordEvent, takeIn } from './tickets.ts';
-import { listTokens, makeToken, revokeToken } from './tokens.ts';
+import { listTokens, makeToken, readOpenApi, revokeToken } from './tokens.ts';
 
 /** Every route there is. */
 export const ENDPOINTS = {
@@ -85,6 +85,7 @@ export const ENDPOINTS = {
   listTokens,
   makeToken,
   revokeToken,
+  readOpenApi,
   listTickets,
   openTickets,
   takeIn,

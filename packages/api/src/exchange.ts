@@ -28,9 +28,10 @@ export const EXPORT_NAMES = Object.keys(EXPORTS) as [ExportName, ...ExportName[]
 /** One of the {@link EXPORTS}, whole. */
 export const readExport = defineEndpoint({
   ...ADDRESSES.readExport,
+  sends: '*/*',
   roles: EVERY_ROLE,
   params: z.object({ export: z.enum(EXPORT_NAMES) }),
-  answer: z.undefined(),
+  answer: z.never(),
 });
 
 /** Characters of the largest file that is taken over: some 50 000 customers. */

@@ -1,4 +1,4 @@
-export { ADDRESSES, BEAT_MS, BUILD_HEADER } from './addresses.ts';
+export { ADDRESSES, BEAT_MS, BUILD_HEADER, SESSION_COOKIE } from './addresses.ts';
 export {
   BACKUP_FAILURES,
   BACKUP_FILE,
@@ -25,6 +25,7 @@ export type { CustomerLink } from './links.ts';
 export { type LiveFrame, liveFrame, type Presence } from './live.ts';
 export type { NeedleFile } from './needles.ts';
 export type { Notice, NoticeRecord } from './notices.ts';
+export { openApi } from './openApi.ts';
 export type {
   Account,
   Audited,

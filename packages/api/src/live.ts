@@ -39,6 +39,7 @@ export type LiveFrame = z.infer<typeof liveFrame>;
 /** A stream of server-sent events for the whole shop; each `data` is a {@link LiveFrame}. */
 export const live = defineEndpoint({
   ...ADDRESSES.live,
+  sends: 'text/event-stream',
   notByToken: true,
   roles: EVERY_ROLE,
   answer: liveFrame,

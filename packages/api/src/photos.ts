@@ -9,6 +9,7 @@ import { defineEndpoint } from './endpoint.ts';
  */
 export const keepPhoto = defineEndpoint({
   ...ADDRESSES.keepPhoto,
+  takes: 'image/jpeg',
   roles: AT_THE_COUNTER,
   params: z.object({ ticket: uuid }),
   body: z.instanceof(Uint8Array),
@@ -22,6 +23,7 @@ export const keepPhoto = defineEndpoint({
 /** The photo itself, for whoever may read its ticket. */
 export const readPhoto = defineEndpoint({
   ...ADDRESSES.readPhoto,
+  sends: 'image/jpeg',
   roles: EVERY_ROLE,
   params: z.object({ ticket: uuid, photo: sha256, size: z.literal('small').optional() }),
   answer: z.never(),

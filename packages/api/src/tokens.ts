@@ -50,3 +50,10 @@ export const revokeToken = defineEndpoint({
   params: z.object({ token: uuid }),
   answer: z.object({}),
 });
+
+/** What programs can call, as a document that other tools read (OpenAPI 3.1). */
+export const readOpenApi = defineEndpoint({
+  ...ADDRESSES.readOpenApi,
+  roles: EVERY_ROLE,
+  answer: z.looseObject({ openapi: z.string() }),
+});

@@ -45,7 +45,7 @@ export function createNodoApi({ call, stream, cache, tabs, wait }: ApiParts) {
     baseQuery: async (request: ApiRequest, { forced }) =>
       await cache.through(request, await call(request), forced === true),
     keepUnusedDataFor: 30,
-    tagTypes: ['accounts', 'screens', 'links', 'notices', 'backups'],
+    tagTypes: ['accounts', 'screens', 'links', 'notices', 'backups', 'feeds', 'tokens'],
     endpoints: (build) => {
       /** Something that changes who stands at this screen, or what they or the shop are called. */
       const sessionChange = <Given>(

@@ -83,6 +83,30 @@ export function withProfiles(base: NodoApi, parts: Pick<ApiParts, 'stream' | 'ca
         importRows: build.mutation<AnswerOf<'importRows'>, RequestBodyOf<'importRows'>>({
           query: (body) => ({ name: 'importRows', body }),
         }),
+        feeds: build.query<AnswerOf<'listFeeds'>, void>({
+          query: () => ({ name: 'listFeeds' }),
+          providesTags: ['feeds'],
+        }),
+        makeFeed: build.mutation<AnswerOf<'makeFeed'>, RequestBodyOf<'makeFeed'>>({
+          query: (body) => ({ name: 'makeFeed', body }),
+          invalidatesTags: ['feeds'],
+        }),
+        revokeFeed: build.mutation<AnswerOf<'revokeFeed'>, string>({
+          query: (feed) => ({ name: 'revokeFeed', params: { feed } }),
+          invalidatesTags: ['feeds'],
+        }),
+        tokens: build.query<AnswerOf<'listTokens'>, void>({
+          query: () => ({ name: 'listTokens' }),
+          providesTags: ['tokens'],
+        }),
+        makeToken: build.mutation<AnswerOf<'makeToken'>, RequestBodyOf<'makeToken'>>({
+          query: (body) => ({ name: 'makeToken', body }),
+          invalidatesTags: ['tokens', 'screens'],
+        }),
+        revokeToken: build.mutation<AnswerOf<'revokeToken'>, string>({
+          query: (token) => ({ name: 'revokeToken', params: { token } }),
+          invalidatesTags: ['tokens', 'screens'],
+        }),
         search: build.query<AnswerOf<'search'>, string>({
           query: (find) => ({ name: 'search', params: { find } }),
           keepUnusedDataFor: 0,

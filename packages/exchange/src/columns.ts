@@ -36,7 +36,9 @@ const SYNONYMS: Readonly<Record<ImportKind, Readonly<Record<string, readonly str
 export function columnsOf(kind: ImportKind): readonly string[] {
   return kind === 'customers'
     ? CUSTOMER_COLUMNS.map(({ name }) => name)
-    : [...MACHINE_COLUMNS.map(({ name }) => name), 'customer_phone'];
+    : MACHINE_COLUMNS.flatMap(({ name }) =>
+        name === 'customer_name' ? [name, 'customer_phone'] : [name],
+      );
 }
 
 /** Those that only our own files have: they are matched by their names alone, and not asked about. */

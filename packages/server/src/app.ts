@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { ADDRESSES, BUILD_HEADER, type Reach } from '@nodo/api';
+import { ADDRESSES, BUILD_HEADER, type Reach, SESSION_COOKIE } from '@nodo/api';
 import { refuse } from '@nodo/kernel';
 import compression from 'compression';
 import connectPgSimple from 'connect-pg-simple';
@@ -38,7 +38,7 @@ import { peopleRoutes } from './routes/people.ts';
 import { photoRoutes } from './routes/photos.ts';
 import { type Profiles, profileRoutes } from './routes/profiles.ts';
 import { searchRoutes } from './routes/search.ts';
-import { SESSION_COOKIE, sessionRoutes } from './routes/session.ts';
+import { sessionRoutes } from './routes/session.ts';
 import { tablesRoutes } from './routes/tables.ts';
 import { ticketRoutes } from './routes/tickets.ts';
 import { tokenRoutes } from './routes/tokens.ts';

@@ -99,6 +99,7 @@ export function callsAbout(ids: Named): Calls {
       body: { password: 'a test password', name: 'Till', scope: 'read', days: 30 },
     }),
     revokeToken: () => ({ path: pathTo('revokeToken', { token: ids.accessToken }) }),
+    readOpenApi: () => ({ path: ADDRESSES.readOpenApi.path }),
     lookAt: () => ({ path: ADDRESSES.lookAt.path, body: { ticket: null, check: null } }),
     listAccounts: () => ({ path: ADDRESSES.listAccounts.path }),
     invitePerson: () => ({

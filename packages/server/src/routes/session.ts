@@ -1,12 +1,10 @@
-import { ENDPOINTS, type Session } from '@nodo/api';
+import { ENDPOINTS, SESSION_COOKIE, type Session } from '@nodo/api';
 import { type Refusal, refuse } from '@nodo/kernel';
 import type { Express, Request } from 'express';
 import type { Auth } from '../auth/auth.ts';
 import type { Identity } from '../auth/people.ts';
 import { plainLogin } from '../auth/secrets.ts';
 import { identityOf, type Result, route } from '../http/route.ts';
-
-export const SESSION_COOKIE = 'nodo.session';
 
 /** Signing in and out, who stands at the screen, one's own password and PIN. */
 export function sessionRoutes(app: Express, auth: Auth): void {

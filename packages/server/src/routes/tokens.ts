@@ -1,4 +1,4 @@
-import { ENDPOINTS } from '@nodo/api';
+import { ENDPOINTS, openApi } from '@nodo/api';
 import { refuse } from '@nodo/kernel';
 import type { Express } from 'express';
 import type { Auth } from '../auth/auth.ts';
@@ -24,6 +24,13 @@ export function tokenRoutes(app: Express, { people, audit, delays }: Auth): void
     const made = await tokens.make(shop.id, person.id, body);
     await audit.note({ shop: shop.id, person: person.id, what: 'token-made' });
     return { ok: true, answer: made };
+  });
+
+  // Made when it is asked for first: it takes some tenths of a second.
+  let document: ReturnType<typeof openApi> | undefined;
+  route(app, people, ENDPOINTS.readOpenApi, async () => {
+    document ??= openApi();
+    return { ok: true, answer: document };
   });
 
   route(app, people, ENDPOINTS.revokeToken, async ({ params, session: { shop, person } }) => {

@@ -21,6 +21,7 @@ const CallView = lazy(() => import('../features/phone/CallView.tsx'));
 const KnowledgeView = lazy(() => import('../features/knowledge/KnowledgeView.tsx'));
 const PeopleView = lazy(() => import('../features/people/PeopleView.tsx'));
 const ShopDataView = lazy(() => import('../features/shopData/ShopDataView.tsx'));
+const ProgramsView = lazy(() => import('../features/programs/ProgramsView.tsx'));
 const Tagged = lazy(() => import('../features/find/Tagged.tsx'));
 const CustomerView = lazy(() => import('../features/customers/CustomerView.tsx'));
 // Nothing is told before somebody has done something; the first picture does not wait for it.
@@ -102,6 +103,7 @@ function Shop() {
                 <Route path="/collected" element={<CollectedView />} />
                 <Route path="/people" element={<PeopleView />} />
                 <Route path="/data" element={<ShopDataView />} />
+                <Route path="/programs" element={<ProgramsView />} />
                 <Route path="*" element={<NothingHere />} />
               </Routes>
             </Suspense>

@@ -10,6 +10,7 @@ import { instrument } from './en/instrument.ts';
 import { knowledge } from './en/knowledge.ts';
 import { phone } from './en/phone.ts';
 import { drawing, places } from './en/places.ts';
+import { programs } from './en/programs.ts';
 import { links, shared, together } from './en/shared.ts';
 import { tables } from './en/tables.ts';
 import { ticketPage } from './en/ticketPage.ts';
@@ -33,6 +34,7 @@ const en = {
   instrument,
   day,
   handOut,
+  programs,
   ticketPage,
 };
 

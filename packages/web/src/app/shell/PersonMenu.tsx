@@ -2,12 +2,14 @@ import type { Session } from '@nodo/api';
 import { Moon, Sun } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { type ReactNode, useState } from 'react';
+import { useNavigate } from 'react-router';
 import { useLockScreenMutation, useSignOutMutation } from '../../api/client.ts';
 import { SignInForm } from '../../features/signIn/SignInForm.tsx';
 import { m } from '../../messages/index.ts';
 import { useSession } from '../../session/SessionContext.tsx';
 import { Modal } from '../../ui/Modal.tsx';
 import { PersonMark } from '../../ui/PersonMark.tsx';
+import { NameMyself } from './NameMyself.tsx';
 import { NameScreen } from './NameScreen.tsx';
 import { FACE_BUTTON, PersonFace } from './PersonFace.tsx';
 import { PinForm } from './PinForm.tsx';
@@ -17,11 +19,12 @@ import { useTheme } from './useTheme.ts';
 
 type Sheet =
   | { readonly kind: 'take-over'; readonly person: Session['person'] }
-  | { readonly kind: 'another' | 'pin' | 'password' | 'screen' };
+  | { readonly kind: 'another' | 'name' | 'pin' | 'password' | 'screen' };
 
 /** Who stands at this screen, opened: the change to another, one's own secrets, the way out. */
 export default function PersonMenu() {
   const session = useSession();
+  const navigate = useNavigate();
   const { person, screen } = session;
   const [sheet, setSheet] = useState<Sheet>();
   const [lock] = useLockScreenMutation();
@@ -65,8 +68,10 @@ export default function PersonMenu() {
             {theme === 'day' ? <Moon aria-hidden size={20} /> : <Sun aria-hidden size={20} />}
             {theme === 'day' ? m.shell.nightBench : m.shell.dayBench}
           </DropdownMenu.Item>
+          <Item onSelect={() => setSheet({ kind: 'name' })}>{words.nameMyself}</Item>
           <Item onSelect={() => setSheet({ kind: 'pin' })}>{words.setPin}</Item>
           <Item onSelect={() => setSheet({ kind: 'password' })}>{words.changePassword}</Item>
+          <Item onSelect={() => void navigate('/programs')}>{words.programs}</Item>
           <Line />
           <DropdownMenu.Label className="px-3 pt-2 text-sm text-quiet">
             {words.locksAfter}
@@ -105,6 +110,7 @@ export default function PersonMenu() {
           <PinForm person={sheet.person} submit={words.go} onDone={done} />
         )}
         {sheet?.kind === 'another' && <SignInForm onDone={done} />}
+        {sheet?.kind === 'name' && <NameMyself onDone={done} />}
         {sheet?.kind === 'pin' && <SetPin onDone={done} />}
         {sheet?.kind === 'password' && <ChangePassword onDone={done} />}
         {sheet?.kind === 'screen' && <NameScreen onDone={done} />}
@@ -120,6 +126,8 @@ function titleOf(sheet: Sheet): string {
       return words.takeOver(sheet.person.name);
     case 'another':
       return words.another;
+    case 'name':
+      return words.nameMyself;
     case 'pin':
       return words.setPin;
     case 'password':

@@ -1,5 +1,5 @@
 import type { ImportAnswer } from '@nodo/api';
-import type { ImportKind } from '@nodo/exchange';
+import { type ImportKind, isOurOwn } from '@nodo/exchange';
 import { later } from '../../messages/later.ts';
 import { Button } from '../../ui/Button.tsx';
 import { columnWords } from './importAsked.ts';
@@ -53,7 +53,7 @@ export function ImportOutcome({
           {faults.length > FAULTS_SHOWN && <p>{words.more(faults.length - FAULTS_SHOWN)}</p>}
         </div>
       )}
-      {sample.length > 0 && <Sample kind={kind} sample={sample} />}
+      {sample.length > 0 && <Sample kind={kind} answer={answer} />}
       <div className="flex flex-wrap items-center gap-4">
         <p>{words.counts(counts.new, counts.changed, counts.same)}</p>
         <Button
@@ -74,13 +74,15 @@ export function ImportOutcome({
 
 function Sample({
   kind,
-  sample,
+  answer: { sample, matching },
 }: {
   readonly kind: ImportKind;
-  readonly sample: ImportAnswer['sample'];
+  readonly answer: ImportAnswer;
 }) {
   const words = later.data.imports;
-  const columns = [...new Set(sample.flatMap(({ cells }) => cells.map(({ column }) => column)))];
+  const filled = new Set(sample.flatMap(({ cells }) => cells.map(({ column }) => column)));
+  // What the file does not say has no place here.
+  const columns = [...filled].filter((column) => !isOurOwn(column) || matching[column] != null);
   return (
     <div>
       <h3 className="font-semibold">{words.sample}</h3>

@@ -5,6 +5,7 @@ import { useSession } from '../../session/SessionContext.tsx';
 import { ShopTabs } from '../../shop/ShopTabs.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
 import { Backups } from './Backups.tsx';
+import { Calendars } from './Calendars.tsx';
 import { Exports } from './Exports.tsx';
 import { Imports } from './Imports.tsx';
 
@@ -36,6 +37,7 @@ function ForLead() {
         <Backups state={data} />
         <Exports />
         <Imports />
+        <Calendars />
       </div>
     </div>
   );

@@ -145,13 +145,24 @@ export const data = {
     row: 'Row',
     status: { new: 'new', changed: 'changed', same: 'as it is' },
     take: (fresh: number, changed: number) =>
-      changed === 0
-        ? `Take over ${fresh}`
-        : fresh === 0
-          ? `Change ${changed}`
-          : `Take over ${fresh}, change ${changed}`,
+      fresh + changed === 0
+        ? 'Take over'
+        : changed === 0
+          ? `Take over ${fresh}`
+          : fresh === 0
+            ? `Change ${changed}`
+            : `Take over ${fresh}, change ${changed}`,
     nothing: 'Nothing in it is new',
     taken: (fresh: number, changed: number) => `Taken over: ${fresh} new, ${changed} changed.`,
     another: 'Another file',
+  },
+  calendars: {
+    title: 'Calendars',
+    lead: 'An address for any calendar that reaches this Nodo: the promised days, a line each, with tag and machine and without the customer. Whoever has the address reads it until you withdraw it.',
+    make: 'Make an address',
+    address: 'Address for the calendar',
+    once: 'It is shown this once. In the calendar, subscribe to it; it is read again each hour.',
+    madeBy: (name: string, when: string) => `Promised days, made by ${name} ${when}`,
+    revoke: 'Withdraw',
   },
 };

@@ -1,0 +1,32 @@
+/** Access for programs: tokens, and how to use them. */
+export const programs = {
+  title: 'Access for programs',
+  lead: 'A program can call Nodo in your name: a till, a spreadsheet, a label printer. It may do what you may, never more, and everything it does stands in the log as yours. Passwords, people and other such access it cannot touch.',
+  failed: 'The list could not be read',
+  yours: 'What you have given',
+  none: 'Nothing yet.',
+  make: 'Give access',
+  what: 'What is it for?',
+  scope: 'It may',
+  scopes: { read: 'only look', write: 'look and write' },
+  days: 'Days until it ends',
+  password: 'Your password',
+  lacksName: 'Say what it is for',
+  lacksPassword: 'Your password',
+  made: (name: string) => `Access for ${name}`,
+  once: 'This secret is shown this once. Put it where the program keeps its secrets, not into a letter.',
+  secret: 'Secret',
+  done: 'I have it',
+  until: (day: string) => `until ${day}`,
+  used: (when: string) => `last used ${when}`,
+  unused: 'never used',
+  over: 'over',
+  revoke: 'Take it back',
+  examples: 'Two examples',
+  examplesLead:
+    'From a terminal on a computer that reaches this Nodo; SECRET stands for what was shown above.',
+  exampleRack: 'Which machines are in the shop, with tag, shelf and the day that was promised:',
+  exampleCustomers:
+    'Look what a list of customers would change, and take it over when the counts are right (apply becomes true); the same list twice changes nothing:',
+  all: 'Every call there is, with what it takes and answers, as OpenAPI 3.1:',
+};
