@@ -216,6 +216,33 @@ export function auditEachView(theme: 'day' | 'night'): void {
       expect(await halle.audit()).toEqual([]);
     });
 
+    it('Data: a list that is brought in, with a fault and without; an address for calendars', async () => {
+      const halle = await screen('halle', theme);
+      await halle.go('/data');
+      await halle.giveFile('Name;Mobile\nIda Wenlock;0555 0144\n;0555 0145\n');
+      await halle.sees('1 row cannot be taken over');
+      expect(await halle.audit()).toEqual([]);
+      await halle.click('Another file');
+      await halle.giveFile('Name;Mobile\nIda Wenlock;0555 0144\n');
+      await halle.sees('1 new, 0 changed');
+      expect(await halle.audit()).toEqual([]);
+      await halle.click('Make an address');
+      await halle.sees('Address for the calendar');
+      expect(await halle.audit()).toEqual([]);
+    });
+
+    it('access for programs: the form, and a secret that is shown', async () => {
+      const tavi = await screen('tavi', theme);
+      await tavi.go('/programs');
+      await tavi.sees('Two examples');
+      expect(await tavi.audit()).toEqual([]);
+      await tavi.page.type('::-p-aria([name="What is it for?"])', 'Labels');
+      await tavi.page.type('input[type=password]', 'needle-tavi');
+      await tavi.click('Give access');
+      await tavi.sees('This secret is shown this once.');
+      expect(await tavi.audit()).toEqual([]);
+    });
+
     it('one’s own menu, the sheets of a ticket, and a locked screen', async () => {
       const tavi = await screen('tavi', theme);
       await tavi.go(`/bench/${demoTicketId(9)}`);

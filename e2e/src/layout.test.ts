@@ -21,6 +21,7 @@ const LEADS_VIEWS = [
   ['Machine', `/machines/${DEMO_CUSTOMER.machine}`, 'Change the record'],
   ['Shop', '/shop', 'Odren Vask'],
   ['The shop’s data', '/data', 'Backups begin with a passphrase'],
+  ['Access for programs', '/programs', 'Two examples'],
   ['Collected machines', '/collected', 'Dove zigzag'],
   ['Day sheet', '/day', 'Takings'],
 ] as const;

@@ -4,7 +4,7 @@ import { expect, it } from 'vitest';
 import { field } from './screen.ts';
 import { useStage } from './stage.ts';
 
-const { stage, anonymous } = useStage();
+const { stage, anonymous } = useStage({ isOwnShop: true });
 const PASSWORD = 'a password of theirs';
 
 it('goes from the code of a new shop to its first machine on the bench, and finds nothing of the demo', async () => {

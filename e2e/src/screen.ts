@@ -1,7 +1,10 @@
 import { readFileSync } from 'node:fs';
+import { mkdtemp, writeFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import type { AxeResults } from 'axe-core';
-import type { Browser, NodeFor, Page } from 'puppeteer-core';
+import type { Browser, ElementHandle, NodeFor, Page } from 'puppeteer-core';
 import { expect } from 'vitest';
 import { PATIENCE_MS } from '../../scripts/lib/patience.mjs';
 
@@ -193,6 +196,15 @@ export class Screen {
     } catch {
       throw new Error(`Nothing to click in ${selector} with “${text}”:\n${await this.text()}`);
     }
+  }
+
+  /** Chooses a file of this content in the view's own file picker. */
+  async giveFile(content: string | Uint8Array, name = 'list.csv'): Promise<void> {
+    const folder = await mkdtemp(join(tmpdir(), 'nodo-file-'));
+    const path = join(folder, name);
+    await writeFile(path, content);
+    const picker = await this.page.waitForSelector('main input[type=file]');
+    await (picker as ElementHandle<HTMLInputElement>).uploadFile(path);
   }
 
   /** Reads something off the first element of this selector, once it is there. */

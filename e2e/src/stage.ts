@@ -13,7 +13,7 @@ declare module 'vitest' {
 type Stage = Awaited<ReturnType<typeof openStage>>;
 
 /** The built server with a demo shop of its own, and the browser of this run, for one test file. */
-export function useStage(options: { durable?: boolean } = {}): {
+export function useStage(options: { durable?: boolean; isOwnShop?: boolean } = {}): {
   readonly stage: () => Stage;
   screen(login: string, theme?: 'day' | 'night'): Promise<Screen>;
   /** The same screen for all tests of the file that ask for this person and theme. */

@@ -55,11 +55,15 @@ export async function prepareDemoCopy(root, cluster) {
  *   durable?: boolean,
  *   lan?: import('../../packages/server/src/config/settings.ts').LanSettings,
  *   names?: string[],
+ *   isOwnShop?: boolean,
  *   copyFrom?: RunningCluster,
  * }} [options] durable: on a cluster of its own, which may be killed; copyFrom: a running cluster
  *   in which {@link prepareDemoCopy} has loaded the demo shop
  */
-export async function openStage(root, { durable = false, lan, names = [], copyFrom } = {}) {
+export async function openStage(
+  root,
+  { durable = false, lan, names = [], isOwnShop = false, copyFrom } = {},
+) {
   const programs = built(root);
   const { cluster, database, remove } =
     copyFrom && !durable ? await copyWithin(copyFrom) : await ownCluster(root, durable, copyFrom);
@@ -70,7 +74,7 @@ export async function openStage(root, { durable = false, lan, names = [], copyFr
     names,
     webRoot: programs.web,
     photos: join(home, 'photos'),
-    backups: { ...backupPlaceOf(home), isOwnShop: false },
+    backups: { ...backupPlaceOf(home), isOwnShop },
     sessionSecret: cluster.readSecrets().session,
     database: cluster.settings(database),
     ...(lan ? { lan } : {}),

@@ -157,7 +157,7 @@ describe('a backup', () => {
     const taken = await lead.read(pathTo('takeBackup', { file: one?.file ?? '' }));
     expect(taken.bytes).toEqual(readFileSync(await latest()));
     await expect.poll(async () => (await state()).takenAt).not.toBeNull();
-    expect((await lead.call('GET', '/api/backups/..%2Fkey.json')).status).toBe(404);
+    expect((await lead.call('GET', '/api/backups/..%2Fkey.json')).status).toBe(400);
   });
 
   it('says nothing of what is within to whoever has no passphrase', async () => {

@@ -31,7 +31,6 @@ export function TokenForm({
   };
   return (
     <Form
-      aria-label={words.make}
       className="flex max-w-3xl flex-col gap-4 border-l-6 border-ink bg-paper px-6 py-4"
       onSubmit={() => void submit()}
     >

@@ -27,6 +27,6 @@ export const programs = {
     'From a terminal on a computer that reaches this Nodo; SECRET stands for what was shown above.',
   exampleRack: 'Which machines are in the shop, with tag, shelf and the day that was promised:',
   exampleCustomers:
-    'Look what a list of customers would change, and take it over when the counts are right (apply becomes true); the same list twice changes nothing:',
+    'Look what a list of customers would change, and take it over when the counts are right (apply becomes true); the same list twice changes nothing. This one wants access that may write:',
   all: 'Every call there is, with what it takes and answers, as OpenAPI 3.1:',
 };
