@@ -1,4 +1,8 @@
-import { describe, expect, it } from 'vitest';
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Transformer } from '@napi-rs/image';
+import { afterAll, describe, expect, it } from 'vitest';
 import { field } from './screen.ts';
 import { useStage } from './stage.ts';
 
@@ -6,7 +10,7 @@ const { sharedScreen } = useStage();
 
 /** A list as an older program writes it: other letters, other names, semicolons. */
 const OLD_LIST = Buffer.from(
-  'Customer no;Surname;Mobile\r\n41;Öhlenrath;0555 0141\r\n42;Brack;0555 0142\r\n',
+  'Customer no;Surname;Mobile;Remarks\r\n41;Öhlenrath;0555 0141;owes \u0080 12\r\n42;Brack;0555 0142;\r\n',
   'latin1',
 );
 
@@ -17,6 +21,8 @@ describe('a list from another program', () => {
     await halle.giveFile(OLD_LIST);
     await halle.sees('as older programs do (Windows-1252)');
     await halle.sees('Öhlenrath');
+    // A sign that only these letters have there.
+    await halle.sees('owes € 12');
     await halle.sees('2 new, 0 changed, 0 as they are here already');
     await halle.click('Take over 2');
     await halle.sees('Taken over: 2 new, 0 changed.');
@@ -95,7 +101,60 @@ describe('a program', () => {
     expect(await looked.json()).toMatchObject({ applied: false, counts: { new: 1, faulty: 0 } });
     await halle.click('I have it');
     await halle.click('Take it back');
-    await halle.sees('over');
-    expect((await call(rack)).status).toBe(401);
+    await expect.poll(async () => (await call(rack)).status).toBe(401);
   });
 });
+
+describe('a drawing', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'nodo-drawings-'));
+  afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+  it('is kept as lines and as points, which show the same to another program', async () => {
+    const odren = await sharedScreen('odren', 'night');
+    const session = await odren.page.createCDPSession();
+    const { id: browserContextId } = odren.page.browserContext();
+    await session.send('Browser.setDownloadBehavior', {
+      behavior: 'allow',
+      downloadPath: folder,
+      ...(browserContextId !== undefined && { browserContextId }),
+    });
+    await odren.go('/bobbin/tension');
+    const keep = async (format: string) => {
+      await odren.click(`Keep this drawing as ${format}`);
+      const ending = `.${format.toLowerCase()}`;
+      const kept = () => readdirSync(folder).find((name) => name.endsWith(ending));
+      await expect.poll(kept).toBeDefined();
+      return readFileSync(join(folder, kept() ?? ''));
+    };
+    const lines = await keep('SVG');
+    const points = await keep('PNG');
+    const text = lines.toString('utf8');
+    expect(text).toMatch(/^<svg [^>]*xmlns="http:\/\/www\.w3\.org\/2000\/svg"/);
+    // Nothing is left that only the page knows.
+    expect(text).not.toMatch(/var\(--|class=/);
+    // Drawn by a program of its own (resvg).
+    const drawn = await Transformer.fromSvg(text).metadata();
+    const shown = await new Transformer(points).metadata();
+    expect(shown.width / shown.height).toBeCloseTo(drawn.width / drawn.height, 2);
+    const [one, other] = await Promise.all(
+      [Transformer.fromSvg(text), new Transformer(points)].map((picture) =>
+        picture.resize(shown.width / 3).rawPixels(),
+      ),
+    );
+    const [inkOfOne, inkOfOther] = [inkIn(one as Buffer), inkIn(other as Buffer)];
+    expect(inkOfOne).toBeGreaterThan(0.005);
+    // Letters may be of another typeface there; lines are where they are.
+    expect(inkOfOther / inkOfOne).toBeGreaterThan(0.6);
+    expect(inkOfOther / inkOfOne).toBeLessThan(1.7);
+  });
+});
+
+/** How much of a picture is not the ground of its first point. @param pixels red, green, blue, alpha each */
+function inkIn(pixels: Buffer): number {
+  let ink = 0;
+  for (let at = 0; at < pixels.length; at += 4) {
+    const away = Math.abs((pixels[at] ?? 0) - (pixels[0] ?? 0));
+    if (away > 60) ink += 1;
+  }
+  return ink / (pixels.length / 4);
+}

@@ -33,7 +33,7 @@ export function backupPlaceOf(home) {
  * @param {AbortSignal} [signal] ends it
  * @returns {Promise<JobAnswer>}
  */
-export function backupJob(program, job, signal) {
+function backupJob(program, job, signal) {
   return new Promise((done, reject) => {
     const child = spawn(process.execPath, [program], {
       stdio: ['pipe', 'pipe', 'inherit'],
@@ -190,7 +190,7 @@ export function keepBackups({
 }
 
 /** @param {BackupFaultSaid} fault */
-export function faultInWords({ code, what }) {
+function faultInWords({ code, what }) {
   switch (code) {
     case 'no-passphrase':
       return new SetupFault('No passphrase is set for the backups.', 'Set one first.');

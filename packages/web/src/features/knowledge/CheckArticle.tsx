@@ -8,7 +8,9 @@ import {
   type TableChange,
 } from '@nodo/knowledge';
 import { checkOutcome } from '@nodo/ticket';
+import { useRef } from 'react';
 import { CheckDrawing } from '../../drawing/CheckDrawing.tsx';
+import { KeepPicture } from '../../drawing/KeepPicture.tsx';
 import { write } from '../../messages/index.ts';
 import { later } from '../../messages/later.ts';
 import { Caution } from '../../ticket/check/Caution.tsx';
@@ -33,6 +35,7 @@ export function CheckArticle({
   readonly onTicket: OnTicket | undefined;
 }) {
   const words = later.knowledge;
+  const drawn = useRef<HTMLDivElement>(null);
   const isAbout = (change: TableChange) =>
     change.kind === 'by-itself'
       ? check.findings.some(({ id }) => id === change.finding)
@@ -95,7 +98,12 @@ export function CheckArticle({
           ))}
         </ul>
       </div>
-      <CheckDrawing check={check} family={model.family} />
+      <div>
+        <div ref={drawn}>
+          <CheckDrawing check={check} family={model.family} />
+        </div>
+        <KeepPicture within={drawn} name={check.title} />
+      </div>
     </div>
   );
 }

@@ -3,7 +3,7 @@ import { later } from '../../messages/later.ts';
 import { TextLink } from '../../ui/TextLink.tsx';
 
 /** Two calls as they are typed into a terminal. @param address of this Nodo */
-export function examplesFor(address: string): {
+function examplesFor(address: string): {
   readonly rack: string;
   readonly customers: string;
 } {

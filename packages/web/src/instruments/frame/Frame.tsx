@@ -1,4 +1,5 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, useRef } from 'react';
+import { KeepPicture } from '../../drawing/KeepPicture.tsx';
 
 /**
  * One part of an instrument: what it asks on top, then the drawing that takes the answer by a tap (two fifths), the
@@ -24,6 +25,7 @@ export function Frame({
   /** The questions. */
   readonly children: ReactNode;
 }) {
+  const drawn = useRef<HTMLDivElement>(null);
   return (
     <div className="flex flex-col gap-4">
       <div className="flex flex-wrap items-center gap-x-6 gap-y-1">
@@ -32,7 +34,8 @@ export function Frame({
       </div>
       <div className="grid gap-6 lg:grid-cols-[minmax(0,40fr)_minmax(0,33fr)_minmax(0,27fr)]">
         <div className="min-w-0 self-start lg:sticky lg:top-3" data-frame="drawing">
-          {drawing}
+          <div ref={drawn}>{drawing}</div>
+          <KeepPicture within={drawn} name={title} />
         </div>
         <div className="flex min-w-0 flex-col gap-4">{children}</div>
         <div className="flex min-w-0 flex-col gap-4 self-start lg:sticky lg:top-3">

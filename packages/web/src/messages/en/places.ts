@@ -28,6 +28,11 @@ export const drawing = {
   account: (family: string, place: string) => `${family}, seen from the front. Lit: ${place}.`,
   plain: (family: string) => `${family}, seen from the front.`,
   drawHere: 'draw here',
+  keep: {
+    title: 'Keep this drawing:',
+    as: (format: string) => `Keep this drawing as ${format}`,
+    failed: 'That did not work here.',
+  },
   tap: 'Tap the machine where it hurts',
   places: 'Places on the machine',
   needle: {
