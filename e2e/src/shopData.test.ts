@@ -146,6 +146,7 @@ describe('a drawing', () => {
     // Letters may be of another typeface there; lines are where they are.
     expect(inkOfOther / inkOfOne).toBeGreaterThan(0.6);
     expect(inkOfOther / inkOfOne).toBeLessThan(1.7);
+    expect(odren.complaints).toEqual([]);
   });
 });
 

@@ -56,7 +56,7 @@ export async function pointsOf(drawing: SVGSVGElement): Promise<Blob> {
 /** Both trees are the same until what is not shown is taken out of the copy. */
 function writeLooks(shown: Element, copy: Element): void {
   const style = getComputedStyle(shown);
-  const looks = LOOKS.map((name) => `${name}:${style.getPropertyValue(name)}`).join(';');
+  const looks = LOOKS.map((name) => [name, style.getPropertyValue(name)] as const);
   const pairs = [...shown.children].map((child, index) => [child, copy.children[index]] as const);
   for (const [child, its] of pairs) {
     if (!its) continue;
@@ -64,8 +64,9 @@ function writeLooks(shown: Element, copy: Element): void {
     if (display === 'none' || visibility === 'hidden') its.remove();
     else writeLooks(child, its);
   }
-  for (const name of ['class', ...LOOKS]) copy.removeAttribute(name);
-  copy.setAttribute('style', looks);
+  for (const name of ['class', 'style']) copy.removeAttribute(name);
+  // As attributes, which every program reads and no policy of the page refuses.
+  for (const [name, value] of looks) copy.setAttribute(name, value);
 }
 
 /** The colour of whatever the drawing lies on: its lines are drawn to be seen on that. */
@@ -81,6 +82,7 @@ function groundBehind(drawing: Element, copy: SVGSVGElement): SVGRectElement {
     ground.setAttribute(name, String(value));
   }
   ground.setAttribute('fill', colourBehind(drawing));
+  ground.setAttribute('stroke', 'none');
   return ground;
 }
 
