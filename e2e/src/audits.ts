@@ -210,7 +210,7 @@ export function auditEachView(theme: 'day' | 'night'): void {
       await halle.sees('Backups begin with a passphrase');
       expect(await halle.audit()).toEqual([]);
       await halle.click('Suggest one');
-      await halle.click('It is written down, and the paper does not lie beside this computer');
+      await halle.click('It is on paper, and the paper does not lie beside this computer');
       await halle.click('Seal and back up');
       await halle.sees('Last backup', LONG_PATIENCE_MS);
       expect(await halle.audit()).toEqual([]);

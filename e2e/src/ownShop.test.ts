@@ -76,7 +76,7 @@ it('goes from the code of a new shop to its first machine on the bench, and find
   await lead.sees('Nothing of this shop is saved anywhere else yet.');
   await lead.click('To the backups');
   await lead.click('Suggest one');
-  await lead.click('It is written down, and the paper does not lie beside this computer');
+  await lead.click('It is on paper, and the paper does not lie beside this computer');
   await lead.click('Seal and back up');
   await lead.sees('Backed up today');
   await lead.sees('None has been taken off this computer yet.');

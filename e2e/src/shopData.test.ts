@@ -100,7 +100,7 @@ describe('a program', () => {
     const looked = await call(customers);
     expect(await looked.json()).toMatchObject({ applied: false, counts: { new: 1, faulty: 0 } });
     await halle.click('I have it');
-    await halle.click('Take it back');
+    await halle.click('Withdraw');
     await expect.poll(async () => (await call(rack)).status).toBe(401);
   });
 });

@@ -52,7 +52,7 @@ function dataFolder() {
  * @param {ReturnType<typeof backupPlaceOf>} place
  */
 async function choosePassphrase(program, place) {
-  say('Backups are sealed with a passphrase. Write it down: without it nobody can open them.');
+  say('Backups are sealed with a passphrase. Copy it onto paper: without it nobody can open them.');
   const passphrase = await askSecret('Passphrase for the backups', 'NODO_PASSPHRASE');
   if (passphrase.length < SHORTEST_PASSPHRASE) {
     throw new SetupFault(

@@ -320,6 +320,15 @@ describe('a backup', () => {
     expect(await dumpOf(into)).not.toMatch(/Venlow|0555 0177/);
     expect(Object.values(photosIn(into))).not.toContain(signature);
 
+    // A list that cannot be read is no list: somebody would come back unseen.
+    const broken = fresh('broken-list');
+    cpSync(file, join(broken, basename(file)));
+    writeFileSync(join(broken, `erased-${randomUUID()}.json`), '{');
+    const refused = await command('restore', join(broken, 'shop'), [join(broken, basename(file))]);
+    expect(refused.code).toBe(1);
+    expect(refused.output).toContain('list of the erased');
+    expect(existsSync(join(broken, 'shop'))).toBe(false);
+
     // Without the list beside it, that is said.
     const withoutList = join(fresh('no-list'), 'shop');
     const second = await command('restore', withoutList, [alone]);

@@ -87,7 +87,9 @@ async function eraseAgain(
   lists: string,
   { database, photos }: z.infer<typeof settings>,
 ): Promise<{ readonly lists: number; readonly erased: number }> {
-  const known = await readErased(lists);
+  const known = await readErased(lists).catch((fault: unknown) => {
+    throw new BackupFault('damaged', `the list of the erased beside it: ${String(fault)}`);
+  });
   const db = connect(database, database.app, 2);
   try {
     const store = new PostgresEventStore(db);

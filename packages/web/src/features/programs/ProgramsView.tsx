@@ -17,7 +17,7 @@ export default function ProgramsView() {
   const [given, setGiven] = useState<{ readonly name: string; readonly secret: string }>();
   if (!tokens) return <NotRead title={words.failed} fault={error} again={refetch} />;
   return (
-    <div className="flex max-w-5xl flex-col gap-8 gutter py-4">
+    <div className="flex max-w-5xl flex-col gap-6 gutter py-4">
       <div>
         <h1 className="text-2xl font-bold">{words.title}</h1>
         <p className="max-w-[65ch]">{words.lead}</p>

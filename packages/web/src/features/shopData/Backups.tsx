@@ -54,13 +54,13 @@ function Kept({ state, since }: { readonly state: BackupState; readonly since: s
           <BackupDays at={state.kept.map(({ at }) => at)} since={since} keep={state.keep} />
         )}
       </div>
-      {failed && !state.running && (
-        <p role="alert" className="font-semibold text-hazard">
-          {words.failed(write.moment(failed.at), words.why[failed.why])}
-        </p>
+      {(error !== undefined || (failed && !state.running)) && (
+        <FormError
+          text={failed ? words.failed(write.moment(failed.at), words.why[failed.why]) : ''}
+          fault={error}
+        />
       )}
-      {error !== undefined && <FormError fault={error} />}
-      <div className="grid gap-x-12 gap-y-6 lg:grid-cols-2">
+      <div className="grid gap-x-10 gap-y-6 lg:grid-cols-2">
         <div className="flex flex-col gap-6">
           {latest && (
             <div>

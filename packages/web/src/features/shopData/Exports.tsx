@@ -42,9 +42,7 @@ export function Exports() {
                   <DownloadLink href={pathTo('readExport', { export: name })}>
                     <span>
                       {words.files[name]}{' '}
-                      <span className="font-mono text-sm whitespace-nowrap text-quiet">
-                        {endingOf(name)}
-                      </span>
+                      <span className="text-sm whitespace-nowrap text-quiet">{endingOf(name)}</span>
                     </span>
                   </DownloadLink>
                 </li>

@@ -44,7 +44,7 @@ export function ImportOutcome({
                 {cell && (
                   <>
                     {' '}
-                    <bdi className="font-mono break-all text-quiet">{cell.slice(0, 60)}</bdi>
+                    <bdi className="break-all text-quiet">{cell.slice(0, 60)}</bdi>
                   </>
                 )}
               </li>

@@ -47,7 +47,7 @@ export function Imports() {
       <h2 className="text-lg font-semibold">{words.title}</h2>
       <p className="mb-2 max-w-[65ch] text-quiet">{words.lead}</p>
       {!answer && (
-        <div className="flex flex-wrap items-end gap-x-8 gap-y-3">
+        <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
           <RadioBoxes
             legend={words.kind}
             className="flex flex-wrap gap-x-6"

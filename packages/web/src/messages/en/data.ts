@@ -36,13 +36,13 @@ export const data = {
     passphrase: 'Passphrase',
     first: 'Backups begin with a passphrase',
     firstLead:
-      'Every backup is sealed with it, so that whoever finds the file reads nothing of your customers. Without it nobody opens a backup, you neither: write it down, and keep the paper where the computer is not.',
+      'Every backup is sealed with it, so that whoever finds the file reads nothing of your customers. Without it nobody opens a backup, you neither: copy it onto paper, and keep that where the computer is not.',
     suggest: 'Suggest one',
     short: (least: number) => `A passphrase of ${least} characters or more`,
-    written: 'It is written down, and the paper does not lie beside this computer',
+    written: 'It is on paper, and the paper does not lie beside this computer',
     keep: 'How many are kept',
     begin: 'Seal and back up',
-    lacksPaper: 'Say that it is written down',
+    lacksPaper: 'Say that it is on paper',
     setOn: (when: string) => `Sealed with the passphrase of ${when}.`,
     change: 'Another passphrase',
     changeLead:

@@ -21,7 +21,7 @@ export const programs = {
   used: (when: string) => `last used ${when}`,
   unused: 'never used',
   over: 'over',
-  revoke: 'Take it back',
+  revoke: 'Withdraw',
   examples: 'Two examples',
   examplesLead:
     'From a terminal on a computer that reaches this Nodo; SECRET stands for what was shown above.',

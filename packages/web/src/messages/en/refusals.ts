@@ -35,7 +35,7 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
       ? 'Set a passphrase for the backups first.'
       : 'That did not work; nothing was changed. Try again.',
   'import-faulty': () => 'Some rows cannot be taken over, so none was. Put them right in the file.',
-  'token-not-valid': () => 'This access does not hold: it was taken back, or its time is over.',
+  'token-not-valid': () => 'This access does not hold: it was withdrawn, or its time is over.',
   'token-may-not': () => 'A program with this access may not do that.',
   'no-such-token': () => 'You have given no such access.',
   'not-a-photo': () => 'This is no picture that can be kept. Choose another.',
