@@ -1,8 +1,10 @@
 // Builds the pages (Vite) and the server's programs (esbuild), each into its package's dist/.
+import { writeFileSync } from 'node:fs';
 import { build as bundle } from 'esbuild';
 import { build as buildPages } from 'vite';
 import { buildServiceWorker } from './lib/buildServiceWorker.mjs';
 import { compileAhead } from './lib/compileAhead.mjs';
+import { noticesOf, shippedPackages } from './lib/notices.mjs';
 import { serverPrograms } from './lib/programs.mjs';
 
 const root = new URL('..', import.meta.url).pathname;
@@ -37,3 +39,5 @@ compileAhead(`${root}packages/diagnose/dist/program`, `${root}packages/diagnose/
 
 await buildPages({ root: `${root}packages/web`, logLevel: 'warn' });
 await buildServiceWorker(`${root}packages/web`);
+// After it: nobody needs them without a network.
+writeFileSync(`${root}packages/web/dist/third-party-notices.txt`, noticesOf(shippedPackages(root)));

@@ -37,7 +37,7 @@ export function Examples({
         ([what, text]) => (
           <div key={what} className="mt-4">
             <p>{what}</p>
-            <pre className="mt-1 border-l-2 border-edge bg-paper px-4 py-2 font-mono text-sm break-all whitespace-pre-wrap">
+            <pre className="mt-1 border-l-2 border-edge bg-paper px-4 py-2 font-mono text-sm wrap-anywhere whitespace-pre-wrap">
               {text}
             </pre>
           </div>

@@ -4,6 +4,7 @@ import { NotRead } from '../../session/NotRead.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
 import { ShopTabs } from '../../shop/ShopTabs.tsx';
 import { Blank } from '../../ui/Stitches.tsx';
+import { TextLink } from '../../ui/TextLink.tsx';
 import { Backups } from './Backups.tsx';
 import { Calendars } from './Calendars.tsx';
 import { Exports } from './Exports.tsx';
@@ -39,6 +40,11 @@ function ForLead() {
         <Imports />
         <Calendars />
       </div>
+      <p className="mt-6 text-sm text-quiet">
+        <TextLink to="/third-party-notices.txt" reloadDocument>
+          {words.notices}
+        </TextLink>
+      </p>
     </div>
   );
 }

@@ -3,6 +3,7 @@ export const data = {
   title: 'The shop’s data',
   onlyLead: 'Only a lead looks after the shop’s data.',
   failed: 'The backups could not be read',
+  notices: 'Software of others in Nodo, and its licences',
   backups: {
     title: 'Backups',
     elsewhere:
@@ -122,7 +123,7 @@ export const data = {
       `${fresh} new, ${changed} changed, ${same} as they are here already`,
     faulty: (rows: number) =>
       rows === 1 ? '1 row cannot be taken over' : `${rows} rows cannot be taken over`,
-    faultyLead: 'Put them right in the file and choose it again; until then none is taken over.',
+    faultyLead: 'Correct the file and choose it again; until then no row is taken over.',
     fault: (row: number, column: string, why: string) =>
       column === '' ? `Row ${row}: ${why}` : `Row ${row}, ${column}: ${why}`,
     more: (faults: number) => `and ${faults} more`,
