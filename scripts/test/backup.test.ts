@@ -15,7 +15,6 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { jpeg } from '../../packages/server/test/jpeg.ts';
 import { Client } from '../../packages/server/test/server.ts';
 import { commandOf, intakeCommand } from '../../packages/server/test/shop.ts';
-import { dueIn, keepBackups } from '../lib/backups.mjs';
 import { Cluster } from '../lib/cluster.mjs';
 import { freePort } from '../lib/ports.mjs';
 import { run } from '../lib/run.mjs';
@@ -170,10 +169,10 @@ describe('a backup', () => {
 
   it('made while the shop works holds all that was acknowledged before, each photo with its entry', async () => {
     const before = await takeIn();
-    let goesOn = true;
+    const work = new AbortController();
     let acknowledged = 0;
     const working = (async () => {
-      while (goesOn) {
+      while (!work.signal.aborted) {
         await photograph(before, `picture ${acknowledged}`, 'photo-kept');
         acknowledged += 1;
       }
@@ -181,7 +180,7 @@ describe('a backup', () => {
     await expect.poll(() => acknowledged).toBeGreaterThan(3);
     const atLeast = acknowledged;
     const { code, output } = await command('backup', home);
-    goesOn = false;
+    work.abort();
     await working;
     expect(code, output).toBe(0);
     expect(acknowledged).toBeGreaterThan(atLeast);
@@ -359,13 +358,13 @@ describe('a backup', () => {
     });
     const notes = fresh('older-backups');
     const place = { notes, files: notes };
-    const now = () => new Date();
-    await doBackupJob({ job: 'set-passphrase', place, passphrase: PASSPHRASE, keep: 3 }, now);
+    const world = { now: () => new Date(), pid: process.pid };
+    await doBackupJob({ job: 'set-passphrase', place, passphrase: PASSPHRASE, keep: 3 }, world);
     const save = async (schema: string) =>
       join(
         notes,
         (
-          (await doBackupJob({ job: 'make', place, schema, source: source('older') }, now)) as {
+          (await doBackupJob({ job: 'make', place, schema, source: source('older') }, world)) as {
             file: string;
           }
         ).file,
@@ -403,71 +402,5 @@ describe('a backup', () => {
     // Who was erased goes with them.
     expect(readdirSync(stick).filter((name) => name.startsWith('erased-'))).toHaveLength(1);
     expect(readdirSync(stick).filter((name) => name.endsWith('.nodobackup'))).toHaveLength(1);
-  });
-});
-
-describe('the daily backup', () => {
-  const NOON = Date.parse('2026-03-02T12:00:00Z');
-  const HOUR = 3_600_000;
-  const status = (latest: string | null, hasPassphrase = true) => ({
-    hasPassphrase,
-    keep: 14,
-    latest,
-  });
-
-  it('is due a day after the last, at once where there is none, and never without a passphrase', () => {
-    expect(dueIn(status(null), undefined, NOON)).toBe(0);
-    expect(dueIn(status('2026-03-02T11:00:00Z'), undefined, NOON)).toBe(23 * HOUR);
-    expect(dueIn(status('2026-02-20T11:00:00Z'), undefined, NOON)).toBe(0);
-    expect(dueIn(status(null, false), undefined, NOON)).toBeUndefined();
-  });
-
-  it('comes by itself, as soon as it is due, and one at a time', async () => {
-    const home = testFolder('daily');
-    const program = join(home, 'program.mjs');
-    // Notes what it is asked, has nothing yet, and makes each backup fail.
-    writeFileSync(
-      program,
-      `import { appendFileSync, readFileSync } from 'node:fs';
-       const asked = JSON.parse(readFileSync(0, 'utf8'));
-       appendFileSync(${JSON.stringify(join(home, 'asked'))}, asked.job + ' ' + (asked.schema ?? '') + '\\n');
-       const status = { hasPassphrase: true, keep: 14, latest: null };
-       const answer = asked.job === 'status' ? { done: status } : { fault: { code: 'no-room', what: '' } };
-       console.log(JSON.stringify(answer));`,
-    );
-    const cluster = Object.assign(new Cluster(home), { sql: () => Promise.resolve('0001-test\n') });
-    cluster.secrets = { super: '', owner: '', app: '', listener: '', session: '' };
-    const log: string[] = [];
-    const kept = keepBackups({
-      program,
-      cluster,
-      database: 'nodo',
-      log: (line) => log.push(line),
-      firstLookMs: 0,
-    });
-    const asked = () => readFileSync(join(home, 'asked'), 'utf8').trim().split('\n');
-    await expect.poll(() => log).toHaveLength(1);
-    expect(asked()).toEqual(['status ', 'make 0001-test']);
-    expect(log[0]).toContain('no-room');
-    const answers: object[] = [];
-    const make = (asks: string) =>
-      kept.hear({ asks, backup: { job: 'make' } }, (answer) => answers.push(answer));
-    make('a');
-    make('b');
-    kept.hear('serving', (answer) => answers.push(answer));
-    await expect.poll(() => answers).toHaveLength(2);
-    const fault = { code: 'no-room', what: '' };
-    expect(answers).toEqual([
-      { answers: 'a', fault },
-      { answers: 'b', fault },
-    ]);
-    expect(asked()).toHaveLength(3);
-    await kept.stop();
-    rmSync(home, { recursive: true });
-  });
-
-  it('is tried again an hour after one that failed', () => {
-    expect(dueIn(status(null), NOON - HOUR / 2, NOON)).toBe(HOUR / 2);
-    expect(dueIn(status('2026-02-20T11:00:00Z'), NOON - 2 * HOUR, NOON)).toBe(0);
   });
 });

@@ -15,7 +15,7 @@ export function openApi(): Json & { readonly openapi: string } {
     const path = endpoint.path.replace(/:([a-z]+)/gi, '{$1}');
     paths[path] = {
       ...paths[path],
-      [endpoint.method.toLowerCase()]: operation(name, endpoint as unknown as AnyEndpoint),
+      [endpoint.method.toLowerCase()]: operation(name, endpoint),
     };
   }
   return {

@@ -30,7 +30,7 @@ describe('a file of comma separated values', () => {
     fc.assert(
       fc.property(fc.array(fc.string({ unit: 'grapheme' }), { minLength: 1 }), (names) => {
         const text = written(names.map((name) => ({ name, amount: 1 })));
-        const elsewhere = parse(text, { columns: true, record_delimiter: '\r\n' }) as Row[];
+        const elsewhere = parse<Row>(text, { columns: true, record_delimiter: '\r\n' });
         expect(elsewhere.map(({ name }) => asWritten(name))).toEqual(names);
         const ours = readCsv(text, ',');
         // A row with nothing in it is left out; here every row has an amount.

@@ -4,7 +4,10 @@ import { doBackupJob } from './backup/jobs.ts';
 
 // Read from stdin: a passphrase stands neither in the environment nor among the arguments.
 try {
-  const done = await doBackupJob(JSON.parse(await text(process.stdin)), () => new Date());
+  const done = await doBackupJob(JSON.parse(await text(process.stdin)), {
+    now: () => new Date(),
+    pid: process.pid,
+  });
   process.stdout.write(`${JSON.stringify({ done })}\n`);
 } catch (fault) {
   const { code, what } = asBackupFault(fault);

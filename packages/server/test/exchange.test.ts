@@ -110,7 +110,7 @@ describe('what a shop wrote, as files', () => {
 
   it('hold the tables and their changes, for everybody who reads them', async () => {
     const learner = await Client.signedIn(server.url, server.shop.people.learner);
-    const causes = parse(await exported('causes.csv', learner), { columns: true }) as object[];
+    const causes = parse<object>(await exported('causes.csv', learner), { columns: true });
     expect(causes.length).toBeGreaterThan(50);
     const tables = JSON.parse(await exported('tables.json', learner)) as {
       tables: { mechanisms: { causes: object[] }[] };

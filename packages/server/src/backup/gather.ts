@@ -45,14 +45,16 @@ const SPARE_BYTES = 100e6;
  * Puts together what belongs into a backup, in a folder within the data folder. The dump is one instant of the
  * database; a photo is on the disk before an entry names it and never changes, so the photos that are there after the
  * dump are all that it names.
+ * @param pid of this process
  * @param use is given the folder; it is removed afterwards, whatever happens
  */
 export async function gathering<Result>(
   { home, photos, database }: Source,
+  pid: number,
   use: (folder: string) => Promise<Result>,
 ): Promise<Result> {
   const making = join(home, MAKING);
-  await claim(making);
+  await claim(making, pid);
   try {
     const folder = join(making, 'content');
     await mkdir(folder, { mode: 0o700 });
@@ -66,18 +68,19 @@ export async function gathering<Result>(
 }
 
 /** One backup at a time: what one that was killed left behind is removed. */
-async function claim(making: string): Promise<void> {
+async function claim(making: string, own: number): Promise<void> {
   const pid = await readFile(join(making, PID), 'utf8').catch(() => '');
-  if (pid !== '' && (await runsBackup(pid))) throw new BackupFault('busy', `process ${pid}`);
+  if (pid !== '' && Number(pid) !== own && (await runsBackup(pid)))
+    throw new BackupFault('busy', `process ${pid}`);
   await rm(making, { recursive: true, force: true });
   await mkdir(making, { mode: 0o700 });
-  await writeFile(join(making, PID), String(process.pid), { flag: 'wx' });
+  await writeFile(join(making, PID), String(own), { flag: 'wx' });
 }
 
 /** Another program may have the number of one that died. */
 async function runsBackup(pid: string): Promise<boolean> {
   const line = await readFile(`/proc/${pid}/cmdline`, 'utf8').catch(() => '');
-  return Number(pid) !== process.pid && line.includes('backup.mjs');
+  return line.includes('backup.mjs');
 }
 
 function dump(database: Source['database'], file: string): Promise<void> {
@@ -89,7 +92,7 @@ function dump(database: Source['database'], file: string): Promise<void> {
   ];
   return new Promise((resolve, reject) => {
     const child = spawn(pgDump, args, {
-      env: { ...process.env, PGPASSWORD: password },
+      env: { PGPASSWORD: password, LC_ALL: 'C' },
       stdio: ['ignore', 'ignore', 'pipe'],
     });
     let said = '';

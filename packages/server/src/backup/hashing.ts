@@ -19,9 +19,9 @@ export async function hashFile(path: string): Promise<{ bytes: number; sha256: s
 export async function filesBelow(folder: string, within = ''): Promise<string[]> {
   const found = await readdir(join(folder, within), { withFileTypes: true });
   const lists = await Promise.all(
-    found.map((one) => {
+    found.map(async (one) => {
       const path = within === '' ? one.name : `${within}/${one.name}`;
-      return one.isDirectory() ? filesBelow(folder, path) : [path];
+      return one.isDirectory() ? await filesBelow(folder, path) : [path];
     }),
   );
   return lists.flat().sort();

@@ -13,7 +13,7 @@ import { BackupFolder } from './folder.ts';
 import { BackupFault } from './format.ts';
 import { source } from './gather.ts';
 import { keyOf, newKey } from './keys.ts';
-import { makeBackup } from './make.ts';
+import { type BackupWorld, makeBackup } from './make.ts';
 import { lookInto, openBackup } from './open.ts';
 
 /** The last of them is what a backup of a newer Nodo is told by. */
@@ -43,7 +43,8 @@ const job = z.discriminatedUnion('job', [
 ]);
 
 /** Does what the start command or one of its sisters asks for. @throws BackupFault */
-export async function doBackupJob(given: unknown, now: () => Date): Promise<object> {
+export async function doBackupJob(given: unknown, world: BackupWorld): Promise<object> {
+  const { now } = world;
   const asked = job.parse(given);
   switch (asked.job) {
     case 'status':
@@ -54,7 +55,7 @@ export async function doBackupJob(given: unknown, now: () => Date): Promise<obje
       return {};
     }
     case 'make':
-      return makeBackup(asked.source, new BackupFolder(asked.place), asked.schema, now);
+      return makeBackup(asked.source, new BackupFolder(asked.place), asked.schema, world);
     case 'look': {
       const { about } = await lookInto(asked.file);
       if (!KNOWN.includes(about.schema)) throw new BackupFault('newer-data', about.schema);

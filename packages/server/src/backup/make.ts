@@ -1,8 +1,9 @@
 import { createWriteStream } from 'node:fs';
-import { mkdir, open, rm, stat, writeFile } from 'node:fs/promises';
+import { chmod, mkdir, open, rm, stat, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import type { ReadableStream as NodeReadableStream } from 'node:stream/web';
 import { BACKUP_FAILURES } from '@nodo/api';
 import { Encrypter } from 'age-encryption';
 import { create } from 'tar';
@@ -27,6 +28,13 @@ import { filesBelow, hashFile } from './hashing.ts';
 import type { BackupKey } from './keys.ts';
 import { lookInto } from './open.ts';
 
+/** What the program that makes them knows of the world around it. */
+export interface BackupWorld {
+  readonly now: () => Date;
+  /** Number of its process. */
+  readonly pid: number;
+}
+
 /** What was made, for whoever asked. */
 export interface Made {
   readonly file: string;
@@ -48,14 +56,14 @@ export async function makeBackup(
   source: Source,
   folder: BackupFolder,
   schema: string,
-  now: () => Date,
+  { now, pid }: BackupWorld,
 ): Promise<Made> {
   const at = now();
   try {
     await folder.open();
     const key = await folder.key();
     if (!key) throw new BackupFault('no-passphrase');
-    const made = await gathering(source, async (content) => {
+    const made = await gathering(source, pid, async (content) => {
       await folder.removeUnfinished();
       return seal(content, key, schema, at, folder.files);
     });
@@ -131,17 +139,18 @@ async function sealContent(
   encrypter.addRecipient(recipient);
   const plain = Readable.from(create({ cwd: content, portable: true }, [...files]));
   const sealed = await encrypter.encrypt(Readable.toWeb(plain) as ReadableStream<Uint8Array>);
-  await pipeline(Readable.fromWeb(sealed as never), createWriteStream(to, { mode: 0o600 }));
+  await pipeline(
+    Readable.fromWeb(sealed as NodeReadableStream),
+    createWriteStream(to, { mode: 0o600 }),
+  );
 }
 
 async function writeOuter(outer: string, path: string): Promise<void> {
   try {
     // In this order: who reads it knows what it is before the content comes.
-    await create({ cwd: outer, file: path, portable: true, mode: 0o600 } as never, [
-      ABOUT,
-      KEY,
-      SEALED,
-    ]);
+    await create({ cwd: outer, file: path, portable: true }, [ABOUT, KEY, SEALED]);
+    // The disk may be one that others read.
+    await chmod(path, 0o600);
     const written = await open(path, 'r+');
     await written.sync();
     await written.close();

@@ -4,6 +4,7 @@ import { mkdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import type { ReadableStream as NodeReadableStream } from 'node:stream/web';
 import { Decrypter } from 'age-encryption';
 import { extract, Parser, type ReadEntry } from 'tar';
 import type { z } from 'zod';
@@ -104,12 +105,12 @@ async function extractContent(entry: ReadEntry, decrypter: Decrypter, into: stri
   const sealed = Readable.toWeb(Readable.from(entry)) as ReadableStream<Uint8Array>;
   const plain = await decrypter.decrypt(sealed);
   await pipeline(
-    Readable.fromWeb(plain as never),
+    Readable.fromWeb(plain as NodeReadableStream),
     extract({
       cwd: into,
       strict: true,
       filter: (_path, one) => 'type' in one && (one.type === 'File' || one.type === 'Directory'),
-    }) as never,
+    }) as unknown as NodeJS.WritableStream,
   );
 }
 
@@ -135,19 +136,19 @@ async function assertListed(folder: string, outside: About): Promise<Listing> {
 
 /** Goes through the members of a tar file; one that cannot be gone through is no backup, or was cut off. */
 async function members(file: string, onReadEntry: (entry: ReadEntry) => void): Promise<void> {
-  let isTar = false;
+  const seen: string[] = [];
   try {
     const parser = new Parser({
       strict: true,
       onReadEntry: (entry) => {
-        isTar = true;
+        seen.push(entry.path);
         onReadEntry(entry);
       },
     });
     await pipeline(createReadStream(file), parser as unknown as NodeJS.WritableStream);
   } catch (fault) {
     if ((fault as { code?: string }).code?.startsWith('TAR_')) {
-      throw new BackupFault(isTar ? 'damaged' : 'not-a-backup', String(fault));
+      throw new BackupFault(seen.length > 0 ? 'damaged' : 'not-a-backup', String(fault));
     }
     throw damagedUnless(fault, file);
   }

@@ -21,7 +21,7 @@ import {
   type TicketLine,
   ticketSchema,
 } from '@nodo/exchange';
-import { foldChangeRequests, versionInForce } from '@nodo/tables';
+import { type ChangeRequests, foldChangeRequests, versionInForce } from '@nodo/tables';
 import { byTicket, foldTicket, type RackEntry, type Ticket, type TicketEvent } from '@nodo/ticket';
 import type { ExchangeRows } from './rows.ts';
 
@@ -70,16 +70,34 @@ export async function* exportOf(
     case 'changes.json':
       yield JSON.stringify(await rows.store.tableEvents(shop), null, 2);
       return;
-    default: {
-      const requests = foldChangeRequests(await rows.store.tableEvents(shop));
-      const { source, knowledge } = versionInForce(requests);
-      if (name === 'changes.csv') yield sheet(CHANGE_COLUMNS, requests.proposals);
-      else if (name === 'causes.csv') yield sheet(CAUSE_COLUMNS, causesOf(source));
-      else if (name === 'checks.csv') yield sheet(CHECK_COLUMNS, checksOf(source));
-      else if (name === 'shows.csv') yield sheet(SHOWS_COLUMNS, showsOf(source));
-      else if (name === 'findings.csv') yield sheet(FINDING_COLUMNS, findingsOf(source));
-      else yield JSON.stringify({ hash: knowledge.hash, tables: source }, null, 2);
-    }
+    case 'changes.csv':
+    case 'causes.csv':
+    case 'checks.csv':
+    case 'shows.csv':
+    case 'findings.csv':
+    case 'tables.json':
+      yield ofTables(name, foldChangeRequests(await rows.store.tableEvents(shop)));
+  }
+}
+
+function ofTables(
+  name: 'changes.csv' | 'causes.csv' | 'checks.csv' | 'shows.csv' | 'findings.csv' | 'tables.json',
+  requests: ChangeRequests,
+): string {
+  const { source, knowledge } = versionInForce(requests);
+  switch (name) {
+    case 'changes.csv':
+      return sheet(CHANGE_COLUMNS, requests.proposals);
+    case 'causes.csv':
+      return sheet(CAUSE_COLUMNS, causesOf(source));
+    case 'checks.csv':
+      return sheet(CHECK_COLUMNS, checksOf(source));
+    case 'shows.csv':
+      return sheet(SHOWS_COLUMNS, showsOf(source));
+    case 'findings.csv':
+      return sheet(FINDING_COLUMNS, findingsOf(source));
+    case 'tables.json':
+      return JSON.stringify({ hash: knowledge.hash, tables: source }, null, 2);
   }
 }
 
@@ -140,7 +158,7 @@ function lineOf(written: Written): TicketLine {
     ticket: line.ticket,
     customer: customerOf(written),
     machine: line.machine,
-    events: [...events] as unknown as TicketLine['events'],
+    events: [...events],
   };
 }
 
