@@ -52,7 +52,7 @@ describe('what the shop wrote', () => {
     await halle.go('/data');
     await halle.sees('Take it along');
     const links = await halle.page.$$eval('section[aria-label="Take it along"] a', (all) =>
-      all.map((link) => [(link).pathname, link.hasAttribute('download')]),
+      all.map((link) => [link.pathname, link.hasAttribute('download')]),
     );
     expect(links).toHaveLength(15);
     const answers = await halle.page.evaluate(

@@ -39,6 +39,8 @@ export const ADDRESSES = {
   makeToken: { method: 'POST', path: '/api/tokens' },
   revokeToken: { method: 'DELETE', path: '/api/tokens/:token' },
   readOpenApi: { method: 'GET', path: '/api/openapi.json' },
+  readHealth: { method: 'GET', path: '/api/health' },
+  readReadiness: { method: 'GET', path: '/api/ready' },
   listTickets: { method: 'GET', path: '/api/tickets' },
   openTickets: { method: 'GET', path: '/api/open-tickets' },
   takeIn: { method: 'POST', path: '/api/tickets' },

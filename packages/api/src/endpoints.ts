@@ -12,6 +12,7 @@ import {
 import { countTill, makeSale, readDaySheet, readSaleReceipt } from './day.ts';
 import { readPaper } from './documents.ts';
 import { importRows, readExport } from './exchange.ts';
+import { readHealth, readReadiness } from './health.ts';
 import { listLinks, makeLink, readShared, revokeLink } from './links.ts';
 import { live } from './live.ts';
 import { readNeedles, registerNeedle } from './needles.ts';
@@ -86,6 +87,8 @@ export const ENDPOINTS = {
   makeToken,
   revokeToken,
   readOpenApi,
+  readHealth,
+  readReadiness,
   listTickets,
   openTickets,
   takeIn,

@@ -30,6 +30,7 @@ export const REFUSAL_CODES = [
   'token-not-valid',
   'token-may-not',
   'no-such-token',
+  'not-ready',
   'not-a-photo',
   'not-taken-in',
   'already-taken-in',

@@ -31,6 +31,7 @@ import { calendarRoutes } from './routes/calendars.ts';
 import { dayRoutes } from './routes/day.ts';
 import { documentRoutes } from './routes/documents.ts';
 import { exchangeRoutes } from './routes/exchange.ts';
+import { healthRoutes } from './routes/health.ts';
 import { linkRoutes } from './routes/links.ts';
 import { liveRoutes } from './routes/live.ts';
 import { noticeRoutes } from './routes/notices.ts';
@@ -53,6 +54,8 @@ export interface AppParts {
   readonly notices: Notices;
   /** Undefined where whoever runs the database makes them. */
   readonly backups: Backups | undefined;
+  /** Whether it reaches its database and hears what others write there. */
+  readonly isReady: () => Promise<boolean>;
   readonly rows: ExchangeRows;
   readonly importing: Importing;
   /** Bytes left on the disk with the shop's data. */
@@ -80,6 +83,8 @@ export function createApp(parts: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(...headers());
+  // Whoever looks after the process calls it by whatever name or number it has.
+  healthRoutes(app, parts.auth.people, parts.isReady);
   app.use(ownHost(parts.names));
   app.use(sameOrigin);
   app.use(

@@ -2,6 +2,7 @@ import { mkdir } from 'node:fs/promises';
 import { createServer } from 'node:http';
 import { BEAT_MS } from '@nodo/api';
 import pg from 'pg';
+import type { Sequelize } from 'sequelize';
 import { createApp } from './app.ts';
 import { Accounts } from './auth/accounts.ts';
 import { Audit } from './auth/audit.ts';
@@ -34,6 +35,7 @@ import { ShopProfiles } from './profiles/shopProfiles.ts';
 import { rebuildMissingWords } from './search/rebuild.ts';
 import { PostgresEventStore } from './store/postgres.ts';
 
+const READY_WITHIN_MS = 2_000;
 const SWEEP_MS = 5_000;
 const SWEEP_PICTURES_MS = 24 * 3_600_000;
 
@@ -88,6 +90,7 @@ export async function runServer(
   await listening.ready;
   await mkdir(settings.photos, { recursive: true, mode: 0o700 });
   const photos = new PhotoStore(settings.photos);
+  let isStopping = false;
   const sheets = new ShopProfiles(db, zone);
   const bills = new Bills(db);
   const rows = new ExchangeRows(db, store, bills, sheets);
@@ -115,6 +118,7 @@ export async function runServer(
       sheets,
     },
     photos,
+    isReady: async () => !isStopping && listening.isHearing() && (await reaches(db)),
     rows,
     importing: new Importing(db, rows, now),
     notices: new Notices(db),
@@ -150,6 +154,7 @@ export async function runServer(
   return {
     port: typeof address === 'object' && address ? address.port : settings.port,
     stop: async () => {
+      isStopping = true;
       clearInterval(sweeping);
       clearInterval(sweepingPictures);
       clearInterval(beating);
@@ -160,4 +165,14 @@ export async function runServer(
       await db.close();
     },
   };
+}
+
+/** A database that answers too late is as good as none. */
+async function reaches(db: Sequelize): Promise<boolean> {
+  const late = new Promise<false>((resolve) => setTimeout(() => resolve(false), READY_WITHIN_MS));
+  const asked = db.query('select 1').then(
+    () => true,
+    () => false,
+  );
+  return Promise.race([asked, late]);
 }

@@ -100,6 +100,8 @@ export function callsAbout(ids: Named): Calls {
     }),
     revokeToken: () => ({ path: pathTo('revokeToken', { token: ids.accessToken }) }),
     readOpenApi: () => ({ path: ADDRESSES.readOpenApi.path }),
+    readHealth: () => ({ path: ADDRESSES.readHealth.path }),
+    readReadiness: () => ({ path: ADDRESSES.readReadiness.path }),
     lookAt: () => ({ path: ADDRESSES.lookAt.path, body: { ticket: null, check: null } }),
     listAccounts: () => ({ path: ADDRESSES.listAccounts.path }),
     invitePerson: () => ({

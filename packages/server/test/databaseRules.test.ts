@@ -193,7 +193,7 @@ describe('a database from before calls were known', () => {
       "update ticket_summary set line = line - 'call'",
       "delete from migration where name = '0005-calls'",
     );
-    const owner = connect(database, database.owner as NonNullable<typeof database.owner>, 1);
+    const owner = connect(database, database.owner as NonNullable<typeof database.owner>, 2);
     expect(await migrate(owner)).toEqual(['0005-calls']);
     await owner.close();
     const [lines] = await asSuper(

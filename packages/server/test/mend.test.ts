@@ -23,7 +23,7 @@ async function databaseOfBefore() {
   );
   const settings = { ...template, name };
   if (!template.owner) throw new Error('no owner');
-  const owner = connect(settings, template.owner, 1);
+  const owner = connect(settings, template.owner, 2);
   await owner.query('create table migration (name varchar(255) primary key)');
   for (const migration of BEFORE) {
     for (const statement of migration.statements) await owner.query(statement);

@@ -67,6 +67,8 @@ const TABLE: Readonly<Record<EndpointName, Readonly<Record<Role | 'nobody', numb
   makeToken: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
   revokeToken: { nobody: 401, counter: 404, technician: 404, lead: 404, learner: 404 },
   readOpenApi: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
+  readHealth: { nobody: 200, counter: 200, technician: 200, lead: 200, learner: 200 },
+  readReadiness: { nobody: 200, counter: 200, technician: 200, lead: 200, learner: 200 },
   takeErased: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
   putNoticeAway: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
   listLinks: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },

@@ -30,6 +30,7 @@ export const STATUS: Readonly<Record<RefusalCode, number>> = {
   'token-not-valid': 401,
   'token-may-not': 403,
   'no-such-token': 404,
+  'not-ready': 503,
   'not-a-photo': 422,
   'not-taken-in': 409,
   'already-taken-in': 409,

@@ -21,7 +21,12 @@ export function listen(
   hub: LiveHub,
   presence: PresenceTracker,
   log: (line: string) => void,
-): { readonly stop: () => Promise<void>; readonly ready: Promise<void> } {
+): {
+  readonly stop: () => Promise<void>;
+  readonly ready: Promise<void>;
+  /** Whether it hears what is said now. */
+  readonly isHearing: () => boolean;
+} {
   let client: pg.Client | undefined;
   let stopped = false;
   // Notices of one ticket must be passed on in their order, so they wait for each other.
@@ -79,6 +84,7 @@ export function listen(
     const again = (): void => {
       if (over) return;
       over = true;
+      if (client === fresh) client = undefined;
       fresh.end().catch(() => undefined);
       if (!stopped) setTimeout(attempt, RETRY_MS).unref();
     };
@@ -118,6 +124,7 @@ export function listen(
 
   return {
     ready,
+    isHearing: () => client !== undefined && !stopped,
     stop: async () => {
       stopped = true;
       await client?.end().catch(() => undefined);

@@ -37,6 +37,7 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
   'import-faulty': () => 'Some rows cannot be taken over, so none was. Put them right in the file.',
   'token-not-valid': () => 'This access does not hold: it was withdrawn, or its time is over.',
   'token-may-not': () => 'A program with this access may not do that.',
+  'not-ready': () => 'The server is starting or has lost its database. Try again in a moment.',
   'no-such-token': () => 'You have given no such access.',
   'not-a-photo': () => 'This is no picture that can be kept. Choose another.',
   'not-taken-in': () => 'This machine has not been taken in yet.',
