@@ -101,7 +101,7 @@ export function planImport(
       }));
     });
     const all = new Set([...existing.customers, ...customers].map(({ id }) => id));
-    faults.push(...lostDoubles(customers, all));
+    faults.push(...lostDoubles(customers, all), ...circles(customers, existing));
     return { customers, machines: [], faults };
   }
   const machines = rows.flatMap(({ row, cells }) => {
@@ -135,6 +135,34 @@ function lostDoubles(
       ? []
       : [{ row, column: 'merged_into', code: 'no-such-customer' as const, cell: mergedInto }],
   );
+}
+
+/** Doubles of each other: whoever looks for the one they are all found as would never end. */
+function circles(
+  customers: readonly PlannedCustomer[],
+  existing: Pick<Existing, 'customers'>,
+): ImportFault[] {
+  const into = new Map(
+    [...existing.customers, ...customers].map(({ id, mergedInto }) => [id, mergedInto]),
+  );
+  return customers.flatMap(({ row, id, mergedInto }) => {
+    const passed = new Set([id]);
+    let next = mergedInto;
+    while (next && !passed.has(next)) {
+      passed.add(next);
+      next = into.get(next) ?? null;
+    }
+    return next === null
+      ? []
+      : [
+          {
+            row,
+            column: 'merged_into',
+            code: 'merged-in-a-circle' as const,
+            cell: mergedInto ?? '',
+          },
+        ];
+  });
 }
 
 function cellsOf({ cells }: CsvRow, matching: Matching): Cells {

@@ -30,6 +30,7 @@ export const CELL_FAULTS = [
   'not-readable',
   'twice',
   'no-such-customer',
+  'merged-in-a-circle',
   'several-customers',
   'erased',
   'quotes',

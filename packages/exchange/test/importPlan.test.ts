@@ -154,6 +154,28 @@ describe('a list of customers from elsewhere', () => {
   });
 });
 
+describe('customers that are merged', () => {
+  const rows = (...pairs: readonly (readonly [number, number | ''])[]) =>
+    `id,name,merged_into\n${pairs.map(([id, into]) => `${uuid(id)},P${id},${into && uuid(into)}`).join('\n')}\n`;
+
+  it('into each other, or into themselves, are refused, in the file and with what is there', () => {
+    const circle = plan('customers', rows([1, 2], [2, 3], [3, 1], [4, 1], [5, '']));
+    expect(circle.faults.map(({ row, code }) => [row, code])).toEqual([
+      [2, 'merged-in-a-circle'],
+      [3, 'merged-in-a-circle'],
+      [4, 'merged-in-a-circle'],
+      [5, 'merged-in-a-circle'],
+    ]);
+    expect(plan('customers', rows([1, 1])).faults).toMatchObject([{ code: 'merged-in-a-circle' }]);
+    const there = after(EMPTY, plan('customers', rows([1, 2], [2, ''])));
+    expect(plan('customers', rows([2, 1]), there).faults).toMatchObject([
+      { row: 2, code: 'merged-in-a-circle' },
+    ]);
+    // One after the other is no circle.
+    expect(plan('customers', rows([1, 2], [2, 3], [3, ''])).faults).toEqual([]);
+  });
+});
+
 describe('a list of machines from elsewhere', () => {
   const there = (name: string, phone: string, digit: number) => ({
     id: uuid(digit),

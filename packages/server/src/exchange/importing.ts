@@ -58,7 +58,7 @@ export class Importing {
     return withShop(this.db, shop, async (transaction) => {
       // Nobody takes the same file over at the same time, or changes a row between looking and writing.
       if (given.apply) await lockWords(this.db, transaction);
-      const { there, erased } = await this.rows.customersIn(shop, transaction);
+      const { there, erased } = await this.rows.customersIn(shop, transaction, given.apply);
       const plan = planImport(
         given.kind,
         file,
@@ -66,7 +66,7 @@ export class Importing {
         {
           customers: there,
           erased,
-          machines: await this.rows.machinesIn(shop, transaction),
+          machines: await this.rows.machinesIn(shop, transaction, given.apply),
           kinds,
           idFor: (name) => derivedId(`${shop} ${name}`),
         },

@@ -51,11 +51,17 @@ export class ExchangeRows {
     return (await this.sheets.read(shop)).card.currency;
   }
 
-  async customersIn(shop: string, transaction: Transaction): Promise<CustomersThere> {
+  /** @param isToBeChanged nobody else changes them until the transaction is over */
+  async customersIn(
+    shop: string,
+    transaction: Transaction,
+    isToBeChanged = false,
+  ): Promise<CustomersThere> {
     const rows = await this.models.customers.findAll({
       where: { shopId: shop },
       order: [['id', 'ASC']],
       transaction,
+      ...(isToBeChanged && { lock: transaction.LOCK.UPDATE }),
     });
     const isErased = ({ erasedAt }: StoredCustomer) => erasedAt !== null;
     return {
@@ -66,14 +72,17 @@ export class ExchangeRows {
     };
   }
 
+  /** @param isToBeChanged as in {@link customersIn} */
   async machinesIn(
     shop: string,
     transaction: Transaction,
+    isToBeChanged = false,
   ): Promise<readonly Omit<MachineRow, 'customerName'>[]> {
     const rows = await this.models.machines.findAll({
       where: { shopId: shop },
       order: [['id', 'ASC']],
       transaction,
+      ...(isToBeChanged && { lock: transaction.LOCK.UPDATE }),
     });
     // One from before a field was there has what stands for it.
     return rows.map(({ id, customerId, card }) => ({

@@ -30,8 +30,11 @@ export function exchangeRoutes(
       return { ok: false, refusal: refuse('role-may-not', '', { role: person.role }) };
     }
     await audit.note({ shop: shop.id, person: person.id, what: 'data-exported' });
+    const pieces = exportOf(name, rows, shop.id);
+    // What fails before anything was sent is answered as any fault.
+    const first = await pieces.next();
     asFile(response, name, typeOf(name));
-    await sendStream(response, Readable.from(exportOf(name, rows, shop.id)));
+    await sendStream(response, Readable.from(onFrom(first, pieces)));
     return 'answered';
   });
 
@@ -52,6 +55,15 @@ export function exchangeRoutes(
     forTheSignedIn(people),
     large,
   );
+}
+
+async function* onFrom(
+  first: IteratorResult<string, void>,
+  rest: AsyncGenerator<string>,
+): AsyncGenerator<string> {
+  if (first.done) return;
+  yield first.value;
+  yield* rest;
 }
 
 function typeOf(name: ExportName): string {

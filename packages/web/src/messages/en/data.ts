@@ -137,6 +137,7 @@ export const data = {
       'not-readable': 'cannot be read',
       twice: 'stands in the file twice',
       'no-such-customer': 'is no customer of this shop; bring in the customers first',
+      'merged-in-a-circle': 'is merged into itself in the end',
       'several-customers': 'several customers are called so; add their telephone',
       erased: 'was erased here and is not brought back',
       quotes: 'a quotation mark is missing',
