@@ -126,10 +126,16 @@ describe('the page of a ticket', () => {
     await mirra.sees('Here also');
     await mirra.handsOut('Olive portable', 'card');
     await mirra.sees('for Navy zigzag and Olive portable');
-    // The other one goes out without paying again.
+    // The other one goes out without paying again, and without a second bill while the first is still being read.
+    const letCome = await mirra.holdBack(/\/bills$/);
     await mirra.go(`/ticket/${second}`);
     await mirra.sees('€18.00, paid: card');
-    await mirra.handsOut();
+    await mirra.click('Hand out');
+    await mirra.sees('Looking for its bill.');
+    await letCome();
+    await mirra.seesNot('Looking for its bill.');
+    await mirra.clickWithin('[role="dialog"]', 'Handed over');
+    await mirra.page.waitForSelector('[role="dialog"]', { hidden: true });
     await mirra.sees('The customer has it back, unrepaired.');
     await mirra.sees('for Navy zigzag and Olive portable');
     expect(mirra.complaints).toEqual([]);

@@ -19,7 +19,11 @@ export const handOut = {
   withoutBill: 'without bill',
   whyNoBill: 'Why without a bill',
   later: 'A bill can still be made afterwards.',
-  lacks: { paid: 'Choose how it is paid.', why: 'Say why it goes without a bill.' },
+  lacks: {
+    paid: 'Choose how it is paid.',
+    why: 'Say why it goes without a bill.',
+    bill: 'Looking for its bill.',
+  },
   sign: 'Let the customer sign',
   done: 'Handed over',
   sending: 'Handing over',

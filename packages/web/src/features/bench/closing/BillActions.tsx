@@ -18,7 +18,7 @@ export function BillActions({
 }) {
   const { ticket } = useTicket();
   const { waiting } = useShown();
-  const { data: bills = [] } = useBillsQuery(ticket.id);
+  const { data: bills = [], isLoading: isReading } = useBillsQuery(ticket.id);
   const [issue, { isLoading, error }] = useIssueBillMutation();
   const [isWanted, setWanted] = useState(false);
   const [isCrediting, setCrediting] = useState(false);
@@ -43,7 +43,10 @@ export function BillActions({
   return (
     <>
       {!standing && (
-        <Button disabled={isWanted || isLoading} onClick={() => onBefore(() => setWanted(true))}>
+        <Button
+          disabled={isWanted || isLoading || isReading}
+          onClick={() => onBefore(() => setWanted(true))}
+        >
           {isWanted || isLoading ? words.issuing : words.issue}
         </Button>
       )}

@@ -25,7 +25,7 @@ import { useHandOut } from './useHandOut.ts';
 export default function HandOut({ onClose }: { readonly onClose: () => void }) {
   const { ticket } = useTicket();
   const { life, intake } = ticket;
-  const { data: bills = [] } = useBillsQuery(ticket.id);
+  const { data: bills = [], isLoading: isReading } = useBillsQuery(ticket.id);
   const money = useMoney();
   const { step, fault, handOut } = useHandOut(onClose);
   const [givenBack, setGivenBack] = useState<readonly string[]>([]);
@@ -51,7 +51,10 @@ export default function HandOut({ onClose }: { readonly onClose: () => void }) {
       ? words.lacks.paid
       : wantsReason && !isReason(why)
         ? words.lacks.why
-        : undefined;
+        : // A second bill over what a bill stands for already would be refused.
+          isReading
+          ? words.lacks.bill
+          : undefined;
   return (
     <Modal
       open
