@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { openOwnShop } from '@nodo/server';
+import { FIRST_LOGIN, openOwnShop } from '@nodo/server';
 import { expect, it } from 'vitest';
 import { field } from './screen.ts';
 import { useStage } from './stage.ts';
@@ -12,6 +12,7 @@ it('goes from the code of a new shop to its first machine on the bench, and find
   const { login, code } = await openOwnShop(
     cluster.settings(database),
     randomUUID(),
+    FIRST_LOGIN,
     () => new Date(),
   );
   const lead = await anonymous();

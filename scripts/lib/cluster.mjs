@@ -8,6 +8,7 @@ import {
   rmSync,
   writeFileSync,
 } from 'node:fs';
+import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { clusterFolder, findCluster, INITDB_PASSWORD, makeCluster } from './clusterFolder.mjs';
 import { explained, SetupFault } from './fault.mjs';
@@ -16,6 +17,7 @@ import { freePort } from './ports.mjs';
 import { mustRun } from './run.mjs';
 import { readSecrets } from './secrets.mjs';
 
+const ROLES = new URL('../../deploy/roles.sql', import.meta.url);
 /** Tenths of a second that a left-over server is given to end: a minute, for a slow disk. */
 const LEFT_OVER_WAITS = 600;
 
@@ -191,24 +193,13 @@ export class Cluster {
    */
   async prepareDatabase(name) {
     const { owner, app, listener } = this.readSecrets();
-    const roles = Object.entries({ nodo_owner: owner, nodo_app: app, nodo_listener: listener })
-      .map(
-        ([role, password]) => `
-          do $$ begin create role ${role} login; exception when duplicate_object then null; end $$;
-          alter role ${role} nosuperuser nocreatedb nocreaterole nobypassrls password '${password}';`,
-      )
-      .join('\n');
-    await this.sql('postgres', roles);
     const there = await this.sql('postgres', `select 1 from pg_database where datname = '${name}'`);
-    if (!there.includes('1'))
-      await this.sql('postgres', `create database ${name} owner nodo_owner`);
-    // Each time: a start may have been interrupted just after the line before.
-    await this.sql(
-      name,
-      `alter schema public owner to nodo_owner;
-       revoke all on schema public from public;
-       grant usage on schema public to nodo_app, nodo_listener;`,
+    if (!there.includes('1')) await this.sql('postgres', `create database ${name}`);
+    const variables = Object.entries({ owner, app, listener }).map(
+      ([variable, password]) => `\\set ${variable} '${password}'\n`,
     );
+    // Each time: a start may have been interrupted just after the line before.
+    await this.sql(name, variables.join('') + (await readFile(ROLES, 'utf8')));
   }
 
   /** @param {string} name */

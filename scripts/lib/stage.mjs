@@ -41,10 +41,12 @@ export async function throwawayCluster({ durable = false } = {}) {
  * Loads the demo shop into a cluster once, for stages to be copied from.
  * @param {string} root
  * @param {Cluster} cluster
+ * @returns the name of its database
  */
 export async function prepareDemoCopy(root, cluster) {
   await cluster.prepareDatabase(DEMO_COPY);
   await loadDemo(root, cluster.settings(DEMO_COPY));
+  return DEMO_COPY;
 }
 
 /**

@@ -50,6 +50,11 @@ function screenWith(url, cookie) {
       const response = await fetch(url + path, { headers: { cookie } });
       return { status: response.status, body: /** @type {any} */ (await response.json()) };
     },
+    /** What a page exports. @param {string} path */
+    async text(path) {
+      const response = await fetch(url + path, { headers: { cookie } });
+      return response.text();
+    },
     /** The same browser at another address of the same shop's servers. @param {string} other */
     at: (other) => screenWith(other, cookie),
     /**

@@ -172,7 +172,7 @@ export class SimulatedShop {
         now: () => this.world.now(),
         zone: 'Europe/Vienna',
         room: () => Promise.resolve(1e12),
-        log: (line) => this.log.push(line),
+        log: (entry) => this.log.push(JSON.stringify(entry)),
       },
     );
     // The screens look for it at the same address after a restart.

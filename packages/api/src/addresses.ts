@@ -41,6 +41,7 @@ export const ADDRESSES = {
   readOpenApi: { method: 'GET', path: '/api/openapi.json' },
   readHealth: { method: 'GET', path: '/api/health' },
   readReadiness: { method: 'GET', path: '/api/ready' },
+  readMetrics: { method: 'GET', path: '/api/metrics' },
   listTickets: { method: 'GET', path: '/api/tickets' },
   openTickets: { method: 'GET', path: '/api/open-tickets' },
   takeIn: { method: 'POST', path: '/api/tickets' },

@@ -12,7 +12,7 @@ import {
 import { countTill, makeSale, readDaySheet, readSaleReceipt } from './day.ts';
 import { readPaper } from './documents.ts';
 import { importRows, readExport } from './exchange.ts';
-import { readHealth, readReadiness } from './health.ts';
+import { readHealth, readMetrics, readReadiness } from './health.ts';
 import { listLinks, makeLink, readShared, revokeLink } from './links.ts';
 import { live } from './live.ts';
 import { readNeedles, registerNeedle } from './needles.ts';
@@ -89,6 +89,7 @@ export const ENDPOINTS = {
   readOpenApi,
   readHealth,
   readReadiness,
+  readMetrics,
   listTickets,
   openTickets,
   takeIn,

@@ -15,3 +15,11 @@ export const readReadiness = defineEndpoint({
   roles: 'anyone',
   answer: z.object({ ready: z.boolean() }),
 });
+
+/** What this process counts of itself (OpenMetrics); for whoever has the secret of the metrics. */
+export const readMetrics = defineEndpoint({
+  ...ADDRESSES.readMetrics,
+  sends: 'application/openmetrics-text',
+  roles: 'anyone',
+  answer: z.never(),
+});

@@ -19,10 +19,12 @@ import type { Importing } from './exchange/importing.ts';
 import type { ExchangeRows } from './exchange/rows.ts';
 import { ownHost, sameOrigin } from './http/guards.ts';
 import { headers } from './http/headers.ts';
+import { observe, requestId } from './http/observe.ts';
 import { pages } from './http/pages.ts';
 import { sendRefusal } from './http/send.ts';
 import type { LiveHub } from './live/hub.ts';
 import type { PresenceTracker } from './live/presence.ts';
+import { faultText, type Log } from './log.ts';
 import type { Notices } from './notices/notices.ts';
 import type { PhotoStore } from './photos/photoStore.ts';
 import { backupRoutes } from './routes/backups.ts';
@@ -31,7 +33,7 @@ import { calendarRoutes } from './routes/calendars.ts';
 import { dayRoutes } from './routes/day.ts';
 import { documentRoutes } from './routes/documents.ts';
 import { exchangeRoutes } from './routes/exchange.ts';
-import { healthRoutes } from './routes/health.ts';
+import { type Health, healthRoutes } from './routes/health.ts';
 import { linkRoutes } from './routes/links.ts';
 import { liveRoutes } from './routes/live.ts';
 import { noticeRoutes } from './routes/notices.ts';
@@ -54,11 +56,10 @@ export interface AppParts {
   readonly notices: Notices;
   /** Undefined where whoever runs the database makes them. */
   readonly backups: Backups | undefined;
-  /** Whether it reaches its database and hears what others write there. */
-  readonly isReady: () => Promise<boolean>;
+  readonly health: Health;
   readonly rows: ExchangeRows;
   readonly importing: Importing;
-  /** Bytes left on the disk with the shop's data. */
+  /** Bytes left on the disk with the shop's data; as many as one likes where it lies elsewhere. */
   readonly room: () => Promise<number>;
   readonly hub: LiveHub;
   readonly presence: PresenceTracker;
@@ -72,7 +73,10 @@ export interface AppParts {
   /** Which build of the pages that is; named in every answer. */
   readonly build: string;
   readonly now: () => Date;
-  readonly log: (line: string) => void;
+  readonly log: Log;
+  readonly logsRequests: boolean;
+  /** How many proxies before it are believed. */
+  readonly proxies: number;
 }
 
 const SESSION_DAYS = 14;
@@ -82,9 +86,11 @@ const DAY_MS = 86_400_000;
 export function createApp(parts: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
+  if (parts.proxies > 0) app.set('trust proxy', parts.proxies);
+  app.use(observe(parts.health.metrics, parts.logsRequests ? parts.log : undefined));
   app.use(...headers());
   // Whoever looks after the process calls it by whatever name or number it has.
-  healthRoutes(app, parts.auth.people, parts.isReady);
+  healthRoutes(app, parts.auth.people, parts.health);
   app.use(ownHost(parts.names));
   app.use(sameOrigin);
   app.use(
@@ -161,11 +167,14 @@ function unlessLarge(read: RequestHandler): RequestHandler {
   };
 }
 
-function lastResort(log: (line: string) => void) {
+function lastResort(log: Log) {
   return (fault: unknown, request: Request, response: Response, _next: NextFunction): void => {
+    // The pattern and not the path: that may hold a customer's link.
+    const { path: pattern } = (request.route ?? {}) as { path?: string };
+    const where = { request: requestId(response), method: request.method, route: pattern };
     if (response.headersSent) {
       // What was sent of it is cut off, so that nobody takes it for the whole.
-      log(`${request.method}: ended early ${fault instanceof Error ? fault.stack : String(fault)}`);
+      log({ level: 'error', event: 'answer-cut-off', ...where, fault: faultText(fault) });
       response.destroy();
       return;
     }
@@ -176,19 +185,15 @@ function lastResort(log: (line: string) => void) {
       response.status(status).json(refuse('bad-input', path, { status }));
       return;
     }
-    // The pattern and not the path: that may hold a customer's link.
-    const { path = '' } = (request.route ?? {}) as { path?: string };
     const said = databaseError(fault);
+    const database = said ? `${said.code} ${said.message}` : undefined;
     if (said && /^(22|54)/.test(said.code)) {
       // A value that no field has: what our own schemas let through, the database would not take.
-      log(`${request.method} ${path}: refused by the database, ${said.code} ${said.message}`);
+      log({ level: 'warn', event: 'refused-by-the-database', ...where, database });
       sendRefusal(response, refuse('bad-input'));
       return;
     }
-    const detail = said ? `${said.code} ${said.message}` : '';
-    log(
-      `${request.method} ${path}: ${detail} ${fault instanceof Error ? fault.stack : String(fault)}`,
-    );
+    log({ level: 'error', event: 'server-fault', ...where, database, fault: faultText(fault) });
     sendRefusal(response, refuse('server-fault'));
   };
 }

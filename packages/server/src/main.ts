@@ -1,11 +1,10 @@
 import { statfs } from 'node:fs/promises';
 import { askParent } from './backup/runner.ts';
-import { settings } from './config/settings.ts';
-import { log, parentLine, runProcess } from './process.ts';
+import { givenSettings, log, parentLine, runProcess } from './process.ts';
 import { runServer } from './run.ts';
 
-await runProcess((given) =>
-  runServer(settings.parse(given), {
+await runProcess(() =>
+  runServer(givenSettings(), {
     now: () => new Date(),
     zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
     room: async (folder) => {

@@ -1,12 +1,16 @@
-import { settings } from './config/settings.ts';
+import { SettingsFault } from './config/outside.ts';
 import { connect } from './db/connect.ts';
 import { migrate } from './migrations/run.ts';
+import { givenSettings, runOnce } from './process.ts';
 
-const { database } = settings.parse(JSON.parse(process.env.NODO_SETTINGS ?? '{}'));
-if (!database.owner) throw new Error('The migrations need the owner account.');
-const owner = connect(database, database.owner, 2);
-try {
-  process.stdout.write(`${(await migrate(owner)).length}\n`);
-} finally {
-  await owner.close();
-}
+await runOnce(async () => {
+  const { database } = givenSettings();
+  if (!database.owner) throw new SettingsFault(['NODO_OWNER_URL: the migrations need the owner']);
+  // One connection holds the turn, the other works.
+  const owner = connect(database, database.owner, 2);
+  try {
+    process.stdout.write(`${(await migrate(owner)).length}\n`);
+  } finally {
+    await owner.close();
+  }
+});

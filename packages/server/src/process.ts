@@ -1,4 +1,14 @@
+import { readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import pino from 'pino';
 import type { ParentLine } from './backup/runner.ts';
+import { SettingsFault, type Surroundings, settingsFrom } from './config/outside.ts';
+import type { Settings } from './config/settings.ts';
+import { faultText, type Log } from './log.ts';
+
+/** What a process ends with where its port is taken, and where its settings are wrong (sysexits). */
+const PORT_TAKEN = 98;
+const SETTINGS_WRONG = 78;
 
 /** The line to the start command; undefined where this process was started by somebody else. */
 export const parentLine: ParentLine | undefined = process.send && {
@@ -11,18 +21,48 @@ export interface Program {
   stop(): Promise<void>;
 }
 
-export const log = (line: string): void => {
-  process.stderr.write(`${new Date().toISOString()} ${line}\n`);
+const logger = pino(
+  {
+    base: { pid: process.pid },
+    timestamp: pino.stdTimeFunctions.isoTime,
+    formatters: { level: (level) => ({ level }) },
+  },
+  // Whoever reads along may go away: a line that cannot be written is lost, not the work.
+  { write: (line: string) => void process.stderr.write(line) },
+);
+process.stderr.on('error', () => undefined);
+
+/** A line of JSON each. */
+export const log: Log = ({ level, ...entry }) => logger[level](entry);
+
+const surroundings: Surroundings = {
+  env: process.env,
+  readText: (path) => readFileSync(path, 'utf8'),
+  // As the build lays them: this program in packages/server/dist, the pages in packages/web/dist.
+  webRoot: fileURLToPath(new URL('../../web/dist', import.meta.url)),
 };
 
-/**
- * Runs a program until the start command ends it: says when it serves, ends with it, and exits
- * with 98 where its port is taken.
- * @param begin is given the settings as the start command wrote them
- */
-export async function runProcess(begin: (settings: unknown) => Promise<Program>): Promise<void> {
+/** The settings of this process. @throws SettingsFault */
+export function givenSettings(): Settings {
+  return settingsFrom(surroundings);
+}
+
+/** Runs what ends by itself; what goes wrong is a line of the log. */
+export async function runOnce(work: () => Promise<void>): Promise<void> {
   try {
-    const running = await begin(JSON.parse(process.env.NODO_SETTINGS ?? '{}'));
+    await work();
+  } catch (fault) {
+    end(fault);
+  }
+}
+
+/**
+ * Runs a program until it is told to end: says when it serves, and ends in order. The start command is told by its
+ * exit that a port is taken.
+ */
+export async function runProcess(begin: () => Promise<Program>): Promise<void> {
+  try {
+    const running = await begin();
     let stopping = false;
     const stop = (): void => {
       if (stopping) return;
@@ -38,8 +78,17 @@ export async function runProcess(begin: (settings: unknown) => Promise<Program>)
     process.on('disconnect', stop);
     process.send?.('serving');
   } catch (fault) {
-    const isTaken = (fault as { code?: string }).code === 'EADDRINUSE';
-    log(isTaken ? 'port-taken' : fault instanceof Error ? fault.message : String(fault));
-    process.exit(isTaken ? 98 : 1);
+    end(fault);
   }
+}
+
+function end(fault: unknown): void {
+  if (fault instanceof SettingsFault) {
+    for (const message of fault.faults) log({ level: 'error', event: 'settings-wrong', message });
+    process.exit(SETTINGS_WRONG);
+  }
+  const isTaken = (fault as { code?: string }).code === 'EADDRINUSE';
+  const message = isTaken ? 'port-taken' : fault instanceof Error ? fault.message : String(fault);
+  log({ level: 'error', event: 'not-started', message, fault: faultText(fault) });
+  process.exit(isTaken ? PORT_TAKEN : 1);
 }

@@ -1,4 +1,3 @@
-import { mkdir } from 'node:fs/promises';
 import { createServer } from 'node:http';
 import { BEAT_MS } from '@nodo/api';
 import pg from 'pg';
@@ -14,16 +13,21 @@ import { Backups } from './backup/backups.ts';
 import type { BackupRunner } from './backup/runner.ts';
 import type { Settings } from './config/settings.ts';
 import { DaySheets } from './days/daySheets.ts';
-import { connect } from './db/connect.ts';
+import { connect, reachOf } from './db/connect.ts';
+import { periodically, unlessElsewhere } from './db/once.ts';
 import { unsafeReasons } from './db/safety.ts';
+import { missingMigrations } from './db/schema.ts';
 import { Importing } from './exchange/importing.ts';
 import { ExchangeRows } from './exchange/rows.ts';
+import { blobsIn } from './files/blobsIn.ts';
 import { bind, close } from './http/listening.ts';
 import { buildOf } from './http/pages.ts';
 import { lanServer } from './lan.ts';
 import { LiveHub } from './live/hub.ts';
 import { listen } from './live/listen.ts';
 import { PresenceTracker } from './live/presence.ts';
+import { faultText, type Log } from './log.ts';
+import { Metrics } from './metrics/metrics.ts';
 import { Notices } from './notices/notices.ts';
 import { PhotoStore } from './photos/photoStore.ts';
 import { sweepPhotos } from './photos/sweep.ts';
@@ -36,8 +40,10 @@ import { rebuildMissingWords } from './search/rebuild.ts';
 import { PostgresEventStore } from './store/postgres.ts';
 
 const READY_WITHIN_MS = 2_000;
+const SESSION_POOL = 5;
 const SWEEP_MS = 5_000;
-const SWEEP_PICTURES_MS = 24 * 3_600_000;
+const LOOK_FOR_WORK_MS = 3_600_000;
+const SWEEP_PICTURES_S = 24 * 3_600;
 
 export interface Running {
   readonly port: number;
@@ -51,14 +57,14 @@ export interface ServerWorld {
   readonly zone: string;
   /** Bytes left on the disk that holds a folder. */
   readonly room: (folder: string) => Promise<number>;
-  readonly log: (line: string) => void;
+  readonly log: Log;
   /** Undefined where nobody stands behind this process who could make one. */
   readonly backups?: BackupRunner | undefined;
 }
 
 /**
  * Starts a server on its settings.
- * @throws when the database account could see more than one shop.
+ * @throws when the database account could see more than one shop, or the tables are older than this version.
  */
 export async function runServer(
   settings: Settings,
@@ -67,20 +73,19 @@ export async function runServer(
   const { database } = settings;
   const db = connect(database, database.app);
   const unsafe = await unsafeReasons(db);
-  if (unsafe.length > 0) {
+  const missing = unsafe.length > 0 ? [] : await missingMigrations(db);
+  if (unsafe.length > 0 || missing.length > 0) {
     await db.close();
-    throw new Error(`The database is not safe to serve from: ${unsafe.join('; ')}`);
+    if (unsafe.length > 0)
+      throw new Error(`The database is not safe to serve from: ${unsafe.join('; ')}`);
+    throw new Error(
+      `The tables are older than this version: run the migrations (${missing.join(', ')})`,
+    );
   }
-  const sessionPool = new pg.Pool({
-    host: database.host,
-    port: database.port,
-    database: database.name,
-    user: database.app.user,
-    password: database.app.password,
-    max: 5,
-    connectionTimeoutMillis: 8_000,
-  });
-  sessionPool.on('error', (fault) => log(`sessions: lost a connection (${fault.message})`));
+  const sessionPool = new pg.Pool({ ...reachOf(database, database.app), max: SESSION_POOL });
+  sessionPool.on('error', (fault) =>
+    log({ level: 'warn', event: 'session-connection-lost', fault: fault.message }),
+  );
   const store = new PostgresEventStore(db);
   const hub = new LiveHub();
   const presence = new PresenceTracker(db, hub, now);
@@ -88,12 +93,13 @@ export async function runServer(
   const sweeping = setInterval(() => presence.sweep(), SWEEP_MS);
   const beating = setInterval(() => hub.pushAll({ kind: 'beat' }), BEAT_MS);
   await listening.ready;
-  await mkdir(settings.photos, { recursive: true, mode: 0o700 });
-  const photos = new PhotoStore(settings.photos);
+  const photos = new PhotoStore(await blobsIn(settings.photos));
   let isStopping = false;
   const sheets = new ShopProfiles(db, zone);
   const bills = new Bills(db);
   const rows = new ExchangeRows(db, store, bills, sheets);
+  const build = await buildOf(settings.webRoot);
+  const { isHearing } = listening;
   const app = createApp({
     auth: {
       people: new People(db, now),
@@ -118,7 +124,11 @@ export async function runServer(
       sheets,
     },
     photos,
-    isReady: async () => !isStopping && listening.isHearing() && (await reaches(db)),
+    health: {
+      isReady: async () => !isStopping && isHearing() && (await reaches(db)),
+      metrics: new Metrics({ db, sessionPool, screens: () => hub.screens(), isHearing, build }),
+      metricsSecret: settings.metricsSecret,
+    },
     rows,
     importing: new Importing(db, rows, now),
     notices: new Notices(db),
@@ -126,7 +136,8 @@ export async function runServer(
       settings.backups && backups
         ? new Backups(settings.backups, settings.backups.isOwnShop, backups, db, now, log)
         : undefined,
-    room: () => room(settings.photos),
+    room: () =>
+      typeof settings.photos === 'string' ? room(settings.photos) : Promise.resolve(Infinity),
     hub,
     presence,
     sessionPool,
@@ -134,17 +145,27 @@ export async function runServer(
     reach: settings.lan ? { address: settings.lan.address, door: settings.lan.door } : null,
     names: settings.names,
     webRoot: settings.webRoot,
-    build: await buildOf(settings.webRoot),
+    build,
     now,
     log,
+    logsRequests: settings.logsRequests ?? false,
+    proxies: settings.proxies ?? 0,
   });
-  const sweepPictures = () => {
-    sweepPhotos(db, photos, now()).catch((fault: unknown) => log(`photos: ${String(fault)}`));
+  const beside = (event: string, work: Promise<unknown>) => {
+    work.catch((fault: unknown) => log({ level: 'error', event, fault: faultText(fault) }));
   };
+  const sweepPictures = () =>
+    beside(
+      'photos-not-swept',
+      periodically(db, 'sweep-photos', SWEEP_PICTURES_S, () => sweepPhotos(db, photos, now())),
+    );
   sweepPictures();
-  const sweepingPictures = setInterval(sweepPictures, SWEEP_PICTURES_MS);
+  const sweepingPictures = setInterval(sweepPictures, LOOK_FOR_WORK_MS);
   // Beside the work: only shops of before there was a search wait for it.
-  rebuildMissingWords(db, log).catch((fault: unknown) => log(`search: ${String(fault)}`));
+  beside(
+    'search-words-missing',
+    unlessElsewhere(db, 'search-words', () => rebuildMissingWords(db, log)),
+  );
   const server = createServer(app);
   await bind(server, settings);
   const { lan } = settings;
@@ -155,6 +176,8 @@ export async function runServer(
     port: typeof address === 'object' && address ? address.port : settings.port,
     stop: async () => {
       isStopping = true;
+      // Whoever stands before it sends nobody any more; who still comes is served.
+      await new Promise((resolve) => setTimeout(resolve, settings.drainMs ?? 0));
       clearInterval(sweeping);
       clearInterval(sweepingPictures);
       clearInterval(beating);

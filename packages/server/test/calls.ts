@@ -102,6 +102,7 @@ export function callsAbout(ids: Named): Calls {
     readOpenApi: () => ({ path: ADDRESSES.readOpenApi.path }),
     readHealth: () => ({ path: ADDRESSES.readHealth.path }),
     readReadiness: () => ({ path: ADDRESSES.readReadiness.path }),
+    readMetrics: () => ({ path: ADDRESSES.readMetrics.path }),
     lookAt: () => ({ path: ADDRESSES.lookAt.path, body: { ticket: null, check: null } }),
     listAccounts: () => ({ path: ADDRESSES.listAccounts.path }),
     invitePerson: () => ({

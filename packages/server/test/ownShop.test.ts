@@ -13,7 +13,7 @@ afterAll(() => server.stop());
 
 const PASSWORD = 'a test password';
 const shop = randomUUID();
-const open = () => openOwnShop(server.database, shop, () => new Date());
+const open = () => openOwnShop(server.database, shop, FIRST_LOGIN, () => new Date());
 const redeem = (code: string | undefined) =>
   new Client(server.url).call('POST', '/api/codes', {
     login: FIRST_LOGIN,

@@ -1,8 +1,10 @@
 import { randomBytes } from 'node:crypto';
 import { utimes } from 'node:fs/promises';
+import { join } from 'node:path';
 import { Transformer } from '@napi-rs/image';
 import { QueryTypes } from 'sequelize';
 import { describe, expect, it } from 'vitest';
+import { folderBlobs } from '../src/files/blobs.ts';
 import {
   connect,
   PostgresEventStore,
@@ -41,7 +43,7 @@ describe('pictures that no entry names', () => {
       (await ok<{ photo: string }>(shop.counter, 'POST', path, jpeg({ width, height: 6 }))).photo;
     const [forgotten, fresh, named] = [await keep(21), await keep(22), await keep(23)];
     await record(shop.counter, ticket, 'photo-kept', { photo: named, words: '' });
-    const photos = new PhotoStore(shop.server.photos);
+    const photos = new PhotoStore(folderBlobs(shop.server.photos));
     const now = new Date('2026-03-09T12:00:00.000Z');
     const longAgo = new Date('2026-03-06T12:00:00.000Z');
     for (const [photo, kept] of [
@@ -49,7 +51,7 @@ describe('pictures that no entry names', () => {
       [named, longAgo],
       [fresh, now],
     ] as const) {
-      await utimes(photos.path(shop.server.shop.id, photo), kept, kept);
+      await utimes(join(shop.server.photos, shop.server.shop.id, `${photo}.jpg`), kept, kept);
     }
     const db = connect(shop.server.database, shop.server.database.app, 1);
     expect(await sweepPhotos(db, photos, now)).toBe(1);

@@ -69,6 +69,8 @@ const TABLE: Readonly<Record<EndpointName, Readonly<Record<Role | 'nobody', numb
   readOpenApi: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
   readHealth: { nobody: 200, counter: 200, technician: 200, lead: 200, learner: 200 },
   readReadiness: { nobody: 200, counter: 200, technician: 200, lead: 200, learner: 200 },
+  // Nobody has the secret of the metrics.
+  readMetrics: { nobody: 401, counter: 401, technician: 401, lead: 401, learner: 401 },
   takeErased: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
   putNoticeAway: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
   listLinks: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },

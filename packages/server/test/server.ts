@@ -17,6 +17,9 @@ export interface TestServer {
   stop(): Promise<void>;
 }
 
+/** Of the metrics. */
+export const METRICS_SECRET = 'a secret of the metrics';
+
 /** A real server on a database of its own, with two shops. */
 export async function startTestServer(): Promise<TestServer> {
   const database = await freshDatabase();
@@ -35,13 +38,14 @@ export async function startTestServer(): Promise<TestServer> {
       webRoot: '/nonexistent',
       photos,
       sessionSecret: 'x'.repeat(40),
+      metricsSecret: METRICS_SECRET,
       database: withoutOwner,
     },
     {
       now: () => new Date(),
       zone: 'Europe/Vienna',
       room: () => Promise.resolve(1e12),
-      log: (line) => log.push(line),
+      log: (entry) => log.push(JSON.stringify(entry)),
     },
   );
   return {

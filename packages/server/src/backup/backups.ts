@@ -3,6 +3,7 @@ import { QueryTypes, type Sequelize } from 'sequelize';
 import type { BackupPlace } from '../config/settings.ts';
 import { withShop } from '../db/connect.ts';
 import { writeErased } from '../erasing/erasedList.ts';
+import { faultText, type Log } from '../log.ts';
 import { BackupFolder } from './folder.ts';
 import type { BackupRunner } from './runner.ts';
 
@@ -25,7 +26,7 @@ export class Backups {
     private readonly runner: BackupRunner,
     private readonly db: Sequelize,
     private readonly now: () => Date,
-    private readonly log: (line: string) => void,
+    private readonly log: Log,
   ) {
     this.folder = new BackupFolder(place);
   }
@@ -51,7 +52,9 @@ export class Backups {
   make(): void {
     this.running ??= this.runner
       .run({ job: 'make' })
-      .catch((fault: unknown) => this.log(`backup: ${String(fault)}`))
+      .catch((fault: unknown) =>
+        this.log({ level: 'error', event: 'backup-failed', fault: faultText(fault) }),
+      )
       .finally(() => {
         this.running = undefined;
       });
@@ -76,7 +79,7 @@ export class Backups {
       await writeErased(this.db, shop, this.place.notes);
     } catch (fault) {
       // Whole again with the next one; the person is erased here all the same.
-      this.log(`backup: who was erased could not be noted (${String(fault)})`);
+      this.log({ level: 'error', event: 'erased-not-noted', fault: faultText(fault) });
     }
   }
 

@@ -5,6 +5,7 @@ import { connect, withShop } from '../db/connect.ts';
 import { defineModels } from '../db/models.ts';
 import { readErased } from '../erasing/erasedList.ts';
 import { erasePerson } from '../erasing/erasePerson.ts';
+import { blobsIn } from '../files/blobsIn.ts';
 import { MIGRATIONS } from '../migrations/index.ts';
 import { PhotoStore } from '../photos/photoStore.ts';
 import { Customers } from '../profiles/customers.ts';
@@ -94,7 +95,7 @@ async function eraseAgain(
   const db = connect(database, database.app, 2);
   try {
     const store = new PostgresEventStore(db);
-    const pictures = new PhotoStore(photos);
+    const pictures = new PhotoStore(await blobsIn(photos));
     let count = 0;
     for (const { shop, customers } of known) {
       const rows = await withShop(db, shop, (transaction) =>

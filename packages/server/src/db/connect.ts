@@ -1,18 +1,53 @@
+import { checkServerIdentity } from 'node:tls';
+import type { ClientConfig } from 'pg';
 import { QueryTypes, Sequelize, type Transaction } from 'sequelize';
 import type { Account, DatabaseSettings } from '../config/settings.ts';
 
+/** How long a connection may take to come about. */
+const CONNECTS_WITHIN_MS = 8_000;
+const POOL = 10;
+
+/** Where and as whom an account connects, as `pg` wants it. */
+export function reachOf(database: DatabaseSettings, account: Account): ClientConfig {
+  const { tls } = database;
+  const host = account.host ?? database.host;
+  return {
+    host,
+    port: account.port ?? database.port,
+    database: database.name,
+    user: account.user,
+    password: account.password,
+    application_name: 'nodo',
+    connectionTimeoutMillis: CONNECTS_WITHIN_MS,
+    ...(tls
+      ? {
+          ssl: {
+            ...tls,
+            // By the name or number that we called, whichever it is.
+            checkServerIdentity: (_name, certificate) => checkServerIdentity(host, certificate),
+          },
+        }
+      : {}),
+  };
+}
+
 /** A pool of connections for one account. */
-export function connect(database: DatabaseSettings, account: Account, most = 10): Sequelize {
+export function connect(
+  database: DatabaseSettings,
+  account: Account,
+  most = database.pool ?? POOL,
+): Sequelize {
+  const { ssl, ...at } = reachOf(database, account);
   return new Sequelize({
     dialect: 'postgres',
-    host: database.host,
-    port: database.port,
+    host: String(at.host),
+    port: Number(at.port),
     database: database.name,
     username: account.user,
     password: account.password,
     logging: false,
-    pool: { max: most, min: 0, acquire: 8_000, idle: 30_000 },
-    dialectOptions: { application_name: 'nodo' },
+    pool: { max: most, min: 0, acquire: CONNECTS_WITHIN_MS, idle: 30_000 },
+    dialectOptions: { application_name: 'nodo', ssl },
   });
 }
 

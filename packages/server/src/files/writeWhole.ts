@@ -1,17 +1,20 @@
-import { open, rename } from 'node:fs/promises';
+import { randomUUID } from 'node:crypto';
+import { open, rename, rm } from 'node:fs/promises';
 import { dirname } from 'node:path';
 
 /** Writes a file of the owner's alone so that it is on the disk whole or not at all, also when the power fails. */
-export async function writeWhole(path: string, text: string): Promise<void> {
-  const unfinished = `${path}.new`;
-  const file = await open(unfinished, 'w', 0o600);
+export async function writeWhole(path: string, content: string | Buffer): Promise<void> {
+  const unfinished = `${path}.${randomUUID()}`;
+  const file = await open(unfinished, 'wx', 0o600);
   try {
-    await file.writeFile(text);
-    await file.sync();
-  } finally {
+    await file.writeFile(content).finally(() => file.sync());
     await file.close();
+    await renameSynced(unfinished, path);
+  } catch (fault) {
+    await file.close();
+    await rm(unfinished, { force: true });
+    throw fault;
   }
-  await renameSynced(unfinished, path);
 }
 
 /** Gives a file that is on the disk its name, on the disk before it answers. */

@@ -48,6 +48,7 @@ export function route<Params extends z.ZodType, Body extends z.ZodType, Answer e
       const called = await callerOf(request, people, endpoint);
       if ('code' in called) return refused(called);
       session = called;
+      response.locals.shop = session.shop.id;
       if (session.screen.locked && !endpoint.evenLocked) return refused(refuse('screen-locked'));
       const { role } = session.person;
       if (!endpoint.roles.includes(role)) return refused(refuse('role-may-not', '', { role }));

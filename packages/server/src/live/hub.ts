@@ -52,6 +52,11 @@ export class LiveHub {
     };
   }
 
+  /** How many screens follow, of all shops together. */
+  screens(): number {
+    return [...this.shops.values()].reduce((sum, { followers }) => sum + followers.size, 0);
+  }
+
   isFollowed(shop: string): boolean {
     return this.shops.has(shop);
   }

@@ -1,5 +1,7 @@
 import pg from 'pg';
 import type { DatabaseSettings } from '../config/settings.ts';
+import { reachOf } from '../db/connect.ts';
+import { faultText, type Log } from '../log.ts';
 import type { EventStore } from '../store/port.ts';
 import type { LiveHub } from './hub.ts';
 import type { PresenceTracker } from './presence.ts';
@@ -20,7 +22,7 @@ export function listen(
   store: EventStore,
   hub: LiveHub,
   presence: PresenceTracker,
-  log: (line: string) => void,
+  log: Log,
 ): {
   readonly stop: () => Promise<void>;
   readonly ready: Promise<void>;
@@ -73,11 +75,7 @@ export function listen(
 
   const connectOnce = async (): Promise<void> => {
     const fresh = new pg.Client({
-      host: database.host,
-      port: database.port,
-      database: database.name,
-      user: database.listener.user,
-      password: database.listener.password,
+      ...reachOf(database, database.listener),
       keepAlive: true,
     });
     let over = false;
@@ -95,7 +93,7 @@ export function listen(
       const turn = (inOrder.get(subject) ?? Promise.resolve())
         .then(() => passOn(channel, payload))
         .catch((fault: unknown) => {
-          log(`live: could not pass on a notice (${String(fault)}), telling all to read again`);
+          log({ level: 'warn', event: 'notice-not-passed-on', fault: faultText(fault) });
           passedOn.clear();
           hub.pushAll({ kind: 'resync' });
         })
@@ -118,7 +116,9 @@ export function listen(
     hub.pushAll({ kind: 'resync' });
   };
   const attempt = (): void => {
-    connectOnce().catch((fault: unknown) => log(`live: ${String(fault)}`));
+    connectOnce().catch((fault: unknown) =>
+      log({ level: 'warn', event: 'not-listening', fault: faultText(fault) }),
+    );
   };
   attempt();
 

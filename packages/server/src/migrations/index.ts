@@ -18,6 +18,7 @@ import { m0017JointBills } from './m0017JointBills.ts';
 import { m0018Colour } from './m0018Colour.ts';
 import { m0019ShopName } from './m0019ShopName.ts';
 import { m0020Outside } from './m0020Outside.ts';
+import { m0021Several } from './m0021Several.ts';
 import type { Migration } from './migration.ts';
 
 /** In order; a landed one is never changed. */
@@ -42,4 +43,5 @@ export const MIGRATIONS: readonly Migration[] = [
   m0018Colour,
   m0019ShopName,
   m0020Outside,
+  m0021Several,
 ];

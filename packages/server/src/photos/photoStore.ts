@@ -1,7 +1,6 @@
-import { createHash, randomUUID } from 'node:crypto';
-import { mkdir, open, readdir, readFile, rename, rm, stat } from 'node:fs/promises';
-import { dirname, join } from 'node:path';
+import { createHash } from 'node:crypto';
 import { Transformer } from '@napi-rs/image';
+import type { Blobs } from '../files/blobs.ts';
 import { inTurn } from '../store/inTurn.ts';
 
 /** Wide enough for a strip of photos on a sharp screen. */
@@ -15,97 +14,83 @@ const SMALL_QUALITY = 72;
 export class PhotoStore {
   private readonly oneByOne = inTurn();
 
-  constructor(private readonly folder: string) {}
+  constructor(private readonly blobs: Blobs) {}
 
-  /** @returns the photo's name. On the disk before it answers. */
+  /** @returns the photo's name. Kept for good before it answers. */
   async keep(shop: string, bytes: Buffer): Promise<string> {
     const photo = createHash('sha256').update(bytes).digest('hex');
     if (await this.has(shop, photo)) return photo;
-    await this.write(this.path(shop, photo), bytes);
+    await this.blobs.write(nameOf(shop, photo), bytes);
     return photo;
   }
 
   /** Removes a picture for good: a signature of somebody who was erased. */
   async remove(shop: string, photo: string): Promise<void> {
     await Promise.all([
-      rm(this.path(shop, photo), { force: true }),
-      rm(this.smallPath(shop, photo), { force: true }),
+      this.blobs.remove(nameOf(shop, photo)),
+      this.blobs.remove(smallNameOf(shop, photo)),
     ]);
   }
 
   /** Shops that have pictures. */
-  async shops(): Promise<readonly string[]> {
-    const found = await readdir(this.folder, { withFileTypes: true }).catch(() => []);
-    return found.filter((one) => one.isDirectory()).map(({ name }) => name);
+  shops(): Promise<readonly string[]> {
+    return this.blobs.folders();
   }
 
   /** Pictures of a shop that were last written before an instant. */
   async olderThan(shop: string, instant: Date): Promise<readonly string[]> {
-    const files = await readdir(join(this.folder, shop));
-    const photos = files.flatMap((file) => /^([0-9a-f]{64})\.jpg$/.exec(file)?.[1] ?? []);
-    const old = await Promise.all(
-      photos.map(async (photo) => (await stat(this.path(shop, photo))).mtime < instant),
-    );
-    return photos.filter((_, index) => old[index]);
+    const files = await this.blobs.list(shop);
+    return files.flatMap(({ file, at }) => {
+      const photo = /^([0-9a-f]{64})\.jpg$/.exec(file)?.[1];
+      return photo !== undefined && at < instant ? [photo] : [];
+    });
   }
 
-  async has(shop: string, photo: string): Promise<boolean> {
-    return isFile(this.path(shop, photo));
+  has(shop: string, photo: string): Promise<boolean> {
+    return this.blobs.has(nameOf(shop, photo));
+  }
+
+  /** @returns undefined when there is no such photo */
+  read(shop: string, photo: string): Promise<Buffer | undefined> {
+    return this.blobs.read(nameOf(shop, photo));
   }
 
   /**
-   * Where the photo lies in small, for lists and strips; made when it is asked for first.
+   * The photo in small, for lists and strips; made when it is asked for first.
    * @returns undefined when there is no such photo
    */
-  async small(shop: string, photo: string): Promise<string | undefined> {
-    const path = this.smallPath(shop, photo);
-    if (await isFile(path)) return path;
-    // One after the other: each takes the memory of all its pixels.
-    return this.oneByOne('small', () => this.makeSmall(shop, photo));
+  async small(shop: string, photo: string): Promise<Buffer | undefined> {
+    return (
+      (await this.blobs.read(smallNameOf(shop, photo))) ??
+      // One after the other: each takes the memory of all its pixels.
+      this.oneByOne('small', () => this.makeSmall(shop, photo))
+    );
   }
 
-  private async makeSmall(shop: string, photo: string): Promise<string | undefined> {
-    const path = this.smallPath(shop, photo);
+  private async makeSmall(shop: string, photo: string): Promise<Buffer | undefined> {
+    const name = smallNameOf(shop, photo);
     // Whoever waited for the same one finds it made.
-    if (await isFile(path)) return path;
-    const whole = await readFile(this.path(shop, photo)).catch(() => undefined);
+    const made = await this.blobs.read(name);
+    if (made) return made;
+    const whole = await this.read(shop, photo);
     if (!whole) return undefined;
+    let small: Buffer;
     try {
-      await this.write(path, await new Transformer(whole).resize(SMALL_WIDTH).jpeg(SMALL_QUALITY));
-      return path;
+      small = await new Transformer(whole).resize(SMALL_WIDTH).jpeg(SMALL_QUALITY);
     } catch {
       // Cut off within the picture: a browser shows what there is of it, so it is shown whole.
-      return this.path(shop, photo);
+      return whole;
     }
-  }
-
-  private smallPath(shop: string, photo: string): string {
-    return join(this.folder, shop, `${photo}.small.jpg`);
-  }
-
-  /** On the disk before it answers, whole or not at all. */
-  private async write(path: string, bytes: Buffer): Promise<void> {
-    await mkdir(dirname(path), { recursive: true, mode: 0o700 });
-    const unfinished = `${path}.${randomUUID()}`;
-    const file = await open(unfinished, 'wx', 0o600);
-    try {
-      await file.writeFile(bytes);
-      await file.sync();
-    } finally {
-      await file.close();
-    }
-    await rename(unfinished, path);
-  }
-
-  /** @param photo a name that the contract let through: nothing that leaves the folder. */
-  path(shop: string, photo: string): string {
-    return join(this.folder, shop, `${photo}.jpg`);
+    await this.blobs.write(name, small);
+    return small;
   }
 }
 
-function isFile(path: string): Promise<boolean> {
-  return stat(path).then(
-    (file) => file.isFile(),
-    () => false,
-  );
+/** @param photo a name that the contract let through: nothing that leaves the shop's folder. */
+function nameOf(shop: string, photo: string): string {
+  return `${shop}/${photo}.jpg`;
+}
+
+function smallNameOf(shop: string, photo: string): string {
+  return `${shop}/${photo}.small.jpg`;
 }

@@ -1,4 +1,3 @@
-import { readFile } from 'node:fs/promises';
 import { type DocumentKind, ENDPOINTS, type Reach } from '@nodo/api';
 import { refuse } from '@nodo/kernel';
 import { billContentOf, type ShopProfile } from '@nodo/shop';
@@ -63,7 +62,7 @@ export function documentRoutes(
       content: billContentOf(ticket, model, name, card),
       address: `${here}/t/${params.ticket}`,
       page: await customersPage(card, params, session),
-      signature: signed && (await readFile(photos.path(shop, signed.photo)).catch(() => undefined)),
+      signature: signed && (await photos.read(shop, signed.photo)),
     });
     const { ticket: id } = params;
     await audit.note({ shop, person: session.person.id, what: 'paper-read', ticket: id });

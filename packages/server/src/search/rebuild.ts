@@ -1,5 +1,6 @@
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { withShop } from '../db/connect.ts';
+import type { Log } from '../log.ts';
 import { type Found, placeWords } from './places.ts';
 
 /** So many are read and written together. */
@@ -38,15 +39,12 @@ export async function rebuildWords(db: Sequelize, shop: string): Promise<number>
 }
 
 /** Shops whose tickets are older than search: nothing of theirs would be found. */
-export async function rebuildMissingWords(
-  db: Sequelize,
-  log: (line: string) => void,
-): Promise<void> {
+export async function rebuildMissingWords(db: Sequelize, log: Log): Promise<void> {
   const shops = await db.query<{ shop: string }>('select * from shops_without_words()', {
     type: QueryTypes.SELECT,
   });
   for (const { shop } of shops) {
     const count = await rebuildWords(db, shop);
-    log(`search: ${count} tickets, machines and customers of a shop can be found now`);
+    log({ level: 'info', event: 'search-words-made', count });
   }
 }
