@@ -11,6 +11,8 @@
 //   npm run bench -- promise           200 open machines, and whether minutes left are true
 //   npm run bench -- search            a hundred thousand tickets, by a few letters
 //   npm run bench -- start             the first start of a shop, and starting it again
+//   npm run bench -- scale             1, 100 and 1 000 shops with ten million entries, on 1 and 2
+//                                      processes; by this name only: it takes half an hour and 30 GB
 //   npm run bench -- properties        property tests on cases of another seed, and 2 000 of each
 //   npm run bench -- mutants           how many small changes of the rules the tests notice; by
 //                                      this name only: it takes an hour
@@ -130,6 +132,13 @@ if (isWanted('search')) {
   await buildAll(root);
   const { measureSearch } = await import('./lib/measureSearch.mjs');
   tell(await measureSearch(root));
+}
+
+if (positionals.includes('scale')) {
+  await installDebianPackages([POSTGRESQL]);
+  await buildAll(root);
+  const { measureScale } = await import('./lib/measureScale.mjs');
+  await measureScale(tell);
 }
 
 if (isWanted('faults')) {

@@ -6,7 +6,7 @@ import { built } from './paths.mjs';
 import { LONG_PATIENCE_MS } from './patience.mjs';
 import { freePort } from './ports.mjs';
 import { mustRun } from './run.mjs';
-import { throwawayCluster } from './stage.mjs';
+import { loadDemo, memoryOf, throwawayCluster } from './stage.mjs';
 
 const DATABASE = 'nodo';
 const READY_EVERY_MS = 50;
@@ -17,7 +17,8 @@ const READY_EVERY_MS = 50;
  * @param {Record<string, string>} told what else the programs are told
  */
 export async function openDeployment(told) {
-  const programs = built(resolve(new URL('../..', import.meta.url).pathname));
+  const root = resolve(new URL('../..', import.meta.url).pathname);
+  const programs = built(root);
   const { cluster, remove } = await throwawayCluster({ durable: true });
   await cluster.prepareDatabase(DATABASE);
   const certificates = await certificatesIn(
@@ -52,6 +53,12 @@ export async function openDeployment(told) {
       mustRun(process.execPath, [programs.migrate], {
         env: { ...env, NODO_OWNER_URL: url('nodo_owner', owner) },
       }),
+    /** Loads the demo shop. */
+    demo: () =>
+      loadDemo(root, {
+        ...cluster.settings(DATABASE),
+        tls: { ca: certificates.authority },
+      }),
     /** @param {string} login of its first lead @returns {Promise<{ shop: string, login: string, code: string }>} */
     newShop: async (login) =>
       JSON.parse(await mustRun(process.execPath, [programs.ownShop, login], { env })),
@@ -81,6 +88,7 @@ function serverAt(program, port, env) {
     /** All that it said. */
     log: () => said,
     exitCode: () => child?.exitCode,
+    memoryMb: () => memoryOf(child?.pid ?? 0),
     /** Waits until it is ready; what ends before is an error. */
     async start() {
       child = spawn(process.execPath, [program], {

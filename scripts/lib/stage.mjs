@@ -165,10 +165,11 @@ async function ownCluster(root, durable, copyFrom) {
 }
 
 /**
+ * Brings the tables up to date and loads the demo shop.
  * @param {string} root
- * @param {ReturnType<Cluster['settings']>} database
+ * @param {import('../../packages/server/src/config/settings.ts').DatabaseSettings} database
  */
-async function loadDemo(root, database) {
+export async function loadDemo(root, database) {
   const programs = built(root);
   // The two programs want all settings, and use those of the database.
   const env = environment({
@@ -228,7 +229,7 @@ export function serverProcess(program, settings, hear) {
 }
 
 /** Resident memory of a process, in megabytes. @param {number} pid */
-function memoryOf(pid) {
+export function memoryOf(pid) {
   const status = readFileSync(`/proc/${pid}/status`, 'utf8');
   return Math.round(Number(/VmRSS:\s+(\d+)/.exec(status)?.[1] ?? Number.NaN) / 1024);
 }
