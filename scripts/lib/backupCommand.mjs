@@ -12,8 +12,6 @@ import { during, say } from './say.mjs';
 
 const ROOT = resolve(new URL('../..', import.meta.url).pathname);
 const DATABASE = 'nodo';
-const SHORTEST_PASSPHRASE = 12;
-const USUALLY_KEPT = 14;
 
 /** Makes a backup of the data folder, whether Nodo runs from it or not. */
 export async function backup() {
@@ -28,8 +26,8 @@ export async function backup() {
   const { backup: program, stamp } = built(ROOT);
   if (!existsSync(stamp)) await buildAll(ROOT);
   const place = backupPlaceOf(home);
-  const { hasPassphrase } = await mustDo(program, { job: 'status', place });
-  if (!hasPassphrase) await choosePassphrase(program, place);
+  const status = await mustDo(program, { job: 'status', place });
+  if (!status.hasPassphrase) await choosePassphrase(program, place, status);
   const made = await withDatabase(home, async (cluster) => {
     const job = await makeJob(cluster, DATABASE);
     return during('Making a backup', () => mustDo(program, job));
@@ -50,20 +48,21 @@ function dataFolder() {
 /**
  * @param {string} program
  * @param {ReturnType<typeof backupPlaceOf>} place
+ * @param {{ usuallyKept: number, shortestPassphrase: number }} status
  */
-async function choosePassphrase(program, place) {
+async function choosePassphrase(program, place, { usuallyKept, shortestPassphrase }) {
   say('Backups are sealed with a passphrase. Copy it onto paper: without it nobody can open them.');
   const passphrase = await askSecret('Passphrase for the backups', 'NODO_PASSPHRASE');
-  if (passphrase.length < SHORTEST_PASSPHRASE) {
+  if (passphrase.length < shortestPassphrase) {
     throw new SetupFault(
-      `A passphrase has at least ${SHORTEST_PASSPHRASE} characters.`,
+      `A passphrase has at least ${shortestPassphrase} characters.`,
       'Take a longer one.',
     );
   }
   if ((await askSecret('Once more', 'NODO_PASSPHRASE')) !== passphrase) {
     throw new SetupFault('The two are not the same.', 'Nothing was changed; try again.');
   }
-  await mustDo(program, { job: 'set-passphrase', place, passphrase, keep: USUALLY_KEPT });
+  await mustDo(program, { job: 'set-passphrase', place, passphrase, keep: usuallyKept });
 }
 
 /**

@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process';
 import { join, resolve } from 'node:path';
+import { shopOf } from './dataFolder.mjs';
 import { SetupFault } from './fault.mjs';
 import { say } from './say.mjs';
 
@@ -22,7 +23,8 @@ const LONGEST_WAIT_MS = 900_000;
  */
 export function backupPlaceOf(home) {
   const notes = join(home, 'backups');
-  return { notes, files: resolve(process.env.NODO_BACKUPS || notes) };
+  const mark = shopOf(home)?.slice(0, 8);
+  return { notes, files: resolve(process.env.NODO_BACKUPS || notes), ...(mark ? { mark } : {}) };
 }
 
 /**

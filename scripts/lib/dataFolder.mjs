@@ -46,6 +46,12 @@ export function prepareFolder(home) {
   return () => rmSync(lock, { force: true });
 }
 
+/** The id of the shop of one's own in a folder; undefined where none lies, or its file is damaged. @param {string} home */
+export function shopOf(home) {
+  const file = join(home, OWN_SHOP);
+  return existsSync(file) ? shopIn(readFileSync(file, 'utf8')) : undefined;
+}
+
 /**
  * The id of the shop of one's own that lies in a folder, made with it and kept beside the data; undefined in a folder
  * of the demo.
@@ -56,7 +62,7 @@ export function prepareFolder(home) {
 export function ownShopIn(home, isWanted) {
   const file = join(home, OWN_SHOP);
   if (existsSync(file)) {
-    const shop = shopIn(readFileSync(file, 'utf8'));
+    const shop = shopOf(home);
     if (shop !== undefined) return shop;
     throw new SetupFault(`${file} is damaged.`, 'Put it back from a copy of this folder.');
   }

@@ -7,9 +7,10 @@ const SHOPS = [1, 100, 1_000];
 const EVENTS_EACH = 10_000;
 const PROCESSES = [1, 2];
 const WRITERS = 8;
-const APPEND_MS = 8_000;
-const READS = 120;
-const STARTS = 3;
+/** Of each so many rounds, the best counts: what else the machine does only ever makes it slower. */
+const ROUNDS = 3;
+const APPEND_MS = 3_000;
+const READS = 60;
 /** The last that was hung on a machine; the demo's are below. */
 let tag = 5_000;
 
@@ -91,13 +92,13 @@ async function measure(deployment, shops, processes) {
       ({ tag: hung }) => hung < 5_000,
     );
     const names = rack.flatMap(({ customerName }) => (customerName ? [customerName] : []));
-    await reads(READS / 4, (count) => at(count).get('/api/tickets'));
+    await reads((count) => at(count).get('/api/tickets'));
 
-    const rackMs = await reads(READS, (count) => at(count).get('/api/tickets'));
-    const ticketMs = await reads(READS, (count) =>
+    const rackMs = await reads((count) => at(count).get('/api/tickets'));
+    const ticketMs = await reads((count) =>
       at(count).get(`/api/tickets/${rack[count % rack.length].ticket}`),
     );
-    const searchMs = await reads(READS, (count) =>
+    const searchMs = await reads((count) =>
       at(count).get(`/api/search?find=${encodeURIComponent(names[count % names.length] ?? '')}`),
     );
     const appended = await appends(screens);
@@ -108,55 +109,62 @@ async function measure(deployment, shops, processes) {
   }
 }
 
-/** @param {number} many @param {(count: number) => Promise<{ status: number }>} read @returns the median in ms */
-async function reads(many, read) {
-  /** @type {number[]} */
-  const times = [];
-  for (let count = 0; count < many; count += 1) {
-    const from = performance.now();
-    const { status } = await read(count);
-    if (status !== 200) throw new Error(`a read answered ${status}`);
-    times.push(performance.now() - from);
+/** @param {(count: number) => Promise<{ status: number }>} read @returns the median in ms, of the best round */
+async function reads(read) {
+  let best = Number.POSITIVE_INFINITY;
+  for (let round = 0; round < ROUNDS; round += 1) {
+    /** @type {number[]} */
+    const times = [];
+    for (let count = 0; count < READS; count += 1) {
+      const from = performance.now();
+      const { status } = await read(count);
+      if (status !== 200) throw new Error(`a read answered ${status}`);
+      times.push(performance.now() - from);
+    }
+    best = Math.min(best, spreadOf(times, 1)(0.5));
   }
-  return spreadOf(times, 1)(0.5);
+  return best;
 }
 
 /** @param {Awaited<ReturnType<typeof signedIn>>[]} screens each writes to a ticket of its own, one entry after the other */
 async function appends(screens) {
-  /** @type {number[]} */
-  const times = [];
   const tickets = [];
   for (const screen of screens) {
     tag += 1;
     tickets.push(await takeIn(screen, tag));
   }
-  const until = performance.now() + APPEND_MS;
-  await Promise.all(
-    screens.map(async (screen, place) => {
-      while (performance.now() < until) {
-        const from = performance.now();
-        const { status } = await screen.record(tickets[place] ?? '', noteCommand('seen'));
-        if (status !== 200) throw new Error(`an entry answered ${status}`);
-        times.push(performance.now() - from);
-      }
-    }),
-  );
-  return {
-    appendMs: spreadOf(times, 1)(0.5),
-    appendsASecond: Math.round((times.length * 1000) / APPEND_MS),
-  };
+  let best = { appendMs: Number.POSITIVE_INFINITY, appendsASecond: 0 };
+  for (let round = 0; round < ROUNDS; round += 1) {
+    /** @type {number[]} */
+    const times = [];
+    const until = performance.now() + APPEND_MS;
+    await Promise.all(
+      screens.map(async (screen, place) => {
+        while (performance.now() < until) {
+          const from = performance.now();
+          const { status } = await screen.record(tickets[place] ?? '', noteCommand('seen'));
+          if (status !== 200) throw new Error(`an entry answered ${status}`);
+          times.push(performance.now() - from);
+        }
+      }),
+    );
+    const appendMs = spreadOf(times, 1)(0.5);
+    const appendsASecond = Math.round((times.length * 1000) / APPEND_MS);
+    if (appendMs < best.appendMs) best = { appendMs, appendsASecond };
+  }
+  return best;
 }
 
 /** From the start of one more process until it is ready. @param {Awaited<ReturnType<typeof openDeployment>>} deployment */
 async function starts(deployment) {
   /** @type {number[]} */
   const times = [];
-  for (let count = 0; count < STARTS; count += 1) {
+  for (let count = 0; count < ROUNDS; count += 1) {
     const server = await deployment.server();
     const from = performance.now();
     await server.start();
     times.push(performance.now() - from);
     await server.kill('SIGTERM');
   }
-  return spreadOf(times)(0.5);
+  return Math.round(Math.min(...times));
 }

@@ -8,6 +8,7 @@ import {
   renameSync,
   rmdirSync,
   rmSync,
+  statSync,
 } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { pipeline } from 'node:stream/promises';
@@ -90,7 +91,15 @@ export async function restore(args) {
 
 /** Nothing is ever written over. @param {string} home */
 function assertEmpty(home) {
-  if (!existsSync(home) || readdirSync(home).length === 0) return;
+  if (!existsSync(home)) return;
+  // It is built beside the folder and takes its place, which a disk's own place cannot give up.
+  if (statSync(home).dev !== statSync(dirname(home)).dev) {
+    throw new SetupFault(
+      `${home} is where a disk is mounted.`,
+      `Name a folder on it: NODO_DATA=${join(home, 'nodo')} npm run restore -- FILE`,
+    );
+  }
+  if (readdirSync(home).length === 0) return;
   throw new SetupFault(
     `${home} is not empty: a backup is brought into an empty folder only.`,
     `Move that one away, or name another one: NODO_DATA=/some/where npm run restore -- FILE`,

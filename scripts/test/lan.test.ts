@@ -206,7 +206,7 @@ describe('over the network', () => {
           .on('error', reject)
           .end();
       });
-    expect((await headersAs('shop-pc'))['strict-transport-security']).toBe('max-age=2592000');
+    expect((await headersAs('shop-pc'))['strict-transport-security']).toBe('max-age=15724800');
     const own = await headersAs(`localhost:${ports.port}`);
     // Plain http serves the same name: a browser held to TLS could not come in any more.
     expect(own).not.toHaveProperty('strict-transport-security');

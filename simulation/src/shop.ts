@@ -171,6 +171,7 @@ export class SimulatedShop {
       {
         now: () => this.world.now(),
         zone: 'Europe/Vienna',
+        wait: () => Promise.resolve(),
         room: () => Promise.resolve(1e12),
         log: (entry) => this.log.push(JSON.stringify(entry)),
       },

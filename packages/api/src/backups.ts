@@ -13,8 +13,9 @@ export const BACKUP_FAILURES = [
 ] as const;
 export type BackupFailure = (typeof BACKUP_FAILURES)[number];
 
-/** How a backup is called: by its day and time of day (UTC). */
-export const BACKUP_FILE = /^nodo-(\d{4})(\d{2})(\d{2})-(\d{2})(\d{2})(\d{2})Z\.nodobackup$/;
+/** How a backup is called: by its shop, where it is one of its own, its day and time of day (UTC). */
+export const BACKUP_FILE =
+  /^nodo-(?:([0-9a-f]{8})-)?(\d{4})(\d{2})(\d{2})-(\d{2})(\d{2})(\d{2})Z\.nodobackup$/;
 
 /** Long enough that nobody finds it by trying, whoever has the file. */
 export const SHORTEST_PASSPHRASE = 12;

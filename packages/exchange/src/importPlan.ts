@@ -6,6 +6,7 @@ import {
   type CellFault,
   type Cells,
   type Kind,
+  newLabel,
   plain,
   type Read,
   readCustomer,
@@ -66,7 +67,7 @@ export function planImport(
   const unreadable = file.faults.map(({ row, code }) => ({ row, column: '', code, cell: '' }));
   const rows = file.rows.map((row) => ({ row: row.row, cells: cellsOf(row, matching) }));
   const faults: ImportFault[] = [...unreadable];
-  const seen = new Map<string, number>();
+  const seen = new Set<string>();
   /** Takes a row, unless something is wrong with it. */
   const accept = <Card, Line>(
     row: number,
@@ -77,7 +78,7 @@ export function planImport(
   ): Line[] => {
     const wrong = 'faults' in read ? [...read.faults] : [];
     if (seen.has(id)) wrong.push({ column: '', code: 'twice' });
-    seen.set(id, row);
+    seen.add(id);
     faults.push(
       ...wrong.map(({ column, code }) => ({ row, column, code, cell: cells[column] ?? '' })),
     );
@@ -110,7 +111,8 @@ export function planImport(
       faults.push({ row, column: owner.column, code: owner.code, cell: cells[owner.column] ?? '' });
       return [];
     }
-    const id = machineId(cells, owner.customer, known);
+    const label = newLabel(cells, existing.kinds, usual);
+    const id = machineId(cells, owner.customer, label, known);
     const before = known.machine.get(id);
     const customer = owner.isSaid ? owner.customer : (before?.customer ?? null);
     const read = readMachine(cells, before?.card, existing.kinds, usual);
@@ -212,11 +214,8 @@ function customerId(cells: Cells, known: Known): string {
   );
 }
 
-function machineId(cells: Cells, customer: string | null, known: Known): string {
-  const key = machineKey({
-    customer,
-    card: { label: cells.name ?? cells.model ?? '', serial: cells.serial ?? '' },
-  });
+function machineId(cells: Cells, customer: string | null, label: string, known: Known): string {
+  const key = machineKey({ customer, card: { label, serial: cells.serial ?? '' } });
   return (
     idOf(cells.id, 'machines', known) ??
     known.ownMachine.get(key) ??

@@ -84,7 +84,7 @@ export function readMachine(
     cell === undefined ? (known ?? null) : (filled(cell) ?? null);
   const given = {
     family: kind.id,
-    label: filled(cells.name) ?? before?.label ?? filled(cells.model) ?? kind.name,
+    label: labelOf(cells, before, kind),
     colour: choice(cells.colour, before?.colour),
     model: cells.model ?? before?.model ?? '',
     serial: cells.serial ?? before?.serial ?? '',
@@ -99,6 +99,20 @@ export function readMachine(
     notes: cells.notes ?? before?.notes ?? '',
   };
   return judged(machineProfile, given, columnOf);
+}
+
+/** What a machine is called: as the file says, else as before, else by its model or kind. */
+function labelOf(
+  cells: Cells,
+  before: Pick<MachineProfile, 'label'> | undefined,
+  kind: Kind | undefined,
+): string {
+  return filled(cells.name) ?? before?.label ?? filled(cells.model) ?? kind?.name ?? '';
+}
+
+/** As {@link readMachine} would call one of which nothing is known yet. */
+export function newLabel(cells: Cells, kinds: readonly Kind[], usual: string | undefined): string {
+  return labelOf(cells, undefined, kindOf(filled(cells.kind) ?? usual ?? '', kinds));
 }
 
 /** By its id or by its name, however it is written. */

@@ -154,6 +154,22 @@ describe('a list of customers from elsewhere', () => {
   });
 });
 
+describe('machines without a name', () => {
+  it('are told apart by their models, and found again by them', () => {
+    const list = 'name,model,kind\n,N 3,drop-in\n,N 4,drop-in\n';
+    const made = plan('machines', list, EMPTY);
+    expect(made.faults).toEqual([]);
+    expect(made.machines.map(({ card, status }) => [card.label, status])).toEqual([
+      ['N 3', 'new'],
+      ['N 4', 'new'],
+    ]);
+    const again = plan('machines', list, { ...EMPTY, machines: made.machines });
+    expect(again.machines.map(({ status }) => status)).toEqual(['same', 'same']);
+    const twice = plan('machines', 'name,model,kind\n,N 3,drop-in\n,N 3,drop-in\n', EMPTY);
+    expect(twice.faults).toMatchObject([{ row: 3, code: 'twice' }]);
+  });
+});
+
 describe('customers that are merged', () => {
   const rows = (...pairs: readonly (readonly [number, number | ''])[]) =>
     `id,name,merged_into\n${pairs.map(([id, into]) => `${uuid(id)},P${id},${into && uuid(into)}`).join('\n')}\n`;

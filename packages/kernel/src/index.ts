@@ -34,8 +34,12 @@ export {
   currencySign,
   GROUP,
   moneyDigits,
+  PAPER_LANGUAGES,
+  type PaperLanguage,
   WRITTEN_IN,
   writeCounted,
   writeDay,
+  writeDayIn,
   writeMoney,
+  writeNumber,
 } from './writing.ts';

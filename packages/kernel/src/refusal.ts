@@ -10,6 +10,7 @@ export const REFUSAL_CODES = [
   'wrong-pin',
   'no-pin-here',
   'code-not-valid',
+  'password-easy',
   'demo-password',
   'login-taken',
   'last-lead',

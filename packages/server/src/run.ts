@@ -55,6 +55,8 @@ export interface ServerWorld {
   readonly now: () => Date;
   /** Its own time zone: where a shop is until somebody says otherwise. */
   readonly zone: string;
+  /** Comes back after so many milliseconds. */
+  readonly wait: (ms: number) => Promise<void>;
   /** Bytes left on the disk that holds a folder. */
   readonly room: (folder: string) => Promise<number>;
   readonly log: Log;
@@ -68,7 +70,7 @@ export interface ServerWorld {
  */
 export async function runServer(
   settings: Settings,
-  { now, zone, room, log, backups }: ServerWorld,
+  { now, zone, wait, room, log, backups }: ServerWorld,
 ): Promise<Running> {
   const { database } = settings;
   const db = connect(database, database.app);
@@ -177,7 +179,7 @@ export async function runServer(
     stop: async () => {
       isStopping = true;
       // Whoever stands before it sends nobody any more; who still comes is served.
-      await new Promise((resolve) => setTimeout(resolve, settings.drainMs ?? 0));
+      await wait(settings.drainMs ?? 0);
       clearInterval(sweeping);
       clearInterval(sweepingPictures);
       clearInterval(beating);

@@ -49,6 +49,25 @@ describe('the folder of backups', () => {
     }
   });
 
+  it('leaves those of another shop on the same disk alone', async () => {
+    const [own, other] = ['0a1b2c3d', '4e5f6071'].map(
+      (mark) => new BackupFolder({ ...place(), mark }),
+    );
+    if (!own || !other) throw new Error('Two shops are wanted.');
+    const instants = ['2026-03-01T18:00:00Z', '2026-03-02T18:00:00Z'].map(at);
+    const names = [own, other].map((one) => instants.map((instant) => one.nameAt(instant)));
+    for (const name of names.flat()) writeFileSync(join(folder, name), 'x');
+    writeFileSync(join(folder, `${names[1]?.[0] ?? ''}.part`), 'half');
+    keep('2026-02-28T18:00:00Z');
+    await own.removeUnfinished();
+    // The one without a mark is of before there were marks.
+    expect(await own.prune(1)).toEqual([names[0]?.[0], 'nodo-20260228-180000Z.nodobackup']);
+    const left = [names[0]?.[1], ...(names[1] ?? []), `${names[1]?.[0] ?? ''}.part`];
+    expect(readdirSync(folder).toSorted()).toEqual(left.toSorted());
+    expect((await other.kept()).map(({ file }) => file)).toEqual(names[1]?.toReversed());
+    expect(await other.pathOf(names[0]?.[1] ?? '')).toBeUndefined();
+  });
+
   it('removes the oldest beyond so many, and what was left unfinished', async () => {
     for (const day of ['01', '02', '03']) keep(`2026-03-${day}T18:00:00Z`);
     writeFileSync(join(folder, 'nodo-20260304-180000Z.nodobackup.part'), 'half');

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { CustomerFile, CustomerLink, MachineFile, ShopRecord, TicketFile } from '@nodo/api';
 import { NEW_SHOP_PROFILE, newCustomerProfile } from '@nodo/shop';
 import { describe, expect, it } from 'vitest';
-import { writeDayOf } from '../src/documents/parts.ts';
+import { styleOf } from '../src/documents/parts.ts';
 import { connect, withShop } from '../src/index.ts';
 import { ok, record, useCounter } from './counter.ts';
 import { dumped } from './database.ts';
@@ -276,9 +276,24 @@ describe('the shop’s card', () => {
 describe('papers', () => {
   it('print the shop’s own days, whatever the server’s zone', () => {
     const at = '2026-03-02T11:30:00.000Z';
-    const inZone = (timeZone: string) => writeDayOf(at, { ...NEW_SHOP_PROFILE, timeZone });
+    const inZone = (timeZone: string) => styleOf({ ...NEW_SHOP_PROFILE, timeZone }).dayOf(at);
     expect(inZone('Pacific/Auckland')).toBe('Tue 3 Mar 2026');
     expect(inZone('Pacific/Honolulu')).toBe('Mon 2 Mar 2026');
+  });
+
+  // As CLDR writes days and money in each; thousands apart by a space everywhere (ISO 80000-1).
+  it.each([
+    ['en', 'Tue 3 Mar 2026', '€1\u00a0234.50', 'Bill 7'],
+    ['de', 'Di., 3. März 2026', '1\u00a0234,50\u00a0€', 'Rechnung 7'],
+    ['es', 'mar, 3 mar 2026', '1234,50\u00a0€', 'Factura 7'],
+    ['fr', 'mar. 3 mars 2026', '1\u00a0234,50\u00a0€', 'Facture 7'],
+  ] as const)('speak the shop’s language: %s', (paperLanguage, day, amount, bill) => {
+    const { words, dayOf, money } = styleOf({ ...NEW_SHOP_PROFILE, paperLanguage });
+    expect([dayOf('2026-03-03T11:30:00.000Z'), money(123_450), words.bill(7)]).toEqual([
+      day,
+      amount,
+      bill,
+    ]);
   });
 
   it.each(['tag-a7', 'tag-label', 'receipt', 'bill', 'credit', 'reminder'])(

@@ -9,14 +9,14 @@ import { asSuper, freshDatabase } from './database.ts';
 import { Client, METRICS_SECRET } from './server.ts';
 import { makeShop, type TestShop } from './shop.ts';
 
-const DRAIN_MS = 1_500;
+const DRAIN_MS = 60_000;
 
 let shop: TestShop;
 let database: Awaited<ReturnType<typeof freshDatabase>>;
 const folder = mkdtempSync(join(tmpdir(), 'nodo-observed-'));
 const log: LogEntry[] = [];
 
-async function start(drainMs = 0) {
+async function start(drainMs = 0, wait = (_ms: number) => Promise.resolve()) {
   const { owner: _owner, ...withoutOwner } = database;
   const running = await runServer(
     {
@@ -35,6 +35,7 @@ async function start(drainMs = 0) {
     {
       now: () => new Date(),
       zone: 'Europe/Vienna',
+      wait,
       room: () => Promise.resolve(1e12),
       log: (entry) => log.push(entry),
     },
@@ -164,12 +165,21 @@ describe('behind a proxy', () => {
 
 describe('a process that is told to stop', () => {
   it('says at once that it takes nobody more, and serves on who still comes', async () => {
-    const server = await start(DRAIN_MS);
+    let end: () => void = () => undefined;
+    const waited: number[] = [];
+    const server = await start(DRAIN_MS, (ms) => {
+      waited.push(ms);
+      return new Promise((resolve) => {
+        end = resolve;
+      });
+    });
     const lead = await Client.signedIn(server.url, shop.people.lead);
     const stopped = server.stop();
+    expect(waited).toEqual([DRAIN_MS]);
     const ready = await new Client(server.url).call('GET', ADDRESSES.readReadiness.path);
     expect(ready.status).toBe(503);
     expect((await lead.call('GET', ADDRESSES.listTickets.path)).status).toBe(200);
+    end();
     await stopped;
     await expect(lead.call('GET', ADDRESSES.listTickets.path)).rejects.toThrow();
   });

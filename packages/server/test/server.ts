@@ -44,6 +44,7 @@ export async function startTestServer(): Promise<TestServer> {
     {
       now: () => new Date(),
       zone: 'Europe/Vienna',
+      wait: () => Promise.resolve(),
       room: () => Promise.resolve(1e12),
       log: (entry) => log.push(JSON.stringify(entry)),
     },

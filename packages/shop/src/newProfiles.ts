@@ -48,6 +48,7 @@ export const NEW_SHOP_PROFILE: ShopProfile = {
   openingHours: '',
   publicAddress: '',
   tagPaper: 'tag-a7',
+  paperLanguage: 'en',
   shelves: [],
   priceList: [],
   usualDays: 7,

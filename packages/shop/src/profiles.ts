@@ -1,4 +1,13 @@
-import { currencyCode, day, humanText, minorUnits, tableId, timeZone, uuid } from '@nodo/kernel';
+import {
+  currencyCode,
+  day,
+  humanText,
+  minorUnits,
+  PAPER_LANGUAGES,
+  tableId,
+  timeZone,
+  uuid,
+} from '@nodo/kernel';
 import {
   BOBBIN_CLASSES,
   BOBBIN_TURNS,
@@ -136,6 +145,8 @@ export const shopProfile = z.object({
   publicAddress: publicAddress.default(''),
   /** The tag that it prints: a card to be tied on, or a label to be stuck on. */
   tagPaper: z.enum(TAG_PAPERS).default('tag-a7'),
+  /** The language of papers for customers. */
+  paperLanguage: z.enum(PAPER_LANGUAGES).default('en'),
   /** What its shelves are called. */
   shelves: z.array(humanText(12)).max(200).default([]),
   /** What it sells and does for a fixed price. */

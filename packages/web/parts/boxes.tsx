@@ -16,6 +16,7 @@ import { PhoneLink } from '../src/ui/PhoneLink.tsx';
 import { RadioBoxes } from '../src/ui/RadioBoxes.tsx';
 import { ReasonForm } from '../src/ui/ReasonForm.tsx';
 import { SaveBar } from '../src/ui/SaveBar.tsx';
+import { SecretField } from '../src/ui/SecretField.tsx';
 import { Select } from '../src/ui/Select.tsx';
 import { SelectBox } from '../src/ui/SelectBox.tsx';
 import { Tag } from '../src/ui/Tag.tsx';
@@ -183,6 +184,13 @@ export const BOXES: PartStates = {
           <Button type="submit">Put it there</Button>
         </Form>
       ),
+    },
+  ],
+  SecretField: [
+    { state: 'hidden', shown: <SecretField label="New password" hint="12 characters at least." /> },
+    {
+      state: 'wrong',
+      shown: <SecretField label="Password" error="That is not the password." />,
     },
   ],
   TextField: [

@@ -17,6 +17,7 @@ const sheet = (change: Partial<IntakeForm> = {}): IntakeForm => ({
   ticket: '00000000-0000-4000-8000-00000000002c',
   label: 'Teal zigzag',
   tag: '27',
+  shelf: 'A',
   words: 'It skips.',
   complaint: ['skip'],
   ...change,

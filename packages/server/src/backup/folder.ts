@@ -12,7 +12,7 @@ const KEY_FILE = 'key.json';
 const LAST_RUN_FILE = 'last-run.json';
 const TAKEN_FILE = 'taken.json';
 /** Ends the name of one that is not whole yet. */
-const UNFINISHED = '.nodobackup.part';
+export const PART = '.part';
 
 /** How the last attempt ended; null in `failed` when well. */
 const lastRun = z.object({
@@ -36,10 +36,12 @@ export interface KeptBackup {
 export class BackupFolder {
   private readonly notes: string;
   readonly files: string;
+  private readonly mark: string | undefined;
 
-  constructor({ notes, files }: BackupPlace) {
+  constructor({ notes, files, mark }: BackupPlace) {
     this.notes = notes;
     this.files = files;
+    this.mark = mark;
   }
 
   /**
@@ -52,12 +54,17 @@ export class BackupFolder {
     await stat(this.files);
   }
 
-  /** The latest first. */
+  /** How the backup of an instant is called here. */
+  nameAt(at: Date): string {
+    return backupName(at, this.mark);
+  }
+
+  /** Of this shop, and those of before there were marks; the latest first. */
   async kept(): Promise<readonly KeptBackup[]> {
     const names = await readdir(this.files).catch(() => []);
     const found = await Promise.all(
       names.map(async (file) => {
-        const at = madeAt(file);
+        const at = madeAt(file, this.mark);
         const size = await stat(join(this.files, file)).catch(() => undefined);
         return at && size ? [{ file, at, bytes: size.size }] : [];
       }),
@@ -111,7 +118,8 @@ export class BackupFolder {
   /** What one that was killed left behind. */
   async removeUnfinished(): Promise<void> {
     const names = await readdir(this.files);
-    for (const name of names.filter((one) => one.endsWith(UNFINISHED))) {
+    const own = (name: string) => madeAt(name.slice(0, -PART.length), this.mark) !== undefined;
+    for (const name of names.filter((one) => one.endsWith(PART) && own(one))) {
       await rm(join(this.files, name), { force: true });
     }
   }
@@ -136,14 +144,15 @@ export class BackupFolder {
 }
 
 /** How the backup of an instant is called. */
-export function backupName(at: Date): string {
+export function backupName(at: Date, mark?: string): string {
   const digits = at.toISOString().replace(/\.\d+/, '').replace(/[-:]/g, '').replace('T', '-');
-  return `nodo-${digits}.nodobackup`;
+  return `nodo-${mark === undefined ? '' : `${mark}-`}${digits}.nodobackup`;
 }
 
-function madeAt(file: string): Date | undefined {
-  const [, year, month, day, hour, minute, second] = BACKUP_FILE.exec(file) ?? [];
-  return year === undefined
+/** Undefined for what is no backup, or that of another shop. */
+function madeAt(file: string, own: string | undefined): Date | undefined {
+  const [, mark = own, year, month, day, hour, minute, second] = BACKUP_FILE.exec(file) ?? [];
+  return year === undefined || mark !== own
     ? undefined
     : new Date(`${year}-${month}-${day}T${hour}:${minute}:${second}Z`);
 }

@@ -1,4 +1,4 @@
-import { USUALLY_KEPT } from '@nodo/api';
+import { SHORTEST_PASSPHRASE, USUALLY_KEPT } from '@nodo/api';
 import { z } from 'zod';
 import { backupPlace, settings } from '../config/settings.ts';
 import { connect, withShop } from '../db/connect.ts';
@@ -81,6 +81,8 @@ async function statusOf(folder: BackupFolder): Promise<object> {
   return {
     hasPassphrase: key !== undefined,
     keep: key?.keep ?? null,
+    usuallyKept: USUALLY_KEPT,
+    shortestPassphrase: SHORTEST_PASSPHRASE,
     latest: latest?.at.toISOString() ?? null,
   };
 }
@@ -98,11 +100,15 @@ async function eraseAgain(
     const pictures = new PhotoStore(await blobsIn(photos));
     let count = 0;
     for (const { shop, customers } of known) {
-      const rows = await withShop(db, shop, (transaction) =>
-        defineModels(db).customers.findAll({ where: { shopId: shop }, transaction }),
-      );
-      const named = new Set(rows.filter(({ erasedAt }) => !erasedAt).map(({ id }) => id));
-      for (const { id, erasedAt } of customers.filter((one) => named.has(one.id))) {
+      for (const { id, erasedAt } of customers) {
+        // Asked each time: a double is erased together with its other one.
+        const isNamed = await withShop(db, shop, (transaction) =>
+          defineModels(db).customers.findOne({
+            where: { shopId: shop, id, erasedAt: null },
+            transaction,
+          }),
+        );
+        if (!isNamed) continue;
         const then = new Customers(db, () => new Date(erasedAt));
         if (await erasePerson(then, store, pictures, shop, id)) count += 1;
       }

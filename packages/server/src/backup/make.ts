@@ -8,7 +8,7 @@ import { BACKUP_FAILURES } from '@nodo/api';
 import { Encrypter } from 'age-encryption';
 import { create } from 'tar';
 import { renameSynced } from '../files/writeWhole.ts';
-import { type BackupFolder, backupName } from './folder.ts';
+import { type BackupFolder, PART } from './folder.ts';
 import {
   ABOUT,
   type About,
@@ -65,7 +65,7 @@ export async function makeBackup(
     if (!key) throw new BackupFault('no-passphrase');
     const made = await gathering(source, pid, async (content) => {
       await folder.removeUnfinished();
-      return seal(content, key, schema, at, folder.files);
+      return seal(content, key, schema, at, folder);
     });
     await folder.copyErased();
     const pruned = await folder.prune(key.keep);
@@ -87,7 +87,7 @@ async function seal(
   key: BackupKey,
   schema: string,
   at: Date,
-  into: string,
+  into: BackupFolder,
 ): Promise<Omit<Made, 'pruned'>> {
   const files = await filesBelow(content);
   const isOwn = files.includes(SHOP);
@@ -106,9 +106,9 @@ async function seal(
     content: await hashFile(join(outer, SEALED)),
   };
   await writeFile(join(outer, ABOUT), `${JSON.stringify(about, null, 2)}\n`);
-  const file = backupName(at);
-  const path = join(into, file);
-  const unfinished = `${path}.part`;
+  const file = into.nameAt(at);
+  const path = join(into.files, file);
+  const unfinished = path + PART;
   await writeOuter(outer, unfinished);
   await lookInto(unfinished);
   await renameSynced(unfinished, path);

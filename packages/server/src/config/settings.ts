@@ -46,6 +46,11 @@ export const backupPlace = z.object({
   notes: z.string(),
   /** Of the backups themselves; the same, or on another disk. */
   files: z.string(),
+  /** Stands in their names, so that several shops may share a disk; the beginning of the shop's id. */
+  mark: z
+    .string()
+    .regex(/^[0-9a-f]{8}$/)
+    .optional(),
 });
 export type BackupPlace = z.infer<typeof backupPlace>;
 

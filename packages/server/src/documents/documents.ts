@@ -1,11 +1,19 @@
 import type { DocumentKind } from '@nodo/api';
-import { writeDay, writeMoney } from '@nodo/kernel';
-import { type ShopProfile, standingBill } from '@nodo/shop';
+import { standingBill } from '@nodo/shop';
 import { dueOf } from '@nodo/ticket';
 import { drawBill } from './bill.ts';
 import { drawNeedleCard } from './needleCard.ts';
 import { drawCode, mm, type Page, rule, sheet, write } from './page.ts';
-import { drawHead, fact, LEFT, reachUs, type Subject, WIDE, writeDayOf } from './parts.ts';
+import {
+  drawHead,
+  fact,
+  LEFT,
+  type PaperStyle,
+  reachUs,
+  type Subject,
+  styleOf,
+  WIDE,
+} from './parts.ts';
 
 /** Prints a paper of a ticket as PDF. */
 export function printed(paper: DocumentKind, subject: Subject): Promise<Buffer> {
@@ -38,6 +46,7 @@ function letter(title: string, draw: (page: Page) => void): Promise<Buffer> {
 const BORDER = 12;
 
 function drawTag(page: Page, { ticket, card, customer, address, shop }: Subject): void {
+  const { words, day, dayOf } = styleOf(card);
   const { intake, life, entries } = ticket;
   page.circle(mm(37), mm(7), mm(2.5)).lineWidth(0.8).stroke('#000000');
   write(page, String(intake?.tag ?? ''), [5, 10], { size: 54, bold: true, width: 40, height: 20 });
@@ -52,53 +61,55 @@ function drawTag(page: Page, { ticket, card, customer, address, shop }: Subject)
   rule(page, 5, top + 1.5, 64);
   top = write(page, intake?.words ?? '', [5, top + 3], { size: 9, width: 64, height: 17 });
   if (life.accessories.length > 0) {
-    top = write(page, `With it: ${life.accessories.join(', ')}`, [5, top + 1], {
+    top = write(page, `${words.withIt}: ${life.accessories.join(', ')}`, [5, top + 1], {
       size: 8,
       width: 64,
       height: 8,
     });
   }
   const came = entries[0]?.receivedAt;
-  write(page, came ? `Came ${writeDayOf(came, card)}` : '', [5, 93], { size: 8, width: 32 });
-  write(page, life.promised ? `Promised ${writeDay(life.promised)}` : '', [34, 93], {
+  write(page, came ? `${words.came} ${dayOf(came)}` : '', [5, 93], { size: 8, width: 32 });
+  write(page, life.promised ? `${words.promised} ${day(life.promised)}` : '', [34, 93], {
     size: 8,
     bold: true,
     width: 35,
     align: 'right',
   });
-  write(page, `${shop} · shelf ${intake?.shelf ?? ''}`, [5, 98], { size: 7, width: 64, height: 4 });
+  write(page, `${shop} · ${words.shelf} ${intake?.shelf ?? ''}`, [5, 98], {
+    size: 7,
+    width: 64,
+    height: 4,
+  });
 }
 
 function drawLabel(page: Page, { ticket, card, customer, address }: Subject): void {
   const { intake, entries } = ticket;
+  const { dayOf } = styleOf(card);
   drawCode(page, address, [36, 2.5, 24]);
   write(page, String(intake?.tag ?? ''), [3, 1], { size: 30, bold: true, width: 32, height: 12 });
   write(page, intake?.label ?? '', [3, 13], { size: 8, bold: true, width: 32, height: 7 });
   write(page, customer?.name ?? '', [3, 20], { size: 7, width: 32, height: 3.4 });
   const came = entries[0]?.receivedAt;
-  write(page, came ? writeDayOf(came, card) : '', [3, 24], { size: 7, width: 32, height: 3.4 });
+  write(page, came ? dayOf(came) : '', [3, 24], { size: 7, width: 32, height: 3.4 });
 }
 
 function drawReceipt(page: Page, subject: Subject): void {
   const { ticket, card, signature } = subject;
   const { intake, life, entries } = ticket;
-  let top = drawHead(page, subject, 'Taken in for repair', entries[0]?.receivedAt);
-  top = fact(page, 'What you told us', intake?.words ?? '', top + 3);
-  top = fact(page, 'Came with it', life.accessories.join(', '), top);
-  top = fact(page, 'From outside', life.condition, top);
-  top = fact(page, 'Agreed', limitWords(life.limit, card), top);
-  top = fact(page, 'Ready by', life.promised ? writeDay(life.promised) : '', top);
-  top = fact(
-    page,
-    'Please',
-    `Please collect it within ${card.uncollectedDays} days after we call. Bring this paper along.`,
-    top,
-  );
+  const style = styleOf(card);
+  const { words, day } = style;
+  let top = drawHead(page, subject, words.takenIn, entries[0]?.receivedAt);
+  top = fact(page, words.told, intake?.words ?? '', top + 3);
+  top = fact(page, words.cameWithIt, life.accessories.join(', '), top);
+  top = fact(page, words.fromOutside, life.condition, top);
+  top = fact(page, words.agreed, limitWords(style, life.limit), top);
+  top = fact(page, words.readyBy, life.promised ? day(life.promised) : '', top);
+  top = fact(page, words.please, words.collectWithin(card.uncollectedDays), top);
   top = reachUs(page, card, top);
   if (signature) {
     page.image(signature, mm(LEFT), mm(top + 8), { fit: [mm(60), mm(22)] });
     rule(page, LEFT, top + 31, 60);
-    write(page, 'Signed on the screen', [LEFT, top + 32], { size: 8, width: 60 });
+    write(page, words.signed, [LEFT, top + 32], { size: 8, width: 60 });
   }
 }
 
@@ -107,30 +118,24 @@ function drawReminder(page: Page, subject: Subject): void {
   const { ticket, card, at } = subject;
   const { life, closing, entries } = ticket;
   const ready = closing && entries[closing.seq - 1]?.receivedAt;
-  const stands = closing?.unrepaired ? 'It is not repaired, and stands here' : 'It is ready';
-  let top = drawHead(page, subject, 'Please collect your machine', at.toISOString()) + 6;
-  const since = ready ? ` since ${writeDayOf(ready, card)}` : '';
-  const told = life.toldAt ? ` We informed you on ${writeDayOf(life.toldAt, card)}.` : '';
-  top = write(page, `${stands}${since}.${told} Please collect it, or call us.`, [LEFT, top], {
-    size: 11,
-    width: WIDE,
-  });
+  const { words, dayOf, money } = styleOf(card);
+  let top = drawHead(page, subject, words.reminder, at.toISOString()) + 6;
+  const said = [
+    words.stands(!closing?.unrepaired, ready && dayOf(ready)),
+    life.toldAt ? words.informed(dayOf(life.toldAt)) : '',
+    words.collectOrCall,
+  ];
+  top = write(page, said.filter(Boolean).join(' '), [LEFT, top], { size: 11, width: WIDE });
   const due = dueOf(life);
-  top = fact(
-    page,
-    'To pay',
-    due > 0 ? writeMoney(due, life.bill?.currency ?? card.currency) : '',
-    top + 4,
-  );
-  top = fact(page, 'Came with it', life.accessories.join(', '), top);
+  top = fact(page, words.toPay, due > 0 ? money(due, life.bill?.currency) : '', top + 4);
+  top = fact(page, words.cameWithIt, life.accessories.join(', '), top);
   top = reachUs(page, card, top);
   if (card.uncollectedText) {
     write(page, card.uncollectedText, [LEFT, top + 6], { size: 10, width: WIDE });
   }
 }
 
-function limitWords(limit: number | null | undefined, { currency }: ShopProfile): string {
+function limitWords({ words, money }: PaperStyle, limit: number | null | undefined): string {
   if (limit === undefined) return '';
-  if (limit === null) return 'Nothing is spent without asking you.';
-  return `Up to ${writeMoney(limit, currency)} without asking you again.`;
+  return limit === null ? words.askFirst : words.upTo(money(limit));
 }

@@ -1,5 +1,5 @@
 import { sizeName } from '@nodo/core';
-import { lowerFirst } from '@nodo/kernel';
+import { dayOf, lowerFirst, writeDay } from '@nodo/kernel';
 import {
   coatingOf,
   fitNeedle,
@@ -12,14 +12,17 @@ import {
 import { needleLine } from '@nodo/shop';
 import { threadLine, workOf } from '@nodo/ticket';
 import { mm, type Page, rule, write } from './page.ts';
-import { type Subject, writeDayOf } from './parts.ts';
+import type { Subject } from './parts.ts';
 
 const LEFT = 10;
 const TEXT_WIDE = 96;
 /** Where the needle is drawn. */
 const NEEDLE_AT = 128;
 
-/** What the customer keeps by the machine: which needle and thread, how it goes in, when to change it. */
+/**
+ * What the customer keeps by the machine: which needle and thread, how it goes in, when to change it. In the language
+ * of the tables that it is made of, whatever the shop's other papers are written in.
+ */
 export function drawNeedleCard(page: Page, subject: Subject): void {
   const { shop, card, ticket, model } = subject;
   const { family } = model;
@@ -38,7 +41,7 @@ export function drawNeedleCard(page: Page, subject: Subject): void {
   top = line(
     page,
     'Needle in it',
-    now ? `${needleLine(now.needle)}, since ${writeDayOf(now.when, card)}` : '',
+    now ? `${needleLine(now.needle)}, since ${writeDay(dayOf(now.when, card.timeZone))}` : '',
     top,
   );
   if (work) {

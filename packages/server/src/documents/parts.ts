@@ -1,9 +1,11 @@
 import type { Customer } from '@nodo/api';
-import { dayOf, writeDay, writeMoney } from '@nodo/kernel';
+import { type Day, dayOf, writeDayIn, writeMoney, writeNumber } from '@nodo/kernel';
 import type { FamilyModel } from '@nodo/knowledge';
 import type { BillContent, IssuedBill, ShopProfile } from '@nodo/shop';
 import type { Ticket } from '@nodo/ticket';
 import { drawCode, type Page, roomFor, rule, write } from './page.ts';
+import type { PaperWords } from './words/en.ts';
+import { wordsIn } from './words/index.ts';
 
 /** What is printed about. */
 export interface Subject {
@@ -26,9 +28,27 @@ export interface Subject {
   readonly signature: Buffer | undefined;
 }
 
-/** The day in the shop on which something happened. */
-export const writeDayOf = (instant: string, { timeZone }: ShopProfile): string =>
-  writeDay(dayOf(instant, timeZone));
+/** How a shop writes its papers. */
+export interface PaperStyle {
+  readonly words: PaperWords;
+  readonly day: (day: Day) => string;
+  /** The day in the shop on which something happened. */
+  readonly dayOf: (instant: string) => string;
+  /** @param currency the shop's if left out */
+  readonly money: (minor: number, currency?: string) => string;
+  readonly number: (value: number) => string;
+}
+
+export function styleOf({ timeZone, currency, paperLanguage }: ShopProfile): PaperStyle {
+  const day = (one: Day) => writeDayIn(paperLanguage, one);
+  return {
+    words: wordsIn(paperLanguage),
+    day,
+    dayOf: (instant) => day(dayOf(instant, timeZone)),
+    money: (minor, of = currency) => writeMoney(minor, of, paperLanguage),
+    number: (value) => writeNumber(value, paperLanguage),
+  };
+}
 
 export const LEFT = 14;
 export const WIDE = 120;
@@ -48,7 +68,8 @@ export function drawHead(
   const { shop, card, ticket, customer } = subject;
   if (subject.page !== undefined) drawCode(page, subject.page, [112, 12, 22]);
   write(page, shop, [LEFT, 14], { size: 15, bold: true, width: 92 });
-  let top = write(page, `${title}${at ? `, ${writeDayOf(at, card)}` : ''}`, [LEFT, 23], {
+  const { words, dayOf: dayIn } = styleOf(card);
+  let top = write(page, `${title}${at ? `, ${dayIn(at)}` : ''}`, [LEFT, 23], {
     size: 11,
     width: 92,
   });
@@ -56,7 +77,7 @@ export function drawHead(
   rule(page, LEFT, top, WIDE);
   top += 3;
   if (subjectLine) {
-    const name = `${ticket.intake?.label ?? ''}, tag ${ticket.intake?.tag ?? ''}`;
+    const name = `${ticket.intake?.label ?? ''}, ${words.tag} ${ticket.intake?.tag ?? ''}`;
     top = write(page, name, [LEFT, top], { size: 12, bold: true, width: WIDE });
   }
   if (customer) {
@@ -77,8 +98,14 @@ export function fact(page: Page, name: string, text: string, from: number): numb
 const FACT_HEIGHT = 8;
 
 /** Where to ask. @returns where it ends */
-export function reachUs(page: Page, { phone, openingHours }: ShopProfile, top: number): number {
-  return fact(page, 'Questions', [phone, openingHours].filter(Boolean).join(', '), top);
+export function reachUs(page: Page, card: ShopProfile, top: number): number {
+  const { words } = styleOf(card);
+  return fact(
+    page,
+    words.questions,
+    [card.phone, card.openingHours].filter(Boolean).join(', '),
+    top,
+  );
 }
 
 /** One line of a bill; a heading has no amount. */
@@ -89,14 +116,19 @@ export interface Line {
 }
 
 /** Lines with their amounts below each other, under a rule. @returns where they end */
-export function lines(page: Page, all: readonly Line[], currency: string, from: number): number {
+export function lines(
+  page: Page,
+  all: readonly Line[],
+  money: (minor: number) => string,
+  from: number,
+): number {
   let top = roomFor(page, from, FACT_HEIGHT);
   rule(page, LEFT, top, WIDE);
   for (const { words, amount, bold = false } of all) {
     top = roomFor(page, top, FACT_HEIGHT);
     if (amount !== undefined) {
       const at = [LEFT + 85, top + 2] as const;
-      write(page, writeMoney(amount, currency), at, { size: 10, bold, width: 35, align: 'right' });
+      write(page, money(amount), at, { size: 10, bold, width: 35, align: 'right' });
     }
     top = write(page, words, [LEFT, top + 2], { size: 10, bold, width: 84 });
   }
@@ -104,19 +136,21 @@ export function lines(page: Page, all: readonly Line[], currency: string, from: 
 }
 
 /** What of the sum is tax. */
-export function taxLine({
-  perMille,
-  included,
-  net,
-  tax,
-  currency,
-}: {
-  readonly perMille: number;
-  readonly included: boolean;
-  readonly net: number;
-  readonly tax: number;
-  readonly currency: string;
-}): Line {
-  const words = included ? 'Incl. tax' : 'Tax';
-  return { words: `${words} ${perMille / 10} % on ${writeMoney(net, currency)}`, amount: tax };
+export function taxLine(
+  { words, money, number }: PaperStyle,
+  {
+    perMille,
+    included,
+    net,
+    tax,
+    currency,
+  }: {
+    readonly perMille: number;
+    readonly included: boolean;
+    readonly net: number;
+    readonly tax: number;
+    readonly currency: string;
+  },
+): Line {
+  return { words: words.tax(included, number(perMille / 10), money(net, currency)), amount: tax };
 }

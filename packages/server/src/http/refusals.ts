@@ -10,6 +10,7 @@ export const STATUS: Readonly<Record<RefusalCode, number>> = {
   'wrong-pin': 403,
   'no-pin-here': 403,
   'code-not-valid': 403,
+  'password-easy': 422,
   'demo-password': 403,
   'login-taken': 409,
   'last-lead': 409,

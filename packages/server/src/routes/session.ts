@@ -2,6 +2,7 @@ import { ENDPOINTS, SESSION_COOKIE, type Session } from '@nodo/api';
 import { type Refusal, refuse } from '@nodo/kernel';
 import type { Express, Request } from 'express';
 import type { Auth } from '../auth/auth.ts';
+import { isEasy } from '../auth/easyPasswords.ts';
 import type { Identity } from '../auth/people.ts';
 import { plainLogin } from '../auth/secrets.ts';
 import { identityOf, type Result, route } from '../http/route.ts';
@@ -115,11 +116,15 @@ export function sessionRoutes(app: Express, auth: Auth): void {
   });
 
   route(app, people, ENDPOINTS.changePassword, async ({ body, request, session }) => {
-    const refusal = await withPassword(request, session.person.id, (identity) =>
+    const { person, shop } = session;
+    if (await isEasy(body.fresh, [person.name, shop.name])) {
+      return refused(refuse('password-easy', 'fresh'));
+    }
+    const refusal = await withPassword(request, person.id, (identity) =>
       people.changePassword(identity, body.password, body.fresh),
     );
     if (refusal) return refused(refusal);
-    await audit.note({ shop: session.shop.id, person: session.person.id, what: 'password-set' });
+    await audit.note({ shop: shop.id, person: person.id, what: 'password-set' });
     return { ok: true, answer: {} };
   });
 
@@ -139,6 +144,10 @@ export function sessionRoutes(app: Express, auth: Auth): void {
 
   route(app, people, ENDPOINTS.redeemCode, async ({ body, request }) => {
     const login = plainLogin(body.login);
+    // Before anything is counted: it says nothing of the code, which stays good.
+    if (await isEasy(body.password, [login])) {
+      return refused(refuse('password-easy', 'password'));
+    }
     const who = `code of ${login}`;
     const address = request.ip ?? '';
     const wait = await delays.begin(who, address);

@@ -141,6 +141,7 @@ export function TextArea({
   return <Field {...frame} box={(ties) => <textarea dir="auto" {...ties} {...hear} {...rest} />} />;
 }
 
-function heardBy(onText: (text: string) => void) {
+/** What a box does when something is typed into it. */
+export function heardBy(onText: (text: string) => void) {
   return ({ target }: { readonly target: { readonly value: string } }) => onText(target.value);
 }

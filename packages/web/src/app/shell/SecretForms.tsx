@@ -1,11 +1,12 @@
+import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '@nodo/api';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useChangePasswordMutation, useSetPinMutation } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
 import { FormError } from '../../session/FormError.tsx';
 import { Button } from '../../ui/Button.tsx';
-import { TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
+import { SecretField } from '../../ui/SecretField.tsx';
 
 const words = m.shell.person;
 
@@ -15,7 +16,12 @@ export function SetPin({ onDone }: { readonly onDone: () => void }) {
   return (
     <SecretForm
       lead={words.setPinLead}
-      fresh={{ label: words.pin, inputMode: 'numeric', maxLength: 8, pattern: /^\d{4,8}$/ }}
+      fresh={{
+        label: words.pin,
+        inputMode: 'numeric',
+        maxLength: 8,
+        isGood: (pin) => /^\d{4,8}$/.test(pin),
+      }}
       busy={isLoading}
       error={error}
       onSubmit={async (password, pin) => {
@@ -33,8 +39,12 @@ export function ChangePassword({ onDone }: { readonly onDone: () => void }) {
   const [change, { isLoading, error }] = useChangePasswordMutation();
   return (
     <SecretForm
-      lead={m.shell.signIn.freshHint}
-      fresh={{ label: m.shell.signIn.fresh, maxLength: 200, pattern: /^.{10,200}$/s }}
+      lead={m.shell.signIn.freshHint(SHORTEST_PASSWORD)}
+      fresh={{
+        label: m.shell.signIn.fresh,
+        maxLength: LONGEST_PASSWORD,
+        isGood: (fresh) => fresh.length >= SHORTEST_PASSWORD,
+      }}
       busy={isLoading}
       error={error}
       onSubmit={async (password, fresh) => {
@@ -49,7 +59,7 @@ export function ChangePassword({ onDone }: { readonly onDone: () => void }) {
 
 function SecretForm({
   lead,
-  fresh: { label, pattern, ...input },
+  fresh: { label, isGood, ...input },
   busy,
   error,
   onSubmit,
@@ -57,7 +67,7 @@ function SecretForm({
   readonly lead: string;
   readonly fresh: {
     readonly label: string;
-    readonly pattern: RegExp;
+    readonly isGood: (fresh: string) => boolean;
     readonly maxLength: number;
     readonly inputMode?: 'numeric';
   };
@@ -69,19 +79,17 @@ function SecretForm({
   const [fresh, setFresh] = useState('');
   return (
     <Form className="flex max-w-sm flex-col gap-4" onSubmit={() => onSubmit(password, fresh)}>
-      <TextField
+      <SecretField
         label={words.password}
-        type="password"
         autoComplete="current-password"
         autoFocus
         value={password}
         onText={setPassword}
       />
-      <TextField
+      <SecretField
         {...input}
         label={label}
         hint={lead}
-        type="password"
         autoComplete="new-password"
         value={fresh}
         onText={setFresh}
@@ -91,7 +99,7 @@ function SecretForm({
         look="main"
         type="submit"
         disabled={busy}
-        lacks={(password === '' || !pattern.test(fresh)) && m.shell.lacks.all}
+        lacks={(password === '' || !isGood(fresh)) && m.shell.lacks.all}
       >
         {words.save}
       </Button>

@@ -20,6 +20,7 @@ import {
   withFamily,
 } from '../../shop/intake/intakeForm.ts';
 import { SoundsLike } from '../../shop/intake/SoundsLike.tsx';
+import { useFirstShelf } from '../../shop/intake/useFirstShelf.ts';
 import { CustomerFields, MachineFields } from '../../shop/intake/WhoAndWhat.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TextArea } from '../../ui/Field.tsx';
@@ -57,6 +58,7 @@ function IntakeSheet() {
     submit,
   } = useSchemaForm(ready, readForm('counter'));
   const { rack, whenRead } = useRackRead();
+  const firstShelf = useFirstShelf();
   const { busy, fault, takeIn } = useTakeIn();
   const pictures = usePictures(form.ticket);
   const [taken, setTaken] = useState<JustTaken>();
@@ -89,6 +91,7 @@ function IntakeSheet() {
   const send = async () => {
     // Left open, it is the next number that is free.
     if (now().tag === '') set({ tag: firstFreeTag(await whenRead()) });
+    if (now().shelf === '') set({ shelf: firstShelf });
     await submit(save, () => setFaulty((times) => times + 1));
   };
 
@@ -144,7 +147,13 @@ function IntakeSheet() {
         {form.machineId === null && form.call === null && (
           <FamilyChoice value={form.family} onChoose={(family) => set(withFamily(form, family))} />
         )}
-        <MachineFields form={form} errorOf={errorOf} freeTag={firstFreeTag(rack)} set={set} />
+        <MachineFields
+          form={form}
+          errorOf={errorOf}
+          freeTag={firstFreeTag(rack)}
+          firstShelf={firstShelf}
+          set={set}
+        />
         <TextArea
           className="mt-4"
           label={later.counter.words}

@@ -3,6 +3,7 @@ import { useRackRead } from '../../api/useRackRead.ts';
 import { m } from '../../messages/index.ts';
 import { later } from '../../messages/later.ts';
 import { firstFreeTag } from '../../shop/intake/firstFreeTag.ts';
+import { useFirstShelf } from '../../shop/intake/useFirstShelf.ts';
 import { AnswerButton } from '../../ticket/check/AnswerButton.tsx';
 import { Caution } from '../../ticket/check/Caution.tsx';
 import { useTicket } from '../../ticket/TicketContext.tsx';
@@ -76,11 +77,12 @@ export function Arrival({ mayTalk }: { readonly mayTalk: boolean }) {
   const { ticket, record } = useTicket();
   const { rack } = useRackRead();
   const [tag, setTag] = useState('');
-  const [shelf, setShelf] = useState('A');
+  const [shelf, setShelf] = useState('');
   const free = firstFreeTag(rack);
+  const firstShelf = useFirstShelf();
   const hang = (event: SyntheticEvent) => {
     event.preventDefault();
-    record('machine-arrived', { tag: Number(tag || free), shelf });
+    record('machine-arrived', { tag: Number(tag || free), shelf: shelf.trim() || firstShelf });
   };
   return (
     <div className="max-w-xl">
@@ -101,15 +103,12 @@ export function Arrival({ mayTalk }: { readonly mayTalk: boolean }) {
           <TextField
             label={later.counter.shelf}
             value={shelf}
+            placeholder={firstShelf}
             maxLength={12}
             className="w-24"
             onText={setShelf}
           />
-          <Button
-            look="main"
-            type="submit"
-            lacks={(shelf.trim() === '' || (tag || free) === '') && m.shell.lacks.all}
-          >
+          <Button look="main" type="submit" lacks={(tag || free) === '' && m.shell.lacks.all}>
             {later.phone.arrived}
           </Button>
         </form>

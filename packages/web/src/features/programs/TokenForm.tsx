@@ -7,6 +7,7 @@ import { Button } from '../../ui/Button.tsx';
 import { NumberField, TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
 import { RadioBoxes } from '../../ui/RadioBoxes.tsx';
+import { SecretField } from '../../ui/SecretField.tsx';
 
 const USUAL_DAYS = 90;
 const MOST_DAYS = 365;
@@ -51,9 +52,8 @@ export function TokenForm({
         value={scope}
         onChoose={setScope}
       />
-      <TextField
+      <SecretField
         label={words.password}
-        type="password"
         autoComplete="current-password"
         value={password}
         className="max-w-80"

@@ -16,6 +16,7 @@ import { NotRead } from '../../session/NotRead.tsx';
 import { useSession } from '../../session/SessionContext.tsx';
 import { DaysOffList } from '../../shop/profile/DaysOffList.tsx';
 import { HoursTable } from '../../shop/profile/HoursTable.tsx';
+import { PaperLanguage } from '../../shop/profile/PaperLanguage.tsx';
 import { ShelvesField } from '../../shop/profile/ShelvesField.tsx';
 import {
   faultyField,
@@ -141,7 +142,7 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
           />
         ))}
       </fieldset>
-      <fieldset>
+      <fieldset className="flex flex-col gap-4">
         <legend className="mb-2 text-lg font-semibold">{words.papers}</legend>
         <RadioBoxes
           className="flex flex-wrap gap-x-6"
@@ -149,6 +150,10 @@ function ShopForm({ sheet }: { readonly sheet: ShopRecord }) {
           options={TAG_PAPERS.map((one) => [one, words.tagPapers[one]] as const)}
           value={card.tagPaper}
           onChoose={(tagPaper) => set({ tagPaper })}
+        />
+        <PaperLanguage
+          value={card.paperLanguage}
+          onChoose={(paperLanguage) => set({ paperLanguage })}
         />
       </fieldset>
       <PriceList

@@ -1,9 +1,11 @@
+import { SHORTEST_PASSWORD } from '@nodo/api';
 import { useRedeemCodeMutation } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
 import { FormError } from '../../session/FormError.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
+import { SecretField } from '../../ui/SecretField.tsx';
 import { readForm } from './readForm.ts';
 
 /** A code from the lead becomes a password of one's own. */
@@ -19,13 +21,12 @@ export function CodeForm({ onDone }: { readonly onDone: () => void }) {
     <Form onSubmit={submit} className="flex max-w-sm flex-col gap-6">
       <TextField label={words.login} name="login" autoComplete="username" autoFocus required />
       <TextField label={words.code} name="code" autoComplete="one-time-code" required />
-      <TextField
+      <SecretField
         label={words.fresh}
-        hint={words.freshHint}
+        hint={words.freshHint(SHORTEST_PASSWORD)}
         name="password"
-        type="password"
         autoComplete="new-password"
-        minLength={10}
+        minLength={SHORTEST_PASSWORD}
         required
       />
       <Button look="main" type="submit" disabled={isLoading}>

@@ -6,6 +6,7 @@ import { deviceId } from '../../store/device.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
+import { SecretField } from '../../ui/SecretField.tsx';
 import { readForm } from './readForm.ts';
 
 /** Name and password. */
@@ -26,12 +27,7 @@ export function SignInForm({ onDone }: { readonly onDone?: () => void }) {
   return (
     <Form onSubmit={submit} className="flex max-w-sm flex-col gap-6" noValidate>
       <TextField label={words.login} name="login" autoComplete="username" autoFocus />
-      <TextField
-        label={words.password}
-        name="password"
-        type="password"
-        autoComplete="current-password"
-      />
+      <SecretField label={words.password} name="password" autoComplete="current-password" />
       <Button look="main" type="submit" disabled={isLoading}>
         {isLoading ? words.submitting : words.submit}
       </Button>

@@ -110,6 +110,10 @@ export const cards = {
     publicHint: 'Such as https://repairs.example. Left empty, papers carry no code for customers.',
     papers: 'Papers',
     tagPaper: 'Shelf tag',
+    paperLanguage: 'Language of papers for customers',
+    paperLanguages: { en: 'English', de: 'Deutsch', es: 'Español', fr: 'Français' },
+    paperLanguageHint:
+      'Tags, receipts, bills and letters. What you write yourself stays as it is; sentences that Nodo proposes, and the needle card, are English.',
     tagPapers: { 'tag-a7': 'card, 74 × 105 mm', 'tag-label': 'label, 62 × 29 mm' },
     patience: 'Deadlines',
     usualDays: 'Days until an unpromised machine should be ready',

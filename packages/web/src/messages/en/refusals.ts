@@ -12,6 +12,8 @@ export const refusals: Readonly<Record<RefusalCode, (refusal: Refusal) => string
   'wrong-pin': () => 'That is not the PIN.',
   'no-pin-here': () => 'No PIN is good here any more. Use the password.',
   'code-not-valid': () => 'Name and code do not fit, or the code is used or too old.',
+  'password-easy': () =>
+    'That password is among those that are tried first. Take three or four words that do not belong together.',
   'demo-password': () =>
     'Everybody knows the demo’s passwords, so they are not taken over the network. Set one of your own on the shop’s computer first.',
   'login-taken': () => 'Somebody signs in with that name already. Choose another.',

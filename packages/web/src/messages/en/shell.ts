@@ -60,6 +60,7 @@ export const shell = {
     lead: 'lead',
     learner: 'learner',
   },
+  showTyped: 'Show what is typed',
   signIn: {
     title: 'Who is at the bench?',
     lead: 'Finds what is wrong, keeps what was done.',
@@ -73,7 +74,8 @@ export const shell = {
     codeTitle: 'A password of your own',
     code: 'Code from the lead',
     fresh: 'New password',
-    freshHint: 'Ten characters at least.',
+    freshHint: (least: number) =>
+      `${least} characters at least; three or four words that do not belong together are easy to keep in mind.`,
     redeem: 'Set the password',
     redeemed: 'The password is set. Sign in with it.',
   },

@@ -17,6 +17,7 @@ import { NumberField, TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
 import { useSchemaForm } from '../../ui/useSchemaForm.ts';
 import { HoursTable } from '../profile/HoursTable.tsx';
+import { PaperLanguage } from '../profile/PaperLanguage.tsx';
 import { ShelvesField } from '../profile/ShelvesField.tsx';
 import {
   faultyField,
@@ -118,6 +119,10 @@ export default function BeginShop({ sheet }: { readonly sheet: ShopRecord }) {
           </CheckBox>
         </div>
         <ShelvesField value={card.shelves} onChange={(shelves) => set({ shelves })} />
+        <PaperLanguage
+          value={card.paperLanguage}
+          onChoose={(paperLanguage) => set({ paperLanguage })}
+        />
       </fieldset>
       <fieldset className="grid gap-4 md:grid-cols-2">
         <legend className="mb-2 text-lg font-semibold">{words.you}</legend>

@@ -85,11 +85,13 @@ export function MachineFields({
   form,
   errorOf,
   freeTag,
+  firstShelf,
   set,
 }: {
   readonly form: IntakeForm;
   readonly errorOf: (field: 'label' | 'tag' | 'shelf') => string | undefined;
   readonly freeTag: string;
+  readonly firstShelf: string;
   readonly set: Set;
 }) {
   const shelves = useShopQuery().data?.card.shelves ?? [];
@@ -120,6 +122,7 @@ export function MachineFields({
         label={later.counter.shelf}
         error={errorOf('shelf')}
         value={form.shelf}
+        placeholder={firstShelf}
         maxLength={12}
         onText={(shelf) => set({ shelf })}
       />

@@ -13,7 +13,8 @@ const intakeForm = z.object({
   family: z.string().default('drop-in'),
   label: z.string().default(''),
   tag: z.string().default(''),
-  shelf: z.string().default('A'),
+  /** Left open, the first of the shop's. */
+  shelf: z.string().default(''),
   words: z.string().default(''),
   /** Findings that the customer reported. */
   complaint: z.array(z.string()).readonly().default([]),

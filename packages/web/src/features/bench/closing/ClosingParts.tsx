@@ -16,11 +16,12 @@ import { Button } from '../../../ui/Button.tsx';
 export function ClosingParts({ left }: { readonly left: readonly string[] }) {
   const { ticket, record } = useTicket();
   const { role } = useSession().person;
-  const { data: bills = [] } = useBillsQuery(ticket.id);
+  const { data: bills } = useBillsQuery(ticket.id);
   const money = useMoney();
   const words = later.bench.closing;
   const { parts } = ticket.life;
-  const mayChange = mayRecord(role, 'part-fitted') && !standingBill(bills);
+  // Not before it is known whether a bill stands.
+  const mayChange = mayRecord(role, 'part-fitted') && bills !== undefined && !standingBill(bills);
   const priced = mayChange ? left : [];
   if (parts.length === 0 && !mayChange) return null;
   return (

@@ -17,7 +17,7 @@ import { PaidSoFar, PayOrReturn } from './Payments.tsx';
 /** What can still be done once the customer has the machine: price, bill, payment, money back. */
 export function AfterHandOut() {
   const { life, id } = useTicket().ticket;
-  const { data: bills = [] } = useBillsQuery(id);
+  const { data: bills } = useBillsQuery(id);
   const due = dueOf(life);
   const overpaid = overpaidOf(life);
   return (
@@ -30,7 +30,8 @@ export function AfterHandOut() {
           <BillActions onBefore={(go) => go()} />
         </div>
       )}
-      {!standingBill(bills) && <PriceAfterwards />}
+      {/* Not before it is known whether a bill says what it was. */}
+      {bills && !standingBill(bills) && <PriceAfterwards />}
     </div>
   );
 }
