@@ -140,6 +140,21 @@ describe('malformed bodies', () => {
   });
 });
 
+describe('a body that is not what a route takes', () => {
+  it.each(['text/plain', 'application/x-www-form-urlencoded', 'application/xml', 'image/jpeg'])(
+    'is refused as none: %s',
+    async (type) => {
+      for (const make of wellFormed(ticket, pick)) {
+        const { name, path, body } = make();
+        if (ENDPOINTS[name].takes !== undefined) continue;
+        const headers = { 'content-type': type };
+        const answer = await lead.call('POST', path, JSON.stringify(body), headers);
+        expect(answer, name).toMatchObject({ status: 400, body: { code: 'bad-input' } });
+      }
+    },
+  );
+});
+
 describe('values that are well formed and yet impossible', () => {
   it('are refused wherever they stand, and never a fault of the server', async () => {
     let tried = 0;

@@ -198,5 +198,9 @@ describe('a process and the version of the tables', () => {
       'The tables are older than this version: run the migrations (0021-several)',
     );
     await asSuper(database.name, "insert into migration (name) values ('0021-several')");
+    // As the versions before had it.
+    await asSuper(database.name, 'revoke select on migration from nodo_app');
+    await expect(start()).rejects.toThrow('run the migrations (0021-several)');
+    await asSuper(database.name, 'grant select on migration to nodo_app');
   });
 });

@@ -68,12 +68,17 @@ function drawTag(page: Page, { ticket, card, customer, address, shop }: Subject)
     });
   }
   const came = entries[0]?.receivedAt;
-  write(page, came ? `${words.came} ${dayOf(came)}` : '', [5, 93], { size: 8, width: 32 });
-  write(page, life.promised ? `${words.promised} ${day(life.promised)}` : '', [34, 93], {
+  // One below the other: in some languages each fills the line.
+  write(page, life.promised ? `${words.promised} ${day(life.promised)}` : '', [5, 88], {
     size: 8,
     bold: true,
-    width: 35,
-    align: 'right',
+    width: 64,
+    height: 4,
+  });
+  write(page, came ? `${words.came} ${dayOf(came)}` : '', [5, 93], {
+    size: 8,
+    width: 64,
+    height: 4,
   });
   write(page, `${shop} · ${words.shelf} ${intake?.shelf ?? ''}`, [5, 98], {
     size: 7,

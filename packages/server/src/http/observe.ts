@@ -21,7 +21,8 @@ export function observe(metrics: Metrics, log: Log | undefined): RequestHandler 
     response.set(HEADER, requestId(response));
     const from = performance.now();
     response.once('close', () => {
-      const { path: route } = (request.route ?? {}) as { path?: string };
+      const { path } = (request.route ?? {}) as { path?: unknown };
+      const route = typeof path === 'string' ? path : undefined;
       // A stream lasts for as long as somebody looks.
       if (route === ADDRESSES.live.path) return;
       const seconds = (performance.now() - from) / 1e3;

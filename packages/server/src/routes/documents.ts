@@ -62,7 +62,8 @@ export function documentRoutes(
       content: billContentOf(ticket, model, name, card),
       address: `${here}/t/${params.ticket}`,
       page: await customersPage(card, params, session),
-      signature: signed && (await photos.read(shop, signed.photo)),
+      // A paper without it is better than none.
+      signature: signed && (await photos.read(shop, signed.photo).catch(() => undefined)),
     });
     const { ticket: id } = params;
     await audit.note({ shop, person: session.person.id, what: 'paper-read', ticket: id });
