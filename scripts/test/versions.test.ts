@@ -74,9 +74,9 @@ describe.each(kept)('a shop that was last used by the version of %s', (schema) =
       const there = tickets.filter(([, status]) => status !== 'collected').map(([id]) => id);
       expect(rack.map(({ ticket }) => ticket).toSorted()).toEqual(there.toSorted());
       for (const [ticket = '', , count] of tickets) {
-        const { status, body } = await lead.get(pathTo('readTicket', { ticket }));
-        expect(status, ticket).toBe(200);
-        const file = ENDPOINTS.readTicket.answer.parse(body);
+        const answer = await lead.get(pathTo('readTicket', { ticket }));
+        expect(answer.status, ticket).toBe(200);
+        const file = ENDPOINTS.readTicket.answer.parse(answer.body);
         expect(file.events).toHaveLength(Number(count));
       }
       const [open = ''] = there;

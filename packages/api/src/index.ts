@@ -45,7 +45,7 @@ export {
   type RequestBodyOf,
 } from './requests.ts';
 export type { Hit } from './search.ts';
-export { LONGEST_PASSWORD, type Person, type Session, SHORTEST_PASSWORD } from './session.ts';
+export type { Person, Session } from './session.ts';
 export type { ShopRecord } from './shop.ts';
 export type { Candidate } from './tables.ts';
 export type { Customer, NewMachine, TicketFile } from './tickets.ts';

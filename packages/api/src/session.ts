@@ -1,4 +1,12 @@
-import { EVERY_ROLE, humanText, LEADS, role, uuid } from '@nodo/kernel';
+import {
+  EVERY_ROLE,
+  humanText,
+  LEADS,
+  LONGEST_PASSWORD,
+  role,
+  SHORTEST_PASSWORD,
+  uuid,
+} from '@nodo/kernel';
 import { z } from 'zod';
 import { ADDRESSES } from './addresses.ts';
 import { defineEndpoint } from './endpoint.ts';
@@ -36,9 +44,6 @@ export type Session = z.infer<typeof session>;
 const login = humanText(60);
 /** How a screen calls itself, in the shop's own words once somebody gave it a name. */
 const device = humanText(64);
-/** NIST SP 800-63B wants eight, OWASP ASVS 4.0.3 (2.1.1) twelve. */
-export const SHORTEST_PASSWORD = 12;
-export const LONGEST_PASSWORD = 128;
 const freshPassword = z.string().min(SHORTEST_PASSWORD).max(LONGEST_PASSWORD);
 /** Four to eight digits; good only on a screen on which the person signed in by password. */
 const pin = z.string().regex(/^[0-9]{4,8}$/);

@@ -27,6 +27,7 @@ export {
   timeZone,
   uuid,
 } from './fields.ts';
+export { LONGEST_PASSWORD, SHORTEST_PASSWORD } from './passwords.ts';
 export { type Refusal, type RefusalCode, refusal, refuse } from './refusal.ts';
 export { type Actor, AT_THE_BENCH, AT_THE_COUNTER, EVERY_ROLE, LEADS, type Role } from './roles.ts';
 export { isReason, LEAST_REASON, lowerFirst } from './text.ts';

@@ -1,4 +1,4 @@
-import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '@nodo/api';
+import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '@nodo/kernel';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useChangePasswordMutation, useSetPinMutation } from '../../api/client.ts';

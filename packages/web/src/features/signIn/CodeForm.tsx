@@ -1,4 +1,4 @@
-import { SHORTEST_PASSWORD } from '@nodo/api';
+import { SHORTEST_PASSWORD } from '@nodo/kernel';
 import { useRedeemCodeMutation } from '../../api/client.ts';
 import { m } from '../../messages/index.ts';
 import { FormError } from '../../session/FormError.tsx';
