@@ -13,7 +13,7 @@ import { testFolder } from './testFolder.mjs';
 
 const DATABASE = 'nodo';
 /** The database with the demo shop that others are copied from. */
-const DEMO_COPY = 'nodo_demo';
+export const DEMO_COPY = 'nodo_demo';
 const DATABASE_START_PAUSE_MS = 250;
 
 /** @typedef {{ home: string, port: number }} RunningCluster */
