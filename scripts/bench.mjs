@@ -9,6 +9,7 @@
 //   npm run bench -- server/load --seconds 600   longer, to see whether the memory stays flat
 //   npm run bench -- faults            500 seeded stories, 20 kill -9, 2 000 malformed bodies
 //   npm run bench -- promise           200 open machines, and whether minutes left are true
+//   npm run bench -- stitch            a turn of 720 steps, beside a fixed loop
 //   npm run bench -- search            a hundred thousand tickets, by a few letters
 //   npm run bench -- start             the first start of a shop, and starting it again
 //   npm run bench -- scale             1, 100 and 1 000 shops with ten million entries, on 1 and 2
@@ -43,6 +44,7 @@ await build({
   entryPoints: [
     'bench/diagnosis.ts',
     'bench/shop.ts',
+    'bench/stitch.ts',
     'bench/planner/benches.ts',
     'bench/planner/worker.ts',
   ],
@@ -71,7 +73,8 @@ const tell = (result) =>
 
 const { benches } = await import(`${outdir}/diagnosis.mjs`);
 const { shopBenches } = await import(`${outdir}/shop.mjs`);
-for (const { name, run } of [...benches, ...shopBenches])
+const { stitchBenches } = await import(`${outdir}/stitch.mjs`);
+for (const { name, run } of [...benches, ...shopBenches, ...stitchBenches])
   if (isWanted(name)) tell({ bench: name, ...run() });
 
 const { plannerJobs, runPlannerJobs } = await import(`${outdir}/benches.mjs`);

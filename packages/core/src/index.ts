@@ -69,6 +69,50 @@ export {
 export { type Suspect, type WorkLeft, workLeft } from './diagnosis/workLeft.ts';
 export { CoreError, whereValid } from './errors/coreError.ts';
 export {
+  type Adjustment,
+  adjusted,
+  forms,
+  leastAdjustments,
+  SETTINGS,
+  type Setting,
+  type SettingMinutes,
+  type StitchSetup,
+} from './forming/adjusting.ts';
+export { KNOT_SHARPNESS, type Knot, knotOf, showsOn } from './forming/balance.ts';
+export {
+  type Blade,
+  clearances,
+  OBSTACLES,
+  type Obstacle,
+  type Surroundings,
+  widestSwing,
+} from './forming/clearance.ts';
+export { type StitchFormer, USUAL_FORMER } from './forming/former.ts';
+export { type Hook, type HookMotion, type HookState, hookAt, passesLater } from './forming/hook.ts';
+export { meetingAt, meetingsOf, type SwingMeeting, swingsOf } from './forming/meeting.ts';
+export { type BarState, barAt, type NeedleBar, shaftAtLift } from './forming/needleBar.ts';
+export {
+  type TakeUp,
+  type TakeUpState,
+  takeUpAt,
+  USUAL_TAKE_UP,
+} from './forming/takeUp.ts';
+export { hookCircuit, type Turn, type TurnSet, turnOf, USUAL_TURN } from './forming/turn.ts';
+export { aroundDisc, type Point } from './linkage/aroundDisc.ts';
+export {
+  assertCranks,
+  type FourBar,
+  type FourBarState,
+  fourBarAt,
+  type Turning,
+} from './linkage/fourBar.ts';
+export {
+  assertTurns,
+  type SliderCrank,
+  type SliderState,
+  sliderAt,
+} from './linkage/sliderCrank.ts';
+export {
   apart,
   type ClockPlace,
   type Hour,
@@ -79,6 +123,7 @@ export {
   sameAs,
 } from './marks/clockPlace.ts';
 export { agree, type Lean, leanOf } from './marks/lean.ts';
+export { cantilever, type Deflected } from './needle/deflection.ts';
 export { GROOVE_SHARE, grooveShare, SOLD_SIZES, sizesForThread } from './needle/groove.ts';
 export { accountForPieces, type PiecesAccount } from './needle/pieces.ts';
 export {
@@ -118,6 +163,7 @@ export { type Outlook, outlookOf, type PromiseOffer, promisesFor } from './sched
 export { ellipticE, ellipticF } from './stitch/elliptic.ts';
 export { needleLoop } from './stitch/loop.ts';
 export { eyePasses, stitchLength, threadPerStitch } from './stitch/threadDemand.ts';
+export { capstan } from './thread/capstan.ts';
 export { FIBRES, type Fibre, texOfDiameter, threadDiameter } from './thread/diameter.ts';
 export {
   countsPlies,

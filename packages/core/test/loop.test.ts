@@ -129,3 +129,32 @@ describe('the loop', () => {
 it('no angle is more than a whole turn', () => {
   expect(() => degrees(400)).toThrow(expect.objectContaining({ code: 'not-an-angle' }));
 });
+
+describe('the outline of a loop', () => {
+  it('lies on the loop, from eye to fabric, as long as its strand', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.05, max: 4, noNaN: true }),
+        fc.double({ min: 0, max: 1.5, noNaN: true }),
+        (lift, rise) => {
+          const loop = needleLoop({ free: mm(8), lift: mm(lift), rise: mm(rise), robbed: mm(0) });
+          const places = loop.outline(400);
+          expect(places).toHaveLength(401);
+          expect(places[0]).toEqual({ above: 0, out: 0 });
+          expect(places.at(-1)?.above).toBeCloseTo(loop.chord, 9);
+          expect(places[200]?.out).toBeCloseTo(loop.bulge, 9);
+          for (const index of [30, 111, 290]) {
+            const { above = 0, out = 0 } = places[index] ?? {};
+            expect(loop.reachAt(mm(above))).toBeCloseTo(out, 6);
+          }
+          const length = places.reduce((sum, { above, out }, index) => {
+            const before = places[index - 1] ?? { above: 0, out: 0 };
+            return sum + Math.hypot(above - before.above, out - before.out);
+          }, 0);
+          expect(length).toBeCloseTo(loop.chord + Math.max(0, lift - rise), 3);
+        },
+      ),
+      { numRuns: 50 },
+    );
+  });
+});

@@ -185,6 +185,7 @@ export type {
 export { STRENGTHS } from './schema/schema.ts';
 export { parseCheckCondition, parseRequirement } from './schema/tokens.ts';
 export { KNOWLEDGE, modelOf, SHIPPED, SHIPPED_SOURCE, versionWith } from './shipped.ts';
+export { STITCH_FAULTS, type StitchFault, signsOf } from './stitch/faults.ts';
 export {
   ACTION_FOR,
   COARSEST_GRIT,

@@ -22,6 +22,11 @@ export interface Loop {
   readonly bulge: Millimetres;
   /** How far it stands out at a height above the eye; nothing beside the chord. */
   readonly reachAt: (above: Millimetres) => Millimetres;
+  /**
+   * Places along the strand from the eye to the fabric, as a picture draws them: height above the eye and how far out.
+   * @param parts into which it is cut, alike in how much the strand turns
+   */
+  readonly outline: (parts: number) => readonly { readonly above: number; readonly out: number }[];
 }
 
 /** No thread stands out by more than this share of its length: the hook would be long past. */
@@ -36,7 +41,14 @@ const MOST_SLACK = 0.6;
 export function needleLoop({ free, lift, rise, robbed }: LoopSet): Loop {
   const chord = positive('chord', free - lift + rise);
   const slack = lift - rise - robbed;
-  if (slack <= 0) return { chord: mm(chord), bulge: mm(0), reachAt: () => mm(0) };
+  if (slack <= 0) {
+    return {
+      chord: mm(chord),
+      bulge: mm(0),
+      reachAt: () => mm(0),
+      outline: (parts) => cut(parts, (share) => ({ above: share * chord, out: 0 })),
+    };
+  }
   const length = chord + slack;
   if (slack > MOST_SLACK * length) throw new CoreError('loop-impossible', { slack, length });
   const m = parameterFor(chord / length);
@@ -52,7 +64,20 @@ export function needleLoop({ free, lift, rise, robbed }: LoopSet): Loop {
       if (height <= 0) return mm(0);
       return mm(out(root((phi) => along(phi) - height, 0, Math.PI)));
     },
+    // Half a wave to the middle; the other half is its mirror image.
+    outline: (parts) =>
+      cut(parts, (share) => {
+        const phi = share * 2 * Math.PI;
+        return phi <= Math.PI
+          ? { above: along(phi), out: out(phi) }
+          : { above: chord - along(2 * Math.PI - phi), out: out(phi) };
+      }),
   };
+}
+
+/** What stands at the ends of so many parts of a whole. */
+function cut<Place>(parts: number, at: (share: number) => Place): readonly Place[] {
+  return Array.from({ length: parts + 1 }, (_, index) => at(index / parts));
 }
 
 /** The parameter m = k^2 at which a clamped strand keeps this share of its length as chord. */
