@@ -396,6 +396,8 @@ describe('a backup', () => {
     expect((await lead.call('POST', '/api/backups', {})).status).toBe(200);
     await expect.poll(notices).toContainEqual({ kind: 'backup-failed', why: 'cannot-write' });
     expect(existsSync(stick)).toBe(false);
+    // Told before the attempt is over; while it is not, another is not begun.
+    await expect.poll(async () => (await state()).running).toBe(false);
     mkdirSync(stick);
     await lead.call('POST', '/api/backups', {});
     await expect.poll(notices).toEqual([]);
