@@ -4,9 +4,10 @@
 --   NODO_OWNER=… NODO_APP=… NODO_LISTENER=… psql "$ADMIN_URL" -v ON_ERROR_STOP=1 \
 --     -c '\getenv owner NODO_OWNER' -c '\getenv app NODO_APP' -c '\getenv listener NODO_LISTENER' -f deploy/roles.sql
 
--- Nobody's password goes into the database's own log.
-set log_statement = 'none';
-set log_min_error_statement = 'panic';
+-- Nobody's password goes into the database's own log; only a superuser may say so.
+select set_config(name, value, false) is null as logged
+  from (values ('log_statement', 'none'), ('log_min_error_statement', 'panic')) as quiet (name, value)
+ where (select rolsuper from pg_roles where rolname = current_user);
 
 -- The migrations' own: it owns the tables.
 select 'create role nodo_owner login' where not exists (select from pg_roles where rolname = 'nodo_owner') \gexec
@@ -17,6 +18,8 @@ select 'create role nodo_listener login' where not exists (select from pg_roles 
 alter role nodo_owner password :'owner';
 alter role nodo_app password :'app';
 alter role nodo_listener password :'listener';
+-- Whoever is no superuser hands over only what they belong to.
+select 'grant nodo_owner to current_user' where not (select rolsuper from pg_roles where rolname = current_user) \gexec
 
 select format('alter database %I owner to nodo_owner', current_database()) \gexec
 alter schema public owner to nodo_owner;

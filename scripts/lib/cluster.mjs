@@ -198,8 +198,12 @@ export class Cluster {
     const variables = Object.entries({ owner, app, listener }).map(
       ([variable, password]) => `\\set ${variable} '${password}'\n`,
     );
+    // Here nobody else made the accounts: whatever they were given since is taken away.
+    const least = ['nodo_owner', 'nodo_app', 'nodo_listener'].map(
+      (role) => `alter role ${role} nosuperuser nocreatedb nocreaterole nobypassrls;\n`,
+    );
     // Each time: a start may have been interrupted just after the line before.
-    await this.sql(name, variables.join('') + (await readFile(ROLES, 'utf8')));
+    await this.sql(name, variables.join('') + (await readFile(ROLES, 'utf8')) + least.join(''));
   }
 
   /** @param {string} name */

@@ -19,7 +19,7 @@ import type { Importing } from './exchange/importing.ts';
 import type { ExchangeRows } from './exchange/rows.ts';
 import { ownHost, sameOrigin } from './http/guards.ts';
 import { headers } from './http/headers.ts';
-import { observe, requestId } from './http/observe.ts';
+import { observe, requestId, routeOf } from './http/observe.ts';
 import { pages } from './http/pages.ts';
 import { sendRefusal } from './http/send.ts';
 import type { LiveHub } from './live/hub.ts';
@@ -169,9 +169,11 @@ function unlessLarge(read: RequestHandler): RequestHandler {
 
 function lastResort(log: Log) {
   return (fault: unknown, request: Request, response: Response, _next: NextFunction): void => {
-    // The pattern and not the path: that may hold a customer's link.
-    const { path: pattern } = (request.route ?? {}) as { path?: string };
-    const where = { request: requestId(response), method: request.method, route: pattern };
+    const where = {
+      request: requestId(response),
+      method: request.method,
+      route: routeOf(request),
+    };
     if (response.headersSent) {
       // What was sent of it is cut off, so that nobody takes it for the whole.
       log({ level: 'error', event: 'answer-cut-off', ...where, fault: faultText(fault) });

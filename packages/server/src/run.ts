@@ -74,15 +74,11 @@ export async function runServer(
 ): Promise<Running> {
   const { database } = settings;
   const db = connect(database, database.app);
-  const unsafe = await unsafeReasons(db);
-  const missing = unsafe.length > 0 ? [] : await missingMigrations(db);
-  if (unsafe.length > 0 || missing.length > 0) {
+  try {
+    await assertServable(db);
+  } catch (fault) {
     await db.close();
-    if (unsafe.length > 0)
-      throw new Error(`The database is not safe to serve from: ${unsafe.join('; ')}`);
-    throw new Error(
-      `The tables are older than this version: run the migrations (${missing.join(', ')})`,
-    );
+    throw fault;
   }
   const sessionPool = new pg.Pool({ ...reachOf(database, database.app), max: SESSION_POOL });
   sessionPool.on('error', (fault) =>
@@ -190,6 +186,19 @@ export async function runServer(
       await db.close();
     },
   };
+}
+
+async function assertServable(db: Sequelize): Promise<void> {
+  const unsafe = await unsafeReasons(db);
+  if (unsafe.length > 0) {
+    throw new Error(`The database is not safe to serve from: ${unsafe.join('; ')}`);
+  }
+  const missing = await missingMigrations(db);
+  if (missing.length > 0) {
+    throw new Error(
+      `The tables are older than this version: run the migrations (${missing.join(', ')})`,
+    );
+  }
 }
 
 /** A database that answers too late is as good as none. */

@@ -7,11 +7,14 @@ export async function writeWhole(path: string, content: string | Buffer): Promis
   const unfinished = `${path}.${randomUUID()}`;
   const file = await open(unfinished, 'wx', 0o600);
   try {
-    await file.writeFile(content).finally(() => file.sync());
-    await file.close();
+    try {
+      await file.writeFile(content);
+      await file.sync();
+    } finally {
+      await file.close();
+    }
     await renameSynced(unfinished, path);
   } catch (fault) {
-    await file.close();
     await rm(unfinished, { force: true });
     throw fault;
   }

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { ADDRESSES } from '@nodo/api';
-import type { RequestHandler, Response } from 'express';
+import type { Request, RequestHandler, Response } from 'express';
 import type { Log } from '../log.ts';
 import type { Metrics } from '../metrics/metrics.ts';
 
@@ -13,7 +13,13 @@ export function requestId(response: Response): string {
   return String(response.locals.request);
 }
 
-/** Names each request, and tells of each answer how long it took: never the path, which may hold a customer's link. */
+/** The pattern of the route that answers: never the path, which may hold a customer's link. */
+export function routeOf(request: Request): string | undefined {
+  const { path } = (request.route ?? {}) as { path?: unknown };
+  return typeof path === 'string' ? path : undefined;
+}
+
+/** Names each request, and tells of each answer how long it took. */
 export function observe(metrics: Metrics, log: Log | undefined): RequestHandler {
   return (request, response, next) => {
     const given = request.get(HEADER) ?? '';
@@ -21,8 +27,7 @@ export function observe(metrics: Metrics, log: Log | undefined): RequestHandler 
     response.set(HEADER, requestId(response));
     const from = performance.now();
     response.once('close', () => {
-      const { path } = (request.route ?? {}) as { path?: unknown };
-      const route = typeof path === 'string' ? path : undefined;
+      const route = routeOf(request);
       // A stream lasts for as long as somebody looks.
       if (route === ADDRESSES.live.path) return;
       const seconds = (performance.now() - from) / 1e3;
