@@ -43,7 +43,7 @@ const LAYERS_OF_THE_PAGE = {
   session: [...DATA],
   shop: [...SHARED, 'workers'],
   ticket: [...SHARED, 'workers'],
-  instruments: [...SHARED, 'ticket'],
+  instruments: [...SHARED, 'ticket', 'workers'],
   features: [...SHARED, 'shop', 'ticket', 'instruments', 'workers'],
   app: [...SHARED, 'features', 'instruments', 'serviceWorker'],
 };

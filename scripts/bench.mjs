@@ -9,7 +9,8 @@
 //   npm run bench -- server/load --seconds 600   longer, to see whether the memory stays flat
 //   npm run bench -- faults            500 seeded stories, 20 kill -9, 2 000 malformed bodies
 //   npm run bench -- promise           200 open machines, and whether minutes left are true
-//   npm run bench -- stitch            a turn of 720 steps, beside a fixed loop
+//   npm run bench -- stitch            a turn of 720 steps, beside a fixed loop; its picture dragged
+//                                      in a browser
 //   npm run bench -- search            a hundred thousand tickets, by a few letters
 //   npm run bench -- start             the first start of a shop, and starting it again
 //   npm run bench -- scale             1, 100 and 1 000 shops with ten million entries, on 1 and 2
@@ -117,6 +118,13 @@ if (isWanted('interaction')) {
   await buildAll(root);
   const { measureInteraction } = await import('./lib/interaction.mjs');
   tell(await measureInteraction(root));
+}
+
+if (isWanted('stitch/drag')) {
+  await installDebianPackages([POSTGRESQL, CHROMIUM]);
+  await buildAll(root);
+  const { measureStitchDrag } = await import('./lib/stitchDrag.mjs');
+  for (const result of await measureStitchDrag(root)) tell(result);
 }
 
 if (['server/load', 'server/long-ticket', 'server/previews'].some(isWanted)) {

@@ -127,20 +127,15 @@ try {
   await odren.locator('::-p-aria([name="Job sheet"])').click();
   await odren.locator('::-p-text(Another day)').wait();
   await shoot(odren, 'job-sheet');
-  for (const [name, letters, kind] of [
-    ['machine', 'ash zigzag', 'Ash'],
-    ['customer', 'holtquist', 'customer'],
-  ]) {
-    await lead.goto(stage.url, { waitUntil: 'domcontentloaded' });
-    await lead.waitForSelector('section ul a');
-    await lead.keyboard.press('/');
-    await lead.waitForSelector('[cmdk-input]');
-    await lead.type('[cmdk-input]', letters ?? '');
-    await lead.waitForSelector('[cmdk-item]');
-    await lead.locator(`[cmdk-item] ::-p-text(${kind ?? ''})`).click();
-    await lead.waitForSelector('form h1, aside h2');
-    await shoot(lead, name ?? '');
-  }
+  await lead.goto(stage.url, { waitUntil: 'domcontentloaded' });
+  await lead.waitForSelector('section ul a');
+  await lead.keyboard.press('/');
+  await lead.waitForSelector('[cmdk-input]');
+  await lead.type('[cmdk-input]', 'ash zigzag');
+  await lead.waitForSelector('[cmdk-item]');
+  await lead.locator('[cmdk-item] ::-p-text(Ash)').click();
+  await lead.waitForSelector('form h1, aside h2');
+  await shoot(lead, 'machine');
   await lead.goto(`${stage.url}/shop`, { waitUntil: 'domcontentloaded' });
   await lead.waitForSelector('table input');
   await shoot(lead, 'shop');
@@ -180,6 +175,11 @@ try {
   }
   await odren.waitForSelector('[data-mark=raised]:not([data-earlier])');
   await shoot(odren, 'bobbin');
+
+  await openFromRack(odren, 'Copper zigzag');
+  await odren.goto(`${odren.url()}/stitch/why?late=3.5`, { waitUntil: 'domcontentloaded' });
+  await odren.waitForSelector('[data-least]');
+  await shoot(odren, 'stitch');
 
   const night = await pageOf('tavi', 'night');
   await night.waitForSelector('section ul a');

@@ -89,6 +89,18 @@ export function auditEachView(theme: 'day' | 'night'): void {
       },
     );
 
+    it.each([
+      ['why?turned=60', 'The least that helps'],
+      ['turn', 'The top thread'],
+      ['timing', 'Needle has risen'],
+    ])('Stitch, beside a ticket: %s', async (part, shown) => {
+      const odren = await screen('odren', theme);
+      await odren.go(`/bench/${demoTicketId(14)}/stitch/${part}`);
+      await odren.sees(shown);
+      await odren.page.waitForSelector('[data-stitch-views]');
+      expect(await odren.audit()).toEqual([]);
+    });
+
     it('Bobbin, a mark about to be laid where an earlier visit left one', async () => {
       const odren = await screen('odren', theme);
       await odren.go(`/bench/${demoTicketId(27)}/bobbin/marks?on=plate-top`);

@@ -40,6 +40,9 @@ const INSTRUMENTS = [
   'bobbin/marks?on=plate-top',
   'bobbin/tension',
   'bobbin/left',
+  'stitch/why',
+  'stitch/turn',
+  'stitch/timing',
 ].map((part) => [part, `/bench/${demoTicketId(14)}/${part}`, 'Back to the bench'] as const);
 
 const EVERY_VIEW = [...VIEWS, ...LEADS_VIEWS, ...INSTRUMENTS];

@@ -2,6 +2,7 @@ import { demoTicketId } from '@nodo/demo';
 import { describe, expect, it } from 'vitest';
 import { choose } from './choose.ts';
 import type { Screen } from './screen.ts';
+import { slide } from './slide.ts';
 import { useStage } from './stage.ts';
 
 const { screen, stage } = useStage();
@@ -53,7 +54,7 @@ describe('the needle instrument', () => {
     ] as const) {
       await choose(odren, question, answer);
     }
-    expect((await readings(odren))['Loop towards the hook']).toBe('1.31 mm');
+    expect((await readings(odren))['Loop towards the hook']).toBe('1.62 mm');
     await odren.click('Save as set');
     await odren.sees('It sits right.');
     await odren.click('Turned by hand a few full turns');
@@ -170,12 +171,7 @@ describe('the needle instrument', () => {
     await tavi.sees('Needles of this head');
     await tavi.click('It is off and unplugged');
     await tavi.click('Needle 7: not looked at');
-    await tavi.page.$eval('input[type=range]', (slider) => {
-      const box = slider;
-      const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
-      set?.call(box, '-9');
-      box.dispatchEvent(new Event('input', { bubbles: true }));
-    });
+    await slide(tavi, 'input[type=range]', '-9');
     await tavi.click('Else it sits right');
     await tavi.click('The other 8 sit right');
     const states = await tavi.page.$$eval('[data-needle-state]', (needles) =>

@@ -45,3 +45,21 @@ export async function openBrowser(
     },
   };
 }
+
+/**
+ * A page of a bench's size on which somebody of the demo is signed in.
+ * @param {import('puppeteer-core').Browser} browser
+ * @param {string} url
+ * @param {string} login
+ */
+export async function signedInPage(browser, url, login) {
+  const page = await (await browser.createBrowserContext()).newPage();
+  await page.setViewport({ width: 1280, height: 800 });
+  await page.goto(url, { waitUntil: 'domcontentloaded' });
+  await page.waitForSelector('input[name=login]');
+  await page.type('input[name=login]', login);
+  await page.type('input[name=password]', `needle-${login}`);
+  await page.keyboard.press('Enter');
+  await page.waitForSelector('nav');
+  return page;
+}

@@ -1,4 +1,4 @@
-import { openBrowser } from './browser.mjs';
+import { openBrowser, signedInPage } from './browser.mjs';
 import { spreadOf } from './spread.mjs';
 import { openStage } from './stage.mjs';
 
@@ -15,14 +15,7 @@ export async function measureInteraction(root) {
   const stage = await openStage(root);
   const { browser, close } = await openBrowser();
   try {
-    const page = await (await browser.createBrowserContext()).newPage();
-    await page.setViewport({ width: 1280, height: 800 });
-    await page.goto(stage.url, { waitUntil: 'domcontentloaded' });
-    await page.waitForSelector('input[name=login]');
-    await page.type('input[name=login]', 'odren');
-    await page.type('input[name=password]', 'needle-odren');
-    await page.keyboard.press('Enter');
-    await page.waitForSelector('nav');
+    const page = await signedInPage(browser, stage.url, 'odren');
     /** @type {number[]} */
     const times = [];
     /** @type {number[]} */

@@ -72,11 +72,13 @@ export {
   type Adjustment,
   adjusted,
   forms,
+  isMet,
   leastAdjustments,
   SETTINGS,
   type Setting,
   type SettingMinutes,
   type StitchSetup,
+  spareOf,
 } from './forming/adjusting.ts';
 export { KNOT_SHARPNESS, type Knot, knotOf, showsOn } from './forming/balance.ts';
 export {
@@ -88,16 +90,53 @@ export {
   widestSwing,
 } from './forming/clearance.ts';
 export { type StitchFormer, USUAL_FORMER } from './forming/former.ts';
-export { type Hook, type HookMotion, type HookState, hookAt, passesLater } from './forming/hook.ts';
-export { meetingAt, meetingsOf, type SwingMeeting, swingsOf } from './forming/meeting.ts';
+export {
+  type Hook,
+  type HookMotion,
+  type HookState,
+  hookAt,
+  type PointPlace,
+  passesLater,
+  pointAt,
+} from './forming/hook.ts';
+export { loopAt, meetingAt, meetingsOf, type SwingMeeting, swingsOf } from './forming/meeting.ts';
 export { type BarState, barAt, type NeedleBar, shaftAtLift } from './forming/needleBar.ts';
+export {
+  type Deviation,
+  isWithin,
+  MEETING_READINGS,
+  type MeetingReading,
+  type MeetingTargets,
+  type SwingReading,
+  type Target,
+  type TimingVerdict,
+  targetsAt,
+  timingVerdict,
+} from './forming/readings.ts';
+export {
+  type MeetingFigures,
+  STRAND_PARTS,
+  STRAND_VALUES,
+  type StitchScene,
+  type SwingScene,
+  sceneOf,
+} from './forming/scene.ts';
 export {
   type TakeUp,
   type TakeUpState,
   takeUpAt,
   USUAL_TAKE_UP,
 } from './forming/takeUp.ts';
-export { hookCircuit, type Turn, type TurnSet, turnOf, USUAL_TURN } from './forming/turn.ts';
+export {
+  hookCircuit,
+  leftBelow,
+  TOP_THREADS,
+  type TopThread,
+  type Turn,
+  type TurnSet,
+  turnOf,
+  USUAL_TURN,
+} from './forming/turn.ts';
 export { aroundDisc, type Point } from './linkage/aroundDisc.ts';
 export {
   assertCranks,
@@ -124,12 +163,24 @@ export {
 } from './marks/clockPlace.ts';
 export { agree, type Lean, leanOf } from './marks/lean.ts';
 export { cantilever, type Deflected } from './needle/deflection.ts';
-export { GROOVE_SHARE, grooveShare, SOLD_SIZES, sizesForThread } from './needle/groove.ts';
+export {
+  GROOVE_SHARE,
+  grooveShare,
+  OPENING_SHARE,
+  SOLD_SIZES,
+  sizesForThread,
+  type ThreadInNeedle,
+  threadInNeedle,
+} from './needle/groove.ts';
 export { accountForPieces, type PiecesAccount } from './needle/pieces.ts';
 export {
   type HookMeeting,
+  type NeedleSeat,
+  pointFromScarf,
   SEATED,
+  SET_TO_BLADE,
   type SeatEffect,
+  scarfDepthOf,
   seatEffect,
   USUAL_MEETING,
 } from './needle/seat.ts';
@@ -160,8 +211,9 @@ export { cheapestAssignment, leastWeightedLateness } from './schedule/bound.ts';
 export { bestSchedule } from './schedule/exact.ts';
 export { type Order, orderByDue } from './schedule/order.ts';
 export { type Outlook, outlookOf, type PromiseOffer, promisesFor } from './schedule/promise.ts';
+export { bentStrand, type EyeHold } from './stitch/bentStrand.ts';
 export { ellipticE, ellipticF } from './stitch/elliptic.ts';
-export { needleLoop } from './stitch/loop.ts';
+export { type Loop, type LoopPlace, type LoopSet, needleLoop } from './stitch/loop.ts';
 export { eyePasses, stitchLength, threadPerStitch } from './stitch/threadDemand.ts';
 export { capstan } from './thread/capstan.ts';
 export { FIBRES, type Fibre, texOfDiameter, threadDiameter } from './thread/diameter.ts';

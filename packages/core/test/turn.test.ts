@@ -33,6 +33,19 @@ describe('a turn', () => {
     expect(turn.lift[stepAt(180)]).toBeCloseTo(31, 9);
   });
 
+  it('has a take-up whose speed is the difference of its places', () => {
+    const small = 1e-6;
+    for (let degrees = 0; degrees < 360; degrees += 24) {
+      const shaft = degrees * DEGREE;
+      const [before, at, after] = [shaft - small, shaft, shaft + small].map((one) =>
+        takeUpAt(USUAL_TAKE_UP, one),
+      );
+      if (!before || !at || !after) throw new Error('three places');
+      expect(at.perRadian.x).toBeCloseTo((after.eye.x - before.eye.x) / (2 * small), 5);
+      expect(at.perRadian.y).toBeCloseTo((after.eye.y - before.eye.y) / (2 * small), 5);
+    }
+  });
+
   it('draws the stitch tight after the needle’s highest, before it is down in the fabric again', () => {
     expect(turn.given[turn.tightAt]).toBe(0);
     expect(turn.slack[turn.tightAt]).toBe(0);
@@ -55,11 +68,12 @@ describe('a turn', () => {
     const letGo = stepAt(27.08 + 100) + 2;
     expect(turn.wanted[letGo - 4]).toBeGreaterThan(70);
     expect(turn.wanted[letGo]).toBeLessThan(20);
-    expect(hookCircuit(USUAL_TURN)).toBeCloseTo(2 * (40 + 8 - 2.2 - 2.2), 1);
+    // Opposite the needle, behind the whole case.
+    expect(hookCircuit(USUAL_TURN)).toBeCloseTo(2 * Math.hypot(40, 8 - 2.2 - 1.5), 1);
   });
 
   it('with a larger hook wants more than is given, and pulls the thread tight', () => {
-    const hook = { ...USUAL_FORMER.hook, radius: mm(23) };
+    const hook = { ...USUAL_FORMER.hook, radius: mm(24) };
     const larger = turnOf({ ...USUAL_TURN, former: { ...USUAL_FORMER, hook } }, STEPS);
     expect(Math.min(...larger.slack)).toBeLessThan(-5);
   });

@@ -59,6 +59,7 @@ export const MEASURE_COLUMNS: readonly Column<MeasureRow>[] = [
   { name: 'unit', of: ({ measure }) => QUANTITIES[measure.quantity].unit },
   { name: 'when', of: ({ measure }) => measure.when },
   { name: 'needle', of: ({ measure }) => measure.at ?? null },
+  { name: 'swing', of: ({ measure }) => measure.swing ?? null },
   { name: 'limit_least', of: ({ measure }) => measure.limit?.least ?? null },
   { name: 'limit_most', of: ({ measure }) => measure.limit?.most ?? null },
   { name: 'limit_from', of: ({ measure }) => measure.limit?.standing ?? null },

@@ -185,7 +185,14 @@ export type {
 export { STRENGTHS } from './schema/schema.ts';
 export { parseCheckCondition, parseRequirement } from './schema/tokens.ts';
 export { KNOWLEDGE, modelOf, SHIPPED, SHIPPED_SOURCE, versionWith } from './shipped.ts';
-export { STITCH_FAULTS, type StitchFault, signsOf } from './stitch/faults.ts';
+export {
+  SEEN_SKIPS,
+  STITCH_FAULTS,
+  type StitchFault,
+  signsOf,
+  type ThreadCondition,
+} from './stitch/faults.ts';
+export { type StitchPreset, stitchPreset } from './stitch/presets.ts';
 export {
   ACTION_FOR,
   COARSEST_GRIT,

@@ -56,4 +56,29 @@ export {
   type Workshop,
 } from './promise.ts';
 export { saleOf } from './sale.ts';
+export { hookSettings, type TicketSettings, ticketSettings } from './stitch/fromTicket.ts';
+export {
+  meetingTargets,
+  needleAngle,
+  READING_QUANTITY,
+  STITCH_QUANTITIES,
+  type StitchMachine,
+  type StitchQuantity,
+  stitchMachine,
+} from './stitch/machine.ts';
+export {
+  questionOf,
+  readAt,
+  rightSettings,
+  SETTING_NAMES,
+  type SettingName,
+  SLIDERS,
+  type SliderName,
+  type StitchQuestion,
+  type StitchSettings,
+  sameSettings,
+  stitchSettings,
+  withAdjustment,
+  withinSliders,
+} from './stitch/settings.ts';
 export { absenceOn, workingTimeOf } from './workingTime.ts';

@@ -49,7 +49,13 @@ export {
   openMarks,
   partOf,
 } from './state/marks.ts';
-export { NEEDLE_REPLACED, PIECES_FOUND, POWER_OFF, POWER_ON } from './state/namedActions.ts';
+export {
+  HAND_TURNED,
+  NEEDLE_REPLACED,
+  PIECES_FOUND,
+  POWER_OFF,
+  POWER_ON,
+} from './state/namedActions.ts';
 export {
   MOST_NEEDLES,
   type NeedleIn,
@@ -100,6 +106,8 @@ export {
   type PaymentWay,
   partPut,
   payment,
+  SWING_PLACES,
+  type SwingPlace,
   setUpFound,
   UNREPAIRED,
   type Unrepaired,

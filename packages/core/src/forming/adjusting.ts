@@ -22,6 +22,11 @@ export interface Adjustment {
   readonly change: number;
   readonly minutes: number;
   readonly meetings: readonly SwingMeeting[];
+  /**
+   * What this setting alone cannot put right, or breaks: nothing where every place of the swing is met, else the others
+   * once the worst of them is.
+   */
+  readonly unmet: readonly SwingMeeting[];
 }
 
 /** A former or a needle otherwise than it was found. */
@@ -30,13 +35,16 @@ export interface StitchSetup {
   readonly seat: NeedleSeat;
 }
 
-/** How far each is looked for, to either side, and in what steps; ours: further than anybody sets at once. */
+/**
+ * How far each is looked for, to either side, and in what steps; ours: further than anybody sets at once, and no window is
+ * missed that a hand could set.
+ */
 const LOOKED_FOR: Readonly<Record<Exclude<Setting, 'needle'>, { most: number; step: number }>> = {
-  timing: { most: 0.35, step: 0.004 },
-  bar: { most: 3, step: 0.02 },
-  gap: { most: 1.5, step: 0.005 },
+  timing: { most: 0.35, step: 0.012 },
+  bar: { most: 3, step: 0.08 },
+  gap: { most: 1.5, step: 0.03 },
 };
-const HALVINGS = 30;
+const HALVINGS = 20;
 /** Times the scatter; ours. The normal tail of 3 is .00135. */
 const SPARE = 3;
 
@@ -68,55 +76,73 @@ export function adjusted(
 }
 
 function lowered(meeting: StitchFormer['meeting'], by: number): StitchFormer['meeting'] {
-  return { ...meeting, aboveEye: mm(Math.max(0, meeting.aboveEye - by)) };
+  return { ...meeting, aboveEye: meeting.aboveEye - by };
 }
 
 /**
- * Whether every place of the swing is met with the loop in front and free of metal.
+ * Whether a place of the swing is met with the loop in front and free of metal.
  * @param spare margin that has to be left, in millimetres: with none, every other stitch is skipped
  */
+export function isMet({ margin, contact }: SwingMeeting, spare = 0): boolean {
+  return margin >= spare && contact === 'free';
+}
+
+/** Whether every place of the swing is. */
 export function forms(meetings: readonly SwingMeeting[], spare = 0): boolean {
-  return meetings.every(({ margin, contact }) => margin >= spare && contact === 'free');
+  return meetings.every((meeting) => isMet(meeting, spare));
+}
+
+/** So much margin is asked for: three times the scatter skips one stitch in 740. */
+export function spareOf({ meeting }: StitchFormer): number {
+  return SPARE * meeting.scatter;
 }
 
 /**
- * The least change of each single setting with which every place of the swing is met; those that alone do not help are
- * left out. The cheapest by the bench's minutes comes first.
+ * The least change of each single setting with which every place of the swing is met, or else the worst of them; those
+ * that alone do not even help that are left out. What puts all right comes first, then the cheapest by the bench's minutes.
  * @param thread diameter of the thread
- * @param spare margin that has to be left: three times the scatter skips one stitch in 740
  */
 export function leastAdjustments(
   found: StitchSetup,
   thread: Millimetres,
   minutes: SettingMinutes,
-  spare = SPARE * found.former.meeting.scatter,
 ): readonly Adjustment[] {
+  const spare = spareOf(found.former);
+  const worst = worstOf(meetingsOf(found.former, found.seat, thread));
   const meetingsWith = (setting: Setting, change: number) => {
     const { former, seat } = adjusted(found, setting, change);
-    return meetingsOf(former, seat, thread);
+    // Set so far that no loop can stand there any more, it is no help.
+    return whereValid(() => meetingsOf(former, seat, thread)) ?? [];
   };
+  const all = (meetings: readonly SwingMeeting[]) => meetings.length > 0 && forms(meetings, spare);
+  const atWorst = (meetings: readonly SwingMeeting[]) =>
+    meetings.some((meeting) => meeting.swing === worst && isMet(meeting, spare));
   return SETTINGS.flatMap((setting): Adjustment[] => {
-    const change =
-      setting === 'needle'
-        ? 0
-        : leastChange(
-            setting,
-            // Set so far that no loop can stand there any more, it is no help either.
-            (by) => whereValid(() => forms(meetingsWith(setting, by), spare)) ?? false,
-          );
-    if (change === undefined) return [];
-    const meetings = meetingsWith(setting, change);
-    return forms(meetings, spare) ? [{ setting, change, minutes: minutes[setting], meetings }] : [];
-  }).toSorted((one, other) => one.minutes - other.minutes);
+    for (const helps of [all, atWorst]) {
+      const change = leastChange(setting, (by) => helps(meetingsWith(setting, by)));
+      if (change === undefined) continue;
+      const meetings = meetingsWith(setting, change);
+      const unmet = meetings.filter((meeting) => !isMet(meeting, spare));
+      return [{ setting, change, minutes: minutes[setting], meetings, unmet }];
+    }
+    return [];
+  }).toSorted(
+    (one, other) =>
+      Number(one.unmet.length > 0) - Number(other.unmet.length > 0) || one.minutes - other.minutes,
+  );
+}
+
+/** Where the stitch is missed first; metal on metal before everything. */
+function worstOf(meetings: readonly SwingMeeting[]): number | undefined {
+  const rank = ({ margin, contact }: SwingMeeting) => (contact === 'free' ? margin : margin - 100);
+  return meetings.toSorted((one, other) => rank(one) - rank(other))[0]?.swing;
 }
 
 /** The least change to either side that helps, by looking outwards and then halving. */
-function leastChange(
-  setting: Exclude<Setting, 'needle'>,
-  helps: (change: number) => boolean,
-): number | undefined {
-  const { most, step } = LOOKED_FOR[setting];
+function leastChange(setting: Setting, helps: (change: number) => boolean): number | undefined {
   if (helps(0)) return 0;
+  if (setting === 'needle') return undefined;
+  const { most, step } = LOOKED_FOR[setting];
   for (let far = step; far <= most; far += step) {
     for (const side of [1, -1]) {
       if (!helps(side * far)) continue;

@@ -18,8 +18,8 @@ export interface Blade {
   readonly swing: number;
   /** How far the blade is bent along the swing, to either side. */
   readonly bent: number;
-  /** How far the needle hangs below its stop. */
-  readonly low: Millimetres;
+  /** How far it is lower than it should be, in millimetres; higher is negative. */
+  readonly low: number;
 }
 
 export const OBSTACLES = ['foot', 'plate', 'case'] as const;

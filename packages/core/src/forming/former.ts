@@ -14,7 +14,10 @@ export interface StitchFormer {
   /** What the point finds then. */
   readonly meeting: Omit<HookMeeting, 'loop'>;
   /** The thread between fabric and eye; how far the needle has risen follows from `meetsAt`. */
-  readonly loop: Omit<LoopSet, 'lift'>;
+  readonly loop: Omit<LoopSet, 'lift' | 'robbed'> & {
+    /** Share of what the needle rises that goes back through the eye: the check spring and the top tension draw it. */
+    readonly robs: number;
+  };
   /** How far the needle swings to either side at most; nothing where it sews straight only. */
   readonly swing: Millimetres;
 }
@@ -22,17 +25,14 @@ export interface StitchFormer {
 const DEGREE = Math.PI / 180;
 
 const { loop: usualLoop, ...usualMeeting } = USUAL_MEETING;
+const { lift: usualLift, robbed: usualRobbed, ...usualStrand } = usualLoop;
 
-/**
- * A household zigzag machine as its trade sets it: middles of ranges from memory, typical; the manual stands above. The
- * point comes by higher above the eye than in a straight stitch, or it would come by at the eye on the side that it
- * passes last; the fabric gives way a little before the presser holds it. Both are ours.
- */
+/** A household zigzag machine as its trade sets it: middles of ranges from memory, typical; the manual stands above. */
 export const USUAL_FORMER: StitchFormer = {
   bar: { crank: 15.5, rod: 50 },
   hook: { motion: { kind: 'rotary' }, axis: 'upright', radius: mm(20), passes: 1 },
   meetsAt: 27.08 * DEGREE,
-  meeting: { ...usualMeeting, aboveEye: mm(2.2) },
-  loop: { free: usualLoop.free, rise: mm(0.3), robbed: usualLoop.robbed },
+  meeting: usualMeeting,
+  loop: { ...usualStrand, robs: usualRobbed / usualLift },
   swing: mm(3.5),
 };

@@ -14,8 +14,8 @@ export type HookMotion =
 export interface Hook {
   readonly motion: HookMotion;
   /**
-   * Where its axis points. Over an upright axis the point goes round beside the needle, so that it is farther from a
-   * needle that swings aside; over a level one it goes round across the swing, so that it comes lower there.
+   * Where its axis points. Over an upright one the point goes round at one height, behind a needle that goes down within
+   * its circle; over a level one it goes round across the swing, so that it comes lower to a needle that swings aside.
    */
   readonly axis: 'upright' | 'level';
   /** Of the circle on which its point goes. */
@@ -68,4 +68,20 @@ export function turnsAfter({ motion }: Hook, angle: number): number | undefined 
   const { sweep, before } = motion;
   const share = (angle - before) / sweep;
   return Math.abs(share) <= 1 ? Math.asin(share) + Math.asin(before / sweep) : undefined;
+}
+
+/** A place from where the point meets the needle in the middle, in millimetres. */
+export interface PointPlace {
+  /** To the right as one sits before it. */
+  readonly across: number;
+  /** Away from whoever sits before it. */
+  readonly back: number;
+  readonly down: number;
+}
+
+/** Where the point stands when it has turned so far since it met the needle in the middle. */
+export function pointAt({ axis, radius, passes }: Hook, angle: number): PointPlace {
+  const across = passes * radius * Math.sin(angle);
+  const off = radius * (1 - Math.cos(angle));
+  return axis === 'level' ? { across, back: 0, down: off } : { across, back: -off, down: 0 };
 }

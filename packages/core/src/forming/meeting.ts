@@ -1,7 +1,9 @@
-import { type HookMeeting, type NeedleSeat, type SeatEffect, seatEffect } from '../needle/seat.ts';
+import { type NeedleSeat, type SeatEffect, seatEffect } from '../needle/seat.ts';
+import { MOST_SLACK } from '../stitch/bentStrand.ts';
+import type { LoopSet } from '../stitch/loop.ts';
 import { type Millimetres, mm } from '../units/quantities.ts';
 import type { StitchFormer } from './former.ts';
-import { hookAt, passesLater } from './hook.ts';
+import { hookAt, passesLater, pointAt } from './hook.ts';
 import { barAt } from './needleBar.ts';
 
 /**
@@ -24,11 +26,12 @@ export interface SwingMeeting extends SeatEffect {
 
 /**
  * The meeting at one place of the swing. Aside, the point comes by earlier or later, so that the needle has risen less
- * or more, and on its circle it is farther away (upright axis) or lower (level axis) than in the middle. Derived here
- * from the geometry; what the loop is, is {@link seatEffect}'s.
+ * or more, and over a level axis lower than in the middle. The needle is taken to swing alongside the hook, so that the
+ * gap stays: what is left of that is measured at each swing. Derived here from the geometry; what the loop is, is
+ * {@link seatEffect}'s.
  * @param thread diameter of the thread
  * @param swing of the needle, to the right positive, in millimetres
- * @throws CoreFault `hook-does-not-reach`, `linkage-impossible`, `loop-impossible`
+ * @throws CoreFault `hook-does-not-reach`, `linkage-impossible`
  */
 export function meetingAt(
   former: StitchFormer,
@@ -41,15 +44,12 @@ export function meetingAt(
   const shaft = meetsAt + later;
   const { lift } = barAt(bar, shaft);
   const risenMore = lift - barAt(bar, meetsAt).lift;
-  const off = hook.radius * (1 - Math.cos(hookAt(hook, later).angle));
-  const there: HookMeeting = {
+  const { down } = pointAt(hook, hookAt(hook, later).angle);
+  const effect = seatEffect(seat, thread, {
     ...meeting,
-    // Below the eye there is no loop: it is as if the point came by at the eye.
-    aboveEye: mm(Math.max(0, meeting.aboveEye - risenMore - (hook.axis === 'level' ? off : 0))),
-    gap: mm(meeting.gap + (hook.axis === 'upright' ? off : 0)),
-    loop: { ...loop, lift },
-  };
-  const effect = seatEffect(seat, thread, there);
+    aboveEye: meeting.aboveEye - risenMore - down,
+    loop: loopAt(loop, lift),
+  });
   return {
     ...effect,
     swing,
@@ -57,6 +57,19 @@ export function meetingAt(
     lift,
     contact: effect.gap >= 0 ? 'free' : effect.gap > RUBS_UNTIL ? 'rubs' : 'strikes',
   };
+}
+
+/**
+ * The thread behind the needle when that has risen so far; no farther than such a strand can carry, where the needle's eye
+ * has long gone past the hook.
+ */
+export function loopAt({ robs, ...strand }: StitchFormer['loop'], lift: Millimetres): LoopSet {
+  const { free, rise, eye } = strand;
+  const share = MOST_SLACK[eye];
+  // Slack is what rose less what was robbed and the fabric's own rise; the strand is as long as what was not robbed.
+  const most = (share * free + rise) / (1 - robs + share * robs);
+  const risen = mm(Math.min(lift, 0.999 * most));
+  return { ...strand, lift: risen, robbed: mm(robs * risen) };
 }
 
 /** Left, middle and right of what a machine can swing; the middle alone where it cannot. */

@@ -18,6 +18,8 @@ export interface TakeUp {
 
 export interface TakeUpState {
   readonly eye: Point;
+  /** How fast the eye goes, for each radian of the main shaft. */
+  readonly perRadian: Point;
   /** Thread between the two guides, over the lever's eye. */
   readonly path: number;
 }
@@ -25,12 +27,22 @@ export interface TakeUpState {
 /** @param shaft radians of the main shaft after the needle was lowest; the crank turns with it */
 export function takeUpAt({ bars, phase, arm, before, after }: TakeUp, shaft: number): TakeUpState {
   const crank = phase + shaft;
-  const at = fourBarAt(bars, crank).coupler.angle + arm.turned;
-  const eye = {
-    x: bars.crank * Math.cos(crank) + arm.length * Math.cos(at),
-    y: bars.crank * Math.sin(crank) + arm.length * Math.sin(at),
+  const { coupler } = fourBarAt(bars, crank);
+  const at = coupler.angle + arm.turned;
+  const [pin, lever] = [
+    { x: bars.crank * Math.cos(crank), y: bars.crank * Math.sin(crank) },
+    { x: arm.length * Math.cos(at), y: arm.length * Math.sin(at) },
+  ];
+  const eye = { x: pin.x + lever.x, y: pin.y + lever.y };
+  return {
+    eye,
+    // Both turn: the crank evenly, the lever as fast as the coupler.
+    perRadian: {
+      x: -pin.y - coupler.perRadian * lever.y,
+      y: pin.x + coupler.perRadian * lever.x,
+    },
+    path: apart(before, eye) + apart(eye, after),
   };
-  return { eye, path: apart(before, eye) + apart(eye, after) };
 }
 
 /**

@@ -3,7 +3,7 @@ import { assertCranks } from '../linkage/fourBar.ts';
 import { threadPerStitch } from '../stitch/threadDemand.ts';
 import { type Millimetres, mm } from '../units/quantities.ts';
 import { type StitchFormer, USUAL_FORMER } from './former.ts';
-import { hookAt, turnsAfter } from './hook.ts';
+import { hookAt, pointAt, turnsAfter } from './hook.ts';
 import { barAt } from './needleBar.ts';
 import { type TakeUp, takeUpAt, USUAL_TAKE_UP } from './takeUp.ts';
 
@@ -121,7 +121,24 @@ function wantedAt({ former, stitch, fabric }: TurnSet, shaft: number, letGo: num
 /** From the needle's hole to the hook's point, turned so far since it met the needle. */
 function legAt({ bar, hook, loop, meeting, meetsAt }: StitchFormer, angle: number): number {
   const depth = Math.max(0, loop.free - barAt(bar, meetsAt).lift - meeting.aboveEye);
-  return Math.hypot(hook.radius * Math.sin(angle), depth + hook.radius * (1 - Math.cos(angle)));
+  const { across, back, down } = pointAt(hook, angle);
+  return Math.hypot(across, back, depth + down);
+}
+
+/** What draws the top thread tight: the take-up against discs that hold, against open ones, or nothing. */
+export const TOP_THREADS = ['held', 'discs-open', 'out-of-take-up'] as const;
+export type TopThread = (typeof TOP_THREADS)[number];
+
+/**
+ * Thread that stays below the fabric at each stitch, in millimetres. The take-up draws from where there is the least
+ * resistance: from below while the discs hold; from the spool while they do not, so that what it gives back after the
+ * hook let go comes from there; and a thread that is out of it leaves the whole way round the hook. Derived.
+ */
+export function leftBelow(set: TurnSet, turn: Turn, top: TopThread): number {
+  if (top === 'held') return 0;
+  if (top === 'out-of-take-up') return hookCircuit(set);
+  const letGo = Math.ceil((heldUntil(set.former, set.letsGo) * turn.given.length) / ROUND);
+  return (turn.given[letGo] ?? 0) - (turn.given[turn.tightAt] ?? 0);
 }
 
 /**
@@ -134,7 +151,7 @@ export function hookCircuit({ former, letsGo }: Pick<TurnSet, 'former' | 'letsGo
 }
 
 /** When the loop slips off, in radians of the main shaft after the needle's lowest. */
-function heldUntil({ hook, meetsAt }: StitchFormer, letsGo: number): number {
+export function heldUntil({ hook, meetsAt }: StitchFormer, letsGo: number): number {
   const after = turnsAfter(hook, letsGo);
   if (after === undefined) throw new CoreError('never-lets-go', { letsGo });
   return meetsAt + after;

@@ -2,10 +2,13 @@ import { normalTail } from '../chance/normal.ts';
 import { type Loop, type LoopSet, needleLoop } from '../stitch/loop.ts';
 import { type Degrees, type Millimetres, mm, positive } from '../units/quantities.ts';
 
+/** The blade to which hooks are taken to be set, in millimetres: that of the proof; common practice. */
+export const SET_TO_BLADE = 0.8;
+
 /** How the hook meets a needle that is set right. */
 export interface HookMeeting {
-  /** Height of the hook's point above the eye. */
-  readonly aboveEye: Millimetres;
+  /** Height of the hook's point above the eye, in millimetres; below it is negative. */
+  readonly aboveEye: number;
   /** Between hook point and the scarf's floor. */
   readonly gap: Millimetres;
   readonly hookPoint: Millimetres;
@@ -20,32 +23,37 @@ export interface HookMeeting {
 
 /** A household machine set as its trade sets it: the middle of ranges from memory, typical. */
 export const USUAL_MEETING: HookMeeting = {
-  aboveEye: mm(1.5),
+  aboveEye: 1.5,
   gap: mm(0.075),
   hookPoint: mm(0.4),
   scarfLength: mm(5),
   scarfDepth: mm(0.3),
-  loop: { free: mm(8), lift: mm(2.2), rise: mm(0), robbed: mm(0) },
+  // A fabric under a presser gives way a little, and some thread goes back through the eye: both ours, so that the loop
+  // is the 1.5 mm or a little more that the trade tells.
+  loop: { free: mm(8), lift: mm(2.2), rise: mm(0.3), robbed: mm(0.3 * 2.2), eye: 'swivels' },
   scatter: mm(0.15),
 };
 
 /** How a needle sits, against how it should. */
 export interface NeedleSeat {
-  /** How far it hangs below its stop. */
-  readonly low: Millimetres;
+  /** How far its eye is lower than it should be, in millimetres: not up to its stop, or too long; too short is negative. */
+  readonly low: number;
   /** The scarf faces away from the hook. */
   readonly backward: boolean;
   /** Off its target angle. */
   readonly turned: Degrees;
   /** How far its blade is bent away from the hook (positive) or towards it, at the hook's height. */
   readonly bend: number;
+  /** By how much its blade is thinner than the one to which the hook was set, in millimetres; thicker is negative. */
+  readonly thinner: number;
 }
 
 export const SEATED: NeedleSeat = {
-  low: mm(0),
+  low: 0,
   backward: false,
   turned: 0 as Degrees,
   bend: 0,
+  thinner: 0,
 };
 
 /** What the hook finds of a needle and its loop. */
@@ -68,8 +76,8 @@ export interface SeatEffect {
 
 /**
  * What an error of the needle's seat does to the loop. A low needle has no smaller loop in this
- * model: it brings the hook nearer to the scarf's end. A turned one shows w cos a and moves w sin a
- * aside, a backward one shows nothing. Skips: the normal tail of margin over scatter. Derived here.
+ * model: it brings the hook nearer to the scarf's end. A turned one shows w cos a, moves w sin a
+ * aside and turns an edge of its scarf to the hook; a backward one shows nothing. Skips: the normal tail of margin over scatter. Derived here.
  * @param thread diameter of the thread.
  */
 export function seatEffect(
@@ -78,15 +86,19 @@ export function seatEffect(
   hook: HookMeeting = USUAL_MEETING,
 ): SeatEffect {
   const loop = needleLoop(hook.loop);
-  const meetsAt = mm(hook.aboveEye + seat.low);
-  const reach = seat.backward ? 0 : loop.reachAt(meetsAt);
+  const meetsAt = mm(Math.max(0, hook.aboveEye + seat.low));
+  // At the eye or below it the point finds the thread's crossing, no loop to go through.
+  const reach = seat.backward || meetsAt === 0 ? 0 : loop.reachAt(meetsAt);
   const angle = (seat.turned * Math.PI) / 180;
   const towards = Math.max(0, reach * Math.cos(angle));
   const pastScarf = meetsAt > hook.scarfLength;
-  // Backward, the hook meets the front of the blade, which has no hollow.
-  const hollow = pastScarf || seat.backward ? hook.scarfDepth : 0;
-  const gap = hook.gap - hollow + seat.bend;
-  const margin = towards - (Math.max(0, gap) + hook.hookPoint + thread / 2);
+  const away = pointFromScarf(seat, hook);
+  const depth = scarfDepthOf(seat, hook);
+  const gap = away - (pastScarf ? depth : bladeNearer(seat, depth));
+  // Where metal meets metal the needle is pushed off, and its loop with it.
+  const pushed = Math.max(0, -gap);
+  const fromLoop = Math.max(0, away - (pastScarf ? depth : 0) + pushed);
+  const margin = towards - (fromLoop + hook.hookPoint + thread / 2);
   return {
     loop,
     meetsAt,
@@ -97,4 +109,35 @@ export function seatEffect(
     margin,
     skips: normalTail(margin / positive('scatter', hook.scatter)),
   };
+}
+
+/** So much of what a blade is thicker its scarf is deeper, so that hooks fit several sizes; ours. */
+const DEEPER = 2 / 3;
+
+/** How deep the scarf of this blade is, in millimetres. */
+export function scarfDepthOf(
+  { thinner }: Pick<NeedleSeat, 'thinner'>,
+  { scarfDepth }: Pick<HookMeeting, 'scarfDepth'>,
+): number {
+  return scarfDepth - (thinner / 2) * DEEPER;
+}
+
+/** Between the hook's point and the floor of this needle's scarf, were that turned to it. */
+export function pointFromScarf(
+  { bend, thinner }: Pick<NeedleSeat, 'bend' | 'thinner'>,
+  { gap }: Pick<HookMeeting, 'gap'>,
+): number {
+  return gap + bend + (thinner / 2) * (1 - DEEPER);
+}
+
+/**
+ * How much nearer to the hook a blade comes than the floor of a scarf that faces it: a disc, cut off flat where it is
+ * hollow. Turned, an edge of the cut stands out; backward, it is round towards the hook.
+ */
+function bladeNearer({ turned, backward, thinner }: NeedleSeat, depth: number): number {
+  const radius = (SET_TO_BLADE - thinner) / 2;
+  const edge = Math.acos(1 - depth / radius);
+  const angle = Math.abs((turned * Math.PI) / 180);
+  if (backward || angle >= edge) return depth;
+  return radius * Math.cos(edge - angle) - (radius - depth);
 }

@@ -1,16 +1,30 @@
 /**
  * Incomplete elliptic integrals of the first and second kind for a parameter m = k^2, by Carlson's
- * symmetric forms. Source: Carlson 1979, Numerische Mathematik 33; DLMF 19.25.
- * @param phi amplitude in radians, from 0 to pi.
+ * symmetric forms. Source: Carlson 1979, Numerische Mathematik 33; DLMF 19.25, beyond half a turn 19.2.10.
+ * @param phi amplitude in radians
  */
 export function ellipticF(phi: number, m: number): number {
-  if (phi > Math.PI / 2) return 2 * ellipticF(Math.PI / 2, m) - ellipticF(Math.PI - phi, m);
+  const [halfTurns, rest] = withinQuarter(phi);
+  return 2 * halfTurns * firstKind(Math.PI / 2, m) + firstKind(rest, m);
+}
+
+export function ellipticE(phi: number, m: number): number {
+  const [halfTurns, rest] = withinQuarter(phi);
+  return 2 * halfTurns * secondKind(Math.PI / 2, m) + secondKind(rest, m);
+}
+
+/** So many half turns, and what is left of an angle: at most a quarter to either side. */
+function withinQuarter(phi: number): readonly [number, number] {
+  const halfTurns = Math.abs(phi) <= Math.PI / 2 ? 0 : Math.round(phi / Math.PI);
+  return [halfTurns, phi - halfTurns * Math.PI];
+}
+
+function firstKind(phi: number, m: number): number {
   const s = Math.sin(phi);
   return s * carlsonF(Math.cos(phi) ** 2, 1 - m * s * s, 1);
 }
 
-export function ellipticE(phi: number, m: number): number {
-  if (phi > Math.PI / 2) return 2 * ellipticE(Math.PI / 2, m) - ellipticE(Math.PI - phi, m);
+function secondKind(phi: number, m: number): number {
   const s = Math.sin(phi);
   const [c, q] = [Math.cos(phi) ** 2, 1 - m * s * s];
   return s * carlsonF(c, q, 1) - (m / 3) * s ** 3 * carlsonD(c, q, 1);

@@ -1,6 +1,5 @@
-import { CoreError } from '../errors/coreError.ts';
 import { type Millimetres, mm, positive } from '../units/quantities.ts';
-import { ellipticE, ellipticF } from './elliptic.ts';
+import { bentStrand, type EyeHold, rootOf } from './bentStrand.ts';
 
 /** The thread behind the needle between fabric and eye, while the needle rises. */
 export interface LoopSet {
@@ -12,13 +11,14 @@ export interface LoopSet {
   readonly rise: Millimetres;
   /** Thread that went back through the eye. */
   readonly robbed: Millimetres;
+  readonly eye: EyeHold;
 }
 
 /** The loop that stands out behind the needle, as a curve over the height above the eye. */
 export interface Loop {
   /** From eye to fabric. */
   readonly chord: Millimetres;
-  /** How far it stands out at its middle. */
+  /** How far it stands out where it stands out most. */
   readonly bulge: Millimetres;
   /** How far it stands out at a height above the eye; nothing beside the chord. */
   readonly reachAt: (above: Millimetres) => Millimetres;
@@ -26,72 +26,56 @@ export interface Loop {
    * Places along the strand from the eye to the fabric, as a picture draws them: height above the eye and how far out.
    * @param parts into which it is cut, alike in how much the strand turns
    */
-  readonly outline: (parts: number) => readonly { readonly above: number; readonly out: number }[];
+  readonly outline: (parts: number) => readonly LoopPlace[];
 }
 
-/** No thread stands out by more than this share of its length: the hook would be long past. */
-const MOST_SLACK = 0.6;
+export interface LoopPlace {
+  readonly above: number;
+  readonly out: number;
+}
 
 /**
- * A strand that cannot stretch, held upright at both ends: the true elastica of a clamped strut. With
- * k = sin(a/2), a the greatest slope: chord / length = 2 E(k)/K(k) - 1, bulge / length = k / K(k).
- * Source: Timoshenko and Gere 1961, the elastica; two quarter waves of it from each end.
+ * A strand that cannot stretch, held upright by the fabric, as its eye holds it: {@link bentStrand}.
  * @throws CoreFault `loop-impossible` when more slack is left than such a strand can carry.
  */
-export function needleLoop({ free, lift, rise, robbed }: LoopSet): Loop {
+export function needleLoop({ free, lift, rise, robbed, eye }: LoopSet): Loop {
   const chord = positive('chord', free - lift + rise);
   const slack = lift - rise - robbed;
-  if (slack <= 0) {
-    return {
-      chord: mm(chord),
-      bulge: mm(0),
-      reachAt: () => mm(0),
-      outline: (parts) => cut(parts, (share) => ({ above: share * chord, out: 0 })),
-    };
-  }
+  if (slack <= 0) return straight(chord);
   const length = chord + slack;
-  if (slack > MOST_SLACK * length) throw new CoreError('loop-impossible', { slack, length });
-  const m = parameterFor(chord / length);
-  const k = Math.sqrt(m);
-  const wave = (4 * ellipticF(Math.PI / 2, m)) / length;
-  const along = (phi: number) => (2 * ellipticE(phi, m) - ellipticF(phi, m)) / wave;
-  const out = (phi: number) => ((2 * k) / wave) * (1 - Math.cos(phi));
+  const share = chord / length;
+  // So little slack that no double tells it from none.
+  if (1 - share < 1e-9) return straight(chord);
+  const strand = bentStrand(share, eye);
+  const placeAt = (phi: number): LoopPlace => {
+    const { along, out } = strand.at(phi);
+    return { above: along * length, out: out * length };
+  };
   return {
     chord: mm(chord),
-    bulge: mm(out(Math.PI)),
+    bulge: mm(placeAt(strand.widest).out),
     reachAt: (above) => {
-      const height = Math.min(above, chord - above);
-      if (height <= 0) return mm(0);
-      return mm(out(root((phi) => along(phi) - height, 0, Math.PI)));
+      if (above < 0 || above >= chord) return mm(0);
+      if (above === 0 && strand.lowest === strand.begin) return mm(0);
+      // Above where it is lowest there is one place at each height.
+      const phi = rootOf((at) => placeAt(at).above - above, strand.lowest, strand.end);
+      return mm(Math.max(0, placeAt(phi).out));
     },
-    // Half a wave to the middle; the other half is its mirror image.
     outline: (parts) =>
-      cut(parts, (share) => {
-        const phi = share * 2 * Math.PI;
-        return phi <= Math.PI
-          ? { above: along(phi), out: out(phi) }
-          : { above: chord - along(2 * Math.PI - phi), out: out(phi) };
-      }),
+      cut(parts, (part) => placeAt(strand.begin + part * (strand.end - strand.begin))),
+  };
+}
+
+function straight(chord: number): Loop {
+  return {
+    chord: mm(chord),
+    bulge: mm(0),
+    reachAt: () => mm(0),
+    outline: (parts) => cut(parts, (part) => ({ above: part * chord, out: 0 })),
   };
 }
 
 /** What stands at the ends of so many parts of a whole. */
-function cut<Place>(parts: number, at: (share: number) => Place): readonly Place[] {
+function cut<Place>(parts: number, at: (part: number) => Place): readonly Place[] {
   return Array.from({ length: parts + 1 }, (_, index) => at(index / parts));
-}
-
-/** The parameter m = k^2 at which a clamped strand keeps this share of its length as chord. */
-function parameterFor(share: number): number {
-  const K = Math.PI / 2;
-  return root((m) => share - ((2 * ellipticE(K, m)) / ellipticF(K, m) - 1), 0, 0.9);
-}
-
-/** Where a rising function crosses zero, by halving: sixty halvings leave nothing of a double. */
-function root(rising: (at: number) => number, low: number, high: number): number {
-  for (let turn = 0; turn < 60; turn += 1) {
-    const middle = (low + high) / 2;
-    if (rising(middle) < 0) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
 }

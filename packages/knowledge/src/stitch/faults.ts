@@ -1,4 +1,12 @@
-import { adjusted, degrees, mm, SEATED, type StitchSetup, type SwingMeeting } from '@nodo/core';
+import {
+  adjusted,
+  degrees,
+  mm,
+  SEATED,
+  type StitchSetup,
+  type SwingMeeting,
+  type ThreadInNeedle,
+} from '@nodo/core';
 import type { CauseId, FindingId } from '../ids.ts';
 
 const DEGREE = Math.PI / 180;
@@ -21,7 +29,7 @@ export const STITCH_FAULTS: readonly StitchFault[] = [
   { cause: 'needle-backward', apply: seated({ backward: true }) },
   { cause: 'needle-twisted', apply: seated({ turned: degrees(75) }) },
   { cause: 'needle-bent', apply: seated({ bend: 1.5 }) },
-  { cause: 'needle-low', apply: seated({ low: mm(3) }) },
+  { cause: 'needle-low', apply: seated({ low: 3 }) },
   {
     cause: 'hook-timing-off',
     way: 'early',
@@ -53,13 +61,26 @@ export const STITCH_FAULTS: readonly StitchFault[] = [
 ];
 
 /** So many stitches must be skipped for somebody to see it: one in a hundred. Ours. */
-const SEEN_SKIPS = 0.01;
+export const SEEN_SKIPS = 0.01;
+
+/** What besides the meeting decides whether a stitch holds. */
+export interface ThreadCondition {
+  readonly needle: ThreadInNeedle;
+  /** The least slack over a turn, in millimetres: below nothing the thread is pulled tight. */
+  readonly slack: number;
+}
+
+/** Pulled tight by more, the thread does not only stretch; ours. */
+const PULLED_TIGHT = -3;
 
 /**
  * What somebody would report of a machine that meets its needle so, by the findings of the tables: of each list one or
  * several, for metal on metal is told as what it does.
  */
-export function signsOf(meetings: readonly SwingMeeting[]): readonly (readonly FindingId[])[] {
+export function signsOf(
+  meetings: readonly Pick<SwingMeeting, 'skips' | 'contact'>[],
+  thread?: ThreadCondition,
+): readonly (readonly FindingId[])[] {
   const signs: (readonly FindingId[])[] = [];
   if (meetings.some(({ skips }) => skips > SEEN_SKIPS)) signs.push(['skip']);
   if (meetings.some(({ contact }) => contact === 'rubs')) {
@@ -68,5 +89,9 @@ export function signsOf(meetings: readonly SwingMeeting[]): readonly (readonly F
   if (meetings.some(({ contact }) => contact === 'strikes')) {
     signs.push(['needle-strike', 'needle-break']);
   }
+  if (thread && (thread.needle.lies === 'stands-out' || thread.needle.hold === 'upright')) {
+    signs.push(['shred', 'top-break']);
+  }
+  if (thread && thread.slack < PULLED_TIGHT) signs.push(['top-break']);
   return signs;
 }

@@ -1,5 +1,5 @@
 import { checkServerIdentity } from 'node:tls';
-import type { ClientConfig } from 'pg';
+import pg, { type ClientConfig } from 'pg';
 import { QueryTypes, Sequelize, type Transaction } from 'sequelize';
 import type { Account, DatabaseSettings } from '../config/settings.ts';
 
@@ -31,6 +31,19 @@ export function reachOf(database: DatabaseSettings, account: Account): ClientCon
   };
 }
 
+/**
+ * Sequelize hears the errors of a connection from the turn after it came about. What the database says in the same packet,
+ * such as that it is about to end, nobody would hear, and that ends the process.
+ */
+class HeardClient extends pg.Client {
+  constructor(config?: string | ClientConfig) {
+    super(config);
+    // The next query on it is refused, which is how Sequelize learns of it.
+    this.on('error', () => undefined);
+  }
+}
+const heardPg = Object.create(pg, { Client: { value: HeardClient } }) as object;
+
 /** A pool of connections for one account. */
 export function connect(
   database: DatabaseSettings,
@@ -40,6 +53,7 @@ export function connect(
   const { ssl, ...at } = reachOf(database, account);
   return new Sequelize({
     dialect: 'postgres',
+    dialectModule: heardPg,
     host: String(at.host),
     port: Number(at.port),
     database: database.name,

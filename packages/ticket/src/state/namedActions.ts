@@ -4,4 +4,5 @@ import type { ActionId } from '@nodo/knowledge';
 export const POWER_OFF = 'power-off-confirmed' satisfies ActionId;
 export const POWER_ON = 'power-on' satisfies ActionId;
 export const PIECES_FOUND = 'fragments-accounted' satisfies ActionId;
+export const HAND_TURNED = 'hand-turned' satisfies ActionId;
 export const NEEDLE_REPLACED = 'needle-replaced' satisfies ActionId;

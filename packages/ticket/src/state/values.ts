@@ -109,6 +109,10 @@ const LIMIT_PROVENANCES = [
   'shop',
 ] as const satisfies readonly Provenance[];
 
+/** Where the needle stands in its swing, to the right as one sits before the machine. */
+export const SWING_PLACES = ['left', 'middle', 'right'] as const;
+export type SwingPlace = (typeof SWING_PLACES)[number];
+
 /** What was measured on it, as it was found or as it was set. */
 export const measure = z.object({
   quantity: z.enum(QUANTITY_IDS),
@@ -117,6 +121,8 @@ export const measure = z.object({
   when: z.enum(['found', 'set']),
   /** Which needle of a head it is about. */
   at: needlePosition.optional(),
+  /** At which swing of a zigzag machine. */
+  swing: z.enum(SWING_PLACES).optional(),
   /** What it was held against, and who says so. */
   limit: z
     .object({

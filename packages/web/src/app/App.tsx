@@ -34,6 +34,7 @@ const DayView = lazy(() => import('../features/day/DayView.tsx'));
 const CollectedView = lazy(() => import('../features/collected/CollectedView.tsx'));
 const NeedleView = lazy(() => import('../instruments/needle/NeedleView.tsx'));
 const BobbinView = lazy(() => import('../instruments/bobbin/BobbinView.tsx'));
+const StitchView = lazy(() => import('../instruments/stitch/StitchView.tsx'));
 const ToolsView = lazy(() => import('../features/tools/ToolsView.tsx'));
 const SharedView = lazy(() => import('../features/customerLink/SharedView.tsx'));
 const TicketPage = lazy(() => import('../features/bench/page/TicketPage.tsx'));
@@ -92,6 +93,8 @@ function Shop() {
                 <Route path="/bench/:ticket/needle/:part?" element={<NeedleView />} />
                 <Route path="/bench/:ticket/bobbin/:part?" element={<BobbinView />} />
                 <Route path="/bobbin/:part?" element={<BobbinView />} />
+                <Route path="/bench/:ticket/stitch/:part?" element={<StitchView />} />
+                <Route path="/stitch/:part?" element={<StitchView />} />
                 <Route path="/tools" element={<ToolsView />} />
                 <Route path="/needle/:part?" element={<NeedleView />} />
                 <Route path="/knowledge/:kind?/:id?" element={<KnowledgeView />} />

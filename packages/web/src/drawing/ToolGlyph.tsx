@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 
 /** What can be opened beside a ticket. */
-export type Tool = 'needle' | 'bobbin' | 'knowledge';
+export type Tool = 'needle' | 'bobbin' | 'stitch' | 'knowledge';
 
 /** Things of the bench that a line is about. */
 type Thing = 'dish' | 'plugged' | 'unplugged' | 'packet' | 'caliper';
@@ -60,6 +60,13 @@ const GLYPHS = {
     <>
       <path d="M5 5h16M5 21h16M8 5v16M18 5v16" />
       <path d="M8 9h10M8 13h10M8 17h10l5-4" />
+    </>
+  ),
+  // Fabric in section, the two threads locked in it, the loop of the next stitch below.
+  stitch: (
+    <>
+      <path d="M2 9h22M2 15h22" />
+      <path d="M5 5v10a3 3 0 0 0 6 0V5M15 3v12q0 8 3.500 8t3.500-8v-6" />
     </>
   ),
   // A dish with the screws that came off.

@@ -40,6 +40,14 @@ export function pictureOf(drawing: SVGSVGElement): string {
 
 /** The same as points. */
 export async function pointsOf(drawing: SVGSVGElement): Promise<Blob> {
+  const canvas = await canvasOf(drawing);
+  return new Promise((resolve, reject) => {
+    canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('no picture'))), 'image/png');
+  });
+}
+
+/** The same, drawn on a canvas. */
+export async function canvasOf(drawing: SVGSVGElement): Promise<HTMLCanvasElement> {
   const { width, height } = drawing.getBoundingClientRect();
   const image = new Image();
   image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(pictureOf(drawing))}`;
@@ -48,9 +56,7 @@ export async function pointsOf(drawing: SVGSVGElement): Promise<Blob> {
   canvas.width = Math.round(width * SHARPNESS);
   canvas.height = Math.round(height * SHARPNESS);
   canvas.getContext('2d')?.drawImage(image, 0, 0, canvas.width, canvas.height);
-  return new Promise((resolve, reject) => {
-    canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('no picture'))), 'image/png');
-  });
+  return canvas;
 }
 
 /** Both trees are the same until what is not shown is taken out of the copy. */

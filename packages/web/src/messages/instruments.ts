@@ -2,9 +2,10 @@ import { bobbin } from './en/bobbin.ts';
 import { bobbinCase, bobbinCondition } from './en/bobbinCondition.ts';
 import { marks } from './en/marks.ts';
 import { needle } from './en/needle.ts';
+import { stitch } from './en/stitch.ts';
 import { inOwnLanguage } from './index.ts';
 
-const en = { needle, bobbin, bobbinCondition, bobbinCase, marks };
+const en = { needle, bobbin, bobbinCondition, bobbinCase, marks, stitch };
 
 /** What the instruments say: read with them, not with the first page. */
 export const instruments = inOwnLanguage<typeof en>({ en });

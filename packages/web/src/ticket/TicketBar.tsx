@@ -151,6 +151,7 @@ function notesOf(events: readonly TicketEvent[]) {
 const TOOLS: readonly (readonly [tool: Tool, address: (ticket: string) => string])[] = [
   ['needle', (ticket) => `/bench/${ticket}/needle`],
   ['bobbin', (ticket) => `/bench/${ticket}/bobbin`],
+  ['stitch', (ticket) => `/bench/${ticket}/stitch`],
   ['knowledge', (ticket) => `/knowledge?ticket=${ticket}`],
 ];
 
@@ -168,7 +169,7 @@ export function ToolLinks({
   const tools = TOOLS.filter(([tool]) => isInShop || tool === 'knowledge');
   return (
     <nav aria-label={later.bench.bar.tools}>
-      <ul className={large ? 'grid grid-cols-3 gap-3' : 'flex'}>
+      <ul className={large ? 'grid grid-cols-2 gap-3' : 'flex'}>
         {tools.map(([tool, address]) => (
           <li key={tool}>
             <Link

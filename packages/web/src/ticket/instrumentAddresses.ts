@@ -1,6 +1,6 @@
 import type { CheckId } from '@nodo/knowledge';
 
-type Part = readonly [instrument: 'needle' | 'bobbin', part: string];
+type Part = readonly [instrument: 'needle' | 'bobbin' | 'stitch', part: string];
 
 /** Which part of which instrument measures for a check. */
 const MEASURED_BY: Readonly<Partial<Record<string, Part>>> = {
@@ -35,6 +35,9 @@ const MEASURED_BY: Readonly<Partial<Record<string, Part>>> = {
   'case-drop': ['bobbin', 'tension'],
   'case-gauge': ['bobbin', 'tension'],
   'case-stand': ['bobbin', 'tension'],
+  timing: ['stitch', 'timing'],
+  'bar-height': ['stitch', 'timing'],
+  'hook-gap': ['stitch', 'timing'],
 } satisfies Partial<Record<CheckId, Part>>;
 
 /** Where an instrument measures for a check of this ticket; undefined where none does. */

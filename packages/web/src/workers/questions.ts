@@ -1,5 +1,5 @@
 import { day, uuid } from '@nodo/kernel';
-import { shopProfile } from '@nodo/shop';
+import { machineProfile, shopProfile, stitchSettings } from '@nodo/shop';
 import { tableChange } from '@nodo/tables';
 import { ticketEvent, ticketSummary } from '@nodo/ticket';
 import { z } from 'zod';
@@ -28,4 +28,21 @@ export const askedJob = z.object({
   ticket: uuid.optional(),
   minutes: z.number().min(0),
   spread: z.number().min(0),
+});
+
+/** A machine by its family and its record's values, as somebody set it, and which way its hook's point passes. */
+export const stitchAsked = z.object({
+  family: z.string(),
+  service: machineProfile.shape.service,
+  settings: stitchSettings,
+  passes: z.union([z.literal(1), z.literal(-1)]),
+});
+export type StitchAsked = z.infer<typeof stitchAsked>;
+
+/** Minutes at the bench for what can be set. */
+export const settingMinutes = z.object({
+  needle: z.number().min(0),
+  timing: z.number().min(0),
+  bar: z.number().min(0),
+  gap: z.number().min(0),
 });

@@ -35,7 +35,7 @@ export function Frame({ children }: { readonly children: ReactNode }) {
   return (
     <div
       data-thread={session.person.thread}
-      className={`flex min-h-dvh flex-col ${isAtTicket ? 'tall:h-dvh' : 'max-md:pb-(--phone-bar)'}`}
+      className={`flex min-h-dvh flex-col ${isAtTicket ? 'tall:h-dvh print:h-auto' : 'max-md:pb-(--phone-bar)'}`}
     >
       {locked && (
         <Suspense>
@@ -49,7 +49,7 @@ export function Frame({ children }: { readonly children: ReactNode }) {
         {m.shell.skipToMain}
       </a>
       <header
-        className={`flex items-center border-b border-rule ${
+        className={`flex items-center border-b border-rule print:hidden ${
           isAtTicket ? 'h-13 gap-x-3 px-3 sm:px-4 lg:h-15' : 'flex-wrap gap-x-4 gap-y-1 gutter py-1'
         }`}
       >

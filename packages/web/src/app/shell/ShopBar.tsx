@@ -47,7 +47,7 @@ export function ShopBar() {
 }
 
 /** The instruments' own pages. */
-const TOOL_PAGES = /^\/(needle|bobbin)/;
+const TOOL_PAGES = /^\/(needle|bobbin|stitch)/;
 
 function BarLink({
   to,

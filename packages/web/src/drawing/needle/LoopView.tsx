@@ -1,4 +1,4 @@
-import { mm, type SeatEffect } from '@nodo/core';
+import type { SeatEffect } from '@nodo/core';
 import type { NeedleSystem } from '@nodo/knowledge';
 import { instruments } from '../../messages/instruments.ts';
 import { DrawnText } from '../DrawnText.tsx';
@@ -106,10 +106,8 @@ function curve(
   y: (above: number) => number,
   share: number,
 ): string {
-  const points = Array.from({ length: LOOP_STEPS + 1 }, (_, step) => {
-    const above = (loop.chord * step) / LOOP_STEPS;
-    const out = loop.reachAt(mm(above)) * share;
-    return `${(x + out).toFixed(3)} ${y(above).toFixed(3)}`;
-  });
+  const points = loop
+    .outline(LOOP_STEPS)
+    .map(({ above, out }) => `${(x + out * share).toFixed(3)} ${y(above).toFixed(3)}`);
   return `M${points.join('L')}`;
 }

@@ -1,3 +1,4 @@
+import { OPENING_SHARE } from '@nodo/core';
 import type { NeedleSystem } from '@nodo/knowledge';
 import { instruments } from '../../messages/instruments.ts';
 import { DrawnText } from '../DrawnText.tsx';
@@ -6,7 +7,6 @@ import {
   bladeOutline,
   eyeSpan,
   type NeedleShape,
-  OPENING_SHARE,
   seenFrom,
   shankEdges,
   VIEWS,

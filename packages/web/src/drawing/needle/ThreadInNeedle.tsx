@@ -1,6 +1,6 @@
+import { OPENING_SHARE } from '@nodo/core';
 import { instruments } from '../../messages/instruments.ts';
 import { DrawnText } from '../DrawnText.tsx';
-import { OPENING_SHARE } from './shape.ts';
 
 /** Units a millimetre. */
 const SCALE = 84;

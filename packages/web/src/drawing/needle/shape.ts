@@ -15,9 +15,6 @@ export interface NeedleShape {
 export const VIEWS = { front: 180, back: 0, side: 90 } as const;
 export type View = keyof typeof VIEWS;
 
-/** What eye and groove take of the blade's width; from memory. */
-export const OPENING_SHARE = 0.42;
-
 /** Eye: its upper and lower end. Its length is taken as 1.6 times the blade; ours. */
 export function eyeSpan({ system, blade }: NeedleShape): readonly [number, number] {
   return [system.buttToEye, system.buttToEye + 1.6 * blade];

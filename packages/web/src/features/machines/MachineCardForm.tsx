@@ -17,6 +17,7 @@ import { Form } from '../../ui/Form.tsx';
 import { SaveBar } from '../../ui/SaveBar.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { useSchemaForm } from '../../ui/useSchemaForm.ts';
+import { CopyValues } from './CopyValues.tsx';
 import { ServiceValues, type TypedValue, typedValues, valuesOf } from './ServiceValues.tsx';
 
 const FAMILIES = [...SHIPPED.knowledge.families.values()];
@@ -170,7 +171,15 @@ export function MachineCardForm({
           />
         </div>
       </fieldset>
-      <ServiceValues values={card.service} onChange={(service) => set({ service })} />
+      <div>
+        <ServiceValues values={card.service} onChange={(service) => set({ service })} />
+        <CopyValues
+          machine={machine.id}
+          card={card}
+          values={card.service}
+          onCopy={(copied) => set({ service: [...card.service, ...copied] })}
+        />
+      </div>
       <div className="grid gap-4 md:grid-cols-2">
         <TextArea
           label={words.oil}

@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 import { type Tool, ToolGlyph } from '../../drawing/ToolGlyph.tsx';
 import { BOBBIN_PARTS } from '../../instruments/bobbin/bobbinParts.ts';
 import { NEEDLE_PARTS } from '../../instruments/needle/needleParts.ts';
+import { STITCH_PARTS } from '../../instruments/stitch/stitchParts.ts';
 import { later } from '../../messages/later.ts';
 
 /** Every instrument with its parts, opened alone; beside a ticket they stand in its bar. */
@@ -11,6 +12,7 @@ const INSTRUMENTS: readonly {
 }[] = [
   { tool: 'needle', parts: NEEDLE_PARTS },
   { tool: 'bobbin', parts: BOBBIN_PARTS },
+  { tool: 'stitch', parts: STITCH_PARTS },
 ];
 
 /** The instruments of the bench, by what they measure. */

@@ -12,6 +12,7 @@ export function Frame({
   drawing,
   verdict,
   end,
+  wide = false,
   children,
 }: {
   readonly title: string;
@@ -22,6 +23,8 @@ export function Frame({
   readonly verdict?: ReactNode;
   /** Below the verdict, not told as it changes: what keeps it, what else is to do. */
   readonly end?: ReactNode;
+  /** What is beside the drawing takes all the room there; nothing follows from it. */
+  readonly wide?: boolean;
   /** The questions. */
   readonly children: ReactNode;
 }) {
@@ -32,18 +35,22 @@ export function Frame({
         <h1 className="text-2xl leading-tight font-bold">{title}</h1>
         {top}
       </div>
-      <div className="grid gap-6 lg:grid-cols-[minmax(0,40fr)_minmax(0,33fr)_minmax(0,27fr)]">
+      <div className="grid gap-6 lg:grid-cols-[minmax(0,40fr)_minmax(0,33fr)_minmax(0,27fr)] print:block">
         <div className="min-w-0 self-start lg:sticky lg:top-3" data-frame="drawing">
           <div ref={drawn}>{drawing}</div>
           <KeepPicture within={drawn} name={title} />
         </div>
-        <div className="flex min-w-0 flex-col gap-4">{children}</div>
-        <div className="flex min-w-0 flex-col gap-4 self-start lg:sticky lg:top-3">
-          <div aria-live="polite" className="flex flex-col gap-4 empty:hidden">
-            {verdict}
-          </div>
-          {end}
+        <div className={`flex min-w-0 flex-col gap-4 ${wide ? 'lg:col-span-2' : ''}`}>
+          {children}
         </div>
+        {!wide && (
+          <div className="flex min-w-0 flex-col gap-4 self-start lg:sticky lg:top-3">
+            <div aria-live="polite" className="flex flex-col gap-4 empty:hidden">
+              {verdict}
+            </div>
+            {end}
+          </div>
+        )}
       </div>
     </div>
   );

@@ -16,7 +16,7 @@ import { TicketGate } from '../../ticket/TicketGate.tsx';
 import { causeName } from '../../ticket/words.ts';
 import { Select } from '../../ui/Select.tsx';
 import { InstrumentContext } from './InstrumentContext.tsx';
-import { type InstrumentBench, mayDo, mayKeep } from './instrumentBench.ts';
+import { type InstrumentBench, type InstrumentName, mayDo, mayKeep } from './instrumentBench.ts';
 import { PlugGate } from './PlugGate.tsx';
 
 /** One part of an instrument: its name in the address, what it is called, what it shows. */
@@ -30,7 +30,7 @@ export interface InstrumentPart {
 
 interface InstrumentProps {
   /** Its name in addresses. */
-  readonly name: 'needle' | 'bobbin';
+  readonly name: InstrumentName;
   /** The first is shown where none is asked for. */
   readonly parts: readonly InstrumentPart[];
 }
@@ -149,8 +149,8 @@ function Instrument({
     mayDo(bench) &&
     bench.onTicket?.ticket.power === 'on';
   return (
-    <div className="tall:min-h-0 flex flex-1 flex-col overflow-y-auto">
-      <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pt-1 lg:flex-nowrap">
+    <div className="tall:min-h-0 flex flex-1 flex-col overflow-y-auto print:overflow-visible">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pt-1 lg:flex-nowrap print:hidden">
         <nav
           aria-label={later.instrument.partsNav}
           className="flex flex-wrap gap-x-1 lg:shrink-0 lg:flex-nowrap"
@@ -178,7 +178,7 @@ function Instrument({
           </InstrumentContext>
         )}
       </div>
-      <div className="border-t border-rule bg-paper px-4 py-2">
+      <div className="border-t border-rule bg-paper px-4 py-2 print:hidden">
         <ProvenanceLegend />
       </div>
     </div>

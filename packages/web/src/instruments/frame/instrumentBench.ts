@@ -25,6 +25,9 @@ export interface InstrumentBench {
     | undefined;
 }
 
+/** An instrument's name in addresses. */
+export type InstrumentName = 'needle' | 'bobbin' | 'stitch';
+
 /** Whether findings and measures can be kept here. */
 export function mayKeep({ onTicket }: InstrumentBench): boolean {
   return onTicket?.mayFind === true && onTicket.ticket.status === 'open';
@@ -67,6 +70,6 @@ export function threadOn({ onTicket }: InstrumentBench): Millimetres {
 }
 
 /** Where the parts of an instrument are, for what it works on. */
-export function instrumentRoot({ onTicket }: InstrumentBench, name: 'needle' | 'bobbin'): string {
+export function instrumentRoot({ onTicket }: InstrumentBench, name: InstrumentName): string {
   return onTicket ? `/bench/${onTicket.ticket.id}/${name}` : `/${name}`;
 }

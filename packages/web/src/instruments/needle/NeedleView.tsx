@@ -1,12 +1,12 @@
 import { BeingRead } from '../../session/NotRead.tsx';
 import { useInstrumentBench } from '../frame/InstrumentContext.tsx';
 import { type InstrumentPart, InstrumentView } from '../frame/InstrumentView.tsx';
+import { useRegister } from '../frame/useRegister.ts';
 import { BrokenPart } from './broken/BrokenPart.tsx';
 import { ConditionPart } from './condition/ConditionPart.tsx';
 import { FitPart } from './fit/FitPart.tsx';
 import { NEEDLE_PARTS } from './needleParts.ts';
 import { RegisterPart } from './register/RegisterPart.tsx';
-import { useRegister } from './register/useRegister.ts';
 import { SeatPart } from './seat/SeatPart.tsx';
 import { WearPart } from './wear/WearPart.tsx';
 

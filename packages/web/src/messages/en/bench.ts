@@ -82,7 +82,7 @@ export const bench = {
     toStep: (tag: number) => `Ticket ${tag}: back to the next step`,
     due: (day: string) => `due ${day}`,
     tools: 'Tools for this machine',
-    tool: { needle: 'needle', bobbin: 'bobbin', knowledge: 'knowledge' },
+    tool: { needle: 'needle', bobbin: 'bobbin', stitch: 'stitch', knowledge: 'knowledge' },
     thumb: 'Parts of this ticket',
     pane: { step: 'Check', causes: 'Causes', 'to-do': 'To do', tools: 'Tools' },
     toDo: (n: number) => `${n} to do`,

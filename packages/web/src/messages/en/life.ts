@@ -11,6 +11,7 @@ import type {
   Quantity,
   Spoken,
   Stage,
+  SwingPlace,
   TicketEvent,
   Unrepaired,
 } from '@nodo/ticket';
@@ -51,6 +52,9 @@ const QUANTITY: Readonly<Record<Quantity, string>> = {
   'bar-height': 'Needle bar height',
   'hook-above-eye': 'Hook point above the eye',
   'hook-gap': 'Hook to scarf gap',
+  'needle-stroke': 'Needle stroke, lowest to highest',
+  'swing-width': 'Widest zigzag',
+  'hook-across': 'Across the hook’s point circle',
   'bobbin-across': 'Bobbin across',
   'bobbin-width': 'Bobbin width',
   'bobbin-hole': 'Bobbin hole',
@@ -140,9 +144,16 @@ type LifeEvent = Extract<
   }
 >;
 
-function measuredLine({ quantity, value, when, at, limit }: Measure): string {
+const SWING: Readonly<Record<SwingPlace, string>> = {
+  left: 'Left swing',
+  middle: 'Middle of the swing',
+  right: 'Right swing',
+};
+
+function measuredLine({ quantity, value, when, at, swing, limit }: Measure): string {
   const unit = UNIT[QUANTITIES[quantity].unit];
-  const which = at === undefined || at === 1 ? '' : `Needle ${at}: `;
+  const needle = at === undefined || at === 1 ? '' : `Needle ${at}: `;
+  const which = swing === undefined ? needle : `${needle}${SWING[swing]}: `;
   const { least, most } = limit ?? {};
   const isOff =
     (typeof least === 'number' && value < least) || (typeof most === 'number' && value > most);
@@ -245,6 +256,7 @@ export const life = {
   callReason: (reason: CallReason) => CALL_REASON[reason],
   contactOutcome: (outcome: ContactOutcome) => CONTACT_OUTCOME[outcome],
   quantity: (quantity: Quantity) => QUANTITY[quantity],
+  swing: (place: SwingPlace) => SWING[place],
   unit: (quantity: Quantity) => UNIT[QUANTITIES[quantity].unit],
   fact: (fact: MachineFact) => FACT[fact],
   trait: (trait: string) => TRAIT[trait] ?? trait,

@@ -182,12 +182,15 @@ function limitWords(quantity: Quantity, value: ServiceValue | undefined): string
 }
 
 function measuredWords(
-  { quantity, value, when }: Ticket['life']['measures'][number],
-  limit: ServiceValue | undefined,
+  { quantity, value, when, swing, limit: held }: Ticket['life']['measures'][number],
+  own: ServiceValue | undefined,
 ): string {
   const words = m.life.sheet;
-  const measured = `${m.life.quantity(quantity)} ${write.figure(value)} ${m.life.unit(quantity)}, ${words[when]}`;
+  const where = swing === undefined ? '' : `${m.life.swing(swing)}: `;
+  const measured = `${where}${m.life.quantity(quantity)} ${write.figure(value)} ${m.life.unit(quantity)}, ${words[when]}`;
+  // What it was held against when it was read goes before: at a swing aside that is not the record's.
+  const limit = held ?? own;
   if (!limit) return measured;
-  const isInside = value >= limit.least && value <= limit.most;
+  const isInside = value >= (limit.least ?? -Infinity) && value <= (limit.most ?? Infinity);
   return `${measured}: ${isInside ? words.inside : words.outside}`;
 }

@@ -17,7 +17,7 @@ import { Choices } from '../../frame/bits.tsx';
 import { Frame } from '../../frame/Frame.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { mayDo } from '../../frame/instrumentBench.ts';
-import { useRegister } from '../register/useRegister.ts';
+import { useRegister } from '../../frame/useRegister.ts';
 import { accountOf } from './brokenReading.ts';
 
 /** The pieces of a broken needle, added up until the whole is accounted for. */

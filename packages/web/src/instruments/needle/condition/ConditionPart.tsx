@@ -11,7 +11,7 @@ import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { type InstrumentBench, threadOn } from '../../frame/instrumentBench.ts';
 import { KeepButton } from '../../frame/KeepButton.tsx';
 import { UnpluggedCaution } from '../../frame/UnpluggedCaution.tsx';
-import { useRegister } from '../register/useRegister.ts';
+import { useRegister } from '../../frame/useRegister.ts';
 import { meetingOf } from '../seat/seatReading.ts';
 import {
   bendMeasure,

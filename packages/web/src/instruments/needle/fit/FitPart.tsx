@@ -24,7 +24,7 @@ import { Choices, Reading } from '../../frame/bits.tsx';
 import { Frame } from '../../frame/Frame.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { mayKeep } from '../../frame/instrumentBench.ts';
-import { useRegister } from '../register/useRegister.ts';
+import { useRegister } from '../../frame/useRegister.ts';
 import { FitAnswer } from './FitAnswer.tsx';
 import { FoundAgainst, HeldAgainst } from './FoundAgainst.tsx';
 import { ThreadFields, typedThread } from './ThreadFields.tsx';

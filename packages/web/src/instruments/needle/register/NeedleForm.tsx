@@ -16,7 +16,7 @@ import { Select } from '../../../ui/Select.tsx';
 import { Choices } from '../../frame/bits.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { UnpluggedFirst } from '../../frame/UnpluggedFirst.tsx';
-import { isUntold, type useRegister } from './useRegister.ts';
+import { isUntold, type useRegister } from '../../frame/useRegister.ts';
 
 export const FROM = ['found', 'new', 'opened'] as const;
 const BEFORE = ['none', 'used-up', 'put-back', 'broken'] as const;

@@ -3,7 +3,7 @@ import type { Ticket } from '@nodo/ticket';
 import { instruments } from '../../../messages/instruments.ts';
 import { needleAddress } from '../../../ticket/instrumentAddresses.ts';
 import { TextLink } from '../../../ui/TextLink.tsx';
-import { isUntold, useRegister } from './useRegister.ts';
+import { isUntold, useRegister } from '../../frame/useRegister.ts';
 
 /** The needle that is in the machine of a ticket, or that nobody has said which. */
 export function NeedleNow({ ticket }: { readonly ticket: Ticket }) {

@@ -11,8 +11,8 @@ import { Choices } from '../../frame/bits.tsx';
 import { Frame } from '../../frame/Frame.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { mayDo } from '../../frame/instrumentBench.ts';
+import { useRegister } from '../../frame/useRegister.ts';
 import { endsAfter, FROM, NeedleForm, typedNow } from './NeedleForm.tsx';
-import { useRegister } from './useRegister.ts';
 
 const MOST_SHOWN = 12;
 

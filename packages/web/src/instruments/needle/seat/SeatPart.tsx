@@ -12,7 +12,7 @@ import { Frame } from '../../frame/Frame.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { mayKeep, threadOn } from '../../frame/instrumentBench.ts';
 import { UnpluggedCaution } from '../../frame/UnpluggedCaution.tsx';
-import { useRegister } from '../register/useRegister.ts';
+import { useRegister } from '../../frame/useRegister.ts';
 import { HeadRow } from './HeadRow.tsx';
 import { SeatEffectView } from './SeatEffectView.tsx';
 import { SeatQuestions } from './SeatQuestions.tsx';

@@ -8,7 +8,7 @@ import { Choices } from '../../frame/bits.tsx';
 import type { SeatReading, SeatTarget } from './seatReading.ts';
 
 const HEIGHTS = [0.5, 1, 1.5, 2, 3, 4] as const;
-const MOST_ANGLE = 45;
+const MOST_ANGLE = 90;
 
 /** The questions of the insertion check: one tap each. */
 export function SeatQuestions({

@@ -1,11 +1,12 @@
 import type { ActionId } from '@nodo/knowledge';
+import { HAND_TURNED } from '@nodo/ticket';
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { mayDo } from '../../frame/instrumentBench.ts';
 import { UnpluggedFirst } from '../../frame/UnpluggedFirst.tsx';
 import { findingsOf, type SeatReading, type SeatTarget } from './seatReading.ts';
-import { HAND_TURNED, type SeatStanding } from './seatStanding.ts';
+import type { SeatStanding } from './seatStanding.ts';
 
 /** What to do about what is wrong, and what to look at again after it. */
 export function SeatToDo({

@@ -1,11 +1,13 @@
 import {
   degrees,
   type HookMeeting,
+  loopAt,
   type Millimetres,
   mm,
   SEATED,
   type SeatEffect,
   seatEffect,
+  USUAL_FORMER,
   USUAL_MEETING,
 } from '@nodo/core';
 import {
@@ -16,7 +18,7 @@ import {
   type ScarfSide,
   SEAT_TOLERANCE,
 } from '@nodo/knowledge';
-import type { MachineProfile } from '@nodo/shop';
+import { type MachineProfile, meetingTargets, needleAngle } from '@nodo/shop';
 import type { CommandPayload, EventType, MeasureLimit } from '@nodo/ticket';
 
 /** What was answered of one needle so far. */
@@ -156,21 +158,17 @@ export function angleLimitOf(card: MachineProfile | undefined): MeasureLimit {
 
 /** The angle at which this machine's needles are set; square where its card says nothing. */
 export function targetAngle(card: MachineProfile | undefined): number {
-  const value = card?.service['needle-angle'];
-  return value ? (value.least + value.most) / 2 : 0;
+  return needleAngle(card?.service ?? {});
 }
 
 /** How the hook meets the needle on this machine: its card's values, else typical ones. */
 export function meetingOf(card: MachineProfile | undefined): HookMeeting {
-  const middle = (value: { readonly least: number; readonly most: number } | undefined) =>
-    value && mm((value.least + value.most) / 2);
-  const service: MachineProfile['service'] = card?.service ?? {};
-  const lift = middle(service['loop-lift']);
+  const { lift, aboveEye, gap } = meetingTargets(card?.service ?? {});
   return {
     ...USUAL_MEETING,
-    aboveEye: middle(service['hook-above-eye']) ?? USUAL_MEETING.aboveEye,
-    gap: middle(service['hook-gap']) ?? USUAL_MEETING.gap,
-    loop: { ...USUAL_MEETING.loop, ...(lift ? { lift } : {}) },
+    aboveEye: aboveEye.aim,
+    gap: mm(gap.aim),
+    loop: loopAt(USUAL_FORMER.loop, mm(lift.aim)),
   };
 }
 
@@ -189,7 +187,7 @@ export function effectOf(
   return seatEffect(
     {
       ...SEATED,
-      low: mm(typeof low === 'number' ? low : 0),
+      low: typeof low === 'number' ? low : 0,
       backward: Math.abs(turned) >= QUARTER,
       turned: degrees(turned),
     },

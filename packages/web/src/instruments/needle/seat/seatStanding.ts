@@ -1,9 +1,7 @@
 import type { ActionId, FamilyModel } from '@nodo/knowledge';
-import { assess, checkOutcome, stateEpoch, type Ticket } from '@nodo/ticket';
+import { assess, checkOutcome, HAND_TURNED, stateEpoch, type Ticket } from '@nodo/ticket';
 import { SEAT_CHECK_IDS } from './seatReading.ts';
 
-/** Owed after a needle was set. */
-export const HAND_TURNED: ActionId = 'hand-turned';
 const SETS: ReadonlySet<string> = new Set<ActionId>([
   'needle-set',
   'needle-replaced',

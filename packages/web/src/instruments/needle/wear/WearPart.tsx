@@ -25,7 +25,7 @@ import { Choices, Reading } from '../../frame/bits.tsx';
 import { Frame } from '../../frame/Frame.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { mayKeep, threadOn } from '../../frame/instrumentBench.ts';
-import { useRegister } from '../register/useRegister.ts';
+import { useRegister } from '../../frame/useRegister.ts';
 import { habitOf, hasStruck, roundly, SETTINGS, sewnOf, type TypedHabit } from './wearReading.ts';
 
 /** A class 15 bobbin, wound; typical. */

@@ -2,7 +2,7 @@ import type { CallError } from '@nodo/client';
 import { inTimeOrder, type OpenedNeedle, registerOf } from '@nodo/shop';
 import { NEEDLE_REPLACED, type RegisterEntry, type Ticket } from '@nodo/ticket';
 import { useMemo } from 'react';
-import { useNeedlesQuery } from '../../../api/client.ts';
+import { useNeedlesQuery } from '../../api/client.ts';
 
 const NO_ENTRIES: readonly RegisterEntry[] = [];
 
