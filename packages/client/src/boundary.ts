@@ -4,6 +4,9 @@ import type { Ports } from './ports.ts';
 /** The checks of what comes from outside of this page. */
 export type Checks = typeof Checked;
 
+/** Of all boundaries: once they are here, nobody waits for them again. */
+let loaded: Checks | undefined;
+
 /**
  * Loads the checks when they are first needed, but not before the page is idle: the schemas are no
  * part of what a page needs to begin.
@@ -37,7 +40,8 @@ export class Boundary {
 
   private async load(): Promise<Checks> {
     try {
-      return await import('./checked.ts');
+      loaded ??= await import('./checked.ts');
+      return loaded;
     } catch (error) {
       // The next message asks again.
       this.loading = undefined;

@@ -11,7 +11,7 @@ import { memoryCopies, memoryStorage } from './memory.ts';
  */
 export function stopTheTimers(): void {
   // Loaded once in real time; after that it is there at once.
-  beforeAll(() => import('../src/checked.ts'));
+  beforeAll(() => import('./loaded.ts'));
   beforeEach(() => {
     vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 'setInterval', 'clearInterval'] });
   });
