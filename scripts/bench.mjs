@@ -11,6 +11,8 @@
 //   npm run bench -- promise           200 open machines, and whether minutes left are true
 //   npm run bench -- stitch            a turn of 720 steps, beside a fixed loop; its picture dragged
 //                                      in a browser
+//   npm run bench -- tension           3 000 machines balanced by the adviser, by whole steps and
+//                                      by bisection; what is no matter of tension
 //   npm run bench -- search            a hundred thousand tickets, by a few letters
 //   npm run bench -- start             the first start of a shop, and starting it again
 //   npm run bench -- scale             1, 100 and 1 000 shops with ten million entries, on 1 and 2
@@ -46,6 +48,7 @@ await build({
     'bench/diagnosis.ts',
     'bench/shop.ts',
     'bench/stitch.ts',
+    'bench/tension.ts',
     'bench/planner/benches.ts',
     'bench/planner/worker.ts',
   ],
@@ -75,7 +78,8 @@ const tell = (result) =>
 const { benches } = await import(`${outdir}/diagnosis.mjs`);
 const { shopBenches } = await import(`${outdir}/shop.mjs`);
 const { stitchBenches } = await import(`${outdir}/stitch.mjs`);
-for (const { name, run } of [...benches, ...shopBenches, ...stitchBenches])
+const { tensionBenches } = await import(`${outdir}/tension.mjs`);
+for (const { name, run } of [...benches, ...shopBenches, ...stitchBenches, ...tensionBenches])
   if (isWanted(name)) tell({ bench: name, ...run() });
 
 const { plannerJobs, runPlannerJobs } = await import(`${outdir}/benches.mjs`);

@@ -80,7 +80,14 @@ export {
   type StitchSetup,
   spareOf,
 } from './forming/adjusting.ts';
-export { KNOT_SHARPNESS, type Knot, knotOf, showsOn } from './forming/balance.ts';
+export {
+  EVEN_RATIO,
+  gaugedKnot,
+  KNOT_SHARPNESS,
+  type Knot,
+  knotOf,
+  showsOn,
+} from './forming/balance.ts';
 export {
   type Blade,
   clearances,
@@ -215,6 +222,56 @@ export { bentStrand, type EyeHold } from './stitch/bentStrand.ts';
 export { ellipticE, ellipticF } from './stitch/elliptic.ts';
 export { type Loop, type LoopPlace, type LoopSet, needleLoop } from './stitch/loop.ts';
 export { eyePasses, stitchLength, threadPerStitch } from './stitch/threadDemand.ts';
+export {
+  BALANCED,
+  DIAL,
+  isAtEnd,
+  type TensionAdvice,
+  type TensionAnswer,
+  type TensionSchool,
+  type TensionTask,
+  tensionAdvice,
+  USUAL_SCHOOL,
+} from './tension/advice.ts';
+export {
+  balanceRead,
+  curveBalance,
+  READ_BY_EYE,
+  type TensionBelief,
+  type TensionCurves,
+  type TensionSetting,
+  type TensionTry,
+  tensionBelief,
+} from './tension/belief.ts';
+export {
+  type DialPull,
+  type DialPulls,
+  type DialPullsChange,
+  type DialPullsVerdict,
+  dialPullsChange,
+  dialPullsVerdict,
+  type PulledBy,
+  pullAt,
+} from './tension/pulls.ts';
+export {
+  type SeamFace,
+  type SeamPicture,
+  type SeamSet,
+  seamPicture,
+} from './tension/seamPicture.ts';
+export {
+  type BalanceSet,
+  balanceAt,
+  bendsOf,
+  discPress,
+  frictionAt,
+  type PathStage,
+  pullAlong,
+  THREAD_FRICTION,
+  type UpperPull,
+  USUAL_CHECK_SPRING,
+  USUAL_DRAG,
+} from './tension/upperPull.ts';
 export { capstan } from './thread/capstan.ts';
 export { FIBRES, type Fibre, texOfDiameter, threadDiameter } from './thread/diameter.ts';
 export {

@@ -31,6 +31,17 @@ export function knotOf(top: number, bobbin: number, sharpness: number = KNOT_SHA
   return { depth, balance: 2 * depth - 1 };
 }
 
+/**
+ * Pulls by the gauge at which the knot lies in the middle, top over bobbin: the top thread is gauged at the needle, with
+ * all its guides. From memory, typical; a machine's own where it was found.
+ */
+export const EVEN_RATIO = 3;
+
+/** Where the knot lies by pulls as a gauge reads them. */
+export function gaugedKnot(top: number, bobbin: number, even: number = EVEN_RATIO): Knot {
+  return knotOf(top / positive('even', even), bobbin);
+}
+
 /** On which faces the other thread shows: the knot is nearer to it than a thread is thick. */
 export function showsOn(
   { depth }: Pick<Knot, 'depth'>,

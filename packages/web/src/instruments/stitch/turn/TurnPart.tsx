@@ -1,4 +1,4 @@
-import { knotOf, leftBelow, showsOn, TOP_THREADS, type TopThread } from '@nodo/core';
+import { gaugedKnot, leftBelow, showsOn, TOP_THREADS, type TopThread } from '@nodo/core';
 import type { Quantity } from '@nodo/ticket';
 import { lazy, Suspense, useState } from 'react';
 import { write } from '../../../messages/index.ts';
@@ -90,7 +90,7 @@ function WhereKnotLies({ fabric, thread }: { readonly fabric: number; readonly t
     onTicket?.ticket.life.measures.findLast((one) => one.quantity === quantity)?.value ?? 0;
   const [top, bobbin] = [last('top-tension'), last('bobbin-tension')];
   if (!(top > 0 && bobbin > 0)) return <p className="text-sm text-quiet">{words.unknown}</p>;
-  const knot = knotOf(top, bobbin);
+  const knot = gaugedKnot(top, bobbin);
   return (
     <p className="leading-snug">
       {words.lies(Math.round(knot.depth * 100))} {words.shows(showsOn(knot, fabric, thread))}
