@@ -1,5 +1,5 @@
 import { spreadOf } from '../scripts/lib/spread.mjs';
-import { type BenchMachine, benchMachine } from './tension/machines.ts';
+import { assertFrozen, type BenchMachine, benchMachine } from './tension/machines.ts';
 import { follow, METHODS, type Method, type Went } from './tension/methods.ts';
 
 /** Machines that nobody tuned anything on. */
@@ -15,6 +15,7 @@ export const tensionBenches = PLACES.flatMap((places) =>
 );
 
 function judged(places: number, method: Method) {
+  assertFrozen();
   const all = Array.from({ length: SEEDS.count }, (_, index) => {
     const machine = benchMachine(SEEDS.first + index);
     return { machine, went: follow(machine, places, method) };

@@ -139,12 +139,6 @@ try {
   await lead.goto(`${stage.url}/shop`, { waitUntil: 'domcontentloaded' });
   await lead.waitForSelector('table input');
   await shoot(lead, 'shop');
-  await lead.goto(`${stage.url}/data`, { waitUntil: 'domcontentloaded' });
-  await lead.locator('button ::-p-text(Suggest one)').click();
-  await lead.locator('input[type=checkbox]').click();
-  await lead.locator('button ::-p-text(Seal and back up)').click();
-  await lead.locator('button ::-p-text(Back up now)').wait();
-  await shoot(lead, 'data');
 
   await openFromRack(odren, 'Teal zigzag');
   await odren.goto(`${odren.url()}/needle/seat`, { waitUntil: 'domcontentloaded' });
@@ -180,6 +174,28 @@ try {
   await odren.goto(`${odren.url()}/stitch/why?late=3.5`, { waitUntil: 'domcontentloaded' });
   await odren.waitForSelector('[data-least]');
   await shoot(odren, 'stitch');
+
+  await openFromRack(odren, 'Red portable');
+  await odren.goto(`${odren.url()}/tension`, { waitUntil: 'domcontentloaded' });
+  // Sewn as it came, threaded anew and sewn again, sewn at what was proposed.
+  for (const [dial, knot] of [
+    ['2', 'Knot clearly below'],
+    ['2', 'Knot clearly below'],
+    ['', 'Knot a little on top'],
+  ]) {
+    const readings = odren.locator(`fieldset button ::-p-text(${knot})`);
+    for (let place = 0; place < 3; place += 1) await readings.click();
+    const box = odren.locator('::-p-aria([name="Dial stands at"][role="textbox"])');
+    if (dial) await box.fill(dial);
+    await odren.locator('::-p-aria([name="Save this try"])').click();
+    await odren.waitForSelector('[data-curve-chart] canvas');
+    for (const done of ['Threaded anew', 'Bobbin and case are well']) {
+      const button = await odren.$(`::-p-aria([name="${done}"])`);
+      await button?.click();
+    }
+  }
+  await odren.evaluate(() => document.querySelector('[data-advice]')?.scrollIntoView());
+  await shoot(odren, 'tension');
 
   const night = await pageOf('tavi', 'night');
   await night.waitForSelector('section ul a');

@@ -13,7 +13,12 @@ import {
   ShopProfiles,
   withShop,
 } from '@nodo/server';
-import { newCustomerProfile, newMachineProfile } from '@nodo/shop';
+import {
+  type MachineTension,
+  newCustomerProfile,
+  newMachineProfile,
+  UNKNOWN_TENSION,
+} from '@nodo/shop';
 import { BODY_COLOURS, type BodyColour } from '@nodo/ticket';
 import { DemoBench } from './bench.ts';
 import { DEMO_CALLS, type DemoCall } from './calls.ts';
@@ -172,7 +177,12 @@ const COLOUR_WORDS = new Map<string, BodyColour>([
 ]);
 
 /** Whose machine it is, as the counter writes it down; the same every time they come. */
-function known(family: string, label: string, [name, phone]: readonly [string, string]) {
+function known(
+  time: DemoTime,
+  family: string,
+  label: string,
+  [name, phone]: readonly [string, string],
+) {
   const customer = idOf(`customer ${name}`);
   const machine = idOf(`machine ${name} ${label}`);
   const plate = MODELS[label.length % MODELS.length] ?? '';
@@ -184,10 +194,53 @@ function known(family: string, label: string, [name, phone]: readonly [string, s
     model: plate,
     serial,
     needles,
+    tension: tensionKnown(time, label),
   };
   return {
     customer: { id: customer, ...newCustomerProfile(name, phone) },
     machine: { id: machine, card },
+  };
+}
+
+/** What an earlier visit left on the record of one machine. */
+function tensionKnown({ now, zone }: DemoTime, label: string): MachineTension {
+  if (label !== 'Red portable') return UNKNOWN_TENSION;
+  const day = dayAfter(dayOf(now.toISOString(), zone), -75);
+  return {
+    ...UNKNOWN_TENSION,
+    baseline: {
+      day,
+      by: 'gauge',
+      free: 3,
+      pulls: [
+        { dial: 2, pull: 31, going: 'up' },
+        { dial: 4, pull: 60, going: 'up' },
+        { dial: 6, pull: 106, going: 'up' },
+        { dial: 4, pull: 63, going: 'down' },
+        { dial: 2, pull: 33, going: 'down' },
+      ],
+      bobbin: 24,
+    },
+    worked: [
+      {
+        day,
+        top: 'tex 30 polyester',
+        bobbin: 'tex 30 polyester',
+        fabric: '2 x plain cotton',
+        dial: 4,
+        screw: 0,
+        wanted: 0,
+      },
+      {
+        day,
+        top: 'tex 40 cotton',
+        bobbin: 'tex 30 polyester',
+        fabric: '3 x quilt',
+        dial: 5.5,
+        screw: 0,
+        wanted: 0,
+      },
+    ],
   };
 }
 
@@ -204,7 +257,7 @@ async function tell(store: EventStore, told: DemoTicket, time: DemoTime): Promis
   const id = demoTicketId(told.tag);
   const bench = new DemoBench(store, id, arrival(time, told.came));
   const { family, label, tag, shelf, words } = told;
-  const rows = known(family, label, told.customer);
+  const rows = known(time, family, label, told.customer);
   const { customer, machine } = rows;
   const first = {
     family,
@@ -243,7 +296,7 @@ async function tellPast(
 ): Promise<DemoBench> {
   const { name, family, label, words, complaint, cause, by, part, minutes, refused } = visit;
   const bench = new DemoBench(store, pastTicketId(name), arrival(time, visit.came));
-  const rows = known(family, label, visit.customer);
+  const rows = known(time, family, label, visit.customer);
   await bench.record(
     'mirra',
     'intake-taken',
@@ -297,7 +350,7 @@ function pastTicketId(name: string): string {
 async function tellCall(store: EventStore, call: DemoCall, time: DemoTime): Promise<DemoBench> {
   const bench = new DemoBench(store, idOf(`call ${call.label}`), arrival(time, call.came));
   const { family, label, words } = call;
-  const rows = known(family, label, call.customer);
+  const rows = known(time, family, label, call.customer);
   const { customer, machine } = rows;
   const first = {
     family,

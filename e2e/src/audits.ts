@@ -101,6 +101,17 @@ export function auditEachView(theme: 'day' | 'night'): void {
       expect(await odren.audit()).toEqual([]);
     });
 
+    it.each([
+      ['balance', 'Which picture looks like it?'],
+      ['pull', 'Presser up, gf'],
+      ['alike', 'Tells them apart'],
+    ])('Tension, beside a ticket: %s', async (part, shown) => {
+      const odren = await screen('odren', theme);
+      await odren.go(`/bench/${demoTicketId(14)}/tension/${part}`);
+      await odren.sees(shown);
+      expect(await odren.audit()).toEqual([]);
+    });
+
     it('Bobbin, a mark about to be laid where an earlier visit left one', async () => {
       const odren = await screen('odren', theme);
       await odren.go(`/bench/${demoTicketId(27)}/bobbin/marks?on=plate-top`);

@@ -43,6 +43,9 @@ const INSTRUMENTS = [
   'stitch/why',
   'stitch/turn',
   'stitch/timing',
+  'tension/balance',
+  'tension/pull',
+  'tension/alike',
 ].map((part) => [part, `/bench/${demoTicketId(14)}/${part}`, 'Back to the bench'] as const);
 
 const EVERY_VIEW = [...VIEWS, ...LEADS_VIEWS, ...INSTRUMENTS];

@@ -6,17 +6,9 @@ import { choose } from './choose.ts';
 import { field, type Screen } from './screen.ts';
 import { slide } from './slide.ts';
 import { useStage } from './stage.ts';
+import { typeOver } from './typeOver.ts';
 
 const { screen } = useStage();
-
-/** Types over what stands in a field, as a hand does: filling it past the page is undone when it is painted anew. */
-async function type(one: Screen, name: string, text: string): Promise<void> {
-  await (await one.page.waitForSelector(field(name)))?.focus();
-  await one.page.keyboard.down('Control');
-  await one.press('a');
-  await one.page.keyboard.up('Control');
-  await one.page.keyboard.type(text);
-}
 
 /** The wheel's degrees and what it says of them. */
 function wheel(one: Screen): Promise<readonly [degrees: number, says: string]> {
@@ -129,9 +121,9 @@ describe('timing at the bench', () => {
 
   async function readSwings(one: Screen, readings: typeof LATE | typeof RIGHT): Promise<void> {
     for (const [swing, lift, above, gap] of readings) {
-      await type(one, `Needle has risen, ${swing}, mm`, lift);
-      await type(one, `Point above the eye, ${swing}, mm`, above);
-      await type(one, `Gap, by feeler, ${swing}, mm`, gap);
+      await typeOver(one, `Needle has risen, ${swing}, mm`, lift);
+      await typeOver(one, `Point above the eye, ${swing}, mm`, above);
+      await typeOver(one, `Gap, by feeler, ${swing}, mm`, gap);
     }
   }
 
@@ -176,7 +168,7 @@ describe('timing at the bench', () => {
       true,
     ]);
     await odren.click('Save as found');
-    await type(odren, 'Where it stands now', 'collar screw at 2 o’clock, pen line');
+    await typeOver(odren, 'Where it stands now', 'collar screw at 2 o’clock, pen line');
     await odren.click('Marked and saved');
     await odren.sees('Starting position: collar screw at 2 o’clock, pen line');
     await odren.click('Hook timing set');
@@ -212,7 +204,7 @@ describe('timing at the bench', () => {
     await odren.click('Change the record');
     // The bar that saves lies over the end of a long form until it is scrolled on.
     await odren.clickLine('button', 'Copy values from another machine');
-    await type(odren, 'Model, serial or name', 'Copper zigzag');
+    await typeOver(odren, 'Model, serial or name', 'Copper zigzag');
     await odren.clickLine('button[aria-pressed]', 'Copper zigzag');
     await odren.clickLine('button', 'Copy these 3 values');
     const from = await odren.read(field('Loop lift, Manual, page'), (box) =>

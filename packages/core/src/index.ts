@@ -225,6 +225,7 @@ export { eyePasses, stitchLength, threadPerStitch } from './stitch/threadDemand.
 export {
   BALANCED,
   DIAL,
+  DIAL_ENDS,
   isAtEnd,
   type TensionAdvice,
   type TensionAnswer,
@@ -234,9 +235,12 @@ export {
   USUAL_SCHOOL,
 } from './tension/advice.ts';
 export {
+  balanceOver,
   balanceRead,
   curveBalance,
+  dialFor,
   READ_BY_EYE,
+  type Spread,
   type TensionBelief,
   type TensionCurves,
   type TensionSetting,

@@ -2,8 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   balanceAt,
+  balanceOver,
   bendsOf,
   curveBalance,
+  dialFor,
   dialPullsChange,
   dialPullsVerdict,
   discPress,
@@ -74,6 +76,29 @@ describe('what the tries say of the curve', () => {
         expect(curveBalance(curves, place, { dial: more, screw: 0 })).toBeLessThan(
           curveBalance(curves, place, { dial: less, screw: 0 }),
         );
+  });
+
+  it('tells where it would balance, and where the knot would lie at each number, with eight in ten', () => {
+    const belief = tensionBelief([
+      sewn(2, { even: 5 }),
+      sewn(5, { even: 5 }),
+      sewn(6, { even: 5 }),
+    ]);
+    const { low, middle, high } = dialFor(belief, 0, 0);
+    expect(low).toBeLessThanOrEqual(5);
+    expect(high).toBeGreaterThanOrEqual(5);
+    expect(Math.abs(middle - 5)).toBeLessThanOrEqual(0.25);
+    // Looser by the screw, the dial has to go down for the same knot.
+    expect(dialFor(belief, 0, -10).middle).toBeLessThan(middle);
+    expect(dialFor(belief, 0.3, 0).middle).toBeLessThan(middle);
+    const over = balanceOver(belief, [0, 3, 5, 9], 0);
+    over.forEach((spread) => {
+      expect(spread.low).toBeLessThanOrEqual(spread.middle);
+      expect(spread.middle).toBeLessThanOrEqual(spread.high);
+    });
+    expect(over.map((spread) => spread.middle)).toEqual(
+      over.map((spread) => spread.middle).toSorted((one, other) => other - one),
+    );
   });
 
   it('tells a knot that stays and one that wanders from one that follows', () => {

@@ -60,6 +60,15 @@ export const MEASURE_COLUMNS: readonly Column<MeasureRow>[] = [
   { name: 'when', of: ({ measure }) => measure.when },
   { name: 'needle', of: ({ measure }) => measure.at ?? null },
   { name: 'swing', of: ({ measure }) => measure.swing ?? null },
+  { name: 'presser', of: ({ measure }) => measure.pulled?.presser ?? null },
+  {
+    name: 'dial',
+    of: ({ measure: { pulled } }) => (pulled?.presser === 'down' ? pulled.dial : null),
+  },
+  {
+    name: 'dial_going',
+    of: ({ measure: { pulled } }) => (pulled?.presser === 'down' ? pulled.going : null),
+  },
   { name: 'limit_least', of: ({ measure }) => measure.limit?.least ?? null },
   { name: 'limit_most', of: ({ measure }) => measure.limit?.most ?? null },
   { name: 'limit_from', of: ({ measure }) => measure.limit?.standing ?? null },

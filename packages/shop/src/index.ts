@@ -81,4 +81,21 @@ export {
   withAdjustment,
   withinSliders,
 } from './stitch/settings.ts';
+export {
+  type MachineTension,
+  pullsOf,
+  type TensionBaseline,
+  UNKNOWN_TENSION,
+  type WorkedSetting,
+  withWorked,
+  workedWith,
+} from './tension/machineTension.ts';
+export {
+  asTries,
+  lookedAt,
+  mayTurnScrew,
+  type SewnTry,
+  screwNow,
+  triesInForce,
+} from './tension/tries.ts';
 export { absenceOn, workingTimeOf } from './workingTime.ts';

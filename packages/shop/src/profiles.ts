@@ -17,6 +17,7 @@ import {
 } from '@nodo/knowledge';
 import { BODY_COLOURS, MOST_NEEDLES, QUANTITY_IDS, SPOKEN } from '@nodo/ticket';
 import { z } from 'zod';
+import { machineTension, UNKNOWN_TENSION } from './tension/machineTension.ts';
 
 /** Facts of a family that one machine may have otherwise; the family's hold where it is silent. */
 export const MACHINE_FACTS = [
@@ -71,6 +72,7 @@ export const machineProfile = z.object({
   /** Where it is oiled, with what, how often; the manual's words. */
   oilPoints: humanText(1000, 0),
   notes: humanText(2000, 0),
+  tension: machineTension.default(UNKNOWN_TENSION),
 });
 export type MachineProfile = z.infer<typeof machineProfile>;
 

@@ -229,6 +229,7 @@ const NOT_FOR_THE_COUNTER: readonly EventType[] = [
   'needle-fitted',
   'pieces-laid',
   'screw-turned',
+  'tension-tried',
   'mark-found',
   'mark-ended',
 ];

@@ -24,6 +24,7 @@ import eventsV11 from './golden/events-v11.json';
 import eventsV12 from './golden/events-v12.json';
 import eventsV13 from './golden/events-v13.json';
 import eventsV14 from './golden/events-v14.json';
+import eventsV15 from './golden/events-v15.json';
 import { Story } from './story.ts';
 
 const RATES = { hour: 6000, taxPerMille: 190, taxIncluded: true };
@@ -156,6 +157,7 @@ describe('what changes the plan', () => {
     eventsV12,
     eventsV13,
     eventsV14,
+    eventsV15,
   ];
 
   /** All of a ticket that inference and planning read. */

@@ -87,6 +87,8 @@ const SURE_OF_DIAL = 0.6;
 const NEAR_END = 1;
 /** All turns of a screw together stay within a quarter: common practice. */
 const MOST_SCREW = 3 * SCREW_STEP;
+/** Between two halves the eye still sets a quarter. */
+const FINEST = 0.25;
 /** How much likelier an end of the dial must be than what lies between them. Ours. */
 const END_IS_BETTER = 1;
 
@@ -119,8 +121,12 @@ function adviceFor(
   }
   if (task.school.first === 'bobbin' && !task.bobbinSeen) return { kind: 'look-at-bobbin' };
   if (tries.length >= MOST_TRIES) return { kind: 'stop', cause: 'no-end' };
-  const dials = allowedDials(tries, task);
-  const best = bestDial(dials, last.screw, task, chanceAt);
+  const coarse = allowedDials(task, coarseStep(tries, task));
+  const coarseBest = bestDial(coarse, last.screw, task, chanceAt);
+  // What was sewn already is not sewn again while something between the steps is likelier.
+  const isSewn = tries.some(({ dial, screw }) => dial === coarseBest.dial && screw === last.screw);
+  const dials = isSewn ? allowedDials(task, FINEST) : coarse;
+  const best = isSewn ? bestDial(dials, last.screw, task, chanceAt) : coarseBest;
   if (best.chance >= OUT_OF_REACH || tries.length < 2) {
     return { kind: 'dial', setting: { dial: best.dial, screw: last.screw }, chance: best.chance };
   }
@@ -142,16 +148,16 @@ function elseCause({ causes }: TensionBelief): Exclude<TensionCause, 'dial'> {
   return causes.erratic > causes['no-answer'] ? 'erratic' : 'no-answer';
 }
 
-/** Where the dial may be set now. */
-function allowedDials(
-  tries: readonly TensionTry[],
-  { school, wanted }: TensionTask,
-): readonly number[] {
+/** By what the dial is turned: the school's step until the knot has changed sides. */
+function coarseStep(tries: readonly TensionTry[], { school, wanted }: TensionTask): number {
   const sides = tries.map((one) => balanceRead(one) - wanted);
   const hasChanged = sides.some((side) => side > 0) && sides.some((side) => side < 0);
-  const first = school.steps === 'whole' ? 1 : 0.5;
-  // Between two halves the eye still sets a quarter.
-  const step = hasChanged ? Math.min(first / 2, 0.25) : first;
+  if (hasChanged) return FINEST;
+  return school.steps === 'whole' ? 1 : 0.5;
+}
+
+/** Where the dial may be set, in such steps. */
+function allowedDials({ school }: TensionTask, step: number): readonly number[] {
   const all = Array.from(
     { length: (DIAL.most - DIAL.least) / step + 1 },
     (_, index) => DIAL.least + index * step,

@@ -111,6 +111,50 @@ export function curveBalance(
   return -Math.tanh(driven - (perMinute[place] ?? 0) * screw);
 }
 
+/** A value of which nothing is known but its chances: the middle one, and where eight in ten of it lie. */
+export interface Spread {
+  readonly low: number;
+  readonly middle: number;
+  readonly high: number;
+}
+
+/** Where the knot would lie at each of these numbers of the dial. */
+export function balanceOver(
+  { curves }: TensionBelief,
+  dials: readonly number[],
+  screw: number,
+): readonly Spread[] {
+  return dials.map((dial) =>
+    spreadOf(curves.weight, (place) => curveBalance(curves, place, { dial, screw })),
+  );
+}
+
+/** At which number of the dial the knot would lie where it is wanted; the middle alone has it at every curve. */
+export function dialFor({ curves }: TensionBelief, wanted: number, screw: number): Spread {
+  const { even, steep, perMinute, weight } = curves;
+  const driven = -Math.atanh(Math.max(-0.99, Math.min(0.99, wanted)));
+  return spreadOf(
+    weight,
+    (place) =>
+      (even[place] ?? 0) + (driven + (perMinute[place] ?? 0) * screw) / (steep[place] ?? 1),
+  );
+}
+
+function spreadOf(weight: Float64Array, placed: (place: number) => number): Spread {
+  const sorted = Array.from(weight, (one, place) => [placed(place), one] as const).sort(
+    ([one], [other]) => one - other,
+  );
+  const at = (share: number) => {
+    let sum = 0;
+    for (const [value, one] of sorted) {
+      sum += one;
+      if (sum >= share) return value;
+    }
+    return sorted.at(-1)?.[0] ?? 0;
+  };
+  return { low: at(0.1), middle: at(0.5), high: at(0.9) };
+}
+
 /** Chance that the knot lies within `tolerance` of where it is wanted, should it be the dial. */
 export function chanceWithin(
   { curves }: TensionBelief,

@@ -35,6 +35,8 @@ export interface SeamPicture {
 const MOST_ALONG = 0.45;
 /** From here on to the end the knot is out of the fabric and is drawn along its face. Ours. */
 const OUT_FROM = 0.7;
+/** From here on the other thread is seen deep in the hole: with the knot in the middle a tiny dot on both faces. Ours. */
+const SEEN_FROM = -0.4;
 
 /**
  * A seam of stitches by where its knots lie. Within the fabric the other thread fills the hole the more the nearer the
@@ -70,7 +72,7 @@ function faceOf(holes: readonly Point[], drawn: number): SeamFace {
         ...(next ? [towards(at, next, along)] : []),
       ];
     }),
-    dot: Math.min(1, Math.max(0, (drawn + 1) / 2 / OUT_FROM)) ** 2,
+    dot: Math.min(1, Math.max(0, (drawn - SEEN_FROM) / (OUT_FROM - SEEN_FROM))) ** 2,
   };
 }
 

@@ -52,6 +52,7 @@ import { screwTurned } from './screwTurned.ts';
 import { setUpNoted } from './setUpNoted.ts';
 import { signed } from './signed.ts';
 import { symptomSettled } from './symptomSettled.ts';
+import { tensionTried } from './tensionTried.ts';
 import { ticketClosed } from './ticketClosed.ts';
 import { ticketReopened } from './ticketReopened.ts';
 import { upgradedBody } from './upgrade.ts';
@@ -100,6 +101,7 @@ const EVENT_KINDS = {
   'work-told': workTold,
   'pieces-laid': piecesLaid,
   'screw-turned': screwTurned,
+  'tension-tried': tensionTried,
   'mark-found': markFound,
   'mark-ended': markEnded,
   signed: signed,

@@ -47,6 +47,7 @@ const CHANGES_PLAN: Readonly<Record<EventType, boolean>> = {
   'work-told': false,
   'pieces-laid': false,
   'screw-turned': false,
+  'tension-tried': false,
   'mark-found': false,
   'mark-ended': false,
   signed: false,

@@ -7,6 +7,7 @@ import type {
   ClosingSheet,
   Contact,
   Discount,
+  KeptTry,
   Measure,
   NeverCollected,
   PaidBy,
@@ -95,6 +96,8 @@ export interface Life {
   readonly work: SewingWork | undefined;
   /** The pieces of a broken needle as they were last recorded. */
   readonly pieces: (PiecesLaid & { readonly seq: number }) | undefined;
+  /** What was sewn to set the tension, the latest last. */
+  readonly tries: readonly (KeptTry & { readonly seq: number })[];
   /** How far the screws of its cases were turned. */
   readonly screws: Readonly<Partial<Record<CaseWhich, ScrewLog>>>;
   /** Marks found on what the needle can reach. */
@@ -144,6 +147,7 @@ export const NEW_LIFE: Life = {
   needles: [],
   work: undefined,
   pieces: undefined,
+  tries: [],
   screws: {},
   marks: [],
   payments: [],

@@ -109,6 +109,33 @@ const LIMIT_PROVENANCES = [
   'shop',
 ] as const satisfies readonly Provenance[];
 
+/** Where the dial of the top tension stands: most count from 0 to 9. */
+export const dialNumber = z.number().min(0).max(9);
+
+/** Minutes of a clock that a case's screw was turned in all, clockwise plus. */
+export const screwTotal = z.number().min(-120).max(120);
+
+/** Signed balance of a seam: -1 on top, 0 in the middle, 1 below. */
+export const balanceValue = z.number().min(-1).max(1);
+
+/** Seams by which the balance is read. */
+export const SEAM_KINDS = ['straight', 'zigzag'] as const;
+export type SeamKind = (typeof SEAM_KINDS)[number];
+
+/** One sewn try: how the tension stood, and where the knot lay along the seam. */
+export const tensionTry = z.object({
+  dial: dialNumber,
+  screw: screwTotal,
+  /** At one or more places along the seam. */
+  read: z.array(balanceValue).min(1).max(9),
+  seam: z.enum(SEAM_KINDS),
+  /** Where the knot was wanted. */
+  wanted: balanceValue,
+  /** Which needle of a head it is about. */
+  at: needlePosition.optional(),
+});
+export type KeptTry = z.infer<typeof tensionTry>;
+
 /** Where the needle stands in its swing, to the right as one sits before the machine. */
 export const SWING_PLACES = ['left', 'middle', 'right'] as const;
 export type SwingPlace = (typeof SWING_PLACES)[number];
@@ -123,6 +150,13 @@ export const measure = z.object({
   at: needlePosition.optional(),
   /** At which swing of a zigzag machine. */
   swing: z.enum(SWING_PLACES).optional(),
+  /** Of a pull of the top thread: how dial and presser stood. */
+  pulled: z
+    .discriminatedUnion('presser', [
+      z.object({ presser: z.literal('up') }),
+      z.object({ presser: z.literal('down'), dial: dialNumber, going: z.enum(['up', 'down']) }),
+    ])
+    .optional(),
   /** What it was held against, and who says so. */
   limit: z
     .object({

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 
 /** What can be opened beside a ticket. */
-export type Tool = 'needle' | 'bobbin' | 'stitch' | 'knowledge';
+export type Tool = 'needle' | 'bobbin' | 'stitch' | 'tension' | 'knowledge';
 
 /** Things of the bench that a line is about. */
 type Thing = 'dish' | 'plugged' | 'unplugged' | 'packet' | 'caliper';
@@ -67,6 +67,13 @@ const GLYPHS = {
     <>
       <path d="M2 9h22M2 15h22" />
       <path d="M5 5v10a3 3 0 0 0 6 0V5M15 3v12q0 8 3.500 8t3.500-8v-6" />
+    </>
+  ),
+  // Two discs from the side, the thread between them, the spring behind.
+  tension: (
+    <>
+      <path d="M10 4v18M15 4v18M15 9l3-2v12l-3-2M18 13h6" />
+      <path d="M12.500 2v22" strokeDasharray="3 3" />
     </>
   ),
   // A dish with the screws that came off.

@@ -152,6 +152,7 @@ const TOOLS: readonly (readonly [tool: Tool, address: (ticket: string) => string
   ['needle', (ticket) => `/bench/${ticket}/needle`],
   ['bobbin', (ticket) => `/bench/${ticket}/bobbin`],
   ['stitch', (ticket) => `/bench/${ticket}/stitch`],
+  ['tension', (ticket) => `/bench/${ticket}/tension`],
   ['knowledge', (ticket) => `/knowledge?ticket=${ticket}`],
 ];
 

@@ -1,6 +1,6 @@
 import type { CheckId } from '@nodo/knowledge';
 
-type Part = readonly [instrument: 'needle' | 'bobbin' | 'stitch', part: string];
+type Part = readonly [instrument: 'needle' | 'bobbin' | 'stitch' | 'tension', part: string];
 
 /** Which part of which instrument measures for a check. */
 const MEASURED_BY: Readonly<Partial<Record<string, Part>>> = {
@@ -35,6 +35,10 @@ const MEASURED_BY: Readonly<Partial<Record<string, Part>>> = {
   'case-drop': ['bobbin', 'tension'],
   'case-gauge': ['bobbin', 'tension'],
   'case-stand': ['bobbin', 'tension'],
+  'pull-foot-up': ['tension', 'pull'],
+  'pull-foot-down': ['tension', 'pull'],
+  'dial-sweep': ['tension', 'pull'],
+  'mid-dial-sew': ['tension', 'balance'],
   timing: ['stitch', 'timing'],
   'bar-height': ['stitch', 'timing'],
   'hook-gap': ['stitch', 'timing'],

@@ -47,7 +47,7 @@ export function ShopBar() {
 }
 
 /** The instruments' own pages. */
-const TOOL_PAGES = /^\/(needle|bobbin|stitch)/;
+const TOOL_PAGES = /^\/(needle|bobbin|stitch|tension)/;
 
 function BarLink({
   to,

@@ -3,6 +3,7 @@ import { type Tool, ToolGlyph } from '../../drawing/ToolGlyph.tsx';
 import { BOBBIN_PARTS } from '../../instruments/bobbin/bobbinParts.ts';
 import { NEEDLE_PARTS } from '../../instruments/needle/needleParts.ts';
 import { STITCH_PARTS } from '../../instruments/stitch/stitchParts.ts';
+import { TENSION_PARTS } from '../../instruments/tension/tensionParts.ts';
 import { later } from '../../messages/later.ts';
 
 /** Every instrument with its parts, opened alone; beside a ticket they stand in its bar. */
@@ -13,6 +14,7 @@ const INSTRUMENTS: readonly {
   { tool: 'needle', parts: NEEDLE_PARTS },
   { tool: 'bobbin', parts: BOBBIN_PARTS },
   { tool: 'stitch', parts: STITCH_PARTS },
+  { tool: 'tension', parts: TENSION_PARTS },
 ];
 
 /** The instruments of the bench, by what they measure. */

@@ -3,6 +3,7 @@ export const instrument = {
   needle: 'Needle',
   bobbin: 'Bobbin',
   stitch: 'Stitch',
+  tension: 'Tension',
   tools: {
     title: 'Tools',
     lead: 'Opened here, a tool shows its readings and keeps none. From a ticket it works on that machine, and what it reads is saved there.',

@@ -150,7 +150,13 @@ const SWING: Readonly<Record<SwingPlace, string>> = {
   right: 'Right swing',
 };
 
-function measuredLine({ quantity, value, when, at, swing, limit }: Measure): string {
+/** How dial and presser stood at a pull of the top thread. */
+function pulledAt(pulled: NonNullable<Measure['pulled']>): string {
+  if (pulled.presser === 'up') return 'presser up';
+  return `dial ${pulled.dial}, come ${pulled.going} to it`;
+}
+
+function measuredLine({ quantity, value, when, at, swing, pulled, limit }: Measure): string {
   const unit = UNIT[QUANTITIES[quantity].unit];
   const needle = at === undefined || at === 1 ? '' : `Needle ${at}: `;
   const which = swing === undefined ? needle : `${needle}${SWING[swing]}: `;
@@ -159,7 +165,8 @@ function measuredLine({ quantity, value, when, at, swing, limit }: Measure): str
     (typeof least === 'number' && value < least) || (typeof most === 'number' && value > most);
   const bounds = [least, most].filter((bound) => typeof bound === 'number').join(' to ');
   const held = limit ? `, ${isOff ? 'outside' : 'within'} ${bounds}` : '';
-  return `${which}${QUANTITY[quantity]} ${value} ${unit}${held}, ${when === 'found' ? 'as found' : 'as set'}`;
+  const stood = pulled ? `, ${pulledAt(pulled)}` : '';
+  return `${which}${QUANTITY[quantity]} ${value} ${unit}${stood}${held}, ${when === 'found' ? 'as found' : 'as set'}`;
 }
 
 /** An entry of a ticket's life, told on the Seam. */
@@ -257,6 +264,7 @@ export const life = {
   contactOutcome: (outcome: ContactOutcome) => CONTACT_OUTCOME[outcome],
   quantity: (quantity: Quantity) => QUANTITY[quantity],
   swing: (place: SwingPlace) => SWING[place],
+  pulledAt,
   unit: (quantity: Quantity) => UNIT[QUANTITIES[quantity].unit],
   fact: (fact: MachineFact) => FACT[fact],
   trait: (trait: string) => TRAIT[trait] ?? trait,

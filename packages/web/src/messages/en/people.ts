@@ -99,6 +99,7 @@ const ENTRIES: Readonly<Record<EventType, string>> = {
   'needle-fitted': 'saved a needle',
   'work-told': 'saved fabric and thread',
   'screw-turned': 'turned a case screw',
+  'tension-tried': 'sewed a try of the tension',
   'mark-found': 'put a mark on the map',
   'mark-ended': 'dealt with a mark',
   'pieces-laid': 'measured the pieces of a needle',

@@ -182,12 +182,13 @@ function limitWords(quantity: Quantity, value: ServiceValue | undefined): string
 }
 
 function measuredWords(
-  { quantity, value, when, swing, limit: held }: Ticket['life']['measures'][number],
+  { quantity, value, when, swing, pulled, limit: held }: Ticket['life']['measures'][number],
   own: ServiceValue | undefined,
 ): string {
   const words = m.life.sheet;
   const where = swing === undefined ? '' : `${m.life.swing(swing)}: `;
-  const measured = `${where}${m.life.quantity(quantity)} ${write.figure(value)} ${m.life.unit(quantity)}, ${words[when]}`;
+  const stood = pulled ? `, ${m.life.pulledAt(pulled)}` : '';
+  const measured = `${where}${m.life.quantity(quantity)} ${write.figure(value)} ${m.life.unit(quantity)}${stood}, ${words[when]}`;
   // What it was held against when it was read goes before: at a swing aside that is not the record's.
   const limit = held ?? own;
   if (!limit) return measured;

@@ -4,13 +4,13 @@ import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Reading } from '../../frame/bits.tsx';
+import { hasSerial } from '../../frame/gauge/serialGauge.ts';
+import type { GaugeInUse } from '../../frame/gauge/useGauge.ts';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { mayKeep } from '../../frame/instrumentBench.ts';
 import { KeepButton } from '../../frame/KeepButton.tsx';
 import { keepTension } from './keepTension.ts';
-import { hasSerial } from './serialGauge.ts';
 import { TensionAnswer } from './TensionAnswer.tsx';
-import type { GaugeInUse } from './useGauge.ts';
 
 /** A gauge while it draws the thread off: its stand-in until a real one is connected. */
 export function Gauge({

@@ -7,6 +7,7 @@ import { instruments } from '../../../messages/instruments.ts';
 import { ProvenanceMark } from '../../../ticket/ProvenanceMark.tsx';
 import { Choices } from '../../frame/bits.tsx';
 import { Frame } from '../../frame/Frame.tsx';
+import { useGauge } from '../../frame/gauge/useGauge.ts';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { Looks } from '../../frame/Looks.tsx';
 import { UnpluggedCaution } from '../../frame/UnpluggedCaution.tsx';
@@ -15,10 +16,12 @@ import { Hanging, HangingAnswer, KeepHanging, useHangingBoxes } from './Hanging.
 import { HANGING_FIRST } from './hangingReading.ts';
 import { owesTension } from './measuredSince.ts';
 import { ScrewClock } from './ScrewClock.tsx';
-import { useGauge } from './useGauge.ts';
 
 const METHODS = ['hang', 'gauge', 'stand', 'pull'] as const;
 type Method = (typeof METHODS)[number];
+
+/** What the stand-in for a gauge makes up. */
+const MADE_UP = { tension: 26, noise: 1.1, drift: 0, seed: 7 } as const;
 
 /** How firmly the case holds its thread, by any of four ways, and how far its screw was turned. */
 export function TensionPart() {
@@ -33,7 +36,7 @@ export function TensionPart() {
   const [stands, setStands] = useState<'up' | 'lifts' | 'lies'>();
   const [pulls, setPulls] = useState<'even' | 'none' | 'stutters'>();
   const boxes = useHangingBoxes();
-  const gauge = useGauge();
+  const gauge = useGauge(MADE_UP);
   const words = instruments.bobbin.tension;
   if (!traits.includes('bobbin')) return <p className="text-lg">{instruments.bobbin.none}</p>;
   const own = card?.service['bobbin-tension'];

@@ -1,15 +1,13 @@
 import { READING_QUANTITY, STITCH_QUANTITIES, type StitchMachine } from '@nodo/shop';
-import { mayTakeIn } from '@nodo/ticket';
 import { toast } from 'sonner';
-import { useChangeMachineMutation, useMachineQuery } from '../../../api/client.ts';
 import { m, write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { FormError } from '../../../session/FormError.tsx';
-import { useSession } from '../../../session/SessionContext.tsx';
 import { shopClock } from '../../../time/shopTime.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { TextLink } from '../../../ui/TextLink.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
+import { type OwnCard, useOwnCard } from '../../frame/useOwnCard.ts';
 import type { ReadCell } from './timingReading.ts';
 
 /** What is missing on the machine's record, and how what was read here gets there. */
@@ -21,7 +19,7 @@ export function OwnValues({
   readonly cells: readonly ReadCell[];
 }) {
   const { machine: id } = useInstrumentBench();
-  const mayRead = mayTakeIn(useSession().person.role);
+  const own = useOwnCard();
   const words = instruments.stitch.timing.own;
   const missing = STITCH_QUANTITIES.filter((quantity) => !machine.own.has(quantity));
   return (
@@ -39,21 +37,27 @@ export function OwnValues({
           )}
         </p>
       )}
-      {id !== undefined && mayRead && <KeepOwn id={id} cells={cells} />}
+      {id !== undefined && own && <KeepOwn own={own} machine={id} cells={cells} />}
     </section>
   );
 }
 
-function KeepOwn({ id, cells }: { readonly id: string; readonly cells: readonly ReadCell[] }) {
-  const { data } = useMachineQuery(id);
-  const [change, { isLoading, error }] = useChangeMachineMutation();
+function KeepOwn({
+  own,
+  machine,
+  cells,
+}: {
+  readonly own: OwnCard;
+  readonly machine: string;
+  readonly cells: readonly ReadCell[];
+}) {
+  const { card } = own;
   const words = instruments.stitch.timing.own;
   const read = cells.filter(
     ({ place, value }) => place === 'middle' && value !== undefined && !Number.isNaN(value),
   );
   const keep = async () => {
-    if (!data) return;
-    const { revision, customer, card } = data.machine;
+    if (!card) return;
     const from = words.from(write.plainDay(shopClock().day));
     const values = read.flatMap(({ reading, value }) =>
       value === undefined
@@ -61,22 +65,21 @@ function KeepOwn({ id, cells }: { readonly id: string; readonly cells: readonly 
         : [[READING_QUANTITY[reading], aroundRead(reading, value, from)] as const],
     );
     const service = { ...card.service, ...Object.fromEntries(values) };
-    const saved = await change({ machine: id, revision, customer, card: { ...card, service } });
-    if (saved.data) toast.success(words.kept);
+    if (await own.keep({ service })) toast.success(words.kept);
   };
   return (
     <>
       {read.length > 0 && (
         <>
           <p className="leading-snug">{words.text}</p>
-          <Button className="mt-1" disabled={!data || isLoading} onClick={() => void keep()}>
+          <Button className="mt-1" disabled={own.isBusy} onClick={() => void keep()}>
             {words.keep}
           </Button>
-          <FormError fault={error} />
+          <FormError fault={own.fault} />
         </>
       )}
       <p className="mt-1 text-sm">
-        <TextLink to={`/machines/${id}`}>{words.copy}</TextLink>
+        <TextLink to={`/machines/${machine}`}>{words.copy}</TextLink>
       </p>
     </>
   );

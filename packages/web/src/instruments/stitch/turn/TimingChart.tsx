@@ -1,12 +1,13 @@
 import type { StitchScene } from '@nodo/core';
 import { LineChart } from 'echarts/charts';
 import { GridComponent } from 'echarts/components';
-import { type EChartsType, init, use } from 'echarts/core';
+import { use } from 'echarts/core';
 import { LabelLayout } from 'echarts/features';
 import { CanvasRenderer } from 'echarts/renderers';
-import { type PointerEvent, useEffect, useRef, useState } from 'react';
+import { type PointerEvent, useCallback } from 'react';
+import { type ChartLook, useChart } from '../../../drawing/chart/useChart.ts';
 import { instruments } from '../../../messages/instruments.ts';
-import { type ChartLook, chartOption, SIDES } from './chartOption.ts';
+import { chartOption, SIDES } from './chartOption.ts';
 
 use([LineChart, GridComponent, LabelLayout, CanvasRenderer]);
 
@@ -20,40 +21,13 @@ export default function TimingChart({
   readonly step: number;
   readonly onStep: (step: number) => void;
 }) {
-  const box = useRef<HTMLDivElement>(null);
-  const chart = useRef<EChartsType>(undefined);
-  const [wide, setWide] = useState(0);
   const steps = scene.turn.shaft.length;
   const words = instruments.stitch.turn;
-  useEffect(() => {
-    const within = box.current;
-    if (!within) return undefined;
-    const drawn = init(within);
-    chart.current = drawn;
-    const fit = () => {
-      drawn.resize();
-      setWide(within.clientWidth);
-    };
-    fit();
-    const sized = new ResizeObserver(fit);
-    sized.observe(within);
-    return () => {
-      sized.disconnect();
-      drawn.dispose();
-      chart.current = undefined;
-    };
-  }, []);
-  useEffect(() => {
-    const draw = () => {
-      if (!box.current) return;
-      chart.current?.setOption(chartOption(scene, lookOf(box.current), words.chart));
-    };
-    draw();
-    // A chart is drawn in points: it does not follow the page's colours by itself.
-    const themed = new MutationObserver(draw);
-    themed.observe(document.documentElement, { attributeFilter: ['data-theme'] });
-    return () => themed.disconnect();
-  }, [scene, words]);
+  const optionOf = useCallback(
+    (look: ChartLook) => chartOption(scene, look, words.chart),
+    [scene, words],
+  );
+  const { box, wide } = useChart(optionOf);
   const inner = Math.max(1, wide - SIDES.left - SIDES.right);
   const turnTo = ({ currentTarget, clientX, buttons }: PointerEvent<HTMLDivElement>) => {
     if (buttons === 0) return;
@@ -78,17 +52,4 @@ export default function TimingChart({
       />
     </div>
   );
-}
-
-function lookOf(within: Element): ChartLook {
-  const style = getComputedStyle(within);
-  const colour = (name: string) => style.getPropertyValue(`--${name}`).trim();
-  return {
-    ink: colour('ink'),
-    quiet: colour('quiet'),
-    rule: colour('rule'),
-    above: colour('above'),
-    below: colour('below'),
-    font: style.fontFamily,
-  };
 }

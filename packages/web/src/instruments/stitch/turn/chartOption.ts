@@ -2,18 +2,9 @@ import type { StitchScene } from '@nodo/core';
 import type { LineSeriesOption } from 'echarts/charts';
 import type { GridComponentOption } from 'echarts/components';
 import type { ComposeOption } from 'echarts/core';
+import type { ChartLook } from '../../../drawing/chart/useChart.ts';
 
 export type ChartOption = ComposeOption<LineSeriesOption | GridComponentOption>;
-
-/** What a chart is drawn in: the page's own colours and letters. */
-export interface ChartLook {
-  readonly ink: string;
-  readonly quiet: string;
-  readonly rule: string;
-  readonly above: string;
-  readonly below: string;
-  readonly font: string;
-}
 
 export interface ChartWords {
   readonly needle: string;

@@ -4,9 +4,7 @@ import { toast } from 'sonner';
 import { instruments } from '../../../messages/instruments.ts';
 import type { GaugePort } from './gaugePort.ts';
 import { serialGauge } from './serialGauge.ts';
-import { simulatedGauge } from './simulatedGauge.ts';
-
-const STAND_IN = simulatedGauge({ tension: 26, noise: 1.1, drift: 0, seed: 7 });
+import { type MadeUpPull, simulatedGauge } from './simulatedGauge.ts';
 
 export interface GaugeInUse {
   readonly standIn: boolean;
@@ -19,9 +17,12 @@ export interface GaugeInUse {
   readonly connect: () => Promise<void>;
 }
 
-/** A gauge that draws the thread off: its stand-in until a real one is connected. */
-export function useGauge(): GaugeInUse {
-  const [port, setPort] = useState<GaugePort>(STAND_IN);
+/**
+ * A gauge that draws the thread off: its stand-in until a real one is connected.
+ * @param madeUp by the stand-in
+ */
+export function useGauge(madeUp: MadeUpPull): GaugeInUse {
+  const [port, setPort] = useState<GaugePort>(() => simulatedGauge(madeUp));
   const [samples, setSamples] = useState<readonly GaugeSample[]>([]);
   const [isRunning, setRunning] = useState(false);
   const stop = useRef<(() => void) | undefined>(undefined);
