@@ -189,12 +189,12 @@ try {
     if (dial) await box.fill(dial);
     await odren.locator('::-p-aria([name="Save this try"])').click();
     await odren.waitForSelector('[data-curve-chart] canvas');
-    for (const done of ['Threaded anew', 'Bobbin and case are well']) {
+    for (const done of ['Threaded anew', 'Under its spring, light even drag']) {
       const button = await odren.$(`::-p-aria([name="${done}"])`);
       await button?.click();
     }
   }
-  await odren.evaluate(() => document.querySelector('[data-advice]')?.scrollIntoView());
+  await odren.evaluate(() => document.querySelector('h1')?.scrollIntoView({ block: 'nearest' }));
   await shoot(odren, 'tension');
 
   const night = await pageOf('tavi', 'night');

@@ -61,7 +61,7 @@ describe('the balance', () => {
     await typeOver(odren, 'Dial stands at', '2');
     await sew(odren, machine);
     if ((await advice(odren)).includes('Look at the bobbin')) {
-      await odren.click('Bobbin and case are well');
+      await odren.click('Under its spring, light even drag');
     }
     const said: string[] = [];
     while (!(await advice(odren)).startsWith('Balanced') && said.length < 6) {
@@ -104,7 +104,7 @@ describe('the balance', () => {
     for (let tries = 0; tries < 3; tries += 1) {
       const now = await advice(tavi);
       if (now.startsWith('Stop turning')) break;
-      if (now.includes('Look at the bobbin')) await tavi.click('Bobbin and case are well');
+      if (now.includes('Look at the bobbin')) await tavi.click('Under its spring, light even drag');
       else await sew(tavi, open);
     }
     expect(await advice(tavi)).toBe('Stop turning: it is no matter of tension.');

@@ -126,3 +126,18 @@ export function Reading({
     </div>
   );
 }
+
+/** The head of a small table of readings. */
+export function Columns({ names }: { readonly names: readonly string[] }) {
+  return (
+    <thead>
+      <tr className="border-b-2 border-ink text-left">
+        {names.map((name) => (
+          <th key={name} scope="col" className="py-1 font-semibold">
+            {name}
+          </th>
+        ))}
+      </tr>
+    </thead>
+  );
+}

@@ -95,7 +95,7 @@ export const tension = {
     rethreaded: 'Threaded anew',
     bobbin: 'Look at the bobbin and its case before the dial.',
     bobbinWhy: 'The dial can never make up for a bobbin thread that is not held as it should be.',
-    bobbinSeen: 'Bobbin and case are well',
+    bobbinSeen: 'Under its spring, light even drag',
     balanced: (to: string) => `Balanced. The dial stays at ${to}.`,
     keepSet: 'Save as set',
     bobbinSide: 'It is the bobbin’s side: the dial cannot make up for it.',

@@ -1,4 +1,5 @@
 import { type TensionTask, tensionAdvice } from '@nodo/core';
+import type { CheckId } from '@nodo/knowledge';
 import {
   asTries,
   lookedAt,
@@ -17,7 +18,7 @@ import { NumberField } from '../../../ui/Field.tsx';
 import { Choices } from '../../frame/bits.tsx';
 import { Frame } from '../../frame/Frame.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
-import { keepAction, mayKeep } from '../../frame/instrumentBench.ts';
+import { keepAction, keepLook, mayKeep } from '../../frame/instrumentBench.ts';
 import { KeepButton } from '../../frame/KeepButton.tsx';
 import { useOwnCard } from '../../frame/useOwnCard.ts';
 import { AdviceAnswer } from './AdviceAnswer.tsx';
@@ -36,6 +37,8 @@ import { TryLog } from './TryLog.tsx';
 import { useSchool } from './useSchool.ts';
 import { Worked } from './Worked.tsx';
 
+/** The two quick looks at the bobbin's side: under its spring, an even light drag. */
+const BOBBIN_LOOKS: readonly CheckId[] = ['bobbin-path', 'case-pull'];
 /** Where the knot is wanted: in the middle, or a little below for stitches that are to look well from above. */
 const WANTED = { middle: 0, below: 0.3 } as const;
 
@@ -143,7 +146,11 @@ export function BalancePart() {
             setAlone([]);
             setSaid({ ...said, rethreaded: true });
           }}
-          onBobbinSeen={() => setSaid({ ...said, bobbinSeen: true })}
+          onBobbinSeen={() => {
+            // On a ticket every screen has to know; loopers have no such looks.
+            const isKept = BOBBIN_LOOKS.map((check) => keepLook(bench, check, []));
+            if (!isKept.includes(true)) setSaid({ ...said, bobbinSeen: true });
+          }}
           onSet={onSet}
         />
       }

@@ -1,5 +1,5 @@
 import type { TensionBelief, TensionTry } from '@nodo/core';
-import { LineChart, ScatterChart } from 'echarts/charts';
+import { LineChart } from 'echarts/charts';
 import { GridComponent } from 'echarts/components';
 import { use } from 'echarts/core';
 import { CanvasRenderer } from 'echarts/renderers';
@@ -8,7 +8,7 @@ import { type ChartLook, useChart } from '../../../drawing/chart/useChart.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { curveOption } from './curveOption.ts';
 
-use([LineChart, ScatterChart, GridComponent, CanvasRenderer]);
+use([LineChart, GridComponent, CanvasRenderer]);
 
 /** Dial against balance: what the tries make likely, and the tries themselves. */
 export default function CurveChart({

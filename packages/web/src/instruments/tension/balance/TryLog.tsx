@@ -4,6 +4,7 @@ import { lazy, Suspense, useMemo } from 'react';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Sewing } from '../../../ui/Stitches.tsx';
+import { Columns } from '../../frame/bits.tsx';
 import { dialWords } from './reading.ts';
 
 /** The chart brings a library of its own, which nothing else waits for. */
@@ -34,15 +35,7 @@ export function TryLog({
       </Suspense>
       <p className="leading-snug">{best}</p>
       <table className="w-full">
-        <thead>
-          <tr className="border-b-2 border-ink text-left">
-            {[columns.number, columns.dial, columns.screw, columns.read].map((name) => (
-              <th key={name} scope="col" className="py-1 font-semibold">
-                {name}
-              </th>
-            ))}
-          </tr>
-        </thead>
+        <Columns names={[columns.number, columns.dial, columns.screw, columns.read]} />
         <tbody>
           {tries.map((one, place) => (
             <tr key={one.seq} className="border-b border-rule">

@@ -6,14 +6,12 @@ import {
   type TensionBelief,
   type TensionTry,
 } from '@nodo/core';
-import type { LineSeriesOption, ScatterSeriesOption } from 'echarts/charts';
+import type { LineSeriesOption } from 'echarts/charts';
 import type { GridComponentOption } from 'echarts/components';
 import type { ComposeOption } from 'echarts/core';
 import type { ChartLook } from '../../../drawing/chart/useChart.ts';
 
-export type CurveOption = ComposeOption<
-  LineSeriesOption | ScatterSeriesOption | GridComponentOption
->;
+export type CurveOption = ComposeOption<LineSeriesOption | GridComponentOption>;
 
 export interface CurveWords {
   readonly dial: string;
@@ -104,9 +102,13 @@ export function curveOption(
         };
       }),
       {
-        type: 'scatter',
-        silent: true,
-        symbolSize: 13,
+        // Points alone, in the order of the tries.
+        ...quiet,
+        showSymbol: true,
+        symbol: 'circle',
+        symbolSize: 12,
+        lineStyle: { opacity: 0 },
+        z: 3,
         itemStyle: { color: look.lit },
         label: {
           show: true,

@@ -6,6 +6,7 @@ import { instruments } from '../../../messages/instruments.ts';
 import { FormError } from '../../../session/FormError.tsx';
 import { shopClock } from '../../../time/shopTime.ts';
 import { Button } from '../../../ui/Button.tsx';
+import { Columns } from '../../frame/bits.tsx';
 import type { OwnCard } from '../../frame/useOwnCard.ts';
 
 /** How the machine pulled when it sewed well, and how it pulls now. */
@@ -95,15 +96,7 @@ function Change({
         </p>
       )}
       <table className="w-full" data-baseline>
-        <thead>
-          <tr className="border-b-2 border-ink text-left">
-            {[columns.dial, columns.before, columns.now].map((name) => (
-              <th key={name} scope="col" className="py-1 font-semibold">
-                {name}
-              </th>
-            ))}
-          </tr>
-        </thead>
+        <Columns names={[columns.dial, columns.before, columns.now]} />
         <tbody>
           {change.at.map((one) => (
             <tr key={one.dial} className="border-b border-rule tabular-nums">
