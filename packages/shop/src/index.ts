@@ -85,7 +85,6 @@ export {
   type MachineTension,
   pullsOf,
   type TensionBaseline,
-  UNKNOWN_TENSION,
   type WorkedSetting,
   withWorked,
   workedWith,
@@ -98,4 +97,5 @@ export {
   screwNow,
   triesInForce,
 } from './tension/tries.ts';
+export { UNKNOWN_TENSION } from './tension/unknownTension.ts';
 export { absenceOn, workingTimeOf } from './workingTime.ts';

@@ -1,5 +1,5 @@
 import type { CustomerProfile, MachineProfile, ShopProfile, WorkingTime } from './profiles.ts';
-import { UNKNOWN_TENSION } from './tension/machineTension.ts';
+import { UNKNOWN_TENSION } from './tension/unknownTension.ts';
 
 /** A machine of which nothing is known yet but its kind and what it is called. */
 export function newMachineProfile(family: string, label: string): MachineProfile {

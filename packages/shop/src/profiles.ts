@@ -17,7 +17,8 @@ import {
 } from '@nodo/knowledge';
 import { BODY_COLOURS, MOST_NEEDLES, QUANTITY_IDS, SPOKEN } from '@nodo/ticket';
 import { z } from 'zod';
-import { machineTension, UNKNOWN_TENSION } from './tension/machineTension.ts';
+import { machineTension } from './tension/machineTension.ts';
+import { UNKNOWN_TENSION } from './tension/unknownTension.ts';
 
 /** Facts of a family that one machine may have otherwise; the family's hold where it is silent. */
 export const MACHINE_FACTS = [

@@ -43,8 +43,6 @@ export const machineTension = z.object({
 });
 export type MachineTension = z.infer<typeof machineTension>;
 
-export const UNKNOWN_TENSION: MachineTension = { screw: null, baseline: null, worked: [] };
-
 /** A baseline as the core compares it. */
 export function pullsOf({ free, pulls }: Pick<TensionBaseline, 'free' | 'pulls'>): DialPulls {
   return { free: free ?? undefined, pulls };
