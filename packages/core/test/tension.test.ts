@@ -162,6 +162,16 @@ describe('what to do next', () => {
     expect(advice(there, { wanted: Math.tanh(0.3) }).kind).toBe('balanced');
   });
 
+  it('sets an end of the dial only where nothing else is half as likely, unless any number is right', () => {
+    const dialOf = (task: Partial<TensionTask>) => {
+      const next = advice([sewn(5, { even: 1 })], task);
+      return next.kind === 'dial' ? next.setting.dial : undefined;
+    };
+    expect(dialOf({ school: { ...USUAL_SCHOOL, ends: 'like-any' } })).toBe(2);
+    expect(dialOf({ threadsDiffer: true })).toBe(2);
+    expect(dialOf({})).toBe(3);
+  });
+
   it('never sets an end of the dial where the shop forbids it', () => {
     const never = { ...USUAL_SCHOOL, ends: 'never' } as const;
     fc.assert(

@@ -90,7 +90,7 @@ const MOST_SCREW = 3 * SCREW_STEP;
 /** Between two halves the eye still sets a quarter. */
 const FINEST = 0.25;
 /** How much likelier an end of the dial must be than what lies between them. Ours. */
-const END_IS_BETTER = 1;
+const END_IS_BETTER = 2;
 
 /**
  * What to do next about the balance of the top thread, after the tries since it was last put right otherwise. The dial is
