@@ -1,4 +1,10 @@
-import { type TensionAdvice, type TensionTry, tensionAdvice, USUAL_SCHOOL } from '@nodo/core';
+import {
+  balanceRead,
+  type TensionAdvice,
+  type TensionTry,
+  tensionAdvice,
+  USUAL_SCHOOL,
+} from '@nodo/core';
 import type { BenchMachine } from './machines.ts';
 
 /** Truly balanced: so near to the middle. */
@@ -64,23 +70,23 @@ const MOST_TRIES = 12;
 
 /** One number up or down by the side that the sample shows; a half once the side has changed. */
 const byWholeSteps: Method['next'] = (tries) => {
-  const off = meanOf(tries.at(-1)?.read ?? []);
+  const off = balanceRead(tries.at(-1) ?? { read: [] });
   if (Math.abs(off) <= BALANCED) return 'balanced';
   if (tries.length >= MOST_TRIES) return 'gave-up';
-  const sides = tries.map(({ read }) => meanOf(read) > 0);
+  const sides = tries.map((one) => balanceRead(one) > 0);
   const step = sides.every((side) => side === sides[0]) ? 1 : 0.5;
   return { dial: onDial((tries.at(-1)?.dial ?? 0) + (off > 0 ? step : -step)), screw: 0 };
 };
 
 /** The middle of what is left between the last two sides. */
 const byBisection: Method['next'] = (tries) => {
-  const off = meanOf(tries.at(-1)?.read ?? []);
+  const off = balanceRead(tries.at(-1) ?? { read: [] });
   if (Math.abs(off) <= BALANCED) return 'balanced';
   if (tries.length >= MOST_TRIES) return 'gave-up';
   let [low, high] = [0, 9];
-  for (const { dial, read } of tries) {
-    if (meanOf(read) > 0) low = Math.max(low, dial);
-    else high = Math.min(high, dial);
+  for (const one of tries) {
+    if (balanceRead(one) > 0) low = Math.max(low, one.dial);
+    else high = Math.min(high, one.dial);
   }
   // A reading that was off leaves nothing between: a little more room again.
   const [from, to] = high - low < 0.25 ? [onDial(low - 0.5), onDial(high + 0.5)] : [low, high];
@@ -95,8 +101,4 @@ export const METHODS: readonly Method[] = [
 
 function onDial(value: number): number {
   return Math.min(9, Math.max(0, value));
-}
-
-function meanOf(values: readonly number[]): number {
-  return values.reduce((sum, value) => sum + value, 0) / values.length;
 }

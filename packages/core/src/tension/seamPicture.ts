@@ -23,6 +23,8 @@ export interface SeamFace {
 }
 
 export interface SeamPicture {
+  /** Where the needle went through, seen from above. */
+  readonly holes: readonly Point[];
   readonly top: SeamFace;
   readonly bottom: SeamFace;
   /** Cut along the seam: x along it, y down from the fabric's top. */
@@ -51,6 +53,7 @@ export function seamPicture(set: SeamSet): SeamPicture {
   }));
   const depth = ((1 + balance) / 2) * fabric;
   return {
+    holes,
     top: faceOf(holes, -balance),
     bottom: faceOf(holes, balance),
     section: sectionOf(holes, depth, set),

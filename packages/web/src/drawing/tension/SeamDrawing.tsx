@@ -1,4 +1,4 @@
-import { type SeamFace, type SeamSet, seamPicture } from '@nodo/core';
+import { type SeamFace, type SeamPicture, type SeamSet, seamPicture } from '@nodo/core';
 import { twMerge } from 'tailwind-merge';
 import { DrawnText } from '../DrawnText.tsx';
 
@@ -41,8 +41,24 @@ export function SeamDrawing({
       strokeLinecap="round"
       strokeLinejoin="round"
     >
-      <Face face={picture.top} top={tops[0]} wide={wide} tall={face} own="above" other="below" />
-      <Face face={picture.bottom} top={tops[1]} wide={wide} tall={face} own="below" other="above" />
+      <Face
+        holes={picture.holes}
+        face={picture.top}
+        top={tops[0]}
+        wide={wide}
+        tall={face}
+        own="above"
+        other="below"
+      />
+      <Face
+        holes={picture.holes}
+        face={picture.bottom}
+        top={tops[1]}
+        wide={wide}
+        tall={face}
+        own="below"
+        other="above"
+      />
       <g transform={`translate(${MARGIN} ${tops[2] + AROUND})`} data-section>
         <rect
           x={-MARGIN}
@@ -82,6 +98,7 @@ export function SeamDrawing({
 const HOLE = 5;
 
 function Face({
+  holes,
   face,
   top,
   wide,
@@ -89,6 +106,7 @@ function Face({
   own,
   other,
 }: {
+  readonly holes: SeamPicture['holes'];
   readonly face: SeamFace;
   readonly top: number;
   readonly wide: number;
@@ -99,7 +117,6 @@ function Face({
   const at = ({ x, y }: { readonly x: number; readonly y: number }) =>
     [x * ALONG, y * ALONG] as const;
   const line = (points: SeamFace['own'][number]) => lineOf(points.map(at));
-  const holes = face.other.map((points) => points[Math.min(1, points.length - 1)]);
   return (
     <g>
       <rect y={top} width={wide} height={tall} fill="var(--cloth)" stroke="var(--rule)" />
@@ -110,7 +127,7 @@ function Face({
         {face.other.map((points, place) => {
           const hole = holes[place];
           if (!hole) return null;
-          const [x, y] = at(place === 0 ? (points[0] ?? hole) : hole);
+          const [x, y] = at(hole);
           return (
             <g key={line(points)}>
               <circle cx={x} cy={y} r={HOLE} fill="var(--ink)" />

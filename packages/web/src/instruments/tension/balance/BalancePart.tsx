@@ -1,4 +1,4 @@
-import { type TensionTask, tensionAdvice } from '@nodo/core';
+import { tensionAdvice } from '@nodo/core';
 import type { CheckId } from '@nodo/knowledge';
 import {
   asTries,
@@ -10,7 +10,7 @@ import {
   UNKNOWN_TENSION,
 } from '@nodo/shop';
 import { changesOf, type KeptTry, SEAM_KINDS, type SeamKind } from '@nodo/ticket';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { instruments } from '../../../messages/instruments.ts';
 import { readNumber } from '../../../messages/typed.ts';
 import { Button } from '../../../ui/Button.tsx';
@@ -63,18 +63,25 @@ export function BalancePart() {
   const [said, setSaid] = useState({ rethreaded: false, bobbinSeen: false });
   const words = instruments.tension;
 
-  const tries = onTicket ? triesInForce(onTicket.ticket, at) : alone;
-  const looked = onTicket ? lookedAt(onTicket.ticket) : { rethreaded: false, bobbinSeen: false };
+  const ticket = onTicket?.ticket;
+  const looked = ticket ? lookedAt(ticket) : { rethreaded: false, bobbinSeen: false };
+  const rethreaded = looked.rethreaded || said.rethreaded;
+  const bobbinSeen = looked.bobbinSeen || said.bobbinSeen;
   const mayScrew = screwMay ?? mayTurnScrew(tension, model);
-  const task: TensionTask = {
-    wanted,
-    school,
-    rethreaded: looked.rethreaded || said.rethreaded,
-    bobbinSeen: looked.bobbinSeen || said.bobbinSeen,
-    mayTurnScrew: mayScrew,
-    threadsDiffer: differ,
-  };
-  const answer = tensionAdvice(asTries(tries), task);
+  // Only when an entry comes or the task changes: a slider that moves computes and draws no curve.
+  const tries = useMemo(() => (ticket ? triesInForce(ticket, at) : alone), [ticket, at, alone]);
+  const answer = useMemo(
+    () =>
+      tensionAdvice(asTries(tries), {
+        wanted,
+        school,
+        rethreaded,
+        bobbinSeen,
+        mayTurnScrew: mayScrew,
+        threadsDiffer: differ,
+      }),
+    [tries, wanted, school, rethreaded, bobbinSeen, mayScrew, differ],
+  );
   const { advice } = answer;
   const proposed = 'setting' in advice ? advice.setting.dial : tries.at(-1)?.dial;
   const shownDial = typedDial ?? (proposed === undefined ? '' : String(proposed));
