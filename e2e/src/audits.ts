@@ -104,6 +104,7 @@ export function auditEachView(theme: 'day' | 'night'): void {
     it.each([
       ['balance', 'Which picture looks like it?'],
       ['pull', 'Presser up, gf'],
+      ['path', 'Where did it leave its way?'],
       ['alike', 'Tells them apart'],
     ])('Tension, beside a ticket: %s', async (part, shown) => {
       const odren = await screen('odren', theme);

@@ -45,6 +45,7 @@ const INSTRUMENTS = [
   'stitch/timing',
   'tension/balance',
   'tension/pull',
+  'tension/path',
   'tension/alike',
 ].map((part) => [part, `/bench/${demoTicketId(14)}/${part}`, 'Back to the bench'] as const);
 

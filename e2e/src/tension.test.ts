@@ -157,3 +157,62 @@ describe('pull by the dial', () => {
     expect(odren.complaints).toEqual([]);
   });
 });
+
+describe('the thread path', () => {
+  it('is followed point by point, dragged to where this machine has it, and is its own from then on', async () => {
+    const odren = await screen('odren');
+    const ticket = `/bench/${demoTicketId(11)}`;
+    await odren.go(`${ticket}/tension/path`);
+    await odren.sees('Where did it leave its way?');
+    const read = () => odren.read('[data-path-reading]', (line) => line.textContent);
+    /** Where a point of the way is drawn, in points of the screen. */
+    const placeOf = async (id: number) => {
+      const dot = await odren.page.waitForSelector(`[data-point="${id}"] circle`);
+      const box = await dot?.boundingBox();
+      return [
+        (box?.x ?? 0) + (box?.width ?? 0) / 2,
+        (box?.y ?? 0) + (box?.height ?? 0) / 2,
+      ] as const;
+    };
+    const [discsX, discsY] = await placeOf(2);
+    await odren.page.mouse.click(discsX, discsY);
+    expect(await read()).toContain('Not threaded: 3 discs');
+    await odren.page.mouse.click(discsX, discsY);
+    expect(await read()).toBe('Every point is threaded.');
+
+    await odren.click('Edit the path');
+    const [fromX, fromY] = await placeOf(1);
+    await odren.page.mouse.move(fromX, fromY);
+    await odren.page.mouse.down();
+    await odren.page.mouse.move(fromX + 30, fromY + 10, { steps: 4 });
+    await odren.page.mouse.up();
+    const [toX, toY] = await placeOf(1);
+    expect(Math.hypot(toX - fromX - 30, toY - fromY - 10)).toBeLessThan(3);
+    // The same by key.
+    await odren.page.focus('button[aria-label^="Move guides"]');
+    await odren.press('ArrowDown');
+    await expect.poll(async () => (await placeOf(1))[1]).toBeGreaterThan(toY);
+    await typeOver(odren, 'Name of point 2', 'eye on the top');
+    await odren.click('Save as this machine’s path');
+    await odren.sees('Its own path is on the machine’s record.');
+
+    // Another screen, another visit: the way is this machine's.
+    const tavi = await screen('tavi', 'night');
+    await tavi.go(`${ticket}/tension/path`);
+    await tavi.sees('Its own path is on the machine’s record.');
+    await tavi.sees('2 eye on the top');
+    // Printed for the customer: dark on white also from a dark screen, with the caution, without the bench's own.
+    await tavi.page.emulateMediaType('print');
+    await tavi.sees('Switch off at the machine before your fingers come near the needle.');
+    expect(await tavi.read('body', (body) => getComputedStyle(body).color)).toBe('rgb(22, 33, 43)');
+    expect(await tavi.read('[data-path-reading]', (line) => line.checkVisibility())).toBe(false);
+    await tavi.page.emulateMediaType('screen');
+    await choose(tavi, 'Where did it leave its way?', 'Nowhere: every point is threaded');
+    await tavi.click('Save what was seen');
+    await tavi.go(ticket);
+    await tavi.stepAfter('');
+    await tavi.readHistory();
+    await tavi.sees('Follow the thread with a light: every point is threaded');
+    expect([...odren.complaints, ...tavi.complaints]).toEqual([]);
+  });
+});

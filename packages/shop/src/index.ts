@@ -90,6 +90,15 @@ export {
   workedWith,
 } from './tension/machineTension.ts';
 export {
+  type PathKind,
+  type PathPoint,
+  pointNearest,
+  pullsAlong,
+  type ThreadPath,
+  withGuideAfter,
+  withMoved,
+} from './tension/threadPath.ts';
+export {
   asTries,
   lookedAt,
   mayTurnScrew,

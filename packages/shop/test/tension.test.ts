@@ -6,10 +6,15 @@ import {
   asTries,
   lookedAt,
   mayTurnScrew,
+  pointNearest,
+  pullsAlong,
   screwNow,
+  type ThreadPath,
   triesInForce,
   UNKNOWN_TENSION,
   type WorkedSetting,
+  withGuideAfter,
+  withMoved,
   withWorked,
   workedWith,
 } from '../src/index.ts';
@@ -92,5 +97,46 @@ describe('a machine’s tension', () => {
     const { worked: kept } = many.reduce(withWorked, UNKNOWN_TENSION);
     expect(kept).toHaveLength(60);
     expect(kept[0]?.top).toBe('thread 69');
+  });
+});
+
+describe('a thread path', () => {
+  const PATH: ThreadPath = [
+    { kind: 'spool', name: 'spool', x: 200, y: 70 },
+    { kind: 'guide', name: 'guide', x: 100, y: 80 },
+    { kind: 'discs', name: 'discs', x: 90, y: 120 },
+    { kind: 'check-spring', name: 'check spring', x: 75, y: 170 },
+    { kind: 'take-up', name: 'take-up', x: 55, y: 105 },
+    { kind: 'needle', name: 'needle', x: 66, y: 246 },
+  ];
+
+  it('pulls more behind each point, and more at each number of the dial behind the discs', () => {
+    const at = (dial: number) => pullsAlong(PATH, dial);
+    const middle = at(4);
+    expect(middle).toHaveLength(PATH.length);
+    expect(middle[0]).toBe(4);
+    middle.slice(1).forEach((pull, place) => {
+      expect(pull).toBeGreaterThanOrEqual(middle[place] ?? 0);
+    });
+    expect(at(6).slice(0, 2)).toEqual(middle.slice(0, 2));
+    for (const place of [2, 3, 4, 5]) expect(at(6)[place]).toBeGreaterThan(middle[place] ?? 0);
+    // A hand feels some tens of grams at the middle mark.
+    expect(middle.at(-1)).toBeGreaterThan(30);
+    expect(middle.at(-1)).toBeLessThan(200);
+  });
+
+  it('bends the thread less where a guide is moved into its line', () => {
+    const straight = withMoved(PATH, 1, { x: 145, y: 95 });
+    expect(straight[1]).toMatchObject({ name: 'guide', x: 145, y: 95 });
+    expect(pullsAlong(straight, 4)[1]).toBeLessThan(pullsAlong(PATH, 4)[1] ?? 0);
+  });
+
+  it('takes a guide between two points, and finds the point that a finger means', () => {
+    const more = withGuideAfter(PATH, 0, 'thread net');
+    expect(more[1]).toEqual({ kind: 'guide', name: 'thread net', x: 150, y: 75 });
+    expect(more).toHaveLength(PATH.length + 1);
+    expect(withGuideAfter(PATH, 5, 'none')).toEqual(PATH);
+    expect(pointNearest(PATH, { x: 92, y: 118 }, 26)).toBe(2);
+    expect(pointNearest(PATH, { x: 300, y: 300 }, 26)).toBeUndefined();
   });
 });

@@ -2,6 +2,7 @@ import { SHIPPED } from '@nodo/knowledge';
 import type { KeptTry } from '@nodo/ticket';
 import { describe, expect, it } from 'vitest';
 import { Story } from '../../ticket/test/story.ts';
+import { bodyOf } from '../src/drawing/body/bodies.ts';
 import {
   dialWords,
   lookOf,
@@ -10,6 +11,7 @@ import {
   readingsOf,
   UNREAD,
 } from '../src/instruments/tension/balance/reading.ts';
+import { familyPath, looksOfPath } from '../src/instruments/tension/path/pathReading.ts';
 import {
   looksOfPulls,
   measuresOfPulls,
@@ -131,6 +133,41 @@ describe('pulls as they are typed', () => {
         when: 'found',
         pulled: { presser: 'down', dial: 4, going: 'up' },
       },
+    ]);
+  });
+});
+
+describe('a thread that is followed', () => {
+  it.each([...SHIPPED.knowledge.families.keys()])(
+    '%s: has its path, from spool to needle',
+    (family) => {
+      const path = familyPath(bodyOf(family));
+      expect(path[0]?.kind).toBe('spool');
+      expect(path.at(-1)?.kind).toBe('needle');
+      const model = SHIPPED.modelOf(family);
+      if (!model) throw new Error(family);
+      const looks = looksOfPath(path, new Set(), model);
+      expect(looks[0]).toEqual({ check: 'path-look', seen: [] });
+      // Every point that it can have left is a finding of this machine.
+      for (const [place, { kind }] of path.entries()) {
+        const seen = looksOfPath(path, new Set([place]), model).flatMap((look) => look.seen);
+        expect(seen).toHaveLength(kind === 'spool' ? 0 : 1);
+      }
+    },
+  );
+
+  it('tells where it left its way, each finding once', () => {
+    const model = SHIPPED.modelOf('drop-in');
+    if (!model) throw new Error('drop-in');
+    const path = familyPath(bodyOf('drop-in'));
+    const places = (kinds: readonly string[]) =>
+      new Set(path.flatMap(({ kind }, place) => (kinds.includes(kind) ? [place] : [])));
+    expect(looksOfPath(path, places(['guide', 'discs']), model)).toEqual([
+      { check: 'path-look', seen: ['off-guide', 'outside-discs'] },
+      { check: 'check-spring', seen: [] },
+    ]);
+    expect(looksOfPath(path, places(['check-spring']), model)[1]?.seen).toEqual([
+      'off-check-spring',
     ]);
   });
 });

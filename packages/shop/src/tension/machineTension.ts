@@ -2,6 +2,7 @@ import type { DialPulls, PulledBy } from '@nodo/core';
 import { day, humanText } from '@nodo/kernel';
 import { balanceValue, dialNumber, screwTotal } from '@nodo/ticket';
 import { z } from 'zod';
+import { threadPath } from './threadPath.ts';
 
 const pull = z.number().min(0).max(2000);
 
@@ -38,6 +39,8 @@ export const machineTension = z.object({
   /** Whether the bench may turn the screw of its case, by its manual; null: nobody looked. */
   screw: z.enum(['may', 'may-not']).nullable().default(null),
   baseline: tensionBaseline.nullable().default(null),
+  /** The way of its top thread, where it is another than its family's; null: as its family's. */
+  path: threadPath.nullable().default(null),
   /** The latest first. */
   worked: z.array(workedSetting).max(MOST_WORKED).default([]),
 });

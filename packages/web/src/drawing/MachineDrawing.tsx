@@ -1,11 +1,9 @@
 import type { Family, Place } from '@nodo/knowledge';
 import { later } from '../messages/later.ts';
+import { BodyDrawn } from './body/BodyDrawn.tsx';
 import { bodyOf } from './body/bodies.ts';
 import { type Body, PATH_POINTS, type PathPoint, type Spot, spotsOf } from './body/body.ts';
-import { CatcherBelow } from './body/CatcherBelow.tsx';
-import { Head } from './body/Head.tsx';
-import { NUMBERS_WIDE, PathNumbers } from './body/PathNumbers.tsx';
-import { Spools } from './body/Spools.tsx';
+import { NUMBERS_WIDE, numberedOn, PathNumbers } from './body/PathNumbers.tsx';
 import { DrawnText } from './DrawnText.tsx';
 
 const FLOOR = 346;
@@ -56,19 +54,7 @@ export function MachineDrawing({ family, place, presserDown, small = false }: Ma
       strokeLinecap="round"
       strokeLinejoin="round"
     >
-      <g stroke="var(--quiet)" strokeWidth="2">
-        {body.castings.map((path) => (
-          <path key={path} d={path} fill="var(--paper)" />
-        ))}
-        {[...body.edges, ...body.fine].map((path) => (
-          <path key={path} d={path} strokeWidth="1.5" />
-        ))}
-        {body.channel && <path d={body.channel} stroke="var(--rule)" strokeWidth="7" />}
-        <Spools body={body} />
-      </g>
-      <CatcherBelow body={body} />
-      <Head body={body} presserDown={presserDown} />
-      <Discs body={body} />
+      <BodyDrawn body={body} presserDown={presserDown} />
       <g strokeWidth="2.4">
         {(['above', 'below'] as const).flatMap((side) =>
           body.furtherThreads?.[side].map((path) => (
@@ -78,25 +64,9 @@ export function MachineDrawing({ family, place, presserDown, small = false }: Ma
         <path d={body.thread} stroke="var(--above)" />
       </g>
       {place === 'discs' && <PullArrow body={body} told={!small} />}
-      {lit && <PathNumbers body={body} lit={lit} radius={small ? 17 : 14} />}
+      {lit && <PathNumbers points={numberedOn(body)} lit={lit} radius={small ? 17 : 14} />}
       {spot && <Ring spot={spot} text={small ? undefined : later.places[place]} />}
     </svg>
-  );
-}
-
-/** The dial over the discs, and the check spring beside it where there is one. */
-function Discs({ body: { path } }: { readonly body: Body }) {
-  const { discs, 'check-spring': spring } = path;
-  return (
-    <g stroke="var(--ink)" strokeWidth="2">
-      {discs && (
-        <>
-          <circle cx={discs[0]} cy={discs[1]} r="11" fill="var(--paper)" />
-          <path d={`M${discs[0]} ${discs[1]}V${discs[1] - 8}`} />
-        </>
-      )}
-      {spring && <path d={`M${spring[0] - 6} ${spring[1] - 6}q5 10 12 2`} strokeWidth="2.4" />}
-    </g>
   );
 }
 

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import type { PointerEvent, ReactNode } from 'react';
 
 /** A part of a drawing that answers: where it lies, in the units of the drawing's box, and what a tap on it says. */
 export interface TapSpot<Id extends string> {
@@ -53,6 +53,51 @@ export function TapSpots<Id extends string>({
           onClick={() => onTap(id)}
         />
       ))}
+    </div>
+  );
+}
+
+/** A drawing on which something is taken with a finger or the mouse and moved, in the units of its box. */
+export function DragPlace({
+  box: [left, top, wide, tall],
+  label,
+  onTake,
+  onMove,
+  className = '',
+  children,
+}: Tapped & {
+  readonly label: string;
+  readonly onTake: (x: number, y: number) => void;
+  readonly onMove: (x: number, y: number) => void;
+}) {
+  const tell = (
+    { currentTarget, clientX, clientY }: PointerEvent<HTMLButtonElement>,
+    hear: (x: number, y: number) => void,
+  ) => {
+    const shown = currentTarget.getBoundingClientRect();
+    hear(
+      left + ((clientX - shown.left) / shown.width) * wide,
+      top + ((clientY - shown.top) / shown.height) * tall,
+    );
+  };
+  return (
+    <div className={`relative max-w-full ${className || 'w-fit'}`}>
+      {children}
+      <button
+        type="button"
+        aria-label={label}
+        title={label}
+        tabIndex={-1}
+        data-tap="drag"
+        className="absolute inset-0 cursor-grab touch-none rounded-md border-2 border-transparent hover:border-edge"
+        onPointerDown={(event) => {
+          event.currentTarget.setPointerCapture(event.pointerId);
+          tell(event, onTake);
+        }}
+        onPointerMove={(event) => {
+          if (event.currentTarget.hasPointerCapture(event.pointerId)) tell(event, onMove);
+        }}
+      />
     </div>
   );
 }

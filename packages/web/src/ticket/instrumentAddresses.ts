@@ -39,6 +39,8 @@ const MEASURED_BY: Readonly<Partial<Record<string, Part>>> = {
   'pull-foot-down': ['tension', 'pull'],
   'dial-sweep': ['tension', 'pull'],
   'mid-dial-sew': ['tension', 'balance'],
+  'path-look': ['tension', 'path'],
+  'check-spring': ['tension', 'path'],
   timing: ['stitch', 'timing'],
   'bar-height': ['stitch', 'timing'],
   'hook-gap': ['stitch', 'timing'],

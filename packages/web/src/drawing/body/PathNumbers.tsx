@@ -12,22 +12,37 @@ export function pathOf(body: Body): readonly { readonly point: PathPoint; readon
 /** What the numbers take to the left of the machine. */
 export const NUMBERS_WIDE = 48;
 
+/** A point that is numbered, and how far above it its number stands where it lies apart. */
+export interface NumberedPoint {
+  readonly id: string;
+  readonly at: At;
+  readonly over: number;
+}
+
+/** The points of a body's own way. */
+export function numberedOn(body: Body): readonly NumberedPoint[] {
+  return pathOf(body).map(({ point, at }) => ({
+    id: point,
+    at,
+    over: point === 'spool' ? OVER_SPOOL[body.spool.kind] : OVER_POINT,
+  }));
+}
+
 /**
  * Every point of the way with its number, on the machine itself. What lies close together on the head is numbered
  * in a column beside it, each with a line to its point.
  */
 export function PathNumbers({
-  body,
+  points,
   lit,
   radius,
 }: {
-  readonly body: Body;
+  readonly points: readonly NumberedPoint[];
   /** Those that a check is about. */
-  readonly lit: ReadonlySet<PathPoint>;
+  readonly lit: ReadonlySet<string>;
   /** Of a number, in the units of the drawing. */
   readonly radius: number;
 }) {
-  const points = pathOf(body);
   const inColumn = points.filter(({ at: [x] }) => x < APART_FROM);
   const gap = 2 * radius + 3;
   const column = spreadOut(
@@ -36,15 +51,13 @@ export function PathNumbers({
   );
   return (
     <g>
-      {points.map(({ point, at: [x, y] }, index) => {
-        const place = inColumn.findIndex((one) => one.point === point);
+      {points.map(({ id, at: [x, y], over }, index) => {
+        const place = inColumn.findIndex((one) => one.id === id);
         const at: At =
-          place < 0
-            ? [x, y - radius - (point === 'spool' ? OVER_SPOOL[body.spool.kind] : 8)]
-            : [-NUMBERS_WIDE + radius + 2, column[place] ?? y];
-        const isLit = lit.has(point);
+          place < 0 ? [x, y - radius - over] : [-NUMBERS_WIDE + radius + 2, column[place] ?? y];
+        const isLit = lit.has(id);
         return (
-          <g key={point} data-point={point}>
+          <g key={id} data-point={id}>
             <path
               d={`M${at[0]} ${at[1]}L${x} ${y}`}
               stroke={isLit ? 'var(--lit)' : 'var(--edge)'}
@@ -85,8 +98,9 @@ export function PathNumbers({
 
 /** From here on points lie apart, on top of the machine: numbered where they are. */
 const APART_FROM = 150;
-/** From the middle of a spool to above it, its cap and pin. */
+/** From the middle of a spool to above it, its cap and pin; from any other point. */
 const OVER_SPOOL = { lying: 15, upright: 30, cone: 30 } as const;
+const OVER_POINT = 8;
 
 /** Heights as near to these as may be, in the same order from above, each at least so far from the last. */
 function spreadOut(heights: readonly number[], gap: number): readonly number[] {

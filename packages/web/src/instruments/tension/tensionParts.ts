@@ -6,5 +6,6 @@ const { parts } = instruments.tension;
 export const TENSION_PARTS = [
   { id: 'balance', title: parts.balance },
   { id: 'pull', title: parts.pull },
+  { id: 'path', title: parts.path },
   { id: 'alike', title: parts.alike },
 ] as const;

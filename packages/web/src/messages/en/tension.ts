@@ -19,7 +19,12 @@ const minutes = (value: number) =>
 
 /** Reading the balance, and what to do about it. */
 export const tension = {
-  parts: { balance: 'Balance', pull: 'Pull by the dial', alike: 'What looks alike' },
+  parts: {
+    balance: 'Balance',
+    pull: 'Pull by the dial',
+    path: 'Thread path',
+    alike: 'What looks alike',
+  },
   heading: 'Balance of the stitch',
   lies,
   signed,
