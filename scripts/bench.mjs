@@ -13,6 +13,7 @@
 //                                      in a browser
 //   npm run bench -- tension           3 000 machines balanced by the adviser, by whole steps and
 //                                      by bisection; what is no matter of tension
+//   npm run bench -- sample            rendered photographs of sewn samples, by what makes each hard
 //   npm run bench -- search            a hundred thousand tickets, by a few letters
 //   npm run bench -- start             the first start of a shop, and starting it again
 //   npm run bench -- scale             1, 100 and 1 000 shops with ten million entries, on 1 and 2
@@ -49,6 +50,7 @@ await build({
     'bench/shop.ts',
     'bench/stitch.ts',
     'bench/tension.ts',
+    'bench/sample.ts',
     'bench/planner/benches.ts',
     'bench/planner/worker.ts',
   ],
@@ -59,6 +61,8 @@ await build({
   format: 'esm',
   platform: 'node',
   target: 'node20',
+  // Ships its own machine code.
+  external: ['@napi-rs/image'],
   logLevel: 'warning',
   banner: {
     js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);",
@@ -79,8 +83,9 @@ const { benches } = await import(`${outdir}/diagnosis.mjs`);
 const { shopBenches } = await import(`${outdir}/shop.mjs`);
 const { stitchBenches } = await import(`${outdir}/stitch.mjs`);
 const { tensionBenches } = await import(`${outdir}/tension.mjs`);
-for (const { name, run } of [...benches, ...shopBenches, ...stitchBenches, ...tensionBenches])
-  if (isWanted(name)) tell({ bench: name, ...run() });
+const { sampleBenches } = await import(`${outdir}/sample.mjs`);
+const computed = [benches, shopBenches, stitchBenches, tensionBenches, sampleBenches].flat();
+for (const { name, run } of computed) if (isWanted(name)) tell({ bench: name, ...run() });
 
 const { plannerJobs, runPlannerJobs } = await import(`${outdir}/benches.mjs`);
 /** @param {Pick<import('../bench/planner/compare.ts').Job, 'family' | 'from'> & { way: string }} job */

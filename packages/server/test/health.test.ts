@@ -36,6 +36,13 @@ describe('whoever looks after the process', () => {
     expect(status).toBe(200);
   });
 
+  it('may keep a connection over a pause: it is not closed in the moment it is used again', async () => {
+    const { headers } = await ask(ADDRESSES.readHealth.path);
+    const [, seconds] = headers.get('keep-alive')?.match(/timeout=(\d+)/) ?? [];
+    // A common proxy keeps idle connections for sixty seconds.
+    expect(Number(seconds)).toBeGreaterThan(60);
+  });
+
   it('is told that it lives but cannot serve while its database is away, and when it can again', async () => {
     const { name } = server.database;
     const [before] = await asSuper(

@@ -61,9 +61,23 @@ export function seamPicture(set: SeamSet): SeamPicture {
   };
 }
 
-/** @param drawn how far the knot is drawn to this face, -1 to 1 */
+/** Radius of a needle's hole in widths of the thread: so wide it stays open round it. Ours. */
+export const HOLE_WIDTHS = 1.1;
+
+/**
+ * What of the other thread is seen at a hole of a face: the share of the hole that it fills, and how far it lies along each
+ * leg, as a part.
+ * @param drawn how far the knot is drawn to this face, -1 to 1
+ */
+export function otherThreadAt(drawn: number): { readonly dot: number; readonly along: number } {
+  return {
+    dot: Math.min(1, Math.max(0, (drawn - SEEN_FROM) / (OUT_FROM - SEEN_FROM))) ** 2,
+    along: MOST_ALONG * Math.max(0, (drawn - OUT_FROM) / (1 - OUT_FROM)),
+  };
+}
+
 function faceOf(holes: readonly Point[], drawn: number): SeamFace {
-  const along = MOST_ALONG * Math.max(0, (drawn - OUT_FROM) / (1 - OUT_FROM));
+  const { dot, along } = otherThreadAt(drawn);
   const legs = holes.slice(1).map((to, index) => [holes[index] as Point, to] as const);
   return {
     own: legs.map(([from, to]) => [from, to]),
@@ -75,7 +89,7 @@ function faceOf(holes: readonly Point[], drawn: number): SeamFace {
         ...(next ? [towards(at, next, along)] : []),
       ];
     }),
-    dot: Math.min(1, Math.max(0, (drawn - SEEN_FROM) / (OUT_FROM - SEEN_FROM))) ** 2,
+    dot,
   };
 }
 

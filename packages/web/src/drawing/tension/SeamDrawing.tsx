@@ -1,4 +1,10 @@
-import { type SeamFace, type SeamPicture, type SeamSet, seamPicture } from '@nodo/core';
+import {
+  HOLE_WIDTHS,
+  type SeamFace,
+  type SeamPicture,
+  type SeamSet,
+  seamPicture,
+} from '@nodo/core';
 import { twMerge } from 'tailwind-merge';
 import { DrawnText } from '../DrawnText.tsx';
 
@@ -94,8 +100,10 @@ export function SeamDrawing({
   );
 }
 
-/** The needle's hole; the other thread comes up in it. */
-const HOLE = 5;
+/** Across a thread. */
+const THREAD = 4.5;
+/** Radius of the needle's hole; the other thread comes up in it. */
+const HOLE = HOLE_WIDTHS * THREAD;
 
 function Face({
   holes,
@@ -122,7 +130,7 @@ function Face({
       <rect y={top} width={wide} height={tall} fill="var(--cloth)" stroke="var(--rule)" />
       <g transform={`translate(${MARGIN} ${top + tall / 2})`}>
         {face.own.map((points) => (
-          <path key={line(points)} d={line(points)} stroke={`var(--${own})`} strokeWidth="4.500" />
+          <path key={line(points)} d={line(points)} stroke={`var(--${own})`} strokeWidth={THREAD} />
         ))}
         {face.other.map((points, place) => {
           const hole = holes[place];
@@ -134,7 +142,7 @@ function Face({
               {face.dot > 0.02 && (
                 <circle cx={x} cy={y} r={HOLE * Math.sqrt(face.dot)} fill={`var(--${other})`} />
               )}
-              <path d={line(points)} stroke={`var(--${other})`} strokeWidth="4.500" />
+              <path d={line(points)} stroke={`var(--${other})`} strokeWidth={THREAD} />
             </g>
           );
         })}

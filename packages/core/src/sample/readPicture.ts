@@ -1,0 +1,57 @@
+import { CARD } from './card.ts';
+import { type FaceReading, readFace } from './faceReading.ts';
+import { type Field, fieldOf } from './field.ts';
+import { type CardFound, findCard } from './findCard.ts';
+import { flatten } from './flatten.ts';
+import { through } from './homography.ts';
+import { assertPicture, type Light, type Picture } from './picture.ts';
+import { refused } from './refusal.ts';
+
+/** More pixels a millimetre tell no more. */
+const MOST_SCALE = 14;
+/** Fewer pixels a millimetre show no thread. */
+const LEAST_SCALE = 5;
+/** Left out along the frame's edges, in millimetres: the sample's own edge may lie there. */
+const INSET = 0.6;
+
+/** A face of a sample as it is read from a picture with the card in it. */
+export interface PictureReading extends FaceReading {
+  readonly card: CardFound;
+  readonly fabric: Light;
+}
+
+/** @throws CoreFault a `SampleRefusal`, or `not-a-picture` */
+export function readPicture(picture: Picture): PictureReading {
+  assertPicture(picture);
+  const card = findCard(picture);
+  if (!card) throw refused('no-card');
+  if (card.scale < LEAST_SCALE) throw refused('too-coarse', { scale: card.scale });
+  const scale = Math.min(MOST_SCALE, card.scale);
+  const toPicture = (at: { readonly x: number; readonly y: number }) => through(card.toPicture, at);
+  const { left, top, right, bottom } = CARD.frame;
+  const frame = {
+    left: left + INSET,
+    top: top + INSET,
+    right: right - INSET,
+    bottom: bottom - INSET,
+  };
+  const field = fieldOf(picture, toPicture, frame, scale, card.scale / scale);
+  const strips = PAPER_STRIPS.map((box) => meanLight(fieldOf(picture, toPicture, box, 2, 2)));
+  const paper = [0, 1, 2].map(
+    (part) => strips.reduce((sum, light) => sum + (light[part] ?? 0), 0) / strips.length,
+  ) as unknown as Light;
+  const flat = flatten(field, paper);
+  return { ...readFace(flat), card, fabric: flat.fabric };
+}
+
+/** Bare paper above and below the frame, between the marks. */
+const PAPER_STRIPS = [
+  { left: 20, top: 10, right: 90, bottom: 15 },
+  { left: 20, top: 59, right: 90, bottom: 63 },
+] as const;
+
+function meanLight({ planes }: Field): Light {
+  return planes.map(
+    ({ data }) => data.reduce((sum, one) => sum + one, 0) / data.length,
+  ) as unknown as Light;
+}

@@ -1,0 +1,205 @@
+import { bandSum } from './amounts.ts';
+import type { ReadHole } from './readHole.ts';
+import { refused } from './refusal.ts';
+import type { Strip } from './seamLine.ts';
+import {
+  asMarks,
+  quantile,
+  REGULAR,
+  SPACING,
+  smoothed,
+  spacedMarks,
+  spacingOf,
+} from './spacing.ts';
+
+/** Where the thread turns at either side, and how far apart the sides are, in millimetres. */
+export function zigzagHoles(
+  strip: Strip,
+  { clear: mass, rest }: Readonly<Record<'clear' | 'rest', Float32Array>>,
+): { readonly holes: readonly ReadHole[]; readonly width: number } {
+  const edges = edgesAcross(strip, mass);
+  const swing = swingOf(strip, mass, edges);
+  const found = spacingOf(swing, 2 * SHORTEST * strip.scale, 2 * SPACING.most * strip.scale);
+  if (!found || found.regular < REGULAR) throw refused('not-regular', { regular: found?.regular });
+  const { spacing, regular } = found;
+  const [high, low] = [extremeOf(swing, spacing, 1), extremeOf(swing, spacing, -1)];
+  const [middle, half] = [(high + low) / 2, (high - low) / 2];
+  const all = [-1, 1]
+    .flatMap((side) => {
+      const turn = swing.map((one) => Math.min(1, (side * (one - middle)) / half));
+      const edge = side < 0 ? edges.left : edges.right;
+      const signal = withHoles(strip, rest, turn, edge, spacing);
+      const { at } = spacedMarks(signal, spacing, regular);
+      return at.map((place) => ({ along: place / strip.scale, side }));
+    })
+    .toSorted((a, b) => a.along - b.along);
+  const stitch = spacing / 2 / strip.scale;
+  const rough = all.map(({ along, side }, index) => {
+    const next = all[index + 1];
+    const across = side < 0 ? edges.left : edges.right;
+    return {
+      along,
+      across,
+      steps: next ? stepsTo(next.along - along, next.side === side, stitch) : 0,
+    };
+  });
+  const holes = turned(strip, mass, rough);
+  const mean = (side: number) => {
+    const values = holes.flatMap(({ across }, index) =>
+      all[index]?.side === side && across !== rough[index]?.across ? [across] : [],
+    );
+    return values.length > 2 ? quantile(values, 0.5) : side < 0 ? edges.left : edges.right;
+  };
+  return { holes, width: mean(1) - mean(-1) };
+}
+
+/**
+ * Where the thread turns and a hole shows as well. Along a skipped stitch the thread stays at its side: only the holes tell
+ * where it turned.
+ */
+function withHoles(
+  strip: Strip,
+  rest: Float32Array,
+  turn: Float64Array,
+  edge: number,
+  spacing: number,
+): Float64Array {
+  const shown = smoothed(bandSum(strip, rest, edge - HOLE, edge + HOLE), 0.12 * strip.scale);
+  const found = spacingOf(shown, 0.8 * spacing, 1.25 * spacing);
+  const weight = found ? MOST_OF_HOLES * Math.min(1, 2 * found.regular) : 0;
+  const marks = asMarks(shown, spacing, shown.length);
+  return turn.map((one, at) => {
+    const hole = one > 0.4 ? Math.min(1, Math.max(0, marks[at] ?? 0)) : 0;
+    return (1 - weight) * one + weight * hole;
+  });
+}
+
+/** Half of the band in which a side's holes lie, in millimetres. */
+const HOLE = 0.45;
+/** How much they count at most beside the turns of the thread. Ours. */
+const MOST_OF_HOLES = 0.5;
+
+/** Shortest stitch of a zigzag along the seam, in millimetres. */
+const SHORTEST = 0.3;
+
+/** From side to side lies an odd number of stitches, along one side an even one. */
+function stepsTo(gap: number, isSameSide: boolean, stitch: number): number {
+  const parity = isSameSide ? 0 : 1;
+  return Math.max(2 - parity, 2 * Math.round((gap / stitch - parity) / 2) + parity);
+}
+
+/** Where across the seam its thread lies, column by column, in millimetres; nothing where there is none. */
+function swingOf(
+  strip: Strip,
+  mass: Float32Array,
+  { left, right }: { readonly left: number; readonly right: number },
+): Float64Array {
+  const { width, height } = strip.planes[0];
+  const middle = (height - 1) / 2;
+  const moments = new Float64Array(width);
+  const [first, last] = [
+    middle + (left - BESIDE) * strip.scale,
+    middle + (right + BESIDE) * strip.scale,
+  ];
+  for (let v = Math.max(0, Math.round(first)); v <= Math.min(height - 1, last); v += 1)
+    for (let u = 0; u < width; u += 1)
+      moments[u] =
+        (moments[u] ?? 0) + ((mass[v * width + u] ?? 0) * (v - middle)) / strip.scale ** 2;
+  const sums = smoothed(bandSum(strip, mass, left - BESIDE, right + BESIDE), 0.14 * strip.scale);
+  const usual = quantile([...sums], 0.5);
+  return smoothed(moments, 0.14 * strip.scale).map((one, u) => {
+    const sum = Math.max(0, sums[u] ?? 0);
+    return (one * sum) / (sum * sum + (0.25 * usual) ** 2);
+  });
+}
+
+/** Beside the outermost threads, in millimetres. */
+const BESIDE = 0.4;
+
+/** The usual highest, or lowest, value over a spacing. */
+function extremeOf(signal: Float64Array, spacing: number, sign: number): number {
+  const tops: number[] = [];
+  for (let at = 0; at + spacing <= signal.length; at += spacing)
+    tops.push(
+      Math.max(
+        ...signal.subarray(Math.floor(at), Math.floor(at + spacing)).map((one) => sign * one),
+      ),
+    );
+  return sign * quantile(tops, 0.5);
+}
+
+/** Each turn where the lines of its legs cross; where a leg is missing, where it was seen. */
+function turned(strip: Strip, mass: Float32Array, rough: readonly ReadHole[]): readonly ReadHole[] {
+  const legs = rough.slice(1).map((to, index) => {
+    const from = rough[index];
+    return from?.steps === 1 ? slantedLeg(strip, mass, from, to) : undefined;
+  });
+  return rough.map((hole, index) => {
+    const [before, after] = [legs[index - 1], legs[index]];
+    if (!before || !after) return hole;
+    const cross = before.x * after.y - before.y * after.x;
+    if (Math.abs(cross) < 0.15) return hole;
+    const along = (before.c * after.y - after.c * before.y) / cross;
+    const across = (before.x * after.c - after.x * before.c) / cross;
+    const away = Math.hypot(along - hole.along, across - hole.across);
+    return away < 0.8 ? { ...hole, along, across } : hole;
+  });
+}
+
+/** A leg's line x u + y v = c, the normal of length one, by the thread near where it should lie (total least squares). */
+function slantedLeg(strip: Strip, mass: Float32Array, from: ReadHole, to: ReadHole) {
+  const { width, height } = strip.planes[0];
+  const middle = (height - 1) / 2;
+  const length = Math.hypot(to.along - from.along, to.across - from.across);
+  const [dirU, dirV] = [(to.along - from.along) / length, (to.across - from.across) / length];
+  const trim = 0.25 * length;
+  const side = Math.min(0.45, 0.16 + 0.12 * (to.along - from.along));
+  let [n, u, v, uu, uv, vv] = [0, 0, 0, 0, 0, 0];
+  const [v0, v1] = [Math.min(from.across, to.across), Math.max(from.across, to.across)];
+  for (
+    let row = Math.floor(middle + (v0 - side) * strip.scale);
+    row <= middle + (v1 + side) * strip.scale;
+    row += 1
+  )
+    for (
+      let column = Math.floor((from.along - side) * strip.scale);
+      column <= (to.along + side) * strip.scale;
+      column += 1
+    ) {
+      const amount = mass[row * width + column] ?? 0;
+      if (amount < 0.2) continue;
+      const [inU, inV] = [column / strip.scale, (row - middle) / strip.scale];
+      const on = (inU - from.along) * dirU + (inV - from.across) * dirV;
+      const off = (inU - from.along) * dirV - (inV - from.across) * dirU;
+      if (on < trim || on > length - trim || Math.abs(off) > side) continue;
+      n += amount;
+      u += amount * inU;
+      v += amount * inV;
+      uu += amount * inU * inU;
+      uv += amount * inU * inV;
+      vv += amount * inV * inV;
+    }
+  if (n < 6) return undefined;
+  const [meanU, meanV] = [u / n, v / n];
+  const [varU, cov, varV] = [uu / n - meanU ** 2, uv / n - meanU * meanV, vv / n - meanV ** 2];
+  const heading = 0.5 * Math.atan2(2 * cov, varU - varV);
+  const [x, y] = [-Math.sin(heading), Math.cos(heading)];
+  return { x, y, c: x * meanU + y * meanV };
+}
+
+/** Middles of the outermost thread at either side: where half of what is usual across is reached. */
+function edgesAcross(
+  strip: Strip,
+  mass: Float32Array,
+): { readonly left: number; readonly right: number } {
+  const { width, height } = strip.planes[0];
+  const profile = new Float64Array(height);
+  for (let v = 0; v < height; v += 1)
+    for (let u = 0; u < width; u += 1) profile[v] = (profile[v] ?? 0) + (mass[v * width + u] ?? 0);
+  const inner = [...profile].filter((one) => one > 0.3 * Math.max(...profile));
+  const half = 0.25 * quantile(inner, 0.5);
+  const first = profile.findIndex((one) => one >= half);
+  const last = height - 1 - [...profile].reverse().findIndex((one) => one >= half);
+  const middle = (height - 1) / 2;
+  return { left: (first - middle) / strip.scale, right: (last - middle) / strip.scale };
+}

@@ -1,0 +1,275 @@
+import { createRequire } from 'node:module';
+import type * as OpenCv from '@techstark/opencv-js';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { readPicture, sampleBalance, seamMeasures, seeded } from '../src/index.ts';
+import { findCard } from '../src/sample/findCard.ts';
+import { homographyOf, through } from '../src/sample/homography.ts';
+import { byteOfLight, LIGHT_OF_BYTE, type Light, type Picture } from '../src/sample/picture.ts';
+import { renderSample, type Shot, viewOf } from '../src/sample/render/renderSample.ts';
+import { type SampleFace, sampleTexture } from '../src/sample/render/sampleTexture.ts';
+import { type Holes, holesOf, type SewnSeam } from '../src/sample/render/sewnSeam.ts';
+import { shownArea } from '../src/sample/showThrough.ts';
+import { componentsOf, otsuThreshold } from '../src/sample/threshold.ts';
+
+// Independent: OpenCV 4.5.2, as @techstark/opencv-js. It says `then` of itself, so that whoever awaits it waits for ever.
+const cv = createRequire(import.meta.url)('@techstark/opencv-js') as typeof OpenCv;
+beforeAll(
+  () =>
+    new Promise<void>((ready) => {
+      if ('Mat' in cv) ready();
+      else Object.assign(cv, { onRuntimeInitialized: ready });
+    }),
+);
+
+/** A grey picture of soft blots, by seed. */
+function blots(seed: number, width: number, height: number): Uint8Array {
+  const random = seeded(seed);
+  const middles = Array.from(
+    { length: 12 },
+    () => [random() * width, random() * height, 4 + 9 * random()] as const,
+  );
+  return Uint8Array.from({ length: width * height }, (_, at) => {
+    const [x, y] = [at % width, Math.floor(at / width)];
+    const near = middles.some(([cx, cy, r]) => Math.hypot(x - cx, y - cy) < r);
+    return (near ? 60 : 170) + 70 * (random() - 0.5);
+  });
+}
+
+describe('what is dark and what is light', () => {
+  it.each([1, 2, 3])('is parted as by OpenCV’s threshold after Otsu: blots %i', (seed) => {
+    const [width, height] = [96, 64];
+    const grey = blots(seed, width, height);
+    const histogram = new Array<number>(256).fill(0);
+    for (const value of grey) histogram[value] = (histogram[value] ?? 0) + 1;
+    const threshold = otsuThreshold(histogram);
+    const from = cv.matFromArray(height, width, cv.CV_8UC1, [...grey]);
+    const to = new cv.Mat();
+    cv.threshold(from, to, 0, 255, Number(cv.THRESH_BINARY) + Number(cv.THRESH_OTSU));
+    // On a plateau the numbers may differ, the masks do not.
+    expect([...grey].map((value) => (value > threshold ? 255 : 0))).toEqual([
+      ...(to.data as Uint8Array),
+    ]);
+    from.delete();
+    to.delete();
+  });
+
+  it.each([4, 5])('falls into the components that OpenCV finds: blots %i', (seed) => {
+    const [width, height] = [96, 64];
+    const mask = blots(seed, width, height).map((value) => (value < 110 ? 1 : 0));
+    const from = cv.matFromArray(height, width, cv.CV_8UC1, [...mask]);
+    const [labels, stats, middles] = [new cv.Mat(), new cv.Mat(), new cv.Mat()];
+    const count = cv.connectedComponentsWithStats(from, labels, stats, middles, 8);
+    const theirs = Array.from({ length: count - 1 }, (_, index) => {
+      const at = (index + 1) * 5;
+      const [left = 0, top = 0, wide = 0, tall = 0, area = 0] = stats.data32S.slice(at, at + 5);
+      const [x = 0, y = 0] = middles.data64F.slice(2 * (index + 1), 2 * (index + 1) + 2);
+      return { area, x, y, left, top, right: left + wide - 1, bottom: top + tall - 1 };
+    });
+    const order = (one: { top: number; left: number; area: number }) =>
+      1e6 * one.top + 1e3 * one.left + one.area;
+    const ours = componentsOf(mask, width, height).toSorted((a, b) => order(a) - order(b));
+    expect(ours).toHaveLength(theirs.length);
+    for (const [index, their] of theirs.toSorted((a, b) => order(a) - order(b)).entries()) {
+      const { x, y, ...rest } = ours[index] ?? { x: 0, y: 0 };
+      expect(rest).toEqual({
+        area: their.area,
+        left: their.left,
+        top: their.top,
+        right: their.right,
+        bottom: their.bottom,
+      });
+      expect(Math.hypot(x - their.x, y - their.y)).toBeLessThan(1e-9);
+    }
+    for (const one of [from, labels, stats, middles]) one.delete();
+  });
+});
+
+describe('a plane seen aslant', () => {
+  const corners = [
+    { x: 102, y: 80 },
+    { x: 415, y: 64 },
+    { x: 440, y: 298 },
+    { x: 75, y: 310 },
+  ];
+  const flat = [
+    { x: 0, y: 0 },
+    { x: 200, y: 0 },
+    { x: 200, y: 100 },
+    { x: 0, y: 100 },
+  ];
+
+  it('takes the worked point where it was computed to lie, and as OpenCV does', () => {
+    const view = homographyOf(corners, flat);
+    const at = through(view, { x: 250, y: 200 });
+    expect(at.x).toBeCloseTo(96.694781, 5);
+    expect(at.y).toBeCloseTo(58.801776, 5);
+    const points = (of: typeof corners) =>
+      cv.matFromArray(
+        4,
+        1,
+        cv.CV_32FC2,
+        of.flatMap(({ x, y }) => [x, y]),
+      );
+    const theirs = cv.getPerspectiveTransform(points(corners), points(flat));
+    for (const [index, value] of view.entries())
+      expect(value).toBeCloseTo(theirs.data64F[index] ?? 0, 6);
+  });
+
+  it('comes back to where it was, and is refused where three corners lie in a line', () => {
+    const there = homographyOf(corners, flat);
+    const back = homographyOf(flat, corners);
+    const { x, y } = through(back, through(there, { x: 300, y: 150 }));
+    expect([x, y].map((one) => Number(one.toFixed(9)))).toEqual([300, 150]);
+    const line = [
+      { x: 0, y: 0 },
+      { x: 1, y: 1 },
+      { x: 2, y: 2 },
+      { x: 3, y: 3 },
+    ];
+    expect(() => homographyOf(line, flat)).toThrow(expect.objectContaining({ code: 'no-view' }));
+  });
+});
+
+it('light and the bytes that stand for it come back to each other', () => {
+  for (const byte of [0, 1, 10, 11, 127, 254, 255])
+    expect(byteOfLight(LIGHT_OF_BYTE[byte] ?? 0)).toBe(byte);
+  // Source: IEC 61966-2-1: half of the light is byte 188.
+  expect(byteOfLight(0.5)).toBe(188);
+});
+
+const SEAM: SewnSeam = {
+  seed: 5,
+  stitches: 26,
+  length: 2.5,
+  unevenness: 0.02,
+  width: 0,
+  wander: 0.05,
+  skipped: [9, 17],
+  start: { x: 18, y: 36 },
+  aslant: 2,
+  bend: 8,
+};
+const SHOT: Shot = {
+  seed: 3,
+  scale: 9,
+  turned: 8,
+  tilted: 12,
+  tiltedTo: 40,
+  blur: 0.7,
+  noise: 0.015,
+  falloff: 0.4,
+  shadow: true,
+};
+const RED: Light = [0.55, 0.03, 0.05];
+const BLUE: Light = [0.03, 0.1, 0.5];
+
+function face(drawn: number, of: Partial<SampleFace> = {}): SampleFace {
+  const ends = { own: { colour: RED, width: 0.25 }, other: { colour: BLUE } };
+  return {
+    seed: 1,
+    fabric: 'plain',
+    fabricColour: [0.72, 0.7, 0.62],
+    ...ends,
+    drawn,
+    hairs: 2,
+    ...of,
+  };
+}
+const turnedOver = ({ holes, caught }: Holes): Holes => ({
+  holes: holes.map(({ x, y }) => ({ x, y: 74 - y })),
+  caught,
+});
+const photo = (of: SampleFace, holes: Holes, shot: Partial<Shot> = {}): Picture =>
+  renderSample(sampleTexture(of, holes), { ...SHOT, ...shot });
+
+describe('the card in a picture', () => {
+  it.each([0, 90, 172])('is found turned by %i degrees, to a tenth of a millimetre', (turned) => {
+    const shot = { ...SHOT, turned };
+    const found = findCard(photo(face(0), holesOf(SEAM), { turned }));
+    if (!found) throw new Error('not found');
+    const { toPicture } = viewOf(shot);
+    for (const at of [
+      { x: 10, y: 20 },
+      { x: 55, y: 37 },
+      { x: 100, y: 54 },
+    ]) {
+      const [truly, seen] = [through(toPicture, at), through(found.toPicture, at)];
+      expect(Math.hypot(truly.x - seen.x, truly.y - seen.y) / SHOT.scale).toBeLessThan(0.1);
+    }
+  });
+
+  it('is missed where a mark is covered, and told so', () => {
+    const picture = photo(face(0), holesOf(SEAM), { turned: 0, tilted: 0 });
+    const data = Uint8ClampedArray.from(picture.data);
+    for (let y = 0; y < 200; y += 1)
+      data.fill(120, 4 * y * picture.width, 4 * (y * picture.width + 200));
+    const covered = { ...picture, data };
+    expect(findCard(covered)).toBeUndefined();
+    expect(() => readPicture(covered)).toThrow(expect.objectContaining({ code: 'no-card' }));
+    expect(() => readPicture({ ...picture, width: 3 })).toThrow(
+      expect.objectContaining({ code: 'not-a-picture' }),
+    );
+  });
+});
+
+describe('a sewn sample', () => {
+  it('straight: its length, skips, wander and balance are read from both faces', () => {
+    const holes = holesOf(SEAM);
+    const balance = 0.3;
+    const faces = {
+      top: readPicture(photo(face(-balance), holes)),
+      bottom: readPicture(
+        photo(
+          face(balance, { own: { colour: BLUE, width: 0.25 }, other: { colour: RED } }),
+          turnedOver(holes),
+          { turned: -6 },
+        ),
+      ),
+    };
+    for (const reading of Object.values(faces)) {
+      const seam = seamMeasures(reading);
+      expect(seam).toMatchObject({ kind: 'straight', stitches: 26, skips: [9, 17] });
+      expect(Math.abs(seam.length / 2.5 - 1)).toBeLessThan(0.02);
+      expect(Math.abs(seam.wander - 0.05)).toBeLessThan(0.05);
+    }
+    const read = sampleBalance(faces, 0.25);
+    expect(Math.abs(read.balance - balance)).toBeLessThan(0.05);
+    expect(read.error).toBeLessThan(0.1);
+  });
+
+  it('zigzag: its width, length and the swing that skips', () => {
+    const seam = {
+      ...SEAM,
+      stitches: 40,
+      length: 1.6,
+      width: 3.2,
+      wander: 0,
+      unevenness: 0,
+      skipped: [15],
+    };
+    const reading = readPicture(photo(face(-0.1), holesOf(seam), { scale: 11, tilted: 6 }));
+    const read = seamMeasures(reading);
+    expect(read).toMatchObject({ kind: 'zigzag', skips: [15] });
+    expect(Math.abs(read.length / 1.6 - 1)).toBeLessThan(0.02);
+    expect(Math.abs(read.width - 3.2)).toBeLessThan(0.1);
+  });
+
+  it('shows more of the other thread the more it is drawn to a face, and nothing where it is far', () => {
+    const shown = { reach: 1.1, leg: 2.5, width: 0.25 };
+    const areas = [-0.9, -0.4, 0, 0.3, 0.7, 0.9].map((drawn) => shownArea(drawn, shown));
+    expect(areas.slice(0, 2)).toEqual([0, 0]);
+    expect(areas.slice(1)).toEqual(areas.slice(1).toSorted((a, b) => a - b));
+    // The whole hole: pi (1.1 x .25)^2.
+    expect(areas[4]).toBeCloseTo(0.237583, 6);
+  });
+
+  it('in thread of the fabric’s own colour is refused', () => {
+    const fabricColour: Light = [0.5, 0.45, 0.4];
+    const own = { colour: [0.49, 0.44, 0.4] as const, width: 0.25 };
+    const picture = photo(
+      face(-0.6, { fabricColour, own, fabric: 'twill', hairs: 0 }),
+      holesOf({ ...SEAM, skipped: [] }),
+    );
+    expect(() => readPicture(picture)).toThrow(expect.objectContaining({ code: 'fabric-colour' }));
+  });
+});
