@@ -90,6 +90,8 @@ export {
   workedWith,
 } from './tension/machineTension.ts';
 export {
+  MOST_PATH_POINTS,
+  MOST_POINT_NAME,
   type PathKind,
   type PathPoint,
   pointNearest,

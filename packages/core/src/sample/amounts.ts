@@ -45,6 +45,13 @@ function meanOf(lights: readonly Light[]): Light {
   ) as unknown as Light;
 }
 
+/** How far a hole in the fabric is from it: dark as this part of it. */
+export function holeIn(fabric: Light): Light {
+  return fabric.map((part) => (HOLE - 1) * part) as unknown as Light;
+}
+
+const HOLE = 0.15;
+
 /** How much of one colour each pixel of the strip holds. */
 export function amountOf({ planes }: Strip, { weights }: Unmixing, of: number): Float32Array {
   const [r = 0, g = 0, b = 0] = weights[of] ?? [];

@@ -1,4 +1,4 @@
-import { amountOf, bandSum, lateralSpread, ownColour, restOf } from './amounts.ts';
+import { amountOf, bandSum, holeIn, lateralSpread, ownColour, restOf } from './amounts.ts';
 import type { FlatField } from './flatten.ts';
 import type { Light } from './picture.ts';
 import type { ReadHole } from './readHole.ts';
@@ -21,8 +21,6 @@ export interface FaceReading {
   readonly own: Light;
 }
 
-/** Dark as a hole, as a part of the fabric. */
-const HOLE = 0.15;
 /** More alike than this beside the fabric, thread and hole cannot be told apart. Ours. */
 const ALIKE = 0.97;
 /** Wider than this across, in millimetres and by its standard deviation, it is a zigzag. Ours. */
@@ -35,12 +33,12 @@ export function readFace(flat: FlatField): FaceReading {
   if (!strip) throw refused('no-seam');
   const { fabric, unlike } = flat;
   const own = ownColour(strip, unlike);
-  const dark = fabric.map((part) => (HOLE - 1) * part) as unknown as Light;
+  const dark = holeIn(fabric);
   const ends = Math.abs(likeness(own, dark, unlike)) < ALIKE ? [own, dark] : [own];
   const mix = unmixing(ends, unlike);
-  const contrast = 1 / (mix.spreads[0] ?? 1);
+  const [noise = 1] = mix.spreads;
+  const contrast = 1 / noise;
   if (contrast < LEAST_CONTRAST) throw refused('fabric-colour', { contrast });
-  const noise = mix.spreads[0] ?? 0;
   const mass = amountOf(strip, mix, 0);
   if (!isUnbroken(strip, mass)) throw refused('fabric-colour', { contrast });
   const spread = lateralSpread(strip, mass, noise);

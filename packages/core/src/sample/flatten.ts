@@ -1,5 +1,5 @@
 import type { Field } from './field.ts';
-import { boxMean, type Light, type Plane, plane } from './picture.ts';
+import { boxMean, type Light, type Plane, plane, valueAt } from './picture.ts';
 
 /** A piece of a sample under even light: the fabric has one colour, everything else its own beside it. */
 export interface FlatField {
@@ -90,19 +90,10 @@ function maskedMean(of: Plane, mask: Uint8Array | undefined, reach: number): Pla
 /** A plane of blocks as one of pixels, even between their middles. */
 function widened(blocks: Plane, width: number, height: number): Plane {
   const wide = plane(width, height);
-  for (let y = 0; y < height; y += 1) {
-    const inY = Math.min(blocks.height - 1.001, Math.max(0, (y + 0.5) / BLOCK - 0.5));
-    const [top, below] = [Math.floor(inY), inY - Math.floor(inY)];
-    for (let x = 0; x < width; x += 1) {
-      const inX = Math.min(blocks.width - 1.001, Math.max(0, (x + 0.5) / BLOCK - 0.5));
-      const [left, right] = [Math.floor(inX), inX - Math.floor(inX)];
-      const at = top * blocks.width + left;
-      const next = at + blocks.width;
-      wide.data[y * width + x] =
-        (1 - below) * ((1 - right) * (blocks.data[at] ?? 0) + right * (blocks.data[at + 1] ?? 0)) +
-        below * ((1 - right) * (blocks.data[next] ?? 0) + right * (blocks.data[next + 1] ?? 0));
-    }
-  }
+  const inBlocks = (pixel: number) => (pixel + 0.5) / BLOCK - 0.5;
+  for (let y = 0; y < height; y += 1)
+    for (let x = 0; x < width; x += 1)
+      wide.data[y * width + x] = valueAt(blocks, inBlocks(x), inBlocks(y));
   return wide;
 }
 

@@ -95,3 +95,18 @@ export function boxMean(of: Plane, reach: number): Plane {
   }
   return mean;
 }
+
+/** The value between four pixels; beyond the edge, that of the edge. */
+export function valueAt({ width, height, data }: Plane, x: number, y: number): number {
+  const [inX, inY] = [
+    Math.min(width - 1.001, Math.max(0, x)),
+    Math.min(height - 1.001, Math.max(0, y)),
+  ];
+  const [left, top] = [Math.floor(inX), Math.floor(inY)];
+  const [right, below] = [inX - left, inY - top];
+  const at = top * width + left;
+  return (
+    (1 - below) * ((1 - right) * (data[at] ?? 0) + right * (data[at + 1] ?? 0)) +
+    below * ((1 - right) * (data[at + width] ?? 0) + right * (data[at + width + 1] ?? 0))
+  );
+}

@@ -1,4 +1,5 @@
 import type { Light } from './picture.ts';
+import { singlePitches } from './readHole.ts';
 import type { PictureReading } from './readPicture.ts';
 import { balanceOfFaces, type SampleBalance, showThrough } from './showThrough.ts';
 
@@ -23,10 +24,6 @@ export function seamMeasures({ kind, holes, width }: PictureReading): SeamMeasur
   const inner = holes.slice(1, -1);
   const run = (inner.at(-1)?.along ?? 0) - (inner[0]?.along ?? 0);
   const between = inner.slice(0, -1).reduce((sum, { steps }) => sum + steps, 0);
-  const single = inner.flatMap((hole, index) => {
-    const next = inner[index + 1];
-    return next && hole.steps === 1 ? [next.along - hole.along] : [];
-  });
   let passed = 0;
   const skips = holes.flatMap(({ steps }) => {
     const from = passed;
@@ -36,7 +33,7 @@ export function seamMeasures({ kind, holes, width }: PictureReading): SeamMeasur
   return {
     kind,
     length: run / Math.max(1, between),
-    spread: deviation(single),
+    spread: deviation(singlePitches(inner)),
     stitches,
     skips,
     wander: wanderOf(holes, kind),

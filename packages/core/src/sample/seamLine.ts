@@ -1,5 +1,5 @@
 import type { FlatField } from './flatten.ts';
-import { type Plane, plane } from './picture.ts';
+import { type Plane, plane, valueAt } from './picture.ts';
 import { quantile } from './spacing.ts';
 
 /** The seam laid straight: along it from its first thread to its last, across it from left of it to right. */
@@ -315,23 +315,9 @@ function stripOf({ planes, scale, fabric }: FlatField, line: readonly LinePlace[
       const [sin, cos] = [Math.sin(heading), Math.cos(heading)];
       for (let v = -half; v <= half; v += 1)
         strip.data[(v + half) * line.length + u] =
-          between(from, x - v * sin, y + v * cos) - (fabric[part] ?? 0);
+          valueAt(from, x - v * sin, y + v * cos) - (fabric[part] ?? 0);
     }
     return strip;
   }) as unknown as Strip['planes'];
   return { planes: strips, scale, line };
-}
-
-function between({ width, height, data }: Plane, x: number, y: number): number {
-  const [inX, inY] = [
-    Math.min(width - 1.001, Math.max(0, x)),
-    Math.min(height - 1.001, Math.max(0, y)),
-  ];
-  const [left, top] = [Math.floor(inX), Math.floor(inY)];
-  const [right, below] = [inX - left, inY - top];
-  const at = top * width + left;
-  return (
-    (1 - below) * ((1 - right) * (data[at] ?? 0) + right * (data[at + 1] ?? 0)) +
-    below * ((1 - right) * (data[at + width] ?? 0) + right * (data[at + width + 1] ?? 0))
-  );
 }

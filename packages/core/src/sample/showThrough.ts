@@ -1,7 +1,9 @@
 import { HOLE_WIDTHS, otherThreadAt } from '../tension/seamPicture.ts';
-import { amountOf } from './amounts.ts';
+import { amountOf, holeIn } from './amounts.ts';
 import type { FaceReading } from './faceReading.ts';
 import type { Light } from './picture.ts';
+import { singlePitches } from './readHole.ts';
+import { vertex } from './spacing.ts';
 import { unmixing } from './unmix.ts';
 
 /** How much of the other thread a face shows at each of its holes, in square millimetres. */
@@ -16,8 +18,6 @@ export interface ShowThrough {
   readonly width: number;
 }
 
-/** Dark as a hole, as a part of the fabric. */
-const HOLE = 0.15;
 /** It is looked for this far about a hole at most, in millimetres, and over this part of a leg. */
 const REACH = { most: 1.3, part: 0.46 } as const;
 
@@ -32,9 +32,8 @@ export function showThrough(
   width: number,
 ): ShowThrough {
   const { strip, holes } = face;
-  const dark = fabric.map((part) => (HOLE - 1) * part) as unknown as Light;
   const solid = (line: Light) => line.map((part) => part / width) as unknown as Light;
-  const mix = unmixing([solid(other), solid(face.own), dark], face.unlike);
+  const mix = unmixing([solid(other), solid(face.own), holeIn(fabric)], face.unlike);
   const amount = amountOf(strip, mix, 0);
   const leg = legLength(face);
   const reach = Math.min(REACH.most, REACH.part * leg);
@@ -60,10 +59,7 @@ export function showThrough(
 
 /** Mean length of a leg on this face, from hole to hole. */
 function legLength({ holes, width }: FaceReading): number {
-  const single = holes.flatMap((hole, index) => {
-    const next = holes[index + 1];
-    return next && hole.steps === 1 ? [next.along - hole.along] : [];
-  });
+  const single = singlePitches(holes);
   return Math.hypot(single.reduce((sum, one) => sum + one, 0) / Math.max(1, single.length), width);
 }
 
@@ -106,13 +102,13 @@ export function balanceOfFaces(faces: {
     );
   const fitted = best(misfit);
   const each = shown.flatMap(({ face, sign }) =>
-    face.areas.flatMap((area) => {
-      const one = best(
-        (balance) =>
-          (area - shownArea(sign * balance, face)) ** 2 + 1e-6 * (balance - fitted.balance) ** 2,
-      );
-      return [one.balance];
-    }),
+    face.areas.map(
+      (area) =>
+        best(
+          (balance) =>
+            (area - shownArea(sign * balance, face)) ** 2 + 1e-6 * (balance - fitted.balance) ** 2,
+        ).balance,
+    ),
   );
   return { ...fitted, each };
 }
@@ -140,10 +136,9 @@ function best(misfit: (balance: number) => number): {
   const least = Math.min(...misfits);
   const at = misfits.indexOf(least);
   const within = steps.filter((_, index) => (misfits[index] ?? 0) <= least + 1);
-  const [one, middle, three] = [misfits[at - 1], misfits[at] ?? 0, misfits[at + 1]];
-  const bend = one === undefined || three === undefined ? 0 : one - 2 * middle + three;
-  const finer =
-    bend > 0 ? Math.min(0.5, Math.max(-0.5, ((one ?? 0) - (three ?? 0)) / (2 * bend))) : 0;
+  const [before, after] = [misfits[at - 1], misfits[at + 1]];
+  const isInner = before !== undefined && after !== undefined;
+  const finer = isInner ? vertex(-before, -least, -after) : 0;
   return {
     balance: (steps[at] ?? 0) + finer * STEP,
     error: Math.max(STEP, ((within.at(-1) ?? 0) - (within[0] ?? 0)) / 2),

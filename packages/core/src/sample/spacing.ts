@@ -4,10 +4,6 @@ export interface Spaced {
   readonly at: readonly number[];
   /** How many spacings lie between each and the next: more than one where marks are missing. */
   readonly steps: readonly number[];
-  /** Usual spacing, in samples. */
-  readonly spacing: number;
-  /** How regular the signal is at that spacing, 0 to 1. */
-  readonly regular: number;
 }
 
 /** Holes are at least and at most so far apart, in millimetres. */
@@ -59,7 +55,7 @@ export function spacingOf(
  * The marks themselves: as many as show, about evenly apart; where one does not show, its place is passed over.
  * @param signal about 1 where there is a mark, about 0 where there is none
  */
-export function spacedMarks(signal: Float64Array, spacing: number, regular: number): Spaced {
+export function spacedMarks(signal: Float64Array, spacing: number): Spaced {
   const peaks = peaksOf(signal, spacing);
   const score: number[] = [];
   const before: number[] = [];
@@ -81,7 +77,7 @@ export function spacedMarks(signal: Float64Array, spacing: number, regular: numb
   const chosen: number[] = [];
   for (let at = end; at >= 0; at = before[at] ?? -1) chosen.unshift(peaks[at]?.at ?? 0);
   const steps = chosen.slice(1).map((at, index) => stepsIn(at - (chosen[index] ?? 0), spacing));
-  return { at: chosen, steps, spacing, regular };
+  return { at: chosen, steps };
 }
 
 function stepsIn(gap: number, spacing: number): number {
@@ -107,7 +103,7 @@ function peaksOf(signal: Float64Array, spacing: number) {
 }
 
 /** Where a parabola through three even values has its top, from the middle one. */
-function vertex(before: number, middle: number, after: number): number {
+export function vertex(before: number, middle: number, after: number): number {
   const bend = before - 2 * middle + after;
   return bend < 0 ? Math.min(0.5, Math.max(-0.5, (before - after) / (2 * bend))) : 0;
 }
@@ -136,10 +132,10 @@ export function quantile(values: readonly number[], part: number): number {
 }
 
 /** Scaled so that a usual mark is 1 and what lies between is 0. */
-export function asMarks(signal: Float64Array, spacing: number, width: number): Float64Array {
+export function asMarks(signal: Float64Array, spacing: number): Float64Array {
   const tops: number[] = [];
   const floors: number[] = [];
-  for (let at = 0; at + spacing <= width; at += spacing) {
+  for (let at = 0; at + spacing <= signal.length; at += spacing) {
     const part = [...signal.subarray(Math.floor(at), Math.floor(at + spacing))];
     tops.push(Math.max(...part));
     floors.push(quantile(part, 0.4));

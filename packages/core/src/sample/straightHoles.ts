@@ -38,18 +38,18 @@ export function straightHoles(
     .toSorted((a, b) => b.regular - a.regular);
   const [first] = signs;
   if (!first) throw refused('not-regular');
-  const { spacing, regular } = first;
+  const { spacing } = first;
   // A sign that repeats otherwise tells of something else.
   const agreed = signs.filter((one) => Math.abs(one.spacing / spacing - 1) < 0.06);
   const signal = new Float64Array(along.length);
   const whole = agreed.reduce((sum, one) => sum + one.regular ** 2, 0);
   for (const one of agreed) {
-    const marks = asMarks(one.sign, spacing, along.length);
+    const marks = asMarks(one.sign, spacing);
     for (let at = 0; at < signal.length; at += 1)
       signal[at] = (signal[at] ?? 0) + (one.regular ** 2 / whole) * (marks[at] ?? 0);
   }
   markEnds(signal, along, usual, spacing);
-  const { at, steps } = spacedMarks(signal, spacing, regular);
+  const { at, steps } = spacedMarks(signal, spacing);
   const holes = at.map((place, index) => ({
     along: place / scale,
     across: 0,
@@ -83,7 +83,7 @@ function withAcross(
 ): readonly ReadHole[] {
   const legs = holes
     .slice(1)
-    .map((to, index) => legLine(strip, mass, holes[index]?.along ?? 0, to.along, 0, BAND));
+    .map((to, index) => legLine(strip, mass, holes[index]?.along ?? 0, to.along));
   return holes.map((hole, index) => {
     const sides = [legs[index - 1], legs[index]].flatMap((leg) => (leg ? [leg(hole.along)] : []));
     return {
@@ -94,14 +94,7 @@ function withAcross(
 }
 
 /** The line of a leg between two holes by its own thread; the middle of it, away from the holes. */
-function legLine(
-  strip: Strip,
-  mass: Float32Array,
-  from: number,
-  to: number,
-  guess: number,
-  reach: number,
-) {
+function legLine(strip: Strip, mass: Float32Array, from: number, to: number) {
   const { width, height } = strip.planes[0];
   const middle = (height - 1) / 2;
   const [trim, length] = [0.16, to - from];
@@ -113,8 +106,8 @@ function legLine(
   ) {
     let [sum, moment] = [0, 0];
     for (
-      let v = Math.round(middle + (guess - reach) * strip.scale);
-      v <= middle + (guess + reach) * strip.scale;
+      let v = Math.round(middle - BAND * strip.scale);
+      v <= middle + BAND * strip.scale;
       v += 1
     ) {
       const amount = mass[v * width + u] ?? 0;
@@ -123,7 +116,7 @@ function legLine(
     }
     if (sum <= 0.3) continue;
     const [at, across] = [u / strip.scale, moment / sum / strip.scale];
-    if (Math.abs(across - guess) > reach) continue;
+    if (Math.abs(across) > BAND) continue;
     n += 1;
     x += at;
     y += across;

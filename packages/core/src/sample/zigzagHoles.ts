@@ -21,7 +21,7 @@ export function zigzagHoles(
   const swing = swingOf(strip, mass, edges);
   const found = spacingOf(swing, 2 * SHORTEST * strip.scale, 2 * SPACING.most * strip.scale);
   if (!found || found.regular < REGULAR) throw refused('not-regular', { regular: found?.regular });
-  const { spacing, regular } = found;
+  const { spacing } = found;
   const [high, low] = [extremeOf(swing, spacing, 1), extremeOf(swing, spacing, -1)];
   const [middle, half] = [(high + low) / 2, (high - low) / 2];
   const all = [-1, 1]
@@ -29,7 +29,7 @@ export function zigzagHoles(
       const turn = swing.map((one) => Math.min(1, (side * (one - middle)) / half));
       const edge = side < 0 ? edges.left : edges.right;
       const signal = withHoles(strip, rest, turn, edge, spacing);
-      const { at } = spacedMarks(signal, spacing, regular);
+      const { at } = spacedMarks(signal, spacing);
       return at.map((place) => ({ along: place / strip.scale, side }));
     })
     .toSorted((a, b) => a.along - b.along);
@@ -67,7 +67,7 @@ function withHoles(
   const shown = smoothed(bandSum(strip, rest, edge - HOLE, edge + HOLE), 0.12 * strip.scale);
   const found = spacingOf(shown, 0.8 * spacing, 1.25 * spacing);
   const weight = found ? MOST_OF_HOLES * Math.min(1, 2 * found.regular) : 0;
-  const marks = asMarks(shown, spacing, shown.length);
+  const marks = asMarks(shown, spacing);
   return turn.map((one, at) => {
     const hole = one > 0.4 ? Math.min(1, Math.max(0, marks[at] ?? 0)) : 0;
     return (1 - weight) * one + weight * hole;
@@ -187,7 +187,7 @@ function slantedLeg(strip: Strip, mass: Float32Array, from: ReadHole, to: ReadHo
   return { x, y, c: x * meanU + y * meanV };
 }
 
-/** Middles of the outermost thread at either side: where half of what is usual across is reached. */
+/** Middles of the outermost thread at either side: where a quarter of what is usual across is reached. */
 function edgesAcross(
   strip: Strip,
   mass: Float32Array,
@@ -196,10 +196,11 @@ function edgesAcross(
   const profile = new Float64Array(height);
   for (let v = 0; v < height; v += 1)
     for (let u = 0; u < width; u += 1) profile[v] = (profile[v] ?? 0) + (mass[v * width + u] ?? 0);
-  const inner = [...profile].filter((one) => one > 0.3 * Math.max(...profile));
-  const half = 0.25 * quantile(inner, 0.5);
-  const first = profile.findIndex((one) => one >= half);
-  const last = height - 1 - [...profile].reverse().findIndex((one) => one >= half);
+  const most = Math.max(...profile);
+  const inner = [...profile].filter((one) => one > 0.3 * most);
+  const least = 0.25 * quantile(inner, 0.5);
+  const first = profile.findIndex((one) => one >= least);
+  const last = height - 1 - [...profile].reverse().findIndex((one) => one >= least);
   const middle = (height - 1) / 2;
   return { left: (first - middle) / strip.scale, right: (last - middle) / strip.scale };
 }

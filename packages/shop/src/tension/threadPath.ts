@@ -17,16 +17,20 @@ export type PathKind = (typeof PATH_KINDS)[number];
 /** Of the drawing of a machine of its family, in its units. */
 const placed = z.number().min(-100).max(500);
 
+/** Points of a path, and letters of a point's name. */
+export const MOST_PATH_POINTS = 24;
+export const MOST_POINT_NAME = 40;
+
 const pathPoint = z.object({
   kind: z.enum(PATH_KINDS),
-  name: humanText(40),
+  name: humanText(MOST_POINT_NAME),
   x: placed,
   y: placed,
 });
 export type PathPoint = z.infer<typeof pathPoint>;
 
 /** The way of one machine's top thread, from the spool on. */
-export const threadPath = z.array(pathPoint).min(2).max(24);
+export const threadPath = z.array(pathPoint).min(2).max(MOST_PATH_POINTS);
 export type ThreadPath = readonly PathPoint[];
 
 /**

@@ -1,4 +1,4 @@
-import type { PointerEvent, ReactNode } from 'react';
+import type { MouseEvent, ReactNode } from 'react';
 
 /** A part of a drawing that answers: where it lies, in the units of the drawing's box, and what a tap on it says. */
 export interface TapSpot<Id extends string> {
@@ -57,9 +57,21 @@ export function TapSpots<Id extends string>({
   );
 }
 
+/** Where a drawing was touched, in the units of its box. */
+function placeOn(
+  [left, top, wide, tall]: Tapped['box'],
+  { currentTarget, clientX, clientY }: MouseEvent<HTMLButtonElement>,
+): readonly [x: number, y: number] {
+  const shown = currentTarget.getBoundingClientRect();
+  return [
+    left + ((clientX - shown.left) / shown.width) * wide,
+    top + ((clientY - shown.top) / shown.height) * tall,
+  ];
+}
+
 /** A drawing on which something is taken with a finger or the mouse and moved, in the units of its box. */
 export function DragPlace({
-  box: [left, top, wide, tall],
+  box,
   label,
   onTake,
   onMove,
@@ -70,16 +82,6 @@ export function DragPlace({
   readonly onTake: (x: number, y: number) => void;
   readonly onMove: (x: number, y: number) => void;
 }) {
-  const tell = (
-    { currentTarget, clientX, clientY }: PointerEvent<HTMLButtonElement>,
-    hear: (x: number, y: number) => void,
-  ) => {
-    const shown = currentTarget.getBoundingClientRect();
-    hear(
-      left + ((clientX - shown.left) / shown.width) * wide,
-      top + ((clientY - shown.top) / shown.height) * tall,
-    );
-  };
   return (
     <div className={`relative max-w-full ${className || 'w-fit'}`}>
       {children}
@@ -92,10 +94,11 @@ export function DragPlace({
         className="absolute inset-0 cursor-grab touch-none rounded-md border-2 border-transparent hover:border-edge"
         onPointerDown={(event) => {
           event.currentTarget.setPointerCapture(event.pointerId);
-          tell(event, onTake);
+          onTake(...placeOn(box, event));
         }}
         onPointerMove={(event) => {
-          if (event.currentTarget.hasPointerCapture(event.pointerId)) tell(event, onMove);
+          if (event.currentTarget.hasPointerCapture(event.pointerId))
+            onMove(...placeOn(box, event));
         }}
       />
     </div>
@@ -104,7 +107,7 @@ export function DragPlace({
 
 /** A drawing that takes a place by a tap anywhere on it, in the units of its box. */
 export function TapPlace({
-  box: [left, top, wide, tall],
+  box,
   label,
   onTap,
   className = '',
@@ -123,13 +126,7 @@ export function TapPlace({
         tabIndex={-1}
         data-tap="place"
         className="absolute inset-0 cursor-crosshair touch-manipulation rounded-md border-2 border-transparent hover:border-edge"
-        onClick={({ currentTarget, clientX, clientY }) => {
-          const shown = currentTarget.getBoundingClientRect();
-          onTap(
-            left + ((clientX - shown.left) / shown.width) * wide,
-            top + ((clientY - shown.top) / shown.height) * tall,
-          );
-        }}
+        onClick={(event) => onTap(...placeOn(box, event))}
       />
     </div>
   );

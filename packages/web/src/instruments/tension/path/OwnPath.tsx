@@ -1,4 +1,11 @@
-import { type MachineTension, type ThreadPath, withGuideAfter, withMoved } from '@nodo/shop';
+import {
+  type MachineTension,
+  MOST_PATH_POINTS,
+  MOST_POINT_NAME,
+  type ThreadPath,
+  withGuideAfter,
+  withMoved,
+} from '@nodo/shop';
 import { ListPlus, X } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
 import { toast } from 'sonner';
@@ -17,7 +24,6 @@ const ARROWS: Readonly<Record<string, readonly [x: number, y: number]>> = {
   ArrowUp: [0, -STEP],
   ArrowDown: [0, STEP],
 };
-const MOST_POINTS = 24;
 
 /** The machine's own path: where its guides lie otherwise than drawn for its kind. */
 export function OwnPath({
@@ -99,7 +105,7 @@ export function OwnPath({
                   <TextField
                     label={words.name(number)}
                     value={name}
-                    maxLength={40}
+                    maxLength={MOST_POINT_NAME}
                     className="min-w-0 flex-1 [&>label]:sr-only"
                     onText={(text) =>
                       onEdit(
@@ -112,7 +118,7 @@ export function OwnPath({
                       look="quiet"
                       aria-label={words.add(name)}
                       title={words.add(name)}
-                      disabled={path.length >= MOST_POINTS}
+                      disabled={path.length >= MOST_PATH_POINTS}
                       onClick={() => onEdit(withGuideAfter(path, place, words.guide))}
                     >
                       <ListPlus aria-hidden size={20} />
