@@ -3,9 +3,13 @@ import type { Strip } from './seamLine.ts';
 import { quantile } from './spacing.ts';
 import { likeness, type Unmixing, unlikenessOf, unmixing } from './unmix.ts';
 
-/** What most pixels that are unlike the fabric have in common: of two colours the one that more of them have. */
+/**
+ * What most places along the seam that are unlike the fabric have in common: of two colours the one that lies at more of
+ * them. The other one, and the holes, come once a stitch, though they may cover more.
+ */
 export function ownColour(strip: Strip, unlike: readonly number[]): Light {
   const [red, green, blue] = strip.planes;
+  const { width } = red;
   const lights = Array.from(
     red.data,
     (one, at): Light => [one, green.data[at] ?? 0, blue.data[at] ?? 0],
@@ -20,17 +24,30 @@ export function ownColour(strip: Strip, unlike: readonly number[]): Light {
         0.9,
       ),
   );
-  const seen = lights.filter((_, at) => (sizes[at] ?? 0) > clear);
+  const seen = lights.flatMap((off, at) =>
+    (sizes[at] ?? 0) > clear ? [{ off, column: at % width }] : [],
+  );
   let first = meanOf(seen);
-  let second = meanOf(seen.filter((off) => likeness(off, first, unlike) < 0.8));
+  let second = meanOf(seen.filter(({ off }) => likeness(off, first, unlike) < 0.8));
   for (let round = 0; round < 6; round += 1) {
-    const isFirst = (off: Light) => likeness(off, first, unlike) >= likeness(off, second, unlike);
-    const [one, other] = [seen.filter(isFirst), seen.filter((off) => !isFirst(off))];
+    const isFirst = ({ off }: Seen) => likeness(off, first, unlike) >= likeness(off, second, unlike);
+    const [one, other] = [seen.filter(isFirst), seen.filter((pixel) => !isFirst(pixel))];
     if (other.length < 0.05 * seen.length) break;
     [first, second] =
-      one.length >= other.length ? [meanOf(one), meanOf(other)] : [meanOf(other), meanOf(one)];
+      columnsOf(one) >= columnsOf(other)
+        ? [meanOf(one), meanOf(other)]
+        : [meanOf(other), meanOf(one)];
   }
   return first;
+}
+
+interface Seen {
+  readonly off: Light;
+  readonly column: number;
+}
+
+function columnsOf(pixels: readonly Seen[]): number {
+  return new Set(pixels.map(({ column }) => column)).size;
 }
 
 /** A pixel as unlike the fabric as this, squared, is a thread's. */
@@ -38,10 +55,10 @@ const SEEN = 25;
 /** And as this part of what the clearest ones are. */
 const CLEAR = 0.2;
 
-function meanOf(lights: readonly Light[]): Light {
+function meanOf(pixels: readonly Seen[]): Light {
   return [0, 1, 2].map(
     (part) =>
-      lights.reduce((sum, light) => sum + (light[part] ?? 0), 0) / Math.max(1, lights.length),
+      pixels.reduce((sum, { off }) => sum + (off[part] ?? 0), 0) / Math.max(1, pixels.length),
   ) as unknown as Light;
 }
 
@@ -86,20 +103,26 @@ export function restOf({ planes }: Strip, colour: Light, unlike: readonly number
 /** The fabric itself is hardly ever more unlike itself than this. */
 const FABRIC = 3;
 
-/** Standard deviation of where across the seam its thread lies, in millimetres. */
+/** How far from the seam's line half of its thread lies, in millimetres: lint and cut ends beside it hardly change that. */
 export function lateralSpread(strip: Strip, mass: Float32Array, noise: number): number {
   const { width, height } = strip.planes[0];
-  let [sum, first, second] = [0, 0, 0];
+  const middle = (height - 1) / 2;
+  const away = new Float64Array(Math.ceil(middle) + 1);
+  let sum = 0;
   for (let v = 0; v < height; v += 1)
     for (let u = 0; u < width; u += 1) {
       const amount = mass[v * width + u] ?? 0;
       if (amount < Math.max(0.25, 3 * noise)) continue;
-      const across = (v - (height - 1) / 2) / strip.scale;
+      const at = Math.round(Math.abs(v - middle));
+      away[at] = (away[at] ?? 0) + amount;
       sum += amount;
-      first += amount * across;
-      second += amount * across * across;
     }
-  return Math.sqrt(Math.max(0, second / sum - (first / sum) ** 2));
+  let passed = 0;
+  const half = away.findIndex((one) => {
+    passed += one;
+    return passed >= sum / 2;
+  });
+  return Math.max(0, half) / strip.scale;
 }
 
 /** Sum across a band of the strip at each column, in millimetres. */

@@ -5,14 +5,17 @@ import type { ReadHole } from './readHole.ts';
 import { refused } from './refusal.ts';
 import { type Strip, seamStrip } from './seamLine.ts';
 import { quantile } from './spacing.ts';
+import { type SeamKind, straightened } from './straightened.ts';
 import { BAND, straightHoles } from './straightHoles.ts';
 import { likeness, unmixing } from './unmix.ts';
+import { byUsualHole } from './usualHole.ts';
+import { whitened } from './whitened.ts';
 import { zigzagHoles } from './zigzagHoles.ts';
 
 /** What one face of a sample shows. */
 export interface FaceReading {
   readonly strip: Strip;
-  readonly kind: 'straight' | 'zigzag';
+  readonly kind: SeamKind;
   readonly holes: readonly ReadHole[];
   /** Millimetres between the swings; nothing of a straight seam. */
   readonly width: number;
@@ -23,8 +26,8 @@ export interface FaceReading {
 
 /** More alike than this beside the fabric, thread and hole cannot be told apart. Ours. */
 const ALIKE = 0.97;
-/** Wider than this across, in millimetres and by its standard deviation, it is a zigzag. Ours. */
-const ZIGZAG = 0.42;
+/** Half of the thread farther from the line than this, in millimetres, it is a zigzag. Ours. */
+const ZIGZAG = 0.38;
 const LEAST_STITCHES = 6;
 
 /** Finds the seam of a face, its holes and what kind it is. @throws CoreFault a {@link SampleRefusal} */
@@ -45,10 +48,23 @@ export function readFace(flat: FlatField): FaceReading {
   const kind = spread > ZIGZAG ? 'zigzag' : 'straight';
   const clear = mass.map((one) => (one > CLEAR * noise ? one : 0));
   const amounts = { mass, clear, rest: restOf(strip, own, unlike) };
-  const found = kind === 'straight' ? straightHoles(strip, amounts) : zigzagHoles(strip, amounts);
+  const rough = kind === 'straight' ? straightHoles(strip, amounts) : zigzagHoles(strip, amounts);
+  const even = straightened(flat, strip, rough.holes, kind) ?? { strip, holes: rough.holes };
+  const found = byUsualHole(
+    whitened(even.strip, unlike),
+    strip.scale,
+    { ...rough, holes: even.holes },
+    kind,
+  );
   const count = found.holes.reduce((sum, { steps }) => sum + steps, 0);
   if (count < LEAST_STITCHES) throw refused('too-few-stitches', { count });
-  return { strip, kind, ...found, unlike, own: lineColour(strip, found.holes, kind) };
+  return {
+    strip: even.strip,
+    kind,
+    ...found,
+    unlike,
+    own: lineColour(even.strip, found.holes, kind),
+  };
 }
 
 /** Where a thread lies is told by what stands out this much from the fabric's unevenness. Ours. */

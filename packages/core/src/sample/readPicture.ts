@@ -8,7 +8,7 @@ import { assertPicture, type Light, type Picture } from './picture.ts';
 import { refused } from './refusal.ts';
 
 /** More pixels a millimetre tell no more. */
-const MOST_SCALE = 14;
+const MOST_SCALE = 10;
 /** Fewer pixels a millimetre show no thread. */
 const LEAST_SCALE = 5;
 /** Left out along the frame's edges, in millimetres: the sample's own edge may lie there. */

@@ -1,6 +1,8 @@
 import type { Light } from './picture.ts';
 import { singlePitches } from './readHole.ts';
 import type { PictureReading } from './readPicture.ts';
+import { refused } from './refusal.ts';
+import { curveOf } from './straightened.ts';
 import { balanceOfFaces, type SampleBalance, showThrough } from './showThrough.ts';
 
 /** What a seam measures, in millimetres along and across it. */
@@ -18,12 +20,12 @@ export interface SeamMeasures {
   readonly width: number;
 }
 
-export function seamMeasures({ kind, holes, width }: PictureReading): SeamMeasures {
+/** @throws CoreFault `too-few-stitches` */
+export function seamMeasures(reading: PictureReading): SeamMeasures {
+  const { kind, strip, holes } = reading;
   const stitches = holes.reduce((sum, { steps }) => sum + steps, 0);
-  // The first hole and the last show less sharply: there is thread on one side only.
-  const inner = holes.slice(1, -1);
-  const run = (inner.at(-1)?.along ?? 0) - (inner[0]?.along ?? 0);
-  const between = inner.slice(0, -1).reduce((sum, { steps }) => sum + steps, 0);
+  const curve = curveOf(strip, holes, kind);
+  if (!curve) throw refused('too-few-stitches', { count: stitches });
   let passed = 0;
   const skips = holes.flatMap(({ steps }) => {
     const from = passed;
@@ -32,25 +34,13 @@ export function seamMeasures({ kind, holes, width }: PictureReading): SeamMeasur
   });
   return {
     kind,
-    length: run / Math.max(1, between),
-    spread: deviation(singlePitches(inner)),
+    length: curve.run / strip.scale / stitches,
+    spread: deviation(singlePitches(holes)),
     stitches,
     skips,
-    wander: wanderOf(holes, kind),
-    width,
+    wander: curve.wander / strip.scale,
+    width: curve.width / strip.scale,
   };
-}
-
-/** Of a zigzag each side by itself. */
-function wanderOf(holes: PictureReading['holes'], kind: SeamMeasures['kind']): number {
-  if (kind === 'straight') return deviation(holes.map(({ across }) => across));
-  const middle = holes.reduce((sum, { across }) => sum + across, 0) / holes.length;
-  const sides = [true, false].map((isLeft) =>
-    holes.flatMap(({ across }) => (across < middle === isLeft ? [across] : [])),
-  );
-  return Math.sqrt(
-    sides.reduce((sum, side) => sum + deviation(side) ** 2 * side.length, 0) / holes.length,
-  );
 }
 
 function deviation(values: readonly number[]): number {

@@ -306,7 +306,8 @@ function solvedFor(
   return [height, slope / reach];
 }
 
-function stripOf({ planes, scale, fabric }: FlatField, line: readonly LinePlace[]): Strip {
+/** A field laid straight along a line. */
+export function stripOf({ planes, scale, fabric }: FlatField, line: readonly LinePlace[]): Strip {
   const half = Math.round(STRIP_REACH * scale);
   const tall = 2 * half + 1;
   const strips = planes.map((from, part) => {

@@ -17,11 +17,12 @@ export function zigzagHoles(
   strip: Strip,
   { clear: mass, rest }: Readonly<Record<'clear' | 'rest', Float32Array>>,
 ): { readonly holes: readonly ReadHole[]; readonly width: number } {
-  const edges = edgesAcross(strip, mass);
-  const swing = swingOf(strip, mass, edges);
+  const widest = edgesAcross(strip, mass, 0, strip.planes[0].width);
+  const swing = swingOf(strip, mass, widest);
   const found = spacingOf(swing, 2 * SHORTEST * strip.scale, 2 * SPACING.most * strip.scale);
   if (!found || found.regular < REGULAR) throw refused('not-regular', { regular: found?.regular });
   const { spacing } = found;
+  const edges = usualEdges(strip, mass, spacing);
   const [high, low] = [extremeOf(swing, spacing, 1), extremeOf(swing, spacing, -1)];
   const [middle, half] = [(high + low) / 2, (high - low) / 2];
   const all = [-1, 1]
@@ -187,15 +188,34 @@ function slantedLeg(strip: Strip, mass: Float32Array, from: ReadHole, to: ReadHo
   return { x, y, c: x * meanU + y * meanV };
 }
 
-/** Middles of the outermost thread at either side: where a quarter of what is usual across is reached. */
-function edgesAcross(
-  strip: Strip,
-  mass: Float32Array,
-): { readonly left: number; readonly right: number } {
+interface Edges {
+  readonly left: number;
+  readonly right: number;
+}
+
+/** Of a usual piece of the seam as long as two stitches: lint beside some of them does not count. */
+function usualEdges(strip: Strip, mass: Float32Array, spacing: number): Edges {
+  const pieces: Edges[] = [];
+  for (let at = 0; at + spacing <= strip.planes[0].width; at += spacing)
+    pieces.push(edgesAcross(strip, mass, Math.round(at), Math.round(at + spacing)));
+  return {
+    left: quantile(
+      pieces.map(({ left }) => left),
+      0.5,
+    ),
+    right: quantile(
+      pieces.map(({ right }) => right),
+      0.5,
+    ),
+  };
+}
+
+/** Middles of the outermost thread at either side of some columns: where a quarter of what is usual across is reached. */
+function edgesAcross(strip: Strip, mass: Float32Array, from: number, to: number): Edges {
   const { width, height } = strip.planes[0];
   const profile = new Float64Array(height);
   for (let v = 0; v < height; v += 1)
-    for (let u = 0; u < width; u += 1) profile[v] = (profile[v] ?? 0) + (mass[v * width + u] ?? 0);
+    for (let u = from; u < to; u += 1) profile[v] = (profile[v] ?? 0) + (mass[v * width + u] ?? 0);
   const most = Math.max(...profile);
   const inner = [...profile].filter((one) => one > 0.3 * most);
   const least = 0.25 * quantile(inner, 0.5);

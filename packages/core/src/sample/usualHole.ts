@@ -1,0 +1,242 @@
+import { alignedTo, bellOf, meanPatch, type Patch, type PatchPlace } from './patch.ts';
+import type { ReadHole } from './readHole.ts';
+import { asMarks, quantile, spacedMarks } from './spacing.ts';
+import type { Whitened } from './whitened.ts';
+
+/** How holes are compared: about each of them, in millimetres, the middle most. Ours. */
+const REACH = 0.75;
+const BELL = 0.34;
+/** Looked for this far beside where its side's holes lie, in millimetres. */
+const BESIDE = 0.4;
+/** What is less like a usual hole than this, of a leg that passes 0 and of a usual hole 1, is none. Ours. */
+const CAUGHT = 0.45;
+/** Farther from where it was than this, in millimetres, it is another one. */
+const MOST_OFF = 0.35;
+/** As many holes tell what a usual one looks like. */
+const LEAST_USUAL = 4;
+
+export interface SeamHoles {
+  readonly holes: readonly ReadHole[];
+  /** Between the sides of a zigzag, in millimetres; nothing for a straight seam. */
+  readonly width: number;
+}
+
+/** Of the seam on the strip: a straight one has one side, whose holes are not mirrored. */
+interface Side {
+  readonly side: 1 | -1;
+  readonly across: number;
+}
+
+/**
+ * Finds each hole again by what a usual one looks like: the mean of all, laid on each other. Where a place on the seam is
+ * like it there was a stitch, where it is like a leg that passes there was none.
+ */
+export function byUsualHole(
+  planes: Whitened,
+  scale: number,
+  { holes: rough, width }: SeamHoles,
+  kind: 'straight' | 'zigzag',
+): SeamHoles {
+  let found = rough;
+  for (let round = 0; round < ROUNDS; round += 1) {
+    const sides = sidesOf(found, kind);
+    const usual = usualOf(planes, scale, found, sides);
+    if (!usual) return { holes: rough, width };
+    found = foundAgain(planes, scale, found, sides, usual);
+  }
+  const [left, right] = sidesOf(found, kind);
+  return { holes: found, width: right && left ? right.across - left.across : 0 };
+}
+
+const ROUNDS = 2;
+
+/** Where the holes of each side lie: half of them to either side of it. */
+function sidesOf(holes: readonly ReadHole[], kind: 'straight' | 'zigzag'): readonly Side[] {
+  if (kind === 'straight') return [{ side: 1, across: 0 }];
+  const middle = holes.reduce((sum, { across }) => sum + across, 0) / holes.length;
+  const of = (isLeft: boolean) =>
+    quantile(
+      holes.flatMap(({ across }) => (across < middle === isLeft ? [across] : [])),
+      0.5,
+    );
+  return [
+    { side: 1, across: of(true) },
+    { side: -1, across: of(false) },
+  ];
+}
+
+function sideOf({ across }: ReadHole, sides: readonly Side[]): Side {
+  return sides.reduce((nearest, one) =>
+    Math.abs(one.across - across) < Math.abs(nearest.across - across) ? one : nearest,
+  );
+}
+
+interface Usual {
+  readonly hole: Patch;
+  /** A leg that passes; of a zigzag bare fabric. */
+  readonly leg: Patch;
+  readonly bell: Float64Array;
+}
+
+/** Between stitches that did not skip. */
+function inner(holes: readonly ReadHole[]): readonly ReadHole[] {
+  const all = holes.slice(1, -1);
+  const single = holes.filter((hole, at) => hole.steps === 1 && holes[at - 1]?.steps === 1);
+  return single.length >= LEAST_USUAL ? single : all;
+}
+
+function usualOf(
+  planes: Whitened,
+  scale: number,
+  holes: readonly ReadHole[],
+  sides: readonly Side[],
+): Usual | undefined {
+  const reach = Math.max(3, Math.round(REACH * scale));
+  const middle = (planes[0].height - 1) / 2;
+  const placeOf = (along: number, across: number, side: 1 | -1): PatchPlace => ({
+    u: along * scale,
+    v: middle + across * scale,
+    side,
+  });
+  const taken = inner(holes);
+  if (taken.length < LEAST_USUAL) return undefined;
+  const bell = bellOf(reach, BELL * scale);
+  const at = taken.map((hole) => placeOf(hole.along, hole.across, sideOf(hole, sides).side));
+  const first = meanPatch(planes, at, reach);
+  const settled = at.map((place) => settledAt(planes, first, bell, place, scale));
+  const hole = meanPatch(planes, settled, reach);
+  const legs = holes.flatMap((one, index) => {
+    const next = holes[index + 1];
+    if (!next || one.steps !== 1) return [];
+    return [placeOf((one.along + next.along) / 2, (one.across + next.across) / 2, 1)];
+  });
+  const leg =
+    sides.length === 1
+      ? meanPatch(planes, legs, reach)
+      : { reach, values: new Float64Array(hole.values.length) };
+  return { hole, leg, bell };
+}
+
+function settledAt(
+  planes: Whitened,
+  usual: Patch,
+  bell: Float64Array,
+  from: PatchPlace,
+  scale: number,
+): PatchPlace {
+  const to = alignedTo(planes, usual, bell, from);
+  return Math.hypot(to.u - from.u, to.v - from.v) < MOST_OFF * scale ? to : from;
+}
+
+function foundAgain(
+  planes: Whitened,
+  scale: number,
+  before: readonly ReadHole[],
+  sides: readonly Side[],
+  usual: Usual,
+): readonly ReadHole[] {
+  const middle = (planes[0].height - 1) / 2;
+  const stitch = stitchOf(before);
+  const spacing = stitch * sides.length * scale;
+  const marks = sides
+    .flatMap((side) => {
+      const { signal, rows } = likeUsual(planes, scale, side, usual);
+      const marked = asMarks(signal, spacing).map((one) => (one - CAUGHT) / (1 - CAUGHT));
+      return spacedMarks(marked, spacing).at.map((at) => {
+        const from = { u: at, v: rows[Math.round(at)] ?? middle, side: side.side };
+        return { of: side, ...settledAt(planes, usual.hole, usual.bell, from, scale) };
+      });
+    })
+    .toSorted((a, b) => a.u - b.u);
+  return marks.map(({ u, v, of }, index) => {
+    const next = marks[index + 1];
+    const isSame = next?.of === of;
+    return {
+      along: u / scale,
+      across: (v - middle) / scale,
+      steps: next ? stepsTo((next.u - u) / scale, isSame || sides.length === 1, stitch, sides.length) : 0,
+    };
+  });
+}
+
+/** Mean length of a stitch along the seam. */
+function stitchOf(holes: readonly ReadHole[]): number {
+  const single = holes.flatMap((hole, index) => {
+    const next = holes[index + 1];
+    return next && hole.steps > 0 ? [(next.along - hole.along) / hole.steps] : [];
+  });
+  return quantile(single, 0.5);
+}
+
+/** From side to side of a zigzag lies an odd number of stitches, along one side an even one. */
+export function stepsTo(gap: number, isSameSide: boolean, stitch: number, sides: number): number {
+  if (sides === 1) return Math.max(1, Math.round(gap / stitch));
+  const parity = isSameSide ? 0 : 1;
+  return Math.max(2 - parity, 2 * Math.round((gap / stitch - parity) / 2) + parity);
+}
+
+/** One half of a hole counts this much where the other is the better one: beside a skipped stitch one leg goes another way. Ours. */
+const WORSE_HALF = 0.3;
+
+/** How like a usual hole each place along a side is, 0 as a leg that passes, 1 as a usual hole; and at which row. */
+function likeUsual(
+  planes: Whitened,
+  scale: number,
+  { side, across }: Side,
+  usual: Usual,
+): { readonly signal: Float64Array; readonly rows: Int32Array } {
+  const { reach } = usual.hole;
+  const size = 2 * reach + 1;
+  const { width, height } = planes[0];
+  const { kernel, before, after } = kernelOf(usual);
+  const signal = new Float64Array(width);
+  const rows = new Int32Array(width);
+  const [first, last] = [across - BESIDE, across + BESIDE].map((one) =>
+    Math.round((height - 1) / 2 + one * scale),
+  ) as [number, number];
+  for (let u = 0; u < width; u += 1) {
+    let [best, row] = [Number.NEGATIVE_INFINITY, first];
+    const [from, to] = [Math.max(-reach, -u), Math.min(reach, width - 1 - u)];
+    for (let v = first; v <= last; v += 1) {
+      let [left, right] = [0, 0];
+      for (let part = 0; part < 3; part += 1) {
+        const { data } = planes[part as 0];
+        for (let y = -reach; y <= reach; y += 1) {
+          const line = Math.min(height - 1, Math.max(0, v + side * y)) * width + u;
+          const at = (part * size + y + reach) * size + reach;
+          for (let x = from; x < 0; x += 1) left += (kernel[at + x] ?? 0) * (data[line + x] ?? 0);
+          for (let x = 0; x <= to; x += 1) right += (kernel[at + x] ?? 0) * (data[line + x] ?? 0);
+        }
+      }
+      const [one, other] = [
+        (left - before.offset) / before.norm,
+        (right - after.offset) / after.norm,
+      ];
+      const like =
+        (1 - WORSE_HALF) * Math.max(one, other) + WORSE_HALF * Math.min(one, other);
+      if (like > best) [best, row] = [like, v];
+    }
+    signal[u] = best;
+    rows[u] = row;
+  }
+  return { signal, rows };
+}
+
+/** What is summed so that a passing leg gives 0 and a usual hole 1 (matched filter), before the middle and from it on. */
+function kernelOf({ hole, leg, bell }: Usual) {
+  const { reach, values } = hole;
+  const size = 2 * reach + 1;
+  const [before, after] = [
+    { norm: 1e-9, offset: 0 },
+    { norm: 1e-9, offset: 0 },
+  ];
+  const kernel = values.map((value, at) => {
+    const off = value - (leg.values[at] ?? 0);
+    const weight = (bell[at % bell.length] ?? 0) * off;
+    const half = at % size < reach ? before : after;
+    half.norm += weight * off;
+    half.offset += weight * (leg.values[at] ?? 0);
+    return weight;
+  });
+  return { kernel, before, after };
+}

@@ -1,0 +1,34 @@
+import { type Plane, plane } from './picture.ts';
+import type { Strip } from './seamLine.ts';
+
+/** Three numbers a pixel in which the fabric itself varies alike and by one: what differs in them stands out as much as it is unlike. */
+export type Whitened = readonly [Plane, Plane, Plane];
+
+/**
+ * The rows of a matrix that makes the fabric's own colours vary alike (Cholesky factor of the inverse covariance).
+ * @param unlike inverse of the fabric's covariance, by rows
+ */
+export function whitening(unlike: readonly number[]): readonly (readonly number[])[] {
+  const at = (row: number, column: number) => unlike[3 * row + column] ?? 0;
+  const a = Math.sqrt(at(0, 0));
+  const [b, c] = [at(0, 1) / a, at(0, 2) / a];
+  const d = Math.sqrt(Math.max(1e-9, at(1, 1) - b * b));
+  const e = (at(1, 2) - b * c) / d;
+  const f = Math.sqrt(Math.max(1e-9, at(2, 2) - c * c - e * e));
+  return [
+    [a, b, c],
+    [0, d, e],
+    [0, 0, f],
+  ];
+}
+
+export function whitened({ planes }: Strip, unlike: readonly number[]): Whitened {
+  const [red, green, blue] = planes;
+  return whitening(unlike).map(([r = 0, g = 0, b = 0]) => {
+    const out = plane(red.width, red.height);
+    for (let at = 0; at < out.data.length; at += 1)
+      out.data[at] =
+        r * (red.data[at] ?? 0) + g * (green.data[at] ?? 0) + b * (blue.data[at] ?? 0);
+    return out;
+  }) as unknown as Whitened;
+}
