@@ -1,5 +1,5 @@
 import { holeIn } from './amounts.ts';
-import { DRAWN, type HoleScene, misfitsOf, type Triple, WIDTHS } from './holePicture.ts';
+import { DRAWN, fitOfHole, type HoleScene, type Triple, WIDTHS } from './holePicture.ts';
 import { meanPatch, type PatchPlace } from './patch.ts';
 import type { Light } from './picture.ts';
 import { singlePitches } from './readHole.ts';
@@ -36,38 +36,54 @@ export function sampleBalance(
   width: number,
 ): SampleBalance {
   const fit = (isTaken: (index: number) => boolean) => {
-    const [top, bottom] = [
-      scoresOf(faces.top, faces.bottom.own, width, isTaken),
-      scoresOf(faces.bottom, faces.top.own, width, isTaken),
-    ];
-    return best(BALANCES.map((balance) => leastOver(top, bottom, balance)));
+    const scenes = {
+      top: sceneOf(faces.top, faces.bottom.own, width, isTaken),
+      bottom: sceneOf(faces.bottom, faces.top.own, width, isTaken),
+    };
+    const scores = WIDTHS.map((part) => {
+      const wide = part * width;
+      // What each thread's colour is its own face tells best: first roughly, then by the other's fit.
+      const first = { top: fitOfHole(scenes.top, wide), bottom: fitOfHole(scenes.bottom, wide) };
+      const other = (of: 'top' | 'bottom', from: 'top' | 'bottom'): HoleScene => ({
+        ...scenes[of],
+        other: across(first[from].own, faces[from], faces[of]),
+      });
+      return {
+        part,
+        top: fitOfHole(other('top', 'bottom'), wide).misfits,
+        bottom: fitOfHole(other('bottom', 'top'), wide).misfits,
+      };
+    });
+    return best(BALANCES.map((balance) => leastOver(scores, balance)));
   };
   const whole = fit(() => true);
   const [even, odd] = [fit((at) => at % 4 < 2), fit((at) => at % 4 >= 2)];
   return { balance: whole, error: Math.max(LEAST_ERROR, Math.abs(even - odd) / 2) };
 }
 
-/** How badly each balance fits a face, by width of thread and how far it is drawn to the face. */
-function scoresOf(
-  face: PictureReading,
-  other: Light,
-  width: number,
-  isTaken: (index: number) => boolean,
-): readonly (readonly number[])[] {
-  const scene = sceneOf(face, other, width, isTaken);
-  return WIDTHS.map((part) =>
-    misfitsOf(withWidth(scene, part), part * width).map((misfit) => FREE * Math.log(misfit + 1e-6)),
-  );
+/** A colour as one face's fabric makes it stand out, as the other's does. */
+function across(own: Triple, from: PictureReading, to: PictureReading): Triple {
+  const light = solvedUpper(whitening(from.unlike), own);
+  // What it is, not how far from the fabric: that may be lit otherwise.
+  const off = light.map((one, at) => one + (from.fabric[at] ?? 0) - (to.fabric[at] ?? 0));
+  return times(whitening(to.unlike), off as unknown as Light);
 }
 
-/** A wider thread of the same light a millimetre of its length is fainter. */
-function withWidth(scene: HoleScene, part: number): HoleScene {
-  const fainter = (colour: Triple) => colour.map((one) => one / part) as unknown as Triple;
-  return { ...scene, own: fainter(scene.own), other: fainter(scene.other) };
+function times(rows: readonly (readonly number[])[], light: Light): Triple {
+  return rows.map((row) => row.reduce((sum, one, at) => sum + one * (light[at] ?? 0), 0)) as
+    unknown as Triple;
+}
+
+/** The light that a triangle of rows made three numbers of. */
+function solvedUpper(rows: readonly (readonly number[])[], [x, y, z]: Triple): Light {
+  const at = (row: number, column: number) => rows[row]?.[column] ?? 0;
+  const blue = z / at(2, 2);
+  const green = (y - at(1, 2) * blue) / at(1, 1);
+  return [(x - at(0, 1) * green - at(0, 2) * blue) / at(0, 0), green, blue];
 }
 
 function sceneOf(
-  { strip, holes, kind, width: across, unlike, fabric, own }: PictureReading,
+  { strip, holes, kind, width: swing, unlike, fabric }: PictureReading,
   other: Light,
   width: number,
   isTaken: (index: number) => boolean,
@@ -75,7 +91,7 @@ function sceneOf(
   const { scale } = strip;
   const pitches = singlePitches(holes);
   const along = pitches.reduce((sum, one) => sum + one, 0) / Math.max(1, pitches.length);
-  const reach = Math.round(Math.min(REACH.most, REACH.part * Math.hypot(along, across)) * scale);
+  const reach = Math.round(Math.min(REACH.most, REACH.part * Math.hypot(along, swing)) * scale);
   const middle = holes.reduce((sum, hole) => sum + hole.across, 0) / holes.length;
   const places = holes.flatMap((hole, index): readonly PatchPlace[] => {
     if (hole.steps !== 1 || holes[index - 1]?.steps !== 1 || !isTaken(index)) return [];
@@ -84,31 +100,32 @@ function sceneOf(
     return [{ u: hole.along * scale, v, side }];
   });
   const rows = whitening(unlike);
-  const seen = (light: Light, part: number) =>
-    rows.map((row) => row.reduce((sum, one, at) => sum + one * (light[at] ?? 0), 0) / part) as
-      unknown as Triple;
   return {
     patch: meanPatch(whitened(strip, unlike), places, Math.max(3, reach)),
     scale,
-    leg: [along, across],
-    own: seen(own, width),
-    other: seen(other, width),
-    hole: seen(holeIn(fabric), 1),
+    leg: [along, swing],
+    other: times(rows, other.map((one) => one / width) as unknown as Light),
+    hole: times(rows, holeIn(fabric)),
   };
 }
 
-/** The knot is drawn to the top by as much as the balance is below nothing, to the bottom by as much as above. */
+/** How badly a balance fits both faces: the knot is drawn to the top by as much as it is below nothing. */
 function leastOver(
-  top: readonly (readonly number[])[],
-  bottom: readonly (readonly number[])[],
+  scores: readonly {
+    readonly part: number;
+    readonly top: readonly number[];
+    readonly bottom: readonly number[];
+  }[],
   balance: number,
 ): number {
-  const at = (scores: readonly number[] | undefined, drawn: number) =>
-    scores?.[Math.min(DRAWN.length - 1, Math.max(0, Math.round((drawn - (DRAWN[0] ?? 0)) / STEP)))] ?? 0;
+  const at = (misfits: readonly number[], drawn: number) => {
+    const index = Math.round((drawn - (DRAWN[0] ?? 0)) / STEP);
+    return FREE * Math.log((misfits[Math.min(DRAWN.length - 1, Math.max(0, index))] ?? 0) + 1e-6);
+  };
   return Math.min(
-    ...WIDTHS.map(
-      (part, index) =>
-        at(top[index], -balance) + at(bottom[index], balance) + ((part - 1) / WIDTH_SPREAD) ** 2,
+    ...scores.map(
+      ({ part, top, bottom }) =>
+        at(top, -balance) + at(bottom, balance) + ((part - 1) / WIDTH_SPREAD) ** 2,
     ),
   );
 }

@@ -1,10 +1,10 @@
 import { amountOf, bandSum, holeIn, lateralSpread, ownColour, restOf } from './amounts.ts';
 import type { FlatField } from './flatten.ts';
-import type { Light } from './picture.ts';
+import { boxMean, type Light } from './picture.ts';
 import type { ReadHole } from './readHole.ts';
 import { refused } from './refusal.ts';
-import { type Strip, seamStrip } from './seamLine.ts';
-import { quantile } from './spacing.ts';
+import { type Strip, seamStrip, stripOf } from './seamLine.ts';
+import { quantile, smoothed } from './spacing.ts';
 import { type SeamKind, straightened } from './straightened.ts';
 import { BAND, straightHoles } from './straightHoles.ts';
 import { likeness, unmixing } from './unmix.ts';
@@ -32,20 +32,19 @@ const LEAST_STITCHES = 6;
 
 /** Finds the seam of a face, its holes and what kind it is. @throws CoreFault a {@link SampleRefusal} */
 export function readFace(flat: FlatField): FaceReading {
-  const strip = seamStrip(flat);
-  if (!strip) throw refused('no-seam');
+  const widest = seamStrip(flat);
+  if (!widest) throw refused('no-seam');
   const { fabric, unlike } = flat;
-  const own = ownColour(strip, unlike);
+  const own = ownColour(widest, unlike);
   const dark = holeIn(fabric);
   const ends = Math.abs(likeness(own, dark, unlike)) < ALIKE ? [own, dark] : [own];
   const mix = unmixing(ends, unlike);
-  const [noise = 1] = mix.spreads;
-  const contrast = 1 / noise;
+  // Of a millimetre of thread: many pixels together show what one does not.
+  const contrast = (Math.sqrt(THREAD) * flat.scale) / (mix.spreads[0] ?? 1);
   if (contrast < LEAST_CONTRAST) throw refused('fabric-colour', { contrast });
-  const mass = amountOf(strip, mix, 0);
-  if (!isUnbroken(strip, mass)) throw refused('fabric-colour', { contrast });
-  const spread = lateralSpread(strip, mass, noise);
-  const kind = spread > ZIGZAG ? 'zigzag' : 'straight';
+  const strip = cropped(flat, widest, amountOf(widest, mix, 0));
+  const { mass, noise } = steadied(strip, amountOf(strip, mix, 0));
+  const kind = lateralSpread(strip, mass, noise) > ZIGZAG ? 'zigzag' : 'straight';
   const clear = mass.map((one) => (one > CLEAR * noise ? one : 0));
   const amounts = { mass, clear, rest: restOf(strip, own, unlike) };
   const rough = kind === 'straight' ? straightHoles(strip, amounts) : zigzagHoles(strip, amounts);
@@ -58,26 +57,73 @@ export function readFace(flat: FlatField): FaceReading {
   );
   const count = found.holes.reduce((sum, { steps }) => sum + steps, 0);
   if (count < LEAST_STITCHES) throw refused('too-few-stitches', { count });
-  return {
-    strip: even.strip,
-    kind,
-    ...found,
-    unlike,
-    own: lineColour(even.strip, found.holes, kind),
-  };
+  const line = lineColour(even.strip, found.holes, kind);
+  // Where only holes show and nothing between them, the thread has the colour of the fabric.
+  const thread = mix.weights[0]?.reduce((sum, one, at) => sum + one * (line[at] ?? 0), 0) ?? 0;
+  if (thread < LEAST_THREAD) throw refused('fabric-colour', { contrast, thread });
+  return { strip: even.strip, kind, ...found, unlike, own: line };
 }
+
+/** Millimetres of thread across that must be seen between the holes. Ours. */
+const LEAST_THREAD = 0.06;
+
 
 /** Where a thread lies is told by what stands out this much from the fabric's unevenness. Ours. */
 const CLEAR = 2;
-/** A thread this much over the fabric's unevenness in one pixel is seen. Ours. */
-const LEAST_CONTRAST = 2.2;
+/** A usual thread's width, in millimetres, as far as its pixels are counted. Common practice, no source. */
+const THREAD = 0.25;
+/** A millimetre of thread this much over the fabric's unevenness is seen. Ours. */
+const LEAST_CONTRAST = 4.5;
+/** Along so much of the seam thread is looked for at once, in millimetres, and as this part of what is usual. Ours. */
+const STRETCH = { length: 3, part: 0.3 } as const;
+/** Where there is none for this long the seam has ended; some bare fabric stays on the strip. */
+const GAP = 8;
+const BEYOND = 2;
 
-/** Whether thread lies all along the seam: where only its holes show, it has the colour of the fabric. */
-function isUnbroken(strip: Strip, mass: Float32Array): boolean {
-  const reach = (strip.planes[0].height - 1) / 2 / strip.scale;
-  const along = [...bandSum(strip, mass, -reach, reach)];
-  return quantile(along, 0.45) > 0.25 * quantile(along, 0.9);
+/** Only as far as its own thread goes: what the fabric is printed with lies beyond. */
+function cropped(flat: FlatField, strip: Strip, mass: Float32Array): Strip {
+  const { scale, line } = strip;
+  const reach = (strip.planes[0].height - 1) / 2 / scale;
+  const seen = mass.map((one) => Math.max(0, one));
+  const along = smoothed(bandSum(strip, seen, -reach, reach), (STRETCH.length / 2) * scale);
+  const [floor, usual] = [quantile([...along], 0.02), quantile([...along], 0.8)];
+  const isSeam = (at: number) => (along[at] ?? 0) - floor > STRETCH.part * (usual - floor);
+  let best = { from: 0, to: -1 };
+  let from = -1;
+  let last = -1;
+  for (let at = 0; at < along.length; at += 1) {
+    if (!isSeam(at)) continue;
+    if (from < 0 || at - last > GAP * scale) from = at;
+    last = at;
+    if (last - from > best.to - best.from) best = { from, to: last };
+  }
+  const least = STRETCH.length / 4;
+  const kept = line.slice(
+    Math.max(0, Math.round(best.from - (BEYOND - least) * scale)),
+    Math.round(best.to + (BEYOND - least) * scale),
+  );
+  return kept.length < 0.97 * line.length ? stripOf(flat, kept) : strip;
 }
+
+/** Where one pixel of thread hardly stands out, each with its neighbours; and how uneven the fabric beside the seam is then. */
+function steadied(strip: Strip, mass: Float32Array): { mass: Float32Array; noise: number } {
+  const { width, height } = strip.planes[0];
+  const uneven = (of: Float32Array) => {
+    const beside = (3.6 + 0.3) * strip.scale;
+    const off: number[] = [];
+    for (let v = 0; v < height; v += 1)
+      if (Math.abs(v - (height - 1) / 2) > beside)
+        for (let u = 0; u < width; u += 3) off.push(Math.abs(of[v * width + u] ?? 0));
+    return quantile(off, 0.5) / 0.6745 + 1e-3;
+  };
+  const noise = uneven(mass);
+  if (noise < STEADY) return { mass, noise };
+  const steady = boxMean({ width, height, data: mass }, 1).data;
+  return { mass: steady, noise: uneven(steady) };
+}
+
+/** A fabric more uneven than this, of a pixel of thread, is looked at with its neighbours. Ours. */
+const STEADY = 0.25;
 
 /** Light that a millimetre of the own thread adds, by the middle of each leg: the median over the seam. */
 function lineColour(strip: Strip, holes: readonly ReadHole[], kind: FaceReading['kind']): Light {

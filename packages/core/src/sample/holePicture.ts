@@ -8,7 +8,6 @@ export interface HoleScene {
   readonly scale: number;
   /** How far a leg goes along the seam and across it. */
   readonly leg: readonly [along: number, across: number];
-  readonly own: Triple;
   readonly other: Triple;
   readonly hole: Triple;
 }
@@ -24,14 +23,25 @@ const FINE = 3;
 /** Looked at this far beside a leg or hole, in millimetres. */
 const BESIDE = 0.4;
 
+/** What fits a hole's picture. */
+export interface HoleFit {
+  /** Mean squared difference for each of {@link DRAWN}, with the softness that fits best. */
+  readonly misfits: readonly number[];
+  /** Its own thread's colour as it fits best. */
+  readonly own: Triple;
+}
+
 /**
- * How badly each picture of a hole fits: mean squared difference, for each of {@link DRAWN}, with the softness that fits best.
+ * How badly each picture of a hole fits, and its own thread's colour where it fits best.
  * @param width of the threads, in millimetres
  */
-export function misfitsOf(scene: HoleScene, width: number): readonly number[] {
+export function fitOfHole(scene: HoleScene, width: number): HoleFit {
   const weights = weightsOf(scene, width);
   const soft = softnessOf(scene, width, weights);
-  return DRAWN.map((drawn) => misfitOf(scene, masksOf(scene, width, drawn), soft, weights));
+  const fits = DRAWN.map((drawn) => fitOf(scene, masksOf(scene, width, drawn), soft, weights));
+  const misfits = fits.map(({ misfit }) => misfit);
+  const own = fits[misfits.indexOf(Math.min(...misfits))]?.own ?? [0, 0, 0];
+  return { misfits, own };
 }
 
 /** The softness of the picture at a few balances; the best of them all. */
@@ -40,7 +50,7 @@ function softnessOf(scene: HoleScene, width: number, weights: Float64Array): num
   for (const drawn of [-0.4, -0.1, 0.15, 0.4, 0.7, 0.9]) {
     const masks = masksOf(scene, width, drawn);
     for (const one of SOFT) {
-      const misfit = misfitOf(scene, masks, one, weights);
+      const { misfit } = fitOf(scene, masks, one, weights);
       if (misfit < best) [best, soft] = [misfit, one];
     }
   }
@@ -97,39 +107,46 @@ function masksOf(
   return masks;
 }
 
-/** Own thread as bright as fits best; the rest as told. */
-function misfitOf(
-  { patch, scale, own, other, hole }: HoleScene,
+/** Other thread and hole as told; its own thread and the fabric about it as they fit best (least squares). */
+function fitOf(
+  { patch, scale, other, hole }: HoleScene,
   masks: readonly Float64Array[],
   soft: number,
   weights: Float64Array,
-): number {
+): { readonly misfit: number; readonly own: Triple } {
   const size = 2 * patch.reach + 1;
   const [a, b, c] = masks.map((mask) => blurred(mask, size, soft * scale)) as [
     Float64Array,
     Float64Array,
     Float64Array,
   ];
-  let [aa, ay, yy, whole] = [1e-9, 0, 0, 0];
-  for (let part = 0; part < 3; part += 1)
+  let [aa, a1, whole] = [1e-9, 0, 1e-9];
+  for (let at = 0; at < a.length; at += 1) {
+    const [weight, line] = [weights[at] ?? 0, a[at] ?? 0];
+    aa += weight * line * line;
+    a1 += weight * line;
+    whole += weight;
+  }
+  const own: [number, number, number] = [0, 0, 0];
+  let misfit = 0;
+  for (let part = 0; part < 3; part += 1) {
+    let [ay, y1, yy] = [0, 0, 0];
     for (let at = 0; at < a.length; at += 1) {
       const weight = weights[at] ?? 0;
       if (weight === 0) continue;
       const seen = patch.values[part * a.length + at] ?? 0;
-      const left =
-        seen - (other[part] ?? 0) * (b[at] ?? 0) - (hole[part] ?? 0) * (c[at] ?? 0);
-      const line = (own[part] ?? 0) * (a[at] ?? 0);
-      aa += weight * line * line;
-      ay += weight * line * left;
+      const left = seen - (other[part] ?? 0) * (b[at] ?? 0) - (hole[part] ?? 0) * (c[at] ?? 0);
+      ay += weight * (a[at] ?? 0) * left;
+      y1 += weight * left;
       yy += weight * left * left;
-      whole += weight;
     }
-  const bright = Math.min(MOST_BRIGHT, Math.max(1 / MOST_BRIGHT, ay / aa));
-  return (yy - 2 * bright * ay + bright * bright * aa) / whole;
+    const line = (ay - (a1 * y1) / whole) / (aa - (a1 * a1) / whole);
+    const ground = (y1 - a1 * line) / whole;
+    own[part] = line;
+    misfit += yy - line * ay - ground * y1;
+  }
+  return { misfit: misfit / (3 * whole), own };
 }
-
-/** The own thread may be brighter than it was read by so much, or darker. */
-const MOST_BRIGHT = 1.15;
 
 /** By a bell; beyond the edge it goes on as at the edge. */
 function blurred(mask: Float64Array, size: number, sigma: number): Float64Array {
