@@ -1,5 +1,5 @@
 import { holeIn } from './amounts.ts';
-import { DRAWN, fitOfHole, type HoleScene, type Triple, WIDTHS } from './holePicture.ts';
+import { DRAWN, finerView, fitOfHole, type HoleScene, type Triple, viewOfHole } from './holePicture.ts';
 import { meanPatch, type PatchPlace } from './patch.ts';
 import type { Light } from './picture.ts';
 import { singlePitches } from './readHole.ts';
@@ -19,6 +19,7 @@ export interface SampleBalance {
 const REACH = { most: 1.3, part: 0.46 } as const;
 /** A thread is as wide as was told, by this part. Common practice: thread of one size differs by a few in a hundred; no source. */
 const WIDTH_SPREAD = 0.05;
+const WIDTHS = [0.92, 0.96, 1, 1.04, 1.08] as const;
 /** As many pixels of a usual hole's picture as tell something of their own. Ours. */
 const FREE = 25;
 /** No balance is read more finely. Ours. */
@@ -35,36 +36,43 @@ export function sampleBalance(
   faces: { readonly top: PictureReading; readonly bottom: PictureReading },
   width: number,
 ): SampleBalance {
-  const fit = (isTaken: (index: number) => boolean) => {
-    const scenes = {
-      top: sceneOf(faces.top, faces.bottom.own, width, isTaken),
-      bottom: sceneOf(faces.bottom, faces.top.own, width, isTaken),
+  const scenesOf = (isTaken: (index: number) => boolean) => ({
+    top: sceneOf(faces.top, isTaken),
+    bottom: sceneOf(faces.bottom, isTaken),
+  });
+  const scenes = scenesOf(() => true);
+  const views = { top: viewOfHole(scenes.top, width), bottom: viewOfHole(scenes.bottom, width) };
+  const seen = WIDTHS.map((part) => {
+    const wide = part * width;
+    const finer = (side: Side) => finerView(scenes[side], wide, views[side]);
+    const view = { top: finer('top'), bottom: finer('bottom') };
+    // What each thread's colour is its own face tells: as it fits best there it is the other's other.
+    const own = (side: Side) => fitOfHole(scenes[side], wide, view[side]).own;
+    const other = {
+      top: otherwiseLit(own('bottom'), faces.bottom, faces.top),
+      bottom: otherwiseLit(own('top'), faces.top, faces.bottom),
     };
-    const scores = WIDTHS.map((part) => {
-      const wide = part * width;
-      // What each thread's colour is its own face tells best: first roughly, then by the other's fit.
-      const first = { top: fitOfHole(scenes.top, wide), bottom: fitOfHole(scenes.bottom, wide) };
-      const other = (of: 'top' | 'bottom', from: 'top' | 'bottom'): HoleScene => ({
-        ...scenes[of],
-        other: across(first[from].own, faces[from], faces[of]),
-      });
-      return {
-        part,
-        top: fitOfHole(other('top', 'bottom'), wide).misfits,
-        bottom: fitOfHole(other('bottom', 'top'), wide).misfits,
-      };
+    return { part, wide, view, other };
+  });
+  const balanceOf = (of: typeof scenes) => {
+    const scores = seen.map(({ part, wide, view, other }) => {
+      const misfits = (side: Side) =>
+        fitOfHole({ ...of[side], other: other[side] }, wide, view[side]).misfits;
+      return { part, top: misfits('top'), bottom: misfits('bottom') };
     });
     return best(BALANCES.map((balance) => leastOver(scores, balance)));
   };
-  const whole = fit(() => true);
-  const [even, odd] = [fit((at) => at % 4 < 2), fit((at) => at % 4 >= 2)];
-  return { balance: whole, error: Math.max(LEAST_ERROR, Math.abs(even - odd) / 2) };
+  const [even, odd] = [true, false].map((isEven) =>
+    balanceOf(scenesOf((index) => index % 4 < 2 === isEven)),
+  ) as [number, number];
+  return { balance: balanceOf(scenes), error: Math.max(LEAST_ERROR, Math.abs(even - odd) / 2) };
 }
 
-/** A colour as one face's fabric makes it stand out, as the other's does. */
-function across(own: Triple, from: PictureReading, to: PictureReading): Triple {
+type Side = 'top' | 'bottom';
+
+/** A colour as far as it is from one face's fabric, told as far as it is from the other's. */
+function otherwiseLit(own: Triple, from: PictureReading, to: PictureReading): Triple {
   const light = solvedUpper(whitening(from.unlike), own);
-  // What it is, not how far from the fabric: that may be lit otherwise.
   const off = light.map((one, at) => one + (from.fabric[at] ?? 0) - (to.fabric[at] ?? 0));
   return times(whitening(to.unlike), off as unknown as Light);
 }
@@ -84,8 +92,6 @@ function solvedUpper(rows: readonly (readonly number[])[], [x, y, z]: Triple): L
 
 function sceneOf(
   { strip, holes, kind, width: swing, unlike, fabric }: PictureReading,
-  other: Light,
-  width: number,
   isTaken: (index: number) => boolean,
 ): HoleScene {
   const { scale } = strip;
@@ -104,7 +110,6 @@ function sceneOf(
     patch: meanPatch(whitened(strip, unlike), places, Math.max(3, reach)),
     scale,
     leg: [along, swing],
-    other: times(rows, other.map((one) => one / width) as unknown as Light),
     hole: times(rows, holeIn(fabric)),
   };
 }

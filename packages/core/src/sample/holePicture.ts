@@ -1,60 +1,100 @@
 import { HOLE_WIDTHS, otherThreadAt } from '../tension/seamPicture.ts';
+import { blurredSquare } from './blurredSquare.ts';
+import { solved } from './linear.ts';
 import type { Patch } from './patch.ts';
 
-/** What a hole's picture is fitted with: millimetres, and colours as the patch has them. */
+/** What a usual hole of a face is fitted with: millimetres, and colours as the patch has them. */
 export interface HoleScene {
   readonly patch: Patch;
   /** Pixels a millimetre. */
   readonly scale: number;
   /** How far a leg goes along the seam and across it. */
   readonly leg: readonly [along: number, across: number];
-  readonly other: Triple;
   readonly hole: Triple;
+  /** Where it is not known it is what fits best. */
+  readonly other?: Triple;
 }
 
 export type Triple = readonly [number, number, number];
 
-/** How far the knot may be drawn to a face, -1 to 1, and how wide the threads and how soft the picture may be, in millimetres. */
-export const DRAWN: readonly number[] = Array.from({ length: 57 }, (_, index) => -0.4 + index * 0.025);
-export const WIDTHS = [0.92, 0.96, 1, 1.04, 1.08] as const;
-const SOFT = [0.02, 0.05, 0.08, 0.12, 0.16, 0.2, 0.25] as const;
-/** Places in a pixel at which it is asked what lies there, each way. */
-const FINE = 3;
-/** Looked at this far beside a leg or hole, in millimetres. */
-const BESIDE = 0.4;
+/** How a scene is seen: the standard deviation of its blur, and how far aside the hole lies, both in millimetres. */
+export interface HoleView {
+  readonly soft: number;
+  readonly aside: number;
+}
 
 /** What fits a hole's picture. */
 export interface HoleFit {
-  /** Mean squared difference for each of {@link DRAWN}, with the softness that fits best. */
+  /** Mean squared difference for each of {@link DRAWN}. */
   readonly misfits: readonly number[];
   /** Its own thread's colour as it fits best. */
   readonly own: Triple;
 }
 
-/**
- * How badly each picture of a hole fits, and its own thread's colour where it fits best.
- * @param width of the threads, in millimetres
- */
-export function fitOfHole(scene: HoleScene, width: number): HoleFit {
+/** How far the knot may be drawn to a face, -1 to 1: below the first nothing of the other thread is seen. */
+export const DRAWN: readonly number[] = Array.from({ length: 57 }, (_, index) => -0.4 + index * 0.025);
+/** Those at which the view is sought. */
+const SOME_DRAWN = [-0.4, -0.1, 0.15, 0.4, 0.7, 0.9] as const;
+const SOFT = [0.02, 0.045, 0.07, 0.1, 0.13, 0.16, 0.2, 0.24, 0.29, 0.35] as const;
+const ASIDE = [-0.4, -0.3, -0.2, -0.1, 0, 0.1, 0.2, 0.3, 0.4] as const;
+/** Places in a pixel at which it is asked what lies there, each way. */
+const FINE = 2;
+/** Looked at this far beside a leg or hole, in millimetres. */
+const BESIDE = 0.4;
+
+/** @param width of the threads, in millimetres */
+export function fitOfHole(scene: HoleScene, width: number, view: HoleView): HoleFit {
   const weights = weightsOf(scene, width);
-  const soft = softnessOf(scene, width, weights);
-  const fits = DRAWN.map((drawn) => fitOf(scene, masksOf(scene, width, drawn), soft, weights));
+  const fits = DRAWN.map((drawn) => fitOf(scene, masksOf(scene, width, drawn, view), weights));
   const misfits = fits.map(({ misfit }) => misfit);
   const own = fits[misfits.indexOf(Math.min(...misfits))]?.own ?? [0, 0, 0];
   return { misfits, own };
 }
 
-/** The softness of the picture at a few balances; the best of them all. */
-function softnessOf(scene: HoleScene, width: number, weights: Float64Array): number {
-  let [best, soft] = [Number.POSITIVE_INFINITY, SOFT[0] as number];
-  for (const drawn of [-0.4, -0.1, 0.15, 0.4, 0.7, 0.9]) {
-    const masks = masksOf(scene, width, drawn);
-    for (const one of SOFT) {
-      const { misfit } = fitOf(scene, masks, one, weights);
-      if (misfit < best) [best, soft] = [misfit, one];
-    }
-  }
-  return soft;
+/**
+ * How a hole is seen, by what fits best at any balance. Across a steep zigzag the legs alone hardly tell where the hole is:
+ * there it is sought aside as well.
+ */
+export function viewOfHole(scene: HoleScene, width: number): BestView {
+  const isZigzag = scene.leg[1] > 0;
+  const rough = bestView(
+    scene,
+    width,
+    SOME_DRAWN,
+    isZigzag ? SOFT.filter((_, index) => index % 3 === 1) : SOFT,
+    isZigzag ? ASIDE : [0],
+  );
+  return finerView(scene, width, rough);
+}
+
+/** The same with threads of another width: nothing else changes. */
+export function finerView(scene: HoleScene, width: number, rough: BestView): BestView {
+  const { soft, aside, drawn } = rough;
+  const softs = [0.6, 0.72, 0.85, 0.93, 1, 1.08, 1.18, 1.35].map((part) => part * soft);
+  const asides = scene.leg[1] > 0 ? [aside - 0.05, aside, aside + 0.05] : [0];
+  return bestView(scene, width, [drawn], softs, asides);
+}
+
+export interface BestView extends HoleView {
+  readonly drawn: number;
+}
+
+function bestView(
+  scene: HoleScene,
+  width: number,
+  drawns: readonly number[],
+  softs: readonly number[],
+  asides: readonly number[],
+): BestView {
+  const weights = weightsOf(scene, width);
+  let best = { misfit: Number.POSITIVE_INFINITY, soft: 0.1, aside: 0, drawn: 0 };
+  for (const drawn of drawns)
+    for (const aside of asides)
+      for (const soft of softs) {
+        const { misfit } = fitOf(scene, masksOf(scene, width, drawn, { soft, aside }), weights);
+        if (misfit < best.misfit) best = { misfit, soft, aside, drawn };
+      }
+  return best;
 }
 
 /** Which pixels count: about the hole and its legs, and nearer to this hole than to the next. */
@@ -62,10 +102,9 @@ function weightsOf({ patch: { reach }, scale, leg }: HoleScene, width: number): 
   const size = 2 * reach + 1;
   const [along, across] = leg;
   const length = Math.hypot(along, across);
-  const nextHole = across === 0 ? along : 2 * along;
   return Float64Array.from({ length: size * size }, (_, at) => {
     const [x, y] = [((at % size) - reach) / scale, (Math.floor(at / size) - reach) / scale];
-    if (Math.abs(x) > nextHole / 2) return 0;
+    if (Math.abs(x) > nextHole(leg) / 2) return 0;
     const run = (Math.abs(x) * along + y * across) / length;
     const off = Math.abs(Math.abs(x) * across - y * along) / length;
     const isNearLeg = run > 0 && off < width / 2 + BESIDE;
@@ -73,102 +112,116 @@ function weightsOf({ patch: { reach }, scale, leg }: HoleScene, width: number): 
   });
 }
 
+/** How far along the seam the next hole at this side lies. */
+function nextHole([along, across]: HoleScene['leg']): number {
+  return across === 0 ? along : 2 * along;
+}
+
+interface Masks {
+  readonly own: Float64Array;
+  readonly other: Float64Array;
+  readonly hole: Float64Array;
+}
+
 /** How much of each pixel is its own thread, the other one, and the hole. */
 function masksOf(
-  { patch: { reach }, scale, leg: [along, across] }: HoleScene,
+  { patch: { reach }, scale, leg }: HoleScene,
   width: number,
   drawn: number,
-): readonly [Float64Array, Float64Array, Float64Array] {
+  { soft, aside }: HoleView,
+): Masks {
   const size = 2 * reach + 1;
-  const masks = [0, 1, 2].map(() => new Float64Array(size * size)) as unknown as readonly [
-    Float64Array,
-    Float64Array,
-    Float64Array,
-  ];
-  const other = otherThreadAt(drawn);
-  const hole = HOLE_WIDTHS * width;
-  const dot = hole * Math.sqrt(other.dot);
-  const length = Math.hypot(along, across);
-  const [dirX, dirY] = [along / length, across / length];
+  const masks = {
+    own: new Float64Array(size * size),
+    other: new Float64Array(size * size),
+    hole: new Float64Array(size * size),
+  };
+  const { dot, along } = otherThreadAt(drawn);
+  const radius = HOLE_WIDTHS * width;
+  const filled = radius * Math.sqrt(dot);
+  const length = Math.hypot(...leg);
+  const [dirX, dirY] = [leg[0] / length, leg[1] / length];
+  // An edge is as wide as what stands for it.
+  const fine = scale * FINE;
+  const within = (inside: number) => Math.min(1, Math.max(0, inside * fine + 0.5));
+  const part = 1 / (FINE * FINE);
   for (let y = 0; y < size * FINE; y += 1)
     for (let x = 0; x < size * FINE; x += 1) {
       // Both legs go the same way across, one forwards and one back.
       const inX = Math.abs(((x + 0.5) / FINE - 0.5 - reach) / scale);
-      const inY = ((y + 0.5) / FINE - 0.5 - reach) / scale;
-      const away = Math.hypot(inX, inY);
+      const inY = ((y + 0.5) / FINE - 0.5 - reach) / scale - aside;
+      const away = Math.sqrt(inX * inX + inY * inY);
       const run = inX * dirX + inY * dirY;
-      const isOnLeg = run >= 0 && Math.abs(inX * dirY - inY * dirX) <= width / 2;
-      const isOther = away <= dot || (isOnLeg && run <= other.along * length);
-      const mask = isOther ? masks[1] : away <= hole ? masks[2] : isOnLeg ? masks[0] : undefined;
-      if (!mask) continue;
+      const onLeg = within(width / 2 - Math.abs(inX * dirY - inY * dirX)) * within(run);
+      const drawnOut = along > 0 ? onLeg * within(along * length - run) : 0;
+      const other = Math.max(filled > 0 ? within(filled - away) : 0, drawnOut);
+      const hole = within(radius - away);
+      let own = onLeg * (1 - hole);
+      if (dirY > 0) {
+        // The next hole's leg comes down beside this one's.
+        const nextX = nextHole(leg) - inX;
+        own = Math.max(own, within(width / 2 - Math.abs(nextX * dirY - inY * dirX)) * within(inY));
+      }
       const at = Math.floor(y / FINE) * size + Math.floor(x / FINE);
-      mask[at] = (mask[at] ?? 0) + 1 / (FINE * FINE);
+      masks.own[at] = (masks.own[at] ?? 0) + part * own * (1 - other);
+      masks.other[at] = (masks.other[at] ?? 0) + part * other;
+      masks.hole[at] = (masks.hole[at] ?? 0) + part * hole * (1 - other);
     }
-  return masks;
+  const sigma = soft * scale;
+  return {
+    own: blurredSquare(masks.own, size, sigma),
+    other: blurredSquare(masks.other, size, sigma),
+    hole: blurredSquare(masks.hole, size, sigma),
+  };
 }
 
-/** Other thread and hole as told; its own thread and the fabric about it as they fit best (least squares). */
+/** The hole as told; its own thread, the fabric about it and, where it is not told, the other thread as they fit best (least squares). */
 function fitOf(
-  { patch, scale, other, hole }: HoleScene,
-  masks: readonly Float64Array[],
-  soft: number,
+  { patch, other, hole }: HoleScene,
+  masks: Masks,
   weights: Float64Array,
 ): { readonly misfit: number; readonly own: Triple } {
-  const size = 2 * patch.reach + 1;
-  const [a, b, c] = masks.map((mask) => blurred(mask, size, soft * scale)) as [
-    Float64Array,
-    Float64Array,
-    Float64Array,
-  ];
-  let [aa, a1, whole] = [1e-9, 0, 1e-9];
-  for (let at = 0; at < a.length; at += 1) {
-    const [weight, line] = [weights[at] ?? 0, a[at] ?? 0];
-    aa += weight * line * line;
-    a1 += weight * line;
-    whole += weight;
+  const pixels = weights.length;
+  const { own: a, other: b, hole: c } = masks;
+  let [aa, ab, bb, a1, b1, whole] = [1e-9, 0, 1e-3, 0, 0, 1e-9];
+  for (let at = 0; at < pixels; at += 1) {
+    const weight = weights[at] ?? 0;
+    if (weight === 0) continue;
+    const [one, two] = [a[at] ?? 0, b[at] ?? 0];
+    aa += one * one;
+    ab += one * two;
+    bb += two * two;
+    a1 += one;
+    b1 += two;
+    whole += 1;
   }
   const own: [number, number, number] = [0, 0, 0];
   let misfit = 0;
   for (let part = 0; part < 3; part += 1) {
-    let [ay, y1, yy] = [0, 0, 0];
-    for (let at = 0; at < a.length; at += 1) {
-      const weight = weights[at] ?? 0;
-      if (weight === 0) continue;
-      const seen = patch.values[part * a.length + at] ?? 0;
-      const left = seen - (other[part] ?? 0) * (b[at] ?? 0) - (hole[part] ?? 0) * (c[at] ?? 0);
-      ay += weight * (a[at] ?? 0) * left;
-      y1 += weight * left;
-      yy += weight * left * left;
+    const [told, dark] = [other?.[part] ?? 0, hole[part] ?? 0];
+    let [ay, by, y1, yy] = [0, 0, 0, 0];
+    for (let at = 0; at < pixels; at += 1) {
+      if ((weights[at] ?? 0) === 0) continue;
+      const two = b[at] ?? 0;
+      const left = (patch.values[part * pixels + at] ?? 0) - told * two - dark * (c[at] ?? 0);
+      ay += (a[at] ?? 0) * left;
+      by += two * left;
+      y1 += left;
+      yy += left * left;
     }
-    const line = (ay - (a1 * y1) / whole) / (aa - (a1 * a1) / whole);
-    const ground = (y1 - a1 * line) / whole;
+    const rows = other
+      ? [
+          [aa, a1, ay],
+          [a1, whole, y1],
+        ]
+      : [
+          [aa, a1, ab, ay],
+          [a1, whole, b1, y1],
+          [ab, b1, bb, by],
+        ];
+    const [line = 0, ground = 0, dot = 0] = solved(rows) ?? [];
     own[part] = line;
-    misfit += yy - line * ay - ground * y1;
+    misfit += yy - line * ay - ground * y1 - dot * by;
   }
-  return { misfit: misfit / (3 * whole), own };
-}
-
-/** By a bell; beyond the edge it goes on as at the edge. */
-function blurred(mask: Float64Array, size: number, sigma: number): Float64Array {
-  if (sigma < 0.2) return mask;
-  const reach = Math.ceil(2.6 * sigma);
-  const kernel = Array.from({ length: 2 * reach + 1 }, (_, at) =>
-    Math.exp(-((at - reach) ** 2) / (2 * sigma * sigma)),
-  );
-  const whole = kernel.reduce((sum, one) => sum + one, 0);
-  let now = mask;
-  for (const step of [1, size]) {
-    const next = new Float64Array(now.length);
-    for (let at = 0; at < now.length; at += 1) {
-      const place = step === 1 ? at % size : Math.floor(at / size);
-      let sum = 0;
-      for (let index = 0; index <= 2 * reach; index += 1) {
-        const off = Math.min(size - 1 - place, Math.max(-place, index - reach));
-        sum += (kernel[index] ?? 0) * (now[at + off * step] ?? 0);
-      }
-      next[at] = sum / whole;
-    }
-    now = next;
-  }
-  return now;
+  return { misfit: Math.max(0, misfit) / (3 * whole), own };
 }
