@@ -1,11 +1,11 @@
 import { holeIn } from './amounts.ts';
-import { DRAWN, finerView, fitOfHole, type HoleScene, type Triple, viewOfHole } from './holePicture.ts';
+import { DRAWN, finerView, fitOfHole, type HoleScene, viewOfHole } from './holePicture.ts';
 import { meanPatch, type PatchPlace } from './patch.ts';
 import type { Light } from './picture.ts';
 import { singlePitches } from './readHole.ts';
 import type { PictureReading } from './readPicture.ts';
 import { vertex } from './spacing.ts';
-import { whitened, whitening } from './whitened.ts';
+import { type Triple, times, whitened, whitening } from './whitened.ts';
 
 /** A balance as it is read from a sample. */
 export interface SampleBalance {
@@ -75,11 +75,6 @@ function otherwiseLit(own: Triple, from: PictureReading, to: PictureReading): Tr
   const light = solvedUpper(whitening(from.unlike), own);
   const off = light.map((one, at) => one + (from.fabric[at] ?? 0) - (to.fabric[at] ?? 0));
   return times(whitening(to.unlike), off as unknown as Light);
-}
-
-function times(rows: readonly (readonly number[])[], light: Light): Triple {
-  return rows.map((row) => row.reduce((sum, one, at) => sum + one * (light[at] ?? 0), 0)) as
-    unknown as Triple;
 }
 
 /** The light that a triangle of rows made three numbers of. */

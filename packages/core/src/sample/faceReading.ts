@@ -3,13 +3,13 @@ import type { FlatField } from './flatten.ts';
 import { boxMean, type Light } from './picture.ts';
 import type { ReadHole } from './readHole.ts';
 import { refused } from './refusal.ts';
-import { type Strip, seamStrip, stripOf } from './seamLine.ts';
+import { type Strip, seamStrip, stripOf, threadOf } from './seamLine.ts';
 import { quantile, smoothed } from './spacing.ts';
 import { type SeamKind, straightened } from './straightened.ts';
 import { BAND, straightHoles } from './straightHoles.ts';
 import { likeness, unmixing } from './unmix.ts';
 import { byUsualHole } from './usualHole.ts';
-import { whitened } from './whitened.ts';
+import { times, whitened, whitening } from './whitened.ts';
 import { zigzagHoles } from './zigzagHoles.ts';
 
 /** What one face of a sample shows. */
@@ -42,24 +42,22 @@ export function readFace(flat: FlatField): FaceReading {
   // Of a millimetre of thread: many pixels together show what one does not.
   const contrast = (Math.sqrt(THREAD) * flat.scale) / (mix.spreads[0] ?? 1);
   if (contrast < LEAST_CONTRAST) throw refused('fabric-colour', { contrast });
-  const strip = cropped(flat, widest, amountOf(widest, mix, 0));
+  const along = seamStrip(flat, threadOf(flat, mix)) ?? widest;
+  const strip = cropped(flat, along, amountOf(along, mix, 0));
   const { mass, noise } = steadied(strip, amountOf(strip, mix, 0));
   const kind = lateralSpread(strip, mass, noise) > ZIGZAG ? 'zigzag' : 'straight';
   const clear = mass.map((one) => (one > CLEAR * noise ? one : 0));
   const amounts = { mass, clear, rest: restOf(strip, own, unlike) };
   const rough = kind === 'straight' ? straightHoles(strip, amounts) : zigzagHoles(strip, amounts);
   const even = straightened(flat, strip, rough.holes, kind) ?? { strip, holes: rough.holes };
-  const found = byUsualHole(
-    whitened(even.strip, unlike),
-    strip.scale,
-    { ...rough, holes: even.holes },
-    kind,
-  );
+  const white = whitened(even.strip, unlike);
+  const found = byUsualHole(white, strip.scale, even.holes, kind, times(whitening(unlike), dark));
   const count = found.holes.reduce((sum, { steps }) => sum + steps, 0);
   if (count < LEAST_STITCHES) throw refused('too-few-stitches', { count });
   const line = lineColour(even.strip, found.holes, kind);
   // Where only holes show and nothing between them, the thread has the colour of the fabric.
-  const thread = mix.weights[0]?.reduce((sum, one, at) => sum + one * (line[at] ?? 0), 0) ?? 0;
+  const [weights = []] = unmixing([own], unlike).weights;
+  const thread = weights.reduce((sum, one, at) => sum + one * (line[at] ?? 0), 0);
   if (thread < LEAST_THREAD) throw refused('fabric-colour', { contrast, thread });
   return { strip: even.strip, kind, ...found, unlike, own: line };
 }

@@ -2,6 +2,7 @@ import { HOLE_WIDTHS, otherThreadAt } from '../tension/seamPicture.ts';
 import { blurredSquare } from './blurredSquare.ts';
 import { solved } from './linear.ts';
 import type { Patch } from './patch.ts';
+import type { Triple } from './whitened.ts';
 
 /** What a usual hole of a face is fitted with: millimetres, and colours as the patch has them. */
 export interface HoleScene {
@@ -14,8 +15,6 @@ export interface HoleScene {
   /** Where it is not known it is what fits best. */
   readonly other?: Triple;
 }
-
-export type Triple = readonly [number, number, number];
 
 /** How a scene is seen: the standard deviation of its blur, and how far aside the hole lies, both in millimetres. */
 export interface HoleView {
@@ -96,6 +95,37 @@ function bestView(
       }
   return best;
 }
+
+/**
+ * What a hole looks like that a straight seam's threads passed: what of it the leg leaves bare, as open as a needle leaves it.
+ * @param leg what a leg looks like that passes
+ */
+export function passedHole(
+  { scale, hole }: HoleScene,
+  leg: Patch,
+  width: number,
+  { soft }: HoleView,
+): Patch {
+  const size = 2 * leg.reach + 1;
+  const bare = new Float64Array(size * size);
+  for (let y = 0; y < size * FINE; y += 1)
+    for (let x = 0; x < size * FINE; x += 1) {
+      const inX = ((x + 0.5) / FINE - 0.5 - leg.reach) / scale;
+      const inY = Math.abs(((y + 0.5) / FINE - 0.5 - leg.reach) / scale);
+      if (inY < width / 2 || inX * inX + inY * inY > (HOLE_WIDTHS * width) ** 2) continue;
+      const at = Math.floor(y / FINE) * size + Math.floor(x / FINE);
+      bare[at] = (bare[at] ?? 0) + OPEN / (FINE * FINE);
+    }
+  const soften = blurredSquare(bare, size, soft * scale);
+  const values = leg.values.map(
+    (value, at) =>
+      value + (hole[Math.floor(at / bare.length)] ?? 0) * (soften[at % bare.length] ?? 0),
+  );
+  return { reach: leg.reach, values };
+}
+
+/** A hole that no thread was drawn through closes by about half. Ours. */
+const OPEN = 0.5;
 
 /** Which pixels count: about the hole and its legs, and nearer to this hole than to the next. */
 function weightsOf({ patch: { reach }, scale, leg }: HoleScene, width: number): Float64Array {

@@ -1,6 +1,7 @@
 import type { FlatField } from './flatten.ts';
-import { type Plane, plane, valueAt } from './picture.ts';
+import { boxMean, type Plane, plane, valueAt } from './picture.ts';
 import { quantile } from './spacing.ts';
+import type { Unmixing } from './unmix.ts';
 
 /** The seam laid straight: along it from its first thread to its last, across it from left of it to right. */
 export interface Strip {
@@ -26,9 +27,11 @@ const CELL = 0.5;
 const THREAD = 14;
 const MOST = 80;
 
-/** The line along which a sample is sewn, and the strip about it; nothing where no thread is seen. */
-export function seamStrip(flat: FlatField): Strip | undefined {
-  const unlike = unlikeness(flat);
+/**
+ * The line along which a sample is sewn, and the strip about it; nothing where no thread is seen.
+ * @param unlike what is taken for thread: how unlike the fabric each pixel is, squared
+ */
+export function seamStrip(flat: FlatField, unlike = unlikeness(flat)): Strip | undefined {
   const cells = cellsOf(unlike, flat.scale);
   const rough = roughLine(cells);
   if (!rough) return undefined;
@@ -64,6 +67,28 @@ function unlikeness({ planes, fabric, unlike }: FlatField): Plane {
     }
   return out;
 }
+
+/** What each pixel holds of one colour, as {@link seamStrip} takes it: what the fabric is printed with is no thread. */
+export function threadOf(flat: FlatField, { weights, spreads }: Unmixing): Plane {
+  const [red, green, blue] = flat.planes;
+  const [[r = 0, g = 0, b = 0] = []] = weights;
+  const none = r * flat.fabric[0] + g * flat.fabric[1] + b * flat.fabric[2];
+  const rough = plane(red.width, red.height);
+  for (let at = 0; at < rough.data.length; at += 1)
+    rough.data[at] =
+      r * (red.data[at] ?? 0) + g * (green.data[at] ?? 0) + b * (blue.data[at] ?? 0) - none;
+  // The noise of a camera is a pixel's own.
+  const even = boxMean(rough, 1);
+  const least = Math.max(LEAST_OF_THREAD, 2 * (spreads[0] ?? 0));
+  for (let at = 0; at < even.data.length; at += 1) {
+    const amount = even.data[at] ?? 0;
+    even.data[at] = amount > least ? Math.min(MOST, MOST * amount * amount) : 0;
+  }
+  return even;
+}
+
+/** A pixel with its neighbours that holds less of a thread's colour than this holds none. Ours. */
+const LEAST_OF_THREAD = 0.2;
 
 interface Cells {
   readonly wide: number;

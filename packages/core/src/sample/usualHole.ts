@@ -1,15 +1,19 @@
-import { alignedTo, bellOf, meanPatch, type Patch, type PatchPlace } from './patch.ts';
+import { type HoleScene, passedHole, viewOfHole } from './holePicture.ts';
+import { alignedTo, bellOf, meanPatch, type Patch, patchAt, type PatchPlace } from './patch.ts';
 import type { ReadHole } from './readHole.ts';
-import { asMarks, quantile, spacedMarks } from './spacing.ts';
-import type { Whitened } from './whitened.ts';
+import { quantile, spacedMarks } from './spacing.ts';
+import type { SeamKind } from './straightened.ts';
+import type { Triple, Whitened } from './whitened.ts';
 
 /** How holes are compared: about each of them, in millimetres, the middle most. Ours. */
 const REACH = 0.75;
 const BELL = 0.34;
 /** Looked for this far beside where its side's holes lie, in millimetres. */
 const BESIDE = 0.4;
-/** What is less like a usual hole than this, of a leg that passes 0 and of a usual hole 1, is none. Ours. */
+/** What is less like a usual hole than this, of no stitch 0 and of a usual hole 1, is none. Ours. */
 const CAUGHT = 0.45;
+/** Where it lies best it must be as like one as this part of what most are. Ours. */
+const SURE = 0.57;
 /** Farther from where it was than this, in millimetres, it is another one. */
 const MOST_OFF = 0.35;
 /** As many holes tell what a usual one looks like. */
@@ -30,28 +34,30 @@ interface Side {
 /**
  * Finds each hole again by what a usual one looks like: the mean of all, laid on each other. Where a place on the seam is
  * like it there was a stitch, where it is like a leg that passes there was none.
+ * @param dark what a hole's colour is, whitened
  */
 export function byUsualHole(
   planes: Whitened,
   scale: number,
-  { holes: rough, width }: SeamHoles,
-  kind: 'straight' | 'zigzag',
+  rough: readonly ReadHole[],
+  kind: SeamKind,
+  dark: Triple,
 ): SeamHoles {
-  let found = rough;
+  let holes = rough;
   for (let round = 0; round < ROUNDS; round += 1) {
-    const sides = sidesOf(found, kind);
-    const usual = usualOf(planes, scale, found, sides);
-    if (!usual) return { holes: rough, width };
-    found = foundAgain(planes, scale, found, sides, usual);
+    const sides = sidesOf(holes, kind);
+    const usual = usualOf(planes, scale, holes, sides, dark);
+    if (!usual) break;
+    holes = foundAgain(planes, scale, holes, sides, usual);
   }
-  const [left, right] = sidesOf(found, kind);
-  return { holes: found, width: right && left ? right.across - left.across : 0 };
+  const [left, right] = sidesOf(holes, kind);
+  return { holes, width: right && left ? right.across - left.across : 0 };
 }
 
 const ROUNDS = 2;
 
 /** Where the holes of each side lie: half of them to either side of it. */
-function sidesOf(holes: readonly ReadHole[], kind: 'straight' | 'zigzag'): readonly Side[] {
+function sidesOf(holes: readonly ReadHole[], kind: SeamKind): readonly Side[] {
   if (kind === 'straight') return [{ side: 1, across: 0 }];
   const middle = holes.reduce((sum, { across }) => sum + across, 0) / holes.length;
   const of = (isLeft: boolean) =>
@@ -73,9 +79,11 @@ function sideOf({ across }: ReadHole, sides: readonly Side[]): Side {
 
 interface Usual {
   readonly hole: Patch;
-  /** A leg that passes; of a zigzag bare fabric. */
-  readonly leg: Patch;
+  /** What there is where no stitch was: a hole that a leg passes; of a zigzag bare fabric. */
+  readonly none: Patch;
   readonly bell: Float64Array;
+  /** How far the hole lies aside of the middle, in millimetres. */
+  readonly aside: number;
 }
 
 /** Between stitches that did not skip. */
@@ -85,11 +93,15 @@ function inner(holes: readonly ReadHole[]): readonly ReadHole[] {
   return single.length >= LEAST_USUAL ? single : all;
 }
 
+/** A usual thread's width, in millimetres. Common practice, no source. */
+export const THREAD_WIDTH = 0.25;
+
 function usualOf(
   planes: Whitened,
   scale: number,
   holes: readonly ReadHole[],
   sides: readonly Side[],
+  dark: Triple,
 ): Usual | undefined {
   const reach = Math.max(3, Math.round(REACH * scale));
   const middle = (planes[0].height - 1) / 2;
@@ -105,16 +117,21 @@ function usualOf(
   const first = meanPatch(planes, at, reach);
   const settled = at.map((place) => settledAt(planes, first, bell, place, scale));
   const hole = meanPatch(planes, settled, reach);
+  const [left, right] = sides;
+  const swing = left && right ? right.across - left.across : 0;
+  const scene: HoleScene = { patch: hole, scale, leg: [stitchOf(holes), swing], hole: dark };
+  const view = viewOfHole(scene, THREAD_WIDTH);
+  if (right) {
+    const none = { reach, values: new Float64Array(hole.values.length) };
+    return { hole, none, bell, aside: view.aside };
+  }
   const legs = holes.flatMap((one, index) => {
     const next = holes[index + 1];
     if (!next || one.steps !== 1) return [];
     return [placeOf((one.along + next.along) / 2, (one.across + next.across) / 2, 1)];
   });
-  const leg =
-    sides.length === 1
-      ? meanPatch(planes, legs, reach)
-      : { reach, values: new Float64Array(hole.values.length) };
-  return { hole, leg, bell };
+  const none = passedHole(scene, meanPatch(planes, legs, reach), THREAD_WIDTH, view);
+  return { hole, none, bell, aside: 0 };
 }
 
 function settledAt(
@@ -139,13 +156,18 @@ function foundAgain(
   const stitch = stitchOf(before);
   const spacing = stitch * sides.length * scale;
   const marks = sides
-    .flatMap((side) => {
-      const { signal, rows } = likeUsual(planes, scale, side, usual);
-      const marked = asMarks(signal, spacing).map((one) => (one - CAUGHT) / (1 - CAUGHT));
-      return spacedMarks(marked, spacing).at.map((at) => {
-        const from = { u: at, v: rows[Math.round(at)] ?? middle, side: side.side };
-        return { of: side, ...settledAt(planes, usual.hole, usual.bell, from, scale) };
+    .flatMap((of) => {
+      const { signal, rows } = likeUsual(planes, scale, of, usual);
+      const marked = signal.map((one) => (one - CAUGHT) / (1 - CAUGHT));
+      const places = spacedMarks(marked, spacing).at.map((at) => {
+        const from = { u: at, v: rows[Math.round(at)] ?? middle, side: of.side };
+        return settledAt(planes, usual.hole, usual.bell, from, scale);
       });
+      const likes = places.map((place) => likeThere(planes, place, usual));
+      const least = SURE * quantile(likes, 0.5);
+      return places.flatMap((place, index) =>
+        (likes[index] ?? 0) < least ? [] : [{ ...place, of }],
+      );
     })
     .toSorted((a, b) => a.u - b.u);
   return marks.map(({ u, v, of }, index) => {
@@ -153,7 +175,7 @@ function foundAgain(
     const isSame = next?.of === of;
     return {
       along: u / scale,
-      across: (v - middle) / scale,
+      across: (v - middle) / scale + of.side * usual.aside,
       steps: next ? stepsTo((next.u - u) / scale, isSame || sides.length === 1, stitch, sides.length) : 0,
     };
   });
@@ -178,7 +200,7 @@ export function stepsTo(gap: number, isSameSide: boolean, stitch: number, sides:
 /** One half of a hole counts this much where the other is the better one: beside a skipped stitch one leg goes another way. Ours. */
 const WORSE_HALF = 0.3;
 
-/** How like a usual hole each place along a side is, 0 as a leg that passes, 1 as a usual hole; and at which row. */
+/** How like a usual hole each place along a side is, 0 as where no stitch was, 1 as a usual hole; and at which row. */
 function likeUsual(
   planes: Whitened,
   scale: number,
@@ -208,12 +230,10 @@ function likeUsual(
           for (let x = 0; x <= to; x += 1) right += (kernel[at + x] ?? 0) * (data[line + x] ?? 0);
         }
       }
-      const [one, other] = [
+      const like = mixed(
         (left - before.offset) / before.norm,
         (right - after.offset) / after.norm,
-      ];
-      const like =
-        (1 - WORSE_HALF) * Math.max(one, other) + WORSE_HALF * Math.min(one, other);
+      );
       if (like > best) [best, row] = [like, v];
     }
     signal[u] = best;
@@ -222,8 +242,25 @@ function likeUsual(
   return { signal, rows };
 }
 
-/** What is summed so that a passing leg gives 0 and a usual hole 1 (matched filter), before the middle and from it on. */
-function kernelOf({ hole, leg, bell }: Usual) {
+/** How like a usual hole a place is, 0 as where no stitch was, 1 as a usual hole. */
+function likeThere(planes: Whitened, place: PatchPlace, usual: Usual): number {
+  const { kernel, before, after } = kernelOf(usual);
+  const { reach, values } = patchAt(planes, place, usual.hole.reach);
+  let [left, right] = [0, 0];
+  for (const [at, value] of values.entries()) {
+    const part = (kernel[at] ?? 0) * value;
+    if (at % (2 * reach + 1) < reach) left += part;
+    else right += part;
+  }
+  return mixed((left - before.offset) / before.norm, (right - after.offset) / after.norm);
+}
+
+function mixed(one: number, other: number): number {
+  return (1 - WORSE_HALF) * Math.max(one, other) + WORSE_HALF * Math.min(one, other);
+}
+
+/** What is summed so that no stitch gives 0 and a usual hole 1 (matched filter), before the middle and from it on. */
+function kernelOf({ hole, none, bell }: Usual) {
   const { reach, values } = hole;
   const size = 2 * reach + 1;
   const [before, after] = [
@@ -231,11 +268,11 @@ function kernelOf({ hole, leg, bell }: Usual) {
     { norm: 1e-9, offset: 0 },
   ];
   const kernel = values.map((value, at) => {
-    const off = value - (leg.values[at] ?? 0);
+    const off = value - (none.values[at] ?? 0);
     const weight = (bell[at % bell.length] ?? 0) * off;
     const half = at % size < reach ? before : after;
     half.norm += weight * off;
-    half.offset += weight * (leg.values[at] ?? 0);
+    half.offset += weight * (none.values[at] ?? 0);
     return weight;
   });
   return { kernel, before, after };

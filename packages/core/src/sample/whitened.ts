@@ -1,4 +1,4 @@
-import { type Plane, plane } from './picture.ts';
+import { type Light, type Plane, plane } from './picture.ts';
 import type { Strip } from './seamLine.ts';
 
 /** Three numbers a pixel in which the fabric itself varies alike and by one: what differs in them stands out as much as it is unlike. */
@@ -31,4 +31,13 @@ export function whitened({ planes }: Strip, unlike: readonly number[]): Whitened
         r * (red.data[at] ?? 0) + g * (green.data[at] ?? 0) + b * (blue.data[at] ?? 0);
     return out;
   }) as unknown as Whitened;
+}
+
+/** A colour as such three numbers. */
+export type Triple = readonly [number, number, number];
+
+export function times(rows: readonly (readonly number[])[], light: Light): Triple {
+  return rows.map((row) =>
+    row.reduce((sum, one, at) => sum + one * (light[at] ?? 0), 0),
+  ) as unknown as Triple;
 }
