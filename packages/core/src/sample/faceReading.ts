@@ -27,7 +27,7 @@ export interface FaceReading {
 /** More alike than this beside the fabric, thread and hole cannot be told apart. Ours. */
 const ALIKE = 0.97;
 /** Half of the thread farther from the line than this, in millimetres, it is a zigzag. Ours. */
-const ZIGZAG = 0.38;
+const ZIGZAG = 0.27;
 const LEAST_STITCHES = 6;
 
 /** Finds the seam of a face, its holes and what kind it is. @throws CoreFault a {@link SampleRefusal} */
@@ -73,7 +73,7 @@ const THREAD = 0.25;
 /** A millimetre of thread this much over the fabric's unevenness is seen. Ours. */
 const LEAST_CONTRAST = 4.5;
 /** Along so much of the seam thread is looked for at once, in millimetres, and as this part of what is usual. Ours. */
-const STRETCH = { length: 3, part: 0.3 } as const;
+const STRETCH = { length: 3, part: 0.2 } as const;
 /** Where there is none for this long the seam has ended; some bare fabric stays on the strip. */
 const GAP = 8;
 const BEYOND = 2;

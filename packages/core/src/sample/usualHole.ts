@@ -1,5 +1,5 @@
 import { type HoleScene, passedHole, viewOfHole } from './holePicture.ts';
-import { alignedTo, bellOf, meanPatch, type Patch, patchAt, type PatchPlace } from './patch.ts';
+import { alignedTo, bellOf, meanPatch, misfitOf, type Patch, type PatchPlace, patchAt } from './patch.ts';
 import type { ReadHole } from './readHole.ts';
 import { quantile, spacedMarks } from './spacing.ts';
 import type { SeamKind } from './straightened.ts';
@@ -12,8 +12,6 @@ const BELL = 0.34;
 const BESIDE = 0.4;
 /** What is less like a usual hole than this, of no stitch 0 and of a usual hole 1, is none. Ours. */
 const CAUGHT = 0.45;
-/** Where it lies best it must be as like one as this part of what most are. Ours. */
-const SURE = 0.57;
 /** Farther from where it was than this, in millimetres, it is another one. */
 const MOST_OFF = 0.35;
 /** As many holes tell what a usual one looks like. */
@@ -81,6 +79,7 @@ interface Usual {
   readonly hole: Patch;
   /** What there is where no stitch was: a hole that a leg passes; of a zigzag bare fabric. */
   readonly none: Patch;
+  readonly isBare: boolean;
   readonly bell: Float64Array;
   /** How far the hole lies aside of the middle, in millimetres. */
   readonly aside: number;
@@ -123,7 +122,7 @@ function usualOf(
   const view = viewOfHole(scene, THREAD_WIDTH);
   if (right) {
     const none = { reach, values: new Float64Array(hole.values.length) };
-    return { hole, none, bell, aside: view.aside };
+    return { hole, none, isBare: true, bell, aside: view.aside };
   }
   const legs = holes.flatMap((one, index) => {
     const next = holes[index + 1];
@@ -131,7 +130,7 @@ function usualOf(
     return [placeOf((one.along + next.along) / 2, (one.across + next.across) / 2, 1)];
   });
   const none = passedHole(scene, meanPatch(planes, legs, reach), THREAD_WIDTH, view);
-  return { hole, none, bell, aside: 0 };
+  return { hole, none, isBare: false, bell, aside: 0 };
 }
 
 function settledAt(
@@ -159,15 +158,11 @@ function foundAgain(
     .flatMap((of) => {
       const { signal, rows } = likeUsual(planes, scale, of, usual);
       const marked = signal.map((one) => (one - CAUGHT) / (1 - CAUGHT));
-      const places = spacedMarks(marked, spacing).at.map((at) => {
-        const from = { u: at, v: rows[Math.round(at)] ?? middle, side: of.side };
-        return settledAt(planes, usual.hole, usual.bell, from, scale);
+      return spacedMarks(marked, spacing).at.flatMap((at) => {
+        const row = rows[Math.round(at)] ?? middle;
+        const place = caughtAt(planes, scale, of, usual, { u: at, v: row, side: of.side });
+        return place ? [{ ...place, of }] : [];
       });
-      const likes = places.map((place) => likeThere(planes, place, usual));
-      const least = SURE * quantile(likes, 0.5);
-      return places.flatMap((place, index) =>
-        (likes[index] ?? 0) < least ? [] : [{ ...place, of }],
-      );
     })
     .toSorted((a, b) => a.u - b.u);
   return marks.map(({ u, v, of }, index) => {
@@ -242,17 +237,34 @@ function likeUsual(
   return { signal, rows };
 }
 
-/** How like a usual hole a place is, 0 as where no stitch was, 1 as a usual hole. */
-function likeThere(planes: Whitened, place: PatchPlace, usual: Usual): number {
-  const { kernel, before, after } = kernelOf(usual);
-  const { reach, values } = patchAt(planes, place, usual.hole.reach);
-  let [left, right] = [0, 0];
-  for (const [at, value] of values.entries()) {
-    const part = (kernel[at] ?? 0) * value;
-    if (at % (2 * reach + 1) < reach) left += part;
-    else right += part;
-  }
-  return mixed((left - before.offset) / before.norm, (right - after.offset) / after.norm);
+/** Where a stitch lies, if what is there is more like one than like a hole that the threads passed (likelihood ratio). */
+function caughtAt(
+  planes: Whitened,
+  scale: number,
+  { across }: Side,
+  { hole, none, bell, isBare }: Usual,
+  from: PatchPlace,
+): PatchPlace | undefined {
+  const { reach } = hole;
+  const middle = (planes[0].height - 1) / 2;
+  /** Of all rows the one where it fits best, and there to a part of a pixel. */
+  const bestAs = (as: Patch) => {
+    let best = { place: from, misfit: Number.POSITIVE_INFINITY };
+    const tried = (place: PatchPlace) => {
+      const misfit = misfitOf(patchAt(planes, place, reach), as, bell);
+      if (misfit < best.misfit) best = { place, misfit };
+    };
+    for (let v = Math.round(middle + (across - BESIDE) * scale); v <= middle + (across + BESIDE) * scale; v += 1)
+      tried({ ...from, v });
+    tried(settledAt(planes, as, bell, best.place, scale));
+    return best;
+  };
+  const caught = bestAs(hole);
+  // Bare fabric is bare everywhere: only there can it be asked whether it is.
+  const passed = isBare
+    ? misfitOf(patchAt(planes, caught.place, reach), none, bell)
+    : bestAs(none).misfit;
+  return caught.misfit < passed ? caught.place : undefined;
 }
 
 function mixed(one: number, other: number): number {
