@@ -203,12 +203,12 @@ export {
   stitchesSewn,
 } from './needle/wear.ts';
 export { type Bill, billOf, money, type Rates } from './price/bill.ts';
+export { type SampleBalance, sampleBalance } from './sample/balance.ts';
 export type { CardFound } from './sample/findCard.ts';
 export type { Picture } from './sample/picture.ts';
 export { type PictureReading, readPicture } from './sample/readPicture.ts';
-export { type SeamMeasures, sampleBalance, seamMeasures } from './sample/readSample.ts';
+export { type SeamMeasures, seamMeasures } from './sample/readSample.ts';
 export type { SampleRefusal } from './sample/refusal.ts';
-export type { SampleBalance } from './sample/showThrough.ts';
 export {
   type Bench,
   begunAt,

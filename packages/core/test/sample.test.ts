@@ -4,12 +4,21 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { readPicture, sampleBalance, seamMeasures, seeded } from '../src/index.ts';
 import { findCard } from '../src/sample/findCard.ts';
 import { homographyOf, through } from '../src/sample/homography.ts';
-import { byteOfLight, LIGHT_OF_BYTE, type Light, type Picture } from '../src/sample/picture.ts';
+import { leastSquares } from '../src/sample/linear.ts';
+import { alignedTo, bellOf, patchAt } from '../src/sample/patch.ts';
+import {
+  byteOfLight,
+  LIGHT_OF_BYTE,
+  type Light,
+  type Picture,
+  plane,
+} from '../src/sample/picture.ts';
 import { renderSample, type Shot, viewOf } from '../src/sample/render/renderSample.ts';
 import { type SampleFace, sampleTexture } from '../src/sample/render/sampleTexture.ts';
 import { type Holes, holesOf, type SewnSeam } from '../src/sample/render/sewnSeam.ts';
-import { shownArea } from '../src/sample/showThrough.ts';
+import { seamCurve } from '../src/sample/seamCurve.ts';
 import { componentsOf, otsuThreshold } from '../src/sample/threshold.ts';
+import { whitening } from '../src/sample/whitened.ts';
 
 // Independent: OpenCV 4.5.2, as @techstark/opencv-js. It says `then` of itself, so that whoever awaits it waits for ever.
 const cv = createRequire(import.meta.url)('@techstark/opencv-js') as typeof OpenCv;
@@ -237,30 +246,41 @@ describe('a sewn sample', () => {
     expect(read.error).toBeLessThan(0.1);
   });
 
-  it('zigzag: its width, length and the swing that skips', () => {
-    const seam = {
+  it('zigzag: its width, length, wander, balance and the swing that skips', () => {
+    const balance = -0.4;
+    const holes = holesOf({
       ...SEAM,
       stitches: 40,
       length: 1.6,
       width: 3.2,
-      wander: 0,
       unevenness: 0,
-      skipped: [15],
+      skipped: [15, 28],
+    });
+    const shot = { scale: 11, tilted: 6 };
+    const faces = {
+      top: readPicture(photo(face(-balance), holes, shot)),
+      bottom: readPicture(
+        photo(
+          face(balance, { own: { colour: BLUE, width: 0.25 }, other: { colour: RED } }),
+          turnedOver(holes),
+          shot,
+        ),
+      ),
     };
-    const reading = readPicture(photo(face(-0.1), holesOf(seam), { scale: 11, tilted: 6 }));
-    const read = seamMeasures(reading);
-    expect(read).toMatchObject({ kind: 'zigzag', skips: [15] });
-    expect(Math.abs(read.length / 1.6 - 1)).toBeLessThan(0.02);
-    expect(Math.abs(read.width - 3.2)).toBeLessThan(0.1);
+    for (const reading of Object.values(faces)) {
+      const read = seamMeasures(reading);
+      expect(read).toMatchObject({ kind: 'zigzag', stitches: 40, skips: [15, 28] });
+      expect(Math.abs(read.length / 1.6 - 1)).toBeLessThan(0.01);
+      expect(Math.abs(read.width - 3.2)).toBeLessThan(0.1);
+      expect(Math.abs(read.wander - 0.05)).toBeLessThan(0.02);
+    }
+    expect(Math.abs(sampleBalance(faces, 0.25).balance - balance)).toBeLessThan(0.05);
   });
 
-  it('shows more of the other thread the more it is drawn to a face, and nothing where it is far', () => {
-    const shown = { reach: 1.1, leg: 2.5, width: 0.25 };
-    const areas = [-0.9, -0.4, 0, 0.3, 0.7, 0.9].map((drawn) => shownArea(drawn, shown));
-    expect(areas.slice(0, 2)).toEqual([0, 0]);
-    expect(areas.slice(1)).toEqual(areas.slice(1).toSorted((a, b) => a - b));
-    // The whole hole: pi (1.1 x .25)^2.
-    expect(areas[4]).toBeCloseTo(0.237583, 6);
+  it('in a thread as dark as its holes: they are what comes seldom', () => {
+    const own = { colour: [0.25, 0.05, 0.4] as const, width: 0.25 };
+    const picture = photo(face(-0.3, { own, fabric: 'speckled' }), holesOf(SEAM));
+    expect(seamMeasures(readPicture(picture))).toMatchObject({ stitches: 26, skips: [9, 17] });
   });
 
   it('in thread of the fabric’s own colour is refused', () => {
@@ -271,5 +291,102 @@ describe('a sewn sample', () => {
       holesOf({ ...SEAM, skipped: [] }),
     );
     expect(() => readPicture(picture)).toThrow(expect.objectContaining({ code: 'fabric-colour' }));
+  });
+});
+
+describe('the line that a seam was sewn along', () => {
+  // 30 degrees of a circle of 120 mm; alternately half a millimetre in and out.
+  const places = Array.from({ length: 20 }, (_, index) => {
+    const angle = (index / 19) * (Math.PI / 6);
+    const radius = 120 + (index % 2 === 0 ? -0.5 : 0.5);
+    return { x: radius * Math.sin(angle), y: 120 - radius * Math.cos(angle), side: index % 2 };
+  });
+
+  it('is as long as the arc, and its swings are as far apart as they are', () => {
+    const sides = places.map(({ side }) => (side === 0 ? 1 : -1));
+    const curve = seamCurve(places, sides);
+    // Pi / 6 x 120 = 62.8319.
+    expect(Math.abs((curve?.run ?? 0) / 62.8319 - 1)).toBeLessThan(0.005);
+    expect(Math.abs(curve?.width ?? 0)).toBeCloseTo(1, 1);
+    expect(curve?.wander).toBeLessThan(0.1);
+  });
+
+  it('of a straight seam counts back what it takes along of the scatter', () => {
+    const random = seeded(4);
+    const mean = (count: number) => {
+      let squares = 0;
+      for (let trial = 0; trial < 400; trial += 1) {
+        const holes = Array.from({ length: count }, (_, x) => ({
+          x,
+          y: 0.1 * (random() + random() + random() + random() - 2) * Math.sqrt(3),
+        }));
+        squares +=
+          (seamCurve(
+            holes,
+            holes.map(() => 0),
+          )?.wander ?? 0) **
+            2 /
+          400;
+      }
+      return Math.sqrt(squares);
+    };
+    expect(mean(10)).toBeGreaterThan(0.095);
+    expect(mean(10)).toBeLessThan(0.105);
+  });
+
+  it('is none through too few holes', () => {
+    expect(seamCurve(places.slice(0, 4), [0, 0, 0, 0])).toBeUndefined();
+    expect(seamCurve([], [])).toBeUndefined();
+  });
+});
+
+describe('what it is computed with', () => {
+  it('least squares: an exact line comes back, rows that say one thing only do not', () => {
+    const rows = [0, 1, 2, 3].map((x) => [1, x]);
+    const [at = 0, slope = 0] =
+      leastSquares(
+        rows,
+        rows.map(([, x = 0]) => 3 - 2 * x),
+      ) ?? [];
+    expect(at).toBeCloseTo(3, 12);
+    expect(slope).toBeCloseTo(-2, 12);
+    expect(
+      leastSquares(
+        [
+          [1, 1],
+          [2, 2],
+        ],
+        [1, 2],
+      ),
+    ).toBeUndefined();
+  });
+
+  it('whitening: what is unlike by the covariance is as long as it is unlike', () => {
+    const unlike = [4, 1, 0, 1, 3, -1, 0, -1, 2];
+    const off = [0.3, -0.2, 0.5] as const;
+    const square = off.reduce<number>(
+      (sum, one, row) =>
+        sum +
+        off.reduce<number>((all, two, at) => all + one * two * (unlike[3 * row + at] ?? 0), 0),
+      0,
+    );
+    const long = whitening(unlike).map((row) =>
+      row.reduce((sum, one, at) => sum + one * (off[at] ?? 0), 0),
+    );
+    expect(long.reduce((sum, one) => sum + one * one, 0)).toBeCloseTo(square, 12);
+  });
+
+  it('a place is moved to where a piece fits, to a part of a pixel', () => {
+    const spot = (x: number, y: number) => {
+      const one = plane(40, 40);
+      for (let at = 0; at < 1600; at += 1)
+        one.data[at] = Math.exp(-(((at % 40) - x) ** 2 + (Math.floor(at / 40) - y) ** 2) / 8);
+      return one;
+    };
+    const usual = patchAt([spot(20, 20), spot(20, 20), spot(20, 20)], { u: 20, v: 20, side: 1 }, 6);
+    const planes = [spot(21.3, 19.4), spot(21.3, 19.4), spot(21.3, 19.4)] as const;
+    const found = alignedTo(planes, usual, bellOf(6, 4), { u: 20, v: 20, side: 1 });
+    expect(found.u).toBeCloseTo(21.3, 1);
+    expect(found.v).toBeCloseTo(19.4, 1);
   });
 });

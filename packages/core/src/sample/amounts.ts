@@ -30,7 +30,8 @@ export function ownColour(strip: Strip, unlike: readonly number[]): Light {
   let first = meanOf(seen);
   let second = meanOf(seen.filter(({ off }) => likeness(off, first, unlike) < 0.8));
   for (let round = 0; round < 6; round += 1) {
-    const isFirst = ({ off }: Seen) => likeness(off, first, unlike) >= likeness(off, second, unlike);
+    const isFirst = ({ off }: Seen) =>
+      likeness(off, first, unlike) >= likeness(off, second, unlike);
     const [one, other] = [seen.filter(isFirst), seen.filter((pixel) => !isFirst(pixel))];
     if (other.length < 0.05 * seen.length) break;
     [first, second] =

@@ -134,7 +134,6 @@ function best(scores: readonly number[]): number {
   const least = Math.min(...scores);
   const at = scores.indexOf(least);
   const [before, after] = [scores[at - 1], scores[at + 1]];
-  const finer =
-    before === undefined || after === undefined ? 0 : vertex(-before, -least, -after);
+  const finer = before === undefined || after === undefined ? 0 : vertex(-before, -least, -after);
   return (BALANCES[at] ?? 0) + finer * STEP;
 }

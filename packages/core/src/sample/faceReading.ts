@@ -1,9 +1,10 @@
 import { amountOf, bandSum, holeIn, lateralSpread, ownColour, restOf } from './amounts.ts';
 import type { FlatField } from './flatten.ts';
+import { THREAD_WIDTH } from './holePicture.ts';
 import { boxMean, type Light } from './picture.ts';
 import type { ReadHole } from './readHole.ts';
 import { refused } from './refusal.ts';
-import { type Strip, seamStrip, stripOf, threadOf } from './seamLine.ts';
+import { GAP, type Strip, seamStrip, stripOf, threadOf } from './seamLine.ts';
 import { quantile, smoothed } from './spacing.ts';
 import { type SeamKind, straightened } from './straightened.ts';
 import { BAND, straightHoles } from './straightHoles.ts';
@@ -40,7 +41,7 @@ export function readFace(flat: FlatField): FaceReading {
   const ends = Math.abs(likeness(own, dark, unlike)) < ALIKE ? [own, dark] : [own];
   const mix = unmixing(ends, unlike);
   // Of a millimetre of thread: many pixels together show what one does not.
-  const contrast = (Math.sqrt(THREAD) * flat.scale) / (mix.spreads[0] ?? 1);
+  const contrast = (Math.sqrt(THREAD_WIDTH) * flat.scale) / (mix.spreads[0] ?? 1);
   if (contrast < LEAST_CONTRAST) throw refused('fabric-colour', { contrast });
   const along = seamStrip(flat, threadOf(flat, mix)) ?? widest;
   const strip = cropped(flat, along, amountOf(along, mix, 0));
@@ -49,7 +50,7 @@ export function readFace(flat: FlatField): FaceReading {
   const clear = mass.map((one) => (one > CLEAR * noise ? one : 0));
   const amounts = { mass, clear, rest: restOf(strip, own, unlike) };
   const rough = kind === 'straight' ? straightHoles(strip, amounts) : zigzagHoles(strip, amounts);
-  const even = straightened(flat, strip, rough.holes, kind) ?? { strip, holes: rough.holes };
+  const even = straightened(flat, strip, rough, kind) ?? { strip, holes: rough };
   const white = whitened(even.strip, unlike);
   const found = byUsualHole(white, strip.scale, even.holes, kind, times(whitening(unlike), dark));
   const count = found.holes.reduce((sum, { steps }) => sum + steps, 0);
@@ -65,17 +66,13 @@ export function readFace(flat: FlatField): FaceReading {
 /** Millimetres of thread across that must be seen between the holes. Ours. */
 const LEAST_THREAD = 0.06;
 
-
 /** Where a thread lies is told by what stands out this much from the fabric's unevenness. Ours. */
 const CLEAR = 2;
-/** A usual thread's width, in millimetres, as far as its pixels are counted. Common practice, no source. */
-const THREAD = 0.25;
 /** A millimetre of thread this much over the fabric's unevenness is seen. Ours. */
 const LEAST_CONTRAST = 4.5;
 /** Along so much of the seam thread is looked for at once, in millimetres, and as this part of what is usual. Ours. */
 const STRETCH = { length: 3, part: 0.2 } as const;
-/** Where there is none for this long the seam has ended; some bare fabric stays on the strip. */
-const GAP = 8;
+/** So much bare fabric stays on the strip beyond its ends, in millimetres. */
 const BEYOND = 2;
 
 /** Only as far as its own thread goes: what the fabric is printed with lies beyond. */
@@ -107,10 +104,9 @@ function cropped(flat: FlatField, strip: Strip, mass: Float32Array): Strip {
 function steadied(strip: Strip, mass: Float32Array): { mass: Float32Array; noise: number } {
   const { width, height } = strip.planes[0];
   const uneven = (of: Float32Array) => {
-    const beside = (3.6 + 0.3) * strip.scale;
     const off: number[] = [];
     for (let v = 0; v < height; v += 1)
-      if (Math.abs(v - (height - 1) / 2) > beside)
+      if (Math.abs(v - (height - 1) / 2) > BESIDE * strip.scale)
         for (let u = 0; u < width; u += 3) off.push(Math.abs(of[v * width + u] ?? 0));
     return quantile(off, 0.5) / 0.6745 + 1e-3;
   };
@@ -120,6 +116,8 @@ function steadied(strip: Strip, mass: Float32Array): { mass: Float32Array; noise
   return { mass: steady, noise: uneven(steady) };
 }
 
+/** So far off the line there is only fabric, in millimetres: beside the widest zigzag. */
+const BESIDE = 3.9;
 /** A fabric more uneven than this, of a pixel of thread, is looked at with its neighbours. Ours. */
 const STEADY = 0.25;
 

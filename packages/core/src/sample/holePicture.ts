@@ -16,6 +16,9 @@ export interface HoleScene {
   readonly other?: Triple;
 }
 
+/** A usual thread's width, in millimetres. Common practice, no source. */
+export const THREAD_WIDTH = 0.25;
+
 /** How a scene is seen: the standard deviation of its blur, and how far aside the hole lies, both in millimetres. */
 export interface HoleView {
   readonly soft: number;
@@ -31,7 +34,10 @@ export interface HoleFit {
 }
 
 /** How far the knot may be drawn to a face, -1 to 1: below the first nothing of the other thread is seen. */
-export const DRAWN: readonly number[] = Array.from({ length: 57 }, (_, index) => -0.4 + index * 0.025);
+export const DRAWN: readonly number[] = Array.from(
+  { length: 57 },
+  (_, index) => -0.4 + index * 0.025,
+);
 /** Those at which the view is sought. */
 const SOME_DRAWN = [-0.4, -0.1, 0.15, 0.4, 0.7, 0.9] as const;
 const SOFT = [0.02, 0.045, 0.07, 0.1, 0.13, 0.16, 0.2, 0.24, 0.29, 0.35] as const;

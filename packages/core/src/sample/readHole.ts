@@ -13,3 +13,13 @@ export function singlePitches(holes: readonly ReadHole[]): readonly number[] {
     return next && hole.steps === 1 ? [next.along - hole.along] : [];
   });
 }
+
+/**
+ * How many stitches lie between two holes that are so far apart: from side to side of a zigzag an odd number, along one side
+ * an even one.
+ */
+export function stepsTo(gap: number, stitch: number, to: 'straight' | 'same' | 'other'): number {
+  if (to === 'straight') return Math.max(1, Math.round(gap / stitch));
+  const odd = to === 'same' ? 0 : 1;
+  return Math.max(2 - odd, 2 * Math.round((gap / stitch - odd) / 2) + odd);
+}

@@ -1,9 +1,7 @@
-import type { Light } from './picture.ts';
 import { singlePitches } from './readHole.ts';
 import type { PictureReading } from './readPicture.ts';
 import { refused } from './refusal.ts';
 import { curveOf } from './straightened.ts';
-import { balanceOfFaces, type SampleBalance, showThrough } from './showThrough.ts';
 
 /** What a seam measures, in millimetres along and across it. */
 export interface SeamMeasures {
@@ -48,20 +46,4 @@ function deviation(values: readonly number[]): number {
   return Math.sqrt(
     values.reduce((sum, one) => sum + (one - mean) ** 2, 0) / Math.max(1, values.length),
   );
-}
-
-/**
- * Where the knots of a sample lie, by the pictures of both its faces: each tells the colour of its own thread.
- * @param width of the threads, in millimetres
- */
-export function sampleBalance(
-  faces: { readonly top: PictureReading; readonly bottom: PictureReading },
-  width: number,
-): SampleBalance {
-  const shown = (face: PictureReading, other: Light) =>
-    showThrough(face, face.fabric, other, width);
-  return balanceOfFaces({
-    top: shown(faces.top, faces.bottom.own),
-    bottom: shown(faces.bottom, faces.top.own),
-  });
 }

@@ -237,7 +237,7 @@ function widestSpread(columns: readonly Column[]): number {
 }
 
 /** Where there is no thread for this long, in millimetres, the seam has ended. Ours. */
-const GAP = 8;
+export const GAP = 8;
 
 /** First and last column of the longest stretch that holds thread without a gap of some stitches. */
 function endsOf(

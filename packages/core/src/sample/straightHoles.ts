@@ -25,7 +25,7 @@ export const BAND = 0.75;
 export function straightHoles(
   strip: Strip,
   { mass, clear, rest }: Readonly<Record<'mass' | 'clear' | 'rest', Float32Array>>,
-): { readonly holes: readonly ReadHole[]; readonly width: number } {
+): readonly ReadHole[] {
   const { scale } = strip;
   const along = bandSum(strip, mass, -BAND, BAND);
   const usual = quantile([...along], 0.6);
@@ -55,7 +55,7 @@ export function straightHoles(
     across: 0,
     steps: steps[index] ?? 0,
   }));
-  return { holes: withAcross(strip, clear, holes), width: 0 };
+  return withAcross(strip, clear, holes);
 }
 
 /** By a bell of this deviation, in millimetres: less than a hole. */

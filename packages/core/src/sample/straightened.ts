@@ -52,7 +52,12 @@ function walked({ at, chord }: SeamCurve, from: number, to: number): readonly Li
   return line;
 }
 
-function onLine(line: readonly LinePlace[], scale: number, hole: ReadHole, { x, y }: Point): ReadHole {
+function onLine(
+  line: readonly LinePlace[],
+  scale: number,
+  hole: ReadHole,
+  { x, y }: Point,
+): ReadHole {
   let [nearest, away] = [0, Number.POSITIVE_INFINITY];
   for (const [index, place] of line.entries()) {
     const off = Math.hypot(x - place.x, y - place.y);
@@ -70,7 +75,7 @@ function onLine(line: readonly LinePlace[], scale: number, hole: ReadHole, { x, 
 }
 
 /** Where a hole lies in the field, in pixels. */
-export function inField({ line, scale }: Strip, { along, across }: ReadHole): Point {
+function inField({ line, scale }: Strip, { along, across }: ReadHole): Point {
   const last = line.length - 1;
   const column = Math.min(last, Math.max(0, along * scale));
   const [from, to] = [line[Math.floor(column)], line[Math.min(last, Math.floor(column) + 1)]];

@@ -1,6 +1,14 @@
-import { type HoleScene, passedHole, viewOfHole } from './holePicture.ts';
-import { alignedTo, bellOf, meanPatch, misfitOf, type Patch, type PatchPlace, patchAt } from './patch.ts';
-import type { ReadHole } from './readHole.ts';
+import { type HoleScene, passedHole, THREAD_WIDTH, viewOfHole } from './holePicture.ts';
+import {
+  alignedTo,
+  bellOf,
+  meanPatch,
+  misfitOf,
+  type Patch,
+  type PatchPlace,
+  patchAt,
+} from './patch.ts';
+import { type ReadHole, stepsTo } from './readHole.ts';
 import { quantile, spacedMarks } from './spacing.ts';
 import type { SeamKind } from './straightened.ts';
 import type { Triple, Whitened } from './whitened.ts';
@@ -92,9 +100,6 @@ function inner(holes: readonly ReadHole[]): readonly ReadHole[] {
   return single.length >= LEAST_USUAL ? single : all;
 }
 
-/** A usual thread's width, in millimetres. Common practice, no source. */
-export const THREAD_WIDTH = 0.25;
-
 function usualOf(
   planes: Whitened,
   scale: number,
@@ -167,11 +172,11 @@ function foundAgain(
     .toSorted((a, b) => a.u - b.u);
   return marks.map(({ u, v, of }, index) => {
     const next = marks[index + 1];
-    const isSame = next?.of === of;
+    const to = sides.length === 1 ? 'straight' : next?.of === of ? 'same' : 'other';
     return {
       along: u / scale,
       across: (v - middle) / scale + of.side * usual.aside,
-      steps: next ? stepsTo((next.u - u) / scale, isSame || sides.length === 1, stitch, sides.length) : 0,
+      steps: next ? stepsTo((next.u - u) / scale, stitch, to) : 0,
     };
   });
 }
@@ -183,13 +188,6 @@ function stitchOf(holes: readonly ReadHole[]): number {
     return next && hole.steps > 0 ? [(next.along - hole.along) / hole.steps] : [];
   });
   return quantile(single, 0.5);
-}
-
-/** From side to side of a zigzag lies an odd number of stitches, along one side an even one. */
-export function stepsTo(gap: number, isSameSide: boolean, stitch: number, sides: number): number {
-  if (sides === 1) return Math.max(1, Math.round(gap / stitch));
-  const parity = isSameSide ? 0 : 1;
-  return Math.max(2 - parity, 2 * Math.round((gap / stitch - parity) / 2) + parity);
 }
 
 /** One half of a hole counts this much where the other is the better one: beside a skipped stitch one leg goes another way. Ours. */
@@ -225,10 +223,7 @@ function likeUsual(
           for (let x = 0; x <= to; x += 1) right += (kernel[at + x] ?? 0) * (data[line + x] ?? 0);
         }
       }
-      const like = mixed(
-        (left - before.offset) / before.norm,
-        (right - after.offset) / after.norm,
-      );
+      const like = mixed((left - before.offset) / before.norm, (right - after.offset) / after.norm);
       if (like > best) [best, row] = [like, v];
     }
     signal[u] = best;
@@ -254,7 +249,11 @@ function caughtAt(
       const misfit = misfitOf(patchAt(planes, place, reach), as, bell);
       if (misfit < best.misfit) best = { place, misfit };
     };
-    for (let v = Math.round(middle + (across - BESIDE) * scale); v <= middle + (across + BESIDE) * scale; v += 1)
+    for (
+      let v = Math.round(middle + (across - BESIDE) * scale);
+      v <= middle + (across + BESIDE) * scale;
+      v += 1
+    )
       tried({ ...from, v });
     tried(settledAt(planes, as, bell, best.place, scale));
     return best;

@@ -27,8 +27,7 @@ export function whitened({ planes }: Strip, unlike: readonly number[]): Whitened
   return whitening(unlike).map(([r = 0, g = 0, b = 0]) => {
     const out = plane(red.width, red.height);
     for (let at = 0; at < out.data.length; at += 1)
-      out.data[at] =
-        r * (red.data[at] ?? 0) + g * (green.data[at] ?? 0) + b * (blue.data[at] ?? 0);
+      out.data[at] = r * (red.data[at] ?? 0) + g * (green.data[at] ?? 0) + b * (blue.data[at] ?? 0);
     return out;
   }) as unknown as Whitened;
 }

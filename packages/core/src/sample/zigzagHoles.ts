@@ -1,5 +1,5 @@
 import { bandSum } from './amounts.ts';
-import type { ReadHole } from './readHole.ts';
+import { type ReadHole, stepsTo } from './readHole.ts';
 import { refused } from './refusal.ts';
 import type { Strip } from './seamLine.ts';
 import {
@@ -12,11 +12,11 @@ import {
   spacingOf,
 } from './spacing.ts';
 
-/** Where the thread turns at either side, and how far apart the sides are, in millimetres. */
+/** About where the thread turns at either side. */
 export function zigzagHoles(
   strip: Strip,
   { clear: mass, rest }: Readonly<Record<'clear' | 'rest', Float32Array>>,
-): { readonly holes: readonly ReadHole[]; readonly width: number } {
+): readonly ReadHole[] {
   const widest = edgesAcross(strip, mass, 0, strip.planes[0].width);
   const swing = swingOf(strip, mass, widest);
   const found = spacingOf(swing, 2 * SHORTEST * strip.scale, 2 * SPACING.most * strip.scale);
@@ -35,23 +35,15 @@ export function zigzagHoles(
     })
     .toSorted((a, b) => a.along - b.along);
   const stitch = spacing / 2 / strip.scale;
-  const rough = all.map(({ along, side }, index) => {
+  return all.map(({ along, side }, index) => {
     const next = all[index + 1];
     const across = side < 0 ? edges.left : edges.right;
     return {
       along,
       across,
-      steps: next ? stepsTo(next.along - along, next.side === side, stitch) : 0,
+      steps: next ? stepsTo(next.along - along, stitch, next.side === side ? 'same' : 'other') : 0,
     };
   });
-  const holes = turned(strip, mass, rough);
-  const mean = (side: number) => {
-    const values = holes.flatMap(({ across }, index) =>
-      all[index]?.side === side && across !== rough[index]?.across ? [across] : [],
-    );
-    return values.length > 2 ? quantile(values, 0.5) : side < 0 ? edges.left : edges.right;
-  };
-  return { holes, width: mean(1) - mean(-1) };
 }
 
 /**
@@ -82,12 +74,6 @@ const MOST_OF_HOLES = 0.5;
 
 /** Shortest stitch of a zigzag along the seam, in millimetres. */
 const SHORTEST = 0.3;
-
-/** From side to side lies an odd number of stitches, along one side an even one. */
-function stepsTo(gap: number, isSameSide: boolean, stitch: number): number {
-  const parity = isSameSide ? 0 : 1;
-  return Math.max(2 - parity, 2 * Math.round((gap / stitch - parity) / 2) + parity);
-}
 
 /** Where across the seam its thread lies, column by column, in millimetres; nothing where there is none. */
 function swingOf(
@@ -127,65 +113,6 @@ function extremeOf(signal: Float64Array, spacing: number, sign: number): number 
       ),
     );
   return sign * quantile(tops, 0.5);
-}
-
-/** Each turn where the lines of its legs cross; where a leg is missing, where it was seen. */
-function turned(strip: Strip, mass: Float32Array, rough: readonly ReadHole[]): readonly ReadHole[] {
-  const legs = rough.slice(1).map((to, index) => {
-    const from = rough[index];
-    return from?.steps === 1 ? slantedLeg(strip, mass, from, to) : undefined;
-  });
-  return rough.map((hole, index) => {
-    const [before, after] = [legs[index - 1], legs[index]];
-    if (!before || !after) return hole;
-    const cross = before.x * after.y - before.y * after.x;
-    if (Math.abs(cross) < 0.15) return hole;
-    const along = (before.c * after.y - after.c * before.y) / cross;
-    const across = (before.x * after.c - after.x * before.c) / cross;
-    const away = Math.hypot(along - hole.along, across - hole.across);
-    return away < 0.8 ? { ...hole, along, across } : hole;
-  });
-}
-
-/** A leg's line x u + y v = c, the normal of length one, by the thread near where it should lie (total least squares). */
-function slantedLeg(strip: Strip, mass: Float32Array, from: ReadHole, to: ReadHole) {
-  const { width, height } = strip.planes[0];
-  const middle = (height - 1) / 2;
-  const length = Math.hypot(to.along - from.along, to.across - from.across);
-  const [dirU, dirV] = [(to.along - from.along) / length, (to.across - from.across) / length];
-  const trim = 0.25 * length;
-  const side = Math.min(0.45, 0.16 + 0.12 * (to.along - from.along));
-  let [n, u, v, uu, uv, vv] = [0, 0, 0, 0, 0, 0];
-  const [v0, v1] = [Math.min(from.across, to.across), Math.max(from.across, to.across)];
-  for (
-    let row = Math.floor(middle + (v0 - side) * strip.scale);
-    row <= middle + (v1 + side) * strip.scale;
-    row += 1
-  )
-    for (
-      let column = Math.floor((from.along - side) * strip.scale);
-      column <= (to.along + side) * strip.scale;
-      column += 1
-    ) {
-      const amount = mass[row * width + column] ?? 0;
-      if (amount < 0.2) continue;
-      const [inU, inV] = [column / strip.scale, (row - middle) / strip.scale];
-      const on = (inU - from.along) * dirU + (inV - from.across) * dirV;
-      const off = (inU - from.along) * dirV - (inV - from.across) * dirU;
-      if (on < trim || on > length - trim || Math.abs(off) > side) continue;
-      n += amount;
-      u += amount * inU;
-      v += amount * inV;
-      uu += amount * inU * inU;
-      uv += amount * inU * inV;
-      vv += amount * inV * inV;
-    }
-  if (n < 6) return undefined;
-  const [meanU, meanV] = [u / n, v / n];
-  const [varU, cov, varV] = [uu / n - meanU ** 2, uv / n - meanU * meanV, vv / n - meanV ** 2];
-  const heading = 0.5 * Math.atan2(2 * cov, varU - varV);
-  const [x, y] = [-Math.sin(heading), Math.cos(heading)];
-  return { x, y, c: x * meanU + y * meanV };
 }
 
 interface Edges {
