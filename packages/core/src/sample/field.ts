@@ -1,4 +1,4 @@
-import type { Point } from '../linkage/aroundDisc.ts';
+import type { Homography } from './homography.ts';
 import { LIGHT_OF_BYTE, type Picture, type Plane, plane } from './picture.ts';
 
 /** A piece of the sample as it lies flat, in light of three colours; the pixel (0, 0) has its middle at the origin. */
@@ -8,20 +8,25 @@ export interface Field {
   readonly scale: number;
 }
 
+export interface Box {
+  readonly left: number;
+  readonly top: number;
+  readonly right: number;
+  readonly bottom: number;
+}
+
+/** From so many pixels on that go to one of the field, the nearest to each place says as much as the four about it. */
+const MANY = 3;
+
 /**
  * A piece of a picture laid flat.
- * @param toPicture from millimetres to places in the picture, whose pixels have their middles at whole numbers
+ * @param view from millimetres to places in the picture, whose pixels have their middles at whole numbers
  * @param pixels how many pixels of the picture go to one of the field: as many squared are averaged
  */
 export function fieldOf(
   picture: Picture,
-  toPicture: (at: Point) => Point,
-  box: {
-    readonly left: number;
-    readonly top: number;
-    readonly right: number;
-    readonly bottom: number;
-  },
+  view: Homography,
+  box: Box,
   scale: number,
   pixels: number,
 ): Field {
@@ -29,34 +34,62 @@ export function fieldOf(
   const height = Math.floor((box.bottom - box.top) * scale);
   const planes = [plane(width, height), plane(width, height), plane(width, height)] as const;
   const tries = Math.max(1, Math.round(pixels));
-  const light = new Float32Array(3);
+  const isNearest = tries >= MANY;
+  const [a = 0, b = 0, c = 0, d = 0, e = 0, f = 0, g = 0, h = 0, i = 1] = view;
   for (let y = 0; y < height; y += 1)
-    for (let x = 0; x < width; x += 1) {
-      light.fill(0);
-      for (let dy = 0; dy < tries; dy += 1)
+    for (let dy = 0; dy < tries; dy += 1) {
+      const inY = box.top + (y + (dy + 0.5) / tries - 0.5) / scale;
+      const baseX = b * inY + c;
+      const baseY = e * inY + f;
+      const baseW = h * inY + i;
+      for (let x = 0; x < width; x += 1)
         for (let dx = 0; dx < tries; dx += 1) {
-          const [inX, inY] = [(dx + 0.5) / tries - 0.5, (dy + 0.5) / tries - 0.5];
-          addLight(
-            picture,
-            toPicture({ x: box.left + (x + inX) / scale, y: box.top + (y + inY) / scale }),
-            light,
-          );
+          const inX = box.left + (x + (dx + 0.5) / tries - 0.5) / scale;
+          const w = g * inX + baseW;
+          const toX = (a * inX + baseX) / w;
+          const toY = (d * inX + baseY) / w;
+          if (isNearest) addNearest(picture, toX, toY, planes, y * width + x);
+          else addBetween(picture, toX, toY, planes, y * width + x);
         }
-      const at = y * width + x;
-      for (let colour = 0; colour < 3; colour += 1)
-        (planes[colour] as Plane).data[at] = (light[colour] ?? 0) / (tries * tries);
     }
+  for (const { data } of planes)
+    for (let at = 0; at < data.length; at += 1) data[at] = (data[at] ?? 0) / (tries * tries);
   return { planes, scale };
 }
 
+/** Adds the light of the nearest pixel. */
+function addNearest(
+  { width, height, data }: Picture,
+  x: number,
+  y: number,
+  planes: Field['planes'],
+  to: number,
+): void {
+  const column = Math.min(width - 1, Math.max(0, Math.floor(x + 0.5)));
+  const row = Math.min(height - 1, Math.max(0, Math.floor(y + 0.5)));
+  const at = 4 * (row * width + column);
+  const red = planes[0].data;
+  const green = planes[1].data;
+  const blue = planes[2].data;
+  red[to] = (red[to] ?? 0) + (LIGHT_OF_BYTE[data[at] ?? 0] ?? 0);
+  green[to] = (green[to] ?? 0) + (LIGHT_OF_BYTE[data[at + 1] ?? 0] ?? 0);
+  blue[to] = (blue[to] ?? 0) + (LIGHT_OF_BYTE[data[at + 2] ?? 0] ?? 0);
+}
+
 /** Adds the light between four pixels; beyond the edge, that of the edge. */
-function addLight({ width, height, data }: Picture, { x, y }: Point, sum: Float32Array): void {
-  const [inX, inY] = [
-    Math.min(width - 1.001, Math.max(0, x)),
-    Math.min(height - 1.001, Math.max(0, y)),
-  ];
-  const [left, top] = [Math.floor(inX), Math.floor(inY)];
-  const [right, below] = [inX - left, inY - top];
+function addBetween(
+  { width, height, data }: Picture,
+  x: number,
+  y: number,
+  planes: Field['planes'],
+  to: number,
+): void {
+  const inX = Math.min(width - 1.001, Math.max(0, x));
+  const inY = Math.min(height - 1.001, Math.max(0, y));
+  const left = Math.floor(inX);
+  const top = Math.floor(inY);
+  const right = inX - left;
+  const below = inY - top;
   const at = 4 * (top * width + left);
   const next = at + 4 * width;
   for (let colour = 0; colour < 3; colour += 1) {
@@ -66,6 +99,7 @@ function addLight({ width, height, data }: Picture, { x, y }: Point, sum: Float3
     const lower =
       (1 - right) * (LIGHT_OF_BYTE[data[next + colour] ?? 0] ?? 0) +
       right * (LIGHT_OF_BYTE[data[next + colour + 4] ?? 0] ?? 0);
-    sum[colour] = (sum[colour] ?? 0) + (1 - below) * upper + below * lower;
+    const sums = planes[colour as 0].data;
+    sums[to] = (sums[to] ?? 0) + (1 - below) * upper + below * lower;
   }
 }

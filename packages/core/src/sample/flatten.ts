@@ -1,5 +1,5 @@
 import type { Field } from './field.ts';
-import { boxMean, type Light, type Plane, plane, valueAt } from './picture.ts';
+import { boxMean, type Light, type Plane, plane } from './picture.ts';
 
 /** A piece of a sample under even light: the fabric has one colour, everything else its own beside it. */
 export interface FlatField {
@@ -88,13 +88,28 @@ function maskedMean(of: Plane, mask: Uint8Array | undefined, reach: number): Pla
 }
 
 /** A plane of blocks as one of pixels, even between their middles. */
-function widened(blocks: Plane, width: number, height: number): Plane {
-  const wide = plane(width, height);
-  const inBlocks = (pixel: number) => (pixel + 0.5) / BLOCK - 0.5;
-  for (let y = 0; y < height; y += 1)
-    for (let x = 0; x < width; x += 1)
-      wide.data[y * width + x] = valueAt(blocks, inBlocks(x), inBlocks(y));
-  return wide;
+function widened({ width: wide, height: tall, data }: Plane, width: number, height: number): Plane {
+  const pixels = plane(width, height);
+  const inBlocks = (pixel: number, count: number) =>
+    Math.min(count - 1.001, Math.max(0, (pixel + 0.5) / BLOCK - 0.5));
+  const columns = Float64Array.from({ length: width }, (_, x) => inBlocks(x, wide));
+  const between = new Float64Array(wide);
+  for (let y = 0; y < height; y += 1) {
+    const row = inBlocks(y, tall);
+    const top = Math.floor(row);
+    const below = row - top;
+    for (let x = 0; x < wide; x += 1)
+      between[x] =
+        (1 - below) * (data[top * wide + x] ?? 0) + below * (data[(top + 1) * wide + x] ?? 0);
+    for (let x = 0; x < width; x += 1) {
+      const column = columns[x] ?? 0;
+      const left = Math.floor(column);
+      const part = column - left;
+      pixels.data[y * width + x] =
+        (1 - part) * (between[left] ?? 0) + part * (between[left + 1] ?? 0);
+    }
+  }
+  return pixels;
 }
 
 function covariance(

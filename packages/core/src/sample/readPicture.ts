@@ -3,7 +3,6 @@ import { type FaceReading, readFace } from './faceReading.ts';
 import { type Field, fieldOf } from './field.ts';
 import { type CardFound, findCard } from './findCard.ts';
 import { flatten } from './flatten.ts';
-import { through } from './homography.ts';
 import { assertPicture, type Light, type Picture } from './picture.ts';
 import { refused } from './refusal.ts';
 
@@ -27,7 +26,6 @@ export function readPicture(picture: Picture): PictureReading {
   if (!card) throw refused('no-card');
   if (card.scale < LEAST_SCALE) throw refused('too-coarse', { scale: card.scale });
   const scale = Math.min(MOST_SCALE, card.scale);
-  const toPicture = (at: { readonly x: number; readonly y: number }) => through(card.toPicture, at);
   const { left, top, right, bottom } = CARD.frame;
   const frame = {
     left: left + INSET,
@@ -35,8 +33,8 @@ export function readPicture(picture: Picture): PictureReading {
     right: right - INSET,
     bottom: bottom - INSET,
   };
-  const field = fieldOf(picture, toPicture, frame, scale, card.scale / scale);
-  const strips = PAPER_STRIPS.map((box) => meanLight(fieldOf(picture, toPicture, box, 2, 2)));
+  const field = fieldOf(picture, card.toPicture, frame, scale, card.scale / scale);
+  const strips = PAPER_STRIPS.map((box) => meanLight(fieldOf(picture, card.toPicture, box, 2, 2)));
   const paper = [0, 1, 2].map(
     (part) => strips.reduce((sum, light) => sum + (light[part] ?? 0), 0) / strips.length,
   ) as unknown as Light;
