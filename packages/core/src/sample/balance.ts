@@ -4,6 +4,7 @@ import { meanPatch, type PatchPlace } from './patch.ts';
 import type { Light } from './picture.ts';
 import { singlePitches } from './readHole.ts';
 import type { PictureReading } from './readPicture.ts';
+import { refused } from './refusal.ts';
 import { vertex } from './spacing.ts';
 import { type Triple, times, whitened, whitening } from './whitened.ts';
 
@@ -24,6 +25,8 @@ const WIDTHS = [0.92, 0.96, 1, 1.04, 1.08] as const;
 const FREE = 25;
 /** No balance is read more finely. Ours. */
 const LEAST_ERROR = 0.02;
+/** Between stitches that did not skip, in each half of the seam: fewer make no usual one. Ours. */
+const LEAST_HOLES = 2;
 const STEP = 0.025;
 const BALANCES: readonly number[] = Array.from({ length: 81 }, (_, index) => -1 + index * STEP);
 
@@ -31,6 +34,7 @@ const BALANCES: readonly number[] = Array.from({ length: 81 }, (_, index) => -1 
  * Where the knots of a sample lie: the balance with which a hole looks on both faces as the usual hole of each does, all of
  * them laid on each other. Each face tells the colour of its own thread, which is the other one's other.
  * @param width of the threads, in millimetres
+ * @throws CoreFault `too-few-stitches`
  */
 export function sampleBalance(
   faces: { readonly top: PictureReading; readonly bottom: PictureReading },
@@ -100,6 +104,7 @@ function sceneOf(
     const v = (strip.planes[0].height - 1) / 2 + hole.across * scale;
     return [{ u: hole.along * scale, v, side }];
   });
+  if (places.length < LEAST_HOLES) throw refused('too-few-stitches', { count: places.length });
   const rows = whitening(unlike);
   return {
     patch: meanPatch(whitened(strip, unlike), places, Math.max(3, reach)),

@@ -1,3 +1,5 @@
+import { bellKernel } from './bell.ts';
+
 /**
  * A square of numbers, blurred by a bell; beyond the edge it goes on as at the edge.
  * @param sigma in pixels
@@ -5,9 +7,7 @@
 export function blurredSquare(from: Float64Array, size: number, sigma: number): Float64Array {
   if (sigma < 0.2) return from;
   const reach = Math.ceil(2.6 * sigma);
-  const kernel = Float64Array.from({ length: 2 * reach + 1 }, (_, at) =>
-    Math.exp(-((at - reach) ** 2) / (2 * sigma * sigma)),
-  );
+  const kernel = bellKernel(sigma, reach);
   const whole = kernel.reduce((sum, one) => sum + one, 0);
   // A line with what lies beyond its ends.
   const line = new Float64Array(size + 2 * reach);

@@ -1,3 +1,5 @@
+import { bellKernel } from './bell.ts';
+
 /** Marks that come about evenly along a seam, by how strongly each place looks like one. */
 export interface Spaced {
   /** Places of the marks, in samples of the signal, finer than whole ones. */
@@ -111,9 +113,7 @@ export function vertex(before: number, middle: number, after: number): number {
 /** Smoothed by a bell of so many samples. */
 export function smoothed(signal: Float64Array, sigma: number): Float64Array {
   const reach = Math.ceil(2.5 * sigma);
-  const kernel = Array.from({ length: 2 * reach + 1 }, (_, at) =>
-    Math.exp(-((at - reach) ** 2) / (2 * sigma * sigma)),
-  );
+  const kernel = bellKernel(sigma, reach);
   return signal.map((_, at) => {
     let [sum, weight] = [0, 0];
     for (const [place, part] of kernel.entries()) {

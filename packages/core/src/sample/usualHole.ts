@@ -181,7 +181,7 @@ function foundAgain(
   });
 }
 
-/** Mean length of a stitch along the seam. */
+/** Usual length of a stitch along the seam, in millimetres. */
 function stitchOf(holes: readonly ReadHole[]): number {
   const single = holes.flatMap((hole, index) => {
     const next = holes[index + 1];

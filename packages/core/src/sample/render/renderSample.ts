@@ -1,5 +1,6 @@
 import { seeded } from '../../chance/seeded.ts';
 import type { Point } from '../../linkage/aroundDisc.ts';
+import { bellKernel } from '../bell.ts';
 import { CARD } from '../card.ts';
 import { type Homography, homographyOf, through } from '../homography.ts';
 import { byteOfLight, type Picture } from '../picture.ts';
@@ -174,9 +175,7 @@ function lightOver({ seed, falloff, shadow }: Shot, width: number, height: numbe
 /** Blurred along, then down. */
 function blurred(light: Float32Array, width: number, height: number, sigma: number): Float32Array {
   const reach = Math.ceil(3 * sigma);
-  const kernel = Array.from({ length: 2 * reach + 1 }, (_, at) =>
-    Math.exp(-((at - reach) ** 2) / (2 * sigma * sigma)),
-  );
+  const kernel = bellKernel(sigma, reach);
   const sum = kernel.reduce((all, one) => all + one, 0);
   const row = 3 * width;
   const along = new Float32Array(light.length);
