@@ -1,4 +1,4 @@
-import type { Light } from './picture.ts';
+import { type Light, weighed } from './picture.ts';
 import type { Strip } from './seamLine.ts';
 import { quantile } from './spacing.ts';
 import { likeness, type Unmixing, unlikenessOf, unmixing } from './unmix.ts';
@@ -72,13 +72,7 @@ const HOLE = 0.15;
 
 /** How much of one colour each pixel of the strip holds. */
 export function amountOf({ planes }: Strip, { weights }: Unmixing, of: number): Float32Array {
-  const [r = 0, g = 0, b = 0] = weights[of] ?? [];
-  const [red, green, blue] = planes.map(({ data }) => data) as [
-    Float32Array,
-    Float32Array,
-    Float32Array,
-  ];
-  return red.map((one, at) => r * one + g * (green[at] ?? 0) + b * (blue[at] ?? 0));
+  return weighed(planes, weights[of] ?? []);
 }
 
 /** How much each pixel holds that is neither fabric nor of one colour, in standard deviations of the fabric; the least is none. */

@@ -1,8 +1,16 @@
 import { holeIn } from './amounts.ts';
-import { DRAWN, finerView, fitOfHole, type HoleScene, viewOfHole } from './holePicture.ts';
+import {
+  DRAWN,
+  DRAWN_STEP,
+  drawnMasks,
+  finerView,
+  fitOfHole,
+  type HoleScene,
+  viewOfHole,
+} from './holePicture.ts';
 import { meanPatch, type PatchPlace } from './patch.ts';
 import type { Light } from './picture.ts';
-import { singlePitches } from './readHole.ts';
+import { sidesOf, singlePitches } from './readHole.ts';
 import type { PictureReading } from './readPicture.ts';
 import { refused } from './refusal.ts';
 import { vertex } from './spacing.ts';
@@ -27,8 +35,10 @@ const FREE = 25;
 const LEAST_ERROR = 0.02;
 /** Between stitches that did not skip, in each half of the seam: fewer make no usual one. Ours. */
 const LEAST_HOLES = 2;
-const STEP = 0.025;
-const BALANCES: readonly number[] = Array.from({ length: 81 }, (_, index) => -1 + index * STEP);
+const BALANCES: readonly number[] = Array.from(
+  { length: Math.round(2 / DRAWN_STEP) + 1 },
+  (_, index) => -1 + index * DRAWN_STEP,
+);
 
 /**
  * Where the knots of a sample lie: the balance with which a hole looks on both faces as the usual hole of each does, all of
@@ -40,34 +50,37 @@ export function sampleBalance(
   faces: { readonly top: PictureReading; readonly bottom: PictureReading },
   width: number,
 ): SampleBalance {
-  const scenesOf = (isTaken: (index: number) => boolean) => ({
-    top: sceneOf(faces.top, isTaken),
-    bottom: sceneOf(faces.bottom, isTaken),
+  const of = { top: scenesOf(faces.top), bottom: scenesOf(faces.bottom) };
+  const scenesWith = (isTaken: (index: number) => boolean) => ({
+    top: of.top(isTaken),
+    bottom: of.bottom(isTaken),
   });
-  const scenes = scenesOf(() => true);
+  const scenes = scenesWith(() => true);
   const views = { top: viewOfHole(scenes.top, width), bottom: viewOfHole(scenes.bottom, width) };
   const seen = WIDTHS.map((part) => {
-    const wide = part * width;
-    const finer = (side: Side) => finerView(scenes[side], wide, views[side]);
-    const view = { top: finer('top'), bottom: finer('bottom') };
+    const masksOf = (side: Side) => {
+      const view = finerView(scenes[side], part * width, views[side]);
+      return drawnMasks(scenes[side], part * width, view);
+    };
+    const masks = { top: masksOf('top'), bottom: masksOf('bottom') };
     // What each thread's colour is its own face tells: as it fits best there it is the other's other.
-    const own = (side: Side) => fitOfHole(scenes[side], wide, view[side]).own;
+    const own = (side: Side) => fitOfHole(scenes[side], masks[side]).own;
     const other = {
       top: otherwiseLit(own('bottom'), faces.bottom, faces.top),
       bottom: otherwiseLit(own('top'), faces.top, faces.bottom),
     };
-    return { part, wide, view, other };
+    return { part, masks, other };
   });
-  const balanceOf = (of: typeof scenes) => {
-    const scores = seen.map(({ part, wide, view, other }) => {
+  const balanceOf = (these: typeof scenes) => {
+    const scores = seen.map(({ part, masks, other }) => {
       const misfits = (side: Side) =>
-        fitOfHole({ ...of[side], other: other[side] }, wide, view[side]).misfits;
+        fitOfHole({ ...these[side], other: other[side] }, masks[side]).misfits;
       return { part, top: misfits('top'), bottom: misfits('bottom') };
     });
     return best(BALANCES.map((balance) => leastOver(scores, balance)));
   };
   const [even, odd] = [true, false].map((isEven) =>
-    balanceOf(scenesOf((index) => index % 4 < 2 === isEven)),
+    balanceOf(scenesWith((index) => index % 4 < 2 === isEven)),
   ) as [number, number];
   return { balance: balanceOf(scenes), error: Math.max(LEAST_ERROR, Math.abs(even - odd) / 2) };
 }
@@ -89,28 +102,26 @@ function solvedUpper(rows: readonly (readonly number[])[], [x, y, z]: Triple): L
   return [(x - at(0, 1) * green - at(0, 2) * blue) / at(0, 0), green, blue];
 }
 
-function sceneOf(
-  { strip, holes, kind, width: swing, unlike, fabric }: PictureReading,
-  isTaken: (index: number) => boolean,
-): HoleScene {
+/** Scenes of a face, by which of its holes are taken. */
+function scenesOf({ strip, holes, kind, width: swing, unlike, fabric }: PictureReading) {
   const { scale } = strip;
+  const planes = whitened(strip, unlike);
+  const hole = times(whitening(unlike), holeIn(fabric));
   const pitches = singlePitches(holes);
   const along = pitches.reduce((sum, one) => sum + one, 0) / Math.max(1, pitches.length);
   const reach = Math.round(Math.min(REACH.most, REACH.part * Math.hypot(along, swing)) * scale);
-  const middle = holes.reduce((sum, hole) => sum + hole.across, 0) / holes.length;
-  const places = holes.flatMap((hole, index): readonly PatchPlace[] => {
-    if (hole.steps !== 1 || holes[index - 1]?.steps !== 1 || !isTaken(index)) return [];
-    const side = kind === 'zigzag' && hole.across > middle ? -1 : 1;
-    const v = (strip.planes[0].height - 1) / 2 + hole.across * scale;
-    return [{ u: hole.along * scale, v, side }];
-  });
-  if (places.length < LEAST_HOLES) throw refused('too-few-stitches', { count: places.length });
-  const rows = whitening(unlike);
-  return {
-    patch: meanPatch(whitened(strip, unlike), places, Math.max(3, reach)),
-    scale,
-    leg: [along, swing],
-    hole: times(rows, holeIn(fabric)),
+  const sides = sidesOf(holes, kind);
+  const middle = (strip.planes[0].height - 1) / 2;
+  return (isTaken: (index: number) => boolean): HoleScene => {
+    const places = holes.flatMap((one, index): readonly PatchPlace[] => {
+      if (one.steps !== 1 || holes[index - 1]?.steps !== 1 || !isTaken(index)) return [];
+      // Those of the right side are mirrored, so that all legs go the same ways.
+      const side = sides[index] === 1 ? -1 : 1;
+      return [{ u: one.along * scale, v: middle + one.across * scale, side }];
+    });
+    if (places.length < LEAST_HOLES) throw refused('too-few-stitches', { count: places.length });
+    const patch = meanPatch(planes, places, Math.max(3, reach));
+    return { patch, scale, leg: [along, swing], hole };
   };
 }
 
@@ -124,7 +135,7 @@ function leastOver(
   balance: number,
 ): number {
   const at = (misfits: readonly number[], drawn: number) => {
-    const index = Math.round((drawn - (DRAWN[0] ?? 0)) / STEP);
+    const index = Math.round((drawn - (DRAWN[0] ?? 0)) / DRAWN_STEP);
     return FREE * Math.log((misfits[Math.min(DRAWN.length - 1, Math.max(0, index))] ?? 0) + 1e-6);
   };
   return Math.min(
@@ -140,5 +151,5 @@ function best(scores: readonly number[]): number {
   const at = scores.indexOf(least);
   const [before, after] = [scores[at - 1], scores[at + 1]];
   const finer = before === undefined || after === undefined ? 0 : vertex(-before, -least, -after);
-  return (BALANCES[at] ?? 0) + finer * STEP;
+  return (BALANCES[at] ?? 0) + finer * DRAWN_STEP;
 }

@@ -2,11 +2,11 @@ import { amountOf, bandSum, holeIn, lateralSpread, ownColour, restOf } from './a
 import type { FlatField } from './flatten.ts';
 import { THREAD_WIDTH } from './holePicture.ts';
 import { boxMean, type Light } from './picture.ts';
-import type { ReadHole } from './readHole.ts';
+import type { ReadHole, SeamKind } from './readHole.ts';
 import { refused } from './refusal.ts';
 import { GAP, type Strip, seamStrip, stripOf, threadOf } from './seamLine.ts';
-import { quantile, smoothed } from './spacing.ts';
-import { type SeamKind, straightened } from './straightened.ts';
+import { longestStretch, quantile, smoothed } from './spacing.ts';
+import { straightened } from './straightened.ts';
 import { BAND, straightHoles } from './straightHoles.ts';
 import { likeness, unmixing } from './unmix.ts';
 import { byUsualHole } from './usualHole.ts';
@@ -21,8 +21,6 @@ export interface FaceReading {
   /** Millimetres between the swings; nothing of a straight seam. */
   readonly width: number;
   readonly unlike: readonly number[];
-  /** How far the face's own thread lies from the fabric, a millimetre of its length: light times millimetres across. */
-  readonly own: Light;
 }
 
 /** More alike than this beside the fabric, thread and hole cannot be told apart. Ours. */
@@ -60,7 +58,7 @@ export function readFace(flat: FlatField): FaceReading {
   const [weights = []] = unmixing([own], unlike).weights;
   const thread = weights.reduce((sum, one, at) => sum + one * (line[at] ?? 0), 0);
   if (thread < LEAST_THREAD) throw refused('fabric-colour', { contrast, thread });
-  return { strip: even.strip, kind, ...found, unlike, own: line };
+  return { strip: even.strip, kind, ...found, unlike };
 }
 
 /** Millimetres of thread across that must be seen between the holes. Ours. */
@@ -83,19 +81,13 @@ function cropped(flat: FlatField, strip: Strip, mass: Float32Array): Strip {
   const along = smoothed(bandSum(strip, seen, -reach, reach), (STRETCH.length / 2) * scale);
   const [floor, usual] = [quantile([...along], 0.02), quantile([...along], 0.8)];
   const isSeam = (at: number) => (along[at] ?? 0) - floor > STRETCH.part * (usual - floor);
-  let best = { from: 0, to: -1 };
-  let from = -1;
-  let last = -1;
-  for (let at = 0; at < along.length; at += 1) {
-    if (!isSeam(at)) continue;
-    if (from < 0 || at - last > GAP * scale) from = at;
-    last = at;
-    if (last - from > best.to - best.from) best = { from, to: last };
-  }
+  const places = [...along.keys()].filter(isSeam);
+  const ends = longestStretch(places, GAP * scale);
+  if (!ends) return strip;
   const least = STRETCH.length / 4;
   const kept = line.slice(
-    Math.max(0, Math.round(best.from - (BEYOND - least) * scale)),
-    Math.round(best.to + (BEYOND - least) * scale),
+    Math.max(0, Math.round(ends[0] - (BEYOND - least) * scale)),
+    Math.round(ends[1] + (BEYOND - least) * scale),
   );
   return kept.length < 0.97 * line.length ? stripOf(flat, kept) : strip;
 }
@@ -121,7 +113,10 @@ const BESIDE = 3.9;
 /** A fabric more uneven than this, of a pixel of thread, is looked at with its neighbours. Ours. */
 const STEADY = 0.25;
 
-/** Light that a millimetre of the own thread adds, by the middle of each leg: the median over the seam. */
+/**
+ * Light that a millimetre of the own thread adds, times millimetres across, by the middle of each leg: the median over the
+ * seam.
+ */
 function lineColour(strip: Strip, holes: readonly ReadHole[], kind: FaceReading['kind']): Light {
   const { width, height } = strip.planes[0];
   const middle = (height - 1) / 2;

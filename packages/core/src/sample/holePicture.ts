@@ -1,4 +1,4 @@
-import { HOLE_WIDTHS, otherThreadAt } from '../tension/seamPicture.ts';
+import { HOLE_WIDTHS, otherThreadAt, SEEN_FROM } from '../tension/seamPicture.ts';
 import { blurredSquare } from './blurredSquare.ts';
 import { solved } from './linear.ts';
 import type { Patch } from './patch.ts';
@@ -34,12 +34,13 @@ export interface HoleFit {
 }
 
 /** How far the knot may be drawn to a face, -1 to 1: below the first nothing of the other thread is seen. */
+export const DRAWN_STEP = 0.025;
 export const DRAWN: readonly number[] = Array.from(
-  { length: 57 },
-  (_, index) => -0.4 + index * 0.025,
+  { length: Math.round((1 - SEEN_FROM) / DRAWN_STEP) + 1 },
+  (_, index) => SEEN_FROM + index * DRAWN_STEP,
 );
 /** Those at which the view is sought. */
-const SOME_DRAWN = [-0.4, -0.1, 0.15, 0.4, 0.7, 0.9] as const;
+const SOME_DRAWN = [SEEN_FROM, -0.1, 0.15, 0.4, 0.7, 0.9] as const;
 const SOFT = [0.02, 0.045, 0.07, 0.1, 0.13, 0.16, 0.2, 0.24, 0.29, 0.35] as const;
 const ASIDE = [-0.4, -0.3, -0.2, -0.1, 0, 0.1, 0.2, 0.3, 0.4] as const;
 /** Places in a pixel at which it is asked what lies there, each way. */
@@ -47,10 +48,23 @@ const FINE = 2;
 /** Looked at this far beside a leg or hole, in millimetres. */
 const BESIDE = 0.4;
 
+/** What a scene would show of each thread and of the hole, for each of {@link DRAWN}; and which pixels count. */
+export interface DrawnMasks {
+  readonly weights: Float64Array;
+  readonly masks: readonly Masks[];
+}
+
 /** @param width of the threads, in millimetres */
-export function fitOfHole(scene: HoleScene, width: number, view: HoleView): HoleFit {
-  const weights = weightsOf(scene, width);
-  const fits = DRAWN.map((drawn) => fitOf(scene, masksOf(scene, width, drawn, view), weights));
+export function drawnMasks(scene: HoleScene, width: number, view: HoleView): DrawnMasks {
+  return {
+    weights: weightsOf(scene, width),
+    masks: DRAWN.map((drawn) => softened(scene, sharpMasks(scene, width, drawn, view.aside), view)),
+  };
+}
+
+/** @param drawn by a scene of the same seam, of whichever of its holes */
+export function fitOfHole(scene: HoleScene, { weights, masks }: DrawnMasks): HoleFit {
+  const fits = masks.map((one) => fitOf(scene, one, weights));
   const misfits = fits.map(({ misfit }) => misfit);
   const own = fits[misfits.indexOf(Math.min(...misfits))]?.own ?? [0, 0, 0];
   return { misfits, own };
@@ -94,11 +108,13 @@ function bestView(
   const weights = weightsOf(scene, width);
   let best = { misfit: Number.POSITIVE_INFINITY, soft: 0.1, aside: 0, drawn: 0 };
   for (const drawn of drawns)
-    for (const aside of asides)
+    for (const aside of asides) {
+      const sharp = sharpMasks(scene, width, drawn, aside);
       for (const soft of softs) {
-        const { misfit } = fitOf(scene, masksOf(scene, width, drawn, { soft, aside }), weights);
+        const { misfit } = fitOf(scene, softened(scene, sharp, { soft }), weights);
         if (misfit < best.misfit) best = { misfit, soft, aside, drawn };
       }
+    }
   return best;
 }
 
@@ -159,12 +175,12 @@ interface Masks {
   readonly hole: Float64Array;
 }
 
-/** How much of each pixel is its own thread, the other one, and the hole. */
-function masksOf(
+/** How much of each pixel is its own thread, the other one, and the hole, before any blur. */
+function sharpMasks(
   { patch: { reach }, scale, leg }: HoleScene,
   width: number,
   drawn: number,
-  { soft, aside }: HoleView,
+  aside: number,
 ): Masks {
   const size = 2 * reach + 1;
   const masks = {
@@ -203,12 +219,16 @@ function masksOf(
       masks.other[at] = (masks.other[at] ?? 0) + part * other;
       masks.hole[at] = (masks.hole[at] ?? 0) + part * hole * (1 - other);
     }
-  const sigma = soft * scale;
-  return {
-    own: blurredSquare(masks.own, size, sigma),
-    other: blurredSquare(masks.other, size, sigma),
-    hole: blurredSquare(masks.hole, size, sigma),
-  };
+  return masks;
+}
+
+function softened(
+  { patch: { reach }, scale }: HoleScene,
+  { own, other, hole }: Masks,
+  { soft }: Pick<HoleView, 'soft'>,
+): Masks {
+  const blurred = (mask: Float64Array) => blurredSquare(mask, 2 * reach + 1, soft * scale);
+  return { own: blurred(own), other: blurred(other), hole: blurred(hole) };
 }
 
 /** The hole as told; its own thread, the fabric about it and, where it is not told, the other thread as they fit best (least squares). */

@@ -110,3 +110,14 @@ export function valueAt({ width, height, data }: Plane, x: number, y: number): n
     below * ((1 - right) * (data[at + width] ?? 0) + right * (data[at + width + 1] ?? 0))
   );
 }
+
+/** A weighed sum of red, green and blue, pixel by pixel. */
+export function weighed(
+  [red, green, blue]: readonly [Plane, Plane, Plane],
+  [r = 0, g = 0, b = 0]: readonly number[],
+): Float32Array {
+  const sums = new Float32Array(red.data.length);
+  for (let at = 0; at < sums.length; at += 1)
+    sums[at] = r * (red.data[at] ?? 0) + g * (green.data[at] ?? 0) + b * (blue.data[at] ?? 0);
+  return sums;
+}

@@ -1,3 +1,5 @@
+export type SeamKind = 'straight' | 'zigzag';
+
 /** A hole of the seam at which the threads caught. Millimetres along and across the seam. */
 export interface ReadHole {
   readonly along: number;
@@ -22,4 +24,11 @@ export function stepsTo(gap: number, stitch: number, to: 'straight' | 'same' | '
   if (to === 'straight') return Math.max(1, Math.round(gap / stitch));
   const odd = to === 'same' ? 0 : 1;
   return Math.max(2 - odd, 2 * Math.round((gap / stitch - odd) / 2) + odd);
+}
+
+/** At which side of a zigzag each hole lies, -1 or 1; 0 at a straight seam's. */
+export function sidesOf(holes: readonly ReadHole[], kind: SeamKind): readonly (-1 | 0 | 1)[] {
+  if (kind === 'straight') return holes.map(() => 0);
+  const middle = holes.reduce((sum, { across }) => sum + across, 0) / holes.length;
+  return holes.map(({ across }) => (across < middle ? -1 : 1));
 }

@@ -1,6 +1,7 @@
 import type { FlatField } from './flatten.ts';
-import { boxMean, type Plane, plane, valueAt } from './picture.ts';
-import { quantile } from './spacing.ts';
+import { solved } from './linear.ts';
+import { boxMean, type Plane, plane, valueAt, weighed } from './picture.ts';
+import { longestStretch, quantile } from './spacing.ts';
 import type { Unmixing } from './unmix.ts';
 
 /** The seam laid straight: along it from its first thread to its last, across it from left of it to right. */
@@ -70,15 +71,12 @@ function unlikeness({ planes, fabric, unlike }: FlatField): Plane {
 
 /** What each pixel holds of one colour, as {@link seamStrip} takes it: what the fabric is printed with is no thread. */
 export function threadOf(flat: FlatField, { weights, spreads }: Unmixing): Plane {
-  const [red, green, blue] = flat.planes;
+  const { width, height } = flat.planes[0];
   const [[r = 0, g = 0, b = 0] = []] = weights;
   const none = r * flat.fabric[0] + g * flat.fabric[1] + b * flat.fabric[2];
-  const rough = plane(red.width, red.height);
-  for (let at = 0; at < rough.data.length; at += 1)
-    rough.data[at] =
-      r * (red.data[at] ?? 0) + g * (green.data[at] ?? 0) + b * (blue.data[at] ?? 0) - none;
+  const data = weighed(flat.planes, [r, g, b]).map((one) => one - none);
   // The noise of a camera is a pixel's own.
-  const even = boxMean(rough, 1);
+  const even = boxMean({ width, height, data }, 1);
   const least = Math.max(LEAST_OF_THREAD, 2 * (spreads[0] ?? 0));
   for (let at = 0; at < even.data.length; at += 1) {
     const amount = even.data[at] ?? 0;
@@ -171,14 +169,14 @@ function smoothLine(
   const rough = (x: number) =>
     ((rows[Math.min(rows.length - 1, Math.floor(x / pixels))] ?? 0) + 0.5) * pixels;
   const first = middlesOf(unlike, rough, STRIP_REACH * 0.8 * scale);
-  const firstEnds = endsOf(first, width, scale);
+  const firstEnds = endsOf(first, scale);
   if (!firstEnds) return undefined;
   const guess = curveOf(first, SMOOTHED * scale);
   // Once more without what lies beside the seam: ends of thread, lint.
   const reach =
     Math.min(STRIP_REACH * 0.8, Math.max(0.9, 0.4 + (1.5 * widestSpread(first)) / scale)) * scale;
   const columns = middlesOf(unlike, (x) => guess(x)[0], reach);
-  const ends = endsOf(columns, width, scale);
+  const ends = endsOf(columns, scale);
   if (!ends) return undefined;
   // Some more at either end: what lies beyond the last hole is bare fabric.
   const beyond: readonly [number, number] = [
@@ -239,23 +237,16 @@ function widestSpread(columns: readonly Column[]): number {
 /** Where there is no thread for this long, in millimetres, the seam has ended. Ours. */
 export const GAP = 8;
 
+/** Shorter than this, in millimetres, it is no seam. Ours. */
+const LEAST_SEAM = 8;
+
 /** First and last column of the longest stretch that holds thread without a gap of some stitches. */
-function endsOf(
-  columns: readonly Column[],
-  width: number,
-  scale: number,
-): readonly [number, number] | undefined {
-  const xs = columns.map(({ x }) => x);
-  const gap = GAP * scale;
-  let best: readonly [number, number] | undefined;
-  let first = xs[0] ?? 0;
-  for (const [index, x] of xs.entries()) {
-    const next = xs[index + 1] ?? width + 2 * gap;
-    if (next - x <= gap) continue;
-    if (x - first > (best ? best[1] - best[0] : 8 * scale)) best = [first, x];
-    first = next;
-  }
-  return best;
+function endsOf(columns: readonly Column[], scale: number): readonly [number, number] | undefined {
+  const ends = longestStretch(
+    columns.map(({ x }) => x),
+    GAP * scale,
+  );
+  return ends && ends[1] - ends[0] > LEAST_SEAM * scale ? ends : undefined;
 }
 
 /** Height and slope of the line at any column: fitted at knots, cubic between them. */
@@ -323,11 +314,8 @@ function solvedFor(
 ): readonly [number, number] {
   // Hardly any weight on the curvature: it shall not swing out at the ends.
   sums[8] = (sums[8] ?? 0) * 1.001 + 1e-9;
-  const [a = 0, b = 0, c = 0, , e = 0, f = 0, , , i = 0] = sums;
-  const [p = 0, q = 0, r = 0] = right;
-  const whole = a * (e * i - f * f) - b * (b * i - f * c) + c * (b * f - e * c);
-  const height = (p * (e * i - f * f) - b * (q * i - f * r) + c * (q * f - e * r)) / whole;
-  const slope = (a * (q * i - r * f) - p * (b * i - f * c) + c * (b * r - q * c)) / whole;
+  const rows = [0, 1, 2].map((row) => [...sums.subarray(3 * row, 3 * row + 3), right[row] ?? 0]);
+  const [height = Number.NaN, slope = Number.NaN] = solved(rows) ?? [];
   return [height, slope / reach];
 }
 

@@ -143,3 +143,19 @@ export function asMarks(signal: Float64Array, spacing: number): Float64Array {
   const [top, floor] = [quantile(tops, 0.5), quantile(floors, 0.5)];
   return signal.map((one) => (one - floor) / Math.max(1e-6, top - floor));
 }
+
+/** First and last of the longest stretch of places that lie no farther apart than a gap; of the first such one. */
+export function longestStretch(
+  places: readonly number[],
+  gap: number,
+): readonly [first: number, last: number] | undefined {
+  let best: readonly [number, number] | undefined;
+  let first = places[0] ?? 0;
+  for (const [index, at] of places.entries()) {
+    const next = places[index + 1];
+    if (next !== undefined && next - at <= gap) continue;
+    if (!best || at - first > best[1] - best[0]) best = [first, at];
+    first = next ?? first;
+  }
+  return best;
+}

@@ -1,10 +1,8 @@
 import type { Point } from '../linkage/aroundDisc.ts';
 import type { FlatField } from './flatten.ts';
-import type { ReadHole } from './readHole.ts';
+import { type ReadHole, type SeamKind, sidesOf } from './readHole.ts';
 import { type SeamCurve, seamCurve } from './seamCurve.ts';
 import { type LinePlace, type Strip, stripOf } from './seamLine.ts';
-
-export type SeamKind = 'straight' | 'zigzag';
 
 /** The curve along which some holes of a strip lie, in pixels of the field. */
 export function curveOf(
@@ -12,10 +10,9 @@ export function curveOf(
   holes: readonly ReadHole[],
   kind: SeamKind,
 ): SeamCurve | undefined {
-  const middle = holes.reduce((sum, { across }) => sum + across, 0) / holes.length;
   return seamCurve(
     holes.map((hole) => inField(strip, hole)),
-    holes.map(({ across }) => (kind === 'straight' ? 0 : Math.sign(across - middle))),
+    sidesOf(holes, kind),
   );
 }
 

@@ -8,9 +8,8 @@ import {
   type PatchPlace,
   patchAt,
 } from './patch.ts';
-import { type ReadHole, stepsTo } from './readHole.ts';
+import { type ReadHole, type SeamKind, sidesOf, stepsTo } from './readHole.ts';
 import { quantile, spacedMarks } from './spacing.ts';
-import type { SeamKind } from './straightened.ts';
 import type { Triple, Whitened } from './whitened.ts';
 
 /** How holes are compared: about each of them, in millimetres, the middle most. Ours. */
@@ -51,29 +50,29 @@ export function byUsualHole(
 ): SeamHoles {
   let holes = rough;
   for (let round = 0; round < ROUNDS; round += 1) {
-    const sides = sidesOf(holes, kind);
+    const sides = seamSides(holes, kind);
     const usual = usualOf(planes, scale, holes, sides, dark);
     if (!usual) break;
     holes = foundAgain(planes, scale, holes, sides, usual);
   }
-  const [left, right] = sidesOf(holes, kind);
+  const [left, right] = seamSides(holes, kind);
   return { holes, width: right && left ? right.across - left.across : 0 };
 }
 
 const ROUNDS = 2;
 
 /** Where the holes of each side lie: half of them to either side of it. */
-function sidesOf(holes: readonly ReadHole[], kind: SeamKind): readonly Side[] {
+function seamSides(holes: readonly ReadHole[], kind: SeamKind): readonly Side[] {
   if (kind === 'straight') return [{ side: 1, across: 0 }];
-  const middle = holes.reduce((sum, { across }) => sum + across, 0) / holes.length;
-  const of = (isLeft: boolean) =>
+  const sides = sidesOf(holes, kind);
+  const of = (side: -1 | 1) =>
     quantile(
-      holes.flatMap(({ across }) => (across < middle === isLeft ? [across] : [])),
+      holes.flatMap(({ across }, index) => (sides[index] === side ? [across] : [])),
       0.5,
     );
   return [
-    { side: 1, across: of(true) },
-    { side: -1, across: of(false) },
+    { side: 1, across: of(-1) },
+    { side: -1, across: of(1) },
   ];
 }
 

@@ -1,4 +1,4 @@
-import { type Light, type Plane, plane } from './picture.ts';
+import { type Light, type Plane, weighed } from './picture.ts';
 import type { Strip } from './seamLine.ts';
 
 /** Three numbers a pixel in which the fabric itself varies alike and by one: what differs in them stands out as much as it is unlike. */
@@ -23,13 +23,12 @@ export function whitening(unlike: readonly number[]): readonly (readonly number[
 }
 
 export function whitened({ planes }: Strip, unlike: readonly number[]): Whitened {
-  const [red, green, blue] = planes;
-  return whitening(unlike).map(([r = 0, g = 0, b = 0]) => {
-    const out = plane(red.width, red.height);
-    for (let at = 0; at < out.data.length; at += 1)
-      out.data[at] = r * (red.data[at] ?? 0) + g * (green.data[at] ?? 0) + b * (blue.data[at] ?? 0);
-    return out;
-  }) as unknown as Whitened;
+  const { width, height } = planes[0];
+  return whitening(unlike).map((row) => ({
+    width,
+    height,
+    data: weighed(planes, row),
+  })) as unknown as Whitened;
 }
 
 /** A colour as such three numbers. */

@@ -38,7 +38,7 @@ const MOST_ALONG = 0.45;
 /** From here on to the end the knot is out of the fabric and is drawn along its face. Ours. */
 const OUT_FROM = 0.7;
 /** From here on the other thread is seen deep in the hole: with the knot in the middle a tiny dot on both faces. Ours. */
-const SEEN_FROM = -0.4;
+export const SEEN_FROM = -0.4;
 
 /**
  * A seam of stitches by where its knots lie. Within the fabric the other thread fills the hole the more the nearer the
