@@ -15,9 +15,6 @@ export interface Box {
   readonly bottom: number;
 }
 
-/** From so many pixels on that go to one of the field, the nearest to each place says as much as the four about it. */
-const MANY = 3;
-
 /**
  * A piece of a picture laid flat.
  * @param view from millimetres to places in the picture, whose pixels have their middles at whole numbers
@@ -34,7 +31,6 @@ export function fieldOf(
   const height = Math.floor((box.bottom - box.top) * scale);
   const planes = [plane(width, height), plane(width, height), plane(width, height)] as const;
   const tries = Math.max(1, Math.round(pixels));
-  const isNearest = tries >= MANY;
   const [a = 0, b = 0, c = 0, d = 0, e = 0, f = 0, g = 0, h = 0, i = 1] = view;
   for (let y = 0; y < height; y += 1)
     for (let dy = 0; dy < tries; dy += 1) {
@@ -46,10 +42,7 @@ export function fieldOf(
         for (let dx = 0; dx < tries; dx += 1) {
           const inX = box.left + (x + (dx + 0.5) / tries - 0.5) / scale;
           const w = g * inX + baseW;
-          const toX = (a * inX + baseX) / w;
-          const toY = (d * inX + baseY) / w;
-          if (isNearest) addNearest(picture, toX, toY, planes, y * width + x);
-          else addBetween(picture, toX, toY, planes, y * width + x);
+          addLight(picture, (a * inX + baseX) / w, (d * inX + baseY) / w, planes, y * width + x);
         }
     }
   for (const { data } of planes)
@@ -57,27 +50,8 @@ export function fieldOf(
   return { planes, scale };
 }
 
-/** Adds the light of the nearest pixel. */
-function addNearest(
-  { width, height, data }: Picture,
-  x: number,
-  y: number,
-  planes: Field['planes'],
-  to: number,
-): void {
-  const column = Math.min(width - 1, Math.max(0, Math.floor(x + 0.5)));
-  const row = Math.min(height - 1, Math.max(0, Math.floor(y + 0.5)));
-  const at = 4 * (row * width + column);
-  const red = planes[0].data;
-  const green = planes[1].data;
-  const blue = planes[2].data;
-  red[to] = (red[to] ?? 0) + (LIGHT_OF_BYTE[data[at] ?? 0] ?? 0);
-  green[to] = (green[to] ?? 0) + (LIGHT_OF_BYTE[data[at + 1] ?? 0] ?? 0);
-  blue[to] = (blue[to] ?? 0) + (LIGHT_OF_BYTE[data[at + 2] ?? 0] ?? 0);
-}
-
 /** Adds the light between four pixels; beyond the edge, that of the edge. */
-function addBetween(
+function addLight(
   { width, height, data }: Picture,
   x: number,
   y: number,
