@@ -204,11 +204,27 @@ export {
 } from './needle/wear.ts';
 export { type Bill, billOf, money, type Rates } from './price/bill.ts';
 export { type SampleBalance, sampleBalance } from './sample/balance.ts';
+export { CARD } from './sample/card.ts';
 export type { CardFound } from './sample/findCard.ts';
 export type { Picture } from './sample/picture.ts';
-export { type PictureReading, readPicture } from './sample/readPicture.ts';
+export {
+  type PictureReading,
+  readPicture,
+  readSampleField,
+  sampleField,
+} from './sample/readPicture.ts';
 export { type SeamMeasures, seamMeasures } from './sample/readSample.ts';
 export type { SampleRefusal } from './sample/refusal.ts';
+export { type MadeUpSample, madeUpSample } from './sample/render/madeUpSample.ts';
+export {
+  SAMPLE_SIDES,
+  type SampleSide,
+  type SeenStitch,
+  type SkippedHole,
+  SWINGS,
+  type Swing,
+  seenStitches,
+} from './sample/seenStitches.ts';
 export {
   type Bench,
   begunAt,

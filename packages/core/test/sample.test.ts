@@ -1,7 +1,14 @@
 import { createRequire } from 'node:module';
 import type * as OpenCv from '@techstark/opencv-js';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { readPicture, sampleBalance, seamMeasures, seeded } from '../src/index.ts';
+import {
+  madeUpSample,
+  readPicture,
+  sampleBalance,
+  seamMeasures,
+  seeded,
+  seenStitches,
+} from '../src/index.ts';
 import { findCard } from '../src/sample/findCard.ts';
 import { homographyOf, through } from '../src/sample/homography.ts';
 import { leastSquares } from '../src/sample/linear.ts';
@@ -291,6 +298,37 @@ describe('a sewn sample', () => {
       holesOf({ ...SEAM, skipped: [] }),
     );
     expect(() => readPicture(picture)).toThrow(expect.objectContaining({ code: 'fabric-colour' }));
+  });
+});
+
+describe('the stitches of a sample in its picture', () => {
+  const stitchesIn = (picture: Picture, side: 'top' | 'bottom') => {
+    const reading = readPicture(picture);
+    return seenStitches(reading, seamMeasures(reading), side);
+  };
+  const made = { seed: 7, stitches: 30, length: 2, width: 3, balance: 0.1, skipped: [11, 18] };
+
+  it('lie where they were sewn, and what was skipped is told by the swing on both sides alike', () => {
+    for (const side of ['top', 'bottom'] as const) {
+      const picture = madeUpSample(made, side);
+      const seen = stitchesIn(picture, side);
+      expect(seen.reduce((sum, { skipped }) => sum + skipped.length + 1, 0)).toBe(30);
+      // Hole 0 is up on the card, which from above is right of the way it was sewn.
+      expect(seen.flatMap(({ skipped }) => skipped.map(({ swing }) => swing))).toEqual([
+        'left',
+        'right',
+      ]);
+      // At each hole the other thread or the dark of it: never the fabric beside.
+      const light = ({ x, y }: { readonly x: number; readonly y: number }) => {
+        const at = 4 * (Math.round(y) * picture.width + Math.round(x));
+        return (picture.data[at] ?? 0) + (picture.data[at + 1] ?? 0) + (picture.data[at + 2] ?? 0);
+      };
+      const mean = (values: readonly number[]) =>
+        values.reduce((sum, one) => sum + one, 0) / values.length;
+      const at = mean(seen.map(({ from }) => light(from)));
+      const beside = mean(seen.map(({ from }) => light({ x: from.x, y: from.y - 40 * 3 })));
+      expect(at).toBeLessThan(0.6 * beside);
+    }
   });
 });
 

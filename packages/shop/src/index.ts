@@ -56,6 +56,16 @@ export {
   type Workshop,
 } from './promise.ts';
 export { saleOf } from './sale.ts';
+export {
+  countOf,
+  isGoodSample,
+  minutesSewn,
+  otherThreadShows,
+  SAMPLE_CHECKS,
+  type SampleCheck,
+  SHOWS,
+  sampleAnswers,
+} from './sample/sampleAnswers.ts';
 export { hookSettings, type TicketSettings, ticketSettings } from './stitch/fromTicket.ts';
 export {
   meetingTargets,

@@ -68,6 +68,12 @@ export {
 export { allPiecesFound } from './state/pieces.ts';
 export { QUANTITIES, QUANTITY_IDS, type Quantity } from './state/quantities.ts';
 export {
+  type KeptFace,
+  type KeptSample,
+  SAMPLE_FIGURES,
+  type SampleFigure,
+} from './state/sample.ts';
+export {
   changesOf,
   newTicket,
   repairsDone,

@@ -230,6 +230,7 @@ const NOT_FOR_THE_COUNTER: readonly EventType[] = [
   'pieces-laid',
   'screw-turned',
   'tension-tried',
+  'sample-read',
   'mark-found',
   'mark-ended',
 ];

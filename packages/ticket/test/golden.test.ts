@@ -23,6 +23,7 @@ import eventsV12 from './golden/events-v12.json';
 import eventsV13 from './golden/events-v13.json';
 import eventsV14 from './golden/events-v14.json';
 import eventsV15 from './golden/events-v15.json';
+import eventsV16 from './golden/events-v16.json';
 
 interface Golden {
   readonly ticket: string;
@@ -48,6 +49,7 @@ const GOLDEN: Readonly<Record<string, Golden>> = {
   'events-v13': eventsV13,
   'events-v14': eventsV14,
   'events-v15': eventsV15,
+  'events-v16': eventsV16,
 };
 
 /** Duties that came into the tables after the files were written. */
@@ -95,6 +97,7 @@ describe('golden files: what was once stored is told the same for ever', () => {
     ['events-v13: pins, orders with their price, fee, payment and hand-out', eventsV13],
     ['events-v14: a price lowered after the hand-out, and what was given back', eventsV14],
     ['events-v15: tries of the tension, and pulls by the dial', eventsV15],
+    ['events-v16: sewn samples that were measured', eventsV16],
   ])('%s', (_, { ticket, events, life: expected }) => {
     const sent = events.map((event) => ticketEvent.parse(event));
     const { life } = foldTicket(ticket, sent);

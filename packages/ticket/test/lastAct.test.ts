@@ -25,6 +25,7 @@ import eventsV12 from './golden/events-v12.json';
 import eventsV13 from './golden/events-v13.json';
 import eventsV14 from './golden/events-v14.json';
 import eventsV15 from './golden/events-v15.json';
+import eventsV16 from './golden/events-v16.json';
 import { Story } from './story.ts';
 
 const RATES = { hour: 6000, taxPerMille: 190, taxIncluded: true };
@@ -158,6 +159,7 @@ describe('what changes the plan', () => {
     eventsV13,
     eventsV14,
     eventsV15,
+    eventsV16,
   ];
 
   /** All of a ticket that inference and planning read. */

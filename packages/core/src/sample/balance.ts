@@ -6,6 +6,8 @@ import {
   finerView,
   fitOfHole,
   type HoleScene,
+  type OtherColour,
+  THREAD_WIDTH,
   viewOfHole,
 } from './holePicture.ts';
 import { meanPatch, type PatchPlace } from './patch.ts';
@@ -26,9 +28,9 @@ export interface SampleBalance {
 
 /** Looked at this far about a hole at most, in millimetres, and over this part of a leg. */
 const REACH = { most: 1.3, part: 0.46 } as const;
-/** A thread is as wide as was told, by this part. Common practice: thread of one size differs by a few in a hundred; no source. */
-const WIDTH_SPREAD = 0.05;
-const WIDTHS = [0.92, 0.96, 1, 1.04, 1.08] as const;
+/** A thread on fabric is as wide as was told, by this part: its size says how wide it is when round, pressed flat it is wider. Ours. */
+const WIDTH_SPREAD = 0.12;
+const WIDTHS = [0.8, 0.87, 0.94, 1, 1.06, 1.12, 1.18, 1.25, 1.33] as const;
 /** As many pixels of a usual hole's picture as tell something of their own. Ours. */
 const FREE = 25;
 /** No balance is read more finely. Ours. */
@@ -43,12 +45,12 @@ const BALANCES: readonly number[] = Array.from(
 /**
  * Where the knots of a sample lie: the balance with which a hole looks on both faces as the usual hole of each does, all of
  * them laid on each other. Each face tells the colour of its own thread, which is the other one's other.
- * @param width of the threads, in millimetres
+ * @param width of the threads, in millimetres; a usual thread's where it is not told
  * @throws CoreFault `too-few-stitches`
  */
 export function sampleBalance(
   faces: { readonly top: PictureReading; readonly bottom: PictureReading },
-  width: number,
+  width = THREAD_WIDTH,
 ): SampleBalance {
   const of = { top: scenesOf(faces.top), bottom: scenesOf(faces.bottom) };
   const scenesWith = (isTaken: (index: number) => boolean) => ({
@@ -73,8 +75,7 @@ export function sampleBalance(
   });
   const balanceOf = (these: typeof scenes) => {
     const scores = seen.map(({ part, masks, other }) => {
-      const misfits = (side: Side) =>
-        fitOfHole({ ...these[side], other: other[side] }, masks[side]).misfits;
+      const misfits = (side: Side) => fitOfHole(these[side], masks[side], other[side]).misfits;
       return { part, top: misfits('top'), bottom: misfits('bottom') };
     });
     return best(BALANCES.map((balance) => leastOver(scores, balance)));
@@ -87,11 +88,27 @@ export function sampleBalance(
 
 type Side = 'top' | 'bottom';
 
-/** A colour as far as it is from one face's fabric, told as far as it is from the other's. */
-function otherwiseLit(own: Triple, from: PictureReading, to: PictureReading): Triple {
+/** How bright a thread may be in a hole beside the same along a leg, and the spread of it. Ours. */
+const BRIGHT = [0.94, 0.97, 1, 1.03, 1.06, 1.09] as const;
+const BRIGHT_SPREAD = 0.05;
+
+/**
+ * A colour as far as it is from one face's fabric, as far as it is from the other's: a thread in a hole is lit otherwise
+ * than along a leg.
+ */
+function otherwiseLit(
+  own: Triple,
+  from: PictureReading,
+  to: PictureReading,
+): readonly OtherColour[] {
   const light = solvedUpper(whitening(from.unlike), own);
-  const off = light.map((one, at) => one + (from.fabric[at] ?? 0) - (to.fabric[at] ?? 0));
-  return times(whitening(to.unlike), off as unknown as Light);
+  return BRIGHT.map((bright) => {
+    const off = light.map(
+      (one, at) => bright * (one + (from.fabric[at] ?? 0)) - (to.fabric[at] ?? 0),
+    );
+    const cost = ((bright - 1) / BRIGHT_SPREAD) ** 2 / FREE;
+    return { colour: times(whitening(to.unlike), off as unknown as Light), cost };
+  });
 }
 
 /** The light that a triangle of rows made three numbers of. */

@@ -20,6 +20,8 @@ export const CARD = {
   hollow: 0.9,
   /** What the sample covers. */
   frame: { left: 8, top: 18, right: 102, bottom: 56 },
+  /** Which way the seam was sewn: printed clear of the bare paper that the light is taken from. */
+  arrow: { left: 20, right: 36, y: 5 },
   /** A line to check the print by. */
   check: { left: 30, right: 80, y: 67 },
 } as const;

@@ -12,8 +12,6 @@ export interface HoleScene {
   /** How far a leg goes along the seam and across it. */
   readonly leg: readonly [along: number, across: number];
   readonly hole: Triple;
-  /** Where it is not known it is what fits best. */
-  readonly other?: Triple;
 }
 
 /** A usual thread's width, in millimetres. Common practice, no source. */
@@ -62,9 +60,30 @@ export function drawnMasks(scene: HoleScene, width: number, view: HoleView): Dra
   };
 }
 
-/** @param drawn by a scene of the same seam, of whichever of its holes */
-export function fitOfHole(scene: HoleScene, { weights, masks }: DrawnMasks): HoleFit {
-  const fits = masks.map((one) => fitOf(scene, one, weights));
+/** A colour that the other thread may have in a hole, and what it costs to believe so. */
+export interface OtherColour {
+  readonly colour: Triple;
+  /** Added to the logarithm of the misfit. */
+  readonly cost: number;
+}
+
+/**
+ * @param drawn by a scene of the same seam, of whichever of its holes
+ * @param others that are tried; without any the other thread has what colour fits best
+ */
+export function fitOfHole(
+  scene: HoleScene,
+  { weights, masks }: DrawnMasks,
+  others?: readonly OtherColour[],
+): HoleFit {
+  const fits = masks.map((one) => {
+    if (!others) return fitOf(scene, one, weights);
+    const tried = others.map(({ colour, cost }) => {
+      const { misfit, own } = fitOf(scene, one, weights, colour);
+      return { misfit: misfit * Math.exp(cost), own };
+    });
+    return tried.reduce((best, next) => (next.misfit < best.misfit ? next : best));
+  });
   const misfits = fits.map(({ misfit }) => misfit);
   const own = fits[misfits.indexOf(Math.min(...misfits))]?.own ?? [0, 0, 0];
   return { misfits, own };
@@ -233,9 +252,10 @@ function softened(
 
 /** The hole as told; its own thread, the fabric about it and, where it is not told, the other thread as they fit best (least squares). */
 function fitOf(
-  { patch, other, hole }: HoleScene,
+  { patch, hole }: HoleScene,
   masks: Masks,
   weights: Float64Array,
+  other?: Triple,
 ): { readonly misfit: number; readonly own: Triple } {
   const pixels = weights.length;
   const { own: a, other: b, hole: c } = masks;

@@ -1,8 +1,9 @@
+import type { Point } from '../linkage/aroundDisc.ts';
 import { CARD } from './card.ts';
 import { type FaceReading, readFace } from './faceReading.ts';
 import { type Field, fieldOf } from './field.ts';
 import { type CardFound, findCard } from './findCard.ts';
-import { flatten } from './flatten.ts';
+import { type FlatField, flatten } from './flatten.ts';
 import { assertPicture, type Light, type Picture } from './picture.ts';
 import { refused } from './refusal.ts';
 
@@ -13,14 +14,28 @@ const LEAST_SCALE = 5;
 /** Left out along the frame's edges, in millimetres: the sample's own edge may lie there. */
 const INSET = 0.6;
 
+/** A sample laid flat: its own millimetres, even light. */
+export interface SampleField {
+  readonly card: CardFound;
+  readonly flat: FlatField;
+  /** Where the field's first pixel lies, in the millimetres of the card. */
+  readonly corner: Point;
+}
+
 /** A face of a sample as it is read from a picture with the card in it. */
 export interface PictureReading extends FaceReading {
   readonly card: CardFound;
+  readonly corner: Point;
   readonly fabric: Light;
 }
 
 /** @throws CoreFault a `SampleRefusal`, or `not-a-picture` */
 export function readPicture(picture: Picture): PictureReading {
+  return readSampleField(sampleField(picture));
+}
+
+/** Finds the card and lays what it frames flat. @throws CoreFault `no-card`, `too-coarse`, `not-a-picture` */
+export function sampleField(picture: Picture): SampleField {
   assertPicture(picture);
   const card = findCard(picture);
   if (!card) throw refused('no-card');
@@ -38,8 +53,12 @@ export function readPicture(picture: Picture): PictureReading {
   const paper = [0, 1, 2].map(
     (part) => strips.reduce((sum, light) => sum + (light[part] ?? 0), 0) / strips.length,
   ) as unknown as Light;
-  const flat = flatten(field, paper);
-  return { ...readFace(flat), card, fabric: flat.fabric };
+  return { card, flat: flatten(field, paper), corner: { x: frame.left, y: frame.top } };
+}
+
+/** Finds the seam on a sample that lies flat, and its holes. @throws CoreFault a `SampleRefusal` */
+export function readSampleField({ card, flat, corner }: SampleField): PictureReading {
+  return { ...readFace(flat), card, corner, fabric: flat.fabric };
 }
 
 /** Bare paper above and below the frame, between the marks. */

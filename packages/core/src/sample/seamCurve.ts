@@ -14,10 +14,14 @@ export interface SeamCurve {
   readonly at: (part: number) => Point & { readonly heading: number };
   /** Between the first hole and the last, straight. */
   readonly chord: number;
+  /** How far along it the point lies that is nearest to a place, from about the first hole on. */
+  readonly runTo: (place: Point) => number;
 }
 
 /** Pieces in which the curve's length is summed. */
 const PIECES = 200;
+/** So many steps find the nearest point of a curve that hardly bends. */
+const FOOT_STEPS = 4;
 /** A hole that lies farther off the curve than this, in usual deviations, does not bend it. Ours. */
 const OUTLYING = 4;
 
@@ -60,25 +64,36 @@ export function seamCurve(
   const squares = offsOf(fitted).reduce((sum, off) => sum + off * off, 0);
   const [a = 0, b = 0, c = 0, d = 0, side = 0] = fitted;
   const slopeAt = (part: number) => (b + 2 * c * part + 3 * d * part * part) / half;
-  const [from, to] = [alongs[0] ?? -1, alongs.at(-1) ?? 1];
-  let run = 0;
-  for (let piece = 0; piece < PIECES; piece += 1) {
-    const part = from + ((piece + 0.5) / PIECES) * (to - from);
-    run += (((to - from) * half) / PIECES) * Math.hypot(1, slopeAt(part));
-  }
+  const runTo = (part: number) => {
+    let run = 0;
+    const piece = (part + 1) / PIECES;
+    for (let at = 0; at < PIECES; at += 1)
+      run += half * piece * Math.hypot(1, slopeAt((at + 0.5) * piece - 1));
+    return run;
+  };
+  const at: SeamCurve['at'] = (part) => {
+    const off = a + part * (b + part * (c + part * d));
+    const along = (part + 1) * half;
+    return {
+      x: first.x + along * cos - off * sin,
+      y: first.y + along * sin + off * cos,
+      heading: heading + Math.atan(slopeAt(part)),
+    };
+  };
   return {
-    run,
+    run: runTo(alongs.at(-1) ?? 1) - runTo(alongs[0] ?? -1),
     wander: Math.sqrt(squares / free),
     width: 2 * side,
     chord,
-    at: (part) => {
-      const off = a + part * (b + part * (c + part * d));
-      const along = (part + 1) * half;
-      return {
-        x: first.x + along * cos - off * sin,
-        y: first.y + along * sin + off * cos,
-        heading: heading + Math.atan(slopeAt(part)),
-      };
+    at,
+    runTo: ({ x, y }) => {
+      let part = ((x - first.x) * cos + (y - first.y) * sin) / half - 1;
+      for (let step = 0; step < FOOT_STEPS; step += 1) {
+        const foot = at(part);
+        const ahead = (x - foot.x) * Math.cos(foot.heading) + (y - foot.y) * Math.sin(foot.heading);
+        part += ahead / half / Math.hypot(1, slopeAt(part));
+      }
+      return runTo(part);
     },
   };
 }

@@ -72,7 +72,7 @@ function onLine(
 }
 
 /** Where a hole lies in the field, in pixels. */
-function inField({ line, scale }: Strip, { along, across }: ReadHole): Point {
+export function inField({ line, scale }: Strip, { along, across }: ReadHole): Point {
   const last = line.length - 1;
   const column = Math.min(last, Math.max(0, along * scale));
   const [from, to] = [line[Math.floor(column)], line[Math.min(last, Math.floor(column) + 1)]];

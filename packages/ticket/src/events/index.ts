@@ -48,6 +48,7 @@ import { placed } from './placed.ts';
 import { planChosen } from './planChosen.ts';
 import { priceAnswered } from './priceAnswered.ts';
 import { priceAsked } from './priceAsked.ts';
+import { sampleRead } from './sampleRead.ts';
 import { screwTurned } from './screwTurned.ts';
 import { setUpNoted } from './setUpNoted.ts';
 import { signed } from './signed.ts';
@@ -102,6 +103,7 @@ const EVENT_KINDS = {
   'pieces-laid': piecesLaid,
   'screw-turned': screwTurned,
   'tension-tried': tensionTried,
+  'sample-read': sampleRead,
   'mark-found': markFound,
   'mark-ended': markEnded,
   signed: signed,

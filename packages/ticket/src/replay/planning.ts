@@ -48,6 +48,7 @@ const CHANGES_PLAN: Readonly<Record<EventType, boolean>> = {
   'pieces-laid': false,
   'screw-turned': false,
   'tension-tried': false,
+  'sample-read': false,
   'mark-found': false,
   'mark-ended': false,
   signed: false,

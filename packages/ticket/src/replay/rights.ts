@@ -47,6 +47,7 @@ const MAY_RECORD: Readonly<Record<EventType, readonly Role[]>> = {
   'pieces-laid': AT_THE_BENCH,
   'screw-turned': AT_THE_BENCH,
   'tension-tried': AT_THE_BENCH,
+  'sample-read': AT_THE_BENCH,
   'mark-found': AT_THE_BENCH,
   'mark-ended': AT_THE_BENCH,
   signed: AT_THE_COUNTER,

@@ -2,6 +2,7 @@ import type { Bill, Rates } from '@nodo/core';
 import { type Day, minutesBetween } from '@nodo/kernel';
 import type { Mark } from './marks.ts';
 import type { RegisterEntry } from './needleEntry.ts';
+import type { KeptSample } from './sample.ts';
 import type {
   CaseWhich,
   ClosingSheet,
@@ -98,6 +99,8 @@ export interface Life {
   readonly pieces: (PiecesLaid & { readonly seq: number }) | undefined;
   /** What was sewn to set the tension, the latest last. */
   readonly tries: readonly (KeptTry & { readonly seq: number })[];
+  /** Sewn samples that were measured from pictures, the latest last. */
+  readonly samples: readonly (KeptSample & { readonly seq: number; readonly at: string })[];
   /** How far the screws of its cases were turned. */
   readonly screws: Readonly<Partial<Record<CaseWhich, ScrewLog>>>;
   /** Marks found on what the needle can reach. */
@@ -148,6 +151,7 @@ export const NEW_LIFE: Life = {
   work: undefined,
   pieces: undefined,
   tries: [],
+  samples: [],
   screws: {},
   marks: [],
   payments: [],

@@ -35,6 +35,7 @@ const CollectedView = lazy(() => import('../features/collected/CollectedView.tsx
 const NeedleView = lazy(() => import('../instruments/needle/NeedleView.tsx'));
 const BobbinView = lazy(() => import('../instruments/bobbin/BobbinView.tsx'));
 const StitchView = lazy(() => import('../instruments/stitch/StitchView.tsx'));
+const SampleView = lazy(() => import('../instruments/sample/SampleView.tsx'));
 const TensionView = lazy(() => import('../instruments/tension/TensionView.tsx'));
 const ToolsView = lazy(() => import('../features/tools/ToolsView.tsx'));
 const SharedView = lazy(() => import('../features/customerLink/SharedView.tsx'));
@@ -98,6 +99,8 @@ function Shop() {
                 <Route path="/stitch/:part?" element={<StitchView />} />
                 <Route path="/bench/:ticket/tension/:part?" element={<TensionView />} />
                 <Route path="/tension/:part?" element={<TensionView />} />
+                <Route path="/bench/:ticket/sample/:part?" element={<SampleView />} />
+                <Route path="/sample/:part?" element={<SampleView />} />
                 <Route path="/tools" element={<ToolsView />} />
                 <Route path="/needle/:part?" element={<NeedleView />} />
                 <Route path="/knowledge/:kind?/:id?" element={<KnowledgeView />} />

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 
 /** What can be opened beside a ticket. */
-export type Tool = 'needle' | 'bobbin' | 'stitch' | 'tension' | 'knowledge';
+export type Tool = 'needle' | 'bobbin' | 'stitch' | 'tension' | 'sample' | 'knowledge';
 
 /** Things of the bench that a line is about. */
 type Thing = 'dish' | 'plugged' | 'unplugged' | 'packet' | 'caliper';
@@ -74,6 +74,14 @@ const GLYPHS = {
     <>
       <path d="M10 4v18M15 4v18M15 9l3-2v12l-3-2M18 13h6" />
       <path d="M12.500 2v22" strokeDasharray="3 3" />
+    </>
+  ),
+  // A piece of fabric with a seam on it, and a rule beside.
+  sample: (
+    <>
+      <path d="M3 4h20v12H3z" />
+      <path d="M5 10h16" strokeDasharray="4 3" />
+      <path d="M3 22h20M5 22v-3M10 22v-2M15 22v-3M20 22v-2" />
     </>
   ),
   // A dish with the screws that came off.

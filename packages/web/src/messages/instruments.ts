@@ -2,6 +2,7 @@ import { bobbin } from './en/bobbin.ts';
 import { bobbinCase, bobbinCondition } from './en/bobbinCondition.ts';
 import { marks } from './en/marks.ts';
 import { needle } from './en/needle.ts';
+import { sample } from './en/sample.ts';
 import { stitch } from './en/stitch.ts';
 import { tension } from './en/tension.ts';
 import { tensionPath } from './en/tensionPath.ts';
@@ -14,6 +15,7 @@ const en = {
   bobbinCondition,
   bobbinCase,
   marks,
+  sample,
   stitch,
   tension,
   tensionPath,

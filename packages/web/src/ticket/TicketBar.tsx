@@ -153,6 +153,7 @@ const TOOLS: readonly (readonly [tool: Tool, address: (ticket: string) => string
   ['bobbin', (ticket) => `/bench/${ticket}/bobbin`],
   ['stitch', (ticket) => `/bench/${ticket}/stitch`],
   ['tension', (ticket) => `/bench/${ticket}/tension`],
+  ['sample', (ticket) => `/bench/${ticket}/sample`],
   ['knowledge', (ticket) => `/knowledge?ticket=${ticket}`],
 ];
 

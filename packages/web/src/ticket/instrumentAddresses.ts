@@ -1,6 +1,9 @@
 import type { CheckId } from '@nodo/knowledge';
 
-type Part = readonly [instrument: 'needle' | 'bobbin' | 'stitch' | 'tension', part: string];
+type Part = readonly [
+  instrument: 'needle' | 'bobbin' | 'stitch' | 'tension' | 'sample',
+  part: string,
+];
 
 /** Which part of which instrument measures for a check. */
 const MEASURED_BY: Readonly<Partial<Record<string, Part>>> = {
@@ -41,6 +44,9 @@ const MEASURED_BY: Readonly<Partial<Record<string, Part>>> = {
   'mid-dial-sew': ['tension', 'balance'],
   'path-look': ['tension', 'path'],
   'check-spring': ['tension', 'path'],
+  'found-sew': ['sample', 'read?check=found-sew'],
+  'standard-straight': ['sample', 'read?check=standard-straight'],
+  'standard-zigzag': ['sample', 'read?check=standard-zigzag'],
   timing: ['stitch', 'timing'],
   'bar-height': ['stitch', 'timing'],
   'hook-gap': ['stitch', 'timing'],

@@ -1,3 +1,4 @@
+import { SAMPLE_SIDES } from '@nodo/core';
 import { day, uuid } from '@nodo/kernel';
 import { machineProfile, shopProfile, stitchSettings } from '@nodo/shop';
 import { tableChange } from '@nodo/tables';
@@ -45,4 +46,20 @@ export const settingMinutes = z.object({
   timing: z.number().min(0),
   bar: z.number().min(0),
   gap: z.number().min(0),
+});
+
+/** A picture of one side of a sewn sample. */
+export const pictureAsked = z.object({
+  picture: z.instanceof(Blob),
+  side: z.enum(SAMPLE_SIDES),
+});
+
+/** A sample that is made up: millimetres, and holes at which it skips. */
+export const standInAsked = z.object({
+  seed: z.number().int(),
+  stitches: z.number().int().min(6).max(60),
+  length: z.number().min(0.5).max(6),
+  width: z.number().min(0).max(7),
+  balance: z.number().min(-1).max(1),
+  skipped: z.array(z.number().int().min(1).max(60)),
 });

@@ -1,4 +1,3 @@
-import { Camera } from 'lucide-react';
 import { useState } from 'react';
 import { later } from '../../messages/later.ts';
 import { MOST_PHOTOS } from '../../shop/intake/intake.ts';
@@ -6,6 +5,7 @@ import { drawPhoto, jpegOf } from '../../ticket/photo/drawPhoto.ts';
 import { Preview } from '../../ticket/photo/Preview.tsx';
 import { SignaturePad } from '../../ticket/photo/SignaturePad.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { PictureChooser } from '../../ui/PictureChooser.tsx';
 import type { Picture } from './pictures.ts';
 
 /** Photos of the machine as it came, and the customer's signature. */
@@ -22,8 +22,8 @@ export function Pictures({
   const free = Array.from({ length: MOST_PHOTOS }, (_, index) => index).find(
     (index) => !photos.some((one) => one.place === index),
   );
-  const add = async (file: File | undefined) => {
-    if (!file || free === undefined) return;
+  const add = async (file: File) => {
+    if (free === undefined) return;
     try {
       const canvas = document.createElement('canvas');
       await drawPhoto(file, canvas);
@@ -49,20 +49,7 @@ export function Pictures({
           ))}
         </ul>
         {free !== undefined && (
-          <label className="inline-flex min-h-11 cursor-pointer items-center gap-3 rounded-md border-2 border-edge px-4 py-2 font-semibold hover:border-ink has-focus-visible:outline-3 has-focus-visible:outline-own">
-            <Camera aria-hidden size={22} />
-            {words.take}
-            <input
-              type="file"
-              accept="image/*"
-              capture="environment"
-              className="sr-only"
-              onChange={({ target }) => {
-                void add(target.files?.[0]);
-                target.value = '';
-              }}
-            />
-          </label>
+          <PictureChooser fromCamera label={words.take} onFile={(file) => void add(file)} />
         )}
         {unreadable && (
           <p role="alert" className="font-semibold text-hazard">

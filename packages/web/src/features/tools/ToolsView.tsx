@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 import { type Tool, ToolGlyph } from '../../drawing/ToolGlyph.tsx';
 import { BOBBIN_PARTS } from '../../instruments/bobbin/bobbinParts.ts';
 import { NEEDLE_PARTS } from '../../instruments/needle/needleParts.ts';
+import { SAMPLE_PARTS } from '../../instruments/sample/sampleParts.ts';
 import { STITCH_PARTS } from '../../instruments/stitch/stitchParts.ts';
 import { TENSION_PARTS } from '../../instruments/tension/tensionParts.ts';
 import { later } from '../../messages/later.ts';
@@ -15,6 +16,7 @@ const INSTRUMENTS: readonly {
   { tool: 'bobbin', parts: BOBBIN_PARTS },
   { tool: 'stitch', parts: STITCH_PARTS },
   { tool: 'tension', parts: TENSION_PARTS },
+  { tool: 'sample', parts: SAMPLE_PARTS },
 ];
 
 /** The instruments of the bench, by what they measure. */

@@ -13,6 +13,7 @@ export function Frame({
   verdict,
   end,
   wide = false,
+  photos = false,
   children,
 }: {
   readonly title: string;
@@ -25,6 +26,8 @@ export function Frame({
   readonly end?: ReactNode;
   /** What is beside the drawing takes all the room there; nothing follows from it. */
   readonly wide?: boolean;
+  /** What is drawn lies over photos, which are kept by themselves. */
+  readonly photos?: boolean;
   /** The questions. */
   readonly children: ReactNode;
 }) {
@@ -38,7 +41,7 @@ export function Frame({
       <div className="grid gap-6 lg:grid-cols-[minmax(0,40fr)_minmax(0,33fr)_minmax(0,27fr)] print:block">
         <div className="min-w-0 self-start lg:sticky lg:top-3" data-frame="drawing">
           <div ref={drawn}>{drawing}</div>
-          <KeepPicture within={drawn} name={title} />
+          {!photos && <KeepPicture within={drawn} name={title} />}
         </div>
         <div className={`flex min-w-0 flex-col gap-4 ${wide ? 'lg:col-span-2' : ''}`}>
           {children}

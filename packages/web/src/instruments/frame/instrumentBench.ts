@@ -26,7 +26,7 @@ export interface InstrumentBench {
 }
 
 /** An instrument's name in addresses. */
-export type InstrumentName = 'needle' | 'bobbin' | 'stitch' | 'tension';
+export type InstrumentName = 'needle' | 'bobbin' | 'stitch' | 'tension' | 'sample';
 
 /** Whether findings and measures can be kept here. */
 export function mayKeep({ onTicket }: InstrumentBench): boolean {

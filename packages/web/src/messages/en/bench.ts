@@ -87,6 +87,7 @@ export const bench = {
       bobbin: 'bobbin',
       stitch: 'stitch',
       tension: 'tension',
+      sample: 'sample',
       knowledge: 'knowledge',
     },
     thumb: 'Parts of this ticket',
@@ -166,6 +167,7 @@ export const bench = {
         `If nothing shows in ${minutes} minutes, the chance that it comes back is ${risk}.`,
       notEnough: (minutes: string, risk: string) =>
         `Even if nothing shows in ${minutes} minutes, a chance of ${risk} is left: it shows too seldom, or something that can cause it was not repaired.`,
+      byPicture: 'Measure the sewn sample from pictures',
       onTheWork: 'Sewn on the customer’s own fabric and thread',
       onAScrap: 'On a scrap, faults of the work and of the way of sewing hardly show.',
       start: 'Start the timer',

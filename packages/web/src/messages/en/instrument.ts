@@ -4,6 +4,7 @@ export const instrument = {
   bobbin: 'Bobbin',
   stitch: 'Stitch',
   tension: 'Tension',
+  sample: 'Sample',
   tools: {
     title: 'Tools',
     lead: 'Opened here, a tool shows its readings and keeps none. From a ticket it works on that machine, and what it reads is saved there.',

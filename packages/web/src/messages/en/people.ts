@@ -100,6 +100,7 @@ const ENTRIES: Readonly<Record<EventType, string>> = {
   'work-told': 'saved fabric and thread',
   'screw-turned': 'turned a case screw',
   'tension-tried': 'sewed a try of the tension',
+  'sample-read': 'measured a sewn sample',
   'mark-found': 'put a mark on the map',
   'mark-ended': 'dealt with a mark',
   'pieces-laid': 'measured the pieces of a needle',

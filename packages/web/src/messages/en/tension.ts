@@ -1,6 +1,7 @@
 import type { PulledBy, TensionSchool } from '@nodo/core';
 import { DIAL_ENDS } from '@nodo/core';
 import type { KeptTry, SeamKind } from '@nodo/ticket';
+import { signed } from './signed.ts';
 
 /** A balance in words: signed as it is computed, below positive. */
 function lies(balance: number): string {
@@ -10,9 +11,6 @@ function lies(balance: number): string {
   if (far < 0.35) return `a little ${side}`;
   return far < 0.75 ? `clearly ${side}` : `all ${side}`;
 }
-
-const signed = (value: number) =>
-  `${value > 0 ? '+' : value < 0 ? '−' : ''}${Math.abs(value).toFixed(2)}`;
 
 const minutes = (value: number) =>
   `${Math.abs(value)} clock ${Math.abs(value) === 1 ? 'minute' : 'minutes'}`;

@@ -1,5 +1,4 @@
 import type { CallError } from '@nodo/client';
-import { Camera } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { call } from '../../api/client.ts';
 import { faultWords } from '../../messages/errors.ts';
@@ -8,6 +7,7 @@ import { later } from '../../messages/later.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { Form } from '../../ui/Form.tsx';
+import { PictureChooser } from '../../ui/PictureChooser.tsx';
 import { Sewing } from '../../ui/Stitches.tsx';
 import { useTicket } from '../TicketContext.tsx';
 import { bytesOf, drawPhoto, jpegOf } from './drawPhoto.ts';
@@ -34,8 +34,8 @@ export function PhotoForm({
   const words = later.bench.photo;
   const hasPicture = state.kind !== 'empty' && state.kind !== 'unreadable';
 
-  const choose = async (file: File | undefined) => {
-    if (!file || !canvas.current) return;
+  const choose = async (file: File) => {
+    if (!canvas.current) return;
     try {
       await drawPhoto(file, canvas.current);
       setState({ kind: 'drawn' });
@@ -62,17 +62,11 @@ export function PhotoForm({
 
   return (
     <Form className="flex flex-col gap-3 overflow-y-auto" onSubmit={keep}>
-      <label className="flex min-h-11 cursor-pointer items-center gap-3 rounded-md border-2 border-edge px-4 py-2 font-semibold hover:border-ink has-focus-visible:outline-3 has-focus-visible:outline-own">
-        <Camera aria-hidden size={22} />
-        {hasPicture ? words.another : words.choose}
-        <input
-          type="file"
-          accept="image/*"
-          capture="environment"
-          className="sr-only"
-          onChange={({ target }) => void choose(target.files?.[0])}
-        />
-      </label>
+      <PictureChooser
+        fromCamera
+        label={hasPicture ? words.another : words.choose}
+        onFile={(file) => void choose(file)}
+      />
       {state.kind === 'unreadable' && (
         <p role="alert" className="font-semibold text-hazard">
           {words.unreadable}

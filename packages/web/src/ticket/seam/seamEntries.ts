@@ -205,6 +205,8 @@ function describe(
       return below(instruments.bobbin.screw.seam(event.body.turn, event.body.which));
     case 'tension-tried':
       return above(instruments.tension.seamEntry(event.body));
+    case 'sample-read':
+      return above(instruments.sample.seamEntry(event.body));
     case 'mark-found':
       return above(instruments.marks.seam.found(event.body));
     case 'mark-ended':

@@ -4,6 +4,7 @@ import { SEWN_AS_FOUND } from '@nodo/knowledge';
 import { HOW_OFTEN } from '@nodo/ticket';
 import { Timer } from 'lucide-react';
 import { useEffect, useState } from 'react';
+import { ThingGlyph } from '../../../drawing/ToolGlyph.tsx';
 import { write } from '../../../messages/index.ts';
 import { later } from '../../../messages/later.ts';
 import { readNumber } from '../../../messages/typed.ts';
@@ -11,12 +12,14 @@ import { AnswerButton } from '../../../ticket/check/AnswerButton.tsx';
 import { Caution } from '../../../ticket/check/Caution.tsx';
 import { CloseFirst } from '../../../ticket/check/CheckStep.tsx';
 import { StepHead } from '../../../ticket/check/StepHead.tsx';
+import { instrumentFor } from '../../../ticket/instrumentAddresses.ts';
 import { useTicket } from '../../../ticket/TicketContext.tsx';
 import { symptomName } from '../../../ticket/words.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { CheckBox } from '../../../ui/CheckBox.tsx';
 import { NumberField } from '../../../ui/Field.tsx';
 import { Select } from '../../../ui/Select.tsx';
+import { TextLink } from '../../../ui/TextLink.tsx';
 import type { TicketPlan } from '../../../workers/planner.worker.ts';
 
 interface ProveStepProps {
@@ -101,6 +104,10 @@ function Sewn({ symptoms, minutes }: Pick<ProveStepProps, 'symptoms' | 'minutes'
           onText={setTyped}
         />
       </div>
+      <TextLink to={instrumentFor(ticket.id, SEWN_AS_FOUND) ?? ''} className="mt-2 gap-2">
+        <ThingGlyph thing="caliper" />
+        {words.byPicture}
+      </TextLink>
       <CheckBox className="mt-2" checked={onTheWork} onCheck={setOnTheWork}>
         {words.onTheWork}
       </CheckBox>

@@ -1,5 +1,6 @@
 import { BALANCED, balanceRead } from '@nodo/core';
 import type { CheckId, FamilyModel, FindingId } from '@nodo/knowledge';
+import { SHOWS } from '@nodo/shop';
 import { changesOf, type KeptTry, type SeamKind, type Ticket } from '@nodo/ticket';
 
 /** Where a sample is read along its seam. */
@@ -19,8 +20,6 @@ export const SEAMS = {
   zigzag: { length: 4, width: 4, fabric: 0.8, thread: 0.25, stitches: 5 },
 } as const satisfies Record<SeamKind, object>;
 
-/** A thread of the wrong side shows for sure from here on; a little less may be seen or not. Ours. */
-const SHOWS = 0.25;
 /** The dial’s usual middle mark: common practice. */
 const MIDDLE = { least: 3, most: 5 } as const;
 

@@ -1,0 +1,142 @@
+import { SAMPLE_SIDES, type SampleSide } from '@nodo/core';
+import { SAMPLE_FIGURES, type SampleFigure } from '@nodo/ticket';
+import { instruments } from '../../../messages/instruments.ts';
+import { NumberField } from '../../../ui/Field.tsx';
+import type { FaceRead } from '../../../workers/sample.worker.ts';
+import { Columns } from '../../frame/bits.tsx';
+import {
+  figureOf,
+  figureRead,
+  longerToTheLeft,
+  skipsBySwing,
+  type TypedFigures,
+} from './reading.ts';
+
+export type TypedSides = Readonly<Record<SampleSide, TypedFigures>>;
+
+type Row = SampleFigure | 'skips';
+
+/** What each side measures; every figure can be set right by hand. */
+export function FigureTable({
+  reads,
+  typed,
+  onTyped,
+}: {
+  readonly reads: Readonly<Partial<Record<SampleSide, FaceRead>>>;
+  readonly typed: TypedSides;
+  readonly onTyped: (side: SampleSide, figures: TypedFigures) => void;
+}) {
+  const words = instruments.sample.figures;
+  const { signed } = instruments.tension;
+  const sides = SAMPLE_SIDES.filter((side) => reads[side]);
+  const isZigzag = sides.some((side) => reads[side]?.seam.kind === 'zigzag');
+  const rows: readonly Row[] = [
+    'skips',
+    ...SAMPLE_FIGURES.filter((figure) => figure !== 'width' || isZigzag),
+  ];
+  return (
+    <section aria-label={words.title} className="flex flex-col gap-2">
+      <h2 className="text-lg font-semibold">{words.title}</h2>
+      <table className="w-full">
+        <Columns names={[words.by, ...sides.map((side) => instruments.sample.sides[side])]} />
+        <tbody>
+          <ReadRow
+            name={words.stitches}
+            values={sides.map((side) => [side, String(reads[side]?.seam.stitches)])}
+          />
+          {rows.map((row) => (
+            <tr key={row} className="border-b border-rule align-top">
+              <th scope="row" className="py-3 pr-3 text-left font-normal">
+                {words[row]}
+              </th>
+              {sides.map((side) => {
+                const read = reads[side];
+                return (
+                  <td key={side} className="py-1 pr-2">
+                    {read && (
+                      <FigureCell
+                        label={`${words[row]}, ${instruments.sample.sides[side]}`}
+                        row={row}
+                        read={read}
+                        typed={typed[side]}
+                        onTyped={(figures) => onTyped(side, figures)}
+                      />
+                    )}
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+          {isZigzag && (
+            <ReadRow
+              name={words.toTheLeft}
+              values={sides.map((side) => [
+                side,
+                signed(longerToTheLeft(reads[side] as FaceRead, side)),
+              ])}
+            />
+          )}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+/** What is only read. */
+function ReadRow({
+  name,
+  values,
+}: {
+  readonly name: string;
+  readonly values: readonly (readonly [SampleSide, string])[];
+}) {
+  return (
+    <tr className="border-b border-rule">
+      <th scope="row" className="py-2 pr-3 text-left font-normal">
+        {name}
+      </th>
+      {values.map(([side, value]) => (
+        <td key={side} className="font-mono">
+          {value}
+        </td>
+      ))}
+    </tr>
+  );
+}
+
+function FigureCell({
+  label,
+  row,
+  read,
+  typed,
+  onTyped,
+}: {
+  readonly label: string;
+  readonly row: Row;
+  readonly read: FaceRead;
+  readonly typed: TypedFigures;
+  readonly onTyped: (figures: TypedFigures) => void;
+}) {
+  const words = instruments.sample.figures;
+  const asRead = String(figureRead(read, row));
+  const isTyped = typed[row] !== undefined;
+  const isFigure = figureOf(read, typed, row) !== undefined;
+  const { left, right } = skipsBySwing(read);
+  const swings = row === 'skips' && left + right > 0 ? words.symmetry(left, right) : undefined;
+  const onText = (text: string) => {
+    // What was read stands again once nothing else is typed.
+    const { [row]: _, ...others } = typed;
+    onTyped(text === '' || text === asRead ? others : { ...others, [row]: text });
+  };
+  return (
+    <NumberField
+      label={label}
+      shown=""
+      value={typed[row] ?? asRead}
+      className="gap-0 [&>label]:hidden"
+      hint={isTyped ? `${words.byHand}, ${words.asRead(asRead)}` : swings}
+      error={isFigure ? undefined : row === 'skips' ? words.notSkips : words.notANumber}
+      onText={onText}
+    />
+  );
+}

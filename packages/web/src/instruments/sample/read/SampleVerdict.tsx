@@ -1,0 +1,38 @@
+import { countOf, isGoodSample, otherThreadShows } from '@nodo/shop';
+import type { KeptSample } from '@nodo/ticket';
+import { instruments } from '../../../messages/instruments.ts';
+import { Sewing } from '../../../ui/Stitches.tsx';
+import type { BalanceState } from '../reader/useSample.ts';
+
+/** What the sample comes to, in a sentence, and what follows from it. */
+export function SampleVerdict({
+  sample,
+  swings: { left, right },
+  balance,
+}: {
+  /** Undefined as long as nothing is measured. */
+  readonly sample: Pick<KeptSample, 'faces' | 'balance'> | undefined;
+  /** Skips at each swing of a zigzag. */
+  readonly swings: Readonly<Record<'left' | 'right', number>>;
+  readonly balance: BalanceState;
+}) {
+  const words = instruments.sample.verdict;
+  if (!sample) return <p className="text-quiet">{words.nothing}</p>;
+  const { stitches, skips } = countOf(sample);
+  const shows = otherThreadShows(sample.balance);
+  return (
+    <>
+      <p className="text-xl leading-tight font-bold">
+        {words.skips(skips, stitches)}
+        {sample.balance && `, ${words.balance(sample.balance.value, sample.balance.error)}`}
+      </p>
+      {isGoodSample(sample) && <p className="font-semibold">{words.good}</p>}
+      {(shows === 'under' || shows === 'top') && <p className="font-semibold">{words[shows]}</p>}
+      {sample.balance && shows === undefined && <p>{words.between}</p>}
+      {left + right > 0 && <p>{words.onSwing(left, right)}</p>}
+      {balance.kind === 'none' && !sample.balance && <p>{words.oneSide}</p>}
+      {balance.kind === 'reading' && <Sewing label={instruments.sample.stage.balance} />}
+      {balance.kind === 'refused' && <p>{instruments.sample.refused[balance.why]}</p>}
+    </>
+  );
+}

@@ -1,0 +1,104 @@
+import type { SampleBalance, SampleSide, Swing } from '@nodo/core';
+import { type KeptFace, type KeptSample, SAMPLE_FIGURES, type SampleFigure } from '@nodo/ticket';
+import { readNumber, readWhole } from '../../../messages/typed.ts';
+import type { FaceRead } from '../../../workers/sample.worker.ts';
+
+/** What somebody typed over the figures of one side, as far as they did. */
+export type TypedFigures = Readonly<Partial<Record<SampleFigure | 'skips', string>>>;
+
+/** No figure of a sample is larger, in millimetres. */
+const MOST_MILLIMETRES = 50;
+
+/** A figure as it was read. */
+export function figureRead({ seam }: FaceRead, figure: SampleFigure | 'skips'): number {
+  return figure === 'skips' ? seam.skips.length : hundredths(seam[figure]);
+}
+
+/** A figure as it stands, typed or read; undefined where what is typed is none. */
+export function figureOf(
+  read: FaceRead,
+  typed: TypedFigures,
+  figure: SampleFigure | 'skips',
+): number | undefined {
+  const text = typed[figure];
+  if (text === undefined) return figureRead(read, figure);
+  if (figure === 'skips') {
+    const skips = readWhole(text);
+    return skips !== undefined && skips <= read.seam.stitches ? skips : undefined;
+  }
+  const value = readNumber(text);
+  return value !== undefined && value >= 0 && value <= MOST_MILLIMETRES ? value : undefined;
+}
+
+/** One side as it is kept; undefined while something typed is no figure. */
+export function faceOf(read: FaceRead, typed: TypedFigures): KeptFace | undefined {
+  const { seam } = read;
+  const figures = SAMPLE_FIGURES.map((figure) => figureOf(read, typed, figure));
+  const [length, spread, width, wander] = figures;
+  const skips = figureOf(read, typed, 'skips');
+  if (
+    length === undefined ||
+    spread === undefined ||
+    width === undefined ||
+    wander === undefined ||
+    skips === undefined
+  )
+    return undefined;
+  const byHand = ([...SAMPLE_FIGURES, 'skips'] as const).filter(
+    (figure) => typed[figure] !== undefined,
+  );
+  const swings = swingsSkipped(read);
+  const skippedAt = seam.skips.map((at, index) => {
+    const swing = swings[index];
+    return swing === undefined ? { at } : { at, swing };
+  });
+  return {
+    stitches: seam.stitches,
+    skips,
+    // By hand it is only said how many they are.
+    skippedAt: typed.skips === undefined ? skippedAt : [],
+    length,
+    spread,
+    wander,
+    width,
+    byHand,
+  };
+}
+
+/** The balance as it stands, typed or read; undefined where there is none, `false` where what is typed is none. */
+export function balanceOf(
+  read: SampleBalance | undefined,
+  typed: string | undefined,
+): KeptSample['balance'] | false {
+  if (typed !== undefined && typed.trim() !== '') {
+    const value = readNumber(typed.replace('−', '-'));
+    return value !== undefined && Math.abs(value) <= 1 ? { value } : false;
+  }
+  if (!read) return undefined;
+  return { value: hundredths(read.balance), error: hundredths(read.error) };
+}
+
+/** How many holes were skipped at each swing. */
+export function skipsBySwing(read: FaceRead): Readonly<Record<Swing, number>> {
+  const swings = swingsSkipped(read);
+  const at = (swing: Swing) => swings.filter((one) => one === swing).length;
+  return { left: at('left'), right: at('right') };
+}
+
+function swingsSkipped({ stitches }: FaceRead): readonly (Swing | undefined)[] {
+  return stitches.flatMap(({ skipped }) => skipped.map(({ swing }) => swing));
+}
+
+/** Two thirds of the full speed of a household machine: common practice. */
+export const USUAL_RATE = 600;
+export const RATES = { least: 10, most: 10_000 } as const;
+
+/** By how much a zigzag's stitches to the left are longer along the seam than those to the right. */
+export function longerToTheLeft({ seam }: FaceRead, side: SampleSide): number {
+  // On the card the holes of the right swing lie above those of the left, and turned over below them.
+  return hundredths(side === 'top' ? seam.unequal : -seam.unequal);
+}
+
+function hundredths(value: number): number {
+  return Math.round(100 * value) / 100;
+}

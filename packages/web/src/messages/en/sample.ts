@@ -1,0 +1,172 @@
+import type { SampleRefusal, SampleSide, Swing } from '@nodo/core';
+import { countOf, type SampleCheck } from '@nodo/shop';
+import type { KeptSample } from '@nodo/ticket';
+import { signed } from './signed.ts';
+
+const stitchesOf = (count: number) => `${count} ${count === 1 ? 'stitch' : 'stitches'}`;
+
+/** How often it skipped: the sentence that a sew-out comes to. */
+const skipsOf = (skips: number, stitches: number) =>
+  skips === 0
+    ? `No skip in ${stitchesOf(stitches)}`
+    : `${skips === 1 ? '1 skip' : `${skips} skips`} in ${stitchesOf(stitches)}`;
+
+/** Measuring a sewn sample from pictures of it. */
+export const sample = {
+  parts: { read: 'Measure', compare: 'Before and after' },
+  heading: 'Measure a sewn sample',
+  how: 'Sew with two colours on a third, lay the sample on the scale card, sewn along its arrow, and take a picture of each side from straight above. The pictures are measured on this device.',
+  sides: { top: 'From above', bottom: 'From below' } as const satisfies Record<SampleSide, string>,
+  laid: {
+    top: 'The scale card with the sample on it, its right side up, sewn from left to right.',
+    bottom:
+      'The scale card with the sample turned over about the line of its seam, sewn from left to right.',
+  } as const satisfies Record<SampleSide, string>,
+  sewnThisWay: 'sewn this way',
+  picture: {
+    choose: (side: SampleSide) => (side === 'top' ? 'Picture from above' : 'Picture from below'),
+    other: 'Another picture',
+    remove: 'Leave this picture out',
+    account: (side: SampleSide, stitches: number, skips: number) =>
+      `The sample from ${side === 'top' ? 'above' : 'below'} with its stitches marked: ${skipsOf(skips, stitches).toLowerCase()}`,
+    whole: (side: SampleSide) => `The picture from ${side === 'top' ? 'above' : 'below'}`,
+    empty: 'Not taken yet.',
+    legend: 'Ring: hole. Line: stitch. Cross: hole that the threads passed.',
+  },
+  stage: {
+    picture: 'Opening the picture',
+    card: 'Looking for the card',
+    seam: 'Measuring the seam',
+    balance: 'Reading the balance from both sides',
+    made: 'Making a sample up',
+  },
+  stop: 'Stop',
+  refused: {
+    'no-card':
+      'The scale card was not found: all four corner marks must be in the picture, flat and not covered.',
+    'too-coarse': 'Taken from too far away: let the card fill the picture.',
+    'no-seam': 'No seam was found on the card: lay it along the middle, and clear of other things.',
+    'fabric-colour':
+      'The thread has the colour of the fabric, so that it cannot be told from it. Sew it in another colour.',
+    'not-regular': 'The stitches follow each other too unevenly to be counted.',
+    'too-few-stitches': 'Fewer stitches than six were found: sew a longer seam.',
+    'not-a-picture': 'This file is no picture that can be read here.',
+    unreadable: 'This file is no picture that can be read here.',
+    stopped: 'Stopped. Nothing was measured.',
+    failed: 'Measuring failed. Try it again, or with another picture.',
+  } as const satisfies Record<
+    SampleRefusal | 'not-a-picture' | 'unreadable' | 'stopped' | 'failed',
+    string
+  >,
+  standIn: {
+    title: 'No sample at hand?',
+    note: 'The stand-in makes both pictures up, to try the tool with. Do not save what it shows on a customer’s ticket.',
+    seam: 'Seam',
+    balance: 'Its balance',
+    skips: 'It skips',
+    skipsAre: { no: 'no', yes: 'twice' },
+    take: 'Take its pictures',
+    isUsed: 'Made up by the stand-in, not sewn.',
+  },
+  figures: {
+    title: 'What it measures',
+    by: 'Figure',
+    stitches: 'Stitches',
+    skips: 'Skips',
+    length: 'Stitch length, mm',
+    spread: 'Spread of the length, mm',
+    width: 'Width, mm',
+    wander: 'Wander of the seam, mm',
+    toTheLeft: 'Longer to the left, mm',
+    balance: 'Balance',
+    balanceError: (error: string) => `± ${error}`,
+    symmetry: (left: number, right: number) => `left ${left}, right ${right}`,
+    byHand: 'set by hand',
+    asRead: (read: string) => `read: ${read}`,
+    notANumber: 'A number from 0 to 50.',
+    notABalance: 'A number from −1 to 1.',
+    notSkips: 'A whole number, no more than there are stitches.',
+    needsBoth: 'Balance needs both sides.',
+  },
+  stitchList: {
+    title: 'Stitch by stitch',
+    chart: (side: SampleSide) =>
+      `Length of each stitch along the seam, from ${side === 'top' ? 'above' : 'below'}`,
+    axis: { stitch: 'Stitch', length: 'mm' },
+    columns: { number: 'Stitch', length: 'Length, mm', skipped: 'Skipped' },
+    span: (first: number, last: number) => (first === last ? String(first) : `${first} to ${last}`),
+    skipped: (swings: readonly (Swing | undefined)[]) =>
+      swings.map((swing) => (swing === undefined ? 'skipped' : `${swing} swing`)).join(', '),
+  },
+  verdict: {
+    nothing: 'Nothing measured yet.',
+    skips: skipsOf,
+    balance: (value: number, error: number | undefined) =>
+      `balance ${signed(value)}${error === undefined ? '' : ` ± ${error.toFixed(2)}`}`,
+    oneSide: 'One side alone says nothing of the balance: turn the sample over.',
+    good: 'A good sew-out: no skip, and no thread shows on the wrong side.',
+    under: 'The top thread shows underneath.',
+    top: 'The bobbin thread shows on top.',
+    between: 'A little off the middle: it may be seen or not.',
+    onSwing: (left: number, right: number) =>
+      left > 0 && right > 0
+        ? 'It skips on both swings.'
+        : left > 0
+          ? 'It skips on the left swing alone: look at the timing there.'
+          : 'It skips on the right swing alone: look at the timing there.',
+  },
+  keep: {
+    title: 'Save on the ticket',
+    for: 'Sewn for',
+    forIs: {
+      'standard-straight': 'standard sew-out, straight',
+      'standard-zigzag': 'standard sew-out, zigzag',
+      'found-sew': 'as it failed',
+      nothing: 'measuring alone',
+    } as const satisfies Record<SampleCheck | 'nothing', string>,
+    rate: 'Speed, stitches/min',
+    minutes: 'Sewn in all, minutes',
+    minutesHint: (stitches: number, rate: number) => `${stitchesOf(stitches)} at ${rate} a minute`,
+    dial: 'Dial it was sewn at',
+    dialHint: 'Then it counts as a try of the tension.',
+    notARate: 'A number from 10 to 10 000.',
+    notMinutes: 'Minutes above 0.',
+    notADial: 'A number from 0 to 9.',
+    log: (line: string) => `Log: ${line}`,
+    onlyMeasures: 'Save the measures',
+    lacks: 'nothing is measured yet',
+    lacksFigure: 'a figure is no number',
+    saved: 'saved; take another picture to save again',
+    made: 'made up by the stand-in: shown, not saved',
+    answers: (count: number) =>
+      count === 0
+        ? 'Says nothing of that check.'
+        : `Answers ${count === 1 ? 'one finding' : `${count} findings`} of that check.`,
+    sending: 'Saving the pictures',
+    offLine:
+      'The pictures could not be sent. Save the measures without them, or try again when there is a connection.',
+    withoutPictures: 'Save without the pictures',
+    toTension: 'Go on in Tension',
+    photo: (side: SampleSide) => `Sewn sample from ${side === 'top' ? 'above' : 'below'}`,
+  },
+  compare: {
+    heading: 'Samples before and after',
+    none: 'No sample was measured on this ticket yet.',
+    alone: 'Samples are compared on a ticket: open it from there.',
+    first: 'Before',
+    last: 'After',
+    one: 'Only one sample so far; the next one stands beside it.',
+    noPhoto: 'Its picture was not kept.',
+    figures: { seam: 'Seam', skips: 'Skips', balance: 'Balance' },
+    notRead: 'not read',
+  },
+  seamEntry: sampleLine,
+  line: sampleLine,
+} as const;
+
+/** A sample as the ticket tells it. */
+function sampleLine(read: Pick<KeptSample, 'faces' | 'balance'>): string {
+  const { stitches, skips } = countOf(read);
+  const balance = read.balance && `, balance ${signed(read.balance.value)}`;
+  return `${skipsOf(skips, stitches)}${balance ?? ''}`;
+}
