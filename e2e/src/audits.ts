@@ -113,6 +113,16 @@ export function auditEachView(theme: 'day' | 'night'): void {
       expect(await odren.audit()).toEqual([]);
     });
 
+    it.each([
+      ['read', 'Nothing measured yet.'],
+      ['compare', 'No sample was measured on this ticket yet.'],
+    ])('Sample, beside a ticket: %s', async (part, shown) => {
+      const odren = await screen('odren', theme);
+      await odren.go(`/bench/${demoTicketId(14)}/sample/${part}`);
+      await odren.sees(shown);
+      expect(await odren.audit()).toEqual([]);
+    });
+
     it('Bobbin, a mark about to be laid where an earlier visit left one', async () => {
       const odren = await screen('odren', theme);
       await odren.go(`/bench/${demoTicketId(27)}/bobbin/marks?on=plate-top`);

@@ -47,9 +47,16 @@ const INSTRUMENTS = [
   'tension/pull',
   'tension/path',
   'tension/alike',
-].map((part) => [part, `/bench/${demoTicketId(14)}/${part}`, 'Back to the bench'] as const);
+  'sample/read',
+].map(beside);
+/** Those in which nothing is drawn before something was measured. */
+const UNDRAWN = ['sample/compare'].map(beside);
 
-const EVERY_VIEW = [...VIEWS, ...LEADS_VIEWS, ...INSTRUMENTS];
+function beside(part: string) {
+  return [part, `/bench/${demoTicketId(14)}/${part}`, 'Back to the bench'] as const;
+}
+
+const EVERY_VIEW = [...VIEWS, ...LEADS_VIEWS, ...INSTRUMENTS, ...UNDRAWN];
 
 describe('at 200 % zoom', () => {
   it.each(EVERY_VIEW)('%s needs no sideways scrolling of the page', async (_, path, shown) => {

@@ -33,6 +33,8 @@ const WIDTH_SPREAD = 0.12;
 const WIDTHS = [0.8, 0.87, 0.94, 1, 1.06, 1.12, 1.18, 1.25, 1.33] as const;
 /** As many pixels of a usual hole's picture as tell something of their own. Ours. */
 const FREE = 25;
+/** What twice the logarithm of a likelihood loses at one standard deviation. */
+const ONE_DEVIATION = 1;
 /** No balance is read more finely. Ours. */
 const LEAST_ERROR = 0.02;
 /** Between stitches that did not skip, in each half of the seam: fewer make no usual one. Ours. */
@@ -80,10 +82,11 @@ export function sampleBalance(
     });
     return best(BALANCES.map((balance) => leastOver(scores, balance)));
   };
-  const [even, odd] = [true, false].map((isEven) =>
-    balanceOf(scenesWith((index) => index % 4 < 2 === isEven)),
+  const [even, odd] = [true, false].map(
+    (isEven) => balanceOf(scenesWith((index) => index % 4 < 2 === isEven)).balance,
   ) as [number, number];
-  return { balance: balanceOf(scenes), error: Math.max(LEAST_ERROR, Math.abs(even - odd) / 2) };
+  const { balance, reach } = balanceOf(scenes);
+  return { balance, error: Math.max(LEAST_ERROR, reach, Math.abs(even - odd) / 2) };
 }
 
 type Side = 'top' | 'bottom';
@@ -163,10 +166,13 @@ function leastOver(
   );
 }
 
-function best(scores: readonly number[]): number {
+/** The balance that fits best, and how far from it the others fit nearly as well. */
+function best(scores: readonly number[]): { readonly balance: number; readonly reach: number } {
   const least = Math.min(...scores);
   const at = scores.indexOf(least);
   const [before, after] = [scores[at - 1], scores[at + 1]];
   const finer = before === undefined || after === undefined ? 0 : vertex(-before, -least, -after);
-  return (BALANCES[at] ?? 0) + finer * DRAWN_STEP;
+  const near = scores.flatMap((score, index) => (score <= least + ONE_DEVIATION ? [index] : []));
+  const reach = Math.max(...near.map((index) => Math.abs(index - at))) * DRAWN_STEP;
+  return { balance: (BALANCES[at] ?? 0) + finer * DRAWN_STEP, reach };
 }

@@ -6,7 +6,7 @@ import type { ReadHole, SeamKind } from './readHole.ts';
 import { refused } from './refusal.ts';
 import { GAP, type Strip, seamStrip, stripOf, threadOf } from './seamLine.ts';
 import { longestStretch, quantile, smoothed } from './spacing.ts';
-import { straightened } from './straightened.ts';
+import { curveOf, straightened } from './straightened.ts';
 import { BAND, straightHoles } from './straightHoles.ts';
 import { likeness, unmixing } from './unmix.ts';
 import { byUsualHole } from './usualHole.ts';
@@ -50,7 +50,8 @@ export function readFace(flat: FlatField): FaceReading {
   const rough = kind === 'straight' ? straightHoles(strip, amounts) : zigzagHoles(strip, amounts);
   const even = straightened(flat, strip, rough, kind) ?? { strip, holes: rough };
   const white = whitened(even.strip, unlike);
-  const found = byUsualHole(white, strip.scale, even.holes, kind, times(whitening(unlike), dark));
+  const usual = byUsualHole(white, strip.scale, even.holes, kind, times(whitening(unlike), dark));
+  const found = { ...usual, holes: withoutStrayEnds(even.strip, usual.holes, kind) };
   const count = found.holes.reduce((sum, { steps }) => sum + steps, 0);
   if (count < LEAST_STITCHES) throw refused('too-few-stitches', { count });
   const line = lineColour(even.strip, found.holes, kind);
@@ -59,6 +60,18 @@ export function readFace(flat: FlatField): FaceReading {
   const thread = weights.reduce((sum, one, at) => sum + one * (line[at] ?? 0), 0);
   if (thread < LEAST_THREAD) throw refused('fabric-colour', { contrast, thread });
   return { strip: even.strip, kind, ...found, unlike };
+}
+
+/** At an end, where only one leg shows what a hole is, what lies off the seam is none. */
+function withoutStrayEnds(
+  strip: Strip,
+  holes: readonly ReadHole[],
+  kind: SeamKind,
+): readonly ReadHole[] {
+  const near = curveOf(strip, holes, kind)?.near;
+  if (!near || near.length === holes.length) return holes;
+  const kept = holes.slice(near[0], (near.at(-1) ?? 0) + 1);
+  return kept.map((hole, index) => (index === kept.length - 1 ? { ...hole, steps: 0 } : hole));
 }
 
 /** Millimetres of thread across that must be seen between the holes. Ours. */

@@ -48,16 +48,18 @@ const BESIDE = 0.4;
 
 /** What a scene would show of each thread and of the hole, for each of {@link DRAWN}; and which pixels count. */
 export interface DrawnMasks {
-  readonly weights: Float64Array;
-  readonly masks: readonly Masks[];
+  readonly counted: Uint32Array;
+  readonly drawn: readonly { readonly masks: Masks; readonly overlaps: Overlaps }[];
 }
 
 /** @param width of the threads, in millimetres */
 export function drawnMasks(scene: HoleScene, width: number, view: HoleView): DrawnMasks {
-  return {
-    weights: weightsOf(scene, width),
-    masks: DRAWN.map((drawn) => softened(scene, sharpMasks(scene, width, drawn, view.aside), view)),
-  };
+  const counted = countedIn(scene, width);
+  const drawn = DRAWN.map((one) => {
+    const masks = softened(scene, sharpMasks(scene, width, one, view.aside), view);
+    return { masks, overlaps: overlapsOf(masks, counted) };
+  });
+  return { counted, drawn };
 }
 
 /** A colour that the other thread may have in a hole, and what it costs to believe so. */
@@ -73,13 +75,14 @@ export interface OtherColour {
  */
 export function fitOfHole(
   scene: HoleScene,
-  { weights, masks }: DrawnMasks,
+  { counted, drawn }: DrawnMasks,
   others?: readonly OtherColour[],
 ): HoleFit {
-  const fits = masks.map((one) => {
-    if (!others) return fitOf(scene, one, weights);
+  const fits = drawn.map(({ masks, overlaps }) => {
+    const seen = patchSeenBy(scene, masks, counted);
+    if (!others) return fitFrom(overlaps, seen, scene.hole);
     const tried = others.map(({ colour, cost }) => {
-      const { misfit, own } = fitOf(scene, one, weights, colour);
+      const { misfit, own } = fitFrom(overlaps, seen, scene.hole, colour);
       return { misfit: misfit * Math.exp(cost), own };
     });
     return tried.reduce((best, next) => (next.misfit < best.misfit ? next : best));
@@ -124,13 +127,15 @@ function bestView(
   softs: readonly number[],
   asides: readonly number[],
 ): BestView {
-  const weights = weightsOf(scene, width);
+  const counted = countedIn(scene, width);
   let best = { misfit: Number.POSITIVE_INFINITY, soft: 0.1, aside: 0, drawn: 0 };
   for (const drawn of drawns)
     for (const aside of asides) {
       const sharp = sharpMasks(scene, width, drawn, aside);
       for (const soft of softs) {
-        const { misfit } = fitOf(scene, softened(scene, sharp, { soft }), weights);
+        const masks = softened(scene, sharp, { soft });
+        const seen = patchSeenBy(scene, masks, counted);
+        const { misfit } = fitFrom(overlapsOf(masks, counted), seen, scene.hole);
         if (misfit < best.misfit) best = { misfit, soft, aside, drawn };
       }
     }
@@ -169,18 +174,20 @@ export function passedHole(
 const OPEN = 0.5;
 
 /** Which pixels count: about the hole and its legs, and nearer to this hole than to the next. */
-function weightsOf({ patch: { reach }, scale, leg }: HoleScene, width: number): Float64Array {
+function countedIn({ patch: { reach }, scale, leg }: HoleScene, width: number): Uint32Array {
   const size = 2 * reach + 1;
   const [along, across] = leg;
   const length = Math.hypot(along, across);
-  return Float64Array.from({ length: size * size }, (_, at) => {
-    const [x, y] = [((at % size) - reach) / scale, (Math.floor(at / size) - reach) / scale];
-    if (Math.abs(x) > nextHole(leg) / 2) return 0;
-    const run = (Math.abs(x) * along + y * across) / length;
-    const off = Math.abs(Math.abs(x) * across - y * along) / length;
-    const isNearLeg = run > 0 && off < width / 2 + BESIDE;
-    return isNearLeg || Math.hypot(x, y) < HOLE_WIDTHS * width + BESIDE ? 1 : 0;
-  });
+  return Uint32Array.from(
+    Array.from({ length: size * size }, (_, at) => at).filter((at) => {
+      const [x, y] = [((at % size) - reach) / scale, (Math.floor(at / size) - reach) / scale];
+      if (Math.abs(x) > nextHole(leg) / 2) return false;
+      const run = (Math.abs(x) * along + y * across) / length;
+      const off = Math.abs(Math.abs(x) * across - y * along) / length;
+      const isNearLeg = run > 0 && off < width / 2 + BESIDE;
+      return isNearLeg || Math.hypot(x, y) < HOLE_WIDTHS * width + BESIDE;
+    }),
+  );
 }
 
 /** How far along the seam the next hole at this side lies. */
@@ -250,54 +257,121 @@ function softened(
   return { own: blurred(own), other: blurred(other), hole: blurred(hole) };
 }
 
-/** The hole as told; its own thread, the fabric about it and, where it is not told, the other thread as they fit best (least squares). */
-function fitOf(
-  { patch, hole }: HoleScene,
-  masks: Masks,
-  weights: Float64Array,
-  other?: Triple,
-): { readonly misfit: number; readonly own: Triple } {
-  const pixels = weights.length;
-  const { own: a, other: b, hole: c } = masks;
-  let [aa, ab, bb, a1, b1, whole] = [1e-9, 0, 1e-3, 0, 0, 1e-9];
-  for (let at = 0; at < pixels; at += 1) {
-    const weight = weights[at] ?? 0;
-    if (weight === 0) continue;
-    const [one, two] = [a[at] ?? 0, b[at] ?? 0];
+/** What two masks, or a mask and the ground, have in common over the pixels that count. */
+interface Overlaps {
+  readonly pixels: number;
+  readonly own: {
+    readonly own: number;
+    readonly other: number;
+    readonly hole: number;
+    readonly all: number;
+  };
+  readonly other: { readonly other: number; readonly hole: number; readonly all: number };
+  readonly hole: { readonly hole: number; readonly all: number };
+}
+
+function overlapsOf({ own: a, other: b, hole: c }: Masks, counted: Uint32Array): Overlaps {
+  let [aa, ab, ac, a1, bb, bc, b1, cc, c1] = [0, 0, 0, 0, 0, 0, 0, 0, 0];
+  for (const at of counted) {
+    const [one, two, three] = [a[at] ?? 0, b[at] ?? 0, c[at] ?? 0];
     aa += one * one;
     ab += one * two;
-    bb += two * two;
+    ac += one * three;
     a1 += one;
+    bb += two * two;
+    bc += two * three;
     b1 += two;
-    whole += 1;
+    cc += three * three;
+    c1 += three;
   }
+  return {
+    pixels: counted.length,
+    own: { own: aa, other: ab, hole: ac, all: a1 },
+    other: { other: bb, hole: bc, all: b1 },
+    hole: { hole: cc, all: c1 },
+  };
+}
+
+/** What one colour of a patch has in common with the masks, with the ground and with itself. */
+interface Seen {
+  readonly own: number;
+  readonly other: number;
+  readonly hole: number;
+  readonly all: number;
+  readonly self: number;
+}
+
+function seenBy(
+  values: ArrayLike<number>,
+  from: number,
+  { own: a, other: b, hole: c }: Masks,
+  counted: Uint32Array,
+): Seen {
+  let [own, other, hole, all, self] = [0, 0, 0, 0, 0];
+  for (const at of counted) {
+    const value = values[from + at] ?? 0;
+    own += (a[at] ?? 0) * value;
+    other += (b[at] ?? 0) * value;
+    hole += (c[at] ?? 0) * value;
+    all += value;
+    self += value * value;
+  }
+  return { own, other, hole, all, self };
+}
+
+/** Keeps what is hardly seen solvable. */
+const RIDGE = { own: 1e-9, other: 1e-3 } as const;
+
+/**
+ * The hole as told; its own thread, the fabric about it and, where it is not told, the other thread as they fit best (least
+ * squares, from what the masks have in common with each other and with the patch).
+ */
+function fitFrom(
+  overlaps: Overlaps,
+  seen: readonly Seen[],
+  hole: Triple,
+  told?: Triple,
+): { readonly misfit: number; readonly own: Triple } {
+  const { pixels } = overlaps;
+  const [aa, bb] = [overlaps.own.own + RIDGE.own, overlaps.other.other + RIDGE.other];
+  const [ab, a1, b1] = [overlaps.own.other, overlaps.own.all, overlaps.other.all];
   const own: [number, number, number] = [0, 0, 0];
   let misfit = 0;
-  for (let part = 0; part < 3; part += 1) {
-    const [told, dark] = [other?.[part] ?? 0, hole[part] ?? 0];
-    let [ay, by, y1, yy] = [0, 0, 0, 0];
-    for (let at = 0; at < pixels; at += 1) {
-      if ((weights[at] ?? 0) === 0) continue;
-      const two = b[at] ?? 0;
-      const left = (patch.values[part * pixels + at] ?? 0) - told * two - dark * (c[at] ?? 0);
-      ay += (a[at] ?? 0) * left;
-      by += two * left;
-      y1 += left;
-      yy += left * left;
-    }
-    const rows = other
+  for (const [part, { own: ya, other: yb, hole: yc, all: y1, self }] of seen.entries()) {
+    const [one, dark] = [told?.[part] ?? 0, hole[part] ?? 0];
+    // What is left of the patch once the told colours are taken from it.
+    const ay = ya - one * ab - dark * overlaps.own.hole;
+    const by = yb - one * overlaps.other.other - dark * overlaps.other.hole;
+    const ly = y1 - one * b1 - dark * overlaps.hole.all;
+    const yy =
+      self -
+      2 * (one * yb + dark * yc) +
+      one * one * overlaps.other.other +
+      2 * one * dark * overlaps.other.hole +
+      dark * dark * overlaps.hole.hole;
+    const rows = told
       ? [
           [aa, a1, ay],
-          [a1, whole, y1],
+          [a1, pixels, ly],
         ]
       : [
           [aa, a1, ab, ay],
-          [a1, whole, b1, y1],
+          [a1, pixels, b1, ly],
           [ab, b1, bb, by],
         ];
     const [line = 0, ground = 0, dot = 0] = solved(rows) ?? [];
     own[part] = line;
-    misfit += yy - line * ay - ground * y1 - dot * by;
+    misfit += yy - line * ay - ground * ly - dot * by;
   }
-  return { misfit: Math.max(0, misfit) / (3 * whole), own };
+  return { misfit: Math.max(0, misfit) / (3 * pixels), own };
+}
+
+/** The three colours of a patch, as the masks see them. */
+function patchSeenBy(
+  { patch: { values } }: HoleScene,
+  masks: Masks,
+  counted: Uint32Array,
+): readonly Seen[] {
+  const size = masks.own.length;
+  return [0, 1, 2].map((part) => seenBy(values, part * size, masks, counted));
 }

@@ -6,8 +6,10 @@ import { quantile } from './spacing.ts';
 export interface SeamCurve {
   /** Along it from the first hole to the last. */
   readonly run: number;
-  /** Standard deviation of the holes across it. */
+  /** Standard deviation of the holes across it, without the stray ones. */
   readonly wander: number;
+  /** Which of the places bend it; the others lie too far off it to be holes of this seam. */
+  readonly near: readonly number[];
   /** Between the swings; nothing for a straight seam. */
   readonly width: number;
   /** A place on it and which way it runs there: -1 at the first hole, 1 at the last, and beyond them. */
@@ -59,9 +61,10 @@ export function seamCurve(
     near.map((index) => rows[index] ?? []),
     near.map((index) => offs[index] ?? 0),
   );
-  const free = places.length - (rows[0]?.length ?? 0);
+  const free = near.length - (rows[0]?.length ?? 0);
   if (!fitted || free < 1) return undefined;
-  const squares = offsOf(fitted).reduce((sum, off) => sum + off * off, 0);
+  const off = offsOf(fitted);
+  const squares = near.reduce((sum, index) => sum + (off[index] ?? 0) ** 2, 0);
   const [a = 0, b = 0, c = 0, d = 0, side = 0] = fitted;
   const slopeAt = (part: number) => (b + 2 * c * part + 3 * d * part * part) / half;
   const runTo = (part: number) => {
@@ -83,6 +86,7 @@ export function seamCurve(
   return {
     run: runTo(alongs.at(-1) ?? 1) - runTo(alongs[0] ?? -1),
     wander: Math.sqrt(squares / free),
+    near,
     width: 2 * side,
     chord,
     at,

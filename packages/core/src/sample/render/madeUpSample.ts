@@ -53,7 +53,7 @@ export function madeUpSample(made: MadeUpSample, side: SampleSide): Picture {
   };
   return renderSample(sampleTexture(face, isTop ? holes : turnedOver(holes)), {
     seed: made.seed + (isTop ? 11 : 12),
-    scale: 11,
+    scale: 9,
     turned: isTop ? 4 : -5,
     tilted: 7,
     tiltedTo: isTop ? 50 : 130,

@@ -73,7 +73,7 @@ export function useSample(threadWidth: number | undefined): Sample {
       side,
       'answer' in answer
         ? { kind: 'read', picture, read: answer.answer, isMadeUp }
-        : { kind: 'refused', why: whyOf(answer.refused), picture },
+        : refusedAs(whyOf(answer.refused), picture),
     );
   };
   const take = (side: SampleSide, picture: Blob) => {
@@ -173,6 +173,11 @@ async function orFailed<Answer>(
     console.error('The sample reader failed', fault);
     return { refused: 'failed' };
   }
+}
+
+/** What is no picture cannot be shown. */
+function refusedAs(why: WhyNot, picture: Blob): FaceState {
+  return { kind: 'refused', why, picture: why === 'unreadable' ? undefined : picture };
 }
 
 function whyOf(code: string): WhyNot {
