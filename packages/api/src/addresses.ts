@@ -54,6 +54,7 @@ export const ADDRESSES = {
   revokeLink: { method: 'DELETE', path: '/api/tickets/:ticket/links/:link' },
   readShared: { method: 'GET', path: '/api/shared/:token' },
   readPaper: { method: 'GET', path: '/api/tickets/:ticket/papers/:paper' },
+  readSampleCard: { method: 'GET', path: '/api/papers/sample-card' },
   readBills: { method: 'GET', path: '/api/tickets/:ticket/bills' },
   issueBill: { method: 'POST', path: '/api/tickets/:ticket/bills' },
   makeSale: { method: 'POST', path: '/api/sales' },

@@ -1,4 +1,4 @@
-import { AT_THE_COUNTER, uuid } from '@nodo/kernel';
+import { AT_THE_COUNTER, EVERY_ROLE, uuid } from '@nodo/kernel';
 import { TAG_PAPERS } from '@nodo/shop';
 import { z } from 'zod';
 import { ADDRESSES } from './addresses.ts';
@@ -21,5 +21,13 @@ export const readPaper = defineEndpoint({
   sends: 'application/pdf',
   roles: AT_THE_COUNTER,
   params: z.object({ ticket: uuid, paper: z.enum(DOCUMENT_KINDS) }),
+  answer: z.never(),
+});
+
+/** The card that a sewn sample is photographed on, as PDF in true size. */
+export const readSampleCard = defineEndpoint({
+  ...ADDRESSES.readSampleCard,
+  sends: 'application/pdf',
+  roles: EVERY_ROLE,
   answer: z.never(),
 });

@@ -10,7 +10,7 @@ import {
   readMachine,
 } from './customers.ts';
 import { countTill, makeSale, readDaySheet, readSaleReceipt } from './day.ts';
-import { readPaper } from './documents.ts';
+import { readPaper, readSampleCard } from './documents.ts';
 import { importRows, readExport } from './exchange.ts';
 import { readHealth, readMetrics, readReadiness } from './health.ts';
 import { listLinks, makeLink, readShared, revokeLink } from './links.ts';
@@ -102,6 +102,7 @@ export const ENDPOINTS = {
   revokeLink,
   readShared,
   readPaper,
+  readSampleCard,
   readBills,
   issueBill,
   countTill,

@@ -160,6 +160,7 @@ export function callsAbout(ids: Named): Calls {
       path: ADDRESSES.recordTableEvent.path,
       body: proposalCommand({ kind: 'how-often', cause: 'needle-low', perMille: 61 }),
     }),
+    readSampleCard: () => ({ path: ADDRESSES.readSampleCard.path }),
     readPaper: () => ({
       path: pathTo('readPaper', { ticket: ids.ticket, paper: ids.paper }),
     }),

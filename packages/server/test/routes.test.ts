@@ -89,6 +89,7 @@ const TABLE: Readonly<Record<EndpointName, Readonly<Record<Role | 'nobody', numb
   listCandidates: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
   recordTableEvent: { nobody: 401, counter: 403, technician: 403, lead: 200, learner: 403 },
   readPaper: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
+  readSampleCard: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 200 },
   readBills: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },
   issueBill: { nobody: 401, counter: 409, technician: 409, lead: 409, learner: 403 },
   makeSale: { nobody: 401, counter: 200, technician: 200, lead: 200, learner: 403 },

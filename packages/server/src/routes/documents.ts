@@ -6,6 +6,7 @@ import type { Express } from 'express';
 import type { Auth } from '../auth/auth.ts';
 import type { Caller } from '../auth/people.ts';
 import { printed } from '../documents/documents.ts';
+import { printedSampleCard } from '../documents/sampleCard.ts';
 import { route } from '../http/route.ts';
 import type { PhotoStore } from '../photos/photoStore.ts';
 import type { EventStore } from '../store/port.ts';
@@ -34,6 +35,15 @@ export function documentRoutes(
     await audit.note({ shop: shop.id, person: person.id, what: 'link-made', ticket });
     return `${card.publicAddress}/shared/${token}`;
   };
+
+  // It says nothing of the shop.
+  route(app, people, ENDPOINTS.readSampleCard, async ({ response }) => {
+    response
+      .type('application/pdf')
+      .set('content-disposition', 'inline; filename="scale-card.pdf"')
+      .end(await printedSampleCard());
+    return 'answered';
+  });
 
   route(app, people, ENDPOINTS.readPaper, async ({ params, session, request, response }) => {
     const { id: shop, name } = session.shop;

@@ -16,6 +16,7 @@ export const sample = {
   parts: { read: 'Measure', compare: 'Before and after' },
   heading: 'Measure a sewn sample',
   how: 'Sew with two colours on a third, lay the sample on the scale card, sewn along its arrow, and take a picture of each side from straight above. The pictures are measured on this device.',
+  card: 'Print the scale card (PDF, true size)',
   sides: { top: 'From above', bottom: 'From below' } as const satisfies Record<SampleSide, string>,
   laid: {
     top: 'The scale card with the sample on it, its right side up, sewn from left to right.',

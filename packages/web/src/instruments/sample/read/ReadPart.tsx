@@ -1,8 +1,10 @@
+import { pathTo } from '@nodo/api';
 import { SAMPLE_SIDES, type SampleSide } from '@nodo/core';
 import { type KeptSample, threadAcross } from '@nodo/ticket';
 import { useState } from 'react';
 import { instruments } from '../../../messages/instruments.ts';
 import { NumberField } from '../../../ui/Field.tsx';
+import { PaperLink } from '../../../ui/PaperLink.tsx';
 import type { FaceRead } from '../../../workers/sample.worker.ts';
 import { Frame } from '../../frame/Frame.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
@@ -73,6 +75,9 @@ export function ReadPart() {
       end={<KeepSample kept={kept} faces={faces} />}
     >
       <p className="max-w-prose leading-snug">{words.how}</p>
+      <PaperLink href={pathTo('readSampleCard', {})} className="self-start">
+        {words.card}
+      </PaperLink>
       {sides.length > 0 && (
         <>
           <FigureTable
