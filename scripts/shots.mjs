@@ -108,8 +108,6 @@ try {
   await shoot(rack, 'bench');
   await rack.locator('::-p-aria([name="Free it first"])').click();
   await shoot(rack, 'freeing');
-  await openFromRack(rack, 'Grey front-loader');
-  await shoot(rack, 'bench-strike');
   await openFromRack(rack, 'Black straight stitch');
   await shoot(rack, 'bench-closed');
   await rack.goto(`${stage.url}/knowledge/check/needle-facing`, { waitUntil: 'domcontentloaded' });
@@ -196,6 +194,19 @@ try {
   }
   await odren.evaluate(() => document.querySelector('h1')?.scrollIntoView({ block: 'nearest' }));
   await shoot(odren, 'tension');
+
+  // Made up by the stand-in: a zigzag that skips twice at one swing.
+  await openFromRack(odren, 'Cream zigzag');
+  await odren.goto(`${odren.url()}/sample`, { waitUntil: 'domcontentloaded' });
+  await odren.locator('summary ::-p-text(No sample at hand?)').click();
+  for (const answer of ['zigzag', 'twice'])
+    await odren.locator(`fieldset label ::-p-text(${answer})`).click();
+  await odren.locator('::-p-aria([name="Take its pictures"])').click();
+  await odren.locator('::-p-text(left swing alone)').wait();
+  await odren.waitForFunction(() => /stitches, balance/.test(document.body.innerText));
+  await odren.waitForSelector('[data-length-chart] canvas');
+  await odren.evaluate(() => document.querySelector('h1')?.scrollIntoView({ block: 'nearest' }));
+  await shoot(odren, 'sample');
 
   const night = await pageOf('tavi', 'night');
   await night.waitForSelector('section ul a');

@@ -85,6 +85,9 @@ const MONOSPACED: readonly string[] = [
   'ticket/check/WhyThis.tsx',
   'ui/Key.tsx',
   'ui/Tag.tsx',
+  'instruments/sample/compare/ComparePart.tsx',
+  'instruments/sample/read/FigureTable.tsx',
+  'instruments/sample/read/StitchList.tsx',
 ];
 
 describe('the roles of type', () => {

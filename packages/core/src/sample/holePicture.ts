@@ -78,9 +78,10 @@ export function fitOfHole(
   { counted, drawn }: DrawnMasks,
   others?: readonly OtherColour[],
 ): HoleFit {
-  const fits = drawn.map(({ masks, overlaps }) => {
+  const fits = drawn.map(({ masks, overlaps }, index) => {
     const seen = patchSeenBy(scene, masks, counted);
-    if (!others) return fitFrom(overlaps, seen, scene.hole);
+    if (!others)
+      return showsOwn(scene, DRAWN[index] ?? 0) ? fitFrom(overlaps, seen, scene.hole) : NO_FIT;
     const tried = others.map(({ colour, cost }) => {
       const { misfit, own } = fitFrom(overlaps, seen, scene.hole, colour);
       return { misfit: misfit * Math.exp(cost), own };
@@ -91,6 +92,19 @@ export function fitOfHole(
   const own = fits[misfits.indexOf(Math.min(...misfits))]?.own ?? [0, 0, 0];
   return { misfits, own };
 }
+
+const NO_FIT = { misfit: Number.POSITIVE_INFINITY, own: [0, 0, 0] } as const;
+
+/**
+ * Whether a good part of the legs in the patch would be its own thread: where hardly any is, and the other thread may have
+ * any colour, each would be taken for the other.
+ */
+function showsOwn({ patch: { reach }, scale, leg }: HoleScene, drawn: number): boolean {
+  return otherThreadAt(drawn).along * Math.hypot(...leg) < (1 - LEAST_OWN) * (reach / scale);
+}
+
+/** Of a leg in the patch, as a part. Ours. */
+const LEAST_OWN = 0.45;
 
 /**
  * How a hole is seen, by what fits best at any balance. Across a steep zigzag the legs alone hardly tell where the hole is:
@@ -129,7 +143,7 @@ function bestView(
 ): BestView {
   const counted = countedIn(scene, width);
   let best = { misfit: Number.POSITIVE_INFINITY, soft: 0.1, aside: 0, drawn: 0 };
-  for (const drawn of drawns)
+  for (const drawn of drawns.filter((one) => showsOwn(scene, one)))
     for (const aside of asides) {
       const sharp = sharpMasks(scene, width, drawn, aside);
       for (const soft of softs) {

@@ -58,7 +58,7 @@ export function ReadPart() {
       photos
       title={words.heading}
       drawing={
-        <div className="flex flex-col gap-5">
+        <div className="flex flex-col gap-6">
           {SAMPLE_SIDES.map((side) => (
             <FaceCard key={side} side={side} face={faces[side]} sample={fresh} />
           ))}
