@@ -13,6 +13,7 @@ import { Form } from '../src/ui/Form.tsx';
 import { Modal } from '../src/ui/Modal.tsx';
 import { PaperLink } from '../src/ui/PaperLink.tsx';
 import { PhoneLink } from '../src/ui/PhoneLink.tsx';
+import { PictureChooser } from '../src/ui/PictureChooser.tsx';
 import { RadioBoxes } from '../src/ui/RadioBoxes.tsx';
 import { ReasonForm } from '../src/ui/ReasonForm.tsx';
 import { SaveBar } from '../src/ui/SaveBar.tsx';
@@ -168,6 +169,9 @@ export const BOXES: PartStates = {
     { state: 'after a strike', shown: <Tag struck tag={14} /> },
   ],
   PaperLink: [{ state: 'a paper', shown: <PaperLink href="/">Print bill</PaperLink> }],
+  PictureChooser: [
+    { state: 'a picture', shown: <PictureChooser label="Picture from above" onFile={nothing} /> },
+  ],
   CopyField: [
     {
       state: 'a text to paste',
