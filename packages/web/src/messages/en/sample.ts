@@ -158,10 +158,8 @@ export const sample = {
     last: 'After',
     one: 'Only one sample so far; the next one stands beside it.',
     noPhoto: 'Its picture was not kept.',
-    figures: { seam: 'Seam', skips: 'Skips', balance: 'Balance' },
-    notRead: 'not read',
+    seam: 'Seam',
   },
-  seamEntry: sampleLine,
   line: sampleLine,
 } as const;
 

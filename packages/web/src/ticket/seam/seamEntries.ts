@@ -206,7 +206,7 @@ function describe(
     case 'tension-tried':
       return above(instruments.tension.seamEntry(event.body));
     case 'sample-read':
-      return above(instruments.sample.seamEntry(event.body));
+      return above(instruments.sample.line(event.body));
     case 'mark-found':
       return above(instruments.marks.seam.found(event.body));
     case 'mark-ended':

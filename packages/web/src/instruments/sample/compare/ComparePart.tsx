@@ -81,7 +81,7 @@ function SampleSheet({ title, sample }: { readonly title: string; readonly sampl
         </tbody>
       </table>
       <p className="text-sm text-quiet">
-        {words.compare.figures.seam}: {instruments.tension.seams[sample.seam]}.{' '}
+        {words.compare.seam}: {instruments.tension.seams[sample.seam]}.{' '}
         {words.verdict.skips(skips, stitches)}.
       </p>
     </section>

@@ -24,6 +24,7 @@ import { TextLink } from '../../../ui/TextLink.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { instrumentRoot, mayKeep } from '../../frame/instrumentBench.ts';
 import { KeepButton } from '../../frame/KeepButton.tsx';
+import { readDial } from '../../frame/typedDial.ts';
 import type { Sample } from '../reader/useSample.ts';
 import { keepPictures } from './keepPictures.ts';
 import { RATES, USUAL_RATE } from './reading.ts';
@@ -62,8 +63,8 @@ export function KeepSample({
   const computed = isRate ? Math.round(100 * minutesSewn(count, rate)) / 100 : undefined;
   const minutes = typedMinutes === undefined ? computed : readNumber(typedMinutes);
   const isMinutes = minutes !== undefined && minutes > 0;
-  const dial = typedDial === '' ? undefined : readNumber(typedDial);
-  const isDial = typedDial === '' || (dial !== undefined && dial >= 0 && dial <= 9);
+  const dial = readDial(typedDial);
+  const isDial = typedDial === '' || dial !== undefined;
   const answers = sample && check !== 'nothing' ? sampleAnswers(sample, check, model) : {};
   const isMadeUp = SAMPLE_SIDES.some((side) => {
     const face = faces[side];

@@ -1,6 +1,6 @@
 import type { SampleSide } from '@nodo/core';
-import { useEffect, useMemo } from 'react';
 import { instruments } from '../../../messages/instruments.ts';
+import { useBlobAddress } from '../../../ui/useBlobAddress.ts';
 import type { FaceRead } from '../../../workers/sample.worker.ts';
 
 /** So much of the picture is shown beside the seam, as a part of its length; and at least so high for its width. */
@@ -23,8 +23,7 @@ export function SamplePicture({
   readonly side: SampleSide;
   readonly read: FaceRead;
 }) {
-  const address = useMemo(() => URL.createObjectURL(picture), [picture]);
-  useEffect(() => () => URL.revokeObjectURL(address), [address]);
+  const address = useBlobAddress(picture);
   const { stitches, seam, size } = read;
   const view = viewOf(read);
   // Lines as thick on every picture, however many pixels it has.

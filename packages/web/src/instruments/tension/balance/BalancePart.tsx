@@ -12,7 +12,6 @@ import {
 import { changesOf, type KeptTry, SEAM_KINDS, type SeamKind } from '@nodo/ticket';
 import { useMemo, useState } from 'react';
 import { instruments } from '../../../messages/instruments.ts';
-import { readNumber } from '../../../messages/typed.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { NumberField } from '../../../ui/Field.tsx';
 import { Choices } from '../../frame/bits.tsx';
@@ -20,6 +19,7 @@ import { Frame } from '../../frame/Frame.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { keepAction, keepLook, mayKeep } from '../../frame/instrumentBench.ts';
 import { KeepButton } from '../../frame/KeepButton.tsx';
+import { readDial } from '../../frame/typedDial.ts';
 import { useOwnCard } from '../../frame/useOwnCard.ts';
 import { AdviceAnswer } from './AdviceAnswer.tsx';
 import { Atlas, SampleDrawn } from './Atlas.tsx';
@@ -85,8 +85,7 @@ export function BalancePart() {
   const { advice } = answer;
   const proposed = 'setting' in advice ? advice.setting.dial : tries.at(-1)?.dial;
   const shownDial = typedDial ?? (proposed === undefined ? '' : String(proposed));
-  const dial = readNumber(shownDial);
-  const isDial = dial !== undefined && dial >= 0 && dial <= 9;
+  const dial = readDial(shownDial);
   const readings = readingsOf(read);
 
   const readAs = (balance: number) => {
@@ -95,7 +94,7 @@ export function BalancePart() {
     return next;
   };
   const keep = () => {
-    if (!isDial || readings.length === 0) return;
+    if (dial === undefined || readings.length === 0) return;
     const tried: KeptTry = {
       dial,
       screw: onTicket ? screwNow(onTicket.ticket) : 0,
@@ -198,7 +197,7 @@ export function BalancePart() {
           label={words.dial}
           value={shownDial}
           className="w-40"
-          error={shownDial !== '' && !isDial ? words.notADial : undefined}
+          error={shownDial !== '' && dial === undefined ? words.notADial : undefined}
           onText={setTypedDial}
         />
         {onTicket ? (
@@ -206,7 +205,7 @@ export function BalancePart() {
             <KeepButton
               label={words.keep}
               className="self-end"
-              lacks={readings.length === 0 ? words.lacks : !isDial && words.lacksDial}
+              lacks={readings.length === 0 ? words.lacks : dial === undefined && words.lacksDial}
               onKeep={keep}
             />
           )
@@ -214,7 +213,7 @@ export function BalancePart() {
           <Button
             look="main"
             className="self-end"
-            lacks={readings.length === 0 ? words.lacks : !isDial && words.lacksDial}
+            lacks={readings.length === 0 ? words.lacks : dial === undefined && words.lacksDial}
             onClick={keep}
           >
             {words.addAlone}
