@@ -2,7 +2,7 @@ import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Transformer } from '@napi-rs/image';
-import { type MadeUpSample, madeUpSample, SAMPLE_SIDES } from '@nodo/core';
+import { CARD, type MadeUpSample, madeUpSample, readPicture, SAMPLE_SIDES } from '@nodo/core';
 import { demoTicketId } from '@nodo/demo';
 import type { ElementHandle } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
@@ -27,6 +27,42 @@ async function photographed(made: MadeUpSample): Promise<readonly string[]> {
       return path;
     }),
   );
+}
+
+interface Place {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** A part of a picture without the card's marks in it; and where on it some places of the card lie, in its pixels. */
+async function withoutCard(made: MadeUpSample, places: readonly (readonly [number, number])[]) {
+  const picture = madeUpSample(made, 'top');
+  const [a = 0, b = 0, c = 0, d = 0, e = 0, f = 0, g = 0, h = 0, i = 1] =
+    readPicture(picture).view.toPicture;
+  const seen = (x: number, y: number) => ({
+    x: (a * x + b * y + c) / (g * x + h * y + i),
+    y: (d * x + e * y + f) / (g * x + h * y + i),
+  });
+  const [left, right] = [seen(17, 40), seen(93, 40)].map(({ x }) => Math.round(x)) as [
+    number,
+    number,
+  ];
+  const [top, bottom] = [seen(50, 16), seen(50, 73)].map(({ y }) => Math.round(y)) as [
+    number,
+    number,
+  ];
+  const whole = Transformer.fromRgbaPixels(picture.data, picture.width, picture.height).jpegSync(
+    95,
+  );
+  const path = join(await mkdtemp(join(tmpdir(), 'nodo-sample-')), 'ruler.jpg');
+  await writeFile(
+    path,
+    new Transformer(whole).crop(left, top, right - left, bottom - top).jpegSync(90),
+  );
+  return {
+    path,
+    at: places.map(([x, y]) => ({ x: seen(x, y).x - left, y: seen(x, y).y - top })),
+  };
 }
 
 /** Gives each side its picture, from above first; a side without one keeps what it has. */
@@ -106,6 +142,77 @@ describe('a sewn sample', () => {
     expect(await odren.read('section[aria-label=Tries] tbody tr', (row) => row.innerText)).toMatch(
       /^1\s+3\s+as found\s+\+0\.\d\d$/,
     );
+    expect(odren.complaints).toEqual([]);
+  });
+
+  it('without the card is measured by a ruler that is pointed at, and its thread can be pointed at', async () => {
+    const odren = await screen('odren');
+    await odren.go('/sample');
+    const { left, right, y } = CARD.check;
+    const seam = { ...GOOD, stitches: 20 };
+    // The line on the card stands for a ruler; the seam is in the card's middle.
+    const ends = [CARD.width / 2 - 25, CARD.width / 2 + 25] as const;
+    const { path, at } = await withoutCard(seam, [
+      [left, y],
+      [right, y],
+      [ends[0], CARD.height / 2],
+      [ends[1], CARD.height / 2],
+      [ends[0] + 1.25, CARD.height / 2],
+    ]);
+    await give(odren, [path]);
+    await odren.sees('A ruler in the picture will do as well.');
+    await odren.click('Measure by a ruler');
+    await odren.sees('First mark: ');
+    const drag = async (from: readonly [number, number], to: Place) => {
+      const image = await odren.page.$('section[aria-label="From above"] img');
+      const box = await image?.boundingBox();
+      if (!image || !box) throw new Error('no picture to point at');
+      const pixels = await image.evaluate((one) => (one as HTMLImageElement).naturalWidth);
+      await odren.page.mouse.move(box.x + from[0] * box.width, box.y + from[1] * box.height);
+      await odren.page.mouse.down();
+      const part = box.width / pixels;
+      await odren.page.mouse.move(box.x + part * to.x, box.y + part * to.y, { steps: 3 });
+      await odren.page.mouse.up();
+    };
+    const [firstMark, secondMark, start, end, thread] = at as [Place, Place, Place, Place, Place];
+    await drag([0.25, 0.85], firstMark);
+    await drag([0.75, 0.85], secondMark);
+    await drag([0.15, 0.5], start);
+    await drag([0.85, 0.5], end);
+    // By keys a point goes one pixel, with Shift ten.
+    await odren.page.focus('section[aria-label="From above"] fieldset button');
+    const place = () =>
+      odren.read('section[aria-label="From above"] fieldset button', (one) => one.innerText);
+    const before = Number((await place()).match(/: (\d+),/)?.[1]);
+    await odren.press('ArrowRight');
+    await odren.page.keyboard.down('Shift');
+    await odren.press('ArrowRight');
+    await odren.page.keyboard.up('Shift');
+    expect(Number((await place()).match(/: (\d+),/)?.[1])).toBe(before + 11);
+    await odren.page.keyboard.down('Shift');
+    await odren.press('ArrowLeft');
+    await odren.page.keyboard.up('Shift');
+    await odren.press('ArrowLeft');
+    await typeOver(odren, 'Between the marks', '5');
+    await odren.sees('A number from 10 to 300.');
+    await typeOver(odren, 'Between the marks', '50');
+    expect(await odren.audit()).toEqual([]);
+    await odren.clickWithin('section[aria-label="From above"]', 'Measure');
+    await odren.sees('No skip in 20 stitches');
+    // Perspective stays in it: the line and the seam are not equally far from the camera.
+    expect(Math.abs((await figure(odren, 'Stitch length, mm, From above')) / 2.5 - 1)).toBeLessThan(
+      0.03,
+    );
+
+    await odren.click('Point at the thread');
+    await odren.sees('The thread: ');
+    await odren.clickWithin('section[aria-label="From above"]', 'Measure');
+    await odren.sees('The points do not fit the picture');
+    await odren.click('Point at the thread');
+    await odren.sees('The thread: ');
+    await drag([0.5, 0.5], thread);
+    await odren.clickWithin('section[aria-label="From above"]', 'Measure');
+    await odren.sees('No skip in 20 stitches');
     expect(odren.complaints).toEqual([]);
   });
 

@@ -205,10 +205,18 @@ export {
 export { type Bill, billOf, money, type Rates } from './price/bill.ts';
 export { type SampleBalance, sampleBalance } from './sample/balance.ts';
 export { CARD } from './sample/card.ts';
-export type { CardFound } from './sample/findCard.ts';
+export {
+  fisherChance,
+  measureAgain,
+  skipsAgain,
+  type TurningPart,
+  turnsAfter,
+} from './sample/everyNth.ts';
+export { asSeenOn, type LooseLoop, type LooseThread, looseThread } from './sample/looseThread.ts';
 export type { Picture } from './sample/picture.ts';
 export {
   type PictureReading,
+  type PointedAt,
   readPicture,
   readSampleField,
   sampleField,
@@ -216,6 +224,7 @@ export {
 export { type SeamMeasures, seamMeasures } from './sample/readSample.ts';
 export type { SampleRefusal } from './sample/refusal.ts';
 export { type MadeUpSample, madeUpSample } from './sample/render/madeUpSample.ts';
+export { type PatternOf, type SeamPattern, seamPatterns } from './sample/seamPatterns.ts';
 export {
   SAMPLE_SIDES,
   type SampleSide,

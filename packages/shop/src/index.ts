@@ -59,6 +59,7 @@ export { saleOf } from './sale.ts';
 export {
   countOf,
   isGoodSample,
+  looseIn,
   minutesSewn,
   otherThreadShows,
   SAMPLE_CHECKS,

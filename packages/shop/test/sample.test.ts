@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest';
 import {
   countOf,
   isGoodSample,
+  looseIn,
   minutesSewn,
   otherThreadShows,
   sampleAnswers,
@@ -72,6 +73,18 @@ describe('a sewn sample that was measured', () => {
     expect(sampleAnswers(sample(0, undefined), 'standard-zigzag', dropIn)).toEqual({
       'zigzag-skips': 'no',
     });
+  });
+
+  it('of which thread hangs loose is not good, however well it is balanced', () => {
+    const loose = {
+      ...sample(0, 0.03),
+      faces: { top: face(0), bottom: { ...face(0), loose: 3.2 } },
+    };
+    expect(looseIn(loose)).toBe(3.2);
+    expect(isGoodSample(loose)).toBe(false);
+    expect(sampleAnswers(loose, 'standard-straight', dropIn)).toEqual({ 'straight-bad': 'yes' });
+    const none = { ...loose, faces: { top: { ...face(0), loose: 0 }, bottom: face(0) } };
+    expect(isGoodSample(none)).toBe(true);
   });
 
   it('answers what is wrong with it, by the check it was sewn for', () => {

@@ -6,6 +6,7 @@ import {
   figureOf,
   longerToTheLeft,
   skipsBySwing,
+  usualThrough,
 } from '../src/instruments/sample/read/reading.ts';
 import type { FaceRead } from '../src/workers/sample.worker.ts';
 
@@ -44,6 +45,19 @@ describe('figures of a sample', () => {
       byHand: [],
     });
     expect(skipsBySwing(read)).toEqual({ left: 1, right: 0 });
+  });
+
+  it('have the thread that hangs loose with them once both sides were read', () => {
+    const loose = {
+      loops: [
+        { area: 1.234, along: 3 },
+        { area: 2, along: 9 },
+      ],
+      through: [-0.01, 0.2, 0.11],
+    };
+    expect(faceOf(read, {}, loose)).toMatchObject({ loose: 3.23 });
+    expect(usualThrough(loose)).toBe(0.11);
+    expect(usualThrough({ loops: [], through: undefined })).toBeUndefined();
   });
 
   it('that are set right by hand stand above what was read, and say so', () => {

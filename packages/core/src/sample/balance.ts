@@ -10,12 +10,14 @@ import {
   THREAD_WIDTH,
   viewOfHole,
 } from './holePicture.ts';
+import { asSeenOn } from './looseThread.ts';
 import { meanPatch, type PatchPlace } from './patch.ts';
 import type { Light } from './picture.ts';
 import { sidesOf, singlePitches } from './readHole.ts';
 import type { PictureReading } from './readPicture.ts';
 import { refused } from './refusal.ts';
 import { vertex } from './spacing.ts';
+import { likeness } from './unmix.ts';
 import { type Triple, times, whitened, whitening } from './whitened.ts';
 
 /** A balance as it is read from a sample. */
@@ -48,12 +50,13 @@ const BALANCES: readonly number[] = Array.from(
  * Where the knots of a sample lie: the balance with which a hole looks on both faces as the usual hole of each does, all of
  * them laid on each other. Each face tells the colour of its own thread, which is the other one's other.
  * @param width of the threads, in millimetres; a usual thread's where it is not told
- * @throws CoreFault `too-few-stitches`
+ * @throws CoreFault `too-few-stitches`, `one-colour`
  */
 export function sampleBalance(
   faces: { readonly top: PictureReading; readonly bottom: PictureReading },
   width = THREAD_WIDTH,
 ): SampleBalance {
+  if (isOneColour(faces)) throw refused('one-colour');
   const of = { top: scenesOf(faces.top), bottom: scenesOf(faces.bottom) };
   const scenesWith = (isTaken: (index: number) => boolean) => ({
     top: of.top(isTaken),
@@ -91,6 +94,14 @@ export function sampleBalance(
 
 type Side = 'top' | 'bottom';
 
+/** More alike than this the two threads cannot be told apart. Ours. */
+const ALIKE = 0.97;
+
+/** Whether both faces show the same thread as their own: sewn with one colour, or drawn over to one side for the most part. */
+function isOneColour({ top, bottom }: Readonly<Record<Side, PictureReading>>): boolean {
+  return likeness(asSeenOn(bottom, top), bottom.own, bottom.unlike) > ALIKE;
+}
+
 /** How bright a thread may be in a hole beside the same along a leg, and the spread of it. Ours. */
 const BRIGHT = [0.94, 0.97, 1, 1.03, 1.06, 1.09] as const;
 const BRIGHT_SPREAD = 0.05;
@@ -105,9 +116,12 @@ function otherwiseLit(
   to: PictureReading,
 ): readonly OtherColour[] {
   const light = solvedUpper(whitening(from.unlike), own);
+  // Without paper in both pictures the fabric, which has two sides alike, is what they have in common.
+  const isByPaper = from.lightFrom === 'paper' && to.lightFrom === 'paper';
+  const lit = (at: number) => (isByPaper ? 1 : (to.fabric[at] ?? 0) / (from.fabric[at] ?? 1));
   return BRIGHT.map((bright) => {
     const off = light.map(
-      (one, at) => bright * (one + (from.fabric[at] ?? 0)) - (to.fabric[at] ?? 0),
+      (one, at) => bright * lit(at) * (one + (from.fabric[at] ?? 0)) - (to.fabric[at] ?? 0),
     );
     const cost = ((bright - 1) / BRIGHT_SPREAD) ** 2 / FREE;
     return { colour: times(whitening(to.unlike), off as unknown as Light), cost };

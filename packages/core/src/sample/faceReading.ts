@@ -8,7 +8,7 @@ import { GAP, type Strip, seamStrip, stripOf, threadOf } from './seamLine.ts';
 import { longestStretch, quantile, smoothed } from './spacing.ts';
 import { curveOf, straightened } from './straightened.ts';
 import { BAND, straightHoles } from './straightHoles.ts';
-import { likeness, unmixing } from './unmix.ts';
+import { likeness, unlikenessOf, unmixing } from './unmix.ts';
 import { byUsualHole } from './usualHole.ts';
 import { times, whitened, whitening } from './whitened.ts';
 import { zigzagHoles } from './zigzagHoles.ts';
@@ -20,6 +20,8 @@ export interface FaceReading {
   readonly holes: readonly ReadHole[];
   /** Millimetres between the swings; nothing of a straight seam. */
   readonly width: number;
+  /** How far its own thread's colour is from the fabric's. */
+  readonly own: Light;
   readonly unlike: readonly number[];
 }
 
@@ -28,13 +30,20 @@ const ALIKE = 0.97;
 /** Half of the thread farther from the line than this, in millimetres, it is a zigzag. Ours. */
 const ZIGZAG = 0.27;
 const LEAST_STITCHES = 6;
+/** What is less unlike the fabric than this, squared, may be it. Ours. */
+const LEAST_UNLIKE = 14;
 
-/** Finds the seam of a face, its holes and what kind it is. @throws CoreFault a {@link SampleRefusal} */
-export function readFace(flat: FlatField): FaceReading {
+/**
+ * Finds the seam of a face, its holes and what kind it is.
+ * @param pointed how far its own thread is from the fabric's colour, where somebody pointed at it
+ * @throws CoreFault a {@link SampleRefusal}
+ */
+export function readFace(flat: FlatField, pointed?: Light): FaceReading {
   const widest = seamStrip(flat);
   if (!widest) throw refused('no-seam');
   const { fabric, unlike } = flat;
-  const own = ownColour(widest, unlike);
+  if (pointed && unlikenessOf(pointed, unlike) < LEAST_UNLIKE) throw refused('not-a-thread');
+  const own = pointed ?? ownColour(widest, unlike);
   const dark = holeIn(fabric);
   const ends = Math.abs(likeness(own, dark, unlike)) < ALIKE ? [own, dark] : [own];
   const mix = unmixing(ends, unlike);
@@ -59,7 +68,8 @@ export function readFace(flat: FlatField): FaceReading {
   const [weights = []] = unmixing([own], unlike).weights;
   const thread = weights.reduce((sum, one, at) => sum + one * (line[at] ?? 0), 0);
   if (thread < LEAST_THREAD) throw refused('fabric-colour', { contrast, thread });
-  return { strip: even.strip, kind, ...found, unlike };
+  const threadColour = line.map((one) => one / THREAD_WIDTH) as unknown as Light;
+  return { strip: even.strip, kind, ...found, own: threadColour, unlike };
 }
 
 /** At an end, where only one leg shows what a hole is, what lies off the seam is none. */

@@ -1,16 +1,8 @@
 import type { Point } from '../linkage/aroundDisc.ts';
 import { CARD } from './card.ts';
-import { type Homography, homographyOf, through } from './homography.ts';
+import { type Homography, homographyOf, type PlaneView, through } from './homography.ts';
 import { boxMean, type Picture, type Plane, smallerGrey } from './picture.ts';
 import { type Component, componentsOf } from './threshold.ts';
-
-/** Where the card lies in a picture. */
-export interface CardFound {
-  /** From millimetres on the card to places in the picture; a pixel's middle is at its whole numbers. */
-  readonly toPicture: Homography;
-  /** Pixels a millimetre in the middle of the card. */
-  readonly scale: number;
-}
 
 /** So many pixels across are enough to find the marks in. */
 const SEARCHED = 1000;
@@ -29,7 +21,7 @@ interface Mark extends Point {
 }
 
 /** The card in a picture, wherever it lies and however it is turned; nothing where four marks are not seen. */
-export function findCard(picture: Picture): CardFound | undefined {
+export function findCard(picture: Picture): PlaneView | undefined {
   const times = Math.max(1, Math.round(Math.max(picture.width, picture.height) / SEARCHED));
   const grey = smallerGrey(picture, times);
   for (const reach of [0.035, 0.08, 0.02]) {

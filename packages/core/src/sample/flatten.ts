@@ -1,4 +1,5 @@
 import type { Field } from './field.ts';
+import { inverse3 } from './linear.ts';
 import { boxMean, type Light, type Plane, plane } from './picture.ts';
 
 /** A piece of a sample under even light: the fabric has one colour, everything else its own beside it. */
@@ -136,22 +137,4 @@ function covariance(
   return [0, 1, 2].flatMap((row) =>
     [0, 1, 2].map((column) => at(row, column) + (row === column ? 1e-5 : 0)),
   );
-}
-
-/** The inverse of a matrix of three by three, by rows. */
-export function inverse3(matrix: readonly number[]): readonly number[] {
-  const [a = 0, b = 0, c = 0, d = 0, e = 0, f = 0, g = 0, h = 0, i = 0] = matrix;
-  const [A, B, C] = [e * i - f * h, f * g - d * i, d * h - e * g];
-  const whole = a * A + b * B + c * C;
-  return [
-    A,
-    c * h - b * i,
-    b * f - c * e,
-    B,
-    a * i - c * g,
-    c * d - a * f,
-    C,
-    b * g - a * h,
-    a * e - b * d,
-  ].map((part) => part / whole);
 }

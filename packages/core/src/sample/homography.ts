@@ -5,6 +5,14 @@ import { solved } from './linear.ts';
 /** A plane seen from anywhere: nine numbers by rows, the last one 1. */
 export type Homography = readonly number[];
 
+/** How the plane of a sample is seen in a picture of it. */
+export interface PlaneView {
+  /** From millimetres on the plane to places in the picture; a pixel's middle is at its whole numbers. */
+  readonly toPicture: Homography;
+  /** Pixels a millimetre in the middle of the sample. */
+  readonly scale: number;
+}
+
 /** The view that takes four points to four others. @throws CoreFault `no-view` where three of them lie in a line. */
 export function homographyOf(from: readonly Point[], to: readonly Point[]): Homography {
   const rows: number[][] = [];

@@ -41,3 +41,21 @@ export function leastSquares(
     }
   return solved(sums);
 }
+
+/** The inverse of a matrix of three by three, by rows. */
+export function inverse3(matrix: readonly number[]): readonly number[] {
+  const [a = 0, b = 0, c = 0, d = 0, e = 0, f = 0, g = 0, h = 0, i = 0] = matrix;
+  const [A, B, C] = [e * i - f * h, f * g - d * i, d * h - e * g];
+  const whole = a * A + b * B + c * C;
+  return [
+    A,
+    c * h - b * i,
+    b * f - c * e,
+    B,
+    a * i - c * g,
+    c * d - a * f,
+    C,
+    b * g - a * h,
+    a * e - b * d,
+  ].map((part) => part / whole);
+}

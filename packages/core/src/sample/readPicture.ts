@@ -1,11 +1,15 @@
 import type { Point } from '../linkage/aroundDisc.ts';
 import { CARD } from './card.ts';
 import { type FaceReading, readFace } from './faceReading.ts';
-import { type Field, fieldOf } from './field.ts';
-import { type CardFound, findCard } from './findCard.ts';
+import { type Box, type Field, fieldOf } from './field.ts';
+import { findCard } from './findCard.ts';
 import { type FlatField, flatten } from './flatten.ts';
+import { type PlaneView, through } from './homography.ts';
+import { inverse3 } from './linear.ts';
 import { assertPicture, type Light, type Picture } from './picture.ts';
 import { refused } from './refusal.ts';
+import { type RulerMarks, ruledPlane } from './ruler.ts';
+import { quantile } from './spacing.ts';
 
 /** More pixels a millimetre tell no more. */
 const MOST_SCALE = 10;
@@ -16,31 +20,46 @@ const INSET = 0.6;
 
 /** A sample laid flat: its own millimetres, even light. */
 export interface SampleField {
-  readonly card: CardFound;
+  readonly view: PlaneView;
   readonly flat: FlatField;
-  /** Where the field's first pixel lies, in the millimetres of the card. */
+  /** Where the field's first pixel lies, in the millimetres of the plane. */
   readonly corner: Point;
+  /** What its light was held against: without the card's paper the fabric itself is taken as grey. */
+  readonly lightFrom: 'paper' | 'fabric';
 }
 
-/** A face of a sample as it is read from a picture with the card in it. */
-export interface PictureReading extends FaceReading {
-  readonly card: CardFound;
-  readonly corner: Point;
+/** A face of a sample as it is read from a picture with the card or a ruler in it. */
+export interface PictureReading
+  extends FaceReading,
+    Pick<SampleField, 'view' | 'corner' | 'lightFrom'> {
   readonly fabric: Light;
 }
 
-/** @throws CoreFault a `SampleRefusal`, or `not-a-picture` */
-export function readPicture(picture: Picture): PictureReading {
-  return readSampleField(sampleField(picture));
+/** What somebody pointed at in a picture, in its pixels. */
+export interface PointedAt {
+  /** Where no card lies in it. */
+  readonly ruler?: RulerMarks | undefined;
+  /** A place on this face's own thread, where another colour was taken for it. */
+  readonly thread?: Point | undefined;
 }
 
-/** Finds the card and lays what it frames flat. @throws CoreFault `no-card`, `too-coarse`, `not-a-picture` */
-export function sampleField(picture: Picture): SampleField {
+/** @throws CoreFault a `SampleRefusal`, or `not-a-picture` */
+export function readPicture(picture: Picture, pointed: PointedAt = {}): PictureReading {
+  return readSampleField(sampleField(picture, pointed), pointed);
+}
+
+/**
+ * Finds the card, or takes the ruler that was pointed at, and lays the sample flat.
+ * @throws CoreFault `no-card`, `too-coarse`, `not-on-picture`, `not-a-picture`
+ */
+export function sampleField(picture: Picture, { ruler }: PointedAt = {}): SampleField {
   assertPicture(picture);
-  const card = findCard(picture);
-  if (!card) throw refused('no-card');
-  if (card.scale < LEAST_SCALE) throw refused('too-coarse', { scale: card.scale });
-  const scale = Math.min(MOST_SCALE, card.scale);
+  return ruler ? fieldByRuler(picture, ruler) : fieldOnCard(picture);
+}
+
+function fieldOnCard(picture: Picture): SampleField {
+  const view = findCard(picture);
+  if (!view) throw refused('no-card');
   const { left, top, right, bottom } = CARD.frame;
   const frame = {
     left: left + INSET,
@@ -48,18 +67,72 @@ export function sampleField(picture: Picture): SampleField {
     right: right - INSET,
     bottom: bottom - INSET,
   };
-  const field = fieldOf(picture, card.toPicture, frame, scale, card.scale / scale);
-  const strips = PAPER_STRIPS.map((box) => meanLight(fieldOf(picture, card.toPicture, box, 2, 2)));
+  const field = laidFlat(picture, view, frame);
+  const strips = PAPER_STRIPS.map((box) => meanLight(fieldOf(picture, view.toPicture, box, 2, 2)));
   const paper = [0, 1, 2].map(
     (part) => strips.reduce((sum, light) => sum + (light[part] ?? 0), 0) / strips.length,
   ) as unknown as Light;
-  return { card, flat: flatten(field, paper), corner: { x: frame.left, y: frame.top } };
+  const corner = { x: frame.left, y: frame.top };
+  return { view, flat: flatten(field, paper), corner, lightFrom: 'paper' };
+}
+
+function fieldByRuler(picture: Picture, ruler: RulerMarks): SampleField {
+  const { view, box } = ruledPlane(picture, ruler);
+  const field = laidFlat(picture, view, box);
+  const grey = field.planes.map(
+    ({ data }) => quantile([...data.filter((_, at) => at % 7 === 0)], 0.5) / GREY,
+  ) as unknown as Light;
+  return {
+    view,
+    flat: flatten(field, grey),
+    corner: { x: box.left, y: box.top },
+    lightFrom: 'fabric',
+  };
+}
+
+/** What a fabric of unknown lightness is taken to send back. Ours. */
+const GREY = 0.6;
+
+function laidFlat(picture: Picture, { toPicture, scale }: PlaneView, box: Box): Field {
+  if (scale < LEAST_SCALE) throw refused('too-coarse', { scale });
+  const kept = Math.min(MOST_SCALE, scale);
+  return fieldOf(picture, toPicture, box, kept, scale / kept);
 }
 
 /** Finds the seam on a sample that lies flat, and its holes. @throws CoreFault a `SampleRefusal` */
-export function readSampleField({ card, flat, corner }: SampleField): PictureReading {
-  return { ...readFace(flat), card, corner, fabric: flat.fabric };
+export function readSampleField(
+  { view, flat, corner, lightFrom }: SampleField,
+  { thread }: PointedAt = {},
+): PictureReading {
+  const own = thread && colourAt(flat, inFlat(thread, view, corner, flat.scale));
+  return { ...readFace(flat, own), view, corner, lightFrom, fabric: flat.fabric };
 }
+
+function inFlat(at: Point, { toPicture }: PlaneView, corner: Point, scale: number): Point {
+  const { x, y } = through(inverse3(toPicture), at);
+  return { x: (x - corner.x) * scale, y: (y - corner.y) * scale };
+}
+
+/** How far from the fabric's colour a place is, with its neighbours. @throws CoreFault `not-on-picture` */
+function colourAt({ planes, fabric, scale }: FlatField, at: Point): Light {
+  const { width, height } = planes[0];
+  const reach = Math.max(1, Math.round(POINTED * scale));
+  const [x, y] = [Math.round(at.x), Math.round(at.y)];
+  if (x < reach || y < reach || x >= width - reach || y >= height - reach)
+    throw refused('not-on-picture');
+  return planes.map(({ data }, part) => {
+    let [sum, count] = [0, 0];
+    for (let v = y - reach; v <= y + reach; v += 1)
+      for (let u = x - reach; u <= x + reach; u += 1) {
+        sum += data[v * width + u] ?? 0;
+        count += 1;
+      }
+    return sum / count - (fabric[part] ?? 0);
+  }) as unknown as Light;
+}
+
+/** Looked at about what was pointed at, in millimetres: within a thread's width. */
+const POINTED = 0.1;
 
 /** Bare paper above and below the frame, between the marks. */
 const PAPER_STRIPS = [

@@ -4,10 +4,13 @@ import { CoreError } from '../errors/coreError.ts';
 export type SampleRefusal =
   | 'no-card'
   | 'too-coarse'
+  | 'not-on-picture'
   | 'no-seam'
+  | 'not-a-thread'
   | 'fabric-colour'
   | 'not-regular'
-  | 'too-few-stitches';
+  | 'too-few-stitches'
+  | 'one-colour';
 
 export function refused(
   code: SampleRefusal,

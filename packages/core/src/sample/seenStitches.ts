@@ -61,9 +61,9 @@ export function seenStitches(
   });
 }
 
-function inPicture({ strip, card, corner }: PictureReading, hole: ReadHole): Point {
+function inPicture({ strip, view, corner }: PictureReading, hole: ReadHole): Point {
   const { x, y } = inField(strip, hole);
-  return through(card.toPicture, { x: corner.x + x / strip.scale, y: corner.y + y / strip.scale });
+  return through(view.toPicture, { x: corner.x + x / strip.scale, y: corner.y + y / strip.scale });
 }
 
 /** How far across the holes of one side lie, in the mean. */

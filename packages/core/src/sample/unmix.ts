@@ -1,4 +1,4 @@
-import { inverse3 } from './flatten.ts';
+import { inverse3 } from './linear.ts';
 import type { Light } from './picture.ts';
 
 /** How much of each colour a pixel holds is a weighed sum of how far it is from the fabric. */

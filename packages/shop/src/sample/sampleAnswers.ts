@@ -48,9 +48,18 @@ export function otherThreadShows(
   return value > 0 ? 'under' : 'top';
 }
 
-/** No skip, and neither thread shows on the other's side. */
+/** Square millimetres of thread that hang loose on either side. */
+export function looseIn({ faces: { top, bottom } }: Pick<KeptSample, 'faces'>): number {
+  return (top?.loose ?? 0) + (bottom?.loose ?? 0);
+}
+
+/** No skip, neither thread shows on the other's side, and none hangs loose. */
 export function isGoodSample(sample: Pick<KeptSample, 'faces' | 'balance'>): boolean {
-  return countOf(sample).skips === 0 && otherThreadShows(sample.balance) === 'nowhere';
+  return (
+    countOf(sample).skips === 0 &&
+    looseIn(sample) === 0 &&
+    otherThreadShows(sample.balance) === 'nowhere'
+  );
 }
 
 /**
@@ -68,7 +77,8 @@ export function sampleAnswers(
   const shows = otherThreadShows(sample.balance);
   return Object.fromEntries(
     findings.flatMap(({ id }): readonly (readonly [string, 'yes' | 'no'])[] => {
-      if (id === ANY_WRONG) return skips || isOnOtherSide(shows) ? [[id, 'yes']] : [];
+      if (id === ANY_WRONG)
+        return skips || looseIn(sample) > 0 || isOnOtherSide(shows) ? [[id, 'yes']] : [];
       const by = SEEN_BY[id as FindingId];
       if (by === 'skips') return [[id, skips ? 'yes' : 'no']];
       if (by === undefined || shows === undefined) return [];

@@ -24,6 +24,8 @@ const sampleFace = z.object({
   wander: millimetres,
   /** Between the swings; nothing of a straight seam. */
   width: millimetres,
+  /** Square millimetres of thread that hangs loose beside the seam; absent where it was not looked for. */
+  loose: z.number().min(0).max(10_000).optional(),
   /** What somebody set right by hand. */
   byHand: z.array(z.enum([...SAMPLE_FIGURES, 'skips'])),
 });

@@ -48,11 +48,24 @@ export const settingMinutes = z.object({
   gap: z.number().min(0),
 });
 
-/** A picture of one side of a sewn sample. */
+const point = z.object({ x: z.number(), y: z.number() });
+
+/** A picture of one side of a sewn sample, and what was pointed at in it, in its pixels. */
 export const pictureAsked = z.object({
   picture: z.instanceof(Blob),
   side: z.enum(SAMPLE_SIDES),
+  pointed: z.object({
+    ruler: z
+      .object({
+        marks: z.tuple([point, point]).readonly(),
+        millimetres: z.number().positive(),
+        ends: z.tuple([point, point]).readonly(),
+      })
+      .optional(),
+    thread: point.optional(),
+  }),
 });
+export type PictureAsked = z.infer<typeof pictureAsked>;
 
 /** A sample that is made up: millimetres, and holes at which it skips. */
 export const standInAsked = z.object({
@@ -62,4 +75,7 @@ export const standInAsked = z.object({
   width: z.number().min(0).max(7),
   balance: z.number().min(-1).max(1),
   skipped: z.array(z.number().int().min(1).max(60)),
+  loops: z
+    .array(z.object({ hole: z.number().int().min(0).max(60), across: z.number().min(0).max(10) }))
+    .optional(),
 });

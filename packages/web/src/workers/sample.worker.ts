@@ -1,8 +1,13 @@
 import {
+  asSeenOn,
   CoreError,
+  type LooseThread,
+  looseThread,
   type MadeUpSample,
   madeUpSample,
   type PictureReading,
+  type Point,
+  type PointedAt,
   readSampleField,
   type SampleBalance,
   type SampleSide,
@@ -14,7 +19,7 @@ import {
   seenStitches,
 } from '@nodo/core';
 import { expose } from 'comlink';
-import { pictureAsked, standInAsked } from './questions.ts';
+import { type PictureAsked, pictureAsked, standInAsked } from './questions.ts';
 
 /** What is done with a picture, one after the other. */
 export type SampleStage = 'picture' | 'card' | 'seam';
@@ -29,6 +34,12 @@ export interface FaceRead {
   readonly reading: PictureReading;
 }
 
+/** What both sides of a sample tell together. */
+export interface BothRead {
+  readonly balance: SampleAnswer<SampleBalance>;
+  readonly loose: Readonly<Record<SampleSide, LooseThread>>;
+}
+
 /** An answer, or the core's code for why there is none. */
 export type SampleAnswer<Answer> = { readonly answer: Answer } | { readonly refused: string };
 
@@ -39,18 +50,20 @@ const JPEG = { type: 'image/jpeg', quality: 0.88 } as const;
 const reader = {
   /** @param onStage told as each stage begins */
   async read(
-    asked: { readonly picture: Blob; readonly side: SampleSide },
+    asked: PictureAsked,
     onStage: (stage: SampleStage) => void,
   ): Promise<SampleAnswer<FaceRead>> {
-    const { picture, side } = pictureAsked.parse(asked);
+    const { picture, side, pointed } = pictureAsked.parse(asked);
     onStage('picture');
-    const pixels = await decoded(picture);
-    if (!pixels) return { refused: 'unreadable' };
+    const opened = await decoded(picture);
+    if (!opened) return { refused: 'unreadable' };
+    const { pixels, part } = opened;
+    const there = scaled(pointed, part);
     return orRefused(() => {
       onStage('card');
-      const field = sampleField(pixels);
+      const field = sampleField(pixels, there);
       onStage('seam');
-      const reading = readSampleField(field);
+      const reading = readSampleField(field, there);
       const { width, height } = pixels;
       const seam = seamMeasures(reading);
       return {
@@ -63,10 +76,16 @@ const reader = {
   },
 
   /** @param threadWidth of both threads, in millimetres, where it is known */
-  balance: (
+  both: (
     faces: Readonly<Record<SampleSide, PictureReading>>,
     threadWidth: number | undefined,
-  ): SampleAnswer<SampleBalance> => orRefused(() => sampleBalance(faces, threadWidth)),
+  ): BothRead => ({
+    balance: orRefused(() => sampleBalance(faces, threadWidth)),
+    loose: {
+      top: looseThread(faces.top, asSeenOn(faces.top, faces.bottom)),
+      bottom: looseThread(faces.bottom, asSeenOn(faces.bottom, faces.top)),
+    },
+  }),
 
   /** A picture of a sample that nobody sewed. */
   async standIn(asked: MadeUpSample, side: SampleSide): Promise<Blob> {
@@ -79,8 +98,27 @@ const reader = {
   },
 };
 
+interface Opened {
+  readonly pixels: ImageData;
+  /** Pixels that are looked at, to one of the file's. */
+  readonly part: number;
+}
+
+/** What was pointed at in a file's picture, where it lies in the pixels that are looked at. */
+function scaled({ ruler, thread }: PointedAt, part: number): PointedAt {
+  const at = ({ x, y }: Point): Point => ({ x: part * x, y: part * y });
+  return {
+    thread: thread && at(thread),
+    ruler: ruler && {
+      ...ruler,
+      marks: [at(ruler.marks[0]), at(ruler.marks[1])],
+      ends: [at(ruler.ends[0]), at(ruler.ends[1])],
+    },
+  };
+}
+
 /** The pixels of a file as its picture is held; nothing where this browser cannot read it. */
-async function decoded(file: Blob): Promise<ImageData | undefined> {
+async function decoded(file: Blob): Promise<Opened | undefined> {
   try {
     const picture = await createImageBitmap(file, { imageOrientation: 'from-image' });
     const part = Math.min(1, MOST_PIXELS / Math.max(picture.width, picture.height));
@@ -91,7 +129,8 @@ async function decoded(file: Blob): Promise<ImageData | undefined> {
     const pen = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true });
     pen?.drawImage(picture, 0, 0, width, height);
     picture.close();
-    return pen?.getImageData(0, 0, width, height);
+    const pixels = pen?.getImageData(0, 0, width, height);
+    return pixels && { pixels, part };
   } catch (error) {
     if (error instanceof DOMException) return undefined;
     throw error;

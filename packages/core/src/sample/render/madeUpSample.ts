@@ -16,6 +16,8 @@ export interface MadeUpSample {
   readonly balance: number;
   /** Holes at which the threads do not catch. */
   readonly skipped: readonly number[];
+  /** Loops of the top thread that hang below. */
+  readonly loops?: SampleFace['loops'] | undefined;
 }
 
 const FABRIC: Light = [0.72, 0.7, 0.62];
@@ -50,6 +52,7 @@ export function madeUpSample(made: MadeUpSample, side: SampleSide): Picture {
     other: { colour: THREADS[isTop ? 'bottom' : 'top'] },
     drawn: isTop ? -made.balance : made.balance,
     hairs: 1,
+    loops: isTop ? [] : (made.loops ?? []),
   };
   return renderSample(sampleTexture(face, isTop ? holes : turnedOver(holes)), {
     seed: made.seed + (isTop ? 11 : 12),

@@ -18,6 +18,8 @@ export interface SampleFace {
   readonly drawn: number;
   /** Hairs and cut ends that lie about. */
   readonly hairs: number;
+  /** Loops of the other thread that hang out of a hole, each so far across in millimetres. */
+  readonly loops?: readonly { readonly hole: number; readonly across: number }[] | undefined;
 }
 
 /** Texels a millimetre. */
@@ -61,7 +63,28 @@ export function sampleTexture(face: SampleFace, { holes, caught }: Holes): Textu
         paintThread(texture, at, end, face.own.width, face.other.colour);
       }
   }
+  for (const { hole, across } of face.loops ?? []) {
+    const at = holes[hole];
+    if (at) paintLoop(texture, at, across, face);
+  }
   return texture;
+}
+
+/** A ring of the other thread, from a hole aside. */
+function paintLoop(texture: Texture, { x, y }: Point, across: number, face: SampleFace): void {
+  const on = (turn: number): Point => ({
+    x: x + (across / 2) * Math.sin(turn),
+    y: y + (across / 2) * (1 - Math.cos(turn)),
+  });
+  const pieces = 24;
+  for (let piece = 0; piece < pieces; piece += 1)
+    paintThread(
+      texture,
+      on((2 * Math.PI * piece) / pieces),
+      on((2 * Math.PI * (piece + 1)) / pieces),
+      face.own.width,
+      face.other.colour,
+    );
 }
 
 function paintHairs(texture: Texture, { hairs, seed, own, other }: SampleFace): void {

@@ -1,4 +1,4 @@
-import type { SampleRefusal, SampleSide, Swing } from '@nodo/core';
+import type { PatternOf, SampleRefusal, SampleSide, Swing, TurningPart } from '@nodo/core';
 import { countOf, type SampleCheck } from '@nodo/shop';
 import type { KeptSample } from '@nodo/ticket';
 import { signed } from './signed.ts';
@@ -10,6 +10,12 @@ const skipsOf = (skips: number, stitches: number) =>
   skips === 0
     ? `No skip in ${stitchesOf(stitches)}`
     : `${skips === 1 ? '1 skip' : `${skips} skips`} in ${stitchesOf(stitches)}`;
+
+const AGAIN = {
+  skips: 'it skips',
+  length: 'the stitches grow long and short',
+  through: 'more of the other thread shows',
+} as const satisfies Record<PatternOf, string>;
 
 /** Measuring a sewn sample from pictures of it. */
 export const sample = {
@@ -34,6 +40,33 @@ export const sample = {
     empty: 'Not taken yet.',
     legend: 'Ring: hole. Line: stitch. Cross: hole that the threads passed.',
   },
+  pointing: {
+    ruler: {
+      begin: 'Measure by a ruler',
+      how: 'No card at hand: a ruler lies flat beside the seam, and the picture was taken from straight above. Point at two of its marks, far apart, and at both ends of the seam. Leave a centimetre of bare fabric round the seam.',
+    },
+    thread: {
+      begin: 'Point at the thread',
+      how: 'Where another colour was taken for the thread: point at the middle of a stitch of this side.',
+    },
+    points: {
+      firstMark: 'First mark',
+      secondMark: 'Second mark',
+      start: 'Where the seam begins',
+      end: 'Where it ends',
+      thread: 'The thread',
+    },
+    place: (point: string, x: number, y: number) => `${point}: ${x}, ${y}`,
+    keys: 'Drag each point to its place, or choose it and move it with the arrow keys (with Shift by ten).',
+    picture: (side: SampleSide) =>
+      `Drag the points on the picture from ${side === 'top' ? 'above' : 'below'}`,
+    near: (point: string) => `${point}, seen from near`,
+    millimetres: 'Between the marks',
+    notALength: 'A number from 10 to 300.',
+    measure: 'Measure',
+    leave: 'Leave it',
+    together: 'two points lie in one place',
+  },
   stage: {
     picture: 'Opening the picture',
     card: 'Looking for the card',
@@ -44,13 +77,18 @@ export const sample = {
   stop: 'Stop',
   refused: {
     'no-card':
-      'The scale card was not found: all four corner marks must be in the picture, flat and not covered.',
+      'The scale card was not found: all four corner marks must be in the picture, flat and not covered. A ruler in the picture will do as well.',
     'too-coarse': 'Taken from too far away: let the card fill the picture.',
+    'not-on-picture':
+      'The points do not fit the picture: two of them lie in one place, or the seam with some fabric round it goes beyond the edge.',
+    'not-a-thread': 'That place has the colour of the fabric: point at the middle of a stitch.',
     'no-seam': 'No seam was found on the card: lay it along the middle, and clear of other things.',
     'fabric-colour':
       'The thread has the colour of the fabric, so that it cannot be told from it. Sew it in another colour.',
     'not-regular': 'The stitches follow each other too unevenly to be counted.',
     'too-few-stitches': 'Fewer stitches than six were found: sew a longer seam.',
+    'one-colour':
+      'Both sides show one colour, so that the balance cannot be told. Sewn with two colours, the thread of one side covers the other’s: point at that side’s own thread.',
     'not-a-picture': 'This file is no picture that can be read here.',
     unreadable: 'This file is no picture that can be read here.',
     stopped: 'Stopped. Nothing was measured.',
@@ -65,7 +103,9 @@ export const sample = {
     seam: 'Seam',
     balance: 'Its balance',
     skips: 'It skips',
-    skipsAre: { no: 'no', yes: 'twice' },
+    skipsAre: { no: 'no', yes: 'twice', again: 'every sixth' },
+    loops: 'Loops hang below',
+    loopsAre: { no: 'no', yes: 'three' },
     take: 'Take its pictures',
     isUsed: 'Made up by the stand-in, not sewn.',
   },
@@ -79,6 +119,11 @@ export const sample = {
     width: 'Width, mm',
     wander: 'Wander of the seam, mm',
     toTheLeft: 'Longer to the left, mm',
+    through: 'Other thread at a hole, mm²',
+    loose: 'Loose thread, mm²',
+    looseIs: (area: number, loops: number) =>
+      loops === 0 ? 'none' : `${area.toFixed(1)} in ${loops === 1 ? '1 loop' : `${loops} loops`}`,
+    notTold: 'not told apart',
     balance: 'Balance',
     balanceError: (error: string) => `± ${error}`,
     symmetry: (left: number, right: number) => `left ${left}, right ${right}`,
@@ -94,10 +139,36 @@ export const sample = {
     chart: (side: SampleSide) =>
       `Length of each stitch along the seam, from ${side === 'top' ? 'above' : 'below'}`,
     axis: { stitch: 'Stitch', length: 'mm' },
-    columns: { number: 'Stitch', length: 'Length, mm', skipped: 'Skipped' },
+    columns: {
+      number: 'Stitch',
+      length: 'Length, mm',
+      through: 'Other thread, mm²',
+      skipped: 'Skipped',
+    },
     span: (first: number, last: number) => (first === last ? String(first) : `${first} to ${last}`),
     skipped: (swings: readonly (Swing | undefined)[]) =>
       swings.map((swing) => (swing === undefined ? 'skipped' : `${swing} swing`)).join(', '),
+  },
+  pattern: {
+    title: 'What comes again',
+    again: (side: SampleSide, of: PatternOf, stitches: number, chance: number) =>
+      `From ${side === 'top' ? 'above' : 'below'}: ${AGAIN[of]} every ${stitches.toFixed(Number.isInteger(stitches) ? 0 : 1)} stitches. Chance alone shows that once in ${chance < 0.001 ? 'more than a thousand' : Math.floor(1 / chance)} such seams.`,
+    thread: ([least, most]: readonly [number, number]) =>
+      `That is about ${least.toFixed(0)} to ${most.toFixed(0)} mm of thread.`,
+    turns: {
+      bobbin:
+        'A bobbin turns about once in that: look how it is wound, at its rims, and for lint or thread under it.',
+      spool:
+        'That spool turns once in that: look at its rim, its pin and felt, and its net or cap.',
+    } as const satisfies Record<TurningPart, string>,
+    turnsNone: (isSpool: boolean) =>
+      isSpool
+        ? 'Neither a bobbin nor that spool turns once in that.'
+        : 'No bobbin turns once in that; measure the spool.',
+    notTheHook: 'It is not the hook: that turns at least once a stitch.',
+    spool: 'Spool, across its winding',
+    spoolHint: 'One that turns as thread is drawn from it.',
+    notASpool: 'A number from 8 to 90.',
   },
   verdict: {
     nothing: 'Nothing measured yet.',
@@ -109,6 +180,8 @@ export const sample = {
     under: 'The top thread shows underneath.',
     top: 'The bobbin thread shows on top.',
     between: 'A little off the middle: it may be seen or not.',
+    loose: (area: number) =>
+      `Thread hangs loose beside the seam: it covers ${area.toFixed(1)} mm².`,
     onSwing: (left: number, right: number) =>
       left > 0 && right > 0
         ? 'It skips on both swings.'
@@ -126,6 +199,7 @@ export const sample = {
       nothing: 'measuring alone',
     } as const satisfies Record<SampleCheck | 'nothing', string>,
     rate: 'Speed, stitches/min',
+    usualRate: 'as is usual; not kept unless you set it',
     minutes: 'Sewn in all, minutes',
     minutesHint: (stitches: number, rate: number) => `${stitchesOf(stitches)} at ${rate} a minute`,
     dial: 'Dial it was sewn at',

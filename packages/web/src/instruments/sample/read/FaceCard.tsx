@@ -1,4 +1,5 @@
 import type { SampleSide } from '@nodo/core';
+import { useState } from 'react';
 import { instruments } from '../../../messages/instruments.ts';
 import { Preview } from '../../../ticket/photo/Preview.tsx';
 import { Button } from '../../../ui/Button.tsx';
@@ -6,6 +7,8 @@ import { PictureChooser } from '../../../ui/PictureChooser.tsx';
 import { Sewing } from '../../../ui/Stitches.tsx';
 import type { FaceState, Sample } from '../reader/useSample.ts';
 import { CardLaid } from './CardLaid.tsx';
+import { PointAt } from './PointAt.tsx';
+import { POINTED_AT, type PointedWhat } from './points.ts';
 import { SamplePicture } from './SamplePicture.tsx';
 
 /** One side of the sample: its picture, what was found in it, or how to take it. */
@@ -19,6 +22,9 @@ export function FaceCard({
   readonly sample: Sample;
 }) {
   const words = instruments.sample;
+  const [pointing, setPointing] = useState<PointedWhat>();
+  const isTaken = face.kind === 'read' || face.kind === 'refused';
+  const picture = isTaken ? face.picture : undefined;
   const chooser = (label: string) => (
     <PictureChooser label={label} onFile={(file) => take(side, file)} />
   );
@@ -39,7 +45,9 @@ export function FaceCard({
       )}
       {face.kind === 'refused' && (
         <>
-          {face.picture && <Preview blob={face.picture} account={words.picture.whole(side)} />}
+          {face.picture && !pointing && (
+            <Preview blob={face.picture} account={words.picture.whole(side)} />
+          )}
           <p role="alert" className="max-w-prose leading-snug font-semibold">
             {words.refused[face.why]}
           </p>
@@ -47,12 +55,35 @@ export function FaceCard({
       )}
       {face.kind === 'read' && (
         <>
-          <SamplePicture picture={face.picture} side={side} read={face.read} />
+          {!pointing && <SamplePicture picture={face.picture} side={side} read={face.read} />}
           {face.isMadeUp && <p className="text-sm text-quiet">{words.standIn.isUsed}</p>}
         </>
       )}
-      {(face.kind === 'read' || face.kind === 'refused') && (
+      {pointing && isTaken && picture && (
+        <PointAt
+          what={pointing}
+          picture={picture}
+          side={side}
+          before={face.pointed}
+          onLeave={() => setPointing(undefined)}
+          onPointed={(pointed) => {
+            setPointing(undefined);
+            take(side, picture, { ...face.pointed, ...pointed });
+          }}
+        />
+      )}
+      {isTaken && !pointing && (
         <div className="flex flex-wrap items-center gap-2">
+          {picture &&
+            POINTED_AT.map((what) => (
+              <Button
+                key={what}
+                look={face.kind === 'refused' ? 'plain' : 'quiet'}
+                onClick={() => setPointing(what)}
+              >
+                {words.pointing[what].begin}
+              </Button>
+            ))}
           {chooser(words.picture.other)}
           <Button look="quiet" onClick={() => leaveOut(side)}>
             {words.picture.remove}

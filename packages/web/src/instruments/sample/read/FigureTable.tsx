@@ -2,14 +2,17 @@ import { SAMPLE_SIDES, type SampleSide } from '@nodo/core';
 import { SAMPLE_FIGURES, type SampleFigure } from '@nodo/ticket';
 import { instruments } from '../../../messages/instruments.ts';
 import { NumberField } from '../../../ui/Field.tsx';
-import type { FaceRead } from '../../../workers/sample.worker.ts';
+import type { BothRead, FaceRead } from '../../../workers/sample.worker.ts';
 import { Columns } from '../../frame/bits.tsx';
 import {
   figureOf,
   figureRead,
   longerToTheLeft,
+  looseArea,
+  type Reads,
   skipsBySwing,
   type TypedFigures,
+  usualThrough,
 } from './reading.ts';
 
 export type TypedSides = Readonly<Record<SampleSide, TypedFigures>>;
@@ -19,10 +22,13 @@ type Row = SampleFigure | 'skips';
 /** What each side measures; every figure can be set right by hand. */
 export function FigureTable({
   reads,
+  loose,
   typed,
   onTyped,
 }: {
-  readonly reads: Readonly<Partial<Record<SampleSide, FaceRead>>>;
+  readonly reads: Reads;
+  /** Of the other side's thread, once both sides are read. */
+  readonly loose: BothRead['loose'] | undefined;
   readonly typed: TypedSides;
   readonly onTyped: (side: SampleSide, figures: TypedFigures) => void;
 }) {
@@ -75,6 +81,24 @@ export function FigureTable({
                 signed(longerToTheLeft(reads[side] as FaceRead, side)),
               ])}
             />
+          )}
+          {loose && (
+            <>
+              <ReadRow
+                name={words.through}
+                values={sides.map((side) => [
+                  side,
+                  usualThrough(loose[side])?.toFixed(2) ?? words.notTold,
+                ])}
+              />
+              <ReadRow
+                name={words.loose}
+                values={sides.map((side) => [
+                  side,
+                  words.looseIs(looseArea(loose[side]), loose[side].loops.length),
+                ])}
+              />
+            </>
           )}
         </tbody>
       </table>

@@ -46,7 +46,7 @@ export function KeepSample({
   const [check, setCheck] = useState<SampleCheck | 'nothing'>(
     checks.find((one) => one === query.get('check')) ?? 'nothing',
   );
-  const [typedRate, setTypedRate] = useState(String(USUAL_RATE));
+  const [typedRate, setTypedRate] = useState<string>();
   const [typedMinutes, setTypedMinutes] = useState<string>();
   const [typedDial, setTypedDial] = useState('');
   const [onTheWork, setOnTheWork] = useState(false);
@@ -58,7 +58,7 @@ export function KeepSample({
 
   const sample = typeof kept === 'object' ? kept : undefined;
   const count = sample ? countOf(sample).stitches : 0;
-  const rate = readNumber(typedRate);
+  const rate = typedRate === undefined ? USUAL_RATE : readNumber(typedRate);
   const isRate = rate !== undefined && rate >= RATES.least && rate <= RATES.most;
   const computed = isRate ? Math.round(100 * minutesSewn(count, rate)) / 100 : undefined;
   const minutes = typedMinutes === undefined ? computed : readNumber(typedMinutes);
@@ -82,7 +82,8 @@ export function KeepSample({
     const isRecorded = onTicket.record('sample-read', {
       ...sample,
       faces: withPhotos(sample.faces, photos),
-      rate,
+      // Only what somebody said is kept as said.
+      ...(typedRate !== undefined && { rate }),
       ...about,
     });
     if (!isRecorded) return;
@@ -139,7 +140,8 @@ export function KeepSample({
         <div className="grid grid-cols-2 gap-3">
           <NumberField
             label={words.rate}
-            value={typedRate}
+            value={typedRate ?? String(USUAL_RATE)}
+            hint={typedRate === undefined ? words.usualRate : undefined}
             error={isRate ? undefined : words.notARate}
             onText={setTypedRate}
           />

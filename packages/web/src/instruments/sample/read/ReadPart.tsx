@@ -8,11 +8,12 @@ import { PaperLink } from '../../../ui/PaperLink.tsx';
 import type { FaceRead } from '../../../workers/sample.worker.ts';
 import { Frame } from '../../frame/Frame.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
-import { useSample } from '../reader/useSample.ts';
+import { type Sample, useSample } from '../reader/useSample.ts';
 import { FaceCard } from './FaceCard.tsx';
 import { FigureTable, type TypedSides } from './FigureTable.tsx';
 import { KeepSample } from './KeepSample.tsx';
-import { balanceOf, faceOf, skipsBySwing } from './reading.ts';
+import { PatternPart } from './PatternPart.tsx';
+import { balanceOf, faceOf, type Reads, skipsBySwing } from './reading.ts';
 import { SampleVerdict } from './SampleVerdict.tsx';
 import { StandIn } from './StandIn.tsx';
 import { StitchList } from './StitchList.tsx';
@@ -35,7 +36,7 @@ export function ReadPart() {
     sample.balance.kind === 'read' ? sample.balance.read : undefined,
     typedBalance,
   );
-  const kept = keptOf(reads, typed, balance);
+  const kept = keptOf(reads, typed, balance, sample.loose);
   const swings = sides.map((side) => skipsBySwing(reads[side] as FaceRead));
   const most = (swing: 'left' | 'right') => Math.max(0, ...swings.map((one) => one[swing]));
   const forget = (side: SampleSide) => {
@@ -44,9 +45,9 @@ export function ReadPart() {
   };
   const fresh = {
     ...sample,
-    take: (side: SampleSide, picture: Blob) => {
+    take: (...[side, picture, pointed]: Parameters<typeof sample.take>) => {
       forget(side);
-      sample.take(side, picture);
+      sample.take(side, picture, pointed);
     },
     leaveOut: (side: SampleSide) => {
       forget(side);
@@ -82,6 +83,7 @@ export function ReadPart() {
         <>
           <FigureTable
             reads={reads}
+            loose={sample.loose}
             typed={typed}
             onTyped={(side, figures) => setTyped({ ...typed, [side]: figures })}
           />
@@ -99,8 +101,14 @@ export function ReadPart() {
             error={balance === false ? words.figures.notABalance : undefined}
             onText={(text) => setTypedBalance(text === '' ? undefined : text)}
           />
+          <PatternPart reads={reads} loose={sample.loose} />
           {sides.map((side) => (
-            <StitchList key={side} side={side} read={reads[side] as FaceRead} />
+            <StitchList
+              key={side}
+              side={side}
+              read={reads[side] as FaceRead}
+              through={sample.loose?.[side].through}
+            />
           ))}
         </>
       )}
@@ -114,8 +122,6 @@ export function ReadPart() {
     </Frame>
   );
 }
-
-type Reads = Readonly<Partial<Record<SampleSide, FaceRead>>>;
 
 function readsOf(faces: ReturnType<typeof useSample>['faces']): Reads {
   return Object.fromEntries(
@@ -131,11 +137,14 @@ function keptOf(
   reads: Reads,
   typed: TypedSides,
   balance: ReturnType<typeof balanceOf>,
+  loose: Sample['loose'],
 ): KeptSample | 'no-figure' | undefined {
   const sides = SAMPLE_SIDES.filter((side) => reads[side]);
   const [first] = sides;
   if (!first) return undefined;
-  const faces = sides.map((side) => [side, faceOf(reads[side] as FaceRead, typed[side])] as const);
+  const faces = sides.map(
+    (side) => [side, faceOf(reads[side] as FaceRead, typed[side], loose?.[side])] as const,
+  );
   if (balance === false || faces.some(([, face]) => face === undefined)) return 'no-figure';
   return {
     seam: (reads[first] as FaceRead).seam.kind,

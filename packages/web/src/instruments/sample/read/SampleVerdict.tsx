@@ -1,4 +1,4 @@
-import { countOf, isGoodSample, otherThreadShows } from '@nodo/shop';
+import { countOf, isGoodSample, looseIn, otherThreadShows } from '@nodo/shop';
 import type { KeptSample } from '@nodo/ticket';
 import { instruments } from '../../../messages/instruments.ts';
 import { Sewing } from '../../../ui/Stitches.tsx';
@@ -20,6 +20,7 @@ export function SampleVerdict({
   if (!sample) return <p className="text-quiet">{words.nothing}</p>;
   const { stitches, skips } = countOf(sample);
   const shows = otherThreadShows(sample.balance);
+  const loose = looseIn(sample);
   return (
     <>
       <p className="text-xl leading-tight font-bold">
@@ -29,6 +30,7 @@ export function SampleVerdict({
       {isGoodSample(sample) && <p className="font-semibold">{words.good}</p>}
       {(shows === 'under' || shows === 'top') && <p className="font-semibold">{words[shows]}</p>}
       {sample.balance && shows === undefined && <p>{words.between}</p>}
+      {loose > 0 && <p className="font-semibold">{words.loose(loose)}</p>}
       {left + right > 0 && <p>{words.onSwing(left, right)}</p>}
       {balance.kind === 'none' && !sample.balance && <p>{words.oneSide}</p>}
       {balance.kind === 'reading' && <Sewing label={instruments.sample.stage.balance} />}

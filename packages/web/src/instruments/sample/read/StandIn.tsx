@@ -11,15 +11,26 @@ const SEAMS = {
   zigzag: { stitches: 36, length: 2, width: 4 },
 } as const satisfies Record<SeamKind, Pick<MadeUpSample, 'stitches' | 'length' | 'width'>>;
 const BALANCES = [-0.6, 0, 0.6] as const;
-/** Both at the same swing of a zigzag. */
-const SKIPPED = [9, 17] as const;
+/** Both at the same swing of a zigzag; and at a distance that something of a machine turns in. */
+const SKIPPED = { no: [], yes: [9, 17], again: [4, 10, 16, 22] } as const;
+type Skips = keyof typeof SKIPPED;
+/** Loops that hang below, by the hole they hang at and how far across they are, in millimetres. */
+const LOOPS = {
+  no: [],
+  yes: [
+    { hole: 6, across: 3 },
+    { hole: 7, across: 2.4 },
+    { hole: 20, across: 3.6 },
+  ],
+} as const;
 const SEED = 2027;
 
 /** Pictures of a sample that nobody sewed, to try the instrument with. */
 export function StandIn({ onTake }: { readonly onTake: (made: MadeUpSample) => void }) {
   const [seam, setSeam] = useState<SeamKind>('straight');
   const [balance, setBalance] = useState<number>(0);
-  const [skips, setSkips] = useState<'no' | 'yes'>('no');
+  const [skips, setSkips] = useState<Skips>('no');
+  const [loops, setLoops] = useState<keyof typeof LOOPS>('no');
   const words = instruments.sample.standIn;
   return (
     <details className="border-t border-rule pt-2">
@@ -43,8 +54,16 @@ export function StandIn({ onTake }: { readonly onTake: (made: MadeUpSample) => v
         <Choices
           legend={words.skips}
           value={skips}
-          options={(['no', 'yes'] as const).map((one) => [one, words.skipsAre[one]] as const)}
+          options={(['no', 'yes', 'again'] as const).map(
+            (one) => [one, words.skipsAre[one]] as const,
+          )}
           onChoose={setSkips}
+        />
+        <Choices
+          legend={words.loops}
+          value={loops}
+          options={(['no', 'yes'] as const).map((one) => [one, words.loopsAre[one]] as const)}
+          onChoose={setLoops}
         />
         <Button
           className="self-start"
@@ -53,7 +72,8 @@ export function StandIn({ onTake }: { readonly onTake: (made: MadeUpSample) => v
               ...SEAMS[seam],
               seed: SEED,
               balance,
-              skipped: skips === 'yes' ? SKIPPED : [],
+              skipped: SKIPPED[skips],
+              loops: LOOPS[loops],
             })
           }
         >

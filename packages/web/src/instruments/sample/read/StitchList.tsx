@@ -9,7 +9,16 @@ import { Columns } from '../../frame/bits.tsx';
 const LengthChart = lazy(() => import('./LengthChart.tsx'));
 
 /** Every stitch of a side: as a chart, and as a table behind it. */
-export function StitchList({ side, read }: { readonly side: SampleSide; readonly read: FaceRead }) {
+export function StitchList({
+  side,
+  read,
+  through,
+}: {
+  readonly side: SampleSide;
+  readonly read: FaceRead;
+  /** Square millimetres of the other thread at each hole, once they are known. */
+  readonly through: readonly number[] | undefined;
+}) {
   const words = instruments.sample.stitchList;
   return (
     <section aria-label={words.chart(side)} className="flex flex-col gap-1">
@@ -22,12 +31,22 @@ export function StitchList({ side, read }: { readonly side: SampleSide; readonly
           {words.title}
         </summary>
         <table className="w-full">
-          <Columns names={[words.columns.number, words.columns.length, words.columns.skipped]} />
+          <Columns
+            names={[
+              words.columns.number,
+              words.columns.length,
+              ...(through ? [words.columns.through] : []),
+              words.columns.skipped,
+            ]}
+          />
           <tbody>
-            {spansOf(read).map(({ first, last, length, swings }) => (
+            {spansOf(read).map(({ first, last, length, swings }, index) => (
               <tr key={first} className="border-b border-rule">
                 <td className="py-1 font-mono">{words.span(first, last)}</td>
                 <td className="font-mono">{length.toFixed(2)}</td>
+                {through && (
+                  <td className="font-mono">{Math.max(0, through[index] ?? 0).toFixed(2)}</td>
+                )}
                 <td>{words.skipped(swings)}</td>
               </tr>
             ))}

@@ -1,7 +1,17 @@
-import type { SampleBalance, SampleSide, Swing } from '@nodo/core';
+import {
+  type LooseThread,
+  type SampleBalance,
+  type SampleSide,
+  type SeamPattern,
+  type Swing,
+  seamPatterns,
+} from '@nodo/core';
 import { type KeptFace, type KeptSample, SAMPLE_FIGURES, type SampleFigure } from '@nodo/ticket';
 import { readNumber, readWhole } from '../../../messages/typed.ts';
 import type { FaceRead } from '../../../workers/sample.worker.ts';
+
+/** The sides that were read. */
+export type Reads = Readonly<Partial<Record<SampleSide, FaceRead>>>;
 
 /** What somebody typed over the figures of one side, as far as they did. */
 export type TypedFigures = Readonly<Partial<Record<SampleFigure | 'skips', string>>>;
@@ -31,7 +41,11 @@ export function figureOf(
 }
 
 /** One side as it is kept; undefined while something typed is no figure. */
-export function faceOf(read: FaceRead, typed: TypedFigures): KeptFace | undefined {
+export function faceOf(
+  read: FaceRead,
+  typed: TypedFigures,
+  loose?: LooseThread,
+): KeptFace | undefined {
   const { seam } = read;
   const figures = SAMPLE_FIGURES.map((figure) => figureOf(read, typed, figure));
   const [length, spread, width, wander] = figures;
@@ -61,6 +75,7 @@ export function faceOf(read: FaceRead, typed: TypedFigures): KeptFace | undefine
     spread,
     wander,
     width,
+    ...(loose && { loose: looseArea(loose) }),
     byHand,
   };
 }
@@ -76,6 +91,22 @@ export function balanceOf(
   }
   if (!read) return undefined;
   return { value: hundredths(read.balance), error: hundredths(read.error) };
+}
+
+/** Square millimetres of thread that hangs loose beside the seam. */
+export function looseArea({ loops }: LooseThread): number {
+  return hundredths(loops.reduce((sum, { area }) => sum + area, 0));
+}
+
+/** Square millimetres of the other thread that show at a usual hole: the median. */
+export function usualThrough({ through }: LooseThread): number | undefined {
+  const middle = through?.toSorted((a, b) => a - b)[through.length >> 1];
+  return middle === undefined ? undefined : hundredths(Math.max(0, middle));
+}
+
+/** What comes again on a side. */
+export function patternsOf(read: FaceRead, loose: LooseThread | undefined): readonly SeamPattern[] {
+  return seamPatterns(read.seam, read.reading, loose?.through);
 }
 
 /** How many holes were skipped at each swing. */

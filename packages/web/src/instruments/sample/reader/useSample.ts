@@ -1,8 +1,19 @@
-import { type MadeUpSample, SAMPLE_SIDES, type SampleBalance, type SampleSide } from '@nodo/core';
+import {
+  type MadeUpSample,
+  type PointedAt,
+  SAMPLE_SIDES,
+  type SampleBalance,
+  type SampleSide,
+} from '@nodo/core';
 import { proxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { instruments } from '../../../messages/instruments.ts';
-import type { FaceRead, SampleAnswer, SampleStage } from '../../../workers/sample.worker.ts';
+import type {
+  BothRead,
+  FaceRead,
+  SampleAnswer,
+  SampleStage,
+} from '../../../workers/sample.worker.ts';
 import { stopReader, theReader } from './reader.ts';
 
 /** Why there are no figures. */
@@ -12,10 +23,16 @@ export type WhyNot = keyof (typeof instruments.sample)['refused'];
 export type FaceState =
   | { readonly kind: 'empty' }
   | { readonly kind: 'reading'; readonly stage: SampleStage | 'made' }
-  | { readonly kind: 'refused'; readonly why: WhyNot; readonly picture: Blob | undefined }
+  | {
+      readonly kind: 'refused';
+      readonly why: WhyNot;
+      readonly picture: Blob | undefined;
+      readonly pointed: PointedAt;
+    }
   | {
       readonly kind: 'read';
       readonly picture: Blob;
+      readonly pointed: PointedAt;
       readonly read: FaceRead;
       /** By the stand-in: nobody sewed it. */
       readonly isMadeUp: boolean;
@@ -31,7 +48,10 @@ export type BalanceState =
 export interface Sample {
   readonly faces: Faces;
   readonly balance: BalanceState;
-  readonly take: (side: SampleSide, picture: Blob) => void;
+  /** What each side shows of the other's thread, once both are read. */
+  readonly loose: BothRead['loose'] | undefined;
+  /** @param pointed what somebody pointed at in the picture, in its pixels */
+  readonly take: (side: SampleSide, picture: Blob, pointed?: PointedAt) => void;
   readonly takeStandIn: (made: MadeUpSample) => void;
   readonly leaveOut: (side: SampleSide) => void;
   readonly stop: () => void;
@@ -62,23 +82,29 @@ export function useSample(threadWidth: number | undefined): Sample {
     side: SampleSide,
     picture: Blob,
     isLast: () => boolean,
-    isMadeUp: boolean,
+    { pointed = {}, isMadeUp = false }: { pointed?: PointedAt; isMadeUp?: boolean },
   ) => {
     const onStage = proxy((stage: SampleStage) => {
       if (isLast()) setFace(side, { kind: 'reading', stage });
     });
-    const answer = await orFailed(theReader().read({ picture, side }, onStage));
+    const answer = await orFailed<SampleAnswer<FaceRead>>(
+      theReader().read({ picture, side, pointed }, onStage),
+      FAILED,
+    );
     if (!isLast()) return;
     setFace(
       side,
       'answer' in answer
-        ? { kind: 'read', picture, read: answer.answer, isMadeUp }
-        : refusedAs(whyOf(answer.refused), picture),
+        ? { kind: 'read', picture, pointed, read: answer.answer, isMadeUp }
+        : refusedAs(whyOf(answer.refused), picture, pointed),
     );
   };
-  const take = (side: SampleSide, picture: Blob) => {
+  const take = (side: SampleSide, picture: Blob, pointed: PointedAt = {}) => {
+    const face = faces[side];
+    // The same picture once more is still made up, if it was.
+    const isMadeUp = face.kind === 'read' && face.picture === picture && face.isMadeUp;
     setFace(side, { kind: 'reading', stage: 'picture' });
-    void measure(side, picture, begin(side), false);
+    void measure(side, picture, begin(side), { pointed, isMadeUp });
   };
   const takeStandIn = (made: MadeUpSample) => {
     for (const side of SAMPLE_SIDES) {
@@ -86,10 +112,12 @@ export function useSample(threadWidth: number | undefined): Sample {
       setFace(side, { kind: 'reading', stage: 'made' });
       void theReader()
         .standIn(made, side)
-        .then((picture) => (isLast() ? measure(side, picture, isLast, true) : undefined))
+        .then((picture) =>
+          isLast() ? measure(side, picture, isLast, { isMadeUp: true }) : undefined,
+        )
         .catch((fault: unknown) => {
           console.error('The stand-in failed', fault);
-          if (isLast()) setFace(side, { kind: 'refused', why: 'failed', picture: undefined });
+          if (isLast()) setFace(side, refusedAs('failed'));
         });
     }
   };
@@ -102,11 +130,11 @@ export function useSample(threadWidth: number | undefined): Sample {
     for (const side of SAMPLE_SIDES) {
       if (faces[side].kind !== 'reading') continue;
       begin(side);
-      setFace(side, { kind: 'refused', why: 'stopped', picture: undefined });
+      setFace(side, refusedAs('stopped'));
     }
     const pair = pairOf(faces);
     if (pair && balanced?.of.top !== pair.top)
-      setBalanced({ of: pair, answer: STOPPED, threadWidth });
+      setBalanced({ of: pair, read: { balance: STOPPED }, threadWidth });
   };
 
   const { top, bottom } = faces;
@@ -114,19 +142,23 @@ export function useSample(threadWidth: number | undefined): Sample {
     const pair = pairOf({ top, bottom });
     if (!pair) return undefined;
     let isGone = false;
-    void orFailed(
-      theReader().balance({ top: pair.top.reading, bottom: pair.bottom.reading }, threadWidth),
-    ).then((answer) => {
-      if (!isGone) setBalanced({ of: pair, answer, threadWidth });
+    void orFailed<Both>(
+      theReader().both({ top: pair.top.reading, bottom: pair.bottom.reading }, threadWidth),
+      { balance: FAILED },
+    ).then((read) => {
+      if (!isGone) setBalanced({ of: pair, read, threadWidth });
     });
     return () => {
       isGone = true;
     };
   }, [top, bottom, threadWidth]);
 
+  const pair = pairOf(faces);
+  const both = pair && bothOf(pair, threadWidth, balanced);
   return {
     faces,
-    balance: balanceState(pairOf(faces), threadWidth, balanced),
+    balance: pair ? balanceState(both) : { kind: 'none' },
+    loose: both?.loose,
     take,
     takeStandIn,
     leaveOut,
@@ -138,8 +170,9 @@ type Pair = Readonly<Record<SampleSide, FaceRead>>;
 interface Balanced {
   readonly of: Pair;
   readonly threadWidth: number | undefined;
-  readonly answer: SampleAnswer<SampleBalance>;
+  readonly read: Both;
 }
+type Both = Pick<BothRead, 'balance'> & Partial<BothRead>;
 const STOPPED = { refused: 'stopped' } as const;
 
 function pairOf({ top, bottom }: Faces): Pair | undefined {
@@ -147,37 +180,41 @@ function pairOf({ top, bottom }: Faces): Pair | undefined {
   return { top: top.read, bottom: bottom.read };
 }
 
-function balanceState(
-  pair: Pair | undefined,
+/** What was read of just these two; nothing while it is not. */
+function bothOf(
+  pair: Pair,
   threadWidth: number | undefined,
   balanced: Balanced | undefined,
-): BalanceState {
-  if (!pair) return { kind: 'none' };
+): Both | undefined {
   const isOfThese =
     balanced?.of.top === pair.top &&
     balanced.of.bottom === pair.bottom &&
     balanced.threadWidth === threadWidth;
-  if (!isOfThese) return { kind: 'reading' };
-  const { answer } = balanced;
-  return 'answer' in answer
-    ? { kind: 'read', read: answer.answer }
-    : { kind: 'refused', why: whyOf(answer.refused) };
+  return isOfThese ? balanced.read : undefined;
 }
 
-async function orFailed<Answer>(
-  asked: Promise<SampleAnswer<Answer>>,
-): Promise<SampleAnswer<Answer>> {
+function balanceState(both: Both | undefined): BalanceState {
+  if (!both) return { kind: 'reading' };
+  const { balance } = both;
+  return 'answer' in balance
+    ? { kind: 'read', read: balance.answer }
+    : { kind: 'refused', why: whyOf(balance.refused) };
+}
+
+async function orFailed<Answer>(asked: PromiseLike<Answer>, failed: Answer): Promise<Answer> {
   try {
     return await asked;
   } catch (fault) {
     console.error('The sample reader failed', fault);
-    return { refused: 'failed' };
+    return failed;
   }
 }
 
+const FAILED = { refused: 'failed' } as const;
+
 /** What is no picture cannot be shown. */
-function refusedAs(why: WhyNot, picture: Blob): FaceState {
-  return { kind: 'refused', why, picture: why === 'unreadable' ? undefined : picture };
+function refusedAs(why: WhyNot, picture?: Blob, pointed: PointedAt = {}): FaceState {
+  return { kind: 'refused', why, picture: why === 'unreadable' ? undefined : picture, pointed };
 }
 
 function whyOf(code: string): WhyNot {

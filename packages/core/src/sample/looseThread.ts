@@ -1,0 +1,124 @@
+import { holeIn } from './amounts.ts';
+import { THREAD_WIDTH } from './holePicture.ts';
+import { boxMean, type Light, weighed } from './picture.ts';
+import { sidesOf, singlePitches } from './readHole.ts';
+import type { PictureReading } from './readPicture.ts';
+import type { Strip } from './seamLine.ts';
+import { componentsOf } from './threshold.ts';
+import { likeness, unmixing } from './unmix.ts';
+
+/** Thread that lies loose beside the seam: a loop, or a nest of them. */
+export interface LooseLoop {
+  /** Square millimetres that it covers. */
+  readonly area: number;
+  /** How far along the seam its middle lies from the first hole, in millimetres. */
+  readonly along: number;
+}
+
+/** What a face shows that is not its own even line of thread. */
+export interface LooseThread {
+  readonly loops: readonly LooseLoop[];
+  /** Square millimetres of the other thread about each hole; nothing where the colours cannot be told apart. */
+  readonly through: readonly number[] | undefined;
+}
+
+/** Thread farther from the line than this, in millimetres, is no part of the seam: beside a zigzag's swings as well. Ours. */
+const BESIDE = 0.75;
+/** What covers less than this, in square millimetres, is lint. Ours. */
+const LEAST_LOOP = 0.5;
+/** A place holds a thread as wide as this part of a sewing thread, and not a hair. Ours. */
+const AS_WIDE = 0.65;
+/** Half of the square in which that is looked for, in millimetres. */
+const LOOKED = 0.12;
+/** About a hole this far the other thread is looked for, in millimetres, and over this part of a leg. */
+const ABOUT = { most: 1.3, part: 0.46 } as const;
+/** The other thread is told about a hole to this many square millimetres, or not at all. Ours. */
+const LEAST_SURE = 0.05;
+const ALIKE = 0.97;
+
+/** @param other how far the other thread's colour is from this fabric's */
+export function looseThread(reading: PictureReading, other: Light): LooseThread {
+  return { loops: loopsOf(reading, other), through: throughOf(reading, other) };
+}
+
+/** How far the colour of a face's own thread lies from the fabric of the other face. */
+export function asSeenOn(to: PictureReading, from: PictureReading): Light {
+  const isByPaper = from.lightFrom === 'paper' && to.lightFrom === 'paper';
+  return from.own.map((own, part) => {
+    const [there, here] = [from.fabric[part] ?? 0, to.fabric[part] ?? 0];
+    return (own + there) * (isByPaper ? 1 : here / there) - here;
+  }) as unknown as Light;
+}
+
+function loopsOf(
+  { strip, holes, width, own, unlike }: PictureReading,
+  other: Light,
+): readonly LooseLoop[] {
+  const { scale } = strip;
+  const { width: wide, height } = strip.planes[0];
+  const reach = Math.max(1, Math.round(LOOKED * scale));
+  const across = 2 * reach + 1;
+  const least = AS_WIDE * Math.min(1, (THREAD_WIDTH * scale) / across);
+  const mask = new Uint8Array(wide * height);
+  for (const colour of [own, other]) {
+    const [weights = []] = unmixing([colour], unlike).weights;
+    const amount = weighed(strip.planes, weights).map((one) => Math.min(1, Math.max(0, one)));
+    const even = boxMean({ width: wide, height, data: amount }, reach).data;
+    for (let at = 0; at < mask.length; at += 1) if ((even[at] ?? 0) > least) mask[at] = 1;
+  }
+  const [first, last] = [holes[0]?.along ?? 0, holes.at(-1)?.along ?? 0];
+  const middle = (height - 1) / 2;
+  for (let v = 0; v < height; v += 1)
+    for (let u = 0; u < wide; u += 1) {
+      const isBeside = Math.abs(v - middle) > (width / 2 + BESIDE) * scale;
+      const along = u / scale;
+      if (!isBeside || along < first || along > last) mask[v * wide + u] = 0;
+    }
+  return componentsOf(mask, wide, height)
+    .map(({ area, x }) => ({ area: area / scale ** 2, along: x / scale - first }))
+    .filter(({ area }) => area >= LEAST_LOOP);
+}
+
+function throughOf(
+  { strip, holes, kind, width, own, unlike, fabric }: PictureReading,
+  other: Light,
+): readonly number[] | undefined {
+  const dark = holeIn(fabric);
+  const ends = [own, other, dark].filter(
+    (end, index, all) =>
+      index < 2 || all.slice(0, 2).every((one) => Math.abs(likeness(one, end, unlike)) < ALIKE),
+  );
+  if (likeness(own, other, unlike) > ALIKE) return undefined;
+  const { weights, spreads } = unmixing(ends, unlike);
+  const amount = weighed(strip.planes, weights[1] ?? []);
+  const pitches = singlePitches(holes);
+  const along = pitches.reduce((sum, one) => sum + one, 0) / Math.max(1, pitches.length);
+  const reach = Math.min(ABOUT.most, ABOUT.part * Math.hypot(along, width));
+  const inReach = Math.PI * (reach * strip.scale) ** 2;
+  if (((spreads[1] ?? 0) * Math.sqrt(inReach)) / strip.scale ** 2 > LEAST_SURE) return undefined;
+  const sides = sidesOf(holes, kind);
+  return holes.map((hole, index) =>
+    sumAbout(strip, amount, hole.along, hole.across, reach, sides[index] ?? 0),
+  );
+}
+
+/** Square millimetres of a colour about a place: of a zigzag on the hole's own side of the seam's middle. */
+function sumAbout(
+  { planes, scale }: Strip,
+  amount: Float32Array,
+  along: number,
+  across: number,
+  reach: number,
+  side: -1 | 0 | 1,
+): number {
+  const { width, height } = planes[0];
+  const middle = (height - 1) / 2;
+  let sum = 0;
+  const [u0, v0, far] = [along * scale, middle + across * scale, reach * scale];
+  for (let v = Math.max(0, Math.ceil(v0 - far)); v <= Math.min(height - 1, v0 + far); v += 1)
+    for (let u = Math.max(0, Math.ceil(u0 - far)); u <= Math.min(width - 1, u0 + far); u += 1) {
+      const isNear = (u - u0) ** 2 + (v - v0) ** 2 <= far ** 2;
+      if (isNear && (side === 0 || side * (v - middle) > 0)) sum += amount[v * width + u] ?? 0;
+    }
+  return sum / scale ** 2;
+}
