@@ -1,4 +1,5 @@
 import { measureAgain, type Repetition, skipsAgain } from './everyNth.ts';
+import { leastSquares } from './linear.ts';
 import { sidesOf } from './readHole.ts';
 import type { PictureReading } from './readPicture.ts';
 import type { SeamMeasures } from './readSample.ts';
@@ -49,22 +50,21 @@ interface Sewn {
 
 /** Values about the mean and the even change of those at their own side; nothing where there is none. */
 function aboutNothing(sewn: readonly Sewn[]): readonly number[] {
-  const middle = (sewn.length - 1) / 2;
-  const lines = new Map(
-    ([-1, 0, 1] as const).map((side) => {
-      let [count, sum, moment, far] = [0, 0, 0, 0];
-      for (const [at, one] of sewn.entries()) {
-        if (one.side !== side || one.value === undefined) continue;
-        count += 1;
-        sum += one.value;
-        moment += one.value * (at - middle);
-        far += (at - middle) ** 2;
-      }
-      const mean = sum / Math.max(1, count);
-      return [side, (at: number) => mean + (far > 0 ? moment / far : 0) * (at - middle)] as const;
-    }),
-  );
+  const lines = new Map(([-1, 0, 1] as const).map((side) => [side, lineThrough(sewn, side)]));
   return sewn.map(({ value, side }, at) =>
-    value === undefined ? 0 : value - (lines.get(side)?.(at) ?? 0),
+    value === undefined ? 0 : value - (lines.get(side)?.(at) ?? value),
   );
+}
+
+function lineThrough(sewn: readonly Sewn[], side: Sewn['side']) {
+  const those = sewn.flatMap((one, at) =>
+    one.side === side && one.value !== undefined ? [{ at, value: one.value }] : [],
+  );
+  const fit = leastSquares(
+    those.map(({ at }) => [1, at]),
+    those.map(({ value }) => value),
+  );
+  const [mean, change] = fit ?? [];
+  if (mean === undefined || change === undefined) return undefined;
+  return (at: number) => mean + change * at;
 }
