@@ -167,7 +167,7 @@ describe('a sewn sample', () => {
       const image = await odren.page.$('section[aria-label="From above"] img');
       const box = await image?.boundingBox();
       if (!image || !box) throw new Error('no picture to point at');
-      const pixels = await image.evaluate((one) => (one as HTMLImageElement).naturalWidth);
+      const pixels = await image.evaluate((one) => one.naturalWidth);
       await odren.page.mouse.move(box.x + from[0] * box.width, box.y + from[1] * box.height);
       await odren.page.mouse.down();
       const part = box.width / pixels;
@@ -245,6 +245,20 @@ describe('a sewn sample', () => {
     // It was made up with its knots in the middle.
     expect(Math.abs(await figure(odren, 'Balance'))).toBeLessThan(0.1);
     await odren.sees('made up by the stand-in: shown, not saved');
+
+    await choose(odren, 'Seam', 'straight');
+    await choose(odren, 'It skips', 'every sixth');
+    await choose(odren, 'Loops hang below', 'three');
+    await odren.click('Take its pictures');
+    await odren.sees('From above: it skips every 6 stitches.');
+    await odren.sees('Neither the bobbin nor a spool turns once in that.');
+    await odren.sees('Thread hangs loose beside the seam: it covers ');
+    const loose = await odren.page.evaluate(
+      () => /Loose thread, mm²\s+none\s+([\d.]+) in 2 loops/.exec(document.body.innerText)?.[1],
+    );
+    // Two of the rings touch: 1.6 and 1.2 mm² of thread beside the seam, and 2.
+    expect(Math.abs(Number(loose) / 4.7 - 1)).toBeLessThan(0.3);
+    expect(await odren.audit()).toEqual([]);
     expect(odren.complaints).toEqual([]);
   });
 

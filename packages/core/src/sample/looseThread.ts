@@ -25,9 +25,11 @@ export interface LooseThread {
 /** Thread farther from the line than this, in millimetres, is no part of the seam: beside a zigzag's swings as well. Ours. */
 const BESIDE = 0.75;
 /** What covers less than this, in square millimetres, is lint. Ours. */
-const LEAST_LOOP = 0.5;
+const LEAST_LOOP = 0.3;
 /** A place holds a thread as wide as this part of a sewing thread, and not a hair. Ours. */
-const AS_WIDE = 0.65;
+const AS_WIDE = 0.45;
+/** A pixel that holds less of a thread than this may be fabric. Ours. */
+const LEAST_AMOUNT = 0.15;
 /** Half of the square in which that is looked for, in millimetres. */
 const LOOKED = 0.12;
 /** About a hole this far the other thread is looked for, in millimetres, and over this part of a leg. */
@@ -56,26 +58,30 @@ function loopsOf(
 ): readonly LooseLoop[] {
   const { scale } = strip;
   const { width: wide, height } = strip.planes[0];
-  const reach = Math.max(1, Math.round(LOOKED * scale));
-  const across = 2 * reach + 1;
-  const least = AS_WIDE * Math.min(1, (THREAD_WIDTH * scale) / across);
-  const mask = new Uint8Array(wide * height);
-  for (const colour of [own, other]) {
-    const [weights = []] = unmixing([colour], unlike).weights;
-    const amount = weighed(strip.planes, weights).map((one) => Math.min(1, Math.max(0, one)));
-    const even = boxMean({ width: wide, height, data: amount }, reach).data;
-    for (let at = 0; at < mask.length; at += 1) if ((even[at] ?? 0) > least) mask[at] = 1;
-  }
   const [first, last] = [holes[0]?.along ?? 0, holes.at(-1)?.along ?? 0];
   const middle = (height - 1) / 2;
-  for (let v = 0; v < height; v += 1)
-    for (let u = 0; u < wide; u += 1) {
-      const isBeside = Math.abs(v - middle) > (width / 2 + BESIDE) * scale;
-      const along = u / scale;
-      if (!isBeside || along < first || along > last) mask[v * wide + u] = 0;
-    }
+  const isBeside = (u: number, v: number) =>
+    Math.abs(v - middle) > (width / 2 + BESIDE) * scale && u >= first * scale && u <= last * scale;
+  const amounts = [own, other].map((colour) =>
+    weighed(strip.planes, unmixing([colour], unlike).weights[0] ?? []),
+  );
+  const data = new Float32Array(wide * height);
+  for (let at = 0; at < data.length; at += 1)
+    if (isBeside(at % wide, Math.floor(at / wide)))
+      data[at] = Math.min(1, Math.max(0, ...amounts.map((one) => one[at] ?? 0)));
+  const reach = Math.max(1, Math.round(LOOKED * scale));
+  const least = AS_WIDE * Math.min(1, (THREAD_WIDTH * scale) / (2 * reach + 1));
+  const mask = boxMean({ width: wide, height, data }, reach).data.map((one) =>
+    one > least ? 1 : 0,
+  );
   return componentsOf(mask, wide, height)
-    .map(({ area, x }) => ({ area: area / scale ** 2, along: x / scale - first }))
+    .map(({ left, right, top, bottom, x }) => {
+      let covered = 0;
+      for (let v = Math.max(0, top - reach); v <= Math.min(height - 1, bottom + reach); v += 1)
+        for (let u = Math.max(0, left - reach); u <= Math.min(wide - 1, right + reach); u += 1)
+          if ((data[v * wide + u] ?? 0) > LEAST_AMOUNT) covered += data[v * wide + u] ?? 0;
+      return { area: covered / scale ** 2, along: x / scale - first };
+    })
     .filter(({ area }) => area >= LEAST_LOOP);
 }
 

@@ -6,10 +6,11 @@ import { findCard } from './findCard.ts';
 import { type FlatField, flatten } from './flatten.ts';
 import { type PlaneView, through } from './homography.ts';
 import { inverse3 } from './linear.ts';
-import { assertPicture, type Light, type Picture } from './picture.ts';
+import { assertPicture, type Light, type Picture, type Plane } from './picture.ts';
 import { refused } from './refusal.ts';
 import { type RulerMarks, ruledPlane } from './ruler.ts';
 import { quantile } from './spacing.ts';
+import { unlikenessOf } from './unmix.ts';
 
 /** More pixels a millimetre tell no more. */
 const MOST_SCALE = 10;
@@ -113,26 +114,39 @@ function inFlat(at: Point, { toPicture }: PlaneView, corner: Point, scale: numbe
   return { x: (x - corner.x) * scale, y: (y - corner.y) * scale };
 }
 
-/** How far from the fabric's colour a place is, with its neighbours. @throws CoreFault `not-on-picture` */
-function colourAt({ planes, fabric, scale }: FlatField, at: Point): Light {
+/**
+ * How far from the fabric's colour the thread at a place is: near it the place that is most unlike the fabric, for nobody
+ * points at a thread's very middle. @throws CoreFault `not-on-picture`
+ */
+function colourAt({ planes, fabric, scale, unlike }: FlatField, at: Point): Light {
   const { width, height } = planes[0];
-  const reach = Math.max(1, Math.round(POINTED * scale));
+  const [reach, near] = [Math.max(1, Math.round(THREAD * scale)), Math.round(NEAR * scale)];
   const [x, y] = [Math.round(at.x), Math.round(at.y)];
-  if (x < reach || y < reach || x >= width - reach || y >= height - reach)
+  const edge = reach + near;
+  if (x < edge || y < edge || x >= width - edge || y >= height - edge)
     throw refused('not-on-picture');
-  return planes.map(({ data }, part) => {
-    let [sum, count] = [0, 0];
-    for (let v = y - reach; v <= y + reach; v += 1)
-      for (let u = x - reach; u <= x + reach; u += 1) {
-        sum += data[v * width + u] ?? 0;
-        count += 1;
-      }
-    return sum / count - (fabric[part] ?? 0);
-  }) as unknown as Light;
+  let best: { readonly light: Light; readonly unlike: number } | undefined;
+  for (let v = y - near; v <= y + near; v += 1)
+    for (let u = x - near; u <= x + near; u += 1) {
+      const light = planes.map(
+        (one, part) => meanAbout(one, u, v, reach) - (fabric[part] ?? 0),
+      ) as unknown as Light;
+      const far = unlikenessOf(light, unlike);
+      if (!best || far > best.unlike) best = { light, unlike: far };
+    }
+  return best?.light ?? [0, 0, 0];
 }
 
-/** Looked at about what was pointed at, in millimetres: within a thread's width. */
-const POINTED = 0.1;
+function meanAbout({ width, data }: Plane, x: number, y: number, reach: number): number {
+  let sum = 0;
+  for (let v = y - reach; v <= y + reach; v += 1)
+    for (let u = x - reach; u <= x + reach; u += 1) sum += data[v * width + u] ?? 0;
+  return sum / (2 * reach + 1) ** 2;
+}
+
+/** Half of a square within a thread's width, in millimetres; and so near to it somebody points. Ours. */
+const THREAD = 0.1;
+const NEAR = 0.4;
 
 /** Bare paper above and below the frame, between the marks. */
 const PAPER_STRIPS = [

@@ -161,10 +161,10 @@ export const sample = {
       spool:
         'That spool turns once in that: look at its rim, its pin and felt, and its net or cap.',
     } as const satisfies Record<TurningPart, string>,
-    turnsNone: (isSpool: boolean) =>
-      isSpool
-        ? 'Neither a bobbin nor that spool turns once in that.'
-        : 'No bobbin turns once in that; measure the spool.',
+    turnsNone: {
+      askSpool: 'No bobbin turns once in that. Measure the spool.',
+      nothing: 'Neither the bobbin nor a spool turns once in that.',
+    },
     notTheHook: 'It is not the hook: that turns at least once a stitch.',
     spool: 'Spool, across its winding',
     spoolHint: 'One that turns as thread is drawn from it.',

@@ -41,7 +41,17 @@ export function PatternPart({
             {turns.map((one) => (
               <p key={one}>{words.turns[one]}</p>
             ))}
-            {turns.length === 0 && <p>{words.turnsNone(isSpool && spool !== undefined)}</p>}
+            {turns.length === 0 && (
+              <p>
+                {
+                  words.turnsNone[
+                    spool === undefined && thread[1] > Math.PI * SPOOL.least
+                      ? 'askSpool'
+                      : 'nothing'
+                  ]
+                }
+              </p>
+            )}
           </div>
         );
       })}

@@ -37,13 +37,13 @@ export function pointsIn(
   what: PointedWhat,
   { ruler, thread }: PointedAt,
 ): readonly SetPoint[] {
-  if (what === 'thread' && thread) return [{ id: 'thread', ...thread }];
+  if (what === 'thread' && thread) return [{ id: 'thread', ...drawn(thread) }];
   if (what === 'ruler' && ruler)
     return [
-      { id: 'firstMark', ...ruler.marks[0] },
-      { id: 'secondMark', ...ruler.marks[1] },
-      { id: 'start', ...ruler.ends[0] },
-      { id: 'end', ...ruler.ends[1] },
+      { id: 'firstMark', ...drawn(ruler.marks[0]) },
+      { id: 'secondMark', ...drawn(ruler.marks[1]) },
+      { id: 'start', ...drawn(ruler.ends[0]) },
+      { id: 'end', ...drawn(ruler.ends[1]) },
     ];
   return AT_FIRST[what].map(({ id, x, y }) => ({ id, x: x * width, y: y * height }));
 }
@@ -52,12 +52,27 @@ export function pointsIn(
 export function pointedOf(points: readonly SetPoint[], millimetres: number): PointedAt | undefined {
   const at = (id: PointId) => points.find((one) => one.id === id);
   const thread = at('thread');
-  if (thread) return { thread };
+  if (thread) return { thread: measured(thread) };
   const [first, second, start, end] = [at('firstMark'), at('secondMark'), at('start'), at('end')];
   if (!first || !second || !start || !end) return undefined;
   const isOne = (one: Point, other: Point) => Math.hypot(one.x - other.x, one.y - other.y) < 1;
   if (isOne(first, second) || isOne(start, end)) return undefined;
-  return { ruler: { marks: [first, second], millimetres, ends: [start, end] } };
+  return {
+    ruler: {
+      marks: [measured(first), measured(second)],
+      millimetres,
+      ends: [measured(start), measured(end)],
+    },
+  };
+}
+
+/** Where a pixel's middle is drawn: measured it lies at whole numbers, drawn half a pixel farther. */
+function drawn({ x, y }: Point): Point {
+  return { x: x + 0.5, y: y + 0.5 };
+}
+
+function measured({ x, y }: Point): Point {
+  return { x: x - 0.5, y: y - 0.5 };
 }
 
 /** Which of the points lies nearest to a place. */
