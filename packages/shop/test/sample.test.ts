@@ -40,6 +40,10 @@ describe('a sewn sample that was measured', () => {
       stitches: 31,
       skips: 2,
     });
+    // What hangs over a hole hides its stitch.
+    const hidden = { ...face(3), loose: 4 };
+    expect(countOf({ faces: { top: face(1), bottom: hidden } }).skips).toBe(1);
+    expect(countOf({ faces: { bottom: hidden } }).skips).toBe(3);
   });
 
   it('shows the other thread from a quarter on, and is in the middle up to a tenth', () => {

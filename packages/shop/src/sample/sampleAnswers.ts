@@ -25,15 +25,19 @@ const SEEN_BY: Readonly<Partial<Record<FindingId, 'skips' | 'under' | 'top'>>> =
 /** Said where anything at all is wrong with it. */
 const ANY_WRONG = 'straight-bad' satisfies FindingId;
 
-/** How much was sewn, and how often it skipped: a side on which a skip was overlooked takes none back. */
+/**
+ * How much was sewn, and how often it skipped: a side on which a skip was overlooked takes none back. Thread that hangs over a
+ * hole hides it: where one side is clear of it, that one is believed.
+ */
 export function countOf({ faces }: Pick<KeptSample, 'faces'>): {
   readonly stitches: number;
   readonly skips: number;
 } {
   const sides = [faces.top, faces.bottom].filter((face) => face !== undefined);
+  const clear = sides.filter(({ loose = 0 }) => loose === 0);
   return {
     stitches: Math.max(0, ...sides.map(({ stitches }) => stitches)),
-    skips: Math.max(0, ...sides.map(({ skips }) => skips)),
+    skips: Math.max(0, ...(clear.length > 0 ? clear : sides).map(({ skips }) => skips)),
   };
 }
 
