@@ -16,8 +16,9 @@ import type { Light } from './picture.ts';
 import { sidesOf, singlePitches } from './readHole.ts';
 import type { PictureReading } from './readPicture.ts';
 import { refused } from './refusal.ts';
+import { relit } from './relit.ts';
 import { vertex } from './spacing.ts';
-import { likeness } from './unmix.ts';
+import { ALIKE, likeness } from './unmix.ts';
 import { type Triple, times, whitened, whitening } from './whitened.ts';
 
 /** A balance as it is read from a sample. */
@@ -94,9 +95,6 @@ export function sampleBalance(
 
 type Side = 'top' | 'bottom';
 
-/** More alike than this the two threads cannot be told apart. Ours. */
-const ALIKE = 0.97;
-
 /** Whether both faces show the same thread as their own: sewn with one colour, or drawn over to one side for the most part. */
 function isOneColour({ top, bottom }: Readonly<Record<Side, PictureReading>>): boolean {
   return likeness(asSeenOn(bottom, top), bottom.own, bottom.unlike) > ALIKE;
@@ -116,15 +114,10 @@ function otherwiseLit(
   to: PictureReading,
 ): readonly OtherColour[] {
   const light = solvedUpper(whitening(from.unlike), own);
-  // Without paper in both pictures the fabric, which has two sides alike, is what they have in common.
-  const isByPaper = from.lightFrom === 'paper' && to.lightFrom === 'paper';
-  const lit = (at: number) => (isByPaper ? 1 : (to.fabric[at] ?? 0) / (from.fabric[at] ?? 1));
   return BRIGHT.map((bright) => {
-    const off = light.map(
-      (one, at) => bright * lit(at) * (one + (from.fabric[at] ?? 0)) - (to.fabric[at] ?? 0),
-    );
+    const off = relit(light, from, to, bright);
     const cost = ((bright - 1) / BRIGHT_SPREAD) ** 2 / FREE;
-    return { colour: times(whitening(to.unlike), off as unknown as Light), cost };
+    return { colour: times(whitening(to.unlike), off), cost };
   });
 }
 

@@ -4,11 +4,11 @@ import { THREAD_WIDTH } from './holePicture.ts';
 import { boxMean, type Light } from './picture.ts';
 import type { ReadHole, SeamKind } from './readHole.ts';
 import { refused } from './refusal.ts';
-import { GAP, type Strip, seamStrip, stripOf, threadOf } from './seamLine.ts';
+import { GAP, type Strip, seamStrip, stripOf, THREAD_UNLIKE, threadOf } from './seamLine.ts';
 import { longestStretch, quantile, smoothed } from './spacing.ts';
 import { curveOf, straightened } from './straightened.ts';
 import { BAND, straightHoles } from './straightHoles.ts';
-import { likeness, unlikenessOf, unmixing } from './unmix.ts';
+import { ALIKE, likeness, unlikenessOf, unmixing } from './unmix.ts';
 import { byUsualHole } from './usualHole.ts';
 import { times, whitened, whitening } from './whitened.ts';
 import { zigzagHoles } from './zigzagHoles.ts';
@@ -25,13 +25,9 @@ export interface FaceReading {
   readonly unlike: readonly number[];
 }
 
-/** More alike than this beside the fabric, thread and hole cannot be told apart. Ours. */
-const ALIKE = 0.97;
 /** Half of the thread farther from the line than this, in millimetres, it is a zigzag. Ours. */
 const ZIGZAG = 0.27;
 const LEAST_STITCHES = 6;
-/** What is less unlike the fabric than this, squared, may be it. Ours. */
-const LEAST_UNLIKE = 14;
 
 /**
  * Finds the seam of a face, its holes and what kind it is.
@@ -42,7 +38,7 @@ export function readFace(flat: FlatField, pointed?: Light): FaceReading {
   const widest = seamStrip(flat);
   if (!widest) throw refused('no-seam');
   const { fabric, unlike } = flat;
-  if (pointed && unlikenessOf(pointed, unlike) < LEAST_UNLIKE) throw refused('not-a-thread');
+  if (pointed && unlikenessOf(pointed, unlike) < THREAD_UNLIKE) throw refused('not-a-thread');
   const own = pointed ?? ownColour(widest, unlike);
   const dark = holeIn(fabric);
   const ends = Math.abs(likeness(own, dark, unlike)) < ALIKE ? [own, dark] : [own];

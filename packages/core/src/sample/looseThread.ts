@@ -3,9 +3,10 @@ import { THREAD_WIDTH } from './holePicture.ts';
 import { boxMean, type Light, weighed } from './picture.ts';
 import { sidesOf, singlePitches } from './readHole.ts';
 import type { PictureReading } from './readPicture.ts';
+import { relit } from './relit.ts';
 import type { Strip } from './seamLine.ts';
 import { componentsOf } from './threshold.ts';
-import { likeness, unmixing } from './unmix.ts';
+import { ALIKE, likeness, unmixing } from './unmix.ts';
 
 /** Thread that lies loose beside the seam: a loop, or a nest of them. */
 export interface LooseLoop {
@@ -36,7 +37,6 @@ const LOOKED = 0.12;
 const ABOUT = { most: 1.3, part: 0.46 } as const;
 /** The other thread is told about a hole to this many square millimetres, or not at all. Ours. */
 const LEAST_SURE = 0.05;
-const ALIKE = 0.97;
 
 /** @param other how far the other thread's colour is from this fabric's */
 export function looseThread(reading: PictureReading, other: Light): LooseThread {
@@ -45,11 +45,7 @@ export function looseThread(reading: PictureReading, other: Light): LooseThread 
 
 /** How far the colour of a face's own thread lies from the fabric of the other face. */
 export function asSeenOn(to: PictureReading, from: PictureReading): Light {
-  const isByPaper = from.lightFrom === 'paper' && to.lightFrom === 'paper';
-  return from.own.map((own, part) => {
-    const [there, here] = [from.fabric[part] ?? 0, to.fabric[part] ?? 0];
-    return (own + there) * (isByPaper ? 1 : here / there) - here;
-  }) as unknown as Light;
+  return relit(from.own, from, to);
 }
 
 function loopsOf(

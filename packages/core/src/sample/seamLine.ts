@@ -25,7 +25,7 @@ const STRIP_REACH = 4.5;
 /** Cells in which the line is sought, in millimetres. */
 const CELL = 0.5;
 /** What is unlike the fabric by so much, squared, is a thread. Ours. */
-const THREAD = 14;
+export const THREAD_UNLIKE = 14;
 const MOST = 80;
 
 /**
@@ -64,7 +64,7 @@ function unlikeness({ planes, fabric, unlike }: FlatField): Plane {
       for (let row = 0; row < 3; row += 1)
         for (let column = 0; column < 3; column += 1)
           square += (off[row] ?? 0) * (unlike[3 * row + column] ?? 0) * (off[column] ?? 0);
-      if (square > THREAD) out.data[at] = Math.min(MOST, square);
+      if (square > THREAD_UNLIKE) out.data[at] = Math.min(MOST, square);
     }
   return out;
 }

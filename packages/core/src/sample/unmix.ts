@@ -1,6 +1,9 @@
 import { inverse3 } from './linear.ts';
 import type { Light } from './picture.ts';
 
+/** More alike than this, beside the fabric, two colours cannot be told apart. Ours. */
+export const ALIKE = 0.97;
+
 /** How much of each colour a pixel holds is a weighed sum of how far it is from the fabric. */
 export interface Unmixing {
   /** Weights of red, green and blue, for each colour that was asked for. */
