@@ -173,6 +173,19 @@ describe('a sewn sample', () => {
       const part = box.width / pixels;
       await odren.page.mouse.move(box.x + part * to.x, box.y + part * to.y, { steps: 3 });
       await odren.page.mouse.up();
+      // A move is drawn when there is time for it: only then does the page measure from there.
+      await odren.page.waitForFunction(
+        (x, y) =>
+          [...document.querySelectorAll('section[aria-label="From above"] fieldset button')].some(
+            ({ textContent }) => {
+              const [, left, top] = /: (\d+), (\d+)$/.exec(textContent) ?? [];
+              return Math.hypot(Number(left) - x, Number(top) - y) < 3;
+            },
+          ),
+        {},
+        to.x,
+        to.y,
+      );
     };
     const [firstMark, secondMark, start, end, thread] = at as [Place, Place, Place, Place, Place];
     await drag([0.25, 0.85], firstMark);

@@ -13,7 +13,7 @@ import {
 import { asSeenOn } from './looseThread.ts';
 import { meanPatch, type PatchPlace } from './patch.ts';
 import type { Light } from './picture.ts';
-import { sidesOf, singlePitches } from './readHole.ts';
+import { aboutHole, sidesOf } from './readHole.ts';
 import type { PictureReading } from './readPicture.ts';
 import { refused } from './refusal.ts';
 import { relit } from './relit.ts';
@@ -29,8 +29,6 @@ export interface SampleBalance {
   readonly error: number;
 }
 
-/** Looked at this far about a hole at most, in millimetres, and over this part of a leg. */
-const REACH = { most: 1.3, part: 0.46 } as const;
 /** A thread on fabric is as wide as was told, by this part: its size says how wide it is when round, pressed flat it is wider. Ours. */
 const WIDTH_SPREAD = 0.12;
 const WIDTHS = [0.8, 0.87, 0.94, 1, 1.06, 1.12, 1.18, 1.25, 1.33] as const;
@@ -134,9 +132,8 @@ function scenesOf({ strip, holes, kind, width: swing, unlike, fabric }: PictureR
   const { scale } = strip;
   const planes = whitened(strip, unlike);
   const hole = times(whitening(unlike), holeIn(fabric));
-  const pitches = singlePitches(holes);
-  const along = pitches.reduce((sum, one) => sum + one, 0) / Math.max(1, pitches.length);
-  const reach = Math.round(Math.min(REACH.most, REACH.part * Math.hypot(along, swing)) * scale);
+  const about = aboutHole(holes, swing);
+  const reach = Math.round(about.reach * scale);
   const sides = sidesOf(holes, kind);
   const middle = (strip.planes[0].height - 1) / 2;
   return (isTaken: (index: number) => boolean): HoleScene => {
@@ -148,7 +145,7 @@ function scenesOf({ strip, holes, kind, width: swing, unlike, fabric }: PictureR
     });
     if (places.length < LEAST_HOLES) throw refused('too-few-stitches', { count: places.length });
     const patch = meanPatch(planes, places, Math.max(3, reach));
-    return { patch, scale, leg: [along, swing], hole };
+    return { patch, scale, leg: [about.along, swing], hole };
   };
 }
 

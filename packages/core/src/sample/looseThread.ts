@@ -1,7 +1,7 @@
 import { holeIn } from './amounts.ts';
 import { THREAD_WIDTH } from './holePicture.ts';
 import { boxMean, type Light, weighed } from './picture.ts';
-import { sidesOf, singlePitches } from './readHole.ts';
+import { aboutHole, sidesOf } from './readHole.ts';
 import type { PictureReading } from './readPicture.ts';
 import { relit } from './relit.ts';
 import type { Strip } from './seamLine.ts';
@@ -33,8 +33,6 @@ const AS_WIDE = 0.45;
 const LEAST_AMOUNT = 0.15;
 /** Half of the square in which that is looked for, in millimetres. */
 const LOOKED = 0.12;
-/** About a hole this far the other thread is looked for, in millimetres, and over this part of a leg. */
-const ABOUT = { most: 1.3, part: 0.46 } as const;
 /** The other thread is told about a hole to this many square millimetres, or not at all. Ours. */
 const LEAST_SURE = 0.05;
 
@@ -93,9 +91,7 @@ function throughOf(
   if (likeness(own, other, unlike) > ALIKE) return undefined;
   const { weights, spreads } = unmixing(ends, unlike);
   const amount = weighed(strip.planes, weights[1] ?? []);
-  const pitches = singlePitches(holes);
-  const along = pitches.reduce((sum, one) => sum + one, 0) / Math.max(1, pitches.length);
-  const reach = Math.min(ABOUT.most, ABOUT.part * Math.hypot(along, width));
+  const { reach } = aboutHole(holes, width);
   const inReach = Math.PI * (reach * strip.scale) ** 2;
   if (((spreads[1] ?? 0) * Math.sqrt(inReach)) / strip.scale ** 2 > LEAST_SURE) return undefined;
   const sides = sidesOf(holes, kind);

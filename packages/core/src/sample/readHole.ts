@@ -9,11 +9,28 @@ export interface ReadHole {
 }
 
 /** How far along the seam it is from each hole to the next, where no stitch was skipped between them. */
-export function singlePitches(holes: readonly ReadHole[]): readonly number[] {
+function singlePitches(holes: readonly ReadHole[]): readonly number[] {
   return holes.flatMap((hole, index) => {
     const next = holes[index + 1];
     return next && hole.steps === 1 ? [next.along - hole.along] : [];
   });
+}
+
+/** Looked at this far about a hole at most, in millimetres, and over this part of a leg. */
+const ABOUT = { most: 1.3, part: 0.46 } as const;
+
+/**
+ * How far a stitch goes along the seam in the mean, where none was skipped, and how far about a hole it is looked at: nearer
+ * to this hole than to the next.
+ * @param swing between the swings of a zigzag
+ */
+export function aboutHole(
+  holes: readonly ReadHole[],
+  swing: number,
+): { readonly along: number; readonly reach: number } {
+  const pitches = singlePitches(holes);
+  const along = pitches.reduce((sum, one) => sum + one, 0) / Math.max(1, pitches.length);
+  return { along, reach: Math.min(ABOUT.most, ABOUT.part * Math.hypot(along, swing)) };
 }
 
 /**

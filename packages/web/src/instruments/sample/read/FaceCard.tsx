@@ -22,9 +22,11 @@ export function FaceCard({
   readonly sample: Sample;
 }) {
   const words = instruments.sample;
-  const [pointing, setPointing] = useState<PointedWhat>();
+  const [begun, setBegun] = useState<{ readonly what: PointedWhat; readonly picture: Blob }>();
   const isTaken = face.kind === 'read' || face.kind === 'refused';
   const picture = isTaken ? face.picture : undefined;
+  // Points belong to their picture: with another one nothing is pointed at.
+  const pointing = begun?.picture === picture ? begun?.what : undefined;
   const chooser = (label: string) => (
     <PictureChooser label={label} onFile={(file) => take(side, file)} />
   );
@@ -65,9 +67,9 @@ export function FaceCard({
           picture={picture}
           side={side}
           before={face.pointed}
-          onLeave={() => setPointing(undefined)}
+          onLeave={() => setBegun(undefined)}
           onPointed={(pointed) => {
-            setPointing(undefined);
+            setBegun(undefined);
             take(side, picture, { ...face.pointed, ...pointed });
           }}
         />
@@ -79,7 +81,7 @@ export function FaceCard({
               <Button
                 key={what}
                 look={face.kind === 'refused' ? 'plain' : 'quiet'}
-                onClick={() => setPointing(what)}
+                onClick={() => setBegun({ what, picture })}
               >
                 {words.pointing[what].begin}
               </Button>
