@@ -204,6 +204,7 @@ export {
 } from './needle/wear.ts';
 export { type Bill, billOf, money, type Rates } from './price/bill.ts';
 export { type SampleBalance, sampleBalance } from './sample/balance.ts';
+export { agreedFaces } from './sample/bothFaces.ts';
 export { CARD } from './sample/card.ts';
 export {
   fisherChance,

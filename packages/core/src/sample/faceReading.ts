@@ -8,8 +8,9 @@ import { GAP, type Strip, seamStrip, stripOf, THREAD_UNLIKE, threadOf } from './
 import { longestStretch, quantile, smoothed } from './spacing.ts';
 import { curveOf, straightened } from './straightened.ts';
 import { BAND, straightHoles } from './straightHoles.ts';
+import { unlikeBeside } from './unlikeBeside.ts';
 import { ALIKE, likeness, unlikenessOf, unmixing } from './unmix.ts';
-import { byUsualHole } from './usualHole.ts';
+import { byUsualHole, type SeamHoles, type Usual } from './usualHole.ts';
 import { times, whitened, whitening } from './whitened.ts';
 import { zigzagHoles } from './zigzagHoles.ts';
 
@@ -18,6 +19,8 @@ export interface FaceReading {
   readonly strip: Strip;
   readonly kind: SeamKind;
   readonly holes: readonly ReadHole[];
+  /** What a usual hole of it looks like; nothing where there were too few. */
+  readonly usual: Usual | undefined;
   /** Millimetres between the swings; nothing of a straight seam. */
   readonly width: number;
   /** How far its own thread's colour is from the fabric's. */
@@ -37,11 +40,12 @@ const LEAST_STITCHES = 6;
 export function readFace(flat: FlatField, pointed?: Light): FaceReading {
   const widest = seamStrip(flat);
   if (!widest) throw refused('no-seam');
-  const { fabric, unlike } = flat;
+  const { fabric } = flat;
+  const unlike = unlikeBeside(widest, BESIDE, flat.unlike);
   if (pointed && unlikenessOf(pointed, unlike) < THREAD_UNLIKE) throw refused('not-a-thread');
   const own = pointed ?? ownColour(widest, unlike);
   const dark = holeIn(fabric);
-  const ends = Math.abs(likeness(own, dark, unlike)) < ALIKE ? [own, dark] : [own];
+  const ends = Math.abs(likeness(own, dark, flat.unlike)) < ALIKE ? [own, dark] : [own];
   const mix = unmixing(ends, unlike);
   // Of a millimetre of thread: many pixels together show what one does not.
   const contrast = (Math.sqrt(THREAD_WIDTH) * flat.scale) / (mix.spreads[0] ?? 1);
@@ -49,14 +53,12 @@ export function readFace(flat: FlatField, pointed?: Light): FaceReading {
   const along = seamStrip(flat, threadOf(flat, mix)) ?? widest;
   const strip = cropped(flat, along, amountOf(along, mix, 0));
   const { mass, noise } = steadied(strip, amountOf(strip, mix, 0));
-  const kind = lateralSpread(strip, mass, noise) > ZIGZAG ? 'zigzag' : 'straight';
   const clear = mass.map((one) => (one > CLEAR * noise ? one : 0));
   const amounts = { mass, clear, rest: restOf(strip, own, unlike) };
+  const kind = lateralSpread(strip, mass, noise) > ZIGZAG ? 'zigzag' : 'straight';
   const rough = kind === 'straight' ? straightHoles(strip, amounts) : zigzagHoles(strip, amounts);
-  const even = straightened(flat, strip, rough, kind) ?? { strip, holes: rough };
-  const white = whitened(even.strip, unlike);
-  const usual = byUsualHole(white, strip.scale, even.holes, kind, times(whitening(unlike), dark));
-  const found = { ...usual, holes: withoutStrayEnds(even.strip, usual.holes, kind) };
+  const even = settledSeam(flat, strip, rough, kind);
+  const found = { ...even, holes: withoutStrayEnds(even.strip, even.holes, kind) };
   const count = found.holes.reduce((sum, { steps }) => sum + steps, 0);
   if (count < LEAST_STITCHES) throw refused('too-few-stitches', { count });
   const line = lineColour(even.strip, found.holes, kind);
@@ -65,7 +67,28 @@ export function readFace(flat: FlatField, pointed?: Light): FaceReading {
   const thread = weights.reduce((sum, one, at) => sum + one * (line[at] ?? 0), 0);
   if (thread < LEAST_THREAD) throw refused('fabric-colour', { contrast, thread });
   const threadColour = line.map((one) => one / THREAD_WIDTH) as unknown as Light;
-  return { strip: even.strip, kind, ...found, own: threadColour, unlike };
+  return { kind, ...found, own: threadColour, unlike: flat.unlike };
+}
+
+/**
+ * Finds each hole again by what a usual one looks like, on a strip that runs along those found before: where a rough one lies
+ * across the seam is hardly known.
+ */
+function settledSeam(
+  flat: FlatField,
+  strip: Strip,
+  rough: readonly ReadHole[],
+  kind: SeamKind,
+): SeamHoles & { readonly strip: Strip } {
+  const rows = whitening(flat.unlike);
+  const dark = times(rows, holeIn(flat.fabric));
+  const settled = (from: { strip: Strip; holes: readonly ReadHole[] }, isRough: boolean) => {
+    const laid = straightened(flat, from.strip, from.holes, kind) ?? from;
+    const white = whitened(laid.strip, flat.unlike);
+    const found = byUsualHole(white, strip.scale, laid.holes, kind, dark, isRough);
+    return { strip: laid.strip, ...found };
+  };
+  return settled(settled({ strip, holes: rough }, true), false);
 }
 
 /** At an end, where only one leg shows what a hole is, what lies off the seam is none. */
@@ -86,7 +109,7 @@ const LEAST_THREAD = 0.06;
 /** Where a thread lies is told by what stands out this much from the fabric's unevenness. Ours. */
 const CLEAR = 2;
 /** A millimetre of thread this much over the fabric's unevenness is seen. Ours. */
-const LEAST_CONTRAST = 4.5;
+const LEAST_CONTRAST = 4;
 /** Along so much of the seam thread is looked for at once, in millimetres, and as this part of what is usual. Ours. */
 const STRETCH = { length: 3, part: 0.2 } as const;
 /** So much bare fabric stays on the strip beyond its ends, in millimetres. */

@@ -15,6 +15,8 @@ export const REGULAR = 0.12;
 
 /** Shortest and longest spacing that is looked for as a part of the best: a multiple repeats as well. */
 const AS_GOOD = 0.62;
+/** Of how like itself a swing is after a multiple of its spacing, what it is after the spacing itself, though some are missing. Ours. */
+const LIKE_PART = 0.15;
 /** What a missing mark costs against one that is seen, which brings 1; and an uneven spacing, by its spread. Ours. */
 const MISSING = 0.5;
 const SPREAD = 0.14;
@@ -29,21 +31,12 @@ export function spacingOf(
   least: number,
   most: number,
 ): { readonly spacing: number; readonly regular: number } | undefined {
-  const length = signal.length;
-  const mean = signal.reduce((sum, one) => sum + one, 0) / length;
-  const off = signal.map((one) => one - mean);
-  const power = off.reduce((sum, one) => sum + one * one, 0) / length;
-  const last = Math.min(Math.floor(most), Math.floor(length / 3));
-  if (!(power > 0) || last <= least) return undefined;
-  const alike = Float64Array.from({ length: last + 2 }, (_, lag) => {
-    let sum = 0;
-    for (let at = 0; at + lag < length; at += 1) sum += (off[at] ?? 0) * (off[at + lag] ?? 0);
-    return sum / (length - lag) / power;
-  });
-  const at = (lag: number) => alike[lag] ?? 0;
+  const last = Math.min(Math.floor(most), Math.floor(signal.length / 3));
+  const at = likeItselfAt(signal, last);
+  if (!at || last <= least) return undefined;
   const peaks: number[] = [];
   for (let lag = Math.max(2, Math.floor(least)); lag <= last; lag += 1)
-    if (at(lag) > at(lag - 1) && at(lag) >= at(lag + 1) && at(lag) > 0) peaks.push(lag);
+    if (isPeak(at, lag)) peaks.push(lag);
   const best = Math.max(...peaks.map(at));
   const lag = peaks.find((one) => at(one) >= AS_GOOD * best);
   if (lag === undefined) return undefined;
@@ -51,6 +44,44 @@ export function spacingOf(
     spacing: lag + vertex(at(lag - 1), at(lag), at(lag + 1)),
     regular: Math.min(1, at(lag)),
   };
+}
+
+/**
+ * The spacing of a signal that swings, where a multiple of it was found because some swings are missing: at a part of its own
+ * spacing what swings is unlike itself.
+ */
+export function swingSpacing(signal: Float64Array, spacing: number): number {
+  const at = likeItselfAt(signal, Math.ceil(spacing));
+  if (!at) return spacing;
+  for (const parts of [4, 3, 2]) {
+    const [first, last] = [0.92, 1.08].map((one) => Math.round((one * spacing) / parts)) as [
+      number,
+      number,
+    ];
+    for (let lag = Math.max(2, first); lag <= last; lag += 1)
+      if (isPeak(at, lag) && at(lag) >= LIKE_PART * at(Math.round(spacing)))
+        return lag + vertex(at(lag - 1), at(lag), at(lag + 1));
+  }
+  return spacing;
+}
+
+/** How like itself a signal is so many samples on, from -1 to 1; nothing where it is all alike. */
+function likeItselfAt(signal: Float64Array, last: number): ((lag: number) => number) | undefined {
+  const length = signal.length;
+  const mean = signal.reduce((sum, one) => sum + one, 0) / length;
+  const off = signal.map((one) => one - mean);
+  const power = off.reduce((sum, one) => sum + one * one, 0) / length;
+  if (!(power > 0)) return undefined;
+  const alike = Float64Array.from({ length: Math.max(0, last) + 2 }, (_, lag) => {
+    let sum = 0;
+    for (let at = 0; at + lag < length; at += 1) sum += (off[at] ?? 0) * (off[at + lag] ?? 0);
+    return sum / (length - lag) / power;
+  });
+  return (lag) => alike[lag] ?? 0;
+}
+
+function isPeak(at: (lag: number) => number, lag: number): boolean {
+  return at(lag) > at(lag - 1) && at(lag) >= at(lag + 1) && at(lag) > 0;
 }
 
 /**

@@ -15,8 +15,8 @@ import type { Triple, Whitened } from './whitened.ts';
 /** How holes are compared: about each of them, in millimetres, the middle most. Ours. */
 const REACH = 0.75;
 const BELL = 0.34;
-/** Looked for this far beside where its side's holes lie, in millimetres. */
-const BESIDE = 0.4;
+/** Looked for this far beside where it should lie, in millimetres: a straight seam's thread leads to its holes. Ours. */
+const BESIDE = { straight: 0.25, zigzag: 0.4, rough: 0.75 } as const;
 /** What is less like a usual hole than this, of no stitch 0 and of a usual hole 1, is none. Ours. */
 const CAUGHT = 0.45;
 /** Farther from where it was than this, in millimetres, it is another one. */
@@ -26,63 +26,88 @@ const LEAST_USUAL = 4;
 
 export interface SeamHoles {
   readonly holes: readonly ReadHole[];
+  /** What a usual hole of it looks like; nothing where there were too few. */
+  readonly usual: Usual | undefined;
   /** Between the sides of a zigzag, in millimetres; nothing for a straight seam. */
   readonly width: number;
 }
 
 /** Of the seam on the strip: a straight one has one side, whose holes are not mirrored. */
-interface Side {
+export interface SeamSide {
   readonly side: 1 | -1;
+  /** Where its holes lie in the middle. */
   readonly across: number;
+  /** Where one should lie, so far along the seam; and how far beside it one is looked for. */
+  readonly acrossAt: (along: number) => number;
+  readonly beside: number;
 }
 
 /**
  * Finds each hole again by what a usual one looks like: the mean of all, laid on each other. Where a place on the seam is
  * like it there was a stitch, where it is like a leg that passes there was none.
  * @param dark what a hole's colour is, whitened
+ * @param isRough where the holes lie across is hardly known
  */
 export function byUsualHole(
   planes: Whitened,
   scale: number,
-  rough: readonly ReadHole[],
+  before: readonly ReadHole[],
   kind: SeamKind,
   dark: Triple,
+  isRough: boolean,
 ): SeamHoles {
-  let holes = rough;
-  for (let round = 0; round < ROUNDS; round += 1) {
-    const sides = seamSides(holes, kind);
-    const usual = usualOf(planes, scale, holes, sides, dark);
-    if (!usual) break;
-    holes = foundAgain(planes, scale, holes, sides, usual);
-  }
+  const sides = seamSides(before, kind, isRough);
+  const usual = usualOf(planes, scale, before, sides, dark);
+  const holes = usual ? foundAgain(planes, scale, before, sides, usual) : before;
   const [left, right] = seamSides(holes, kind);
-  return { holes, width: right && left ? right.across - left.across : 0 };
+  return { holes, usual, width: right ? right.across - left.across : 0 };
 }
 
-const ROUNDS = 2;
-
 /** Where the holes of each side lie: half of them to either side of it. */
-function seamSides(holes: readonly ReadHole[], kind: SeamKind): readonly Side[] {
-  if (kind === 'straight') return [{ side: 1, across: 0 }];
+export function seamSides(
+  holes: readonly ReadHole[],
+  kind: SeamKind,
+  isRough = false,
+): readonly [SeamSide, ...SeamSide[]] {
+  if (kind === 'straight')
+    return [{ side: 1, across: 0, acrossAt: alongThread(holes), beside: BESIDE.straight }];
   const sides = sidesOf(holes, kind);
   const of = (side: -1 | 1) =>
     quantile(
       holes.flatMap(({ across }, index) => (sides[index] === side ? [across] : [])),
       0.5,
     );
-  return [
-    { side: 1, across: of(-1) },
-    { side: -1, across: of(1) },
-  ];
+  const at = (side: -1 | 1): SeamSide => {
+    const across = of(side);
+    return {
+      side: side === 1 ? -1 : 1,
+      across,
+      acrossAt: () => across,
+      beside: isRough ? BESIDE.rough : BESIDE.zigzag,
+    };
+  };
+  return [at(-1), at(1)];
 }
 
-function sideOf({ across }: ReadHole, sides: readonly Side[]): Side {
+/** Where a straight seam's thread lies, from each hole to the next. */
+function alongThread(holes: readonly ReadHole[]): (along: number) => number {
+  return (along) => {
+    const index = holes.findIndex((one) => one.along > along);
+    const [before, after] = [holes[index - 1], holes[index]];
+    if (!before || !after) return (index === 0 ? after : holes.at(-1))?.across ?? 0;
+    const part = (along - before.along) / (after.along - before.along);
+    return before.across + part * (after.across - before.across);
+  };
+}
+
+function sideOf({ across }: ReadHole, sides: readonly SeamSide[]): SeamSide {
   return sides.reduce((nearest, one) =>
     Math.abs(one.across - across) < Math.abs(nearest.across - across) ? one : nearest,
   );
 }
 
-interface Usual {
+/** What a usual hole looks like, whitened, and how it is compared. */
+export interface Usual {
   readonly hole: Patch;
   /** What there is where no stitch was: a hole that a leg passes; of a zigzag bare fabric. */
   readonly none: Patch;
@@ -103,7 +128,7 @@ function usualOf(
   planes: Whitened,
   scale: number,
   holes: readonly ReadHole[],
-  sides: readonly Side[],
+  sides: readonly SeamSide[],
   dark: Triple,
 ): Usual | undefined {
   const reach = Math.max(3, Math.round(REACH * scale));
@@ -152,7 +177,7 @@ function foundAgain(
   planes: Whitened,
   scale: number,
   before: readonly ReadHole[],
-  sides: readonly Side[],
+  sides: readonly SeamSide[],
   usual: Usual,
 ): readonly ReadHole[] {
   const middle = (planes[0].height - 1) / 2;
@@ -164,8 +189,12 @@ function foundAgain(
       const marked = signal.map((one) => (one - CAUGHT) / (1 - CAUGHT));
       return spacedMarks(marked, spacing).at.flatMap((at) => {
         const row = rows[Math.round(at)] ?? middle;
-        const place = caughtAt(planes, scale, of, usual, { u: at, v: row, side: of.side });
-        return place ? [{ ...place, of }] : [];
+        const { place, sure } = seenHole(planes, scale, of, usual, {
+          u: at,
+          v: row,
+          side: of.side,
+        });
+        return sure > 0 ? [{ ...place, of }] : [];
       });
     })
     .toSorted((a, b) => a.u - b.u);
@@ -196,7 +225,7 @@ const WORSE_HALF = 0.3;
 function likeUsual(
   planes: Whitened,
   scale: number,
-  { side, across }: Side,
+  { side, acrossAt, beside }: SeamSide,
   usual: Usual,
 ): { readonly signal: Float64Array; readonly rows: Int32Array } {
   const { reach } = usual.hole;
@@ -205,10 +234,11 @@ function likeUsual(
   const { kernel, before, after } = kernelOf(usual);
   const signal = new Float64Array(width);
   const rows = new Int32Array(width);
-  const [first, last] = [across - BESIDE, across + BESIDE].map((one) =>
-    Math.round((height - 1) / 2 + one * scale),
-  ) as [number, number];
   for (let u = 0; u < width; u += 1) {
+    const across = acrossAt(u / scale);
+    const [first, last] = [across - beside, across + beside].map((one) =>
+      Math.round((height - 1) / 2 + one * scale),
+    ) as [number, number];
     let [best, row] = [Number.NEGATIVE_INFINITY, first];
     const [from, to] = [Math.max(-reach, -u), Math.min(reach, width - 1 - u)];
     for (let v = first; v <= last; v += 1) {
@@ -231,16 +261,23 @@ function likeUsual(
   return { signal, rows };
 }
 
-/** Where a stitch lies, if what is there is more like one than like a hole that the threads passed (likelihood ratio). */
-function caughtAt(
+/** Where a hole fits best near a place, and how sure it is that the threads caught there: a logarithm, below nothing where they rather passed. */
+interface SeenHole {
+  readonly place: PatchPlace;
+  readonly sure: number;
+}
+
+/** Holds a place against a usual hole and against a hole that the threads passed. */
+export function seenHole(
   planes: Whitened,
   scale: number,
-  { across }: Side,
+  { acrossAt, beside }: SeamSide,
   { hole, none, bell, isBare }: Usual,
   from: PatchPlace,
-): PatchPlace | undefined {
+): SeenHole {
   const { reach } = hole;
   const middle = (planes[0].height - 1) / 2;
+  const across = acrossAt(from.u / scale);
   /** Of all rows the one where it fits best, and there to a part of a pixel. */
   const bestAs = (as: Patch) => {
     let best = { place: from, misfit: Number.POSITIVE_INFINITY };
@@ -249,8 +286,8 @@ function caughtAt(
       if (misfit < best.misfit) best = { place, misfit };
     };
     for (
-      let v = Math.round(middle + (across - BESIDE) * scale);
-      v <= middle + (across + BESIDE) * scale;
+      let v = Math.round(middle + (across - beside) * scale);
+      v <= middle + (across + beside) * scale;
       v += 1
     )
       tried({ ...from, v });
@@ -262,8 +299,14 @@ function caughtAt(
   const passed = isBare
     ? misfitOf(patchAt(planes, caught.place, reach), none, bell)
     : bestAs(none).misfit;
-  return caught.misfit < passed ? caught.place : undefined;
+  return {
+    place: caught.place,
+    sure: Math.log((passed + LEAST_MISFIT) / (caught.misfit + LEAST_MISFIT)),
+  };
 }
+
+/** No two pieces of fabric are more alike, squared, as it varies by one. Ours. */
+const LEAST_MISFIT = 0.2;
 
 function mixed(one: number, other: number): number {
   return (1 - WORSE_HALF) * Math.max(one, other) + WORSE_HALF * Math.min(one, other);

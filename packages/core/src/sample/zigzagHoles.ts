@@ -10,6 +10,7 @@ import {
   smoothed,
   spacedMarks,
   spacingOf,
+  swingSpacing,
 } from './spacing.ts';
 
 /** About where the thread turns at either side. */
@@ -21,7 +22,7 @@ export function zigzagHoles(
   const swing = swingOf(strip, mass, widest);
   const found = spacingOf(swing, 2 * SHORTEST * strip.scale, 2 * SPACING.most * strip.scale);
   if (!found || found.regular < REGULAR) throw refused('not-regular', { regular: found?.regular });
-  const { spacing } = found;
+  const spacing = swingSpacing(swing, found.spacing);
   const edges = usualEdges(strip, mass, spacing);
   const [high, low] = [extremeOf(swing, spacing, 1), extremeOf(swing, spacing, -1)];
   const [middle, half] = [(high + low) / 2, (high - low) / 2];
@@ -68,7 +69,7 @@ function withHoles(
 }
 
 /** Half of the band in which a side's holes lie, in millimetres. */
-const HOLE = 0.45;
+const HOLE = 0.8;
 /** How much they count at most beside the turns of the thread. Ours. */
 const MOST_OF_HOLES = 0.5;
 
@@ -137,17 +138,31 @@ function usualEdges(strip: Strip, mass: Float32Array, spacing: number): Edges {
   };
 }
 
-/** Middles of the outermost thread at either side of some columns: where a quarter of what is usual across is reached. */
+/**
+ * Middles of the outermost thread at either side of some columns: outwards from the middle of the seam until a quarter of
+ * what is usual across is no longer reached.
+ */
 function edgesAcross(strip: Strip, mass: Float32Array, from: number, to: number): Edges {
   const { width, height } = strip.planes[0];
   const profile = new Float64Array(height);
   for (let v = 0; v < height; v += 1)
     for (let u = from; u < to; u += 1) profile[v] = (profile[v] ?? 0) + (mass[v * width + u] ?? 0);
-  const most = Math.max(...profile);
-  const inner = [...profile].filter((one) => one > 0.3 * most);
+  const even = smoothed(profile, EVEN * strip.scale);
+  const most = Math.max(...even);
+  const inner = [...even].filter((one) => one > 0.3 * most);
   const least = 0.25 * quantile(inner, 0.5);
-  const first = profile.findIndex((one) => one >= least);
-  const last = height - 1 - [...profile].reverse().findIndex((one) => one >= least);
   const middle = (height - 1) / 2;
-  return { left: (first - middle) / strip.scale, right: (last - middle) / strip.scale };
+  const bare = BARE * strip.scale;
+  const edge = (way: -1 | 1) => {
+    let last = Math.round(middle);
+    for (let v = last; v >= 0 && v < height && Math.abs(v - last) <= bare; v += way)
+      if ((even[v] ?? 0) >= least) last = v;
+    return (last - middle) / strip.scale;
+  };
+  return { left: edge(-1), right: edge(1) };
 }
+
+/** Fabric as wide as this, in millimetres, lies beyond the seam. Ours. */
+const BARE = 0.6;
+/** A profile across is evened out by a bell of this deviation, in millimetres: no row of noise alone is an edge. Ours. */
+const EVEN = 0.1;
