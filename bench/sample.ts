@@ -1,5 +1,11 @@
 import { Transformer } from '@napi-rs/image';
-import { readPicture, sampleBalance, seamMeasures } from '@nodo/core';
+import {
+  agreedFaces,
+  type PictureReading,
+  readPicture,
+  sampleBalance,
+  seamMeasures,
+} from '@nodo/core';
 import { spreadOf } from '../scripts/lib/spread.mjs';
 import { type BenchCase, benchCase, CONDITIONS, type Condition } from './sample/cases.ts';
 import { photograph, type Shown } from './sample/secondRenderer.ts';
@@ -22,9 +28,12 @@ interface Face {
   readonly lengthOff?: number;
   readonly wanderOff?: number;
   readonly widthOff?: number | undefined;
+  readonly skips?: number;
   readonly found: number;
   readonly falsely: number;
 }
+
+const SIDES = ['top', 'bottom'] as const;
 
 function judged(condition: Condition) {
   const cases = Array.from({ length: SEEDS.count }, (_, index) =>
@@ -32,22 +41,25 @@ function judged(condition: Condition) {
   );
   const faces: Face[] = [];
   const balances: number[] = [];
+  const noBalance: string[] = [];
   for (const one of cases) {
-    const read = {
-      top: readingOf(one, 'top'),
-      bottom: readingOf(one, 'bottom'),
-    };
-    faces.push(read.top.face, read.bottom.face);
-    if (read.top.reading && read.bottom.reading) {
-      const { balance } = sampleBalance(
-        { top: read.top.reading, bottom: read.bottom.reading },
-        TOLD_WIDTH,
-      );
-      balances.push(Math.abs(balance - one.balance));
+    const { top, bottom } = { top: readingOf(one, 'top'), bottom: readingOf(one, 'bottom') };
+    if (typeof top === 'string' || typeof bottom === 'string') {
+      for (const face of [top, bottom])
+        faces.push(
+          typeof face === 'string' ? { refused: face, found: 0, falsely: 0 } : faceOf(one, face),
+        );
+      continue;
     }
+    const both = agreedFaces({ top, bottom });
+    faces.push(...SIDES.map((side) => faceOf(one, both[side])));
+    const balance = orCode(() => sampleBalance(both, TOLD_WIDTH).balance);
+    if (typeof balance === 'string') noBalance.push(balance);
+    else balances.push(Math.abs(balance - one.balance));
   }
   const seen = faces.filter(({ refused }) => refused === undefined);
   const skips = sum(cases.map(({ skipped }) => skipped.length)) * 2;
+  const skipsRead = sum(seen.map((face) => face.skips ?? 0));
   const stitches = sum(cases.map(({ stitches }) => stitches)) * 2;
   return {
     pictures: faces.length,
@@ -59,8 +71,11 @@ function judged(condition: Condition) {
     ),
     lengthOff95: spread(seen.map(({ lengthOff }) => lengthOff ?? 1)),
     skips,
-    skipsFound: share(sum(seen.map(({ found }) => found)), skips),
+    skipsRead,
+    skipsFound: share(sum(seen.map(({ found }) => found)), skipsRead),
+    skipsFoundOfAll: share(sum(seen.map(({ found }) => found)), skips),
     falseSkips: share(sum(seen.map(({ falsely }) => falsely)), stitches),
+    balanceRefused: counted(noBalance),
     balanceWithin05: share(balances.filter((off) => off <= 0.05).length, balances.length),
     balanceOff95: spread(balances),
     wanderOff95: spread(seen.map(({ wanderOff }) => wanderOff ?? 1)),
@@ -68,26 +83,32 @@ function judged(condition: Condition) {
   };
 }
 
-function readingOf(one: BenchCase, side: 'top' | 'bottom') {
+/** What was read of a face, or why nothing was. */
+function readingOf(one: BenchCase, side: 'top' | 'bottom'): PictureReading | string {
   const { scene, camera } = one.faces[side];
+  return orCode(() => readPicture(asJpeg(photograph(scene, camera))));
+}
+
+/** What was asked for, or the core's code for why there is none. */
+function orCode<Answer>(answer: () => Answer): Answer | string {
   try {
-    const reading = readPicture(asJpeg(photograph(scene, camera)));
-    const seam = seamMeasures(reading);
-    const { found, falsely } = skipsOf(seam.skips, one.skipped);
-    const face: Face = {
-      isKind: seam.kind === one.kind,
-      lengthOff: Math.abs(seam.length / one.length - 1),
-      wanderOff: Math.abs(seam.wander - one.wander),
-      widthOff: one.kind === 'zigzag' ? Math.abs(seam.width - one.width) : undefined,
-      found,
-      falsely,
-    };
-    return { face, reading };
+    return answer();
   } catch (error) {
-    const refused = error instanceof Error && 'code' in error ? String(error.code) : undefined;
-    if (refused === undefined) throw error;
-    return { face: { refused, found: 0, falsely: 0 } satisfies Face, reading: undefined };
+    if (error instanceof Error && 'code' in error) return String(error.code);
+    throw error;
   }
+}
+
+function faceOf(one: BenchCase, reading: PictureReading): Face {
+  const seam = seamMeasures(reading);
+  return {
+    isKind: seam.kind === one.kind,
+    lengthOff: Math.abs(seam.length / one.length - 1),
+    wanderOff: Math.abs(seam.wander - one.wander),
+    widthOff: one.kind === 'zigzag' ? Math.abs(seam.width - one.width) : undefined,
+    skips: one.skipped.length,
+    ...skipsOf(seam.skips, one.skipped),
+  };
 }
 
 /** Written as JPEG, with the colours kept more coarsely than the light, and read again. */

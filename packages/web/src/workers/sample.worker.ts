@@ -1,4 +1,5 @@
 import {
+  agreedFaces,
   asSeenOn,
   CoreError,
   type LooseThread,
@@ -25,9 +26,13 @@ import { type PictureAsked, pictureAsked, standInAsked } from './questions.ts';
 export type SampleStage = 'picture' | 'card' | 'seam';
 
 /** One side of a sample as it was read. */
-export interface FaceRead {
+export interface FaceRead extends FaceSeen {
   /** The size of the picture that stitches are placed in, in pixels. */
   readonly size: { readonly width: number; readonly height: number };
+}
+
+/** What is seen of a side. */
+export interface FaceSeen {
   readonly seam: SeamMeasures;
   readonly stitches: readonly SeenStitch[];
   /** What the balance is read from, with the other side's. */
@@ -36,6 +41,10 @@ export interface FaceRead {
 
 /** What both sides of a sample tell together. */
 export interface BothRead {
+  /** Each side once more, with the skips that both agree on. */
+  readonly faces: Readonly<Record<SampleSide, FaceSeen>>;
+  /** Holes at which each side surely shows something else. */
+  readonly atOdds: number;
   readonly balance: SampleAnswer<SampleBalance>;
   readonly loose: Readonly<Record<SampleSide, LooseThread>>;
 }
@@ -65,27 +74,26 @@ const reader = {
       onStage('seam');
       const reading = readSampleField(field, there);
       const { width, height } = pixels;
-      const seam = seamMeasures(reading);
-      return {
-        size: { width, height },
-        seam,
-        stitches: seenStitches(reading, seam, side),
-        reading,
-      };
+      return { size: { width, height }, ...faceSeen(reading, side) };
     });
   },
 
   /** @param threadWidth of both threads, in millimetres, where it is known */
   both: (
-    faces: Readonly<Record<SampleSide, PictureReading>>,
+    alone: Readonly<Record<SampleSide, PictureReading>>,
     threadWidth: number | undefined,
-  ): BothRead => ({
-    balance: orRefused(() => sampleBalance(faces, threadWidth)),
-    loose: {
-      top: looseThread(faces.top, asSeenOn(faces.top, faces.bottom)),
-      bottom: looseThread(faces.bottom, asSeenOn(faces.bottom, faces.top)),
-    },
-  }),
+  ): BothRead => {
+    const { top, bottom, atOdds } = agreedFaces(alone);
+    return {
+      atOdds,
+      faces: { top: faceSeen(top, 'top'), bottom: faceSeen(bottom, 'bottom') },
+      balance: orRefused(() => sampleBalance({ top, bottom }, threadWidth)),
+      loose: {
+        top: looseThread(top, asSeenOn(top, bottom)),
+        bottom: looseThread(bottom, asSeenOn(bottom, top)),
+      },
+    };
+  },
 
   /** A picture of a sample that nobody sewed. */
   async standIn(asked: MadeUpSample, side: SampleSide): Promise<Blob> {
@@ -97,6 +105,11 @@ const reader = {
     return canvas.convertToBlob(JPEG);
   },
 };
+
+function faceSeen(reading: PictureReading, side: SampleSide): FaceSeen {
+  const seam = seamMeasures(reading);
+  return { seam, stitches: seenStitches(reading, seam, side), reading };
+}
 
 interface Opened {
   readonly pixels: ImageData;

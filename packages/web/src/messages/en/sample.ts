@@ -176,6 +176,10 @@ export const sample = {
     balance: (value: number, error: number | undefined) =>
       `balance ${signed(value)}${error === undefined ? '' : ` ± ${error.toFixed(2)}`}`,
     oneSide: 'One side alone says nothing of the balance: turn the sample over.',
+    apart: (one: number, other: number) =>
+      `One side shows ${one} stitches, the other ${other}: look at both pictures where a part of the seam was missed.`,
+    atOdds: (holes: number) =>
+      `The sides show something else at ${holes === 1 ? 'one hole' : `${holes} holes`}: was one laid against the arrow, or another seam? The higher count of skips stands.`,
     good: 'A good sew-out: no skip, and no thread shows on the wrong side.',
     under: 'The top thread shows underneath.',
     top: 'The bobbin thread shows on top.',

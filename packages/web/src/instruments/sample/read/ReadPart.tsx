@@ -71,6 +71,7 @@ export function ReadPart() {
           sample={kept === 'no-figure' ? undefined : kept}
           swings={{ left: most('left'), right: most('right') }}
           balance={sample.balance}
+          atOdds={sample.atOdds}
         />
       }
       end={<KeepSample kept={kept} faces={faces} />}

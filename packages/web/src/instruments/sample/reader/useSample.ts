@@ -50,6 +50,8 @@ export interface Sample {
   readonly balance: BalanceState;
   /** What each side shows of the other's thread, once both are read. */
   readonly loose: BothRead['loose'] | undefined;
+  /** Holes at which each side surely shows something else. */
+  readonly atOdds: number;
   /** @param pointed what somebody pointed at in the picture, in its pixels */
   readonly take: (side: SampleSide, picture: Blob, pointed?: PointedAt) => void;
   readonly takeStandIn: (made: MadeUpSample) => void;
@@ -156,9 +158,10 @@ export function useSample(threadWidth: number | undefined): Sample {
   const pair = pairOf(faces);
   const both = pair && bothOf(pair, threadWidth, balanced);
   return {
-    faces,
+    faces: { top: agreedOn('top', faces, both), bottom: agreedOn('bottom', faces, both) },
     balance: pair ? balanceState(both) : { kind: 'none' },
     loose: both?.loose,
+    atOdds: both?.atOdds ?? 0,
     take,
     takeStandIn,
     leaveOut,
@@ -191,6 +194,13 @@ function bothOf(
     balanced.of.bottom === pair.bottom &&
     balanced.threadWidth === threadWidth;
   return isOfThese ? balanced.read : undefined;
+}
+
+/** A side with what both agree on, once they were held against each other. */
+function agreedOn(side: SampleSide, faces: Faces, both: Both | undefined): FaceState {
+  const face = faces[side];
+  const seen = both?.faces?.[side];
+  return seen && face.kind === 'read' ? { ...face, read: { ...face.read, ...seen } } : face;
 }
 
 function balanceState(both: Both | undefined): BalanceState {
