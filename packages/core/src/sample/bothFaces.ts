@@ -1,5 +1,5 @@
 import { leastSquares } from './linear.ts';
-import type { ReadHole } from './readHole.ts';
+import { type ReadHole, singlePitches } from './readHole.ts';
 import type { PictureReading } from './readPicture.ts';
 import { quantile } from './spacing.ts';
 import { type SeamSide, seamSides, seenHole } from './usualHole.ts';
@@ -152,13 +152,7 @@ function lastOf(holes: Numbered): number {
 }
 
 function pitchOf({ holes }: PictureReading): number {
-  return quantile(
-    holes.flatMap((hole, index) => {
-      const next = holes[index + 1];
-      return next && hole.steps === 1 ? [next.along - hole.along] : [];
-    }),
-    0.5,
-  );
+  return quantile(singlePitches(holes), 0.5);
 }
 
 /** A face as it is looked at once more. */
