@@ -6,7 +6,7 @@ import {
   type SampleSide,
 } from '@nodo/core';
 import { proxy } from 'comlink';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { instruments } from '../../../messages/instruments.ts';
 import type {
   BothRead,
@@ -157,8 +157,13 @@ export function useSample(threadWidth: number | undefined): Sample {
 
   const pair = pairOf(faces);
   const both = pair && bothOf(pair, threadWidth, balanced);
+  // One object as long as nothing else is seen: what was saved is known by it.
+  const agreed = useMemo(
+    () => ({ top: agreedOn('top', faces, both), bottom: agreedOn('bottom', faces, both) }),
+    [faces, both],
+  );
   return {
-    faces: { top: agreedOn('top', faces, both), bottom: agreedOn('bottom', faces, both) },
+    faces: agreed,
     balance: pair ? balanceState(both) : { kind: 'none' },
     loose: both?.loose,
     atOdds: both?.atOdds ?? 0,
