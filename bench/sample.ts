@@ -3,6 +3,8 @@ import {
   agreedFaces,
   type PictureReading,
   readPicture,
+  SAMPLE_SIDES,
+  type SampleSide,
   sampleBalance,
   seamMeasures,
 } from '@nodo/core';
@@ -33,8 +35,6 @@ interface Face {
   readonly falsely: number;
 }
 
-const SIDES = ['top', 'bottom'] as const;
-
 function judged(condition: Condition) {
   const cases = Array.from({ length: SEEDS.count }, (_, index) =>
     benchCase(condition, SEEDS.first + index),
@@ -43,7 +43,7 @@ function judged(condition: Condition) {
   const balances: number[] = [];
   const noBalance: string[] = [];
   for (const one of cases) {
-    const { top, bottom } = { top: readingOf(one, 'top'), bottom: readingOf(one, 'bottom') };
+    const [top, bottom] = [readingOf(one, 'top'), readingOf(one, 'bottom')];
     if (typeof top === 'string' || typeof bottom === 'string') {
       for (const face of [top, bottom])
         faces.push(
@@ -52,7 +52,7 @@ function judged(condition: Condition) {
       continue;
     }
     const both = agreedFaces({ top, bottom });
-    faces.push(...SIDES.map((side) => faceOf(one, both[side])));
+    faces.push(...SAMPLE_SIDES.map((side) => faceOf(one, both[side])));
     const balance = orCode(() => sampleBalance(both, TOLD_WIDTH).balance);
     if (typeof balance === 'string') noBalance.push(balance);
     else balances.push(Math.abs(balance - one.balance));
@@ -84,7 +84,7 @@ function judged(condition: Condition) {
 }
 
 /** What was read of a face, or why nothing was. */
-function readingOf(one: BenchCase, side: 'top' | 'bottom'): PictureReading | string {
+function readingOf(one: BenchCase, side: SampleSide): PictureReading | string {
   const { scene, camera } = one.faces[side];
   return orCode(() => readPicture(asJpeg(photograph(scene, camera))));
 }

@@ -68,11 +68,12 @@ function without({ holes, ...face }: PictureReading, at: number): PictureReading
 /** As if it had taken a hole that was passed for one that the threads caught at. */
 function withFalse({ holes, ...face }: PictureReading): PictureReading {
   const at = holes.findIndex(({ steps }) => steps === 2);
-  const [from, to] = [holes[at], holes[at + 1]];
-  if (!from || !to) throw new Error('no skip was read');
+  const [before, from, to] = [holes[at - 1], holes[at], holes[at + 1]];
+  if (!before || !from || !to) throw new Error('no skip was read');
   const between: ReadHole = {
     along: (from.along + to.along) / 2,
-    across: (from.across + to.across) / 2,
+    // Where a zigzag would have turned.
+    across: before.across,
     steps: 1,
   };
   return {
@@ -107,7 +108,6 @@ describe.each([
   });
 
   it('are found where one face shows a hole too many', () => {
-    if (width > 0) return;
     const poor = { ...faces, bottom: withFalse(faces.bottom) };
     expect(skipsOf(poor.bottom)).toEqual(SKIPPED.slice(1));
     const { top, bottom } = agreedFaces(poor);

@@ -1,4 +1,5 @@
 import { holeIn } from './amounts.ts';
+import type { BothFaces } from './bothFaces.ts';
 import {
   DRAWN,
   DRAWN_STEP,
@@ -17,6 +18,7 @@ import { aboutHole, sidesOf } from './readHole.ts';
 import type { PictureReading } from './readPicture.ts';
 import { refused } from './refusal.ts';
 import { relit } from './relit.ts';
+import type { SampleSide } from './seenStitches.ts';
 import { vertex } from './spacing.ts';
 import { ALIKE, likeness } from './unmix.ts';
 import { type Triple, times, whitened, whitening } from './whitened.ts';
@@ -51,10 +53,7 @@ const BALANCES: readonly number[] = Array.from(
  * @param width of the threads, in millimetres; a usual thread's where it is not told
  * @throws CoreFault `too-few-stitches`, `one-colour`
  */
-export function sampleBalance(
-  faces: { readonly top: PictureReading; readonly bottom: PictureReading },
-  width = THREAD_WIDTH,
-): SampleBalance {
+export function sampleBalance(faces: BothFaces, width = THREAD_WIDTH): SampleBalance {
   if (isOneColour(faces)) throw refused('one-colour');
   const of = { top: scenesOf(faces.top), bottom: scenesOf(faces.bottom) };
   const scenesWith = (isTaken: (index: number) => boolean) => ({
@@ -64,13 +63,13 @@ export function sampleBalance(
   const scenes = scenesWith(() => true);
   const views = { top: viewOfHole(scenes.top, width), bottom: viewOfHole(scenes.bottom, width) };
   const seen = WIDTHS.map((part) => {
-    const masksOf = (side: Side) => {
+    const masksOf = (side: SampleSide) => {
       const view = finerView(scenes[side], part * width, views[side]);
       return drawnMasks(scenes[side], part * width, view);
     };
     const masks = { top: masksOf('top'), bottom: masksOf('bottom') };
     // What each thread's colour is its own face tells: as it fits best there it is the other's other.
-    const own = (side: Side) => fitOfHole(scenes[side], masks[side]).own;
+    const own = (side: SampleSide) => fitOfHole(scenes[side], masks[side]).own;
     const other = {
       top: otherwiseLit(own('bottom'), faces.bottom, faces.top),
       bottom: otherwiseLit(own('top'), faces.top, faces.bottom),
@@ -79,7 +78,8 @@ export function sampleBalance(
   });
   const balanceOf = (these: typeof scenes) => {
     const scores = seen.map(({ part, masks, other }) => {
-      const misfits = (side: Side) => fitOfHole(these[side], masks[side], other[side]).misfits;
+      const misfits = (side: SampleSide) =>
+        fitOfHole(these[side], masks[side], other[side]).misfits;
       return { part, top: misfits('top'), bottom: misfits('bottom') };
     });
     return best(BALANCES.map((balance) => leastOver(scores, balance)));
@@ -91,10 +91,8 @@ export function sampleBalance(
   return { balance, error: Math.max(LEAST_ERROR, reach, Math.abs(even - odd) / 2) };
 }
 
-type Side = 'top' | 'bottom';
-
 /** Whether both faces show the same thread as their own: sewn with one colour, or drawn over to one side for the most part. */
-function isOneColour({ top, bottom }: Readonly<Record<Side, PictureReading>>): boolean {
+function isOneColour({ top, bottom }: BothFaces): boolean {
   return likeness(asSeenOn(bottom, top), bottom.own, bottom.unlike) > ALIKE;
 }
 

@@ -1,15 +1,13 @@
 import { leastSquares } from './linear.ts';
-import { type ReadHole, singlePitches } from './readHole.ts';
+import type { ReadHole } from './readHole.ts';
 import type { PictureReading } from './readPicture.ts';
+import { SAMPLE_SIDES, type SampleSide } from './seenStitches.ts';
 import { quantile } from './spacing.ts';
-import { type SeamSide, seamSides, seenHole } from './usualHole.ts';
+import { type SeamSide, seamSides, seenHole, sideOf, stitchOf } from './usualHole.ts';
 import { whitened } from './whitened.ts';
 
 /** Both faces of one sample. */
-export interface BothFaces {
-  readonly top: PictureReading;
-  readonly bottom: PictureReading;
-}
+export type BothFaces = Readonly<Record<SampleSide, PictureReading>>;
 
 /** The same with the skips that both agree on. */
 export interface AgreedFaces extends BothFaces {
@@ -34,18 +32,14 @@ const SURE = 0.7;
  */
 export function agreedFaces(faces: BothFaces): AgreedFaces {
   const match = matchOf(faces);
+  const disputed = match ? disputedIn(match) : [];
+  if (!match || disputed.length === 0) return { ...faces, atOdds: 0 };
   const [top, bottom] = [lookedAt(faces.top), lookedAt(faces.bottom)];
-  if (!match || !top || !bottom) return { ...faces, atOdds: 0 };
+  if (!top || !bottom) return { ...faces, atOdds: 0 };
   let atOdds = 0;
   const found = { top: new Map(match.top), bottom: new Map(match.bottom) };
-  const last = Math.min(lastOf(match.top), lastOf(match.bottom));
-  for (
-    let number = Math.max(firstOf(match.top), firstOf(match.bottom));
-    number <= last;
-    number += 1
-  ) {
+  for (const number of disputed) {
     const [above, below] = [match.top.get(number), match.bottom.get(number)];
-    if ((above === undefined) === (below === undefined)) continue;
     const seen = {
       top: above ? top.again(above) : top.about(number, match.onTop(below?.along ?? 0), match.top),
       bottom: below
@@ -58,7 +52,7 @@ export function agreedFaces(faces: BothFaces): AgreedFaces {
       continue;
     }
     const isCaught = seen.top.sure + seen.bottom.sure > 0;
-    for (const side of ['top', 'bottom'] as const)
+    for (const side of SAMPLE_SIDES)
       if (!isCaught) found[side].delete(number);
       else if (!found[side].has(number)) found[side].set(number, seen[side].hole);
   }
@@ -80,10 +74,22 @@ interface Match {
   readonly onBottom: (along: number) => number;
 }
 
+/** Numbers of the holes that one face alone shows, of those that both could. */
+function disputedIn({ top, bottom }: Pick<Match, SampleSide>): readonly number[] {
+  const [first, last] = [
+    Math.max(Math.min(...top.keys()), Math.min(...bottom.keys())),
+    Math.min(Math.max(...top.keys()), Math.max(...bottom.keys())),
+  ];
+  return [...new Set([...top.keys(), ...bottom.keys()])]
+    .filter((number) => number >= first && number <= last)
+    .filter((number) => top.has(number) !== bottom.has(number));
+}
+
 /** Which hole of one face is which of the other: by the count with which most lie on each other. */
 function matchOf({ top, bottom }: BothFaces): Match | undefined {
   if (top.kind !== bottom.kind) return undefined;
   const above = numbered(top.holes, 0);
+  // Of two counts that fit alike the smaller one.
   const tries = Array.from({ length: 2 * MOST_SHIFT + 1 }, (_, index) => index - MOST_SHIFT)
     .toSorted((a, b) => Math.abs(a) - Math.abs(b))
     .flatMap((shift) => {
@@ -103,7 +109,7 @@ function matchOf({ top, bottom }: BothFaces): Match | undefined {
       const offs = pairs.map(([one, other]) => Math.abs(start + slope * (one - middle) - other));
       return [{ below, pairs: pairs.length, start, slope, middle, offs }];
     });
-  const stitch = pitchOf(top);
+  const stitch = stitchOf(top.holes);
   const unlike = ({ offs, pairs }: (typeof tries)[number]) => {
     const missed = above.size + bottom.holes.length - 2 * pairs;
     return (
@@ -143,46 +149,27 @@ function holesOf(found: Numbered): readonly ReadHole[] {
   }));
 }
 
-function firstOf(holes: Numbered): number {
-  return Math.min(...holes.keys());
-}
-
-function lastOf(holes: Numbered): number {
-  return Math.max(...holes.keys());
-}
-
-function pitchOf({ holes }: PictureReading): number {
-  return quantile(singlePitches(holes), 0.5);
-}
-
-/** A face as it is looked at once more. */
-function lookedAt(face: PictureReading) {
-  const { strip, usual, holes, kind, unlike } = face;
+/** A face as it is looked at once more; nothing where too few holes told what a usual one looks like. */
+function lookedAt({ strip, usual, holes, kind, unlike }: PictureReading) {
   if (!usual) return undefined;
-  const { scale } = strip;
   const planes = whitened(strip, unlike);
-  const [left, right = left] = seamSides(holes, kind);
-  const pitch = pitchOf(face);
-  const middle = (planes[0].height - 1) / 2;
+  const sides = seamSides(holes, kind);
+  const [left, right = left] = sides;
+  const stitch = stitchOf(holes);
   const seenAt = (along: number, of: SeamSide) => {
-    const v = middle + of.acrossAt(along) * scale;
-    const from = { u: along * scale, v, side: of.side };
-    const { place, sure } = seenHole(planes, scale, of, usual, from);
-    const across = (place.v - middle) / scale + of.side * usual.aside;
-    return { sure, hole: { along: place.u / scale, across, steps: 1 } };
+    const { sure, ...place } = seenHole(planes, strip.scale, of, usual, along);
+    return { sure, hole: { ...place, steps: 1 } };
   };
-  const nearest = ({ across }: ReadHole) =>
-    Math.abs(across - left.across) <= Math.abs(across - right.across) ? left : right;
   return {
     /** A hole that it shows. */
-    again: (hole: ReadHole) => ({ sure: seenAt(hole.along, nearest(hole)).sure, hole }),
+    again: (hole: ReadHole) => ({ sure: seenAt(hole.along, sideOf(hole, sides)).sure, hole }),
     /** A hole that it does not show, so far along it; from side to side of a zigzag they take turns. */
     about: (number: number, along: number, shown: Numbered) => {
       const [[known, hole] = [number, undefined]] = shown;
-      const start = hole ? nearest(hole) : left;
+      const start = hole ? sideOf(hole, sides) : left;
       const isSame = (number - known) % 2 === 0;
       const of = isSame === (start === left) ? left : right;
-      const tries = LOOKED.map((part) => seenAt(along + part * pitch, of));
+      const tries = LOOKED.map((part) => seenAt(along + part * stitch, of));
       return tries.reduce((best, next) => (next.sure > best.sure ? next : best));
     },
   };

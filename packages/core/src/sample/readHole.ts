@@ -9,7 +9,7 @@ export interface ReadHole {
 }
 
 /** How far along the seam it is from each hole to the next, where no stitch was skipped between them. */
-export function singlePitches(holes: readonly ReadHole[]): readonly number[] {
+function singlePitches(holes: readonly ReadHole[]): readonly number[] {
   return holes.flatMap((hole, index) => {
     const next = holes[index + 1];
     return next && hole.steps === 1 ? [next.along - hole.along] : [];

@@ -17,6 +17,8 @@ export const REGULAR = 0.12;
 const AS_GOOD = 0.62;
 /** Of how like itself a swing is after a multiple of its spacing, what it is after the spacing itself, though some are missing. Ours. */
 const LIKE_PART = 0.15;
+/** A part of a multiple is met so nearly. Ours. */
+const PART_OFF = 0.08;
 /** What a missing mark costs against one that is seen, which brings 1; and an uneven spacing, by its spread. Ours. */
 const MISSING = 0.5;
 const SPREAD = 0.14;
@@ -54,11 +56,11 @@ export function swingSpacing(signal: Float64Array, spacing: number): number {
   const at = likeItselfAt(signal, Math.ceil(spacing));
   if (!at) return spacing;
   for (const parts of [4, 3, 2]) {
-    const [first, last] = [0.92, 1.08].map((one) => Math.round((one * spacing) / parts)) as [
+    const [first, last] = [1 - PART_OFF, 1 + PART_OFF].map((one) => (one * spacing) / parts) as [
       number,
       number,
     ];
-    for (let lag = Math.max(2, first); lag <= last; lag += 1)
+    for (let lag = Math.max(2, Math.round(first)); lag <= Math.round(last); lag += 1)
       if (isPeak(at, lag) && at(lag) >= LIKE_PART * at(Math.round(spacing)))
         return lag + vertex(at(lag - 1), at(lag), at(lag + 1));
   }

@@ -100,7 +100,8 @@ function alongThread(holes: readonly ReadHole[]): (along: number) => number {
   };
 }
 
-function sideOf({ across }: ReadHole, sides: readonly SeamSide[]): SeamSide {
+/** The side that a hole lies nearest to. */
+export function sideOf({ across }: ReadHole, sides: readonly SeamSide[]): SeamSide {
   return sides.reduce((nearest, one) =>
     Math.abs(one.across - across) < Math.abs(nearest.across - across) ? one : nearest,
   );
@@ -180,37 +181,28 @@ function foundAgain(
   sides: readonly SeamSide[],
   usual: Usual,
 ): readonly ReadHole[] {
-  const middle = (planes[0].height - 1) / 2;
   const stitch = stitchOf(before);
   const spacing = stitch * sides.length * scale;
   const marks = sides
     .flatMap((of) => {
-      const { signal, rows } = likeUsual(planes, scale, of, usual);
-      const marked = signal.map((one) => (one - CAUGHT) / (1 - CAUGHT));
+      const marked = likeUsual(planes, scale, of, usual).map(
+        (one) => (one - CAUGHT) / (1 - CAUGHT),
+      );
       return spacedMarks(marked, spacing).at.flatMap((at) => {
-        const row = rows[Math.round(at)] ?? middle;
-        const { place, sure } = seenHole(planes, scale, of, usual, {
-          u: at,
-          v: row,
-          side: of.side,
-        });
-        return sure > 0 ? [{ ...place, of }] : [];
+        const seen = seenHole(planes, scale, of, usual, at / scale);
+        return seen.sure > 0 ? [{ ...seen, of }] : [];
       });
     })
-    .toSorted((a, b) => a.u - b.u);
-  return marks.map(({ u, v, of }, index) => {
+    .toSorted((a, b) => a.along - b.along);
+  return marks.map(({ along, across, of }, index) => {
     const next = marks[index + 1];
     const to = sides.length === 1 ? 'straight' : next?.of === of ? 'same' : 'other';
-    return {
-      along: u / scale,
-      across: (v - middle) / scale + of.side * usual.aside,
-      steps: next ? stepsTo((next.u - u) / scale, stitch, to) : 0,
-    };
+    return { along, across, steps: next ? stepsTo(next.along - along, stitch, to) : 0 };
   });
 }
 
 /** Usual length of a stitch along the seam, in millimetres. */
-function stitchOf(holes: readonly ReadHole[]): number {
+export function stitchOf(holes: readonly ReadHole[]): number {
   const single = holes.flatMap((hole, index) => {
     const next = holes[index + 1];
     return next && hole.steps > 0 ? [(next.along - hole.along) / hole.steps] : [];
@@ -221,25 +213,24 @@ function stitchOf(holes: readonly ReadHole[]): number {
 /** One half of a hole counts this much where the other is the better one: beside a skipped stitch one leg goes another way. Ours. */
 const WORSE_HALF = 0.3;
 
-/** How like a usual hole each place along a side is, 0 as where no stitch was, 1 as a usual hole; and at which row. */
+/** How like a usual hole each place along a side is, 0 as where no stitch was, 1 as a usual hole. */
 function likeUsual(
   planes: Whitened,
   scale: number,
   { side, acrossAt, beside }: SeamSide,
   usual: Usual,
-): { readonly signal: Float64Array; readonly rows: Int32Array } {
+): Float64Array {
   const { reach } = usual.hole;
   const size = 2 * reach + 1;
   const { width, height } = planes[0];
   const { kernel, before, after } = kernelOf(usual);
   const signal = new Float64Array(width);
-  const rows = new Int32Array(width);
   for (let u = 0; u < width; u += 1) {
     const across = acrossAt(u / scale);
     const [first, last] = [across - beside, across + beside].map((one) =>
       Math.round((height - 1) / 2 + one * scale),
     ) as [number, number];
-    let [best, row] = [Number.NEGATIVE_INFINITY, first];
+    let best = Number.NEGATIVE_INFINITY;
     const [from, to] = [Math.max(-reach, -u), Math.min(reach, width - 1 - u)];
     for (let v = first; v <= last; v += 1) {
       let [left, right] = [0, 0];
@@ -253,44 +244,41 @@ function likeUsual(
         }
       }
       const like = mixed((left - before.offset) / before.norm, (right - after.offset) / after.norm);
-      if (like > best) [best, row] = [like, v];
+      best = Math.max(best, like);
     }
     signal[u] = best;
-    rows[u] = row;
   }
-  return { signal, rows };
+  return signal;
 }
 
-/** Where a hole fits best near a place, and how sure it is that the threads caught there: a logarithm, below nothing where they rather passed. */
+/** Where a hole fits best near a place, in millimetres along and across the seam. */
 interface SeenHole {
-  readonly place: PatchPlace;
+  readonly along: number;
+  readonly across: number;
+  /** How sure it is that the threads caught there: a logarithm, below nothing where they rather passed. */
   readonly sure: number;
 }
 
-/** Holds a place against a usual hole and against a hole that the threads passed. */
+/** Holds a place so far along the seam against a usual hole and against a hole that the threads passed. */
 export function seenHole(
   planes: Whitened,
   scale: number,
-  { acrossAt, beside }: SeamSide,
-  { hole, none, bell, isBare }: Usual,
-  from: PatchPlace,
+  { side, acrossAt, beside }: SeamSide,
+  { hole, none, bell, isBare, aside }: Usual,
+  along: number,
 ): SeenHole {
   const { reach } = hole;
   const middle = (planes[0].height - 1) / 2;
-  const across = acrossAt(from.u / scale);
+  const [first, last] = [acrossAt(along) - beside, acrossAt(along) + beside];
   /** Of all rows the one where it fits best, and there to a part of a pixel. */
   const bestAs = (as: Patch) => {
-    let best = { place: from, misfit: Number.POSITIVE_INFINITY };
+    const start: PatchPlace = { u: along * scale, v: Math.round(middle + first * scale), side };
+    let best = { place: start, misfit: Number.POSITIVE_INFINITY };
     const tried = (place: PatchPlace) => {
       const misfit = misfitOf(patchAt(planes, place, reach), as, bell);
       if (misfit < best.misfit) best = { place, misfit };
     };
-    for (
-      let v = Math.round(middle + (across - beside) * scale);
-      v <= middle + (across + beside) * scale;
-      v += 1
-    )
-      tried({ ...from, v });
+    for (let { v } = start; v <= middle + last * scale; v += 1) tried({ ...start, v });
     tried(settledAt(planes, as, bell, best.place, scale));
     return best;
   };
@@ -299,8 +287,10 @@ export function seenHole(
   const passed = isBare
     ? misfitOf(patchAt(planes, caught.place, reach), none, bell)
     : bestAs(none).misfit;
+  const { u, v } = caught.place;
   return {
-    place: caught.place,
+    along: u / scale,
+    across: (v - middle) / scale + side * aside,
     sure: Math.log((passed + LEAST_MISFIT) / (caught.misfit + LEAST_MISFIT)),
   };
 }
