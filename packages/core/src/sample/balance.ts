@@ -1,16 +1,18 @@
 import { holeIn } from './amounts.ts';
 import type { BothFaces } from './bothFaces.ts';
+import { type HoleScene, THREAD_WIDTH } from './holeMasks.ts';
 import {
+  costsOfHole,
   DRAWN,
   DRAWN_STEP,
   drawnMasks,
-  finerView,
-  fitOfHole,
-  type HoleScene,
-  type OtherColour,
-  THREAD_WIDTH,
+  type GuessedColour,
+  ownInHole,
+  softnessOf,
+  together,
   viewOfHole,
 } from './holePicture.ts';
+import { inverse3 } from './linear.ts';
 import { asSeenOn } from './looseThread.ts';
 import { meanPatch, type PatchPlace } from './patch.ts';
 import type { Light } from './picture.ts';
@@ -19,7 +21,6 @@ import type { PictureReading } from './readPicture.ts';
 import { refused } from './refusal.ts';
 import { relit } from './relit.ts';
 import type { SampleSide } from './seenStitches.ts';
-import { vertex } from './spacing.ts';
 import { ALIKE, likeness } from './unmix.ts';
 import { type Triple, times, whitened, whitening } from './whitened.ts';
 
@@ -32,16 +33,17 @@ export interface SampleBalance {
 }
 
 /** A thread on fabric is as wide as was told, by this part: its size says how wide it is when round, pressed flat it is wider. Ours. */
-const WIDTH_SPREAD = 0.12;
+const WIDTH_SPREAD = 0.08;
 const WIDTHS = [0.8, 0.87, 0.94, 1, 1.06, 1.12, 1.18, 1.25, 1.33] as const;
-/** As many pixels of a usual hole's picture as tell something of their own. Ours. */
-const FREE = 25;
-/** What twice the logarithm of a likelihood loses at one standard deviation. */
-const ONE_DEVIATION = 1;
+/**
+ * No colour is told more finely than this part of white: a picture keeps colours more coarsely than light, and threads are
+ * shaded. Without it the faintest shade would decide on an even fabric. Ours.
+ */
+const SHADE = 0.03;
 /** No balance is read more finely. Ours. */
 const LEAST_ERROR = 0.02;
-/** Between stitches that did not skip, in each half of the seam: fewer make no usual one. Ours. */
-const LEAST_HOLES = 2;
+/** Between stitches that did not skip: fewer make no usual one. Ours. */
+const LEAST_HOLES = 4;
 const BALANCES: readonly number[] = Array.from(
   { length: Math.round(2 / DRAWN_STEP) + 1 },
   (_, index) => -1 + index * DRAWN_STEP,
@@ -55,40 +57,30 @@ const BALANCES: readonly number[] = Array.from(
  */
 export function sampleBalance(faces: BothFaces, width = THREAD_WIDTH): SampleBalance {
   if (isOneColour(faces)) throw refused('one-colour');
-  const of = { top: scenesOf(faces.top), bottom: scenesOf(faces.bottom) };
-  const scenesWith = (isTaken: (index: number) => boolean) => ({
-    top: of.top(isTaken),
-    bottom: of.bottom(isTaken),
-  });
-  const scenes = scenesWith(() => true);
+  const [top, bottom] = [shaded(faces.top), shaded(faces.bottom)];
+  const scenes = { top: sceneOf(top), bottom: sceneOf(bottom) };
   const views = { top: viewOfHole(scenes.top, width), bottom: viewOfHole(scenes.bottom, width) };
-  const seen = WIDTHS.map((part) => {
+  const costs = WIDTHS.map((part) => {
     const masksOf = (side: SampleSide) => {
-      const view = finerView(scenes[side], part * width, views[side]);
+      const view = softnessOf(scenes[side], part * width, views[side]);
       return drawnMasks(scenes[side], part * width, view);
     };
     const masks = { top: masksOf('top'), bottom: masksOf('bottom') };
     // What each thread's colour is its own face tells: as it fits best there it is the other's other.
-    const own = (side: SampleSide) => fitOfHole(scenes[side], masks[side]).own;
-    const other = {
-      top: otherwiseLit(own('bottom'), faces.bottom, faces.top),
-      bottom: otherwiseLit(own('top'), faces.top, faces.bottom),
+    const own = (side: SampleSide) => ownInHole(scenes[side], masks[side]);
+    return {
+      part,
+      top: costsOfHole(scenes.top, masks.top, otherwiseLit(own('bottom'), bottom, top)),
+      bottom: costsOfHole(scenes.bottom, masks.bottom, otherwiseLit(own('top'), top, bottom)),
     };
-    return { part, masks, other };
   });
-  const balanceOf = (these: typeof scenes) => {
-    const scores = seen.map(({ part, masks, other }) => {
-      const misfits = (side: SampleSide) =>
-        fitOfHole(these[side], masks[side], other[side]).misfits;
-      return { part, top: misfits('top'), bottom: misfits('bottom') };
-    });
-    return best(BALANCES.map((balance) => leastOver(scores, balance)));
-  };
-  const [even, odd] = [true, false].map(
-    (isEven) => balanceOf(scenesWith((index) => index % 4 < 2 === isEven)).balance,
-  ) as [number, number];
-  const { balance, reach } = balanceOf(scenes);
-  return { balance, error: Math.max(LEAST_ERROR, reach, Math.abs(even - odd) / 2) };
+  return believed(BALANCES.map((balance) => costOf(costs, balance)));
+}
+
+/** A face whose colours are told no more finely than what a thread is shaded by. */
+function shaded(face: PictureReading): PictureReading {
+  const unlike = inverse3(face.unlike).map((one, at) => one + (at % 4 === 0 ? SHADE ** 2 : 0));
+  return { ...face, unlike: inverse3(unlike) };
 }
 
 /** Whether both faces show the same thread as their own: sewn with one colour, or drawn over to one side for the most part. */
@@ -108,11 +100,11 @@ function otherwiseLit(
   own: Triple,
   from: PictureReading,
   to: PictureReading,
-): readonly OtherColour[] {
+): readonly GuessedColour[] {
   const light = solvedUpper(whitening(from.unlike), own);
   return BRIGHT.map((bright) => {
     const off = relit(light, from, to, bright);
-    const cost = ((bright - 1) / BRIGHT_SPREAD) ** 2 / FREE;
+    const cost = ((bright - 1) / BRIGHT_SPREAD) ** 2;
     return { colour: times(whitening(to.unlike), off), cost };
   });
 }
@@ -125,56 +117,56 @@ function solvedUpper(rows: readonly (readonly number[])[], [x, y, z]: Triple): L
   return [(x - at(0, 1) * green - at(0, 2) * blue) / at(0, 0), green, blue];
 }
 
-/** Scenes of a face, by which of its holes are taken. */
-function scenesOf({ strip, holes, kind, width: swing, unlike, fabric }: PictureReading) {
+/** The usual hole of a face. */
+function sceneOf({ strip, holes, kind, width: swing, unlike, fabric }: PictureReading): HoleScene {
   const { scale } = strip;
-  const planes = whitened(strip, unlike);
-  const hole = times(whitening(unlike), holeIn(fabric));
   const about = aboutHole(holes, swing);
-  const reach = Math.round(about.reach * scale);
   const sides = sidesOf(holes, kind);
   const middle = (strip.planes[0].height - 1) / 2;
-  return (isTaken: (index: number) => boolean): HoleScene => {
-    const places = holes.flatMap((one, index): readonly PatchPlace[] => {
-      if (one.steps !== 1 || holes[index - 1]?.steps !== 1 || !isTaken(index)) return [];
-      // Those of the right side are mirrored, so that all legs go the same ways.
-      const side = sides[index] === 1 ? -1 : 1;
-      return [{ u: one.along * scale, v: middle + one.across * scale, side }];
-    });
-    if (places.length < LEAST_HOLES) throw refused('too-few-stitches', { count: places.length });
-    const patch = meanPatch(planes, places, Math.max(3, reach));
-    return { patch, scale, leg: [about.along, swing], hole };
+  const places = holes.flatMap((one, index): readonly PatchPlace[] => {
+    if (one.steps !== 1 || holes[index - 1]?.steps !== 1) return [];
+    // Those of the right side are mirrored, so that all legs go the same ways.
+    const side = sides[index] === 1 ? -1 : 1;
+    return [{ u: one.along * scale, v: middle + one.across * scale, side }];
+  });
+  if (places.length < LEAST_HOLES) throw refused('too-few-stitches', { count: places.length });
+  const reach = Math.max(3, Math.round(about.reach * scale));
+  return {
+    patch: meanPatch(whitened(strip, unlike), places, reach),
+    scale,
+    leg: [about.along, swing],
+    hole: times(whitening(unlike), holeIn(fabric)),
   };
 }
 
-/** How badly a balance fits both faces: the knot is drawn to the top by as much as it is below nothing. */
-function leastOver(
-  scores: readonly {
+/** What it costs to believe a balance, whatever the width: the knot is drawn to the top by as much as it is below nothing. */
+function costOf(
+  costs: readonly {
     readonly part: number;
     readonly top: readonly number[];
     readonly bottom: readonly number[];
   }[],
   balance: number,
 ): number {
-  const at = (misfits: readonly number[], drawn: number) => {
+  const at = (side: readonly number[], drawn: number) => {
     const index = Math.round((drawn - (DRAWN[0] ?? 0)) / DRAWN_STEP);
-    return FREE * Math.log((misfits[Math.min(DRAWN.length - 1, Math.max(0, index))] ?? 0) + 1e-6);
+    return side[Math.min(DRAWN.length - 1, Math.max(0, index))] ?? 0;
   };
-  return Math.min(
-    ...scores.map(
+  return together(
+    costs.map(
       ({ part, top, bottom }) =>
         at(top, -balance) + at(bottom, balance) + ((part - 1) / WIDTH_SPREAD) ** 2,
     ),
   );
 }
 
-/** The balance that fits best, and how far from it the others fit nearly as well. */
-function best(scores: readonly number[]): { readonly balance: number; readonly reach: number } {
-  const least = Math.min(...scores);
-  const at = scores.indexOf(least);
-  const [before, after] = [scores[at - 1], scores[at + 1]];
-  const finer = before === undefined || after === undefined ? 0 : vertex(-before, -least, -after);
-  const near = scores.flatMap((score, index) => (score <= least + ONE_DEVIATION ? [index] : []));
-  const reach = Math.max(...near.map((index) => Math.abs(index - at))) * DRAWN_STEP;
-  return { balance: (BALANCES[at] ?? 0) + finer * DRAWN_STEP, reach };
+/** The mean of all balances, each as far as it is believed, and how far they spread. */
+function believed(costs: readonly number[]): SampleBalance {
+  const whole = together(costs);
+  const weights = costs.map((cost) => Math.exp((whole - cost) / 2));
+  const mean = (of: (balance: number) => number) =>
+    weights.reduce((sum, weight, index) => sum + weight * of(BALANCES[index] ?? 0), 0);
+  const balance = mean((one) => one);
+  const error = Math.sqrt(mean((one) => (one - balance) ** 2));
+  return { balance, error: Math.max(LEAST_ERROR, error) };
 }

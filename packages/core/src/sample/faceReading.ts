@@ -1,6 +1,6 @@
 import { amountOf, bandSum, holeIn, lateralSpread, ownColour, restOf } from './amounts.ts';
 import type { FlatField } from './flatten.ts';
-import { THREAD_WIDTH } from './holePicture.ts';
+import { THREAD_WIDTH } from './holeMasks.ts';
 import { boxMean, type Light } from './picture.ts';
 import type { ReadHole, SeamKind } from './readHole.ts';
 import { refused } from './refusal.ts';

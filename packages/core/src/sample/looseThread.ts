@@ -1,5 +1,5 @@
 import { holeIn } from './amounts.ts';
-import { THREAD_WIDTH } from './holePicture.ts';
+import { THREAD_WIDTH } from './holeMasks.ts';
 import { boxMean, type Light, weighed } from './picture.ts';
 import { aboutHole, sidesOf } from './readHole.ts';
 import type { PictureReading } from './readPicture.ts';

@@ -138,7 +138,7 @@ function peaksOf(signal: Float64Array, spacing: number) {
 }
 
 /** Where a parabola through three even values has its top, from the middle one. */
-export function vertex(before: number, middle: number, after: number): number {
+function vertex(before: number, middle: number, after: number): number {
   const bend = before - 2 * middle + after;
   return bend < 0 ? Math.min(0.5, Math.max(-0.5, (before - after) / (2 * bend))) : 0;
 }

@@ -1,4 +1,5 @@
-import { type HoleScene, passedHole, THREAD_WIDTH, viewOfHole } from './holePicture.ts';
+import { type HoleScene, passedHole, THREAD_WIDTH } from './holeMasks.ts';
+import { viewOfHole } from './holePicture.ts';
 import {
   alignedTo,
   bellOf,
