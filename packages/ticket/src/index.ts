@@ -71,7 +71,8 @@ export {
   type KeptFace,
   type KeptSample,
   SAMPLE_FIGURES,
-  type SampleFigure,
+  SAMPLE_VALUES,
+  type SampleValue,
 } from './state/sample.ts';
 export {
   changesOf,

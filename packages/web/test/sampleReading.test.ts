@@ -32,6 +32,8 @@ const read: FaceRead = {
   reading: undefined as unknown as PictureReading,
 };
 
+const NO_LOOPS = { loops: [], through: undefined };
+
 describe('figures of a sample', () => {
   it('are kept to a hundredth, with the swing that skipped', () => {
     expect(faceOf(read, {})).toEqual({
@@ -65,8 +67,22 @@ describe('figures of a sample', () => {
       skips: 0,
       skippedAt: [],
       length: 2.1,
-      byHand: ['length', 'skips'],
+      byHand: ['skips', 'length'],
     });
+  });
+
+  it('are right by hand where a stitch was overlooked, or lint was taken for a loop', () => {
+    const loop = { loops: [{ area: 1.5, along: 4 }], through: undefined };
+    expect(faceOf(read, { stitches: '6', skips: '5', loose: '0' }, loop)).toMatchObject({
+      stitches: 6,
+      skips: 5,
+      loose: 0,
+      byHand: ['stitches', 'skips', 'loose'],
+    });
+    // Fewer holes than were skipped.
+    expect(faceOf(read, { skips: '4', stitches: '3' }, loop)).toBeUndefined();
+    // Nobody looked for loops on one side alone.
+    expect(faceOf(read, {})).not.toHaveProperty('loose');
   });
 
   it.each([
@@ -75,8 +91,13 @@ describe('figures of a sample', () => {
     ['width', '51'],
     ['skips', '1.5'],
     ['skips', '5'],
+    ['stitches', '0'],
+    ['stitches', '2.5'],
+    ['stitches', '1001'],
+    ['loose', '-1'],
+    ['loose', 'some'],
   ] as const)('are none where %s is typed as %s', (figure, text) => {
-    expect(figureOf(read, { [figure]: text }, figure)).toBeUndefined();
+    expect(figureOf(read, { [figure]: text }, figure, NO_LOOPS)).toBeUndefined();
     expect(faceOf(read, { [figure]: text })).toBeUndefined();
   });
 

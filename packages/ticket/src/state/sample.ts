@@ -5,7 +5,10 @@ import { balanceValue, SEAM_KINDS } from './values.ts';
 
 /** What is read off one side of a sewn sample, in millimetres. */
 export const SAMPLE_FIGURES = ['length', 'spread', 'width', 'wander'] as const;
-export type SampleFigure = (typeof SAMPLE_FIGURES)[number];
+
+/** What somebody can set right by hand on one side. */
+export const SAMPLE_VALUES = ['stitches', 'skips', ...SAMPLE_FIGURES, 'loose'] as const;
+export type SampleValue = (typeof SAMPLE_VALUES)[number];
 
 const millimetres = z.number().min(0).max(50);
 
@@ -27,7 +30,7 @@ const sampleFace = z.object({
   /** Square millimetres of thread that hangs loose beside the seam; absent where it was not looked for. */
   loose: z.number().min(0).max(10_000).optional(),
   /** What somebody set right by hand. */
-  byHand: z.array(z.enum([...SAMPLE_FIGURES, 'skips'])),
+  byHand: z.array(z.enum(SAMPLE_VALUES)),
 });
 export type KeptFace = z.infer<typeof sampleFace>;
 

@@ -121,8 +121,7 @@ export const sample = {
     toTheLeft: 'Longer to the left, mm',
     through: 'Other thread at a hole, mm²',
     loose: 'Loose thread, mm²',
-    looseIs: (area: number, loops: number) =>
-      loops === 0 ? 'none' : `${area.toFixed(1)} in ${loops === 1 ? '1 loop' : `${loops} loops`}`,
+    loops: (loops: number) => (loops === 1 ? 'in 1 loop' : `in ${loops} loops`),
     notTold: 'not told apart',
     balance: 'Balance',
     balanceError: (error: string) => `± ${error}`,
@@ -131,6 +130,8 @@ export const sample = {
     asRead: (read: string) => `read: ${read}`,
     notANumber: 'A number from 0 to 50.',
     notABalance: 'A number from −1 to 1.',
+    notStitches: 'A whole number from 1 to 1000.',
+    notAnArea: 'A number from 0 to 1000.',
     notSkips: 'A whole number, no more than there are stitches.',
     needsBoth: 'Balance needs both sides.',
   },

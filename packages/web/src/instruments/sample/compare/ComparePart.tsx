@@ -1,6 +1,5 @@
 import { SAMPLE_SIDES } from '@nodo/core';
-import { countOf } from '@nodo/shop';
-import { SAMPLE_FIGURES, type Ticket } from '@nodo/ticket';
+import { type KeptFace, SAMPLE_VALUES, type SampleValue, type Ticket } from '@nodo/ticket';
 import { write } from '../../../messages/index.ts';
 import { instruments } from '../../../messages/instruments.ts';
 import { Photo } from '../../../ticket/photo/Photo.tsx';
@@ -39,7 +38,6 @@ export function ComparePart() {
 function SampleSheet({ title, sample }: { readonly title: string; readonly sample: Measured }) {
   const words = instruments.sample;
   const sides = SAMPLE_SIDES.filter((side) => sample.faces[side]);
-  const { stitches, skips } = countOf(sample);
   return (
     <section aria-label={title} className="flex min-w-0 flex-col gap-3">
       <h2 className="border-b-2 border-ink text-lg font-semibold">
@@ -64,26 +62,40 @@ function SampleSheet({ title, sample }: { readonly title: string; readonly sampl
       <table className="w-full">
         <Columns names={[words.figures.by, ...sides.map((side) => words.sides[side])]} />
         <tbody>
-          {SAMPLE_FIGURES.filter((figure) => figure !== 'width' || sample.seam === 'zigzag').map(
-            (figure) => (
-              <tr key={figure} className="border-b border-rule">
-                <th scope="row" className="py-1 pr-3 text-left font-normal">
-                  {words.figures[figure]}
-                </th>
-                {sides.map((side) => (
-                  <td key={side} className="font-mono">
-                    {write.figure(sample.faces[side]?.[figure] ?? 0)}
+          {SAMPLE_VALUES.filter((value) => isShown(value, sample)).map((value) => (
+            <tr key={value} className="border-b border-rule align-top">
+              <th scope="row" className="py-1 pr-3 text-left font-normal">
+                {words.figures[value]}
+              </th>
+              {sides.map((side) => {
+                const face = sample.faces[side];
+                return (
+                  <td key={side}>
+                    <span className="font-mono">{valueIn(face, value)}</span>
+                    {face?.byHand.includes(value) && (
+                      <span className="block text-sm text-quiet">{words.figures.byHand}</span>
+                    )}
                   </td>
-                ))}
-              </tr>
-            ),
-          )}
+                );
+              })}
+            </tr>
+          ))}
         </tbody>
       </table>
       <p className="text-sm text-quiet">
-        {words.compare.seam}: {instruments.tension.seams[sample.seam]}.{' '}
-        {words.verdict.skips(skips, stitches)}.
+        {words.compare.seam}: {instruments.tension.seams[sample.seam]}.
       </p>
     </section>
   );
+}
+
+/** A straight seam has no width, and thread that hangs loose is looked for on both sides together. */
+function isShown(value: SampleValue, { seam, faces }: Measured): boolean {
+  if (value === 'width') return seam === 'zigzag';
+  return value !== 'loose' || SAMPLE_SIDES.some((side) => faces[side]?.loose !== undefined);
+}
+
+function valueIn(face: KeptFace | undefined, value: SampleValue): string {
+  const figure = face?.[value];
+  return figure === undefined ? '' : write.figure(figure);
 }

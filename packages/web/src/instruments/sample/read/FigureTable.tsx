@@ -1,5 +1,5 @@
-import { SAMPLE_SIDES, type SampleSide } from '@nodo/core';
-import { SAMPLE_FIGURES, type SampleFigure } from '@nodo/ticket';
+import { type LooseThread, SAMPLE_SIDES, type SampleSide } from '@nodo/core';
+import { SAMPLE_FIGURES, type SampleValue } from '@nodo/ticket';
 import { instruments } from '../../../messages/instruments.ts';
 import { NumberField } from '../../../ui/Field.tsx';
 import type { BothRead, FaceRead } from '../../../workers/sample.worker.ts';
@@ -8,7 +8,6 @@ import {
   figureOf,
   figureRead,
   longerToTheLeft,
-  looseArea,
   type Reads,
   skipsBySwing,
   type TypedFigures,
@@ -16,8 +15,6 @@ import {
 } from './reading.ts';
 
 export type TypedSides = Readonly<Record<SampleSide, TypedFigures>>;
-
-type Row = SampleFigure | 'skips';
 
 /** What each side measures; every figure can be set right by hand. */
 export function FigureTable({
@@ -36,9 +33,11 @@ export function FigureTable({
   const { signed } = instruments.tension;
   const sides = SAMPLE_SIDES.filter((side) => reads[side]);
   const isZigzag = sides.some((side) => reads[side]?.seam.kind === 'zigzag');
-  const rows: readonly Row[] = [
+  const rows: readonly SampleValue[] = [
+    'stitches',
     'skips',
     ...SAMPLE_FIGURES.filter((figure) => figure !== 'width' || isZigzag),
+    ...(loose ? (['loose'] as const) : []),
   ];
   return (
     <section aria-label={words.title} className="flex flex-col gap-2">
@@ -46,10 +45,6 @@ export function FigureTable({
       <table className="w-full">
         <Columns names={[words.by, ...sides.map((side) => instruments.sample.sides[side])]} />
         <tbody>
-          <ReadRow
-            name={words.stitches}
-            values={sides.map((side) => [side, String(reads[side]?.seam.stitches)])}
-          />
           {rows.map((row) => (
             <tr key={row} className="border-b border-rule align-top">
               <th scope="row" className="py-3 pr-3 text-left font-normal">
@@ -64,6 +59,7 @@ export function FigureTable({
                         label={`${words[row]}, ${instruments.sample.sides[side]}`}
                         row={row}
                         read={read}
+                        loose={loose?.[side]}
                         typed={typed[side]}
                         onTyped={(figures) => onTyped(side, figures)}
                       />
@@ -83,22 +79,13 @@ export function FigureTable({
             />
           )}
           {loose && (
-            <>
-              <ReadRow
-                name={words.through}
-                values={sides.map((side) => [
-                  side,
-                  usualThrough(loose[side])?.toFixed(2) ?? words.notTold,
-                ])}
-              />
-              <ReadRow
-                name={words.loose}
-                values={sides.map((side) => [
-                  side,
-                  words.looseIs(looseArea(loose[side]), loose[side].loops.length),
-                ])}
-              />
-            </>
+            <ReadRow
+              name={words.through}
+              values={sides.map((side) => [
+                side,
+                usualThrough(loose[side])?.toFixed(2) ?? words.notTold,
+              ])}
+            />
           )}
         </tbody>
       </table>
@@ -132,21 +119,21 @@ function FigureCell({
   label,
   row,
   read,
+  loose,
   typed,
   onTyped,
 }: {
   readonly label: string;
-  readonly row: Row;
+  readonly row: SampleValue;
   readonly read: FaceRead;
+  readonly loose: LooseThread | undefined;
   readonly typed: TypedFigures;
   readonly onTyped: (figures: TypedFigures) => void;
 }) {
   const words = instruments.sample.figures;
-  const asRead = String(figureRead(read, row));
+  const asRead = String(figureRead(read, row, loose));
   const isTyped = typed[row] !== undefined;
-  const isFigure = figureOf(read, typed, row) !== undefined;
-  const { left, right } = skipsBySwing(read);
-  const swings = row === 'skips' && left + right > 0 ? words.symmetry(left, right) : undefined;
+  const isFigure = figureOf(read, typed, row, loose) !== undefined;
   const onText = (text: string) => {
     // What was read stands again once nothing else is typed.
     const { [row]: _, ...others } = typed;
@@ -158,9 +145,28 @@ function FigureCell({
       shown=""
       value={typed[row] ?? asRead}
       className="gap-0 [&>label]:hidden"
-      hint={isTyped ? `${words.byHand}, ${words.asRead(asRead)}` : swings}
-      error={isFigure ? undefined : row === 'skips' ? words.notSkips : words.notANumber}
+      hint={isTyped ? `${words.byHand}, ${words.asRead(asRead)}` : seenIn(row, read, loose)}
+      error={isFigure ? undefined : notAFigure(row)}
       onText={onText}
     />
   );
+}
+
+/** Where what was counted lies. */
+function seenIn(
+  row: SampleValue,
+  read: FaceRead,
+  loose: LooseThread | undefined,
+): string | undefined {
+  const words = instruments.sample.figures;
+  if (row === 'loose' && loose && loose.loops.length > 0) return words.loops(loose.loops.length);
+  const { left, right } = skipsBySwing(read);
+  return row === 'skips' && left + right > 0 ? words.symmetry(left, right) : undefined;
+}
+
+function notAFigure(row: SampleValue): string {
+  const words = instruments.sample.figures;
+  if (row === 'stitches') return words.notStitches;
+  if (row === 'skips') return words.notSkips;
+  return row === 'loose' ? words.notAnArea : words.notANumber;
 }

@@ -6,7 +6,13 @@ import {
   type Swing,
   seamPatterns,
 } from '@nodo/core';
-import { type KeptFace, type KeptSample, SAMPLE_FIGURES, type SampleFigure } from '@nodo/ticket';
+import {
+  type KeptFace,
+  type KeptSample,
+  SAMPLE_FIGURES,
+  SAMPLE_VALUES,
+  type SampleValue,
+} from '@nodo/ticket';
 import { readNumber, readWhole } from '../../../messages/typed.ts';
 import type { FaceRead } from '../../../workers/sample.worker.ts';
 
@@ -14,60 +20,78 @@ import type { FaceRead } from '../../../workers/sample.worker.ts';
 export type Reads = Readonly<Partial<Record<SampleSide, FaceRead>>>;
 
 /** What somebody typed over the figures of one side, as far as they did. */
-export type TypedFigures = Readonly<Partial<Record<SampleFigure | 'skips', string>>>;
+export type TypedFigures = Readonly<Partial<Record<SampleValue, string>>>;
 
 /** No figure of a sample is larger, in millimetres. */
 const MOST_MILLIMETRES = 50;
+/** Nor does loose thread cover more of one picture, in square millimetres. */
+const MOST_LOOSE = 1000;
+const MOST_STITCHES = 1000;
 
-/** A figure as it was read. */
-export function figureRead({ seam }: FaceRead, figure: SampleFigure | 'skips'): number {
-  return figure === 'skips' ? seam.skips.length : hundredths(seam[figure]);
+/** A figure as it was read; undefined where it was not looked for. */
+export function figureRead(
+  { seam }: FaceRead,
+  figure: SampleValue,
+  loose: LooseThread | undefined,
+): number | undefined {
+  if (figure === 'stitches') return seam.stitches;
+  if (figure === 'skips') return seam.skips.length;
+  if (figure === 'loose') return loose && looseArea(loose);
+  return hundredths(seam[figure]);
 }
 
-/** A figure as it stands, typed or read; undefined where what is typed is none. */
+/** A figure as it stands, typed or read; undefined where what is typed is none, or nothing was read. */
 export function figureOf(
   read: FaceRead,
   typed: TypedFigures,
-  figure: SampleFigure | 'skips',
+  figure: SampleValue,
+  loose: LooseThread | undefined,
 ): number | undefined {
   const text = typed[figure];
-  if (text === undefined) return figureRead(read, figure);
-  if (figure === 'skips') {
-    const skips = readWhole(text);
-    return skips !== undefined && skips <= read.seam.stitches ? skips : undefined;
-  }
-  const value = readNumber(text);
-  return value !== undefined && value >= 0 && value <= MOST_MILLIMETRES ? value : undefined;
+  if (text === undefined) return figureRead(read, figure, loose);
+  const isWhole = figure === 'stitches' || figure === 'skips';
+  const value = isWhole ? readWhole(text) : readNumber(text);
+  const least = figure === 'stitches' ? 1 : 0;
+  return value !== undefined && value >= least && value <= mostOf(read, typed, figure)
+    ? value
+    : undefined;
+}
+
+/** No hole is skipped that is none. */
+function mostOf(read: FaceRead, typed: TypedFigures, figure: SampleValue): number {
+  if (figure === 'stitches') return MOST_STITCHES;
+  if (figure === 'skips') return figureOf(read, typed, 'stitches', undefined) ?? MOST_STITCHES;
+  return figure === 'loose' ? MOST_LOOSE : MOST_MILLIMETRES;
 }
 
 /** One side as it is kept; undefined while something typed is no figure. */
 export function faceOf(
   read: FaceRead,
   typed: TypedFigures,
-  loose?: LooseThread,
+  looseRead?: LooseThread,
 ): KeptFace | undefined {
-  const { seam } = read;
-  const figures = SAMPLE_FIGURES.map((figure) => figureOf(read, typed, figure));
-  const [length, spread, width, wander] = figures;
-  const skips = figureOf(read, typed, 'skips');
+  const of = (figure: SampleValue) => figureOf(read, typed, figure, looseRead);
+  const [stitches, skips, loose] = [of('stitches'), of('skips'), of('loose')];
+  const [length, spread, width, wander] = SAMPLE_FIGURES.map(of);
+  const byHand = SAMPLE_VALUES.filter((figure) => typed[figure] !== undefined);
   if (
+    stitches === undefined ||
+    skips === undefined ||
+    skips > stitches ||
     length === undefined ||
     spread === undefined ||
     width === undefined ||
     wander === undefined ||
-    skips === undefined
+    (typed.loose !== undefined && loose === undefined)
   )
     return undefined;
-  const byHand = ([...SAMPLE_FIGURES, 'skips'] as const).filter(
-    (figure) => typed[figure] !== undefined,
-  );
   const swings = swingsSkipped(read);
-  const skippedAt = seam.skips.map((at, index) => {
+  const skippedAt = read.seam.skips.map((at, index) => {
     const swing = swings[index];
     return swing === undefined ? { at } : { at, swing };
   });
   return {
-    stitches: seam.stitches,
+    stitches,
     skips,
     // By hand it is only said how many they are.
     skippedAt: typed.skips === undefined ? skippedAt : [],
@@ -75,7 +99,7 @@ export function faceOf(
     spread,
     wander,
     width,
-    ...(loose && { loose: looseArea(loose) }),
+    ...(loose !== undefined && { loose }),
     byHand,
   };
 }
@@ -94,7 +118,7 @@ export function balanceOf(
 }
 
 /** Square millimetres of thread that hangs loose beside the seam. */
-export function looseArea({ loops }: LooseThread): number {
+function looseArea({ loops }: LooseThread): number {
   return hundredths(loops.reduce((sum, { area }) => sum + area, 0));
 }
 
