@@ -38,7 +38,7 @@ describe('what a sample comes to', () => {
 
   it('says that the sides are at odds, and at how many holes', () => {
     const sides = { top: face, bottom: { ...face, skips: 2 } };
-    expect(verdictOf(sides, 2)).toContain('The sides show something else at 2 holes');
+    expect(verdictOf(sides, 2)).toContain('The two sides do not agree at 2 holes');
     cleanup();
     expect(verdictOf(sides, 1)).toContain('at one hole:');
   });

@@ -14,6 +14,7 @@ export function Frame({
   end,
   wide = false,
   photos = false,
+  answerFirst = false,
   children,
 }: {
   readonly title: string;
@@ -28,10 +29,22 @@ export function Frame({
   readonly wide?: boolean;
   /** What is drawn lies over photos, which are kept by themselves. */
   readonly photos?: boolean;
+  /** What follows needs no answers: on a narrow screen it stands above the questions. */
+  readonly answerFirst?: boolean;
   /** The questions. */
   readonly children: ReactNode;
 }) {
   const drawn = useRef<HTMLDivElement>(null);
+  const column = wide ? 'lg:col-span-2' : 'lg:col-start-2 lg:row-start-1';
+  const questions = <div className={`flex min-w-0 flex-col gap-4 ${column}`}>{children}</div>;
+  const follows = (
+    <div className="flex min-w-0 flex-col gap-4 self-start lg:sticky lg:top-3 lg:col-start-3 lg:row-start-1">
+      <div aria-live="polite" className="flex flex-col gap-4 empty:hidden">
+        {verdict}
+      </div>
+      {end}
+    </div>
+  );
   return (
     <div className="flex flex-col gap-4">
       <div className="flex flex-wrap items-center gap-x-6 gap-y-1">
@@ -43,16 +56,16 @@ export function Frame({
           <div ref={drawn}>{drawing}</div>
           {!photos && <KeepPicture within={drawn} name={title} />}
         </div>
-        <div className={`flex min-w-0 flex-col gap-4 ${wide ? 'lg:col-span-2' : ''}`}>
-          {children}
-        </div>
-        {!wide && (
-          <div className="flex min-w-0 flex-col gap-4 self-start lg:sticky lg:top-3">
-            <div aria-live="polite" className="flex flex-col gap-4 empty:hidden">
-              {verdict}
-            </div>
-            {end}
-          </div>
+        {answerFirst ? (
+          <>
+            {follows}
+            {questions}
+          </>
+        ) : (
+          <>
+            {questions}
+            {!wide && follows}
+          </>
         )}
       </div>
     </div>

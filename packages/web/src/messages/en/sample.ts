@@ -180,7 +180,7 @@ export const sample = {
     apart: (one: number, other: number) =>
       `One side shows ${one} stitches, the other ${other}: look at both pictures where a part of the seam was missed.`,
     atOdds: (holes: number) =>
-      `The sides show something else at ${holes === 1 ? 'one hole' : `${holes} holes`}: was one laid against the arrow, or another seam? The higher count of skips stands.`,
+      `The two sides do not agree at ${holes === 1 ? 'one hole' : `${holes} holes`}: was one laid against the arrow, or is it another seam? The higher count of skips stands.`,
     good: 'A good sew-out: no skip, and no thread shows on the wrong side.',
     under: 'The top thread shows underneath.',
     top: 'The bobbin thread shows on top.',

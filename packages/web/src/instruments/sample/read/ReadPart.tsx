@@ -57,6 +57,7 @@ export function ReadPart() {
   return (
     <Frame
       photos
+      answerFirst
       title={words.heading}
       drawing={
         <div className="flex flex-col gap-6">
