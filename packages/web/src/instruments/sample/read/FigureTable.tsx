@@ -1,4 +1,4 @@
-import { type LooseThread, SAMPLE_SIDES, type SampleSide } from '@nodo/core';
+import type { LooseThread, SampleSide } from '@nodo/core';
 import { SAMPLE_FIGURES, type SampleValue } from '@nodo/ticket';
 import { instruments } from '../../../messages/instruments.ts';
 import { NumberField } from '../../../ui/Field.tsx';
@@ -31,8 +31,7 @@ export function FigureTable({
 }) {
   const words = instruments.sample.figures;
   const { signed } = instruments.tension;
-  const sides = SAMPLE_SIDES.filter((side) => reads[side]);
-  const isZigzag = sides.some((side) => reads[side]?.seam.kind === 'zigzag');
+  const isZigzag = reads.some(([, { seam }]) => seam.kind === 'zigzag');
   const rows: readonly SampleValue[] = [
     'stitches',
     'skips',
@@ -43,45 +42,37 @@ export function FigureTable({
     <section aria-label={words.title} className="flex flex-col gap-2">
       <h2 className="text-lg font-semibold">{words.title}</h2>
       <table className="w-full">
-        <Columns names={[words.by, ...sides.map((side) => instruments.sample.sides[side])]} />
+        <Columns names={[words.by, ...reads.map(([side]) => instruments.sample.sides[side])]} />
         <tbody>
           {rows.map((row) => (
             <tr key={row} className="border-b border-rule align-top">
               <th scope="row" className="py-3 pr-3 text-left font-normal">
                 {words[row]}
               </th>
-              {sides.map((side) => {
-                const read = reads[side];
-                return (
-                  <td key={side} className="py-1 pr-2">
-                    {read && (
-                      <FigureCell
-                        label={`${words[row]}, ${instruments.sample.sides[side]}`}
-                        row={row}
-                        read={read}
-                        loose={loose?.[side]}
-                        typed={typed[side]}
-                        onTyped={(figures) => onTyped(side, figures)}
-                      />
-                    )}
-                  </td>
-                );
-              })}
+              {reads.map(([side, read]) => (
+                <td key={side} className="py-1 pr-2">
+                  <FigureCell
+                    label={`${words[row]}, ${instruments.sample.sides[side]}`}
+                    row={row}
+                    read={read}
+                    loose={loose?.[side]}
+                    typed={typed[side]}
+                    onTyped={(figures) => onTyped(side, figures)}
+                  />
+                </td>
+              ))}
             </tr>
           ))}
           {isZigzag && (
             <ReadRow
               name={words.toTheLeft}
-              values={sides.map((side) => [
-                side,
-                signed(longerToTheLeft(reads[side] as FaceRead, side)),
-              ])}
+              values={reads.map(([side, read]) => [side, signed(longerToTheLeft(read, side))])}
             />
           )}
           {loose && (
             <ReadRow
               name={words.through}
-              values={sides.map((side) => [
+              values={reads.map(([side]) => [
                 side,
                 usualThrough(loose[side])?.toFixed(2) ?? words.notTold,
               ])}

@@ -1,4 +1,4 @@
-import { SAMPLE_SIDES, type SampleSide, turnsAfter } from '@nodo/core';
+import { turnsAfter } from '@nodo/core';
 import { useState } from 'react';
 import { instruments } from '../../../messages/instruments.ts';
 import { readNumber } from '../../../messages/typed.ts';
@@ -19,9 +19,7 @@ export function PatternPart({
 }) {
   const [typedSpool, setTypedSpool] = useState('');
   const words = instruments.sample.pattern;
-  const found = SAMPLE_SIDES.flatMap((side: SampleSide) => {
-    const read = reads[side];
-    if (!read) return [];
+  const found = reads.flatMap(([side, read]) => {
     const leg = Math.hypot(read.seam.length, read.seam.width);
     return patternsOf(read, loose?.[side]).map((pattern) => ({ side, leg, ...pattern }));
   });

@@ -5,7 +5,6 @@ import { useState } from 'react';
 import { instruments } from '../../../messages/instruments.ts';
 import { NumberField } from '../../../ui/Field.tsx';
 import { PaperLink } from '../../../ui/PaperLink.tsx';
-import type { FaceRead } from '../../../workers/sample.worker.ts';
 import { Frame } from '../../frame/Frame.tsx';
 import { useInstrumentBench } from '../../frame/InstrumentContext.tsx';
 import { type Sample, useSample } from '../reader/useSample.ts';
@@ -31,13 +30,12 @@ export function ReadPart() {
   const { faces } = sample;
 
   const reads = readsOf(faces);
-  const sides = SAMPLE_SIDES.filter((side) => reads[side]);
   const balance = balanceOf(
     sample.balance.kind === 'read' ? sample.balance.read : undefined,
     typedBalance,
   );
   const kept = keptOf(reads, typed, balance, sample.loose);
-  const swings = sides.map((side) => skipsBySwing(reads[side] as FaceRead));
+  const swings = reads.map(([, read]) => skipsBySwing(read));
   const most = (swing: 'left' | 'right') => Math.max(0, ...swings.map((one) => one[swing]));
   const forget = (side: SampleSide) => {
     setTyped((before) => ({ ...before, [side]: {} }));
@@ -64,7 +62,7 @@ export function ReadPart() {
           {SAMPLE_SIDES.map((side) => (
             <FaceCard key={side} side={side} face={faces[side]} sample={fresh} />
           ))}
-          {sides.length > 0 && <p className="text-sm text-quiet">{words.picture.legend}</p>}
+          {reads.length > 0 && <p className="text-sm text-quiet">{words.picture.legend}</p>}
         </div>
       }
       verdict={
@@ -81,7 +79,7 @@ export function ReadPart() {
       <PaperLink href={pathTo('readSampleCard', {})} className="self-start">
         {words.card}
       </PaperLink>
-      {sides.length > 0 && (
+      {reads.length > 0 && (
         <>
           <FigureTable
             reads={reads}
@@ -104,13 +102,8 @@ export function ReadPart() {
             onText={(text) => setTypedBalance(text === '' ? undefined : text)}
           />
           <PatternPart reads={reads} loose={sample.loose} />
-          {sides.map((side) => (
-            <StitchList
-              key={side}
-              side={side}
-              read={reads[side] as FaceRead}
-              through={sample.loose?.[side].through}
-            />
+          {reads.map(([side, read]) => (
+            <StitchList key={side} side={side} read={read} through={sample.loose?.[side].through} />
           ))}
         </>
       )}
@@ -126,12 +119,10 @@ export function ReadPart() {
 }
 
 function readsOf(faces: ReturnType<typeof useSample>['faces']): Reads {
-  return Object.fromEntries(
-    SAMPLE_SIDES.flatMap((side) => {
-      const face = faces[side];
-      return face.kind === 'read' ? [[side, face.read] as const] : [];
-    }),
-  );
+  return SAMPLE_SIDES.flatMap((side) => {
+    const face = faces[side];
+    return face.kind === 'read' ? [[side, face.read] as const] : [];
+  });
 }
 
 /** The sample as it would be kept; undefined before anything is measured. */
@@ -141,15 +132,14 @@ function keptOf(
   balance: ReturnType<typeof balanceOf>,
   loose: Sample['loose'],
 ): KeptSample | 'no-figure' | undefined {
-  const sides = SAMPLE_SIDES.filter((side) => reads[side]);
-  const [first] = sides;
+  const [first] = reads;
   if (!first) return undefined;
-  const faces = sides.map(
-    (side) => [side, faceOf(reads[side] as FaceRead, typed[side], loose?.[side])] as const,
+  const faces = reads.map(
+    ([side, read]) => [side, faceOf(read, typed[side], loose?.[side])] as const,
   );
   if (balance === false || faces.some(([, face]) => face === undefined)) return 'no-figure';
   return {
-    seam: (reads[first] as FaceRead).seam.kind,
+    seam: first[1].seam.kind,
     faces: Object.fromEntries(faces),
     ...(balance && { balance }),
   };

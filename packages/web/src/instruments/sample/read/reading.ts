@@ -17,7 +17,7 @@ import { readNumber, readWhole } from '../../../messages/typed.ts';
 import type { FaceRead } from '../../../workers/sample.worker.ts';
 
 /** The sides that were read. */
-export type Reads = Readonly<Partial<Record<SampleSide, FaceRead>>>;
+export type Reads = readonly (readonly [SampleSide, FaceRead])[];
 
 /** What somebody typed over the figures of one side, as far as they did. */
 export type TypedFigures = Readonly<Partial<Record<SampleValue, string>>>;
