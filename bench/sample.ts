@@ -11,6 +11,7 @@ import {
 import { spreadOf } from '../scripts/lib/spread.mjs';
 import { type BenchCase, benchCase, CONDITIONS, type Condition } from './sample/cases.ts';
 import { photograph, type Shown } from './sample/secondRenderer.ts';
+import { speedBesideOpenCv } from './sample/speed.ts';
 
 /** Samples of each condition; each is photographed from both sides. Seeds that nobody tuned anything on. */
 const SEEDS = { first: 1701, count: 12 } as const;
@@ -19,10 +20,13 @@ const JPEG_QUALITY = 88;
 /** What a thread of the standard sample measures across, in millimetres, as far as the reader is told. */
 const TOLD_WIDTH = 0.25;
 
-export const sampleBenches = CONDITIONS.map((condition) => ({
-  name: `sample/${condition}`,
-  run: () => judged(condition),
-}));
+export const sampleBenches = [
+  ...CONDITIONS.map((condition) => ({
+    name: `sample/${condition}`,
+    run: () => judged(condition),
+  })),
+  { name: 'sample/speed', run: speedBesideOpenCv },
+];
 
 interface Face {
   readonly refused?: string;

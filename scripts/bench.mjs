@@ -13,7 +13,8 @@
 //                                      in a browser
 //   npm run bench -- tension           3 000 machines balanced by the adviser, by whole steps and
 //                                      by bisection; what is no matter of tension
-//   npm run bench -- sample            rendered photographs of sewn samples, by what makes each hard
+//   npm run bench -- sample            rendered photographs of sewn samples, by what makes each hard;
+//                                      `sample/speed`: 12 megapixels beside OpenCV
 //   npm run bench -- search            a hundred thousand tickets, by a few letters
 //   npm run bench -- start             the first start of a shop, and starting it again
 //   npm run bench -- scale             1, 100 and 1 000 shops with ten million entries, on 1 and 2
@@ -65,7 +66,7 @@ await build({
   external: ['@napi-rs/image'],
   logLevel: 'warning',
   banner: {
-    js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);",
+    js: "import { createRequire as requiringFrom } from 'node:module'; const require = requiringFrom(import.meta.url);",
   },
 });
 
@@ -85,7 +86,7 @@ const { stitchBenches } = await import(`${outdir}/stitch.mjs`);
 const { tensionBenches } = await import(`${outdir}/tension.mjs`);
 const { sampleBenches } = await import(`${outdir}/sample.mjs`);
 const computed = [benches, shopBenches, stitchBenches, tensionBenches, sampleBenches].flat();
-for (const { name, run } of computed) if (isWanted(name)) tell({ bench: name, ...run() });
+for (const { name, run } of computed) if (isWanted(name)) tell({ bench: name, ...(await run()) });
 
 const { plannerJobs, runPlannerJobs } = await import(`${outdir}/benches.mjs`);
 /** @param {Pick<import('../bench/planner/compare.ts').Job, 'family' | 'from'> & { way: string }} job */
