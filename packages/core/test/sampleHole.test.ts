@@ -4,7 +4,7 @@ import { type HoleScene, type Masks, sharpMasks, softened } from '../src/sample/
 import {
   costsOfHole,
   DRAWN,
-  drawnMasks,
+  drawnHoles,
   ownInHole,
   together,
   viewOfHole,
@@ -61,11 +61,11 @@ describe('a picture of a hole', () => {
     const view = viewOfHole(scene, WIDTH);
     expect(Math.abs(view.soft - 0.11)).toBeLessThan(0.012);
     expect(Math.abs(view.aside)).toBeLessThan(0.021);
-    const masks = drawnMasks(scene, WIDTH, view);
+    const holes = drawnHoles(scene, WIDTH, view);
     expect(
-      Math.abs(guessed(costsOfHole(scene, masks, [{ colour: OTHER, cost: 0 }])) - drawn),
+      Math.abs(guessed(costsOfHole(scene, holes, [{ colour: OTHER, cost: 0 }])) - drawn),
     ).toBeLessThan(0.03);
-    for (const [index, part] of ownInHole(scene, masks).entries())
+    for (const [index, part] of ownInHole(scene, holes).entries())
       expect(Math.abs(part - (OWN[index] ?? 0))).toBeLessThan(1);
   });
 
@@ -76,15 +76,15 @@ describe('a picture of a hole', () => {
 
   it('tells the same however dark the hole is', () => {
     const scene = drawnTo(0.3, [2.5, 0], { dark: 0.9 });
-    const masks = drawnMasks(scene, WIDTH, viewOfHole(scene, WIDTH));
-    const costs = costsOfHole(scene, masks, [{ colour: OTHER, cost: 0 }]);
+    const holes = drawnHoles(scene, WIDTH, viewOfHole(scene, WIDTH));
+    const costs = costsOfHole(scene, holes, [{ colour: OTHER, cost: 0 }]);
     expect(Math.abs(guessed(costs) - 0.3)).toBeLessThan(0.03);
   });
 
   it('tells nothing of the other thread below where it is first seen', () => {
     const scene = drawnTo(-0.9, [2.5, 0]);
-    const masks = drawnMasks(scene, WIDTH, viewOfHole(scene, WIDTH));
-    expect(guessed(costsOfHole(scene, masks, [{ colour: OTHER, cost: 0 }]))).toBeLessThan(-0.3);
+    const holes = drawnHoles(scene, WIDTH, viewOfHole(scene, WIDTH));
+    expect(guessed(costsOfHole(scene, holes, [{ colour: OTHER, cost: 0 }]))).toBeLessThan(-0.3);
   });
 });
 

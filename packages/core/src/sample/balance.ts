@@ -5,7 +5,7 @@ import {
   costsOfHole,
   DRAWN,
   DRAWN_STEP,
-  drawnMasks,
+  drawnHoles,
   type GuessedColour,
   ownInHole,
   softnessOf,
@@ -61,17 +61,17 @@ export function sampleBalance(faces: BothFaces, width = THREAD_WIDTH): SampleBal
   const scenes = { top: sceneOf(top), bottom: sceneOf(bottom) };
   const views = { top: viewOfHole(scenes.top, width), bottom: viewOfHole(scenes.bottom, width) };
   const costs = WIDTHS.map((part) => {
-    const masksOf = (side: SampleSide) => {
+    const drawnOn = (side: SampleSide) => {
       const view = softnessOf(scenes[side], part * width, views[side]);
-      return drawnMasks(scenes[side], part * width, view);
+      return drawnHoles(scenes[side], part * width, view);
     };
-    const masks = { top: masksOf('top'), bottom: masksOf('bottom') };
+    const drawn = { top: drawnOn('top'), bottom: drawnOn('bottom') };
     // What each thread's colour is its own face tells: as it fits best there it is the other's other.
-    const own = (side: SampleSide) => ownInHole(scenes[side], masks[side]);
+    const own = (side: SampleSide) => ownInHole(scenes[side], drawn[side]);
     return {
       part,
-      top: costsOfHole(scenes.top, masks.top, otherwiseLit(own('bottom'), bottom, top)),
-      bottom: costsOfHole(scenes.bottom, masks.bottom, otherwiseLit(own('top'), top, bottom)),
+      top: costsOfHole(scenes.top, drawn.top, otherwiseLit(own('bottom'), bottom, top)),
+      bottom: costsOfHole(scenes.bottom, drawn.bottom, otherwiseLit(own('top'), top, bottom)),
     };
   });
   return believed(BALANCES.map((balance) => costOf(costs, balance)));

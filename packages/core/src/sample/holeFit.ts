@@ -44,7 +44,7 @@ function partsOf({ own, other, hole }: Masks): (pixel: number) => ArrayLike<numb
 }
 
 /** What one colour of a patch has in common with each part, and with itself. */
-interface Seen {
+export interface Seen {
   readonly parts: Float64Array;
   readonly self: number;
 }

@@ -1,13 +1,15 @@
 import { otherThreadAt, SEEN_FROM } from '../tension/seamPicture.ts';
-import { misfitWith, type Overlaps, overlapsOf, ownWith, seenBy, toldBy } from './holeFit.ts';
 import {
-  countedIn,
-  type HoleScene,
-  type HoleView,
-  type Masks,
-  sharpMasks,
-  softened,
-} from './holeMasks.ts';
+  misfitWith,
+  type Overlaps,
+  overlapsOf,
+  ownWith,
+  type Seen,
+  seenBy,
+  type Told,
+  toldBy,
+} from './holeFit.ts';
+import { countedIn, type HoleScene, type HoleView, sharpMasks, softened } from './holeMasks.ts';
 import type { Triple } from './whitened.ts';
 
 /** How far the knot may be drawn to a face, -1 to 1: below the first nothing of the other thread is seen. */
@@ -24,20 +26,26 @@ const ASIDE = [-0.4, -0.3, -0.2, -0.1, 0, 0.1, 0.2, 0.3, 0.4] as const;
 const FINER_DRAWN = [-0.15, -0.1, -0.05, 0, 0.05, 0.1, 0.15] as const;
 const FINER_ASIDE = [-0.06, -0.04, -0.02, 0, 0.02, 0.04, 0.06] as const;
 
-/** What a scene would show of each thread and of the hole, for each of {@link DRAWN}; and which pixels count. */
-export interface DrawnMasks {
-  readonly counted: Uint32Array;
-  readonly drawn: readonly { readonly masks: Masks; readonly overlaps: Overlaps }[];
+/** What the patch of a scene says if the knot is drawn so far to its face. */
+export interface DrawnHole {
+  readonly drawn: number;
+  readonly overlaps: Overlaps;
+  readonly seen: readonly Seen[];
+  readonly told: Told;
 }
 
-/** @param width of the threads, in millimetres */
-export function drawnMasks(scene: HoleScene, width: number, view: HoleView): DrawnMasks {
+/**
+ * For each of {@link DRAWN}.
+ * @param width of the threads, in millimetres
+ */
+export function drawnHoles(scene: HoleScene, width: number, view: HoleView): readonly DrawnHole[] {
   const counted = countedIn(scene, width);
-  const drawn = DRAWN.map((one) => {
-    const masks = softened(scene, sharpMasks(scene, width, one, view.aside), view);
-    return { masks, overlaps: overlapsOf(masks, counted) };
+  return DRAWN.map((drawn) => {
+    const masks = softened(scene, sharpMasks(scene, width, drawn, view.aside), view);
+    const overlaps = overlapsOf(masks, counted);
+    const seen = seenBy(scene.patch.values, masks, counted);
+    return { drawn, overlaps, seen, told: toldBy(overlaps, seen) };
   });
-  return { counted, drawn };
 }
 
 /** A colour that something may have in a hole, and what it costs to believe so. */
@@ -57,16 +65,15 @@ const DARK_SPREAD = 0.05;
  * other thread's colour of those guessed, and however dark the hole.
  */
 export function costsOfHole(
-  { patch, hole }: HoleScene,
-  { counted, drawn }: DrawnMasks,
+  { hole }: HoleScene,
+  drawn: readonly DrawnHole[],
   others: readonly GuessedColour[],
 ): readonly number[] {
   const holes = DARK.map((dark) => ({
     colour: hole.map((one) => dark * one) as unknown as Triple,
     cost: ((dark - 1) / DARK_SPREAD) ** 2,
   }));
-  return drawn.map(({ masks, overlaps }) => {
-    const told = toldBy(overlaps, seenBy(patch.values, masks, counted));
+  return drawn.map(({ told }) => {
     const costs = others.flatMap((other) =>
       holes.map(
         (one) =>
@@ -87,15 +94,16 @@ export function together(costs: readonly number[]): number {
 }
 
 /** The colour of a scene's own thread, as it fits best at any balance. */
-export function ownInHole(scene: HoleScene, { counted, drawn }: DrawnMasks): Triple {
-  let best = { misfit: Number.POSITIVE_INFINITY, own: [0, 0, 0] as Triple };
-  for (const [index, { masks, overlaps }] of drawn.entries()) {
-    if (!showsOwn(scene, DRAWN[index] ?? 0)) continue;
-    const seen = seenBy(scene.patch.values, masks, counted);
-    const misfit = misfitWith(toldBy(overlaps, seen), scene.hole);
-    if (misfit < best.misfit) best = { misfit, own: ownWith(overlaps, seen, scene.hole) };
+export function ownInHole(scene: HoleScene, drawn: readonly DrawnHole[]): Triple {
+  let best: { readonly misfit: number; readonly hole?: DrawnHole } = {
+    misfit: Number.POSITIVE_INFINITY,
+  };
+  for (const hole of drawn) {
+    if (!showsOwn(scene, hole.drawn)) continue;
+    const misfit = misfitWith(hole.told, scene.hole);
+    if (misfit < best.misfit) best = { misfit, hole };
   }
-  return best.own;
+  return best.hole ? ownWith(best.hole.overlaps, best.hole.seen, scene.hole) : [0, 0, 0];
 }
 
 /**
